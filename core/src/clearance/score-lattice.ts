@@ -1,0 +1,83 @@
+import type { ClearingRule } from './clearing-rule';
+
+/**
+ * A point the chart can stand on: test reps met and missed since the chart was last at 0. Its
+ * score is met × rise − missed × fall. Counting in integers keeps the score exact: a limit falls
+ * on one of these points, and a rounded sum could land on the wrong side of it.
+ */
+export interface Point {
+  readonly met: number;
+  readonly missed: number;
+}
+
+export const ORIGIN: Point = { met: 0, missed: 0 };
+
+/** Float scores further apart than this cannot be a rounding matter (counts stay below 1e5). */
+const SAFELY_APART = 1e-9;
+
+const power = (base: bigint, exponent: number): bigint => {
+  let result = BigInt(1);
+  for (let i = 0; i < exponent; i += 1) result *= base;
+  return result;
+};
+
+/**
+ * The scores of the learning-curve CUSUM (Biau and Porcher, Statistics in Medicine 2010): a rep
+ * met adds ln((1 − p1) / (1 − p0)), a rep missed adds ln(p1 / p0), and the sum is kept at or above 0.
+ */
+export class ScoreLattice {
+  readonly rise: number;
+  readonly fall: number;
+
+  private readonly p0: number;
+  private readonly p1: number;
+
+  /** @throws RangeError unless 0 < acceptable < unacceptable < 100, both whole per cent */
+  constructor(rule: Pick<ClearingRule, 'unacceptableMissPercent' | 'acceptableMissPercent'>) {
+    this.p0 = rule.unacceptableMissPercent;
+    this.p1 = rule.acceptableMissPercent;
+    const whole = Number.isInteger(this.p0) && Number.isInteger(this.p1);
+    if (!whole || this.p1 <= 0 || this.p1 >= this.p0 || this.p0 >= 100) {
+      throw new RangeError(`Miss rates must be whole per cent with 0 < acceptable < unacceptable < 100, not ${this.p1} and ${this.p0}.`);
+    }
+    this.rise = Math.log((100 - this.p1) / (100 - this.p0));
+    this.fall = Math.log(this.p0 / this.p1);
+  }
+
+  /** The score as a number, for drawing; decisions use `compare`. */
+  score(point: Point): number {
+    return point.met * this.rise - point.missed * this.fall;
+  }
+
+  /** −1, 0 or 1 as the score of `a` is below, equal to or above that of `b`; exact. */
+  compare(a: Point, b: Point): -1 | 0 | 1 {
+    const met = a.met - b.met;
+    const missed = a.missed - b.missed;
+    const difference = met * this.rise - missed * this.fall;
+    if (Math.abs(difference) > SAFELY_APART) return difference > 0 ? 1 : -1;
+    if (met === 0 && missed === 0) return 0;
+    return this.compareExactly(met, missed);
+  }
+
+  /** Where one more rep takes the chart. */
+  step(from: Point, repMet: boolean): Point {
+    if (repMet) return { met: from.met + 1, missed: from.missed };
+    const next = { met: from.met, missed: from.missed + 1 };
+    return this.compare(next, ORIGIN) > 0 ? next : ORIGIN;
+  }
+
+  /** Sign of met × rise − missed × fall, as a comparison of two whole numbers. */
+  private compareExactly(met: number, missed: number): -1 | 0 | 1 {
+    // e^(met·rise) = ((100−p1)/(100−p0))^met and e^(missed·fall) = (p0/p1)^missed: cross-multiply.
+    const sides = { more: BigInt(1), less: BigInt(1) };
+    const put = (numerator: number, denominator: number, exponent: number) => {
+      const [up, down] = exponent >= 0 ? [numerator, denominator] : [denominator, numerator];
+      sides.more *= power(BigInt(up), Math.abs(exponent));
+      sides.less *= power(BigInt(down), Math.abs(exponent));
+    };
+    put(100 - this.p1, 100 - this.p0, met);
+    put(this.p0, this.p1, -missed);
+    if (sides.more === sides.less) return 0;
+    return sides.more > sides.less ? 1 : -1;
+  }
+}

@@ -1,0 +1,57 @@
+import type { Axis, OnRelease } from '../flying/vocabulary';
+import type { WindBand } from '../flying/wind-band';
+
+export const DRILL_GROUPS = [
+  { id: 'hands', name: 'Hands' },
+  { id: 'hover', name: 'Hover' },
+  { id: 'pointing', name: 'Which way it points' },
+  { id: 'turns', name: 'Turns and height' },
+  { id: 'wash', name: 'Own wash' },
+  { id: 'obstacles', name: 'Stopping, gaps, things to hit' },
+  { id: 'air', name: 'Position hold and wind' },
+  { id: 'head', name: 'Settings, energy, link, head' },
+] as const;
+export type DrillGroupId = (typeof DRILL_GROUPS)[number]['id'];
+
+/** `flown` with the sticks, on craft or simulator; `spoken`: a reaction or word drill; `ground`: before flying. */
+export type DrillKind = 'flown' | 'spoken' | 'ground';
+
+/** Whether the simulator comes `first`, is `allowed`, or is of `no-use`. */
+export type SimulatorUse = 'first' | 'allowed' | 'no-use';
+
+export const SIDES = [
+  'left', 'right', 'clockwise', 'counter-clockwise', 'tail-on', 'nose-left', 'nose-in', 'nose-right',
+] as const;
+export type Side = (typeof SIDES)[number];
+
+/** Help the standard assumes: what the pilot really flies with, hold switched off, or a manual mode. */
+export type Assistance = 'as-flown' | 'hold-off' | 'manual';
+
+export interface Drill {
+  readonly id: string;
+  readonly group: DrillGroupId;
+  readonly kind: DrillKind;
+  readonly simulator: SimulatorUse;
+  readonly name: string;
+  readonly trains: string;
+  /** What the pilot does. */
+  readonly task: string;
+  /** One rep, judged by eye with marks on the ground and a phone's timer: met or missed. */
+  readonly byEye: string;
+  /** The same standard where a simulator or flight log measures it. */
+  readonly measured: string;
+  /** Usual dose; a hint, never a rule inside a rep. */
+  readonly dose: string;
+  /** Axes the drill works; the stick plate marks them. */
+  readonly sticks: readonly Axis[];
+  /** Sides, directions or quarters that are learnt apart and get a chart each. Empty: one chart. */
+  readonly sides: readonly Side[];
+  /** Wind bands in which the standard must be shown; absent: every band the pilot will fly in. */
+  readonly bands?: readonly WindBand[];
+  readonly assistance: Assistance;
+  /** Absent: any craft. */
+  readonly craft?: OnRelease;
+  /** Drills that come before. */
+  readonly after: readonly string[];
+  readonly caution?: string;
+}

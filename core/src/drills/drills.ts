@@ -1,0 +1,21 @@
+import { AIR_AND_HEAD } from './air-and-head';
+import type { Drill } from './drill';
+import { HANDS_AND_HOVER } from './hands-and-hover';
+import { POINTING_AND_TURNS } from './pointing-and-turns';
+import { WASH_AND_OBSTACLES } from './wash-and-obstacles';
+
+export const DRILLS: readonly Drill[] = [...HANDS_AND_HOVER, ...POINTING_AND_TURNS, ...WASH_AND_OBSTACLES, ...AIR_AND_HEAD];
+
+const BY_ID = new Map(DRILLS.map((drill) => [drill.id, drill]));
+
+/** @throws RangeError when no drill has this id */
+export function drillOf(id: string): Drill {
+  const drill = BY_ID.get(id);
+  if (!drill) throw new RangeError(`There is no drill "${id}".`);
+  return drill;
+}
+
+export const isDrillId = (id: string): boolean => BY_ID.has(id);
+
+/** A flown drill has test reps; spoken and ground drills never decide a clearing. */
+export const isFlown = (drill: Drill): boolean => drill.kind === 'flown';

@@ -1,0 +1,120 @@
+import type { Drill } from './drill';
+
+/** Standards here are house defaults from common practice. */
+export const POINTING_AND_TURNS: readonly Drill[] = [
+  {
+    id: 'side-on-hover', group: 'pointing', kind: 'flown', simulator: 'first', name: 'Side-on hover', trains: 'Nose left, nose right',
+    task: 'Hover side-on 8 to 15 m away, 3 m up; then move a little and stop. Levelling on first, then off.',
+    byEye: '15 s within a pace and a half, no first move the wrong way', measured: '15 s within 1.5 m, no wrong first move', dose: '4 each side a pack',
+    sticks: ['pitch', 'roll'], sides: ['nose-left', 'nose-right'], assistance: 'as-flown', after: ['tail-in-hover'],
+  },
+  {
+    id: 'nose-in-hover', group: 'pointing', kind: 'flown', simulator: 'first', name: 'Nose-in hover', trains: 'Nose toward the pilot',
+    task: 'Hover nose-in 10 to 15 m away, 3 m up, self-levelling on; later without.',
+    byEye: '15 s within 2 paces, no first move the wrong way', measured: '15 s within 2 m, no wrong first move', dose: '6 a pack, short and often',
+    sticks: ['pitch', 'roll'], sides: [], assistance: 'as-flown', after: ['side-on-hover'],
+    caution: 'Stand well to the side; nobody in front of the nose.',
+  },
+  {
+    id: 'clock-hover', group: 'pointing', kind: 'flown', simulator: 'first', name: 'Clock hover', trains: 'All four quarters',
+    task: 'Quarter turn, hold 10 s, move a little and stop, next quarter. Both directions; later the whole again without levelling.',
+    byEye: 'The quarter held within 2 paces, no first move the wrong way', measured: 'Hold within 2 m, no wrong first move', dose: 'One clock each way a pack',
+    sticks: ['yaw', 'pitch', 'roll'], sides: ['tail-on', 'nose-left', 'nose-in', 'nose-right'], assistance: 'as-flown', after: ['side-on-hover'],
+  },
+  {
+    id: 'lead-walk', group: 'pointing', kind: 'flown', simulator: 'allowed', name: 'Walk behind it', trains: 'Yaw and pitch together',
+    task: 'Walk behind it along a path with six bends: forward, yaw, forward, always tail-on.',
+    byEye: '2 min tail-on, 5 to 8 paces ahead', measured: 'Within 30° of tail-on at 5 to 8 m for 2 min', dose: 'One walk a pack',
+    sticks: ['yaw', 'pitch'], sides: [], assistance: 'as-flown', after: ['fore-aft-line'],
+    caution: 'The spotter watches the ground for the pilot.',
+  },
+  {
+    id: 'tail-in-ring', group: 'pointing', kind: 'flown', simulator: 'allowed', name: 'Tail-in ring', trains: 'Yaw, roll and pitch at once',
+    task: 'Fly a ring round yourself with the tail kept to you.',
+    byEye: 'Two rings, even distance, tail stays to you', measured: 'Two rings, radius 1.5 m, heading 30°', dose: '2 each way a pack',
+    sticks: ['yaw', 'roll', 'pitch'], sides: ['clockwise', 'counter-clockwise'], assistance: 'as-flown', after: ['lead-walk'],
+  },
+  {
+    id: 'banked-s', group: 'pointing', kind: 'flown', simulator: 'allowed', name: 'Banked S', trains: 'Turns without nose-in',
+    task: 'Fly out to one side, turn away from yourself, cross in front, repeat as an S.',
+    byEye: 'Never nose-in, height even through four passes', measured: 'Four passes, never nose-in, ±1 m', dose: '3 a pack',
+    sticks: ['roll', 'yaw', 'throttle'], sides: [], assistance: 'as-flown', after: ['tail-in-ring'],
+  },
+  {
+    id: 'home-by-readout', group: 'pointing', kind: 'flown', simulator: 'first', name: 'Home by the readout', trains: 'Find the nose',
+    task: 'The trainer yaws it unseen at 30 to 40 m. Pulse forward, read whether the distance grows, or turn until the map arrow points home; then bring it in.',
+    byEye: 'Coming home within two pulses', measured: 'Home in at most two pulses', dose: '5 a pack',
+    sticks: ['yaw', 'pitch'], sides: [], assistance: 'as-flown', after: ['clock-hover'],
+    caution: 'Inside the pilot\'s own distance limit.',
+  },
+  {
+    id: 'look-away-recover', group: 'pointing', kind: 'flown', simulator: 'first', name: 'Look away, recover', trains: 'Pick it up again',
+    task: 'Look away for 5 s while the trainer moves it. Look back, name the nose, move.',
+    byEye: 'Nose named right and first move right', measured: 'First move right', dose: '6 a pack',
+    sticks: ['yaw', 'pitch', 'roll'], sides: [], assistance: 'as-flown', after: ['clock-hover'],
+    caution: 'The trainer never takes their eyes off it.',
+  },
+  {
+    id: 'relative-mode-discipline', group: 'pointing', kind: 'flown', simulator: 'allowed', name: 'Pilot-relative discipline', trains: 'The mode that fixes forward to you',
+    task: 'Tail aligned before it goes on; off only landed or tail-on; never walk; no needless spinning or toggling; start outside the protective ring if it has one.',
+    byEye: 'No breach in the start', measured: 'No breach', dose: '10 starts',
+    sticks: ['yaw', 'pitch', 'roll'], sides: [], assistance: 'as-flown', after: ['clock-hover'],
+  },
+  {
+    id: 'yaw-alone', group: 'turns', kind: 'flown', simulator: 'first', name: 'Yaw alone', trains: 'Yaw does not turn the path',
+    task: 'Fly forward, yaw 90°. Watch the path run on and the lean change side; recover.',
+    byEye: 'Says what happened, height kept within two paces', measured: 'Said right, ±2 m', dose: '3 a pack',
+    sticks: ['yaw'], sides: [], assistance: 'manual', after: ['fore-aft-line'],
+  },
+  {
+    id: 'lean-and-lift', group: 'turns', kind: 'flown', simulator: 'allowed', name: 'Lean and lift', trains: 'Power in a lean',
+    task: 'Manual height. Lean a little for 3 s, more for 2 s, hard for 1 s (15, 25, 35°), and hold the height.',
+    byEye: 'No visible sink in any of the three', measured: '±1 m each', dose: '4 a pack',
+    sticks: ['pitch', 'throttle'], sides: [], assistance: 'manual', after: ['yaw-alone'],
+    caution: '80 m of clear run ahead.',
+  },
+  {
+    id: 'roll-then-look', group: 'turns', kind: 'flown', simulator: 'first', name: 'Roll, then look', trains: 'The turn in two pieces',
+    task: '40 to 50 m up: roll, slide, yaw until the ground comes straight at you.',
+    byEye: 'Nose on the path within 3 s', measured: 'Nose to path under 15° after 3 s', dose: '5 each way',
+    sticks: ['roll', 'yaw'], sides: ['left', 'right'], assistance: 'manual', after: ['lean-and-lift'],
+  },
+  {
+    id: 'circle-both-ways', group: 'turns', kind: 'flown', simulator: 'allowed', name: 'Circles both ways', trains: 'Both sticks together',
+    task: 'Circle of 10 to 15 m radius at 5 to 6 m, round a mark. The two directions are learnt apart.',
+    byEye: 'Three round laps, nose stays on the path, height even', measured: 'Three laps, radius 2 m, nose to path 20°, ±1 m', dose: '2 each way a pack',
+    sticks: ['roll', 'yaw', 'throttle'], sides: ['clockwise', 'counter-clockwise'], assistance: 'as-flown', after: ['roll-then-look'],
+  },
+  {
+    id: 'circle-height-steps', group: 'turns', kind: 'flown', simulator: 'allowed', name: 'Circle with height steps', trains: 'Change one thing at a time',
+    task: 'The circle with a straight: 6 m down to 3 m on one straight, up on the next.',
+    byEye: 'Passes each mark at the right height, four laps', measured: '±0.5 m at the marks, four laps', dose: '2 a pack',
+    sticks: ['throttle'], sides: [], assistance: 'as-flown', after: ['circle-both-ways'],
+  },
+  {
+    id: 'figure-eight', group: 'turns', kind: 'flown', simulator: 'allowed', name: 'Figure of eight', trains: 'Change of direction',
+    task: 'An eight round two posts 20 m apart.',
+    byEye: 'Three even eights, crossing in the middle', measured: 'Three eights, radius and crossing within 2 m', dose: '2 a pack',
+    sticks: ['roll', 'yaw'], sides: [], assistance: 'as-flown', after: ['circle-both-ways'],
+  },
+  {
+    id: 'orbit-the-post', group: 'turns', kind: 'flown', simulator: 'allowed', name: 'Orbit the post', trains: 'Roll against yaw',
+    task: 'Orbit with the nose on a post.',
+    byEye: 'Two laps, nose on the post, even distance', measured: 'Two laps, bearing 15°, radius 2 m', dose: '2 each way a pack',
+    sticks: ['roll', 'yaw'], sides: ['clockwise', 'counter-clockwise'], assistance: 'as-flown', after: ['circle-both-ways'],
+  },
+  {
+    id: 'safe-posture', group: 'turns', kind: 'flown', simulator: 'first', name: 'Safe posture', trains: 'Get back in control',
+    task: 'From any upset: yaw to look along the path, level with roll, slow with pitch, keep creeping forward. Do not try to hover.',
+    byEye: 'Safe within four counts, little height lost, from 40 m up', measured: 'Under 4 s and 15 m', dose: '10 random upsets',
+    sticks: ['yaw', 'roll', 'pitch'], sides: [], assistance: 'manual', craft: 'manual', after: ['roll-then-look'],
+    caution: 'Start from 40 m or more; simulator first.',
+  },
+  {
+    id: 'outside-lean', group: 'turns', kind: 'flown', simulator: 'first', name: 'Outside lean', trains: 'Advanced turn',
+    task: 'Rolled to the outside of the turn while the craft is pushed round it, so that the rotors keep meeting clean air from ahead.',
+    byEye: 'Slides outward all the way, height even', measured: 'Slip sign right, height even', dose: '5 each way',
+    sticks: ['roll', 'yaw', 'pitch'], sides: ['left', 'right'], assistance: 'manual', after: ['power-turn', 'tumble-recovery'],
+    caution: 'Simulator before craft.',
+  },
+];

@@ -1,0 +1,28 @@
+import { drillOf } from './drills';
+
+const depths = new Map<string, number>();
+
+/**
+ * How many drills stand before this one on the longest way from a first lesson: 0 for a drill that
+ * needs nothing.
+ * @throws RangeError when the id is unknown or the prerequisites run in a circle
+ */
+export function depthOf(drillId: string, path: readonly string[] = []): number {
+  const known = depths.get(drillId);
+  if (known !== undefined) return known;
+  if (path.includes(drillId)) throw new RangeError(`Prerequisites run in a circle: ${[...path, drillId].join(' → ')}.`);
+  const before = drillOf(drillId).after.map((id) => depthOf(id, [...path, drillId]));
+  const depth = before.length === 0 ? 0 : 1 + Math.max(...before);
+  depths.set(drillId, depth);
+  return depth;
+}
+
+/** Every drill that comes before this one, direct or not. */
+export function allBefore(drillId: string): ReadonlySet<string> {
+  const found = new Set<string>();
+  const visit = (id: string) => {
+    for (const before of drillOf(id).after) if (!found.has(before)) { found.add(before); visit(before); }
+  };
+  visit(drillId);
+  return found;
+}

@@ -1,0 +1,132 @@
+import type { Drill } from './drill';
+
+/** Standards here are house defaults from common practice. */
+export const WASH_AND_OBSTACLES: readonly Drill[] = [
+  {
+    id: 'slow-vertical', group: 'wash', kind: 'flown', simulator: 'allowed', name: 'Slow vertical', trains: 'A safe sink rate',
+    task: 'Straight down from 20 m, no faster than a quarter of this craft\'s hover induced velocity.',
+    byEye: 'Steady, no shake, all the way down', measured: 'Peak sink at most 0.25 of hover induced velocity', dose: '3 a pack',
+    sticks: ['throttle'], sides: [], assistance: 'as-flown', after: ['pad-landing'],
+  },
+  {
+    id: 'slant-descent', group: 'wash', kind: 'flown', simulator: 'allowed', name: 'Slant descent', trains: 'Come down while moving',
+    task: 'Come down 15 m in a forward slant.',
+    byEye: 'Always moving forward, no shake', measured: 'Outside the wash zone throughout', dose: '4 a pack',
+    sticks: ['throttle', 'pitch'], sides: [], assistance: 'as-flown', after: ['slow-vertical'],
+  },
+  {
+    id: 'zigzag-descent', group: 'wash', kind: 'flown', simulator: 'allowed', name: 'Zigzag descent', trains: 'Come down in a small space',
+    task: 'Back-slant, then forward-slant, repeat down to 3 m.',
+    byEye: 'No shake at the reversals, stays inside 12 paces', measured: 'Sink under half the hover induced velocity; within 12 m', dose: '4 a pack',
+    sticks: ['throttle', 'pitch'], sides: [], assistance: 'as-flown', after: ['slant-descent'],
+    caution: 'Look behind before the back-slant.',
+  },
+  {
+    id: 'wash-exit', group: 'wash', kind: 'flown', simulator: 'first', name: 'Out of the column', trains: 'Leave the column',
+    task: 'On the simulator, high: enter the zone, leave by going forward before adding power.',
+    byEye: 'Forward first, power second', measured: 'Order right, height lost', dose: '5 of 5',
+    sticks: ['pitch', 'throttle'], sides: [], assistance: 'as-flown', after: ['slant-descent'],
+  },
+  {
+    id: 'banked-turns-power', group: 'wash', kind: 'flown', simulator: 'allowed', name: 'Banked turns with power', trains: 'Keep to clean air',
+    task: 'Ten banked turns at speed, throttle rising in each.',
+    byEye: 'Nose stays on the path, no sink in the turn', measured: 'Nose to path under 25°, throttle up in each', dose: '10 a pack',
+    sticks: ['roll', 'yaw', 'throttle'], sides: ['left', 'right'], assistance: 'as-flown', after: ['circle-both-ways'],
+  },
+  {
+    id: 'power-turn', group: 'wash', kind: 'flown', simulator: 'first', name: 'Power turn', trains: 'Turn without folding back',
+    task: 'A 180° turn round a gate, path curved, power added.',
+    byEye: 'Round path, no shake, no sink', measured: 'Wash index peak below 0.3', dose: '4 each way',
+    sticks: ['roll', 'yaw', 'throttle'], sides: ['left', 'right'], assistance: 'as-flown', after: ['banked-turns-power'],
+  },
+  {
+    id: 'downwind-turn', group: 'wash', kind: 'flown', simulator: 'first', name: 'Downwind turn', trains: 'The turn with the wind behind',
+    task: 'A downwind leg, then turn into wind with added power. No slide back.',
+    byEye: 'No slide back over its own path, no sink', measured: 'Wash index below 0.3, drift inside the mark', dose: '5 each way',
+    sticks: ['roll', 'yaw', 'throttle'], sides: ['left', 'right'], bands: ['breezy'], assistance: 'as-flown', after: ['power-turn'],
+  },
+  {
+    id: 'tumble-recovery', group: 'wash', kind: 'flown', simulator: 'first', name: 'Tumble recovery', trains: 'What to do after the snap',
+    task: 'Provoke it high on the simulator: neutral, wait, read, correct.',
+    byEye: 'Hands still until the snap ends, then the right correction', measured: 'Neutral within 1 s and until it ends; under 20 m lost', dose: '10 from 50 m up',
+    sticks: ['roll', 'pitch', 'throttle'], sides: [], assistance: 'manual', after: ['safe-posture'],
+    caution: 'Simulator only until it is second nature.',
+  },
+  {
+    id: 'brake-to-mark', group: 'obstacles', kind: 'flown', simulator: 'allowed', name: 'Brake to the mark', trains: 'Judge stopping',
+    task: 'From each speed setting, brake to stop at a mark. Call the brake point.',
+    byEye: 'Stops within 2 paces of the mark', measured: 'Miss distance 2 m', dose: '10 a pack',
+    sticks: ['pitch'], sides: [], assistance: 'as-flown', after: ['fore-aft-line'],
+    caution: 'Flown as if the obstacle sensors were off.',
+  },
+  {
+    id: 'mode-stop-table', group: 'obstacles', kind: 'flown', simulator: 'allowed', name: 'Own stopping card', trains: 'Know your own numbers',
+    task: 'Measure your own stopping distance in slow, normal and fast. Write the card.',
+    byEye: 'Says the distance before, stops within a tenth and a half of it', measured: 'Within 15 % of the card', dose: '3 settings',
+    sticks: ['pitch'], sides: [], assistance: 'as-flown', after: ['brake-to-mark'],
+  },
+  {
+    id: 'climb-over', group: 'obstacles', kind: 'flown', simulator: 'allowed', name: 'Climb over', trains: 'A second way out',
+    task: 'Approach a soft, marked barrier. On the call, climb over instead of braking.',
+    byEye: 'Clears it by 2 paces', measured: 'Clearance 2 m', dose: '5 a pack',
+    sticks: ['throttle', 'pitch'], sides: [], assistance: 'as-flown', after: ['brake-to-mark'],
+    caution: 'Open sky only.',
+  },
+  {
+    id: 'turn-then-go', group: 'obstacles', kind: 'flown', simulator: 'allowed', name: 'Turn, then go', trains: 'No blind backing',
+    task: 'Every retreat: stop, yaw, look, go forwards. For a pull-back shot fly it forwards and reverse the clip.',
+    byEye: 'Never moved where the nose did not look', measured: 'No breach', dose: '10 retreats',
+    sticks: ['yaw', 'pitch'], sides: [], assistance: 'as-flown', after: ['tail-in-hover'],
+  },
+  {
+    id: 'blind-side-brake', group: 'obstacles', kind: 'flown', simulator: 'allowed', name: 'Blind-side brake', trains: 'Where no sensor looks',
+    task: 'Sideways and backwards moves at a fast walk at most, with a spotter\'s call to stop.',
+    byEye: 'Stopped within 3 paces of the call', measured: 'At most 2.5 m/s; stops within 3 m', dose: '6 a pack',
+    sticks: ['pitch', 'roll'], sides: [], assistance: 'as-flown', after: ['turn-then-go'],
+  },
+  {
+    id: 'stand-off-judging', group: 'obstacles', kind: 'flown', simulator: 'no-use', name: 'Judge the stand-off', trains: 'Depth',
+    task: 'Stop at 10 m and at 20 m from a pole by eye; check with a tape.',
+    byEye: 'Within 2 m by the tape', measured: 'Error under 2 m', dose: '8 a pack',
+    sticks: ['pitch'], sides: [], assistance: 'as-flown', after: ['tail-in-hover'],
+  },
+  {
+    id: 'recce-walk', group: 'obstacles', kind: 'ground', simulator: 'no-use', name: 'Walk it first', trains: 'Look first',
+    task: 'Walk the line: wires, twigs, poles, people behind, wind traps, doors and fans, radio sources, the way out. Ask who knows the place. Draw start, line, end.',
+    byEye: 'All eight planted items found', measured: '8 of 8 items', dose: 'Before each new place',
+    sticks: [], sides: [], assistance: 'as-flown', after: [],
+  },
+  {
+    id: 'slow-slalom', group: 'obstacles', kind: 'flown', simulator: 'allowed', name: 'Slow slalom', trains: 'Forward and yaw only',
+    task: 'Six poles, forward and yaw only, no sideways.',
+    byEye: 'No touch, no sideways slip', measured: 'No touch; roll under 10 %', dose: '4 a pack',
+    sticks: ['pitch', 'yaw'], sides: [], assistance: 'as-flown', after: ['lead-walk'],
+  },
+  {
+    id: 'gap-ladder', group: 'obstacles', kind: 'flown', simulator: 'first', name: 'Gap ladder', trains: 'Gaps from wide to tight',
+    task: 'Warm up on the widest, then 8, 6, 5, 4, 3, 2.5 spans: up after four clean in a row, down after two misses. Eyes beyond the gap.',
+    byEye: 'Through the middle half, no wobble', measured: 'Centre miss at most half of (gap − span) / 2', dose: '8 a pack',
+    sticks: ['pitch', 'roll', 'yaw'], sides: [], assistance: 'as-flown', after: ['circle-both-ways'],
+    caution: 'Soft frames; nobody behind the gap.',
+  },
+  {
+    id: 'gap-chain', group: 'obstacles', kind: 'flown', simulator: 'first', name: 'Gap chain', trains: 'The next one',
+    task: 'Three gaps in a line; set up for the next at once.',
+    byEye: 'All three through the middle half', measured: 'As the ladder, per gap', dose: '4 a pack',
+    sticks: ['pitch', 'roll', 'yaw'], sides: [], assistance: 'as-flown', after: ['gap-ladder'],
+    caution: 'Soft frames; nobody behind the gaps.',
+  },
+  {
+    id: 'portal-drop', group: 'obstacles', kind: 'flown', simulator: 'allowed', name: 'Small opening', trains: 'A small opening on camera',
+    task: 'Aim for the middle with the camera level; or come in a little high and let it sink over the last metre. Set the exposure before the dark side.',
+    byEye: 'Through without a touch', measured: 'No touch at 2.5 spans', dose: '5 a pack',
+    sticks: ['pitch', 'throttle'], sides: [], assistance: 'as-flown', after: ['gap-ladder'],
+  },
+  {
+    id: 'under-roof-pass', group: 'obstacles', kind: 'flown', simulator: 'allowed', name: 'Under a roof', trains: 'Under a structure',
+    task: 'Failsafe set to hover, pack high, slow setting. Start just outside, pass level, no rise until well clear.',
+    byEye: 'Height even all the way, no rise before the edge is behind', measured: 'Height spread ±0.5 m', dose: '5 passes',
+    sticks: ['pitch', 'throttle'], sides: [], assistance: 'as-flown', after: ['gap-ladder', 'failsafe-brief'],
+    caution: 'Battery high enough that no automatic return can start.',
+  },
+];

@@ -1,0 +1,12 @@
+import type { Cause } from '../causes/cause';
+import { drillOf } from '../drills/drills';
+import { type FlightMode, onReleaseIn } from '../flying/vocabulary';
+
+/** Whether a pilot who flies in this mode can fly the drill at all. */
+export function suits(drillId: string, mode: FlightMode): boolean {
+  const { craft } = drillOf(drillId);
+  return craft === undefined || craft === onReleaseIn(mode);
+}
+
+/** The one or two flown drills whose test reps decide for a pilot who flies in this mode. */
+export const keyDrillsFor = (cause: Cause, mode: FlightMode): readonly string[] => cause.key.filter((id) => suits(id, mode));

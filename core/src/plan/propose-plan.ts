@@ -1,0 +1,71 @@
+import { causeOf } from '../causes/causes';
+import { drillOf, isDrillId } from '../drills/drills';
+import { allBefore, depthOf } from '../drills/prerequisites';
+import type { FlightMode } from '../flying/vocabulary';
+import { keyDrillsFor, suits } from './key-drills';
+
+export const PLAN_AT_LEAST = 2;
+export const PLAN_AT_MOST = 4;
+/** A trainer may widen a plan up to here: beyond it nobody gets through it in a season. */
+export const PLAN_CEILING = 6;
+
+export type WhyInPlan =
+  | { readonly because: 'key' }
+  | { readonly because: 'before'; readonly drillId: string }
+  | { readonly because: 'no-flying' }
+  | { readonly because: 'widens' };
+
+export interface PlannedDrill {
+  readonly drillId: string;
+  readonly why: WhyInPlan;
+}
+
+/** Why a drill has its place beside these key drills. */
+export function whyInPlan(drillId: string, key: readonly string[]): WhyInPlan {
+  if (key.includes(drillId)) return { because: 'key' };
+  const leadsTo = key.find((id) => allBefore(id).has(drillId));
+  if (leadsTo) return { because: 'before', drillId: leadsTo };
+  return drillOf(drillId).kind === 'flown' ? { because: 'widens' } : { because: 'no-flying' };
+}
+
+const RANK: Readonly<Record<WhyInPlan['because'], number>> = { key: 0, before: 1, 'no-flying': 2, widens: 3 };
+
+/**
+ * Two to four drills for a weakness: the key drills, then what leads to them, then what needs no
+ * flying, then what widens them; in the order of the lesson (spoken and ground drills first, then
+ * by how many drills come before).
+ */
+export function proposePlan(causeId: string, mode: FlightMode): readonly PlannedDrill[] {
+  const cause = causeOf(causeId);
+  const key = keyDrillsFor(cause, mode);
+  const of = (drillId: string) => ({ drillId, why: whyInPlan(drillId, key) });
+  const listed = cause.drills.filter((id) => suits(id, mode)).map(of);
+  const picked = [...listed].sort((a, b) => RANK[a.why.because] - RANK[b.why.because]).slice(0, PLAN_AT_MOST);
+  for (const id of key.flatMap((drillId) => [...allBefore(drillId)])) {
+    if (picked.length >= PLAN_AT_LEAST) break;
+    if (!picked.some((planned) => planned.drillId === id)) picked.push(of(id));
+  }
+  const place = (planned: PlannedDrill) => (drillOf(planned.drillId).kind === 'flown' ? 1 + depthOf(planned.drillId) : 0);
+  return picked.sort((a, b) => place(a) - place(b));
+}
+
+/** What is wrong with a trainer's own plan, said so that it can be mended; null when nothing is. */
+export function planProblem(causeId: string, mode: FlightMode, drillIds: readonly string[]): string | null {
+  const unknown = drillIds.find((id) => !isDrillId(id));
+  if (unknown !== undefined) return `There is no drill "${unknown}": pick one from the list.`;
+  if (new Set(drillIds).size !== drillIds.length) return 'A drill stands in the plan twice: take one of them out.';
+  if (drillIds.length > PLAN_CEILING) return `A plan holds at most ${PLAN_CEILING} drills: take ${drillIds.length - PLAN_CEILING} out.`;
+  const key = keyDrillsFor(causeOf(causeId), mode);
+  if (!drillIds.some((id) => key.includes(id))) {
+    return `Keep at least one deciding drill (${key.map((id) => drillOf(id).name).join(' or ')}): without one nothing can clear this weakness.`;
+  }
+  return null;
+}
+
+/** Whether a plan is what would be proposed, so that no reason is asked for. */
+export const isProposal = (causeId: string, mode: FlightMode, drillIds: readonly string[]): boolean =>
+  proposePlan(causeId, mode).map((planned) => planned.drillId).join() === drillIds.join();
+
+/** The deciding drills of a plan for a pilot who flies in this mode. */
+export const keyDrillsOfPlan = (causeId: string, mode: FlightMode, drillIds: readonly string[]): readonly string[] =>
+  drillIds.filter((id) => keyDrillsFor(causeOf(causeId), mode).includes(id));

@@ -1,0 +1,31 @@
+import { type ClearingRule, DEFAULT_RULE } from '@skelby/core';
+import type { Knex } from 'knex';
+import { v7 as uuid } from 'uuid';
+import { hashPassword } from '../http/session';
+
+export interface NewTrainer {
+  readonly name: string;
+  readonly email: string;
+  readonly password: string;
+}
+
+export interface NewSchool {
+  readonly name: string;
+  readonly rule?: ClearingRule;
+  readonly ruleFrom?: Date;
+  readonly demoLoadedOn?: string;
+}
+
+/** Makes a school with its first clearing rule. Done as the database's owner: the app itself may not. */
+export async function addSchool(db: Knex, school: NewSchool): Promise<string> {
+  const id = uuid();
+  await db('schools').insert({ id, name: school.name, demoLoadedOn: school.demoLoadedOn ?? null });
+  await db('clearing_rules').insert({ schoolId: id, id: uuid(), inForceFrom: school.ruleFrom ?? new Date(), ...(school.rule ?? DEFAULT_RULE) });
+  return id;
+}
+
+export async function addTrainer(db: Knex, schoolId: string, trainer: NewTrainer): Promise<string> {
+  const id = uuid();
+  await db('accounts').insert({ schoolId, id, name: trainer.name, email: trainer.email.trim().toLowerCase(), passwordHash: await hashPassword(trainer.password), role: 'trainer' });
+  return id;
+}

@@ -1,0 +1,24 @@
+import type { Knex } from 'knex';
+
+/** Work before anybody is known: sees no row, and may only call the sign-in functions. */
+export const NO_SCHOOL = '';
+
+/** One transaction for one school, and who acts in it. */
+export interface SchoolTx {
+  readonly tx: Knex.Transaction;
+  readonly schoolId: string;
+  readonly accountId: string | null;
+}
+
+/**
+ * The only way to the data. Opens a transaction as the database role that cannot bypass row-level
+ * security, for one school: every row of another school is invisible to everything inside.
+ */
+export function inSchool<T>(
+  db: Knex, who: { readonly schoolId: string; readonly accountId: string | null }, work: (school: SchoolTx) => Promise<T>,
+): Promise<T> {
+  return db.transaction(async (tx) => {
+    await tx.raw("select set_config('role', 'skelby_app', true), set_config('skelby.school', ?, true)", [who.schoolId]);
+    return work({ tx, schoolId: who.schoolId, accountId: who.accountId });
+  });
+}

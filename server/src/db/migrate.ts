@@ -1,0 +1,35 @@
+import type { Knex } from 'knex';
+import * as first from './migrations/001-first';
+
+const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = { '001-first': first };
+
+const source: Knex.MigrationSource<string> = {
+  getMigrations: () => Promise.resolve(Object.keys(MIGRATIONS)),
+  getMigrationName: (name) => name,
+  getMigration: (name) => Promise.resolve(MIGRATIONS[name]!),
+};
+
+/**
+ * The role the application works as. Roles belong to the whole cluster, so it may be there
+ * already, or the database's owner may not be allowed to make it.
+ */
+async function ensureRole(db: Knex): Promise<void> {
+  const { rows } = await db.raw("select rolsuper or rolbypassrls as strong from pg_roles where rolname = 'skelby_app'") as { rows: { strong: boolean }[] };
+  if (rows[0]?.strong) throw new Error('The database role skelby_app can bypass row-level security. Run: alter role skelby_app nosuperuser nobypassrls;');
+  try {
+    if (rows.length === 0) await db.raw('create role skelby_app nologin nosuperuser nobypassrls');
+    await db.raw('grant skelby_app to current_user');
+  } catch (error) {
+    const { rows: member } = await db.raw("select pg_has_role(current_user, oid, 'member') as ok from pg_roles where rolname = 'skelby_app'") as { rows: { ok: boolean }[] };
+    if (member[0]?.ok) return;
+    throw new Error(
+      `This database user may not make or use the role skelby_app (${(error as Error).message}). ` +
+      'Ask whoever runs the database for: create role skelby_app nologin nosuperuser nobypassrls; grant skelby_app to your user;',
+    );
+  }
+}
+
+export async function migrate(db: Knex): Promise<void> {
+  await ensureRole(db);
+  await db.migrate.latest({ migrationSource: source, tableName: 'skelby_migrations' });
+}

@@ -1,0 +1,228 @@
+import {
+  addDays, bandsWanted, CHECK_ATTEMPTS, clearanceOf, type Day, drillOf, type FlightMode, learningCurve, modesFor, type Purpose, type Side, type WindBand,
+} from '@skelby/core';
+import type { Knex } from 'knex';
+import { v7 as uuidv7 } from 'uuid';
+import { addSchool, addTrainer } from '../db/add-school';
+import { inSchool, type SchoolTx } from '../db/in-school';
+import { confirmCause, logOccurrence } from '../resources/occurrences';
+import { RECORD_KINDS, saveRecord } from '../resources/records';
+import { putRep } from '../resources/reps';
+import { putMove } from '../resources/weaknesses';
+import { loadWeakness } from '../resources/weakness-facts';
+import { DEMO_CRAFT, DEMO_MISS_REASONS, DEMO_PILOTS, DEMO_SCHOOL, DEMO_SITES, DEMO_STORIES, DEMO_TRAINERS, type Story } from './school';
+
+const SEASON_DAYS = 120;
+
+/** A small repeatable source of chance (mulberry32), so that every load is the same school. */
+function chanceFrom(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
+  };
+}
+
+interface Fleet {
+  readonly pilots: readonly string[];
+  readonly craft: readonly string[];
+  readonly sites: readonly string[];
+}
+
+/** Writes the demo's history through the same functions that serve a trainer's taps. */
+class Season {
+  private readonly chance = chanceFrom(7);
+  private made = 0;
+  private fleet: Fleet = { pilots: [], craft: [], sites: [] };
+
+  constructor(private readonly school: SchoolTx, private readonly today: Day) {}
+
+  private key(): string {
+    this.made += 1;
+    const random = new Uint8Array(16).map(() => Math.floor(this.chance() * 256));
+    return uuidv7({ msecs: Date.parse(`${this.today}T00:00:00Z`) - 1_000_000 + this.made, random });
+  }
+
+  private ago = (days: number): Day => addDays(this.today, -days);
+  private at = (day: Day, minute: number): string => new Date(Date.parse(`${day}T09:00:00Z`) + minute * 60_000).toISOString();
+
+  async write(): Promise<void> {
+    const saveAll = async (kind: keyof typeof RECORD_KINDS, all: readonly object[]) => {
+      const keys: string[] = [];
+      for (const fields of all) {
+        const id = this.key();
+        await saveRecord(this.school, RECORD_KINDS[kind], id, fields);
+        keys.push(id);
+      }
+      return keys;
+    };
+    this.fleet = { pilots: await saveAll('pilots', DEMO_PILOTS), craft: await saveAll('craft', DEMO_CRAFT), sites: await saveAll('sites', DEMO_SITES) };
+    await this.flights();
+    for (const story of [...DEMO_STORIES].sort((a, b) => b.daysAgo - a.daysAgo)) await this.tell(story);
+  }
+
+  private async flights(): Promise<void> {
+    for (const [i, pilotId] of this.fleet.pilots.entries()) {
+      const pilot = DEMO_PILOTS[i]!;
+      const own = DEMO_CRAFT.map((craft, c) => (craft.mode === pilot.mode ? c : -1)).filter((c) => c >= 0);
+      for (let ago = SEASON_DAYS - i; ago > 0; ago -= 3 + Math.floor(this.chance() * 6)) {
+        const craft = own[Math.floor(this.chance() * own.length)]!;
+        const packs = 1 + Math.floor(this.chance() * 4);
+        await saveRecord(this.school, RECORD_KINDS.flights, this.key(), {
+          pilotId, craftId: this.fleet.craft[craft], siteId: this.fleet.sites[this.chance() < 0.7 ? 0 : 1], day: this.ago(ago),
+          packs, minutes: Math.round(packs * (6 + this.chance() * 5)), windMps: Math.round(this.chance() * pilot.windLimitMps * 10) / 10,
+        });
+      }
+    }
+  }
+
+  private async tell(story: Story): Promise<void> {
+    const day = this.ago(story.daysAgo);
+    const occurrenceId = this.key();
+    await logOccurrence(this.school, occurrenceId, {
+      pilotId: this.fleet.pilots[story.pilot], kind: story.kind, causeId: story.cause, note: story.note, craftId: this.fleet.craft[story.craft],
+      siteId: this.fleet.sites[story.site], windMps: story.windMps, happenedAt: this.at(day, 30), day,
+    });
+    if (story.ending === 'to-debrief') return;
+    const weaknessId = await this.confirm(occurrenceId, story.cause, this.at(day, 50));
+    await this.finish(story, weaknessId, day);
+  }
+
+  private async confirm(occurrenceId: string, causeId: string, at: string): Promise<string> {
+    const fields = { causeId, weaknessId: this.key(), moveId: this.key(), planId: this.key(), at };
+    return (await confirmCause(this.school, occurrenceId, fields)).weaknessId;
+  }
+
+  private async move(weaknessId: string, kind: 'signed' | 'signed-early' | 'closed', day: Day, reason = ''): Promise<void> {
+    await putMove(this.school, weaknessId, this.key(), { kind, undoes: null, at: this.at(day, 400), day, reason });
+  }
+
+  private async finish(story: Story, weaknessId: string, day: Day): Promise<void> {
+    switch (story.ending) {
+      case 'to-debrief': case 'open': case 'added':
+        return;
+      case 'drilling':
+        await this.practise(weaknessId, addDays(day, 1), 8);
+        return this.test(weaknessId, addDays(day, 2), 0.55);
+      case 'stuck':
+        await this.practise(weaknessId, addDays(day, 1), 12);
+        return this.test(weaknessId, addDays(day, 3), 1, 4);
+      case 'waiting':
+        await this.practise(weaknessId, addDays(day, 2), 10);
+        return this.test(weaknessId, this.ago(5), 1);
+      case 'check-due':
+        await this.practise(weaknessId, addDays(day, 3), 14);
+        return this.test(weaknessId, this.ago(12), 1);
+      case 'check-passed':
+        await this.ready(weaknessId, day);
+        return this.check(weaknessId, this.ago(1), true);
+      case 'check-failed':
+        await this.ready(weaknessId, day);
+        await this.check(weaknessId, addDays(day, 14), false);
+        return this.practise(weaknessId, this.ago(6), 5);
+      case 'signed-early':
+        await this.practise(weaknessId, addDays(day, 2), 9);
+        await this.test(weaknessId, addDays(day, 4), 0.5);
+        return this.move(weaknessId, 'signed-early', addDays(day, 9), 'Flew six windy out-and-backs with me on a course, all called in time.');
+      case 'watch':
+        return this.clear(weaknessId, day);
+      case 'closed':
+        await this.clear(weaknessId, day);
+        return this.move(weaknessId, 'closed', this.ago(8), 'Two months without a repeat.');
+      case 'reopened': {
+        await this.clear(weaknessId, day);
+        const again = this.ago(9);
+        const occurrenceId = this.key();
+        await logOccurrence(this.school, occurrenceId, {
+          pilotId: this.fleet.pilots[story.pilot], kind: 'near-miss', causeId: story.cause, note: 'Followed the gully on the picture again.', craftId: this.fleet.craft[story.craft],
+          siteId: this.fleet.sites[story.site], windMps: 2.2, happenedAt: this.at(again, 30), day: again,
+        });
+        await this.confirm(occurrenceId, story.cause, this.at(again, 45));
+        return this.practise(weaknessId, this.ago(4), 6);
+      }
+    }
+  }
+
+  private async ready(weaknessId: string, day: Day): Promise<void> {
+    await this.practise(weaknessId, addDays(day, 2), 10);
+    await this.test(weaknessId, addDays(day, 4), 1);
+  }
+
+  private async clear(weaknessId: string, day: Day): Promise<void> {
+    await this.ready(weaknessId, day);
+    const { facts } = await loadWeakness(this.school, weaknessId);
+    const from = clearanceOf(facts).check!.from;
+    await this.check(weaknessId, from, true);
+    await this.move(weaknessId, 'signed', from);
+  }
+
+  private async rep(
+    weaknessId: string, drillId: string, purpose: Purpose, met: boolean, side: Side | null, band: WindBand, flies: FlightMode, day: Day, minute: number, onSimulator = false,
+  ): Promise<void> {
+    await putRep(this.school, this.key(), {
+      weaknessId, drillId, purpose, met, missReason: met ? null : DEMO_MISS_REASONS[Math.floor(this.chance() * DEMO_MISS_REASONS.length)],
+      side, band, flownOn: onSimulator ? 'simulator' : 'craft', mode: modesFor(drillOf(drillId).assistance, flies)[0], pilotRelative: false,
+      pack: 1 + Math.floor(minute / 60), day, flownAt: this.at(day, 60 + minute),
+    });
+  }
+
+  private async practise(weaknessId: string, day: Day, reps: number): Promise<void> {
+    const { facts, plans } = await loadWeakness(this.school, weaknessId);
+    const drills = plans[0]!.drillIds;
+    for (let i = 0; i < reps; i += 1) {
+      const drill = drillOf(drills[Math.floor((i * drills.length) / reps)]!);
+      const side = drill.sides.length === 0 ? null : drill.sides[i % drill.sides.length]!;
+      await this.rep(weaknessId, drill.id, 'practice', this.chance() < 0.62, side, 'calm', facts.pilot.mode, day, i * 4, drill.simulator === 'first');
+    }
+  }
+
+  /** Flies test reps over two days, up to a share of each chart's limit or a number of clean-ish reps. */
+  private async test(weaknessId: string, day: Day, upTo: number, missEvery = 9): Promise<void> {
+    const { facts } = await loadWeakness(this.school, weaknessId);
+    const charts = facts.keyDrills.flatMap((drillId) => {
+      const { sides } = drillOf(drillId);
+      return (sides.length > 0 ? sides : [null]).map((side) => ({ drillId, side }));
+    });
+    for (const { drillId, side } of charts) {
+      const bands = bandsWanted(drillId, facts.pilot.windLimitMps);
+      const results: boolean[] = [];
+      for (let i = 0; i < facts.rule.plannedReps; i += 1) {
+        const curve = learningCurve(facts.rule, results);
+        if (curve.reachedAt !== null || (upTo < 1 && curve.share >= upTo)) break;
+        const met = i % missEvery !== 2;
+        results.push(met);
+        const onDay = i < 6 ? day : addDays(day, 1);
+        await this.rep(weaknessId, drillId, 'test', met, side, bands[i % bands.length]!, facts.pilot.mode, onDay, i * 4);
+      }
+    }
+  }
+
+  private async check(weaknessId: string, day: Day, passes: boolean): Promise<void> {
+    const { facts } = await loadWeakness(this.school, weaknessId);
+    for (const [d, drillId] of facts.keyDrills.entries()) {
+      const { sides } = drillOf(drillId);
+      for (let i = 0; i < CHECK_ATTEMPTS; i += 1) {
+        const met = passes ? i !== 1 : i > 1;
+        await this.rep(weaknessId, drillId, 'check', met, sides[i % Math.max(1, sides.length)] ?? null, 'calm', facts.pilot.mode, day, d * 30 + i * 4);
+      }
+    }
+  }
+}
+
+/**
+ * Loads the demo school unless it is there already; dates run up to the day of loading.
+ * @returns whether it was loaded
+ */
+export async function loadDemo(db: Knex, now: Date): Promise<boolean> {
+  if (await db('schools').whereNotNull('demo_loaded_on').first()) return false;
+  const today = now.toISOString().slice(0, 10);
+  await db.transaction(async (tx) => {
+    const schoolId = await addSchool(tx, { name: DEMO_SCHOOL, demoLoadedOn: today, ruleFrom: new Date(`${addDays(today, -SEASON_DAYS - 30)}T00:00:00Z`) });
+    const accounts: string[] = [];
+    for (const trainer of DEMO_TRAINERS) accounts.push(await addTrainer(tx, schoolId, trainer));
+    await inSchool(tx, { schoolId, accountId: accounts[0]! }, (school) => new Season(school, today).write());
+  });
+  return true;
+}

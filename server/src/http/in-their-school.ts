@@ -1,0 +1,24 @@
+import type { Knex } from 'knex';
+import type { Context, Middleware } from 'koa';
+import { inSchool, type SchoolTx } from '../db/in-school';
+import { notFound } from './problems';
+import type { Who } from './session';
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
+
+export type Handler = (school: SchoolTx, ctx: Context) => Promise<unknown>;
+export type InTheirSchool = (handler: Handler) => Middleware;
+
+/** Runs a handler in one transaction for the school of whoever is signed in; what it returns is the answer. */
+export const inTheirSchool = (db: Knex): InTheirSchool => (handler) => async (ctx) => {
+  const answer = await inSchool(db, ctx.state['who'] as Who, (school) => handler(school, ctx));
+  if (answer === undefined) ctx.status = 204;
+  else ctx.body = answer;
+};
+
+/** A key from the address; what is not a key names nothing. */
+export function keyIn(ctx: Context, name: string, what: string): string {
+  const id = (ctx['params'] as Record<string, string | undefined>)[name];
+  if (!id || !UUID.test(id)) throw notFound(what);
+  return id;
+}

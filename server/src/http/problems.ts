@@ -1,0 +1,64 @@
+import type { Context, Middleware } from 'koa';
+import type { Logger } from 'pino';
+import { ValidationError } from 'yup';
+
+export interface FieldError {
+  readonly field: string;
+  readonly message: string;
+}
+
+/** What went wrong, as a problem document (RFC 9457). */
+export class Problem extends Error {
+  constructor(
+    readonly status: number, readonly title: string, readonly detail: string, readonly errors: readonly FieldError[] = [],
+  ) {
+    super(detail);
+  }
+}
+
+export const notFound = (what: string) => new Problem(404, 'Not found', `There is no such ${what} in your school.`);
+export const badField = (field: string, message: string) => new Problem(422, 'Not accepted', message, [{ field, message }]);
+export const conflict = (detail: string) => new Problem(409, 'Conflict', detail);
+
+const fieldErrors = (error: ValidationError): FieldError[] =>
+  (error.inner.length > 0 ? error.inner : [error]).map((each) => ({ field: each.path ?? '', message: each.message }));
+
+const FOREIGN_KEY = '23503';
+
+function problemOf(error: unknown): Problem | null {
+  if (error instanceof Problem) return error;
+  if (error instanceof ValidationError) {
+    const errors = fieldErrors(error);
+    return new Problem(422, 'Not accepted', errors.map((each) => each.message).join(' '), errors);
+  }
+  if (error instanceof Error && 'code' in error && error.code === FOREIGN_KEY) {
+    const constraint = 'constraint' in error ? String(error.constraint) : '';
+    const field = /_(pilot|craft|site|weakness|occurrence)_id/.exec(constraint)?.[1] ?? 'reference';
+    return new Problem(422, 'Not accepted', `There is no such ${field} in your school: pick one from the list.`, [{ field: `${field}Id`, message: `There is no such ${field} in your school: pick one from the list.` }]);
+  }
+  if (error instanceof Error && 'status' in error && typeof error.status === 'number' && error.status >= 400 && error.status < 500) {
+    const detail = error.status === 413 ? 'The request is too large: send at most 64 kB.' : `The request could not be read: ${error.message}.`;
+    return new Problem(error.status, 'Bad request', detail);
+  }
+  return null;
+}
+
+export function writeProblem(ctx: Context, problem: Problem): void {
+  ctx.status = problem.status;
+  ctx.body = {
+    type: 'about:blank', title: problem.title, status: problem.status, detail: problem.detail,
+    ...(problem.errors.length > 0 ? { errors: problem.errors } : {}),
+  };
+  ctx.type = 'application/problem+json';
+}
+
+/** Turns every error below it into a problem document; what is nobody's mistake but ours is logged. */
+export const problems = (log: Logger): Middleware => async (ctx, next) => {
+  try {
+    await next();
+  } catch (error) {
+    const problem = problemOf(error);
+    if (!problem) log.error({ err: error, requestId: ctx.state['requestId'], path: ctx.path }, 'request failed');
+    writeProblem(ctx, problem ?? new Problem(500, 'Our mistake', 'Something went wrong here. Nothing was changed; try again.'));
+  }
+};

@@ -1,0 +1,17 @@
+import type { Middleware } from 'koa';
+import { Problem } from './problems';
+
+const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
+
+/**
+ * Writes are taken from the app's own pages only. Browsers always name the origin of a write, so
+ * one that names another, or none, is refused.
+ */
+export const sameOriginWrites: Middleware = async (ctx, next) => {
+  if (!READS.has(ctx.method)) {
+    const origin = ctx.get('Origin');
+    const own = URL.canParse(origin) && new URL(origin).host === ctx.host;
+    if (!own) throw new Problem(403, 'Refused', 'Changes are taken only from the app itself: open it at its own address.');
+  }
+  await next();
+};

@@ -1,0 +1,44 @@
+import type { AddressInfo } from 'node:net';
+import { pino } from 'pino';
+import { application } from './application';
+import { connect } from './db/connection';
+import { migrate } from './db/migrate';
+
+const STOP_WITHIN_MS = 10_000;
+
+function setting(name: string, otherwise?: string): string {
+  const value = process.env[name] ?? otherwise;
+  if (value === undefined) throw new Error(`Set ${name} before starting the server.`);
+  return value;
+}
+
+const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
+const db = connect(setting('DATABASE_URL'));
+let stopping = false;
+
+await migrate(db);
+const server = application({ db, log, appFolder: setting('APP_FOLDER'), isStopping: () => stopping })
+  .listen(Number(setting('PORT', '8080')), setting('HOST', '127.0.0.1'));
+server.on('listening', () => {
+  const { port } = server.address() as AddressInfo;
+  log.info({ port }, 'listening');
+  process.send?.({ listening: port });
+});
+server.on('error', (error) => {
+  log.fatal({ err: error }, 'cannot listen');
+  process.exit(1);
+});
+
+/** Finishes what is under way, takes nothing new, then closes the database. */
+function stop(signal: string): void {
+  if (stopping) return;
+  stopping = true;
+  log.info({ signal }, 'stopping');
+  const late = setTimeout(() => { log.warn('stopping took too long'); process.exit(1); }, STOP_WITHIN_MS);
+  server.close(() => {
+    void db.destroy().then(() => { clearTimeout(late); log.info('stopped'); });
+  });
+  server.closeIdleConnections();
+}
+process.on('SIGTERM', stop);
+process.on('SIGINT', stop);

@@ -1,0 +1,120 @@
+import type Router from '@koa/router';
+import { causeOf, liveMoves, type Move, proposePlan } from '@skelby/core';
+import { type ConfirmFields, confirmShape, type OccurrenceFields, occurrenceShape, unconfirmShape } from '@skelby/core/shapes';
+import type { SchoolTx } from '../db/in-school';
+import { type InTheirSchool, keyIn } from '../http/in-their-school';
+import { conflict, notFound } from '../http/problems';
+import { differences, recordEvent } from './events';
+import { assertDayNotFuture, assertNotFuture } from './when';
+import { loadWeakness, refreshWeakness } from './weakness-facts';
+
+interface OccurrenceRow extends OccurrenceFields {
+  readonly id: string;
+  readonly confirmedCauseId: string | null;
+  readonly weaknessId: string | null;
+}
+
+async function find({ tx }: SchoolTx, id: string): Promise<OccurrenceRow> {
+  const row = await tx('occurrences').where({ id }).forUpdate().first() as OccurrenceRow | undefined;
+  if (!row) throw notFound('occurrence');
+  return row;
+}
+
+/** Logs a crash or near-miss, or corrects the one with this key. */
+export async function logOccurrence(school: SchoolTx, id: string, body: unknown): Promise<unknown> {
+  const fields = await occurrenceShape.validate(body, { abortEarly: false });
+  assertNotFuture('happenedAt', fields.happenedAt);
+  assertDayNotFuture(fields.day);
+  const { tx, schoolId, accountId } = school;
+  const row = await tx('occurrences').where({ id }).forUpdate().first() as OccurrenceRow | undefined;
+  if (!row) {
+    await tx('occurrences').insert({ schoolId, id, loggedBy: accountId, ...fields });
+    await recordEvent(school, { action: 'logged', subject: 'occurrence', subjectId: id, pilotId: fields.pilotId, data: fields });
+    return { id, ...fields };
+  }
+  const changed = differences({ ...row }, { ...fields, happenedAt: new Date(fields.happenedAt).toISOString() });
+  if (changed) {
+    if (row.confirmedCauseId && ('causeId' in changed || 'pilotId' in changed)) {
+      throw conflict('The cause of this occurrence is confirmed: take the confirmation back before changing its pilot or cause.');
+    }
+    await tx('occurrences').where({ id }).update(fields);
+    await recordEvent(school, { action: 'changed', subject: 'occurrence', subjectId: id, pilotId: fields.pilotId, data: changed });
+  }
+  return { id, ...fields };
+}
+
+async function ruleInForce({ tx }: SchoolTx): Promise<string> {
+  const rule = await tx('clearing_rules').where('in_force_from', '<=', tx.fn.now()).orderBy('in_force_from', 'desc').first('id') as { id: string } | undefined;
+  if (!rule) throw new Error('The school has no clearing rule.');
+  return rule.id;
+}
+
+/** Finds the pilot's weakness for this cause or opens one, and adds the move that the occurrence makes. */
+async function openOrAdd(school: SchoolTx, occurrence: OccurrenceRow, fields: ConfirmFields): Promise<string> {
+  const { tx, schoolId, accountId } = school;
+  const { pilotId } = occurrence;
+  // Two trainers confirming at once wait for each other here.
+  const pilot = await tx('pilots').where({ id: pilotId }).forUpdate().first('mode') as { mode: Parameters<typeof proposePlan>[1] };
+  const there = await tx('weaknesses').where({ pilotId, causeId: fields.causeId }).first('id', 'state') as { id: string; state: string } | undefined;
+  const weaknessId = there?.id ?? fields.weaknessId;
+  let kind: Move['kind'] = 'occurrence-added';
+  if (!there) {
+    kind = 'opened';
+    await tx('weaknesses').insert({ schoolId, id: weaknessId, pilotId, causeId: fields.causeId, ruleId: await ruleInForce(school), openedAt: fields.at, state: 'open' });
+    await tx('plans').insert({ schoolId, id: fields.planId, weaknessId, accountId, drillIds: proposePlan(fields.causeId, pilot.mode).map((planned) => planned.drillId) });
+  } else if (there.state === 'withdrawn') {
+    kind = 'opened';
+  } else if (there.state === 'watch' || there.state === 'closed' || there.state === 'ready-for-check') {
+    kind = 'reopened';
+    await tx('weaknesses').where({ id: weaknessId }).update({ ruleId: await ruleInForce(school) });
+  }
+  await tx('moves').insert({ schoolId, id: fields.moveId, weaknessId, kind, at: fields.at, accountId, occurrenceId: occurrence.id });
+  await recordEvent(school, { action: kind, subject: 'weakness', subjectId: weaknessId, pilotId, data: { causeId: fields.causeId, occurrenceId: occurrence.id } });
+  return weaknessId;
+}
+
+/** The trainer confirms the cause: the weakness opens, grows or re-opens. */
+export async function confirmCause(school: SchoolTx, id: string, body: unknown): Promise<{ weaknessId: string }> {
+  const fields = await confirmShape.validate(body, { abortEarly: false });
+  assertNotFuture('at', fields.at);
+  const occurrence = await find(school, id);
+  if (occurrence.confirmedCauseId !== null) {
+    if (occurrence.confirmedCauseId === fields.causeId && occurrence.weaknessId) return { weaknessId: occurrence.weaknessId };
+    throw conflict(`The cause is already confirmed as "${causeOf(occurrence.confirmedCauseId).name}": take that back first.`);
+  }
+  const weaknessId = await openOrAdd(school, occurrence, fields);
+  await school.tx('occurrences').where({ id }).update({ confirmedCauseId: fields.causeId, confirmedAt: fields.at, confirmedBy: school.accountId, weaknessId });
+  await recordEvent(school, { action: 'cause-confirmed', subject: 'occurrence', subjectId: id, pilotId: occurrence.pilotId, data: { causeId: fields.causeId, weaknessId } });
+  await refreshWeakness(school, weaknessId);
+  return { weaknessId };
+}
+
+/** Takes a confirmation back, with a reason: the move it made is undone, and nothing is erased. */
+export async function unconfirmCause(school: SchoolTx, id: string, body: unknown): Promise<{ id: string }> {
+  const fields = await unconfirmShape.validate(body, { abortEarly: false });
+  const occurrence = await find(school, id);
+  const { weaknessId } = occurrence;
+  if (!weaknessId) return { id };
+  const { tx, schoolId, accountId } = school;
+  const { moves } = await loadWeakness(school, weaknessId, 'lock');
+  const live = new Set(liveMoves(moves).map((each) => each.id));
+  const move = moves.find((each) => each.occurrenceId === id && live.has(each.id));
+  if (move) await tx('moves').insert({ schoolId, id: fields.moveId, weaknessId, kind: 'undone', undoes: move.id, at: fields.at, accountId, reason: fields.reason });
+  await tx('occurrences').where({ id }).update({ confirmedCauseId: null, confirmedAt: null, confirmedBy: null, weaknessId: null });
+  await recordEvent(school, { action: 'confirmation-taken-back', subject: 'occurrence', subjectId: id, pilotId: occurrence.pilotId, reason: fields.reason, data: { causeId: occurrence.confirmedCauseId, weaknessId } });
+  await refreshWeakness(school, weaknessId);
+  return { id };
+}
+
+export function occurrenceRoutes(router: Router, inSchool: InTheirSchool): void {
+  const at = (ctx: Parameters<typeof keyIn>[0]) => keyIn(ctx, 'id', 'occurrence');
+  router.get('/occurrences/:id', inSchool(async ({ tx }, ctx) => {
+    const row = await tx('occurrences as o').join('pilots as p', (on) => on.on('p.school_id', 'o.school_id').andOn('p.id', 'o.pilot_id'))
+      .select('o.*', 'p.name as pilot_name', 'p.mode as pilot_mode').where({ 'o.id': at(ctx) }).first() as unknown;
+    if (!row) throw notFound('occurrence');
+    return row;
+  }));
+  router.put('/occurrences/:id', inSchool((school, ctx) => logOccurrence(school, at(ctx), ctx.request.body)));
+  router.put('/occurrences/:id/confirmation', inSchool((school, ctx) => confirmCause(school, at(ctx), ctx.request.body)));
+  router.put('/occurrences/:id/confirmation/taken-back', inSchool((school, ctx) => unconfirmCause(school, at(ctx), ctx.request.body)));
+}

@@ -1,0 +1,57 @@
+import type Router from '@koa/router';
+import { drillOf, isFlown } from '@skelby/core';
+import { type RepFields, reasonShape, repShape } from '@skelby/core/shapes';
+import type { SchoolTx } from '../db/in-school';
+import { type InTheirSchool, keyIn } from '../http/in-their-school';
+import { badField, conflict, notFound } from '../http/problems';
+import { differences, recordEvent } from './events';
+import { assertDayNotFuture, assertNotFuture } from './when';
+import { loadWeakness, refreshWeakness } from './weakness-facts';
+
+function assertFits(fields: RepFields): void {
+  const drill = drillOf(fields.drillId);
+  if (fields.side !== null && !drill.sides.includes(fields.side)) {
+    throw badField('side', drill.sides.length === 0 ? `${drill.name} has no sides: leave Side empty.` : `Side must be one of ${drill.sides.join(', ')} for ${drill.name}.`);
+  }
+  if (fields.purpose !== 'practice' && !isFlown(drill)) throw badField('purpose', `${drill.name} is not flown: its reps are practice.`);
+  if (fields.met && fields.missReason !== null) throw badField('missReason', 'A rep that was met has no reason for a miss: leave it empty.');
+  if (fields.flownOn === 'simulator' && drill.simulator === 'no-use') throw badField('flownOn', `${drill.name} cannot be shown on the simulator: fly it on the craft.`);
+}
+
+/** Records one attempt. A rep is written once: the same request again is the same rep. */
+export async function putRep(school: SchoolTx, id: string, body: unknown): Promise<unknown> {
+  const fields = await repShape.validate(body, { abortEarly: false });
+  assertNotFuture('flownAt', fields.flownAt);
+  assertDayNotFuture(fields.day);
+  assertFits(fields);
+  const { tx, schoolId, accountId } = school;
+  const { pilot } = await loadWeakness(school, fields.weaknessId, 'lock');
+  const row = await tx('reps').where({ id }).first() as Record<string, unknown> | undefined;
+  if (row) {
+    if (differences(row, { ...fields, flownAt: new Date(fields.flownAt).toISOString() })) throw conflict('This rep is already recorded otherwise: take it back and record a new one.');
+    return { id };
+  }
+  await tx('reps').insert({ schoolId, id, pilotId: pilot.id, accountId, ...fields });
+  await recordEvent(school, { action: 'recorded', subject: 'rep', subjectId: id, pilotId: pilot.id, data: fields });
+  await refreshWeakness(school, fields.weaknessId);
+  return { id };
+}
+
+/** Takes a rep back, with a reason. It stays in the record and no longer counts. */
+export async function takeRepBack(school: SchoolTx, id: string, body: unknown): Promise<unknown> {
+  const { reason } = await reasonShape.validate(body, { abortEarly: false });
+  const rep = await school.tx('reps').where({ id }).forUpdate().first() as { weaknessId: string; pilotId: string; takenBackAt: string | null } | undefined;
+  if (!rep) throw notFound('rep');
+  if (rep.takenBackAt !== null) return { id };
+  await loadWeakness(school, rep.weaknessId, 'lock');
+  await school.tx('reps').where({ id }).update({ takenBackAt: school.tx.fn.now(), takenBackReason: reason });
+  await recordEvent(school, { action: 'taken-back', subject: 'rep', subjectId: id, pilotId: rep.pilotId, reason });
+  await refreshWeakness(school, rep.weaknessId);
+  return { id };
+}
+
+export function repRoutes(router: Router, inSchool: InTheirSchool): void {
+  const at = (ctx: Parameters<typeof keyIn>[0]) => keyIn(ctx, 'id', 'rep');
+  router.put('/reps/:id', inSchool((school, ctx) => putRep(school, at(ctx), ctx.request.body)));
+  router.put('/reps/:id/taken-back', inSchool((school, ctx) => takeRepBack(school, at(ctx), ctx.request.body)));
+}

@@ -1,0 +1,80 @@
+import type Router from '@koa/router';
+import { clearanceOf, isProposal, liveMoves, planProblem } from '@skelby/core';
+import { type MoveFields, moveShape, planShape } from '@skelby/core/shapes';
+import type { SchoolTx } from '../db/in-school';
+import { type InTheirSchool, keyIn } from '../http/in-their-school';
+import { badField, conflict } from '../http/problems';
+import { recordEvent } from './events';
+import { assertNotFuture } from './when';
+import { loadWeakness, refreshWeakness } from './weakness-facts';
+
+/** A weakness with the facts that decide it; the app works out the rungs from these with the same core. */
+export async function weaknessPage(school: SchoolTx, id: string) {
+  const { weakness, pilot, moves, plans, reps, rule } = await loadWeakness(school, id);
+  const occurrences = await school.tx('occurrences').where({ weaknessId: id }).orderBy('happened_at', 'desc');
+  return { weakness, pilot, rule, moves, plans, reps, occurrences };
+}
+
+const REASON_WANTED = 'Reason is empty: say why in a few words.';
+
+/** Puts a plan in force; earlier ones stay in the history. */
+export async function putPlan(school: SchoolTx, weaknessId: string, id: string, body: unknown): Promise<{ id: string }> {
+  const { drillIds, reason } = await planShape.validate(body, { abortEarly: false });
+  const { weakness, pilot, plans } = await loadWeakness(school, weaknessId, 'lock');
+  if (plans.some((plan) => plan.id === id)) return { id };
+  const problem = planProblem(weakness.causeId, pilot.mode, drillIds);
+  if (problem) throw badField('drillIds', problem);
+  if (!reason && !isProposal(weakness.causeId, pilot.mode, drillIds)) throw badField('reason', REASON_WANTED);
+  const { tx, schoolId, accountId } = school;
+  await tx('plans').insert({ schoolId, id, weaknessId, accountId, drillIds: [...drillIds], reason });
+  await recordEvent(school, { action: 'changed', subject: 'plan', subjectId: id, pilotId: pilot.id, reason, data: { weaknessId, drillIds } });
+  await refreshWeakness(school, weaknessId);
+  return { id };
+}
+
+/** Why a trainer's move may not be made now; throws the problem that says so. */
+function assertMove(fields: MoveFields, loaded: Awaited<ReturnType<typeof loadWeakness>>): void {
+  const clearance = clearanceOf(loaded.facts);
+  const last = liveMoves(loaded.moves).at(-1);
+  switch (fields.kind) {
+    case 'signed':
+      if (clearance.state !== 'ready-for-check' || !clearance.check?.passed) {
+        throw conflict('Not every rung is met yet: fly the check first, or sign early with a reason.');
+      }
+      return;
+    case 'signed-early':
+      if (clearance.state === 'watch' || clearance.state === 'closed' || clearance.state === 'withdrawn') throw conflict('This weakness is not open: there is nothing to sign.');
+      if (!fields.reason) throw badField('reason', REASON_WANTED);
+      return;
+    case 'closed':
+      if (clearance.state !== 'watch') throw conflict('Only a weakness on watch can be closed: sign it first.');
+      return;
+    case 'undone':
+      if (!last || last.id !== fields.undoes || !['signed', 'signed-early', 'closed'].includes(last.kind)) {
+        throw conflict('Only the last signature or closing can be undone: reload to see what was last.');
+      }
+      if (!fields.reason) throw badField('reason', REASON_WANTED);
+  }
+}
+
+/** Signs, closes, or undoes either. */
+export async function putMove(school: SchoolTx, weaknessId: string, id: string, body: unknown): Promise<{ id: string }> {
+  const fields = await moveShape.validate(body, { abortEarly: false });
+  assertNotFuture('at', fields.at);
+  const loaded = await loadWeakness(school, weaknessId, 'lock');
+  if (loaded.moves.some((move) => move.id === id)) return { id };
+  assertMove(fields, loaded);
+  const { tx, schoolId, accountId } = school;
+  const reason = fields.reason || null;
+  await tx('moves').insert({ schoolId, id, weaknessId, kind: fields.kind, at: fields.at, accountId, undoes: fields.kind === 'undone' ? fields.undoes : null, reason });
+  await recordEvent(school, { action: fields.kind, subject: 'weakness', subjectId: weaknessId, pilotId: loaded.pilot.id, reason });
+  await refreshWeakness(school, weaknessId);
+  return { id };
+}
+
+export function weaknessRoutes(router: Router, inSchool: InTheirSchool): void {
+  const at = (ctx: Parameters<typeof keyIn>[0]) => keyIn(ctx, 'id', 'weakness');
+  router.get('/weaknesses/:id', inSchool((school, ctx) => weaknessPage(school, at(ctx))));
+  router.put('/weaknesses/:id/plans/:planId', inSchool((school, ctx) => putPlan(school, at(ctx), keyIn(ctx, 'planId', 'plan'), ctx.request.body)));
+  router.put('/weaknesses/:id/moves/:moveId', inSchool((school, ctx) => putMove(school, at(ctx), keyIn(ctx, 'moveId', 'move'), ctx.request.body)));
+}

@@ -1,0 +1,50 @@
+import { createHash } from 'node:crypto';
+import { createReadStream, createWriteStream, existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { pipeline } from 'node:stream/promises';
+import { constants, createBrotliCompress, createGzip } from 'node:zlib';
+import { ROOT } from './places';
+import { run } from './run';
+import { CannotGoOn, say } from './say';
+
+export const APP_FOLDER = path.join(ROOT, 'app', 'dist');
+const STAMP = path.join(APP_FOLDER, '.built-from');
+const COMPRESSED = /\.(js|css|html|json|svg|ttf|map)$/;
+const WORTH_COMPRESSING = 1024;
+
+const filesIn = (folder: string): string[] =>
+  readdirSync(folder, { withFileTypes: true })
+    .filter((entry) => !['node_modules', 'dist', '.expo'].includes(entry.name))
+    .flatMap((entry) => (entry.isDirectory() ? filesIn(path.join(folder, entry.name)) : [path.join(folder, entry.name)]));
+
+/** What the built app depends on, as one number. */
+function sourceHash(): string {
+  const hash = createHash('sha256');
+  const files = [...filesIn(path.join(ROOT, 'app')), ...filesIn(path.join(ROOT, 'core')), path.join(ROOT, 'package-lock.json')];
+  for (const file of files.filter((name) => !/\.test\.tsx?$/.test(name)).sort()) hash.update(path.relative(ROOT, file)).update(readFileSync(file));
+  return hash.digest('hex');
+}
+
+/** Compresses once what every visitor fetches. */
+async function compress(folder: string): Promise<void> {
+  const files = readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile() && COMPRESSED.test(entry.name)).map((entry) => path.join(entry.parentPath, entry.name));
+  for (const file of files.filter((name) => statSync(name).size >= WORTH_COMPRESSING)) {
+    await pipeline(createReadStream(file), createGzip({ level: 9 }), createWriteStream(`${file}.gz`));
+    await pipeline(createReadStream(file), createBrotliCompress({ params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }), createWriteStream(`${file}.br`));
+  }
+}
+
+/** Builds the web app unless the built one is of the same source. */
+export async function buildApp(): Promise<void> {
+  const hash = sourceHash();
+  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === hash) return;
+  say('Building the app (a minute or two) …');
+  const expo = path.join(ROOT, 'node_modules', '.bin', 'expo');
+  const { code, output } = await run(expo, ['export', '--platform', 'web', '--output-dir', 'dist'], {
+    cwd: path.join(ROOT, 'app'), env: { CI: '1', EXPO_NO_TELEMETRY: '1', NODE_ENV: 'production', NODE_OPTIONS: '' },
+  });
+  if (code !== 0) throw new CannotGoOn(`The app does not build:\n${output.trim().split('\n').slice(-30).join('\n')}`);
+  await compress(APP_FOLDER);
+  writeFileSync(STAMP, hash);
+}

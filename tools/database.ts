@@ -1,0 +1,39 @@
+import type { Knex } from 'knex';
+import { connect } from '../server/src/db/connection';
+import { migrate } from '../server/src/db/migrate';
+import { CannotGoOn } from './say';
+
+/** Makes a database in our own cluster unless it is there. */
+export async function ensureDatabase(url: (database: string) => string, name: string): Promise<void> {
+  const db = connect(url('postgres'));
+  try {
+    const { rows } = await db.raw('select 1 from pg_database where datname = ?', [name]) as { rows: unknown[] };
+    if (rows.length === 0) await db.raw('create database ??', [name]);
+  } finally {
+    await db.destroy();
+  }
+}
+
+export async function remakeDatabase(url: (database: string) => string, name: string): Promise<void> {
+  const db = connect(url('postgres'));
+  try {
+    await db.raw('drop database if exists ??', [name]);
+    await db.raw('create database ??', [name]);
+  } finally {
+    await db.destroy();
+  }
+}
+
+/** Brings a database up to date and hands it over for some work. */
+export async function withDatabase<T>(url: string, work: (db: Knex) => Promise<T>): Promise<T> {
+  const db = connect(url);
+  try {
+    await db.raw('select 1').catch((error: Error) => {
+      throw new CannotGoOn(`The database at DATABASE_URL does not answer (${error.message || 'no connection'}). Check the address, user and password, and that it is running.`);
+    });
+    await migrate(db);
+    return await work(db);
+  } finally {
+    await db.destroy();
+  }
+}

@@ -1,0 +1,65 @@
+import { parseArgs } from 'node:util';
+import { CannotGoOn, say } from './say';
+
+const HELP = `./skelby demo    sets everything up and serves the demo school
+                   --port N    serve on this port (8080)
+                   --data DIR  keep the database here
+                   --fresh     load the demo school anew, dated from today
+                   DATABASE_URL=…  use this PostgreSQL instead of one of its own
+./skelby serve   the same without the demo school
+./skelby trainer adds a trainer: --school NAME --name NAME --email ADDRESS; the password is asked for
+                 (or taken from SKELBY_PASSWORD); a school that is not there is made
+./skelby test    type check, lint, unit, server and browser tests
+./skelby bench   prints the measured figures`;
+
+interface Options {
+  readonly port?: string;
+  readonly data?: string;
+  readonly fresh?: boolean;
+  readonly school?: string;
+  readonly name?: string;
+  readonly email?: string;
+}
+
+function read(args: readonly string[]): { command: string; options: Options } {
+  try {
+    const { positionals, values } = parseArgs({
+      args: [...args], allowPositionals: true,
+      options: {
+        port: { type: 'string' }, data: { type: 'string' }, fresh: { type: 'boolean' }, help: { type: 'boolean' },
+        school: { type: 'string' }, name: { type: 'string' }, email: { type: 'string' },
+      },
+    });
+    if (positionals.length > 1) throw new Error(`There is no "${positionals[1]}" here`);
+    return { command: values.help ? 'help' : positionals[0] ?? 'help', options: values };
+  } catch (error) {
+    throw new CannotGoOn(`${(error as Error).message}.\n\n${HELP}`);
+  }
+}
+
+async function main(): Promise<number> {
+  const { command, options } = read(process.argv.slice(2));
+  switch (command) {
+    case 'demo':
+      return (await import('./serve')).serve({ ...options, demo: true });
+    case 'serve':
+      return (await import('./serve')).serve({ ...options, demo: false });
+    case 'trainer':
+      return (await import('./trainer')).addTrainer(options);
+    case 'test':
+      return (await import('./test')).test();
+    case 'bench':
+      return (await import('../bench/bench')).bench();
+    case 'help':
+      say(HELP);
+      return 0;
+    default:
+      throw new CannotGoOn(`There is no command "${command}".\n\n${HELP}`);
+  }
+}
+
+process.exitCode = await main().catch((error: unknown) => {
+  if (!(error instanceof CannotGoOn)) throw error;
+  process.stderr.write(`${error.message}\n`);
+  return 1;
+});

@@ -1,0 +1,108 @@
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { loadDemo } from '../server/src/demo/load';
+import { DEMO_TRAINERS } from '../server/src/demo/school';
+import { buildApp } from './build-app';
+import { type Cluster, startCluster } from './cluster';
+import { ensureDatabase, remakeDatabase, withDatabase } from './database';
+import { defaultDataFolder } from './places';
+import { CannotGoOn, say } from './say';
+import { assertPortFree, type ServerProcess, startServer } from './server-process';
+
+const DEFAULT_PORT = 8080;
+export const DATABASE = 'skelby';
+
+export interface ServeOptions {
+  readonly demo: boolean;
+  readonly port?: string;
+  readonly data?: string;
+  readonly fresh?: boolean;
+}
+
+export function portOf(text: string | undefined): number {
+  if (text === undefined) return DEFAULT_PORT;
+  const port = Number(text);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new CannotGoOn(`--port must be a whole number from 1 to 65535, not "${text}".`);
+  return port;
+}
+
+interface Running {
+  readonly pid: number;
+  readonly port: number;
+}
+
+function runningIn(file: string): Running | null {
+  if (!existsSync(file)) return null;
+  try {
+    const { pid, port } = JSON.parse(readFileSync(file, 'utf8')) as Running;
+    if (pid !== process.pid) process.kill(pid, 0);
+    return { pid, port };
+  } catch {
+    // Half-written, or of a launcher that is gone: nobody runs here.
+    return null;
+  }
+}
+
+/** Keeps two launchers from using one data folder. */
+function claim(folder: string, port: number): () => void {
+  const file = path.join(folder, 'running.json');
+  try {
+    mkdirSync(folder, { recursive: true });
+    const other = runningIn(file);
+    if (other) throw new CannotGoOn(`Skelby already runs on this data at http://127.0.0.1:${other.port} (process ${other.pid}). Stop that one, or name another folder with --data DIR.`);
+    writeFileSync(file, JSON.stringify({ pid: process.pid, port }));
+  } catch (error) {
+    if (error instanceof CannotGoOn) throw error;
+    throw new CannotGoOn(`The data folder ${folder} cannot be used (${(error as Error).message}). Name another with --data DIR.`);
+  }
+  return () => rmSync(file, { force: true });
+}
+
+const untilTold = (): Promise<void> =>
+  new Promise((resolve) => { for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => resolve()); });
+
+/** Brings the database up to date, and loads the demo school where it is wanted and missing. */
+async function fill(url: string, options: ServeOptions, cluster: Cluster | null): Promise<void> {
+  if (options.fresh) {
+    if (!options.demo || !cluster) throw new CannotGoOn('--fresh throws the demo database away, so it goes only with "demo" and without DATABASE_URL.');
+    const real = await withDatabase(url, (db) => db('schools').whereNull('demo_loaded_on').first('name') as Promise<{ name: string } | undefined>);
+    if (real) throw new CannotGoOn(`This data folder holds the school "${real.name}", which is no demo: it is not thrown away. Name another folder with --data DIR.`);
+    await remakeDatabase(cluster.url, DATABASE);
+  }
+  await withDatabase(url, async (db) => {
+    if (options.demo && (await loadDemo(db, new Date()))) say('Loaded the demo school.');
+  });
+}
+
+/** Sets up what is missing, serves until told to stop, and stops everything that it started. */
+export async function serve(options: ServeOptions): Promise<number> {
+  const told = untilTold();
+  const port = portOf(options.port);
+  await assertPortFree(port);
+  const ownUrl = process.env['DATABASE_URL'];
+  const folder = path.resolve(options.data ?? (await defaultDataFolder(options.demo ? 'demo' : 'school')));
+  let cluster: Cluster | null = null;
+  let server: ServerProcess | null = null;
+  let release = () => {};
+  try {
+    if (!ownUrl) {
+      release = claim(folder, port);
+      cluster = await startCluster(folder);
+      await ensureDatabase(cluster.url, DATABASE);
+    }
+    const url = ownUrl ?? cluster!.url(DATABASE);
+    await Promise.all([buildApp(), fill(url, options, cluster)]);
+    server = await startServer(url, port);
+    say(`\nSkelby is at http://127.0.0.1:${port}`);
+    if (options.demo) say(`Sign in as ${DEMO_TRAINERS[0].email} with the password ${DEMO_TRAINERS[0].password}`);
+    say('Ctrl-C stops it.');
+    const died = await Promise.race([told.then(() => null), server.ended]);
+    if (died !== null) throw new CannotGoOn(`The server stopped by itself (code ${died}); what it said stands above.`);
+    say('\nStopping …');
+    return 0;
+  } finally {
+    await server?.stop();
+    await cluster?.stop();
+    release();
+  }
+}

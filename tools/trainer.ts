@@ -1,0 +1,55 @@
+import { createInterface } from 'node:readline/promises';
+import path from 'node:path';
+import { object, string } from 'yup';
+import { addSchool, addTrainer as insertTrainer } from '../server/src/db/add-school';
+import { startCluster } from './cluster';
+import { ensureDatabase, withDatabase } from './database';
+import { defaultDataFolder } from './places';
+import { CannotGoOn, say } from './say';
+import { DATABASE } from './serve';
+
+const shape = object({
+  school: string().trim().required('--school is missing: name the school.').max(120),
+  name: string().trim().required('--name is missing: name the trainer.').max(80),
+  email: string().trim().lowercase().required('--email is missing: give the address to sign in with.').email('--email does not look like an address: write it as name@place.'),
+  password: string().required('The password is empty: type one.').min(12, 'The password is too short: give at least 12 characters.').max(200),
+});
+
+async function askPassword(): Promise<string> {
+  const given = process.env['SKELBY_PASSWORD'];
+  if (given !== undefined) return given;
+  const prompt = createInterface({ input: process.stdin, output: process.stdout });
+  try {
+    return await prompt.question('Password (at least 12 characters): ');
+  } finally {
+    prompt.close();
+  }
+}
+
+export interface TrainerOptions {
+  readonly school?: string;
+  readonly name?: string;
+  readonly email?: string;
+  readonly data?: string;
+}
+
+/** Adds a trainer, and the school where there is none of that name. */
+export async function addTrainer(options: TrainerOptions): Promise<number> {
+  const password = await askPassword();
+  const wanted = await shape.validate({ ...options, password }, { abortEarly: false }).catch((error: { errors: string[] }) => {
+    throw new CannotGoOn(error.errors.join('\n'));
+  });
+  const cluster = process.env['DATABASE_URL'] ? null : await startCluster(path.resolve(options.data ?? (await defaultDataFolder('school'))));
+  try {
+    if (cluster) await ensureDatabase(cluster.url, DATABASE);
+    await withDatabase(process.env['DATABASE_URL'] ?? cluster!.url(DATABASE), (db) => db.transaction(async (tx) => {
+      if (await tx('accounts').where({ email: wanted.email }).first()) throw new CannotGoOn(`${wanted.email} signs in already: choose another address.`);
+      const there = await tx('schools').where({ name: wanted.school }).first('id') as { id: string } | undefined;
+      await insertTrainer(tx, there?.id ?? (await addSchool(tx, { name: wanted.school })), wanted);
+    }));
+    say(`${wanted.name} can sign in to ${wanted.school} as ${wanted.email}.`);
+    return 0;
+  } finally {
+    await cluster?.stop();
+  }
+}
