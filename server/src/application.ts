@@ -47,8 +47,8 @@ function apiRouter(db: Knex): Router {
   router.use(signedIn(db));
   router.post('/sign-out', signOut(db));
   router.get('/me', (ctx) => {
-    const { name, schoolName } = ctx.state['who'] as Who;
-    ctx.body = { name, schoolName };
+    const { accountId, name, schoolName } = ctx.state['who'] as Who;
+    ctx.body = { accountId, name, schoolName };
   });
   todayRoutes(router, inSchool);
   rosterRoutes(router, inSchool);

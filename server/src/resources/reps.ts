@@ -6,7 +6,7 @@ import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { badField, conflict, notFound } from '../http/problems';
 import { differences, recordEvent } from './events';
 import { assertDayNotFuture, assertNotFuture } from './when';
-import { loadWeakness, refreshWeakness } from './weakness-facts';
+import { lockWeakness, refreshWeakness } from './weakness-facts';
 
 function assertFits(fields: RepFields): void {
   const drill = drillOf(fields.drillId);
@@ -25,14 +25,14 @@ export async function putRep(school: SchoolTx, id: string, body: unknown): Promi
   assertDayNotFuture(fields.day);
   assertFits(fields);
   const { tx, schoolId, accountId } = school;
-  const { pilot } = await loadWeakness(school, fields.weaknessId, 'lock');
+  const { pilotId } = await lockWeakness(school, fields.weaknessId);
   const row = await tx('reps').where({ id }).first() as Record<string, unknown> | undefined;
   if (row) {
     if (differences(row, { ...fields, flownAt: new Date(fields.flownAt).toISOString() })) throw conflict('This rep is already recorded otherwise: take it back and record a new one.');
     return { id };
   }
-  await tx('reps').insert({ schoolId, id, pilotId: pilot.id, accountId, ...fields });
-  await recordEvent(school, { action: 'recorded', subject: 'rep', subjectId: id, pilotId: pilot.id, data: fields });
+  await tx('reps').insert({ schoolId, id, pilotId, accountId, ...fields });
+  await recordEvent(school, { action: 'recorded', subject: 'rep', subjectId: id, pilotId, data: fields });
   await refreshWeakness(school, fields.weaknessId);
   return { id };
 }
@@ -40,11 +40,11 @@ export async function putRep(school: SchoolTx, id: string, body: unknown): Promi
 /** Takes a rep back, with a reason. It stays in the record and no longer counts. */
 export async function takeRepBack(school: SchoolTx, id: string, body: unknown): Promise<unknown> {
   const { reason } = await reasonShape.validate(body, { abortEarly: false });
-  const rep = await school.tx('reps').where({ id }).forUpdate().first() as { weaknessId: string; pilotId: string; takenBackAt: string | null } | undefined;
+  const rep = await school.tx('reps').where({ id }).first() as { weaknessId: string; pilotId: string } | undefined;
   if (!rep) throw notFound('rep');
-  if (rep.takenBackAt !== null) return { id };
-  await loadWeakness(school, rep.weaknessId, 'lock');
-  await school.tx('reps').where({ id }).update({ takenBackAt: school.tx.fn.now(), takenBackReason: reason });
+  await lockWeakness(school, rep.weaknessId);
+  const taken = await school.tx('reps').where({ id }).whereNull('taken_back_at').update({ takenBackAt: school.tx.fn.now(), takenBackReason: reason });
+  if (taken === 0) return { id };
   await recordEvent(school, { action: 'taken-back', subject: 'rep', subjectId: id, pilotId: rep.pilotId, reason });
   await refreshWeakness(school, rep.weaknessId);
   return { id };

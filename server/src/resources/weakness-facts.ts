@@ -24,10 +24,16 @@ export interface LoadedWeakness {
   readonly facts: WeaknessFacts;
 }
 
-/** Reads a weakness with all that decides it, and locks it against a second writer when asked to. */
-export async function loadWeakness({ tx }: SchoolTx, id: string, lock: 'lock' | 'read' = 'read'): Promise<LoadedWeakness> {
-  const query = tx('weaknesses').where({ id });
-  const weakness = await (lock === 'lock' ? query.forUpdate() : query).first() as WeaknessRow | undefined;
+/** Keeps a second writer out of this weakness until the transaction ends. */
+export async function lockWeakness({ tx }: SchoolTx, id: string): Promise<WeaknessRow> {
+  const weakness = await tx('weaknesses').where({ id }).forUpdate().first() as WeaknessRow | undefined;
+  if (!weakness) throw notFound('weakness');
+  return weakness;
+}
+
+/** Reads a weakness with all that decides it. */
+export async function loadWeakness({ tx }: SchoolTx, id: string): Promise<LoadedWeakness> {
+  const weakness = await tx('weaknesses').where({ id }).first() as WeaknessRow | undefined;
   if (!weakness) throw notFound('weakness');
   const pilot = await tx('pilots').where({ id: weakness.pilotId }).first() as LoadedWeakness['pilot'];
   const rule = await tx('clearing_rules').where({ id: weakness.ruleId }).first() as ClearingRule;

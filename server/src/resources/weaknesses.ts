@@ -6,7 +6,7 @@ import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { badField, conflict } from '../http/problems';
 import { recordEvent } from './events';
 import { assertNotFuture } from './when';
-import { loadWeakness, refreshWeakness } from './weakness-facts';
+import { loadWeakness, lockWeakness, refreshWeakness } from './weakness-facts';
 
 /** A weakness with the facts that decide it; the app works out the rungs from these with the same core. */
 export async function weaknessPage(school: SchoolTx, id: string) {
@@ -20,7 +20,8 @@ const REASON_WANTED = 'Reason is empty: say why in a few words.';
 /** Puts a plan in force; earlier ones stay in the history. */
 export async function putPlan(school: SchoolTx, weaknessId: string, id: string, body: unknown): Promise<{ id: string }> {
   const { drillIds, reason } = await planShape.validate(body, { abortEarly: false });
-  const { weakness, pilot, plans } = await loadWeakness(school, weaknessId, 'lock');
+  await lockWeakness(school, weaknessId);
+  const { weakness, pilot, plans } = await loadWeakness(school, weaknessId);
   if (plans.some((plan) => plan.id === id)) return { id };
   const problem = planProblem(weakness.causeId, pilot.mode, drillIds);
   if (problem) throw badField('drillIds', problem);
@@ -61,7 +62,8 @@ function assertMove(fields: MoveFields, loaded: Awaited<ReturnType<typeof loadWe
 export async function putMove(school: SchoolTx, weaknessId: string, id: string, body: unknown): Promise<{ id: string }> {
   const fields = await moveShape.validate(body, { abortEarly: false });
   assertNotFuture('at', fields.at);
-  const loaded = await loadWeakness(school, weaknessId, 'lock');
+  await lockWeakness(school, weaknessId);
+  const loaded = await loadWeakness(school, weaknessId);
   if (loaded.moves.some((move) => move.id === id)) return { id };
   assertMove(fields, loaded);
   const { tx, schoolId, accountId } = school;

@@ -1,0 +1,132 @@
+import type { ClearingRule, FlightMode, Move, OccurrenceKind, Place, Purpose, Rep, StickLayout, WeaknessState } from '@skelby/core';
+
+/** What the server answers with. */
+
+export interface Me {
+  readonly accountId: string;
+  readonly name: string;
+  readonly schoolName: string;
+}
+
+export interface Pilot {
+  readonly id: string;
+  readonly name: string;
+  readonly stickLayout: StickLayout;
+  readonly mode: FlightMode;
+  readonly windLimitMps: number;
+  readonly note: string;
+}
+
+export interface RosterPilot extends Pilot {
+  readonly lastCraftId: string | null;
+  readonly lastSiteId: string | null;
+  readonly lastWindMps: number | null;
+  readonly lastFlownOn: string | null;
+}
+
+export interface Craft {
+  readonly id: string;
+  readonly name: string;
+  readonly mode: FlightMode;
+  readonly massKg: number;
+  readonly spanM: number;
+  readonly rotors: number;
+  readonly rotorRadiusM: number;
+  readonly thrustToWeight: number;
+  readonly topSpeedMps: number;
+  readonly hasPauseSwitch: boolean;
+  readonly note: string;
+}
+
+export interface Site {
+  readonly id: string;
+  readonly name: string;
+  readonly place: Place;
+  readonly tallestM: number;
+  readonly note: string;
+}
+
+export interface Roster {
+  readonly pilots: readonly RosterPilot[];
+  readonly craft: readonly Craft[];
+  readonly sites: readonly Site[];
+}
+
+export interface Flight {
+  readonly id: string;
+  readonly pilotId: string;
+  readonly pilotName?: string;
+  readonly craftId: string;
+  readonly siteId: string;
+  readonly day: string;
+  readonly packs: number;
+  readonly minutes: number;
+  readonly windMps: number;
+}
+
+export interface Occurrence {
+  readonly id: string;
+  readonly pilotId: string;
+  readonly kind: OccurrenceKind;
+  readonly causeId: string;
+  readonly note: string;
+  readonly craftId: string | null;
+  readonly siteId: string | null;
+  readonly windMps: number | null;
+  readonly happenedAt: string;
+  readonly day: string;
+  readonly confirmedCauseId: string | null;
+  readonly weaknessId: string | null;
+}
+
+export interface OccurrenceOfPilot extends Occurrence {
+  readonly pilotName: string;
+  readonly pilotMode: FlightMode;
+}
+
+export interface WeaknessLine {
+  readonly id: string;
+  readonly pilotId: string;
+  readonly causeId: string;
+  readonly state: WeaknessState;
+  readonly checkFrom: string | null;
+  readonly checkPassed: boolean;
+  readonly signedEarly?: boolean;
+  readonly rungs: readonly number[];
+  readonly openedAt: string;
+}
+
+export interface TodayList {
+  readonly toDebrief: readonly (Pick<Occurrence, 'id' | 'kind' | 'causeId' | 'note' | 'happenedAt' | 'day' | 'pilotId'> & { readonly pilotName: string })[];
+  readonly weaknesses: readonly (WeaknessLine & { readonly pilotName: string })[];
+}
+
+export interface PilotPage {
+  readonly pilot: Pilot;
+  readonly weaknesses: readonly WeaknessLine[];
+  readonly occurrences: readonly Occurrence[];
+  readonly reps: readonly { readonly drillId: string; readonly purpose: Purpose; readonly reps: number; readonly met: number; readonly lastDay: string }[];
+  readonly flown: { readonly flights: number; readonly packs: number; readonly minutes: number; readonly since: string | null };
+  readonly flights: readonly Flight[];
+}
+
+export interface WeaknessMove extends Move {
+  readonly by: string | null;
+  readonly occurrenceId: string | null;
+}
+
+export interface RecordedRep extends Rep {
+  readonly weaknessId: string;
+  readonly pack: number;
+  readonly missReason: string | null;
+}
+
+export interface WeaknessPage {
+  readonly weakness: WeaknessLine;
+  readonly pilot: Pilot;
+  readonly rule: ClearingRule;
+  readonly moves: readonly WeaknessMove[];
+  readonly plans: readonly { readonly id: string; readonly drillIds: readonly string[]; readonly reason: string; readonly madeAt: string }[];
+  readonly reps: readonly RecordedRep[];
+  readonly occurrences: readonly Occurrence[];
+}

@@ -1,0 +1,1 @@
+export { Frame as default } from '../../session/Frame';

@@ -1,0 +1,1 @@
+export { EditCraft as default } from '../../../kit/EditRecord';

@@ -1,0 +1,1 @@
+export { EditFlight as default } from '../../../kit/EditRecord';

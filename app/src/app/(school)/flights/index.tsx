@@ -1,0 +1,1 @@
+export { Flights as default } from '../../../kit/Flights';

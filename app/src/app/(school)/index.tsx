@@ -1,0 +1,1 @@
+export { Today as default } from '../../today/Today';

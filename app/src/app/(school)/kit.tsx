@@ -1,0 +1,1 @@
+export { Kit as default } from '../../kit/Kit';

@@ -1,0 +1,1 @@
+export { EditOccurrence as default } from '../../../../kit/EditRecord';

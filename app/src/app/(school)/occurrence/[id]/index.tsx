@@ -1,0 +1,1 @@
+export { OccurrenceScreen as default } from '../../../../occurrence/OccurrenceScreen';

@@ -1,0 +1,1 @@
+export { EditPilot as default } from '../../../../kit/EditRecord';

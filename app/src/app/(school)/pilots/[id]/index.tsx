@@ -1,0 +1,1 @@
+export { PilotScreen as default } from '../../../../pilots/PilotScreen';

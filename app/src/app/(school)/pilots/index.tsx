@@ -1,0 +1,1 @@
+export { Pilots as default } from '../../../pilots/Pilots';

@@ -1,0 +1,1 @@
+export { EditSite as default } from '../../../kit/EditRecord';

@@ -1,0 +1,1 @@
+export { WeaknessScreen as default } from '../../../../weakness/WeaknessScreen';

@@ -1,0 +1,1 @@
+export { Counter as default } from '../../../../reps/Counter';

@@ -1,0 +1,106 @@
+import { craftShape, flightShape, occurrenceShape, pilotShape, siteShape } from '@skelby/core/shapes';
+import { useLocalSearchParams } from 'expo-router';
+import { useRef } from 'react';
+import { v7 as uuid } from 'uuid';
+import type { AnyObjectSchema } from 'yup';
+import type { Flight, OccurrenceOfPilot, Roster } from '../api/types';
+import { useOccurrence } from '../occurrence/occurrence-queries';
+import { Loaded } from '../ui/Loaded';
+import { Note } from '../ui/Note';
+import { type Question, RecordForm } from '../ui/RecordForm';
+import { Screen } from '../ui/Screen';
+import { useFlights, useRoster, useSave } from './kit-queries';
+import { CRAFT_QUESTIONS, flightQuestions, NEW_CRAFT, NEW_PILOT, NEW_SITE, newFlight, occurrenceQuestions, PILOT_QUESTIONS, SITE_QUESTIONS } from './questions';
+
+const NEW = 'new';
+
+interface Listed {
+  readonly list: 'pilots' | 'craft' | 'sites';
+  readonly what: string;
+  readonly up: '/pilots' | '/kit';
+  readonly shape: AnyObjectSchema;
+  readonly questions: readonly Question[];
+  readonly blank: Record<string, unknown>;
+}
+
+const PILOT: Listed = { list: 'pilots', what: 'pilot', up: '/pilots', shape: pilotShape, questions: PILOT_QUESTIONS, blank: NEW_PILOT };
+const CRAFT: Listed = { list: 'craft', what: 'craft', up: '/kit', shape: craftShape, questions: CRAFT_QUESTIONS, blank: NEW_CRAFT };
+const SITE: Listed = { list: 'sites', what: 'site', up: '/kit', shape: siteShape, questions: SITE_QUESTIONS, blank: NEW_SITE };
+
+/** The record's fields that its form asks for, out of a row that may hold more. */
+const fieldsOf = (row: object, shape: AnyObjectSchema): Record<string, unknown> =>
+  Object.fromEntries(Object.keys(shape.fields).map((name) => [name, (row as Record<string, unknown>)[name]]));
+
+function EditListed({ kind }: { readonly kind: Listed }) {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const fresh = useRef(uuid());
+  const roster = useRoster();
+  const save = useSave();
+  const key = id === NEW ? fresh.current : id;
+  const title = id === NEW ? `Add a ${kind.what}` : `Change ${kind.what}`;
+  return (
+    <Loaded query={roster} title={title} up={kind.up}>
+      {(data) => {
+        const row = id === NEW ? kind.blank : (data[kind.list] as readonly { id: string }[]).find((each) => each.id === id);
+        if (!row) return <Screen title={title} up={kind.up}><Note icon="help-circle" heading="Not here">{`There is no such ${kind.what} in your school.`}</Note></Screen>;
+        return <RecordForm title={title} up={kind.up} shape={kind.shape} questions={kind.questions} values={fieldsOf(row, kind.shape)} onSave={(body) => save.mutateAsync({ path: `/${kind.list}/${key}`, body })} />;
+      }}
+    </Loaded>
+  );
+}
+
+export const EditPilot = () => <EditListed kind={PILOT} />;
+export const EditCraft = () => <EditListed kind={CRAFT} />;
+export const EditSite = () => <EditListed kind={SITE} />;
+
+function FlightForm({ roster, flight, pilotId, id }: { readonly roster: Roster; readonly flight: Flight | undefined; readonly pilotId: string | null; readonly id: string }) {
+  const save = useSave();
+  const values = flight ? fieldsOf(flight, flightShape) : newFlight(roster, pilotId);
+  return (
+    <RecordForm
+      title={flight ? 'Change flight' : 'Add a flight'} up="/flights" shape={flightShape} questions={flightQuestions(roster, flight !== undefined || pilotId !== null)}
+      values={values} onSave={(body) => save.mutateAsync({ path: `/flights/${id}`, body })}
+    />
+  );
+}
+
+export function EditFlight() {
+  const { id, pilot } = useLocalSearchParams<{ id: string; pilot?: string }>();
+  const fresh = useRef(uuid());
+  const roster = useRoster();
+  const flights = useFlights();
+  return (
+    <Loaded query={roster} title="Flight" up="/flights">
+      {(data) => (
+        <Loaded query={flights} title="Flight" up="/flights">
+          {(all) => {
+            const flight = all.find((each) => each.id === id);
+            if (id !== NEW && !flight) return <Screen title="Flight" up="/flights"><Note icon="help-circle" heading="Not here">Only the last 200 flights can be changed here.</Note></Screen>;
+            return <FlightForm roster={data} flight={flight} pilotId={pilot ?? null} id={flight?.id ?? fresh.current} />;
+          }}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}
+
+function OccurrenceForm({ occurrence, roster }: { readonly occurrence: OccurrenceOfPilot; readonly roster: Roster }) {
+  const save = useSave();
+  return (
+    <RecordForm
+      title="Change the details" up={`/occurrence/${occurrence.id}`} shape={occurrenceShape} questions={occurrenceQuestions(roster)}
+      values={fieldsOf(occurrence, occurrenceShape)} onSave={(body) => save.mutateAsync({ path: `/occurrences/${occurrence.id}`, body })}
+    />
+  );
+}
+
+export function EditOccurrence() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const occurrence = useOccurrence(id);
+  const roster = useRoster();
+  return (
+    <Loaded query={occurrence} title="Change the details" up={`/occurrence/${id}`}>
+      {(row) => <Loaded query={roster} title="Change the details" up={`/occurrence/${id}`}>{(data) => <OccurrenceForm occurrence={row} roster={data} />}</Loaded>}
+    </Loaded>
+  );
+}

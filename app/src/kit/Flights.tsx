@@ -1,0 +1,38 @@
+import { FlatList } from 'react-native';
+import { LinkButton } from '../ui/Button';
+import { Loaded } from '../ui/Loaded';
+import { LinkRow } from '../ui/Rows';
+import { Screen } from '../ui/Screen';
+import { Words } from '../ui/Words';
+import type { Flight, Roster } from '../api/types';
+import { sayDay } from '../words/dates';
+import { plural } from '../words/words';
+import { useFlights, useRoster } from './kit-queries';
+
+export function flightWords(flight: Flight, roster: Roster): string {
+  const craft = roster.craft.find((each) => each.id === flight.craftId)?.name;
+  const site = roster.sites.find((each) => each.id === flight.siteId)?.name;
+  return [plural(flight.packs, 'pack'), `${flight.minutes} min`, craft, site, `wind ${flight.windMps} m/s`].filter(Boolean).join(' · ');
+}
+
+export function Flights() {
+  const flights = useFlights();
+  const roster = useRoster();
+  return (
+    <Loaded query={roster} title="Flights">
+      {(data) => (
+        <Loaded query={flights} title="Flights">
+          {(all) => (
+            <Screen title="Flights" under="Rates need what was flown, not only what broke." foot={<LinkButton kind="main" icon="plus" label="Add a flight" href="/flights/new" />}>
+              <FlatList
+                data={all} keyExtractor={(flight) => flight.id} scrollEnabled={false} initialNumToRender={40}
+                renderItem={({ item }) => <LinkRow href={`/flights/${item.id}`} title={`${item.pilotName ?? ''}, ${sayDay(item.day)}`} under={flightWords(item, data)} />}
+                ListEmptyComponent={<Words as="soft">No flights yet. Add each day's flying: packs, minutes, wind.</Words>}
+              />
+            </Screen>
+          )}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}

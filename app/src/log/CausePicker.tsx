@@ -1,0 +1,14 @@
+import { CAUSES, FAMILIES } from '@skelby/core';
+import { PressRow, Rows } from '../ui/Rows';
+
+export function FamilyRows({ onPick }: { readonly onPick: (familyId: string) => void }) {
+  return <Rows>{FAMILIES.map((family) => <PressRow key={family.id} title={family.name} under={family.hint} onPress={() => onPick(family.id)} />)}</Rows>;
+}
+
+export function CauseRows({ familyId, onPick }: { readonly familyId: string; readonly onPick: (causeId: string) => void }) {
+  return (
+    <Rows>
+      {CAUSES.filter((cause) => cause.family === familyId).map((cause) => <PressRow key={cause.id} title={cause.name} under={cause.sign} onPress={() => onPick(cause.id)} />)}
+    </Rows>
+  );
+}

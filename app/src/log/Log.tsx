@@ -1,0 +1,137 @@
+import { causeOf, FAMILIES, KINDS_OF_OCCURRENCE } from '@skelby/core';
+import { type Href, Redirect, useLocalSearchParams, useRouter } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import type { Roster } from '../api/types';
+import { useRoster } from '../kit/kit-queries';
+import { outbox } from '../outbox/use-outbox';
+import { Button } from '../ui/Button';
+import { Loaded } from '../ui/Loaded';
+import { Note } from '../ui/Note';
+import { PressRow, Rows } from '../ui/Rows';
+import { Screen } from '../ui/Screen';
+import { TextBox } from '../ui/TextBox';
+import { Words } from '../ui/Words';
+import { sayDay, sayTime } from '../words/dates';
+import { KIND_WORDS } from '../words/words';
+import { CauseRows, FamilyRows } from './CausePicker';
+import { forPilot, type LogDraft, occurrenceOf, useLogDraft } from './draft';
+
+const STEPS = ['pilot', 'kind', 'family', 'cause', 'save'] as const;
+type Step = (typeof STEPS)[number];
+const isStep = (text: string | undefined): text is Step => (STEPS as readonly string[]).includes(text ?? '');
+
+/** Pilots shown before the search is used. */
+const SHOWN = 40;
+const SEARCH_FROM = 12;
+const SEND_WITHIN_MS = 2_500;
+
+const missing = (draft: LogDraft, step: Step): Step | null => {
+  const at = STEPS.indexOf(step);
+  if (at > 0 && !draft.pilotId) return 'pilot';
+  if (at > 1 && !draft.kind) return 'kind';
+  if (at > 2 && !draft.familyId) return 'family';
+  return at > 3 && !draft.causeId ? 'cause' : null;
+};
+
+interface StepProps {
+  readonly draft: LogDraft;
+  readonly roster: Roster;
+  readonly go: (part: Partial<LogDraft>, next: Step) => void;
+}
+
+function PilotStep({ roster, go }: StepProps) {
+  const [wanted, setWanted] = useState('');
+  const found = roster.pilots.filter((pilot) => pilot.name.toLowerCase().includes(wanted.trim().toLowerCase()));
+  return (
+    <>
+      {roster.pilots.length >= SEARCH_FROM ? <TextBox label="Find by name" value={wanted} onChangeText={setWanted} autoCapitalize="none" /> : null}
+      <Rows empty={roster.pilots.length === 0 ? 'No pilots yet: add the first under Pilots.' : 'No pilot of that name.'}>
+        {found.slice(0, SHOWN).map((pilot) => (
+          <PressRow key={pilot.id} title={pilot.name} under={pilot.lastFlownOn ? `Flew ${sayDay(pilot.lastFlownOn)}` : undefined} onPress={() => go(forPilot(pilot), 'kind')} />
+        ))}
+      </Rows>
+      {found.length > SHOWN ? <Words as="soft">{`${found.length - SHOWN} more: find by name.`}</Words> : null}
+    </>
+  );
+}
+
+function KindStep({ go }: StepProps) {
+  return (
+    <View style={{ gap: 14 }}>
+      {KINDS_OF_OCCURRENCE.map((kind) => <Button key={kind} label={KIND_WORDS[kind]} style={{ minHeight: 132 }} onPress={() => go({ kind }, 'family')} />)}
+      <Words as="soft">Near-miss: control or separation was lost, and luck or skill saved it.</Words>
+      <Note icon="heart" heading="People first">Anyone hurt, call for help now. Then motors off, pack out, hands clear.</Note>
+    </View>
+  );
+}
+
+function Details({ draft, roster }: StepProps) {
+  const craft = roster.craft.find((each) => each.id === draft.craftId)?.name;
+  const site = roster.sites.find((each) => each.id === draft.siteId)?.name;
+  const facts = [sayTime(draft.startedAt), site, craft, draft.windMps === null ? null : `wind ${draft.windMps} m/s`].filter(Boolean).join(' · ');
+  return <Words as="soft">{`${facts}. From the last flight; change it later if it was otherwise.`}</Words>;
+}
+
+const TITLES: Readonly<Record<Step, string>> = { pilot: 'Who was flying?', kind: 'What was it?', family: 'What was behind it?', cause: 'Which of these?', save: 'Save it' };
+
+export function Log() {
+  const params = useLocalSearchParams<{ step: string; pilot?: string }>();
+  const router = useRouter();
+  const roster = useRoster();
+  const { draft, change, drop } = useLogDraft();
+  const [sending, setSending] = useState(false);
+
+  // From a pilot's own page the first question is answered already.
+  const asked = params.pilot === draft.pilotId ? undefined : roster.data?.pilots.find((pilot) => pilot.id === params.pilot);
+  useEffect(() => { if (asked) change(forPilot(asked)); }, [asked, change]);
+
+  if (!isStep(params.step)) return <Redirect href="/log/pilot" />;
+  const step = params.step;
+  const lacking = params.pilot && draft.pilotId === null ? null : missing(draft, step);
+  if (lacking) return <Redirect href={`/log/${lacking}`} />;
+
+  const go: StepProps['go'] = (part, next) => { change(part); router.push(`/log/${next}`); };
+  const who = roster.data?.pilots.find((pilot) => pilot.id === draft.pilotId)?.name;
+  const soFar = [who, draft.kind ? KIND_WORDS[draft.kind] : null, draft.familyId ? FAMILIES.find((each) => each.id === draft.familyId)?.name : null];
+  const under = soFar.slice(0, STEPS.indexOf(step)).filter(Boolean).join(' · ');
+
+  const save = async () => {
+    const body = occurrenceOf(draft);
+    if (!body) return;
+    setSending(true);
+    outbox.add({ path: `/occurrences/${draft.id}`, body, what: `${KIND_WORDS[body.kind]} of ${who ?? 'a pilot'}` });
+    const { id } = draft;
+    drop();
+    await Promise.race([outbox.flush(), new Promise((resolve) => { setTimeout(resolve, SEND_WITHIN_MS); })]);
+    const sent = !outbox.waiting().some((item) => item.path === `/occurrences/${id}`);
+    router.replace((sent ? `/occurrence/${id}` : '/') as Href);
+  };
+
+  return (
+    <Loaded query={roster} title={TITLES[step]} up="/">
+      {(data) => {
+        const props = { draft, roster: data, go };
+        return (
+          <Screen
+            title={TITLES[step]} under={under || undefined} up="/"
+            foot={step === 'save' ? <Button kind="main" icon="check" label={sending ? 'Saving …' : 'Save'} disabled={sending} onPress={() => void save()} /> : undefined}
+          >
+            {step === 'pilot' ? <PilotStep {...props} /> : null}
+            {step === 'kind' ? <KindStep {...props} /> : null}
+            {step === 'family' ? <FamilyRows onPick={(familyId) => go({ familyId }, 'cause')} /> : null}
+            {step === 'cause' && draft.familyId ? <CauseRows familyId={draft.familyId} onPick={(causeId) => go({ causeId }, 'save')} /> : null}
+            {step === 'save' && draft.causeId ? (
+              <>
+                <View><Words as="heading">{causeOf(draft.causeId).name}</Words><Words as="soft">{causeOf(draft.causeId).sign}</Words></View>
+                <TextBox label="What happened, in a line (optional)" value={draft.note} onChangeText={(note) => change({ note })} multiline maxLength={1000} hint="Your phone's own dictation works here." />
+                <Details {...props} />
+                <Button kind="quiet" label="Throw this entry away" onPress={() => { drop(); router.replace('/'); }} />
+              </>
+            ) : null}
+          </Screen>
+        );
+      }}
+    </Loaded>
+  );
+}

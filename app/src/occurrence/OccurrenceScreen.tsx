@@ -1,0 +1,113 @@
+import { causeOf, FAMILIES, onReleaseIn } from '@skelby/core';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { OccurrenceOfPilot, Roster } from '../api/types';
+import { useRoster } from '../kit/kit-queries';
+import { CauseRows, FamilyRows } from '../log/CausePicker';
+import { Button, LinkButton } from '../ui/Button';
+import { Loaded } from '../ui/Loaded';
+import { Note } from '../ui/Note';
+import { ReasonForm } from '../ui/ReasonForm';
+import { Part, Screen } from '../ui/Screen';
+import { Words } from '../ui/Words';
+import { sayTime } from '../words/dates';
+import { KIND_WORDS, STANDING_LINE } from '../words/words';
+import { useConfirm, useOccurrence, useTakeConfirmationBack } from './occurrence-queries';
+
+function Facts({ occurrence, roster }: { readonly occurrence: OccurrenceOfPilot; readonly roster: Roster | undefined }) {
+  const craft = roster?.craft.find((each) => each.id === occurrence.craftId)?.name;
+  const site = roster?.sites.find((each) => each.id === occurrence.siteId)?.name;
+  const facts = [sayTime(occurrence.happenedAt), site, craft, occurrence.windMps === null ? null : `wind ${occurrence.windMps} m/s`].filter(Boolean).join(' · ');
+  return (
+    <View style={{ gap: 6 }}>
+      {occurrence.note ? <Words>{`“${occurrence.note}”`}</Words> : null}
+      <Words as="soft">{facts}</Words>
+      <LinkButton kind="quiet" label="Change the details" href={`/occurrence/${occurrence.id}/edit`} />
+    </View>
+  );
+}
+
+function CauseTold({ causeId, mode }: { readonly causeId: string; readonly mode: OccurrenceOfPilot['pilotMode'] }) {
+  const cause = causeOf(causeId);
+  return (
+    <>
+      <Part heading={cause.name}>
+        <Words>{cause.how}</Words>
+        {cause.humanFactor ? <Note icon="help-circle">Seldom the cause on its own. What did it make the pilot do wrong? If you can name that, pick it instead.</Note> : null}
+      </Part>
+      <Part heading="What the hands should have done">
+        <Words>{cause.respond[onReleaseIn(mode)]}</Words>
+      </Part>
+    </>
+  );
+}
+
+/** Another cause than the one logged: family, then cause, in place. */
+function OtherCause({ onPick }: { readonly onPick: (causeId: string) => void }) {
+  const [familyId, setFamilyId] = useState<string | null>(null);
+  if (!familyId) return <Part heading="What was behind it?"><FamilyRows onPick={setFamilyId} /></Part>;
+  return (
+    <Part heading={FAMILIES.find((each) => each.id === familyId)?.name ?? ''} end={<Button kind="quiet" label="Other family" onPress={() => setFamilyId(null)} />}>
+      <CauseRows familyId={familyId} onPick={onPick} />
+    </Part>
+  );
+}
+
+function ToConfirm({ occurrence, roster }: { readonly occurrence: OccurrenceOfPilot; readonly roster: Roster | undefined }) {
+  const router = useRouter();
+  const confirm = useConfirm(occurrence.id);
+  const [causeId, setCauseId] = useState(occurrence.causeId);
+  const [picking, setPicking] = useState(false);
+  const cause = causeOf(causeId);
+  const act = () => confirm.mutate(causeId, { onSuccess: ({ weaknessId }) => router.replace(`/weakness/${weaknessId}`) });
+  return (
+    <Screen
+      title={occurrence.pilotName} under={KIND_WORDS[occurrence.kind]} up="/"
+      foot={picking ? undefined : (
+        <>
+          {confirm.error ? <Words as="strong" role="alert">{`! ${confirm.error.message}`}</Words> : null}
+          <Button kind="main" icon="check" label={confirm.isPending ? 'Confirming …' : `Confirm: ${cause.name}`} disabled={confirm.isPending} onPress={act} />
+        </>
+      )}
+      aside={picking ? null : (
+        <Note icon="heart" heading="People first">
+          <Words>See to anyone hurt or shaken before you debrief. Motors off, pack out, hands clear of the rotors.</Words>
+          <Words>{`Injury or a third party: report it as your local rules require. ${STANDING_LINE}`}</Words>
+        </Note>
+      )}
+    >
+      <Facts occurrence={occurrence} roster={roster} />
+      {picking ? <OtherCause onPick={(picked) => { setCauseId(picked); setPicking(false); }} /> : (
+        <>
+          <CauseTold causeId={causeId} mode={occurrence.pilotMode} />
+          <Button label="It was something else" onPress={() => setPicking(true)} />
+        </>
+      )}
+    </Screen>
+  );
+}
+
+function Confirmed({ occurrence, causeId, roster }: { readonly occurrence: OccurrenceOfPilot; readonly causeId: string; readonly roster: Roster | undefined }) {
+  const takeBack = useTakeConfirmationBack(occurrence.id);
+  return (
+    <Screen title={occurrence.pilotName} under={KIND_WORDS[occurrence.kind]} up="/" foot={<LinkButton kind="solid" icon="arrow-right" label="Open the weakness" href={`/weakness/${occurrence.weaknessId}`} />}>
+      <Facts occurrence={occurrence} roster={roster} />
+      <CauseTold causeId={causeId} mode={occurrence.pilotMode} />
+      <ReasonForm open="Take the confirmation back" question="Why was it not this cause?" act="Take it back" busy={takeBack.isPending} error={takeBack.error?.message ?? null} onGive={(reason) => takeBack.mutate(reason)} />
+    </Screen>
+  );
+}
+
+export function OccurrenceScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const query = useOccurrence(id);
+  const roster = useRoster();
+  return (
+    <Loaded query={query} title="Occurrence" up="/">
+      {(occurrence) => (occurrence.confirmedCauseId
+        ? <Confirmed occurrence={occurrence} causeId={occurrence.confirmedCauseId} roster={roster.data} />
+        : <ToConfirm key={occurrence.id} occurrence={occurrence} roster={roster.data} />)}
+    </Loaded>
+  );
+}

@@ -1,0 +1,97 @@
+import { causeOf, drillOf } from '@skelby/core';
+import { useLocalSearchParams } from 'expo-router';
+import type { PilotPage, Roster, WeaknessLine } from '../api/types';
+import { flightWords } from '../kit/Flights';
+import { useRoster } from '../kit/kit-queries';
+import { LinkButton } from '../ui/Button';
+import { SmallLadder } from '../ui/Ladder';
+import { Loaded } from '../ui/Loaded';
+import { Note } from '../ui/Note';
+import { LinkRow, Row, Rows } from '../ui/Rows';
+import { Part, Screen } from '../ui/Screen';
+import { Words } from '../ui/Words';
+import { sayDay } from '../words/dates';
+import { KIND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS } from '../words/words';
+import { usePilot } from './pilot-queries';
+import { crashRateWords, nearMissRateWords } from './rate-words';
+
+const OPEN = new Set(['open', 'drilling', 'ready-for-check']);
+const STATE_WORDS = { open: 'Open', drilling: 'Drilling', 'ready-for-check': 'Ready for check', watch: 'On watch', closed: 'Closed', withdrawn: 'Withdrawn' } as const;
+
+function WeaknessRows({ lines, empty }: { readonly lines: readonly WeaknessLine[]; readonly empty: string }) {
+  return (
+    <Rows empty={empty}>
+      {lines.map((line) => (
+        <LinkRow
+          key={line.id} href={`/weakness/${line.id}`} title={causeOf(line.causeId).name} before={<SmallLadder shares={line.rungs} />}
+          under={`${STATE_WORDS[line.state]}${line.signedEarly ? ', signed early' : ''} · opened ${sayDay(line.openedAt.slice(0, 10))}`}
+        />
+      ))}
+    </Rows>
+  );
+}
+
+function Flown({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
+  const { flights, packs, minutes, since } = page.flown;
+  const count = (kind: string) => page.occurrences.filter((each) => each.kind === kind).length;
+  const nearMisses = nearMissRateWords(count('near-miss'), flights);
+  return (
+    <Part heading="Flown" end={<LinkButton icon="plus" label="Add a flight" href={`/flights/new?pilot=${page.pilot.id}`} />}>
+      {since ? <Words>{`${plural(flights, 'flight')}, ${plural(packs, 'pack')}, ${Math.round(minutes)} min since ${sayDay(since)}.`}</Words> : null}
+      <Words>{crashRateWords(count('crash'), flights)}</Words>
+      {nearMisses ? <Words>{nearMisses}</Words> : null}
+      {roster ? (
+        <Rows>{page.flights.slice(0, 6).map((flight) => <LinkRow key={flight.id} href={`/flights/${flight.id}`} title={sayDay(flight.day)} under={flightWords(flight, roster)} />)}</Rows>
+      ) : null}
+    </Part>
+  );
+}
+
+function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
+  const open = page.weaknesses.filter((line) => OPEN.has(line.state));
+  const past = page.weaknesses.filter((line) => !OPEN.has(line.state));
+  const { pilot } = page;
+  return (
+    <Screen
+      title={pilot.name} under={`${MODE_WORDS[pilot.mode]} · sticks ${pilot.stickLayout} · wind up to ${pilot.windLimitMps} m/s`} up="/pilots"
+      foot={<LinkButton kind="main" icon="plus" label="Log a crash or near-miss" href={`/log/kind?pilot=${pilot.id}`} />}
+      aside={
+        <>
+          <Flown page={page} roster={roster} />
+          <Part heading="Reps">
+            <Rows empty="No reps yet.">
+              {page.reps.map((line) => <Row key={line.drillId + line.purpose} title={drillOf(line.drillId).name} under={`${PURPOSE_WORDS[line.purpose]} · ${line.met} of ${line.reps} met · last ${sayDay(line.lastDay)}`} />)}
+            </Rows>
+          </Part>
+        </>
+      }
+    >
+      {open.length > 0 ? (
+        <Note icon="slash" heading="Restrictions now">
+          <>{open.map((line) => <Words key={line.id}>{`${causeOf(line.causeId).restriction}.`}</Words>)}</>
+        </Note>
+      ) : null}
+      {pilot.note ? <Words>{pilot.note}</Words> : null}
+      <Part heading="Open weaknesses"><WeaknessRows lines={open} empty="None open." /></Part>
+      {past.length > 0 ? <Part heading="Past"><WeaknessRows lines={past} empty="" /></Part> : null}
+      <Part heading="Occurrences">
+        <Rows empty="None logged.">
+          {page.occurrences.map((each) => (
+            <LinkRow
+              key={each.id} href={`/occurrence/${each.id}`} title={`${KIND_WORDS[each.kind]}: ${causeOf(each.confirmedCauseId ?? each.causeId).name}${each.confirmedCauseId ? '' : '?'}`}
+              under={[sayDay(each.day), each.note].filter(Boolean).join(' · ')}
+            />
+          ))}
+        </Rows>
+      </Part>
+      <LinkButton kind="quiet" label="Change this pilot" href={`/pilots/${pilot.id}/edit`} />
+    </Screen>
+  );
+}
+
+export function PilotScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const query = usePilot(id);
+  const roster = useRoster();
+  return <Loaded query={query} title="Pilot" up="/pilots">{(page) => <PilotOf page={page} roster={roster.data} />}</Loaded>;
+}

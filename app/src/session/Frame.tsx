@@ -1,0 +1,89 @@
+import Feather from '@expo/vector-icons/Feather';
+import { useQueryClient } from '@tanstack/react-query';
+import { type Href, Link, Redirect, Slot, usePathname } from 'expo-router';
+import { useEffect } from 'react';
+import { Pressable, View } from 'react-native';
+import { outbox } from '../outbox/use-outbox';
+import type { IconName } from '../ui/Button';
+import { Loaded } from '../ui/Loaded';
+import { useIsWide } from '../ui/Screen';
+import { themed, useTheme } from '../ui/theme';
+import { Words } from '../ui/Words';
+import { useMe } from './session-queries';
+
+const PLACES: readonly { readonly href: Href; readonly label: string; readonly icon: IconName; readonly owns: RegExp }[] = [
+  { href: '/', label: 'Today', icon: 'sunrise', owns: /^\/$|^\/(log|occurrence|weakness)/ },
+  { href: '/pilots', label: 'Pilots', icon: 'users', owns: /^\/pilots/ },
+  { href: '/flights', label: 'Flights', icon: 'send', owns: /^\/flights/ },
+  { href: '/kit', label: 'Kit', icon: 'tool', owns: /^\/(kit|craft|sites|account)/ },
+];
+
+const useStyles = themed((theme) => ({
+  frame: { flex: 1, backgroundColor: theme.ground },
+  wide: { flexDirection: 'row' },
+  page: { flex: 1, minWidth: 0 },
+  bar: { flexDirection: 'row', borderTopWidth: 2, borderTopColor: theme.ink, backgroundColor: theme.ground },
+  rail: { width: 148, borderRightWidth: 2, borderRightColor: theme.ink, paddingTop: 12, backgroundColor: theme.ground },
+  place: { alignItems: 'center', justifyContent: 'center', minHeight: 62, paddingVertical: 6, flexGrow: 1, borderTopWidth: 5, borderTopColor: 'transparent' },
+  railPlace: { flexGrow: 0, flexDirection: 'row', justifyContent: 'flex-start', gap: 12, paddingLeft: 14, borderTopWidth: 0, borderLeftWidth: 7, borderLeftColor: 'transparent' },
+  here: { borderTopColor: theme.ink },
+  railHere: { borderLeftColor: theme.ink },
+  label: { fontSize: 15, lineHeight: 20, color: theme.ink },
+}));
+
+function Places({ rail }: { readonly rail: boolean }) {
+  const styles = useStyles();
+  const theme = useTheme();
+  const path = usePathname();
+  return (
+    <View role="navigation" aria-label="Main" style={rail ? styles.rail : styles.bar}>
+      {PLACES.map((place) => {
+        const here = place.owns.test(path);
+        return (
+          <Link key={place.label} href={place.href} asChild>
+            <Pressable
+              aria-current={here ? 'page' : undefined}
+              style={[styles.place, rail ? styles.railPlace : null, here ? (rail ? styles.railHere : styles.here) : null] as object[]}
+            >
+              <Feather name={place.icon} size={24} color={theme.ink} aria-hidden />
+              <Words as={here ? 'strong' : 'soft'} style={styles.label}>{place.label}</Words>
+            </Pressable>
+          </Link>
+        );
+      })}
+    </View>
+  );
+}
+
+/** The counter is a screen for the thumb alone: no way out but back. */
+const BARE = /^\/weakness\/[^/]+\/reps/;
+
+/** Everything behind the sign-in: who is here, the outbox, and the way between the main places. */
+export function Frame() {
+  const styles = useStyles();
+  const wide = useIsWide();
+  const path = usePathname();
+  const me = useMe();
+  const client = useQueryClient();
+  const accountId = me.data?.accountId ?? null;
+
+  useEffect(() => {
+    outbox.onDelivered = () => void client.invalidateQueries();
+    outbox.onSignedOut = () => void client.invalidateQueries({ queryKey: ['me'] });
+    return outbox.start();
+  }, [client]);
+  useEffect(() => { outbox.use(accountId); }, [accountId]);
+
+  if (me.data === null) return <Redirect href={{ pathname: '/sign-in', params: path === '/' ? {} : { next: path } }} />;
+  return (
+    <Loaded query={me} title="Skelby">
+      {() => (
+        <View style={[styles.frame, wide ? styles.wide : null]}>
+          {wide ? <Places rail /> : null}
+          <View style={styles.page}><Slot /></View>
+          {wide || BARE.test(path) ? null : <Places rail={false} />}
+        </View>
+      )}
+    </Loaded>
+  );
+}

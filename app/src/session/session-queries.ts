@@ -1,0 +1,43 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { ApiProblem, get, post } from '../api/client';
+import type { Me } from '../api/types';
+import { outbox } from '../outbox/use-outbox';
+import { forget, keep, kept } from '../storage';
+
+const ME = 'me';
+
+/** Who is signed in: null when nobody is. Without signal, whoever was. */
+export function useMe() {
+  return useQuery({
+    queryKey: [ME],
+    queryFn: async (): Promise<Me | null> => {
+      try {
+        const me = await get<Me>('/me');
+        keep(ME, me);
+        return me;
+      } catch (error) {
+        if (error instanceof ApiProblem && error.status === 401) { forget(ME); return null; }
+        const last = kept<Me>(ME);
+        if (last) return last;
+        throw error;
+      }
+    },
+    staleTime: 60_000,
+  });
+}
+
+export function useSignIn() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (fields: { email: string; password: string }) => post('/sign-in', fields),
+    onSuccess: () => client.resetQueries(),
+  });
+}
+
+export function useSignOut() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: () => post('/sign-out'),
+    onSuccess: async () => { outbox.use(null); forget(ME); client.clear(); await client.invalidateQueries(); },
+  });
+}

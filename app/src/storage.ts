@@ -1,0 +1,26 @@
+/** What this phone keeps for itself. Written at once, so that a refresh a moment later finds it. */
+
+const PREFIX = 'skelby.';
+
+export function keep(name: string, value: unknown): void {
+  localStorage.setItem(PREFIX + name, JSON.stringify(value));
+}
+
+export function kept<T>(name: string): T | null {
+  const text = localStorage.getItem(PREFIX + name);
+  if (text === null) return null;
+  try {
+    return JSON.parse(text) as T;
+  } catch {
+    // Half-written by a browser that was killed: as good as not there.
+    localStorage.removeItem(PREFIX + name);
+    return null;
+  }
+}
+
+export const forget = (name: string): void => localStorage.removeItem(PREFIX + name);
+
+export const keptNames = (start: string): string[] =>
+  Object.keys(localStorage).filter((name) => name.startsWith(PREFIX + start)).map((name) => name.slice(PREFIX.length)).sort();
+
+export const isKept = (storageKey: string | null, start: string): boolean => storageKey === null || storageKey.startsWith(PREFIX + start);

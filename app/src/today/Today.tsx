@@ -1,0 +1,66 @@
+import { causeOf } from '@skelby/core';
+import type { ReactNode } from 'react';
+import type { TodayList } from '../api/types';
+import { WaitingNote } from '../outbox/WaitingNote';
+import { LinkButton } from '../ui/Button';
+import { SmallLadder } from '../ui/Ladder';
+import { Loaded } from '../ui/Loaded';
+import { Note } from '../ui/Note';
+import { LinkRow, Rows } from '../ui/Rows';
+import { Part, Screen } from '../ui/Screen';
+import { sayDay, today } from '../words/dates';
+import { KIND_WORDS } from '../words/words';
+import { inOrder, type TodayWeakness } from './in-order';
+import { useToday } from './today-queries';
+
+function WeaknessRow({ line, under }: { readonly line: TodayWeakness; readonly under: string }) {
+  return <LinkRow href={`/weakness/${line.id}`} title={line.pilotName} under={under} before={<SmallLadder shares={line.rungs} />} />;
+}
+
+function Group({ heading, lines, under }: { readonly heading: string; readonly lines: readonly TodayWeakness[]; readonly under: (line: TodayWeakness) => string }): ReactNode {
+  if (lines.length === 0) return null;
+  return <Part heading={heading}><Rows>{lines.map((line) => <WeaknessRow key={line.id} line={line} under={under(line)} />)}</Rows></Part>;
+}
+
+function ToDebrief({ occurrences }: { readonly occurrences: TodayList['toDebrief'] }) {
+  if (occurrences.length === 0) return null;
+  return (
+    <Part heading="To debrief">
+      <Rows>
+        {occurrences.map((each) => (
+          <LinkRow key={each.id} href={`/occurrence/${each.id}`} title={each.pilotName} under={`${KIND_WORDS[each.kind]} ${sayDay(each.day)}: ${causeOf(each.causeId).name}?`} />
+        ))}
+      </Rows>
+    </Part>
+  );
+}
+
+function TodayOf({ list }: { readonly list: TodayList }) {
+  const { checks, toSign, drilling, waiting } = inOrder(list.weaknesses, today());
+  const nothing = list.toDebrief.length + list.weaknesses.length === 0;
+  const cause = (line: TodayWeakness) => causeOf(line.causeId).name;
+  const restricted = (line: TodayWeakness) => `${cause(line)}. ${causeOf(line.causeId).restriction}.`;
+  return (
+    <Screen
+      title="Today"
+      foot={<LinkButton kind="main" icon="plus" label="Log a crash or near-miss" href="/log/pilot" />}
+      aside={nothing ? null : (
+        <>
+          <Group heading="Drilling" lines={drilling} under={restricted} />
+          <Group heading="Resting before the check" lines={waiting} under={(line) => `${cause(line)}. Check ${sayDay(line.checkFrom!)}; no practice until then.`} />
+        </>
+      )}
+    >
+      <WaitingNote />
+      {nothing ? <Note icon="sun" heading="Nobody needs anything now">When something happens, log it below: six taps, and the drills follow.</Note> : null}
+      <ToDebrief occurrences={list.toDebrief} />
+      <Group heading="To sign" lines={toSign} under={(line) => `${cause(line)}. Check passed; your signature clears it.`} />
+      <Group heading="Check due" lines={checks} under={(line) => `${cause(line)}. Due ${sayDay(line.checkFrom!)}.`} />
+    </Screen>
+  );
+}
+
+export function Today() {
+  const query = useToday();
+  return <Loaded query={query} title="Today">{(list) => <TodayOf list={list} />}</Loaded>;
+}

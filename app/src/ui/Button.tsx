@@ -1,0 +1,75 @@
+import Feather from '@expo/vector-icons/Feather';
+import { type Href, Link } from 'expo-router';
+import type { ComponentProps } from 'react';
+import { Pressable, type StyleProp, View, type ViewStyle } from 'react-native';
+import { themed, TOUCH, useTheme } from './theme';
+import { Words } from './Words';
+
+export type IconName = ComponentProps<typeof Feather>['name'];
+
+const useStyles = themed((theme) => ({
+  base: { minHeight: TOUCH, paddingHorizontal: 18, paddingVertical: 10, borderWidth: 2, flexDirection: 'row', alignItems: 'center', justifyContent: 'center', gap: 10 },
+  main: { minHeight: 64, backgroundColor: theme.accent, borderColor: theme.accent },
+  plain: { backgroundColor: theme.ground, borderColor: theme.ink },
+  solid: { backgroundColor: theme.ink, borderColor: theme.ink },
+  quiet: { borderColor: 'transparent', justifyContent: 'flex-start', paddingHorizontal: 0 },
+  pressed: { opacity: 0.7 },
+  disabled: { opacity: 0.55 },
+  label: { flexShrink: 1, textAlign: 'center' },
+  quietLabel: { textDecorationLine: 'underline', textAlign: 'left' },
+}));
+
+export interface ButtonLook {
+  readonly label: string;
+  /** `main`: the screen's one main action. `solid` and `plain`: other actions. `quiet`: seldom needed. */
+  readonly kind?: 'main' | 'solid' | 'plain' | 'quiet';
+  readonly icon?: IconName;
+  readonly style?: StyleProp<ViewStyle>;
+}
+
+interface ButtonProps extends ButtonLook {
+  readonly onPress: () => void;
+  readonly disabled?: boolean;
+  readonly pressed?: boolean;
+}
+
+function Face({ label, kind = 'plain', icon }: ButtonLook) {
+  const styles = useStyles();
+  const theme = useTheme();
+  const ink = kind === 'main' ? theme.onAccent : kind === 'solid' ? theme.ground : theme.ink;
+  return (
+    <>
+      {icon ? <Feather name={icon} size={22} color={ink} aria-hidden /> : null}
+      <Words as="strong" style={[styles.label, kind === 'quiet' ? styles.quietLabel : null, { color: ink }]}>{label}</Words>
+    </>
+  );
+}
+
+export function Button({ onPress, disabled = false, pressed, style, ...look }: ButtonProps) {
+  const styles = useStyles();
+  return (
+    <Pressable
+      role="button" onPress={onPress} disabled={disabled} aria-disabled={disabled} aria-pressed={pressed}
+      style={(state) => [styles.base, styles[look.kind ?? 'plain'], state.pressed ? styles.pressed : null, disabled ? styles.disabled : null, style]}
+    >
+      <Face {...look} />
+    </Pressable>
+  );
+}
+
+/** Looks like a button and goes somewhere. */
+export function LinkButton({ href, style, ...look }: ButtonLook & { readonly href: Href }) {
+  const styles = useStyles();
+  return (
+    <Link href={href} asChild>
+      <Pressable style={[styles.base, styles[look.kind ?? 'plain'], style] as ViewStyle[]}>
+        <Face {...look} />
+      </Pressable>
+    </Link>
+  );
+}
+
+/** Buttons side by side that wrap when the words are long. */
+export function ButtonRow({ children }: { readonly children: React.ReactNode }) {
+  return <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>{children}</View>;
+}

@@ -1,0 +1,43 @@
+import { Pressable, View } from 'react-native';
+import { themed, TOUCH } from './theme';
+import { Words } from './Words';
+
+const useStyles = themed((theme) => ({
+  all: { gap: 6 },
+  options: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  option: { minHeight: TOUCH, minWidth: TOUCH, paddingHorizontal: 14, justifyContent: 'center', borderWidth: 2, borderColor: theme.ink, backgroundColor: theme.ground },
+  chosen: { backgroundColor: theme.ink },
+  chosenText: { color: theme.ground },
+}));
+
+export interface Option<T> {
+  readonly value: T;
+  readonly label: string;
+}
+
+interface ChoiceProps<T> {
+  readonly label: string;
+  readonly options: readonly Option<T>[];
+  readonly value: T | null;
+  readonly onChange: (value: T) => void;
+}
+
+/** One of a few, all in sight. The chosen one is filled and ticked. */
+export function Choice<T extends string | number | boolean>({ label, options, value, onChange }: ChoiceProps<T>) {
+  const styles = useStyles();
+  return (
+    <View style={styles.all} role="radiogroup" aria-label={label}>
+      <Words as="soft">{label}</Words>
+      <View style={styles.options}>
+        {options.map((option) => {
+          const chosen = option.value === value;
+          return (
+            <Pressable key={String(option.value)} role="radio" aria-checked={chosen} onPress={() => onChange(option.value)} style={[styles.option, chosen ? styles.chosen : null]}>
+              <Words as="strong" style={chosen ? styles.chosenText : null}>{chosen ? `✓ ${option.label}` : option.label}</Words>
+            </Pressable>
+          );
+        })}
+      </View>
+    </View>
+  );
+}

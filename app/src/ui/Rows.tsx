@@ -1,0 +1,65 @@
+import Feather from '@expo/vector-icons/Feather';
+import { type Href, Link } from 'expo-router';
+import { Children, type ReactNode } from 'react';
+import { Pressable, View } from 'react-native';
+import { themed, useTheme } from './theme';
+import { Words } from './Words';
+
+const useStyles = themed((theme) => ({
+  list: { borderTopWidth: 2, borderTopColor: theme.ink },
+  row: { minHeight: 64, flexDirection: 'row', alignItems: 'center', gap: 12, paddingVertical: 10, borderBottomWidth: 1, borderBottomColor: theme.rule },
+  pressed: { backgroundColor: theme.shade },
+  texts: { flex: 1, minWidth: 0 },
+}));
+
+export function Rows({ children, empty }: { readonly children: ReactNode; readonly empty?: string }) {
+  const styles = useStyles();
+  if (Children.count(children) === 0) return empty ? <Words as="soft">{empty}</Words> : null;
+  return <View style={styles.list} role="list">{Children.map(children, (child) => <View role="listitem">{child}</View>)}</View>;
+}
+
+interface RowProps {
+  readonly title: string;
+  readonly under?: string;
+  readonly before?: ReactNode;
+  readonly after?: ReactNode;
+}
+
+function RowFace({ title, under, before, after, arrow }: RowProps & { readonly arrow: boolean }) {
+  const styles = useStyles();
+  const theme = useTheme();
+  return (
+    <>
+      {before}
+      <View style={styles.texts}>
+        <Words as="strong">{title}</Words>
+        {under ? <Words as="soft">{under}</Words> : null}
+      </View>
+      {after}
+      {arrow ? <Feather name="chevron-right" size={24} color={theme.ink} aria-hidden /> : null}
+    </>
+  );
+}
+
+export function Row(props: RowProps) {
+  const styles = useStyles();
+  return <View style={styles.row}><RowFace {...props} arrow={false} /></View>;
+}
+
+export function LinkRow({ href, ...props }: RowProps & { readonly href: Href }) {
+  const styles = useStyles();
+  return (
+    <Link href={href} asChild>
+      <Pressable style={styles.row}><RowFace {...props} arrow /></Pressable>
+    </Link>
+  );
+}
+
+export function PressRow({ onPress, ...props }: RowProps & { readonly onPress: () => void }) {
+  const styles = useStyles();
+  return (
+    <Pressable role="button" onPress={onPress} style={(state) => [styles.row, state.pressed ? styles.pressed : null]}>
+      <RowFace {...props} arrow />
+    </Pressable>
+  );
+}

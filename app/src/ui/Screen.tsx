@@ -1,0 +1,83 @@
+import Feather from '@expo/vector-icons/Feather';
+import { type Href, useRouter } from 'expo-router';
+import { type ReactNode, useEffect } from 'react';
+import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
+import { themed, TOUCH, useTheme, WIDE } from './theme';
+import { Words } from './Words';
+
+const useStyles = themed((theme) => ({
+  screen: { flex: 1, backgroundColor: theme.ground },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 4, paddingHorizontal: 16, paddingTop: 10, paddingBottom: 6, minHeight: TOUCH },
+  back: { width: TOUCH, height: TOUCH, marginLeft: -16, alignItems: 'center', justifyContent: 'center' },
+  titles: { flex: 1 },
+  content: { paddingHorizontal: 16, paddingBottom: 32, gap: 22, maxWidth: 1240 },
+  columns: { flexDirection: 'row', gap: 40, alignItems: 'flex-start' },
+  column: { flex: 1, gap: 22, minWidth: 0 },
+  foot: { borderTopWidth: 2, borderTopColor: theme.ink, padding: 12, gap: 10, backgroundColor: theme.ground },
+  footWide: { maxWidth: 640 },
+}));
+
+export const useIsWide = (): boolean => useWindowDimensions().width >= WIDE;
+
+interface ScreenProps {
+  readonly title: string;
+  readonly under?: string;
+  /** Where "back" goes when there is no page to go back to. */
+  readonly up?: Href;
+  readonly children: ReactNode;
+  /** A second column on wide screens, below the first on narrow ones. */
+  readonly aside?: ReactNode;
+  /** The main action, kept in the thumb's reach. */
+  readonly foot?: ReactNode;
+}
+
+export function Screen({ title, under, up, children, aside, foot }: ScreenProps) {
+  const styles = useStyles();
+  const theme = useTheme();
+  const router = useRouter();
+  const wide = useIsWide();
+  useEffect(() => { document.title = `${title} · Skelby`; }, [title]);
+  const goBack = () => { if (router.canGoBack()) router.back(); else if (up) router.replace(up); };
+  return (
+    <View style={styles.screen} role="main">
+      <View style={styles.head}>
+        {up ? (
+          <Pressable role="button" aria-label="Back" onPress={goBack} style={styles.back}>
+            <Feather name="arrow-left" size={28} color={theme.ink} />
+          </Pressable>
+        ) : null}
+        <View style={styles.titles}>
+          <Words as="title">{title}</Words>
+          {under ? <Words as="soft">{under}</Words> : null}
+        </View>
+      </View>
+      <ScrollView contentContainerStyle={styles.content} keyboardShouldPersistTaps="handled" tabIndex={-1}>
+        {wide && aside ? (
+          <View style={styles.columns}>
+            <View style={styles.column}>{children}</View>
+            <View style={styles.column}>{aside}</View>
+          </View>
+        ) : (
+          <>
+            {children}
+            {aside}
+          </>
+        )}
+      </ScrollView>
+      {foot ? <View style={[styles.foot, wide ? styles.footWide : null]}>{foot}</View> : null}
+    </View>
+  );
+}
+
+/** A part of a screen under its own heading. */
+export function Part({ heading, children, end }: { readonly heading: string; readonly children: ReactNode; readonly end?: ReactNode }) {
+  return (
+    <View style={{ gap: 8 }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 12 }}>
+        <Words as="heading">{heading}</Words>
+        {end}
+      </View>
+      {children}
+    </View>
+  );
+}

@@ -1,0 +1,25 @@
+import type { ReactNode } from 'react';
+import { Text, type TextProps } from 'react-native';
+import { FONT, themed } from './theme';
+
+const useStyles = themed((theme) => ({
+  title: { fontFamily: FONT.bold, fontSize: 27, lineHeight: 33, color: theme.ink },
+  heading: { fontFamily: FONT.bold, fontSize: 20, lineHeight: 27, color: theme.ink },
+  body: { fontFamily: FONT.plain, fontSize: 17, lineHeight: 25, color: theme.ink },
+  strong: { fontFamily: FONT.bold, fontSize: 17, lineHeight: 25, color: theme.ink },
+  soft: { fontFamily: FONT.plain, fontSize: 16, lineHeight: 23, color: theme.soft },
+  figure: { fontFamily: FONT.boldFigures, fontSize: 17, lineHeight: 25, color: theme.ink },
+}));
+
+interface WordsProps extends TextProps {
+  readonly as?: 'title' | 'heading' | 'body' | 'strong' | 'soft' | 'figure';
+  readonly children: ReactNode;
+}
+
+const LEVEL = { title: 1, heading: 2 } as const;
+
+export function Words({ as = 'body', style, ...props }: WordsProps) {
+  const styles = useStyles();
+  const heading = as === 'title' || as === 'heading' ? { role: 'heading' as const, 'aria-level': LEVEL[as] } : {};
+  return <Text {...heading} {...props} style={[styles[as], style]} />;
+}

@@ -1,0 +1,92 @@
+import { causeOf, DRILL_GROUPS, DRILLS, drillOf, isProposal, keyDrillsFor, planProblem, proposePlan, suits, whyInPlan } from '@skelby/core';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { WeaknessPage } from '../api/types';
+import { Button, ButtonRow } from '../ui/Button';
+import { Loaded } from '../ui/Loaded';
+import { PressRow, Row, Rows } from '../ui/Rows';
+import { Part, Screen } from '../ui/Screen';
+import { TextBox } from '../ui/TextBox';
+import { Words } from '../ui/Words';
+import { usePutPlan, useWeakness } from './weakness-queries';
+import { whyWords } from './why-words';
+
+function AddDrill({ page, chosen, onAdd }: { readonly page: WeaknessPage; readonly chosen: readonly string[]; readonly onAdd: (id: string) => void }) {
+  const fits = DRILLS.filter((drill) => !chosen.includes(drill.id) && suits(drill.id, page.pilot.mode));
+  const own = causeOf(page.weakness.causeId).drills;
+  const suggested = fits.filter((drill) => own.includes(drill.id));
+  const rows = (drills: readonly (typeof DRILLS)[number][]) => drills.map((drill) => <PressRow key={drill.id} title={drill.name} under={drill.trains} onPress={() => onAdd(drill.id)} />);
+  return (
+    <>
+      {suggested.length > 0 ? <Part heading="Also for this cause"><Rows>{rows(suggested)}</Rows></Part> : null}
+      {DRILL_GROUPS.map((group) => {
+        const drills = fits.filter((drill) => drill.group === group.id && !own.includes(drill.id));
+        return drills.length === 0 ? null : <Part key={group.id} heading={group.name}><Rows>{rows(drills)}</Rows></Part>;
+      })}
+    </>
+  );
+}
+
+function PlanOf({ page }: { readonly page: WeaknessPage }) {
+  const router = useRouter();
+  const put = usePutPlan(page.weakness.id);
+  const { causeId } = page.weakness;
+  const { mode } = page.pilot;
+  const before = page.plans[0]?.drillIds ?? [];
+  const [drillIds, setDrillIds] = useState<readonly string[]>(before);
+  const [reason, setReason] = useState('');
+  const [adding, setAdding] = useState(false);
+  const key = keyDrillsFor(causeOf(causeId), mode);
+  const changed = drillIds.join() !== before.join();
+  const needsReason = changed && !isProposal(causeId, mode, drillIds);
+  const problem = planProblem(causeId, mode, drillIds);
+  const up = `/weakness/${page.weakness.id}` as const;
+
+  const drop = (id: string) => setDrillIds(drillIds.filter((each) => each !== id));
+  const raise = (i: number) => setDrillIds(drillIds.map((id, at) => (at === i - 1 ? drillIds[i]! : at === i ? drillIds[i - 1]! : id)));
+  const save = () => put.mutate({ drillIds, reason: reason.trim() }, { onSuccess: () => router.replace(up) });
+
+  if (adding) {
+    return (
+      <Screen title="Add a drill" under={page.pilot.name} up={up} foot={<Button label="Back to the plan" onPress={() => setAdding(false)} />}>
+        <AddDrill page={page} chosen={drillIds} onAdd={(id) => { setDrillIds([...drillIds, id]); setAdding(false); }} />
+      </Screen>
+    );
+  }
+  return (
+    <Screen
+      title="Change the plan" under={`${page.pilot.name} · ${causeOf(causeId).name}`} up={up}
+      foot={
+        <>
+          {problem ?? put.error?.message ? <Words as="strong" role="alert">{`! ${problem ?? put.error?.message}`}</Words> : null}
+          <Button kind="main" icon="check" label={put.isPending ? 'Saving …' : 'Use this plan'} disabled={put.isPending || !changed || problem !== null} onPress={save} />
+        </>
+      }
+    >
+      <Rows>
+        {drillIds.map((id, i) => (
+          <View key={id}>
+            <Row title={`${i + 1}. ${drillOf(id).name}`} under={whyWords(whyInPlan(id, key))} />
+            <ButtonRow>
+              {i > 0 ? <Button icon="arrow-up" label="Earlier" onPress={() => raise(i)} /> : null}
+              <Button icon="x" label="Drop" onPress={() => drop(id)} />
+            </ButtonRow>
+            <View style={{ height: 10 }} />
+          </View>
+        ))}
+      </Rows>
+      <ButtonRow>
+        <Button icon="plus" label="Add a drill" onPress={() => setAdding(true)} />
+        {isProposal(causeId, mode, drillIds) ? null : <Button kind="quiet" label="Back to the proposal" onPress={() => setDrillIds(proposePlan(causeId, mode).map((planned) => planned.drillId))} />}
+      </ButtonRow>
+      {needsReason ? <TextBox label="Why another plan than the proposal?" value={reason} onChangeText={setReason} maxLength={300} multiline error={put.error && reason.trim() === '' ? 'Reason is empty: say why in a few words.' : undefined} /> : null}
+    </Screen>
+  );
+}
+
+export function PlanScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const query = useWeakness(id);
+  return <Loaded query={query} title="Change the plan" up={`/weakness/${id}`}>{(page) => <PlanOf page={page} />}</Loaded>;
+}

@@ -1,0 +1,39 @@
+import type { Assistance, FlightMode, OccurrenceKind, Place, Purpose, Side, WindBand } from '@skelby/core';
+import type { MissReason } from '@skelby/core/shapes';
+import type { Option } from '../ui/Choice';
+
+/** One word for each thing, on every screen. */
+
+export const KIND_WORDS: Readonly<Record<OccurrenceKind, string>> = { crash: 'Crash', 'near-miss': 'Near-miss' };
+
+export const MODE_WORDS: Readonly<Record<FlightMode, string>> = {
+  rate: 'Rate', 'self-level': 'Self-level', 'height-hold': 'Height hold', 'position-hold': 'Position hold', programmed: 'Programmed',
+};
+
+export const PLACE_WORDS: Readonly<Record<Place, string>> = {
+  open: 'Open', trees: 'Trees', indoors: 'Indoors', 'under-structure': 'Under a structure', 'built-up': 'Walls near', water: 'Water',
+};
+
+export const BAND_WORDS: Readonly<Record<WindBand, string>> = { calm: 'Calm', light: 'Light', breezy: 'Breezy' };
+export const BAND_RANGES: Readonly<Record<WindBand, string>> = { calm: 'under 2 m/s', light: '2 to 5 m/s', breezy: '5 m/s and up' };
+
+export const SIDE_WORDS: Readonly<Record<Side, string>> = {
+  left: 'Left', right: 'Right', clockwise: 'Clockwise', 'counter-clockwise': 'Counter-clockwise',
+  'tail-on': 'Tail-on', 'nose-left': 'Nose left', 'nose-in': 'Nose-in', 'nose-right': 'Nose right',
+};
+
+export const PURPOSE_WORDS: Readonly<Record<Purpose, string>> = { practice: 'Practice', test: 'Test', check: 'Check' };
+
+export const ASSISTANCE_WORDS: Readonly<Record<Assistance, string>> = { 'as-flown': 'as usual', 'hold-off': 'with hold off', manual: 'in a manual mode' };
+
+export const MISS_WORDS: Readonly<Record<MissReason, string>> = {
+  'wrong-first-move': 'Wrong first move', 'off-the-mark': 'Off the mark', height: 'Height', nose: 'Nose off',
+  'too-fast': 'Too fast', 'too-late': 'Too late', 'sensor-stopped-it': 'Sensor stopped it', 'taken-over': 'Taken over',
+};
+
+export const STANDING_LINE = 'Local rules and your licensed instructor come first.';
+
+export const optionsOf = <T extends string>(words: Readonly<Record<T, string>>): readonly Option<T>[] =>
+  Object.entries<string>(words).map(([value, label]) => ({ value: value as T, label }));
+
+export const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
