@@ -1,4 +1,7 @@
-import type { ClearingRule, FlightMode, Move, OccurrenceKind, Place, Purpose, Rep, StickLayout, WeaknessState } from '@skelby/core';
+import type { WeaknessState } from '@skelby/core/clearance/rungs';
+import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
+import type { Move, Purpose, Rep } from '@skelby/core/clearance/facts';
+import type { FlightMode, OccurrenceKind, Place, StickLayout } from '@skelby/core/flying/vocabulary';
 
 /** What the server answers with. */
 

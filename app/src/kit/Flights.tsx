@@ -1,9 +1,7 @@
-import { FlatList } from 'react-native';
 import { LinkButton } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
-import { LinkRow } from '../ui/Rows';
+import { LinkRow, Rows } from '../ui/Rows';
 import { Screen } from '../ui/Screen';
-import { Words } from '../ui/Words';
 import type { Flight, Roster } from '../api/types';
 import { sayDay } from '../words/dates';
 import { plural } from '../words/words';
@@ -24,11 +22,9 @@ export function Flights() {
         <Loaded query={flights} title="Flights">
           {(all) => (
             <Screen title="Flights" under="Rates need what was flown, not only what broke." foot={<LinkButton kind="main" icon="plus" label="Add a flight" href="/flights/new" />}>
-              <FlatList
-                data={all} keyExtractor={(flight) => flight.id} scrollEnabled={false} initialNumToRender={40}
-                renderItem={({ item }) => <LinkRow href={`/flights/${item.id}`} title={`${item.pilotName ?? ''}, ${sayDay(item.day)}`} under={flightWords(item, data)} />}
-                ListEmptyComponent={<Words as="soft">No flights yet. Add each day's flying: packs, minutes, wind.</Words>}
-              />
+              <Rows empty="No flights yet. Add each day's flying: packs, minutes, wind.">
+                {all.map((flight) => <LinkRow key={flight.id} href={`/flights/${flight.id}`} title={`${flight.pilotName ?? ''}, ${sayDay(flight.day)}`} under={flightWords(flight, data)} />)}
+              </Rows>
             </Screen>
           )}
         </Loaded>

@@ -1,4 +1,5 @@
-import { BEGINNER_WIND_LIMIT_MPS, FLIGHT_MODES, STICK_LAYOUTS } from '@skelby/core';
+import { FLIGHT_MODES, STICK_LAYOUTS } from '@skelby/core/flying/vocabulary';
+import { BEGINNER_WIND_LIMIT_MPS } from '@skelby/core/flying/wind-band';
 import type { Roster } from '../api/types';
 import type { Question } from '../ui/RecordForm';
 import { today } from '../words/dates';

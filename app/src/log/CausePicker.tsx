@@ -1,4 +1,5 @@
-import { CAUSES, FAMILIES } from '@skelby/core';
+import { FAMILIES } from '@skelby/core/causes/cause';
+import { CAUSES } from '@skelby/core/causes/causes';
 import { PressRow, Rows } from '../ui/Rows';
 
 export function FamilyRows({ onPick }: { readonly onPick: (familyId: string) => void }) {

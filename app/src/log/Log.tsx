@@ -1,4 +1,6 @@
-import { causeOf, FAMILIES, KINDS_OF_OCCURRENCE } from '@skelby/core';
+import { FAMILIES } from '@skelby/core/causes/cause';
+import { causeOf } from '@skelby/core/causes/causes';
+import { KINDS_OF_OCCURRENCE } from '@skelby/core/flying/vocabulary';
 import { type Href, Redirect, useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';

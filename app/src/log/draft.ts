@@ -1,5 +1,5 @@
-import type { OccurrenceKind } from '@skelby/core';
-import type { OccurrenceFields } from '@skelby/core/shapes';
+import type { OccurrenceKind } from '@skelby/core/flying/vocabulary';
+import type { OccurrenceFields } from '@skelby/core/shapes/records';
 import { useCallback, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import type { RosterPilot } from '../api/types';

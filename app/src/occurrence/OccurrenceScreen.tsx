@@ -1,4 +1,6 @@
-import { causeOf, FAMILIES, onReleaseIn } from '@skelby/core';
+import { FAMILIES } from '@skelby/core/causes/cause';
+import { causeOf } from '@skelby/core/causes/causes';
+import { onReleaseIn } from '@skelby/core/flying/vocabulary';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

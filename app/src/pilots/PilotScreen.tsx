@@ -1,4 +1,5 @@
-import { causeOf, drillOf } from '@skelby/core';
+import { causeOf } from '@skelby/core/causes/causes';
+import { drillOf } from '@skelby/core/drills/drills';
 import { useLocalSearchParams } from 'expo-router';
 import type { PilotPage, Roster, WeaknessLine } from '../api/types';
 import { flightWords } from '../kit/Flights';

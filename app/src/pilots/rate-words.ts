@@ -1,4 +1,4 @@
-import { clopperPearson, garwood } from '@skelby/core';
+import { clopperPearson, garwood } from '@skelby/core/rates/exact-interval';
 import { plural } from '../words/words';
 
 const PER = 100;

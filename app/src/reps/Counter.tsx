@@ -1,5 +1,9 @@
-import { CHECK_ATTEMPTS, type Clearance, drillOf, nextStep, type NextStep, whyNotCounted, type WhyNotCounted } from '@skelby/core';
-import type { MissReason } from '@skelby/core/shapes';
+import type { Clearance } from '@skelby/core/clearance/clearance';
+import { CHECK_ATTEMPTS } from '@skelby/core/clearance/clearing-rule';
+import { whyNotCounted, type WhyNotCounted } from '@skelby/core/clearance/counts-for-test';
+import type { MissReason } from '@skelby/core/clearance/facts';
+import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
+import { drillOf } from '@skelby/core/drills/drills';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -11,11 +15,11 @@ import { Button, ButtonRow, LinkButton } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
 import { Note } from '../ui/Note';
 import { Screen, useIsWide } from '../ui/Screen';
-import { StickPlate } from '../ui/StickPlate';
 import { Words } from '../ui/Words';
 import { today } from '../words/dates';
 import { BAND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, SIDE_WORDS } from '../words/words';
-import { CurveChart } from '../weakness/CurveChart';
+import { CurveChart, StickPlate } from '../drawing';
+import { chartName, curveSentence } from '../weakness/rung-words';
 import { useWeakness, useWorkedOut } from '../weakness/weakness-queries';
 import { HowFlown, purposesFor } from './HowFlown';
 import { forDrill, type Settings, sideNext, useSettings } from './settings';
@@ -46,7 +50,7 @@ function Standing({ settings, clearance, page }: { readonly settings: Settings; 
   }
   const chart = clearance.charts.find((each) => each.drillId === settings.drillId && each.side === settings.side);
   if (!chart) return <Words as="soft">This drill does not decide: practise it as long as it helps.</Words>;
-  return <CurveChart chart={chart} rule={page.rule} height={118} />;
+  return <CurveChart chart={chart} name={chartName(chart)} sentence={curveSentence(chart, page.rule)} height={118} />;
 }
 
 function LastRep({ reps, onUndo }: { readonly reps: readonly RecordedRep[]; readonly onUndo: (rep: RecordedRep, reason: string) => void }) {

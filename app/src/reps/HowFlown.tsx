@@ -1,4 +1,8 @@
-import { type Clearance, drillOf, FLIGHT_MODES, type NextStep, type Purpose } from '@skelby/core';
+import type { Clearance } from '@skelby/core/clearance/clearance';
+import type { Purpose } from '@skelby/core/clearance/facts';
+import type { NextStep } from '@skelby/core/clearance/next-step';
+import { drillOf } from '@skelby/core/drills/drills';
+import { FLIGHT_MODES } from '@skelby/core/flying/vocabulary';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Choice, type Option } from '../ui/Choice';

@@ -1,4 +1,4 @@
-import { MISS_REASONS, type MissReason } from '@skelby/core/shapes';
+import { MISS_REASONS, type MissReason } from '@skelby/core/clearance/facts';
 import { Pressable, View } from 'react-native';
 import { Button } from '../ui/Button';
 import { FONT, themed } from '../ui/theme';

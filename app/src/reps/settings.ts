@@ -1,4 +1,12 @@
-import { bandsWanted, type Clearance, drillOf, type FlightMode, modesFor, type NextStep, type Purpose, type Side, type WindBand } from '@skelby/core';
+import type { Clearance } from '@skelby/core/clearance/clearance';
+import { modesFor } from '@skelby/core/clearance/counts-for-test';
+import { bandsWanted } from '@skelby/core/clearance/coverage';
+import type { Purpose } from '@skelby/core/clearance/facts';
+import type { NextStep } from '@skelby/core/clearance/next-step';
+import type { Side } from '@skelby/core/drills/drill';
+import { drillOf } from '@skelby/core/drills/drills';
+import type { FlightMode } from '@skelby/core/flying/vocabulary';
+import type { WindBand } from '@skelby/core/flying/wind-band';
 import { useCallback, useState } from 'react';
 import type { WeaknessPage } from '../api/types';
 import { keep, kept } from '../storage';

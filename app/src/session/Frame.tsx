@@ -2,7 +2,7 @@ import Feather from '@expo/vector-icons/Feather';
 import { useQueryClient } from '@tanstack/react-query';
 import { type Href, Link, Redirect, Slot, usePathname } from 'expo-router';
 import { useEffect } from 'react';
-import { Pressable, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { outbox } from '../outbox/use-outbox';
 import type { IconName } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
@@ -43,7 +43,7 @@ function Places({ rail }: { readonly rail: boolean }) {
           <Link key={place.label} href={place.href} asChild>
             <Pressable
               aria-current={here ? 'page' : undefined}
-              style={[styles.place, rail ? styles.railPlace : null, here ? (rail ? styles.railHere : styles.here) : null] as object[]}
+              style={StyleSheet.flatten([styles.place, rail ? styles.railPlace : null, here ? (rail ? styles.railHere : styles.here) : null])}
             >
               <Feather name={place.icon} size={24} color={theme.ink} aria-hidden />
               <Words as={here ? 'strong' : 'soft'} style={styles.label}>{place.label}</Words>

@@ -1,4 +1,4 @@
-import { causeOf } from '@skelby/core';
+import { causeOf } from '@skelby/core/causes/causes';
 import type { ReactNode } from 'react';
 import type { TodayList } from '../api/types';
 import { WaitingNote } from '../outbox/WaitingNote';

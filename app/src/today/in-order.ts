@@ -1,4 +1,5 @@
-import { type Day, nextStep, type NextStep } from '@skelby/core';
+import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
+import type { Day } from '@skelby/core/flying/day';
 import type { TodayList } from '../api/types';
 
 export type TodayWeakness = TodayList['weaknesses'][number] & { readonly next: NextStep };

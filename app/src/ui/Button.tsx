@@ -1,7 +1,7 @@
 import Feather from '@expo/vector-icons/Feather';
 import { type Href, Link } from 'expo-router';
 import type { ComponentProps } from 'react';
-import { Pressable, type StyleProp, View, type ViewStyle } from 'react-native';
+import { Pressable, type StyleProp, StyleSheet, View, type ViewStyle } from 'react-native';
 import { themed, TOUCH, useTheme } from './theme';
 import { Words } from './Words';
 
@@ -57,12 +57,12 @@ export function Button({ onPress, disabled = false, pressed, style, ...look }: B
   );
 }
 
-/** Looks like a button and goes somewhere. */
+/** Looks like a button and goes somewhere. The style is flat, since a link hands it on merged with its own. */
 export function LinkButton({ href, style, ...look }: ButtonLook & { readonly href: Href }) {
   const styles = useStyles();
   return (
     <Link href={href} asChild>
-      <Pressable style={[styles.base, styles[look.kind ?? 'plain'], style] as ViewStyle[]}>
+      <Pressable style={StyleSheet.flatten([styles.base, styles[look.kind ?? 'plain'], style])}>
         <Face {...look} />
       </Pressable>
     </Link>

@@ -1,5 +1,4 @@
-import type { RungId } from '@skelby/core';
-import { RUNGS } from '@skelby/core';
+import { type RungId, RUNGS } from '@skelby/core/clearance/rungs';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { themed } from './theme';

@@ -1,4 +1,6 @@
-import { causeOf, drillOf, liveMoves } from '@skelby/core';
+import { causeOf } from '@skelby/core/causes/causes';
+import { liveMoves } from '@skelby/core/clearance/standing';
+import { drillOf } from '@skelby/core/drills/drills';
 import { View } from 'react-native';
 import type { WeaknessMove, WeaknessPage } from '../api/types';
 import { Row, Rows } from '../ui/Rows';

@@ -1,4 +1,7 @@
-import { chanceClearedWithin, type ClearingRule, limitOf, ScoreLattice } from '@skelby/core';
+import { chanceClearedWithin } from '@skelby/core/clearance/chart-probability';
+import { limitOf } from '@skelby/core/clearance/choose-limit';
+import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
+import { ScoreLattice } from '@skelby/core/clearance/score-lattice';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';

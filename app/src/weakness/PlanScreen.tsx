@@ -1,4 +1,8 @@
-import { causeOf, DRILL_GROUPS, DRILLS, drillOf, isProposal, keyDrillsFor, planProblem, proposePlan, suits, whyInPlan } from '@skelby/core';
+import { causeOf } from '@skelby/core/causes/causes';
+import { DRILL_GROUPS } from '@skelby/core/drills/drill';
+import { drillOf, DRILLS } from '@skelby/core/drills/drills';
+import { keyDrillsFor, suits } from '@skelby/core/plan/key-drills';
+import { isProposal, planProblem, proposePlan, whyInPlan } from '@skelby/core/plan/propose-plan';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,4 +1,10 @@
-import { causeOf, drillOf, keyDrillsFor, liveMoves, nextStep, type NextStep, onReleaseIn, whyInPlan } from '@skelby/core';
+import { causeOf } from '@skelby/core/causes/causes';
+import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
+import { liveMoves } from '@skelby/core/clearance/standing';
+import { drillOf } from '@skelby/core/drills/drills';
+import { onReleaseIn } from '@skelby/core/flying/vocabulary';
+import { keyDrillsFor } from '@skelby/core/plan/key-drills';
+import { whyInPlan } from '@skelby/core/plan/propose-plan';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -12,14 +18,13 @@ import { Note } from '../ui/Note';
 import { ReasonForm } from '../ui/ReasonForm';
 import { LinkRow, Rows } from '../ui/Rows';
 import { Part, Screen } from '../ui/Screen';
-import { StickPlate } from '../ui/StickPlate';
 import { Words } from '../ui/Words';
 import { sayDay, today } from '../words/dates';
 import { STANDING_LINE } from '../words/words';
-import { CurveChart } from './CurveChart';
+import { CurveChart, StickPlate } from '../drawing';
 import { History } from './History';
 import { HowSure } from './HowSure';
-import { chartName, rungWords } from './rung-words';
+import { chartName, curveSentence, rungWords } from './rung-words';
 import { useMove, useWeakness, useWorkedOut, type WorkedOut } from './weakness-queries';
 import { whyWords } from './why-words';
 
@@ -43,7 +48,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
       {charts.length > 1 ? (
         <Choice label="Chart" value={chartName(shown)} onChange={setPicked} options={charts.map((chart) => ({ value: chartName(chart), label: `${chartName(chart)}${chart.curve.reachedAt === null ? '' : ' (there)'}` }))} />
       ) : null}
-      <CurveChart chart={shown} rule={page.rule} named={charts.length === 1} />
+      <CurveChart chart={shown} name={chartName(shown)} sentence={curveSentence(shown, page.rule)} named={charts.length === 1} />
       <HowSure rule={page.rule} mostReps={most} />
     </Part>
   );

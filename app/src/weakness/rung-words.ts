@@ -1,9 +1,22 @@
-import { CHECK_ATTEMPTS, CHECK_MET_NEEDED, cleanRepsToGo, type Chart, type Clearance, type ClearingRule, type CoverageCell, drillOf, type RungId } from '@skelby/core';
+import type { Chart, Clearance } from '@skelby/core/clearance/clearance';
+import type { RungId } from '@skelby/core/clearance/rungs';
+import { CHECK_ATTEMPTS, CHECK_MET_NEEDED, type ClearingRule } from '@skelby/core/clearance/clearing-rule';
+import type { CoverageCell } from '@skelby/core/clearance/coverage';
+import { cleanRepsToGo } from '@skelby/core/clearance/learning-curve';
+import { drillOf } from '@skelby/core/drills/drills';
 import { sayDay } from '../words/dates';
 import { BAND_WORDS, plural, SIDE_WORDS } from '../words/words';
 
 export const chartName = (chart: Pick<Chart, 'drillId' | 'side'>): string =>
   drillOf(chart.drillId).name + (chart.side ? `, ${SIDE_WORDS[chart.side].toLowerCase()}` : '');
+
+/** What the chart shows, in a sentence. */
+export function curveSentence(chart: Chart, rule: ClearingRule): string {
+  const { curve } = chart;
+  if (curve.reachedAt !== null) return `Limit reached at test rep ${curve.reachedAt}.`;
+  if (curve.reps === 0) return `No test rep yet; ${cleanRepsToGo(rule, curve.at)} clean ones in a row would do.`;
+  return `After ${plural(curve.reps, 'test rep')}: ${cleanRepsToGo(rule, curve.at)} clean ones in a row would reach the limit.`;
+}
 
 const cellName = (cell: CoverageCell): string => {
   const drill = drillOf(cell.drillId).name;

@@ -1,5 +1,7 @@
-import { type Clearance, clearanceOf, keyDrillsOfPlan, type WeaknessFacts } from '@skelby/core';
-import type { RepFields } from '@skelby/core/shapes';
+import { type Clearance, clearanceOf } from '@skelby/core/clearance/clearance';
+import type { WeaknessFacts } from '@skelby/core/clearance/facts';
+import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
+import type { RepFields } from '@skelby/core/shapes/loop';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef } from 'react';
 import { v7 as uuid } from 'uuid';

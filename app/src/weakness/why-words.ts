@@ -1,4 +1,5 @@
-import { drillOf, type WhyInPlan } from '@skelby/core';
+import { drillOf } from '@skelby/core/drills/drills';
+import type { WhyInPlan } from '@skelby/core/plan/propose-plan';
 
 export function whyWords(why: WhyInPlan): string {
   switch (why.because) {

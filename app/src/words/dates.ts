@@ -1,18 +1,27 @@
-import type { Day } from '@skelby/core';
-import { differenceInCalendarDays, format, parseISO } from 'date-fns';
+import { type Day, daysBetween } from '@skelby/core/flying/day';
 
-/** Today on this phone's own calendar. */
-export const today = (): Day => format(new Date(), 'yyyy-MM-dd');
+const SPOKEN_WITHIN_DAYS = 14;
+
+const inYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+const otherYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
+const moment = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+
+const two = (value: number) => String(value).padStart(2, '0');
+
+/** The day on this phone's own calendar. */
+export const dayOf = (instant: Date): Day => `${instant.getFullYear()}-${two(instant.getMonth() + 1)}-${two(instant.getDate())}`;
+
+export const today = (): Day => dayOf(new Date());
 
 /** A day as a trainer says it: "today", "yesterday", "in 3 days", "4 Mar". */
 export function sayDay(day: Day, now: Day = today()): string {
-  const ahead = differenceInCalendarDays(parseISO(day), parseISO(now));
+  const ahead = daysBetween(now, day);
   if (ahead === 0) return 'today';
   if (ahead === -1) return 'yesterday';
   if (ahead === 1) return 'tomorrow';
-  if (ahead > 1 && ahead <= 14) return `in ${ahead} days`;
-  if (ahead < 0 && ahead >= -14) return `${-ahead} days ago`;
-  return format(parseISO(day), day.slice(0, 4) === now.slice(0, 4) ? 'd MMM' : 'd MMM yyyy');
+  if (ahead > 1 && ahead <= SPOKEN_WITHIN_DAYS) return `in ${ahead} days`;
+  if (ahead < 0 && ahead >= -SPOKEN_WITHIN_DAYS) return `${-ahead} days ago`;
+  return (day.slice(0, 4) === now.slice(0, 4) ? inYear : otherYear).format(new Date(`${day}T00:00:00Z`));
 }
 
-export const sayTime = (instant: string): string => format(parseISO(instant), 'd MMM, HH:mm');
+export const sayTime = (instant: string): string => moment.format(new Date(instant));

@@ -1,5 +1,7 @@
-import type { Assistance, FlightMode, OccurrenceKind, Place, Purpose, Side, WindBand } from '@skelby/core';
-import type { MissReason } from '@skelby/core/shapes';
+import type { MissReason, Purpose } from '@skelby/core/clearance/facts';
+import type { Assistance, Side } from '@skelby/core/drills/drill';
+import type { FlightMode, OccurrenceKind, Place } from '@skelby/core/flying/vocabulary';
+import type { WindBand } from '@skelby/core/flying/wind-band';
 import type { Option } from '../ui/Choice';
 
 /** One word for each thing, on every screen. */

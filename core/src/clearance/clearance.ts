@@ -6,13 +6,8 @@ import { whyNotCounted } from './counts-for-test';
 import { type CoverageCell, coverageOf } from './coverage';
 import type { Rep, WeaknessFacts } from './facts';
 import { type LearningCurve, learningCurve } from './learning-curve';
+import type { RungId, WeaknessState } from './rungs';
 import { standingOf } from './standing';
-
-export const WEAKNESS_STATES = ['open', 'drilling', 'ready-for-check', 'watch', 'closed', 'withdrawn'] as const;
-export type WeaknessState = (typeof WEAKNESS_STATES)[number];
-
-export const RUNGS = ['test', 'coverage', 'days', 'kept', 'signed'] as const;
-export type RungId = (typeof RUNGS)[number];
 
 export interface Rung {
   readonly id: RungId;

@@ -48,3 +48,7 @@ export interface WeaknessFacts {
   readonly moves: readonly Move[];
   readonly reps: readonly Rep[];
 }
+
+/** Why a rep was missed, in the two taps a trainer has for it. */
+export const MISS_REASONS = ['wrong-first-move', 'off-the-mark', 'height', 'nose', 'too-fast', 'too-late', 'sensor-stopped-it', 'taken-over'] as const;
+export type MissReason = (typeof MISS_REASONS)[number];

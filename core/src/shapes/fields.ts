@@ -1,4 +1,5 @@
 import { array, boolean, mixed, number, string } from 'yup';
+import { isCauseId } from '../causes/causes';
 import { isDay } from '../flying/day';
 
 /**
@@ -71,3 +72,6 @@ export const instant = (label: string) =>
     (value) => typeof value === 'string' && INSTANT.test(value) && !Number.isNaN(Date.parse(value)));
 
 export const drillIds = (label: string) => array(string().strict().defined()).strict().defined(`${label} is missing: give a list of drill ids.`).typeError(`${label} must be a list of drill ids.`);
+
+export const causeId = (label: string) =>
+  string().strict().defined(`${label} is missing: pick one.`).nonNullable().test('cause', `${label} is not a known cause: pick one from the list.`, (value) => typeof value === 'string' && isCauseId(value));

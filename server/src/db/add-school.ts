@@ -1,4 +1,4 @@
-import { type ClearingRule, DEFAULT_RULE } from '@skelby/core';
+import { type ClearingRule, DEFAULT_RULE } from '@skelby/core/clearance/clearing-rule';
 import type { Knex } from 'knex';
 import { v7 as uuid } from 'uuid';
 import { hashPassword } from '../http/session';

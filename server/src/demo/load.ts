@@ -1,6 +1,14 @@
-import {
-  addDays, bandsWanted, CHECK_ATTEMPTS, clearanceOf, type Day, drillOf, type FlightMode, learningCurve, modesFor, type Purpose, type Side, type WindBand,
-} from '@skelby/core';
+import { clearanceOf } from '@skelby/core/clearance/clearance';
+import { CHECK_ATTEMPTS } from '@skelby/core/clearance/clearing-rule';
+import { modesFor } from '@skelby/core/clearance/counts-for-test';
+import { bandsWanted } from '@skelby/core/clearance/coverage';
+import type { Purpose } from '@skelby/core/clearance/facts';
+import { learningCurve } from '@skelby/core/clearance/learning-curve';
+import type { Side } from '@skelby/core/drills/drill';
+import { drillOf } from '@skelby/core/drills/drills';
+import { addDays, type Day } from '@skelby/core/flying/day';
+import type { FlightMode } from '@skelby/core/flying/vocabulary';
+import type { WindBand } from '@skelby/core/flying/wind-band';
 import type { Knex } from 'knex';
 import { v7 as uuidv7 } from 'uuid';
 import { addSchool, addTrainer } from '../db/add-school';

@@ -1,4 +1,5 @@
-import type { CraftFields, MissReason, OccurrenceFields, PilotFields, SiteFields } from '@skelby/core/shapes';
+import type { MissReason } from '@skelby/core/clearance/facts';
+import type { CraftFields, OccurrenceFields, PilotFields, SiteFields } from '@skelby/core/shapes/records';
 
 /** An invented volunteer mountain-rescue air unit. Every person, place and craft here is made up. */
 

@@ -1,11 +1,12 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
-import { signInShape } from '@skelby/core/shapes';
+import { signInShape } from '@skelby/core/shapes/sign-in';
 import type { Knex } from 'knex';
 import type { Context, Middleware } from 'koa';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 import { v7 as uuid } from 'uuid';
 import { inSchool, NO_SCHOOL } from '../db/in-school';
+import { bodyOf } from './body';
 import { Problem } from './problems';
 
 export const COOKIE = 'skelby_session';
@@ -49,7 +50,7 @@ export function makeSignIn(db: Knex) {
   };
 
   return async function signIn(ctx: Context): Promise<void> {
-    const { email, password } = await signInShape.validate(ctx.request.body, { abortEarly: false });
+    const { email, password } = await signInShape.validate(bodyOf(ctx), { abortEarly: false });
     await refuseWhenTooMany(ctx, email);
     const account = await inSchool(db, { schoolId: NO_SCHOOL, accountId: null }, async ({ tx }) => {
       const { rows } = await tx.raw('select * from account_by_email(?)', [email]) as { rows: { schoolId: string; accountId: string; name: string; passwordHash: string }[] };

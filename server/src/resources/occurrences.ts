@@ -1,7 +1,12 @@
 import type Router from '@koa/router';
-import { causeOf, liveMoves, type Move, proposePlan } from '@skelby/core';
-import { type ConfirmFields, confirmShape, type OccurrenceFields, occurrenceShape, unconfirmShape } from '@skelby/core/shapes';
+import { causeOf } from '@skelby/core/causes/causes';
+import type { Move } from '@skelby/core/clearance/facts';
+import { liveMoves } from '@skelby/core/clearance/standing';
+import { proposePlan } from '@skelby/core/plan/propose-plan';
+import { type ConfirmFields, confirmShape, unconfirmShape } from '@skelby/core/shapes/loop';
+import { type OccurrenceFields, occurrenceShape } from '@skelby/core/shapes/records';
 import type { SchoolTx } from '../db/in-school';
+import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { conflict, notFound } from '../http/problems';
 import { differences, recordEvent } from './events';
@@ -115,7 +120,7 @@ export function occurrenceRoutes(router: Router, inSchool: InTheirSchool): void 
     if (!row) throw notFound('occurrence');
     return row;
   }));
-  router.put('/occurrences/:id', inSchool((school, ctx) => logOccurrence(school, at(ctx), ctx.request.body)));
-  router.put('/occurrences/:id/confirmation', inSchool((school, ctx) => confirmCause(school, at(ctx), ctx.request.body)));
-  router.put('/occurrences/:id/confirmation/taken-back', inSchool((school, ctx) => unconfirmCause(school, at(ctx), ctx.request.body)));
+  router.put('/occurrences/:id', inSchool((school, ctx) => logOccurrence(school, at(ctx), bodyOf(ctx))));
+  router.put('/occurrences/:id/confirmation', inSchool((school, ctx) => confirmCause(school, at(ctx), bodyOf(ctx))));
+  router.put('/occurrences/:id/confirmation/taken-back', inSchool((school, ctx) => unconfirmCause(school, at(ctx), bodyOf(ctx))));
 }

@@ -1,7 +1,8 @@
 import type Router from '@koa/router';
-import { craftShape, flightShape, pilotShape, siteShape } from '@skelby/core/shapes';
+import { craftShape, flightShape, pilotShape, siteShape } from '@skelby/core/shapes/records';
 import type { ObjectSchema } from 'yup';
 import type { SchoolTx } from '../db/in-school';
+import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { badField } from '../http/problems';
 import { type Change, differences, recordEvent } from './events';
@@ -43,6 +44,6 @@ export async function saveRecord(school: SchoolTx, kind: RecordKind, id: string,
 
 export function recordRoutes(router: Router, inSchool: InTheirSchool): void {
   for (const kind of Object.values(RECORD_KINDS)) {
-    router.put(`/${kind.table}/:id`, inSchool((school, ctx) => saveRecord(school, kind, keyIn(ctx, 'id', kind.subject), ctx.request.body)));
+    router.put(`/${kind.table}/:id`, inSchool((school, ctx) => saveRecord(school, kind, keyIn(ctx, 'id', kind.subject), bodyOf(ctx))));
   }
 }

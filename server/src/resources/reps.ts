@@ -1,7 +1,8 @@
 import type Router from '@koa/router';
-import { drillOf, isFlown } from '@skelby/core';
-import { type RepFields, reasonShape, repShape } from '@skelby/core/shapes';
+import { drillOf, isFlown } from '@skelby/core/drills/drills';
+import { reasonShape, type RepFields, repShape } from '@skelby/core/shapes/loop';
 import type { SchoolTx } from '../db/in-school';
+import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { badField, conflict, notFound } from '../http/problems';
 import { differences, recordEvent } from './events';
@@ -52,6 +53,6 @@ export async function takeRepBack(school: SchoolTx, id: string, body: unknown): 
 
 export function repRoutes(router: Router, inSchool: InTheirSchool): void {
   const at = (ctx: Parameters<typeof keyIn>[0]) => keyIn(ctx, 'id', 'rep');
-  router.put('/reps/:id', inSchool((school, ctx) => putRep(school, at(ctx), ctx.request.body)));
-  router.put('/reps/:id/taken-back', inSchool((school, ctx) => takeRepBack(school, at(ctx), ctx.request.body)));
+  router.put('/reps/:id', inSchool((school, ctx) => putRep(school, at(ctx), bodyOf(ctx))));
+  router.put('/reps/:id/taken-back', inSchool((school, ctx) => takeRepBack(school, at(ctx), bodyOf(ctx))));
 }

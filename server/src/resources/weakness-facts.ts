@@ -1,4 +1,8 @@
-import { type Clearance, clearanceOf, type ClearingRule, type FlightMode, keyDrillsOfPlan, type Move, type Rep, type WeaknessFacts } from '@skelby/core';
+import { type Clearance, clearanceOf } from '@skelby/core/clearance/clearance';
+import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
+import type { Move, Rep, WeaknessFacts } from '@skelby/core/clearance/facts';
+import type { FlightMode } from '@skelby/core/flying/vocabulary';
+import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
 import type { SchoolTx } from '../db/in-school';
 import { notFound } from '../http/problems';
 

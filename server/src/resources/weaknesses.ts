@@ -1,7 +1,10 @@
 import type Router from '@koa/router';
-import { clearanceOf, isProposal, liveMoves, planProblem } from '@skelby/core';
-import { type MoveFields, moveShape, planShape } from '@skelby/core/shapes';
+import { clearanceOf } from '@skelby/core/clearance/clearance';
+import { liveMoves } from '@skelby/core/clearance/standing';
+import { isProposal, planProblem } from '@skelby/core/plan/propose-plan';
+import { type MoveFields, moveShape, planShape } from '@skelby/core/shapes/loop';
 import type { SchoolTx } from '../db/in-school';
+import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { badField, conflict } from '../http/problems';
 import { recordEvent } from './events';
@@ -77,6 +80,6 @@ export async function putMove(school: SchoolTx, weaknessId: string, id: string, 
 export function weaknessRoutes(router: Router, inSchool: InTheirSchool): void {
   const at = (ctx: Parameters<typeof keyIn>[0]) => keyIn(ctx, 'id', 'weakness');
   router.get('/weaknesses/:id', inSchool((school, ctx) => weaknessPage(school, at(ctx))));
-  router.put('/weaknesses/:id/plans/:planId', inSchool((school, ctx) => putPlan(school, at(ctx), keyIn(ctx, 'planId', 'plan'), ctx.request.body)));
-  router.put('/weaknesses/:id/moves/:moveId', inSchool((school, ctx) => putMove(school, at(ctx), keyIn(ctx, 'moveId', 'move'), ctx.request.body)));
+  router.put('/weaknesses/:id/plans/:planId', inSchool((school, ctx) => putPlan(school, at(ctx), keyIn(ctx, 'planId', 'plan'), bodyOf(ctx))));
+  router.put('/weaknesses/:id/moves/:moveId', inSchool((school, ctx) => putMove(school, at(ctx), keyIn(ctx, 'moveId', 'move'), bodyOf(ctx))));
 }

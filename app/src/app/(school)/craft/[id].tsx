@@ -1,1 +1,1 @@
-export { EditCraft as default } from '../../../kit/EditRecord';
+export { EditCraft as default } from '../../../screens';

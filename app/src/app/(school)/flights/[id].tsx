@@ -1,1 +1,1 @@
-export { EditFlight as default } from '../../../kit/EditRecord';
+export { EditFlight as default } from '../../../screens';

@@ -1,1 +1,1 @@
-export { EditSite as default } from '../../../kit/EditRecord';
+export { EditSite as default } from '../../../screens';

@@ -1,1 +1,1 @@
-export { EditOccurrence as default } from '../../../../kit/EditRecord';
+export { EditOccurrence as default } from '../../../../screens';

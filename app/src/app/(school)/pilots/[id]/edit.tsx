@@ -1,1 +1,1 @@
-export { EditPilot as default } from '../../../../kit/EditRecord';
+export { EditPilot as default } from '../../../../screens';

@@ -1,1 +1,1 @@
-export { PilotScreen as default } from '../../../../pilots/PilotScreen';
+export { PilotScreen as default } from '../../../../screens';

@@ -1,1 +1,1 @@
-export { WeaknessScreen as default } from '../../../../weakness/WeaknessScreen';
+export { WeaknessScreen as default } from '../../../../screens';

@@ -1,1 +1,1 @@
-export { PlanScreen as default } from '../../../../weakness/PlanScreen';
+export { PlanScreen as default } from '../../../../screens';

@@ -1,1 +1,1 @@
-export { Counter as default } from '../../../../reps/Counter';
+export { Counter as default } from '../../../../screens';

@@ -1,4 +1,4 @@
-import { craftShape, flightShape, occurrenceShape, pilotShape, siteShape } from '@skelby/core/shapes';
+import { craftShape, flightShape, occurrenceShape, pilotShape, siteShape } from '@skelby/core/shapes/records';
 import { useLocalSearchParams } from 'expo-router';
 import { useRef } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -9,8 +9,8 @@ import { Loaded } from '../ui/Loaded';
 import { Note } from '../ui/Note';
 import { type Question, RecordForm } from '../ui/RecordForm';
 import { Screen } from '../ui/Screen';
-import { useFlights, useRoster, useSave } from './kit-queries';
-import { CRAFT_QUESTIONS, flightQuestions, NEW_CRAFT, NEW_PILOT, NEW_SITE, newFlight, occurrenceQuestions, PILOT_QUESTIONS, SITE_QUESTIONS } from './questions';
+import { useFlights, useRoster, useSave } from '../kit/kit-queries';
+import { CRAFT_QUESTIONS, flightQuestions, NEW_CRAFT, NEW_PILOT, NEW_SITE, newFlight, occurrenceQuestions, PILOT_QUESTIONS, SITE_QUESTIONS } from '../kit/questions';
 
 const NEW = 'new';
 

@@ -1,8 +1,8 @@
-import { axesOf, type Axis, type StickLayout } from '@skelby/core';
+import { axesOf, type Axis, type StickLayout } from '@skelby/core/flying/vocabulary';
 import Svg, { Circle, Line, Polygon, Rect } from 'react-native-svg';
 import { View } from 'react-native';
-import { themed, useTheme } from './theme';
-import { Words } from './Words';
+import { themed, useTheme } from '../ui/theme';
+import { Words } from '../ui/Words';
 
 const SIZE = 100;
 const MIDDLE = SIZE / 2;
@@ -44,7 +44,7 @@ function Plate({ vertical, horizontal, moves, width, names }: PlateProps) {
   );
 }
 
-interface StickPlateProps {
+export interface StickPlateProps {
   readonly layout: StickLayout;
   readonly moves: readonly Axis[];
   readonly width?: number;
@@ -53,7 +53,7 @@ interface StickPlateProps {
 }
 
 /** Both sticks as this pilot has them, with the axes a drill works. */
-export function StickPlate({ layout, moves, width = 84, names = true }: StickPlateProps) {
+export function StickPlateDrawing({ layout, moves, width = 84, names = true }: StickPlateProps) {
   const styles = useStyles();
   const { left, right } = axesOf(layout);
   return (

@@ -1,0 +1,3 @@
+/** Everything that draws with SVG, in one piece of its own: no page waits for it. */
+export { CurveChartDrawing } from './CurveChartDrawing';
+export { StickPlateDrawing } from './StickPlateDrawing';

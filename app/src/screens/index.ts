@@ -1,0 +1,14 @@
+import { later } from '../ui/later';
+
+const work = () => import('./work');
+export const WeaknessScreen = later(work, (all) => all.WeaknessScreen);
+export const PlanScreen = later(work, (all) => all.PlanScreen);
+export const Counter = later(work, (all) => all.Counter);
+export const PilotScreen = later(work, (all) => all.PilotScreen);
+
+const forms = () => import('./forms');
+export const EditPilot = later(forms, (all) => all.EditPilot);
+export const EditCraft = later(forms, (all) => all.EditCraft);
+export const EditSite = later(forms, (all) => all.EditSite);
+export const EditFlight = later(forms, (all) => all.EditFlight);
+export const EditOccurrence = later(forms, (all) => all.EditOccurrence);

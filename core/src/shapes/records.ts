@@ -1,0 +1,60 @@
+import { type InferType, object } from 'yup';
+import { FLIGHT_MODES, KINDS_OF_OCCURRENCE, PLACES, STICK_LAYOUTS } from '../flying/vocabulary';
+import { causeId, choice, day, instant, key, keyOrNone, line, quantity, quantityOrNone, text, whole, yesNo } from './fields';
+
+/** The records a school keeps, each with one shape for its form and for the server. */
+
+export const pilotShape = object({
+  name: line('Name', 80),
+  stickLayout: choice('Stick layout', STICK_LAYOUTS),
+  mode: choice('Flies in', FLIGHT_MODES),
+  windLimitMps: quantity('Wind limit', 1, 20, 'm/s'),
+  note: text('Note', 500),
+}).noUnknown();
+export type PilotFields = InferType<typeof pilotShape>;
+
+export const craftShape = object({
+  name: line('Name', 60),
+  mode: choice('Usual mode', FLIGHT_MODES),
+  massKg: quantity('Mass', 0.02, 30, 'kg'),
+  spanM: quantity('Widest span', 0.05, 4, 'm'),
+  rotors: whole('Rotors', 2, 12),
+  rotorRadiusM: quantity('Rotor radius', 0.01, 1, 'm'),
+  thrustToWeight: quantity('Thrust to weight', 1.1, 15),
+  topSpeedMps: quantity('Top speed', 1, 60, 'm/s'),
+  hasPauseSwitch: yesNo('Pause switch'),
+  note: text('Note', 500),
+}).noUnknown();
+export type CraftFields = InferType<typeof craftShape>;
+
+export const siteShape = object({
+  name: line('Name', 60),
+  place: choice('Surroundings', PLACES),
+  tallestM: quantity('Tallest thing', 0, 400, 'm'),
+  note: text('Note', 500),
+}).noUnknown();
+export type SiteFields = InferType<typeof siteShape>;
+
+export const flightShape = object({
+  pilotId: key('Pilot'),
+  craftId: key('Craft'),
+  siteId: key('Site'),
+  day: day('Day'),
+  packs: whole('Packs', 1, 40),
+  minutes: quantity('Minutes', 1, 600, 'min'),
+  windMps: quantity('Wind', 0, 30, 'm/s'),
+}).noUnknown();
+export type FlightFields = InferType<typeof flightShape>;
+
+export const occurrenceShape = object({
+  pilotId: key('Pilot'),
+  kind: choice('Kind', KINDS_OF_OCCURRENCE),
+  causeId: causeId('Cause'),
+  note: text('Note', 1000),
+  craftId: keyOrNone('Craft'),
+  siteId: keyOrNone('Site'),
+  windMps: quantityOrNone('Wind', 0, 30, 'm/s'),
+  happenedAt: instant('Time'),
+  day: day('Day'),
+}).noUnknown();
+export type OccurrenceFields = InferType<typeof occurrenceShape>;
