@@ -13,7 +13,7 @@ import { Note } from '../ui/Note';
 import { ReasonForm } from '../ui/ReasonForm';
 import { Part, Screen } from '../ui/Screen';
 import { Words } from '../ui/Words';
-import { sayTime } from '../words/dates';
+import { sayTime, today } from '../words/dates';
 import { KIND_WORDS, STANDING_LINE } from '../words/words';
 import { useConfirm, useOccurrence, useTakeConfirmationBack } from './occurrence-queries';
 
@@ -56,12 +56,23 @@ function OtherCause({ onPick }: { readonly onPick: (causeId: string) => void }) 
   );
 }
 
+/** First on the page on the day itself, when somebody may still be shaken; at its end later. */
+function PeopleFirst() {
+  return (
+    <Note icon="heart" heading="People first">
+      <Words>See to anyone hurt or shaken before you debrief. Motors off, pack out, hands clear of the rotors.</Words>
+      <Words>{`Injury or a third party: report it as your local rules require. ${STANDING_LINE}`}</Words>
+    </Note>
+  );
+}
+
 function ToConfirm({ occurrence, roster }: { readonly occurrence: OccurrenceOfPilot; readonly roster: Roster | undefined }) {
   const router = useRouter();
   const confirm = useConfirm(occurrence.id);
   const [causeId, setCauseId] = useState(occurrence.causeId);
   const [picking, setPicking] = useState(false);
   const cause = causeOf(causeId);
+  const justNow = occurrence.day === today();
   const act = () => confirm.mutate(causeId, { onSuccess: ({ weaknessId }) => router.replace(`/weakness/${weaknessId}`) });
   return (
     <Screen
@@ -72,18 +83,14 @@ function ToConfirm({ occurrence, roster }: { readonly occurrence: OccurrenceOfPi
           <Button kind="main" icon="check" label={confirm.isPending ? 'Confirming …' : `Confirm: ${cause.name}`} disabled={confirm.isPending} onPress={act} />
         </>
       )}
-      aside={picking ? null : (
-        <Note icon="heart" heading="People first">
-          <Words>See to anyone hurt or shaken before you debrief. Motors off, pack out, hands clear of the rotors.</Words>
-          <Words>{`Injury or a third party: report it as your local rules require. ${STANDING_LINE}`}</Words>
-        </Note>
-      )}
     >
+      {picking || !justNow ? null : <PeopleFirst />}
       <Facts occurrence={occurrence} roster={roster} />
       {picking ? <OtherCause onPick={(picked) => { setCauseId(picked); setPicking(false); }} /> : (
         <>
           <CauseTold causeId={causeId} mode={occurrence.pilotMode} />
           <Button label="It was something else" onPress={() => setPicking(true)} />
+          {justNow ? null : <PeopleFirst />}
         </>
       )}
     </Screen>

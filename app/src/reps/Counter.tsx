@@ -50,7 +50,7 @@ function Standing({ settings, clearance, page }: { readonly settings: Settings; 
   }
   const chart = clearance.charts.find((each) => each.drillId === settings.drillId && each.side === settings.side);
   if (!chart) return <Words as="soft">This drill does not decide: practise it as long as it helps.</Words>;
-  return <CurveChart chart={chart} name={chartName(chart)} sentence={curveSentence(chart, page.rule)} height={118} />;
+  return <CurveChart chart={chart} name={chartName(chart)} sentence={curveSentence(chart, page.rule)} height={118} named={chart.side !== null} />;
 }
 
 function LastRep({ reps, onUndo }: { readonly reps: readonly RecordedRep[]; readonly onUndo: (rep: RecordedRep, reason: string) => void }) {

@@ -13,8 +13,9 @@ const useStyles = themed((theme) => ({
   content: { paddingHorizontal: 16, paddingBottom: 32, gap: 22, maxWidth: 1240 },
   columns: { flexDirection: 'row', gap: 40, alignItems: 'flex-start' },
   column: { flex: 1, gap: 22, minWidth: 0 },
-  foot: { borderTopWidth: 2, borderTopColor: theme.ink, padding: 12, gap: 10, backgroundColor: theme.ground },
-  footWide: { maxWidth: 640 },
+  foot: { borderTopWidth: 2, borderTopColor: theme.ink, padding: 12, backgroundColor: theme.ground },
+  footIn: { gap: 10 },
+  footWide: { maxWidth: 560, paddingLeft: 4 },
 }));
 
 export const useIsWide = (): boolean => useWindowDimensions().width >= WIDE;
@@ -64,7 +65,7 @@ export function Screen({ title, under, up, children, aside, foot }: ScreenProps)
           </>
         )}
       </ScrollView>
-      {foot ? <View style={[styles.foot, wide ? styles.footWide : null]}>{foot}</View> : null}
+      {foot ? <View style={styles.foot}><View style={[styles.footIn, wide ? styles.footWide : null]}>{foot}</View></View> : null}
     </View>
   );
 }

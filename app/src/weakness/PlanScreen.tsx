@@ -71,7 +71,7 @@ function PlanOf({ page }: { readonly page: WeaknessPage }) {
       <Rows>
         {drillIds.map((id, i) => (
           <View key={id}>
-            <Row title={`${i + 1}. ${drillOf(id).name}`} under={whyWords(whyInPlan(id, key))} />
+            <Row title={`${i + 1}. ${drillOf(id).name}`} under={whyWords(id, whyInPlan(id, key))} />
             <ButtonRow>
               {i > 0 ? <Button icon="arrow-up" label="Earlier" onPress={() => raise(i)} /> : null}
               <Button icon="x" label="Drop" onPress={() => drop(id)} />

@@ -61,7 +61,7 @@ function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: 
       <Rows>
         {worked.drillIds.map((id, i) => (
           <LinkRow
-            key={id} href={`/weakness/${page.weakness.id}/reps?drill=${id}`} title={`${i + 1}. ${drillOf(id).name}`} under={whyWords(whyInPlan(id, key))}
+            key={id} href={`/weakness/${page.weakness.id}/reps?drill=${id}`} title={`${i + 1}. ${drillOf(id).name}`} under={whyWords(id, whyInPlan(id, key))}
             after={drillOf(id).sticks.length > 0 ? <StickPlate layout={page.pilot.stickLayout} moves={drillOf(id).sticks} width={38} names={false} /> : undefined}
           />
         ))}

@@ -1,7 +1,8 @@
 import { drillOf } from '@skelby/core/drills/drills';
 import type { WhyInPlan } from '@skelby/core/plan/propose-plan';
 
-export function whyWords(why: WhyInPlan): string {
+/** Why a drill is in the plan, under its name. */
+export function whyWords(drillId: string, why: WhyInPlan): string {
   switch (why.because) {
     case 'key':
       return 'Decides: its test reps clear the weakness';
@@ -10,6 +11,6 @@ export function whyWords(why: WhyInPlan): string {
     case 'no-flying':
       return 'No flying needed: do it first';
     case 'widens':
-      return 'Widens it once the deciding drills come off';
+      return `Supports it: ${drillOf(drillId).trains.toLowerCase()}`;
   }
 }

@@ -234,7 +234,7 @@ export const CAUSES: readonly Cause[] = [
   {
     id: 'distraction', family: 'person-and-surroundings', name: 'Distraction', humanFactor: true,
     sign: 'Talked to, looked away, admired the shot',
-    how: 'Attention left the craft. Ask what the distraction made the pilot do wrong: that may be the cause to train.',
+    how: 'Attention left the craft: somebody spoke, something moved, the picture was good.',
     respond: { hold: 'Pause first, then talk.', manual: 'Say "not now" and keep flying.' },
     restriction: 'Spotter required',
     drills: ['spotter-shield', 'pause-then-talk'],
@@ -243,7 +243,7 @@ export const CAUSES: readonly Cause[] = [
   {
     id: 'panic-override', family: 'person-and-surroundings', name: 'Froze or fought it', humanFactor: true,
     sign: 'Froze, or overrode a protection that was working',
-    how: 'The pilot froze, grabbed, or cancelled a protection that would have saved it. Ask what came first.',
+    how: 'The pilot froze, grabbed, or cancelled a protection that would have saved it.',
     respond: { hold: 'Breathe. Release the sticks.', manual: `Breathe. ${SAFE_POSTURE}` },
     restriction: 'Trainer on takeover',
     drills: ['breathe-and-brief', 'chop-decision', 'release-drill', 'safe-posture'],

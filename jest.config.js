@@ -1,0 +1,25 @@
+/** Core and server are tested in plain Node; the app's pieces with jest-expo. */
+const pure = (displayName) => ({
+  displayName,
+  rootDir: `${__dirname}/${displayName}`,
+  testMatch: ['<rootDir>/src/**/*.test.ts'],
+  testEnvironment: 'node',
+  transform: { '\\.tsx?$': ['babel-jest', { presets: ['babel-preset-expo'], caller: { name: 'metro', platform: 'web' } }] },
+  transformIgnorePatterns: ['/node_modules/'],
+});
+
+module.exports = {
+  testTimeout: 30_000,
+  projects: [
+    pure('core'),
+    pure('server'),
+    {
+      displayName: 'app',
+      preset: 'jest-expo',
+      rootDir: `${__dirname}/app`,
+      testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+      moduleNameMapper: { '\\.woff2$': '<rootDir>/src/testing/file.js' },
+      transformIgnorePatterns: ['/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-svg|react-native-gifted-charts|gifted-charts-core|uuid))'],
+    },
+  ],
+};
