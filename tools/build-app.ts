@@ -28,6 +28,16 @@ function sourceHash(): string {
   return hash.digest('hex');
 }
 
+/** Names in the page the parts that it does not load by itself, for the app to fetch when it has time. */
+function nameParts(folder: string): void {
+  const page = path.join(folder, 'index.html');
+  const html = readFileSync(page, 'utf8');
+  const scripts = path.join('_expo', 'static', 'js', 'web');
+  const parts = readdirSync(path.join(folder, scripts)).filter((name) => name.endsWith('.js')).map((name) => `/${scripts}/${encodeURIComponent(name)}`)
+    .filter((address) => !html.includes(address));
+  writeFileSync(page, html.replace('</head>', `<meta name="skelby-parts" content="${parts.join(' ')}" /></head>`));
+}
+
 /** Compresses once what every visitor fetches. */
 async function compress(folder: string): Promise<void> {
   const files = readdirSync(folder, { recursive: true, withFileTypes: true })
@@ -48,6 +58,7 @@ export async function buildApp(): Promise<void> {
     cwd: path.join(ROOT, 'app'), env: { CI: '1', EXPO_NO_TELEMETRY: '1', NODE_ENV: 'production', NODE_OPTIONS: '', ...LEAVE_OUT_UNUSED },
   });
   if (code !== 0) throw new CannotGoOn(`The app does not build:\n${output.trim().split('\n').slice(-30).join('\n')}`);
+  nameParts(APP_FOLDER);
   await compress(APP_FOLDER);
   writeFileSync(STAMP, hash);
 }

@@ -10,6 +10,7 @@ const HELP = `./skelby demo    sets everything up and serves the demo school
 ./skelby trainer adds a trainer: --school NAME --name NAME --email ADDRESS; the password is asked for
                  (or taken from SKELBY_PASSWORD); a school that is not there is made
 ./skelby test    type check, lint, unit, server and browser tests
+                   --only static|unit|browser  one part; what follows -- goes to its runner
 ./skelby bench   prints the measured figures`;
 
 interface Options {
@@ -19,26 +20,29 @@ interface Options {
   readonly school?: string;
   readonly name?: string;
   readonly email?: string;
+  readonly only?: string;
 }
 
-function read(args: readonly string[]): { command: string; options: Options } {
+function read(all: readonly string[]): { command: string; options: Options; rest: readonly string[] } {
+  const cut = all.includes('--') ? all.indexOf('--') : all.length;
+  const [args, rest] = [all.slice(0, cut), all.slice(cut + 1)];
   try {
     const { positionals, values } = parseArgs({
       args: [...args], allowPositionals: true,
       options: {
         port: { type: 'string' }, data: { type: 'string' }, fresh: { type: 'boolean' }, help: { type: 'boolean' },
-        school: { type: 'string' }, name: { type: 'string' }, email: { type: 'string' },
+        school: { type: 'string' }, name: { type: 'string' }, email: { type: 'string' }, only: { type: 'string' },
       },
     });
     if (positionals.length > 1) throw new Error(`There is no "${positionals[1]}" here`);
-    return { command: values.help ? 'help' : positionals[0] ?? 'help', options: values };
+    return { command: values.help ? 'help' : positionals[0] ?? 'help', options: values, rest };
   } catch (error) {
     throw new CannotGoOn(`${(error as Error).message}.\n\n${HELP}`);
   }
 }
 
 async function main(): Promise<number> {
-  const { command, options } = read(process.argv.slice(2));
+  const { command, options, rest } = read(process.argv.slice(2));
   switch (command) {
     case 'demo':
       return (await import('./serve')).serve({ ...options, demo: true });
@@ -47,7 +51,7 @@ async function main(): Promise<number> {
     case 'trainer':
       return (await import('./trainer')).addTrainer(options);
     case 'test':
-      return (await import('./test')).test();
+      return (await import('./test')).test(options.only, rest);
     case 'bench':
       return (await import('../bench/bench')).bench();
     case 'help':

@@ -12,6 +12,6 @@ export function useSave() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ path, body }: { path: string; body: unknown }) => put(path, body),
-    onSuccess: () => client.invalidateQueries(),
+    onSuccess: () => { void client.invalidateQueries(); },
   });
 }

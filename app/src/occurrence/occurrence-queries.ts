@@ -12,7 +12,8 @@ export function useConfirm(id: string) {
   const keys = useRef({ weaknessId: uuid(), moveId: uuid(), planId: uuid() });
   return useMutation({
     mutationFn: async (causeId: string) => (await put(`/occurrences/${id}/confirmation`, { ...keys.current, causeId, at: new Date().toISOString() })) as { weaknessId: string },
-    onSuccess: () => client.invalidateQueries(),
+    // Not waited for: the page that confirmed goes on to the weakness at once.
+    onSuccess: () => { void client.invalidateQueries(); },
   });
 }
 

@@ -34,6 +34,7 @@ export class Outbox {
   private timer: ReturnType<typeof setTimeout> | null = null;
   private retryMs = FIRST_RETRY_MS;
   private sending: Promise<void> | null = null;
+  private askedAgain = false;
   /** Called after the server has taken something. */
   onDelivered: () => void = () => {};
   onSignedOut: () => void = () => {};
@@ -74,8 +75,17 @@ export class Outbox {
 
   /** Sends what waits, in the order it was made, until it is through or the connection is not. */
   flush(): Promise<void> {
-    this.sending ??= this.sendAll().finally(() => { this.sending = null; });
+    this.askedAgain = true;
+    this.sending ??= this.sendWhileAsked().finally(() => { this.sending = null; });
     return this.sending;
+  }
+
+  /** An entry may be added just as the last pass ends: whoever asks meanwhile gets another pass. */
+  private async sendWhileAsked(): Promise<void> {
+    while (this.askedAgain) {
+      this.askedAgain = false;
+      await this.sendAll();
+    }
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {

@@ -1,7 +1,7 @@
 import Feather from '@expo/vector-icons/Feather';
 import { useQueryClient } from '@tanstack/react-query';
 import { type Href, Link, Redirect, Slot, usePathname } from 'expo-router';
-import { useEffect } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { outbox } from '../outbox/use-outbox';
 import type { IconName } from '../ui/Button';
@@ -9,6 +9,7 @@ import { Loaded } from '../ui/Loaded';
 import { useIsWide } from '../ui/Screen';
 import { themed, useTheme } from '../ui/theme';
 import { Words } from '../ui/Words';
+import { fetchTheRest } from './fetch-the-rest';
 import { useMe } from './session-queries';
 
 const PLACES: readonly { readonly href: Href; readonly label: string; readonly icon: IconName; readonly owns: RegExp }[] = [
@@ -66,6 +67,11 @@ export function Frame() {
   const me = useMe();
   const client = useQueryClient();
   const accountId = me.data?.accountId ?? null;
+  // Until somebody is signed in no page is mounted, and the router knows only the address bar's own word.
+  const [asked] = useState(() => window.location.pathname);
+  const wasHere = useRef(false);
+  if (me.data) wasHere.current = true;
+  const wanted = wasHere.current ? path : asked;
 
   useEffect(() => {
     outbox.onDelivered = () => void client.invalidateQueries();
@@ -73,8 +79,9 @@ export function Frame() {
     return outbox.start();
   }, [client]);
   useEffect(() => { outbox.use(accountId); }, [accountId]);
+  useEffect(() => fetchTheRest(), []);
 
-  if (me.data === null) return <Redirect href={{ pathname: '/sign-in', params: path === '/' ? {} : { next: path } }} />;
+  if (me.data === null) return <Redirect href={{ pathname: '/sign-in', params: wanted === '/' ? {} : { next: wanted } }} />;
   return (
     <Loaded query={me} title="Skelby">
       {() => (

@@ -38,6 +38,11 @@ export function useSignOut() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: () => post('/sign-out'),
-    onSuccess: async () => { outbox.use(null); forget(ME); client.clear(); await client.invalidateQueries(); },
+    onSuccess: () => {
+      outbox.use(null);
+      forget(ME);
+      client.removeQueries({ predicate: (query) => query.queryKey[0] !== ME });
+      client.setQueryData([ME], null);
+    },
   });
 }

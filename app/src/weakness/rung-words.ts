@@ -1,10 +1,11 @@
+import type { Day } from '@skelby/core/flying/day';
 import type { Chart, Clearance } from '@skelby/core/clearance/clearance';
 import type { RungId } from '@skelby/core/clearance/rungs';
 import { CHECK_ATTEMPTS, CHECK_MET_NEEDED, type ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { CoverageCell } from '@skelby/core/clearance/coverage';
 import { cleanRepsToGo } from '@skelby/core/clearance/learning-curve';
 import { drillOf } from '@skelby/core/drills/drills';
-import { sayDay } from '../words/dates';
+import { sayDay, today } from '../words/dates';
 import { BAND_WORDS, plural, SIDE_WORDS } from '../words/words';
 
 export const chartName = (chart: Pick<Chart, 'drillId' | 'side'>): string =>
@@ -44,17 +45,20 @@ function daysWords(clearance: Clearance, rule: ClearingRule): string {
   return `${listed(short.map((drill) => `${drillOf(drill.drillId).name}: ${drill.days.length} of ${rule.passDays} days`))}.`;
 }
 
-function keptWords(clearance: Clearance, rule: ClearingRule): string {
+function keptWords(clearance: Clearance, rule: ClearingRule, now: Day): string {
   const { check } = clearance;
   if (!check) return `A check ${rule.checkGapDays} days after the last practice.`;
   if (check.passed) return 'Check passed.';
   const started = check.drills.some((drill) => drill.met + drill.missed > 0);
-  if (!started) return `Check ${sayDay(check.from)}: ${CHECK_MET_NEEDED} of ${CHECK_ATTEMPTS} at each deciding drill, no practice before.`;
+  if (!started) {
+    const due = now >= check.from ? 'Check due now' : `Check ${sayDay(check.from, now)}, no practice before`;
+    return `${due}: ${CHECK_MET_NEEDED} of ${CHECK_ATTEMPTS} at each deciding drill.`;
+  }
   return `${check.drills.map((drill) => `${drillOf(drill.drillId).name}: ${drill.met} met, ${drill.missed} missed of ${CHECK_ATTEMPTS}`).join('; ')}.`;
 }
 
 /** What each rung holds and what it lacks, as a trainer would say it. */
-export function rungWords(id: RungId, clearance: Clearance, rule: ClearingRule): string {
+export function rungWords(id: RungId, clearance: Clearance, rule: ClearingRule, now: Day = today()): string {
   switch (id) {
     case 'test':
       return testWords(clearance, rule);
@@ -65,7 +69,7 @@ export function rungWords(id: RungId, clearance: Clearance, rule: ClearingRule):
     case 'days':
       return daysWords(clearance, rule);
     case 'kept':
-      return keptWords(clearance, rule);
+      return keptWords(clearance, rule, now);
     case 'signed':
       if (clearance.signedEarly) return 'Signed early, with a reason.';
       return clearance.rungs.find((rung) => rung.id === 'signed')?.met ? 'Signed by a trainer.' : 'A trainer\'s signature, once the check is passed.';

@@ -1,36 +1,16 @@
 import { type Clearance, clearanceOf } from '@skelby/core/clearance/clearance';
 import type { WeaknessFacts } from '@skelby/core/clearance/facts';
 import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
-import type { RepFields } from '@skelby/core/shapes/loop';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef } from 'react';
 import { v7 as uuid } from 'uuid';
 import { get, put } from '../api/client';
 import type { RecordedRep, WeaknessPage } from '../api/types';
-import type { Waiting } from '../outbox/outbox';
 import { useWaiting } from '../outbox/use-outbox';
 import { today } from '../words/dates';
+import { withWaiting } from './with-waiting';
 
 export const useWeakness = (id: string) => useQuery({ queryKey: ['weakness', id], queryFn: () => get<WeaknessPage>(`/weaknesses/${id}`) });
-
-const REP = /^\/reps\/([^/]+)$/;
-const TAKEN_BACK = /^\/reps\/([^/]+)\/taken-back$/;
-
-/** The server's reps with what still waits on this phone laid over them. */
-export function withWaiting(weaknessId: string, reps: readonly RecordedRep[], waiting: readonly Waiting[]): readonly RecordedRep[] {
-  const taken = new Set<string>();
-  const added: RecordedRep[] = [];
-  const known = new Set(reps.map((rep) => rep.id));
-  for (const item of waiting) {
-    if (item.refused) continue;
-    const back = TAKEN_BACK.exec(item.path)?.[1];
-    if (back) taken.add(back);
-    const id = REP.exec(item.path)?.[1];
-    const fields = item.body as unknown as RepFields;
-    if (id && fields.weaknessId === weaknessId && !known.has(id)) added.push({ ...fields, id, takenBack: false } as RecordedRep);
-  }
-  return [...reps, ...added].map((rep) => (taken.has(rep.id) ? { ...rep, takenBack: true } : rep));
-}
 
 export interface WorkedOut {
   readonly facts: WeaknessFacts;
@@ -66,7 +46,7 @@ export function useMove(weaknessId: string) {
   return useMutation({
     mutationFn: ({ kind, undoes = undefined, reason = '' }: MoveWanted) =>
       put(`/weaknesses/${weaknessId}/moves/${key.current}`, { kind, undoes: undoes ?? null, reason, at: new Date().toISOString(), day: today() }),
-    onSuccess: () => { key.current = uuid(); return client.invalidateQueries(); },
+    onSuccess: () => { key.current = uuid(); void client.invalidateQueries(); },
   });
 }
 
@@ -75,6 +55,6 @@ export function usePutPlan(weaknessId: string) {
   const key = useRef(uuid());
   return useMutation({
     mutationFn: (plan: { drillIds: readonly string[]; reason: string }) => put(`/weaknesses/${weaknessId}/plans/${key.current}`, plan),
-    onSuccess: () => { key.current = uuid(); return client.invalidateQueries(); },
+    onSuccess: () => { key.current = uuid(); void client.invalidateQueries(); },
   });
 }

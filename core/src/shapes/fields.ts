@@ -11,7 +11,7 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-
 
 /** Keys are made by the client (UUIDv7), so that a repeated request is the same row. */
 export const key = (label: string) =>
-  string().strict().defined().nonNullable().matches(UUID, `${label} must be a UUID in lower case.`);
+  string().strict().defined(`${label} is missing: pick one.`).nonNullable(`${label} is missing: pick one.`).matches(UUID, `${label} must be a UUID in lower case.`);
 
 export const keyOrNone = (label: string) =>
   string().strict().matches(UUID, { message: `${label} must be a UUID in lower case, or null.`, excludeEmptyString: false }).nullable().default(null);

@@ -1,0 +1,143 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { DEMO_TRAINERS } from '../server/src/demo/school';
+import { expect, test } from './field';
+
+/** At the desk and at the door: records, sign-in, and whether everybody can use it. */
+
+test.describe('sign-in', () => {
+  test('leads back to the page that was asked for; a wrong password is said in words', async ({ page }) => {
+    await page.goto('/pilots');
+    await page.getByLabel('E-mail').fill(DEMO_TRAINERS[1].email);
+    await page.getByLabel('Password').fill('not it');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByText('E-mail or password is not right. Check both and try again.')).toBeVisible();
+    await page.getByLabel('Password').fill(DEMO_TRAINERS[1].password);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('heading', { name: 'Pilots' })).toBeVisible();
+  });
+
+  test('ends with sign-out', async ({ trainer, page }) => {
+    await trainer.today();
+    await page.goto('/kit');
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await expect(page.getByLabel('Password')).toBeVisible();
+    await page.goto('/pilots');
+    await expect(page.getByLabel('Password')).toBeVisible();
+  });
+});
+
+test('craft, sites and flights are added and changed; what is wrong is named, and nothing typed is lost', async ({ trainer, page }) => {
+  const pilot = await trainer.addPilot('Bente Krog');
+  await page.goto('/craft/new');
+  await page.getByLabel('Name', { exact: true }).fill('Hover 3');
+  await page.getByLabel('Mass ready to fly, kg').fill('heavy');
+  await page.getByLabel('Widest span, m').fill('0.35');
+  await page.getByLabel('Rotor radius, m').fill('0.105');
+  await page.getByLabel('Top speed in the usual setting, m/s').fill('150');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('! Mass is not a number: give one from 0.02 to 30 kg.')).toBeVisible();
+  await expect(page.getByText('! Top speed is above 60 m/s: give a number from 1 to 60 m/s.')).toBeVisible();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Hover 3');
+  await page.getByLabel('Mass ready to fly, kg').fill('1.1');
+  await page.getByLabel('Top speed in the usual setting, m/s').fill('15');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('link', { name: /^Hover 3/ })).toBeVisible();
+
+  await page.getByRole('link', { name: 'Add a site' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Upper tarn');
+  await page.getByRole('radio', { name: 'Water' }).click();
+  await page.getByLabel('Tallest thing, m').fill('12');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('link', { name: /^Upper tarn.*Water/ })).toBeVisible();
+
+  await page.goto('/pilots');
+  await page.getByRole('link', { name: new RegExp(pilot) }).click();
+  await expect(page.getByText('No flights recorded: without them there is no rate.')).toBeVisible();
+  await page.getByRole('link', { name: 'Add a flight' }).click();
+  await page.getByLabel('Packs').fill('2');
+  await page.getByLabel('Minutes in the air').fill('17');
+  await page.getByLabel('Wind, m/s').fill('3');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('! Craft is missing: pick one.')).toBeVisible();
+  await page.getByRole('radio', { name: 'Hover 3' }).click();
+  await page.getByRole('radio', { name: 'Upper tarn' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('1 flight, 2 packs, 17 min since today.')).toBeVisible();
+  await page.getByRole('link', { name: /^today 2 packs/ }).click();
+  await page.getByLabel('Packs').fill('3');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('1 flight, 3 packs, 17 min since today.')).toBeVisible();
+});
+
+test('an address that leads nowhere says so, and the way back is there', async ({ trainer, page }) => {
+  await trainer.today();
+  await page.goto('/weakness/01900000-0000-7000-8000-00000000dead');
+  await expect(page.getByText('There is no such weakness in your school.')).toBeVisible();
+  await page.getByRole('button', { name: 'Back' }).click();
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+});
+
+test('a trainer who walks out of signal on Today can open every other page, and is told what cannot be loaded', async ({ trainer, page, context }) => {
+  await trainer.today();
+  const parts = (await page.locator('meta[name="skelby-parts"]').getAttribute('content'))!.split(' ');
+  await expect.poll(() => page.evaluate(() => performance.getEntriesByType('resource').map((each) => new URL(each.name).pathname)), { timeout: 15_000 })
+    .toEqual(expect.arrayContaining(parts));
+  await context.setOffline(true);
+  await page.getByRole('link', { name: 'Flights' }).click();
+  await expect(page.getByText('No connection to the server. Check the signal; nothing you typed is lost.')).toBeVisible({ timeout: 15_000 });
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByText('Rates need what was flown, not only what broke.')).toBeVisible();
+});
+
+test('two tabs of one phone do not fight: what one logs the other shows', async ({ trainer, page, context }) => {
+  const pilot = await trainer.addPilot('Maud Fenn');
+  await trainer.today();
+  const second = await context.newPage();
+  await second.goto('/');
+  await expect(second.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await trainer.log(pilot, 'Near-miss', 'Stick handling', 'Wrong stick');
+  await expect(page.getByRole('button', { name: 'Confirm: Wrong stick' })).toBeVisible();
+  await second.reload();
+  await expect(second.getByRole('link', { name: new RegExp(`${pilot}.*Wrong stick`) })).toBeVisible();
+});
+
+async function violations(page: Page): Promise<string[]> {
+  const { violations: found } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  return found.map((each) => `${each.id}: ${each.nodes.map((node) => node.html.slice(0, 140)).slice(0, 3).join(' | ')}`);
+}
+
+const VIEWS: readonly { readonly name: string; readonly open: (page: Page) => Promise<void> }[] = [
+  { name: 'Today', open: async (page) => { await page.goto('/'); await page.getByRole('heading', { name: 'Drilling' }).waitFor(); } },
+  { name: 'Log', open: async (page) => { await page.goto('/log/pilot'); await page.getByRole('button', { name: 'Davit Orrel' }).click(); await page.getByRole('button', { name: 'Crash', exact: true }).waitFor(); } },
+  { name: 'an occurrence to confirm', open: async (page) => { await page.goto('/'); await page.getByRole('link', { name: /Cai Penhallis.*Crash/ }).click(); await page.getByRole('button', { name: /^Confirm/ }).waitFor(); } },
+  { name: 'a weakness', open: async (page) => { await page.goto('/'); await page.getByRole('link', { name: /Nose-in reversal\. Due/ }).click(); await page.getByRole('img', { name: /: Limit reached/ }).waitFor(); } },
+  { name: 'the rep counter', open: async (page) => { await page.goto('/'); await page.getByRole('link', { name: /Clipped a gap/ }).click(); await page.getByRole('link', { name: 'Count reps' }).click(); await page.getByRole('button', { name: 'Met', exact: true }).waitFor(); } },
+  { name: 'a pilot', open: async (page) => { await page.goto('/pilots'); await page.getByRole('link', { name: /^Nia/ }).click(); await page.getByRole('heading', { name: 'Flown' }).waitFor(); } },
+  { name: 'Kit', open: async (page) => { await page.goto('/kit'); await page.getByRole('heading', { name: 'Sites' }).waitFor(); } },
+  { name: 'a form', open: async (page) => { await page.goto('/sites/new'); await page.getByLabel('Tallest thing, m').waitFor(); } },
+];
+
+for (const look of ['light', 'dark'] as const) {
+  for (const view of VIEWS) {
+    test(`${view.name}, ${look}: meets WCAG 2.2 AA by axe and fits its width`, async ({ trainer, page }) => {
+      await page.emulateMedia({ colorScheme: look });
+      if (look === 'dark') await page.setViewportSize({ width: 1280, height: 800 });
+      await trainer.today();
+      await view.open(page);
+      expect(await violations(page)).toEqual([]);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+    });
+  }
+}
+
+test('everything that is tapped in the field is at least 56 px high', async ({ trainer, page }) => {
+  await trainer.today();
+  for (const view of VIEWS) {
+    await view.open(page);
+    const small = await page.locator('button, a, [role="button"], [role="radio"]').evaluateAll((all) =>
+      all.filter((each) => { const { height, width } = each.getBoundingClientRect(); return width > 0 && height < 55.5; }).map((each) => each.textContent));
+    expect(small, view.name).toEqual([]);
+  }
+});

@@ -1,0 +1,79 @@
+import { randomUUID } from 'node:crypto';
+import { DEMO_TRAINERS } from '../server/src/demo/school';
+import { type BrowserContext, expect, type Page, test as base } from '@playwright/test';
+
+/** A trainer with a phone: what the browser tests do, in the trade's words. */
+
+const SUFFIX = () => randomUUID().slice(0, 6);
+
+export class Trainer {
+  constructor(readonly page: Page, readonly context: BrowserContext) {}
+
+  async today(): Promise<void> {
+    await this.page.goto('/');
+    await expect(this.page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  }
+
+  /** Adds a pilot through the form; the name is made unique, so that tests do not meet. */
+  async addPilot(name: string, windLimit = '2'): Promise<string> {
+    const unique = `${name} ${SUFFIX()}`;
+    await this.page.goto('/pilots/new/edit');
+    await this.page.getByLabel('Name', { exact: true }).fill(unique);
+    await this.page.getByLabel('Wind limit, m/s').fill(windLimit);
+    await this.page.getByRole('button', { name: 'Save' }).click();
+    await expect(this.page.getByRole('heading', { name: 'Pilots' })).toBeVisible();
+    return unique;
+  }
+
+  /** From Today to the saved entry, by taps alone; returns how many it took. */
+  async log(pilot: string, kind: 'Crash' | 'Near-miss', family: string, cause: string): Promise<number> {
+    const taps = [
+      this.page.getByRole('link', { name: 'Log a crash or near-miss' }),
+      this.page.getByRole('button', { name: pilot }),
+      this.page.getByRole('button', { name: kind, exact: true }),
+      this.page.getByRole('button', { name: new RegExp(`^${family}`) }),
+      this.page.getByRole('button', { name: new RegExp(`^${cause}`) }),
+      this.page.getByRole('button', { name: 'Save' }),
+    ];
+    for (const tap of taps) await tap.click();
+    return taps.length;
+  }
+
+  async confirm(cause: string): Promise<void> {
+    await this.page.getByRole('button', { name: `Confirm: ${cause}` }).click();
+    await expect(this.page.getByText('Until cleared')).toBeVisible();
+  }
+
+  /** Counts reps met, and waits until the phone has sent them. */
+  async met(times: number): Promise<void> {
+    for (let i = 0; i < times; i += 1) await this.page.getByRole('button', { name: 'Met', exact: true }).click();
+    await this.sent();
+  }
+
+  async sent(): Promise<void> {
+    await expect.poll(() => this.page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('skelby.outbox.')).length)).toBe(0);
+  }
+
+  /** Sets the phone's clock; the day begins at nine. */
+  async on(day: Date): Promise<void> {
+    await this.page.clock.setFixedTime(day);
+  }
+}
+
+export const daysAgo = (days: number): Date => {
+  const day = new Date();
+  day.setDate(day.getDate() - days);
+  day.setHours(9, 0, 0, 0);
+  return day;
+};
+
+export const test = base.extend<{ trainer: Trainer }>({
+  trainer: async ({ page, context, baseURL }, use) => {
+    const { email, password } = DEMO_TRAINERS[0];
+    const answer = await context.request.post('/api/sign-in', { data: { email, password }, headers: { Origin: baseURL! } });
+    expect(answer.ok()).toBe(true);
+    await use(new Trainer(page, context));
+  },
+});
+
+export { expect };

@@ -1,0 +1,161 @@
+import { daysAgo, expect, test } from './field';
+
+/** From the crash to the signature and back, in days of the phone's calendar. */
+
+const PURPOSE = /^Practice ·/;
+
+test('a student takes off with a loose rotor, and is cleared eleven days later; the next time it opens again', async ({ trainer, page }) => {
+  await trainer.on(daysAgo(20));
+  const pilot = await trainer.addPilot('Vigdis Holmgard');
+  await trainer.today();
+  await trainer.log(pilot, 'Crash', 'Person and surroundings', 'Craft fault');
+  await trainer.confirm('Craft fault');
+  await expect(page.getByText('Craft grounded until inspected.')).toBeVisible();
+  await expect(page.getByRole('link', { name: /^1\. Pre-flight aloud/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^2\. Hover check Decides/ })).toBeVisible();
+
+  // Two days of test reps.
+  for (const [ago, reps] of [[19, 5], [18, 5]] as const) {
+    await trainer.on(daysAgo(ago));
+    await page.getByRole('link', { name: /^2\. Hover check/ }).click();
+    await page.getByRole('button', { name: PURPOSE }).click();
+    await page.getByRole('radio', { name: 'Test' }).click();
+    await page.getByRole('button', { name: 'Count on' }).click();
+    await trainer.met(reps);
+    if (ago === 19) await expect(page.getByText('After 5 test reps: 5 clean ones in a row would reach the limit.')).toBeVisible();
+    await page.getByRole('button', { name: 'Back' }).click();
+  }
+  await expect(page.getByText('Check in 7 days. Practice now would move it.')).toBeVisible();
+  await expect(page.getByText(/Test ✓|Coverage ✓|Days ✓/)).toHaveCount(3);
+
+  // The check, seven days on.
+  await trainer.on(daysAgo(11));
+  await page.reload();
+  await page.getByRole('link', { name: 'Fly the check' }).click();
+  await expect(page.getByText('Check: 0 of 5 flown')).toBeVisible();
+  await trainer.met(2);
+  await page.getByRole('button', { name: 'Missed', exact: true }).click();
+  await page.getByRole('button', { name: 'Too late' }).click();
+  await trainer.met(2);
+  await page.getByRole('link', { name: 'Go and sign' }).click();
+  await page.getByRole('button', { name: 'Sign: cleared' }).click();
+  await expect(page.getByText(`${pilot} · On watch`)).toBeVisible();
+
+  // Another one, and it is open again with everything to show anew.
+  await trainer.on(daysAgo(3));
+  await trainer.today();
+  await trainer.log(pilot, 'Near-miss', 'Person and surroundings', 'Craft fault');
+  await trainer.confirm('Craft fault');
+  await expect(page.getByText(`${pilot} · Open`)).toBeVisible();
+  await expect(page.getByText('Still to go, at best: Hover check: 10 clean.')).toBeVisible();
+  await expect(page.getByText('Re-opened')).toBeVisible();
+  await expect(page.getByText('Signed', { exact: true }).first()).toBeVisible();
+});
+
+test('reps counted without signal are drawn at once and are all there after the signal is back', async ({ trainer, page, context }) => {
+  const pilot = await trainer.addPilot('Esker Brandt');
+  await trainer.today();
+  await trainer.log(pilot, 'Near-miss', 'Battery and link', 'Lost the radio link');
+  await trainer.confirm('Lost the radio link');
+  await page.getByRole('link', { name: /Take over the return/ }).click();
+  await page.getByRole('button', { name: PURPOSE }).click();
+  await page.getByRole('radio', { name: 'Test' }).click();
+  await page.getByRole('button', { name: 'Count on' }).click();
+  await context.setOffline(true);
+  for (let i = 0; i < 3; i += 1) await page.getByRole('button', { name: 'Met', exact: true }).click();
+  await expect(page.getByText('After 3 test reps: 7 clean ones in a row would reach the limit.')).toBeVisible();
+  await page.getByRole('button', { name: /^Undo last/ }).click();
+  await page.getByRole('button', { name: 'Mis-tap' }).click();
+  await expect(page.getByText('After 2 test reps: 8 clean ones in a row would reach the limit.')).toBeVisible();
+  await expect(page.getByText('4 entries waiting for signal')).toBeVisible();
+  await context.setOffline(false);
+  await trainer.sent();
+  await page.reload();
+  await expect(page.getByText('After 2 test reps: 8 clean ones in a row would reach the limit.')).toBeVisible();
+});
+
+test('a miss that waits for its reason outlives a refresh; the reason is kept', async ({ trainer, page }) => {
+  const pilot = await trainer.addPilot('Ingram Falk');
+  await trainer.today();
+  await trainer.log(pilot, 'Crash', 'Own wash', 'Tipped in ground wash');
+  await trainer.confirm('Tipped in ground wash');
+  await page.getByRole('link', { name: 'Count reps' }).click();
+  await page.getByRole('button', { name: 'Missed', exact: true }).click();
+  await page.reload();
+  await expect(page.getByText('Why missed?')).toBeVisible();
+  await page.getByRole('button', { name: 'Height', exact: true }).click();
+  await trainer.sent();
+  await expect(page.getByRole('button', { name: /^Undo last \(Missed/ })).toBeVisible();
+});
+
+test('a side that is strong does not carry the other: the counter offers the weak one', async ({ trainer, page }) => {
+  const pilot = await trainer.addPilot('Sunniva Dale');
+  await trainer.today();
+  await trainer.log(pilot, 'Crash', 'Orientation', 'Side-on mix-up');
+  await trainer.confirm('Side-on mix-up');
+  await page.getByRole('link', { name: /Side-on hover/ }).click();
+  await page.getByRole('button', { name: PURPOSE }).click();
+  await page.getByRole('radio', { name: 'Test' }).click();
+  await page.getByRole('button', { name: 'Count on' }).click();
+  await trainer.met(10);
+  await expect(page.getByText('Limit reached at test rep 10.')).toBeVisible();
+  await page.getByRole('button', { name: 'This side is there. Next: nose right' }).click();
+  await expect(page.getByText('No test rep yet; 10 clean ones in a row would do.')).toBeVisible();
+});
+
+test('the plan is changed with a reason, and never without a deciding drill', async ({ trainer, page }) => {
+  const pilot = await trainer.addPilot('Torben Ask');
+  await trainer.today();
+  await trainer.log(pilot, 'Near-miss', 'Obstacles', 'Could not stop in time');
+  await trainer.confirm('Could not stop in time');
+  await page.getByRole('link', { name: 'Change', exact: true }).click();
+  for (let i = 0; i < 3; i += 1) await page.getByRole('button', { name: 'Drop' }).first().click();
+  await expect(page.getByRole('alert')).toContainText('Keep at least one deciding drill (Brake to the mark or Climb over)');
+  await expect(page.getByRole('button', { name: 'Use this plan' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Add a drill' }).click();
+  await page.getByRole('button', { name: /^Climb over/ }).click();
+  await page.getByRole('button', { name: 'Use this plan' }).click();
+  await expect(page.getByText('! Reason is empty: say why in a few words.').first()).toBeVisible();
+  await page.getByLabel('Why another plan than the proposal?').fill('Brakes well, freezes on the climb.');
+  await page.getByRole('button', { name: 'Use this plan' }).click();
+  await expect(page.getByRole('link', { name: /^1\. Climb over/ })).toBeVisible();
+  await expect(page.getByText(/Brakes well, freezes on the climb\./)).toBeVisible();
+});
+
+test('signing early asks why and shows on the record; it can be undone, and nothing is erased', async ({ trainer, page }) => {
+  const pilot = await trainer.addPilot('Liv Norrgard');
+  await trainer.today();
+  await trainer.log(pilot, 'Near-miss', 'Stick handling', 'Over-control');
+  await trainer.confirm('Over-control');
+  await page.getByRole('button', { name: 'Sign early, before every rung is met' }).click();
+  await page.getByRole('button', { name: 'Sign early', exact: true }).click();
+  await expect(page.getByText('! Reason is empty: say why in a few words.')).toBeVisible();
+  await page.getByLabel('Why is it safe to sign now? This shows on the record.').fill('Flew the whole course clean.');
+  await page.getByRole('button', { name: 'Sign early', exact: true }).click();
+  await expect(page.getByText(`${pilot} · On watch, signed early`)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo the signature' }).click();
+  await page.getByLabel('Why is it undone?').fill('Meant another pilot.');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByText(`${pilot} · Open`)).toBeVisible();
+  await expect(page.getByText('Signed early (taken back)')).toBeVisible();
+  await expect(page.getByText(/Meant another pilot\./)).toBeVisible();
+});
+
+test('a cause that turns out wrong is taken back with a reason, and the right one confirmed', async ({ trainer, page }) => {
+  const pilot = await trainer.addPilot('Aksel Rund');
+  await trainer.today();
+  await trainer.log(pilot, 'Crash', 'Person and surroundings', 'Distraction');
+  await expect(page.getByText('Seldom the cause on its own.')).toBeVisible();
+  await trainer.confirm('Distraction');
+  await page.goto('/pilots');
+  await page.getByRole('link', { name: new RegExp(pilot) }).click();
+  await page.getByRole('link', { name: /^Crash: Distraction/ }).click();
+  await page.getByRole('button', { name: 'Take the confirmation back' }).click();
+  await page.getByLabel('Why was it not this cause?').fill('He turned to answer and was nose-in.');
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await page.getByRole('button', { name: 'It was something else' }).click();
+  await page.getByRole('button', { name: /^Orientation/ }).click();
+  await page.getByRole('button', { name: /^Nose-in reversal/ }).click();
+  await trainer.confirm('Nose-in reversal');
+  await expect(page.getByText('Nose-in only above 10 m and at least 15 m to the side of anybody.')).toBeVisible();
+});

@@ -1,0 +1,138 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { PILOT, id, startTestServer, type TestServer } from '../testing/test-school';
+import { COOKIE } from './session';
+
+/** Who gets in, what is refused at the door, and what every answer carries. */
+
+let server: TestServer;
+let email: string;
+let stopping = false;
+const appFolder = mkdtempSync(path.join(tmpdir(), 'skelby-app-'));
+beforeAll(async () => {
+  writeFileSync(path.join(appFolder, 'index.html'), '<!DOCTYPE html><title>Skelby</title>');
+  server = await startTestServer({ appFolder, isStopping: () => stopping });
+  ({ email } = await server.school('Carrow Fell'));
+});
+afterAll(async () => {
+  rmSync(appFolder, { recursive: true });
+  await server.close();
+});
+
+const signIn = (fields: object, headers = {}) => server.visitor().ask('POST', '/api/sign-in', fields, headers);
+
+describe('sign-in', () => {
+  test('sets a cookie that scripts cannot read and other sites cannot use', async () => {
+    const { status, headers } = await signIn({ email, password: 'a long enough password' });
+    expect(status).toBe(200);
+    expect(headers.get('Set-Cookie')).toMatch(new RegExp(`^${COOKIE}=.*httponly`, 'i'));
+    expect(headers.get('Set-Cookie')).toMatch(/samesite=lax/i);
+  });
+
+  test('keeps passwords as Argon2id and sessions as hashes', async () => {
+    const visitor = await server.visitor().signIn(email);
+    const { passwordHash } = await server.db('accounts').where({ email }).first() as { passwordHash: string };
+    expect(passwordHash).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/);
+    const token = visitor.cookie.split('=')[1]!;
+    const sessions = await server.db('sessions').select('token_hash') as { tokenHash: Buffer }[];
+    expect(sessions.some((session) => session.tokenHash.toString().includes(token))).toBe(false);
+  });
+
+  test('answers a wrong password and an unknown address alike', async () => {
+    const [wrong, unknown] = [await signIn({ email, password: 'no' }), await signIn({ email: 'nobody@school.example', password: 'no' })];
+    expect([wrong.status, unknown.status]).toEqual([401, 401]);
+    expect(wrong.body).toEqual(unknown.body);
+  });
+
+  test('stops a guesser after ten wrong tries, and says how long to wait', async () => {
+    await server.school('Guessed at');
+    const target = 'trainer2@school.example';
+    for (let i = 0; i < 10; i += 1) expect((await signIn({ email: target, password: `guess ${i}` })).status).toBe(401);
+    const { status, headers, body } = await signIn({ email: target, password: 'a long enough password' });
+    expect(status).toBe(429);
+    expect(Number(headers.get('Retry-After'))).toBeGreaterThan(0);
+    expect(body['detail']).toMatch(/Wait \d+ min/);
+  });
+
+  test('names what is missing', async () => {
+    const { status, headers, body } = await signIn({ email: 'hanne' });
+    expect(status).toBe(422);
+    expect(headers.get('Content-Type')).toContain('application/problem+json');
+    expect(body['errors']).toEqual(expect.arrayContaining([
+      { field: 'email', message: 'E-mail does not look like an address: write it as name@place.' },
+      expect.objectContaining({ field: 'password' }),
+    ]));
+  });
+
+  test('ends with sign-out and with its date', async () => {
+    const visitor = await server.visitor().signIn(email);
+    const cookie = visitor.cookie;
+    expect((await visitor.get('/me')).body).toMatchObject({ name: 'Trainer 1', schoolName: 'Carrow Fell' });
+    await visitor.ask('POST', '/api/sign-out', {});
+    visitor.cookie = cookie;
+    expect((await visitor.get('/me')).status).toBe(401);
+    const late = await server.visitor().signIn(email);
+    await server.db('sessions').update({ expiresAt: new Date(Date.now() - 1000) });
+    expect((await late.get('/me')).status).toBe(401);
+  });
+});
+
+describe('at the door', () => {
+  test.each(['/today', '/roster', '/flights', '/me', `/pilots/${id()}`])('%s wants a session', async (address) => {
+    expect((await server.visitor().get(address)).status).toBe(401);
+  });
+
+  test.each([[undefined], ['https://elsewhere.example'], ['null']])('a write with the origin %s is refused', async (origin) => {
+    const visitor = await server.visitor().signIn(email);
+    const headers: Record<string, string> = { Cookie: visitor.cookie, 'Content-Type': 'application/json', ...(origin ? { Origin: origin } : {}) };
+    const { status } = await fetch(`${server.base}/api/pilots/${id()}`, { method: 'PUT', headers, body: JSON.stringify(PILOT) });
+    expect(status).toBe(403);
+  });
+
+  test('a body that is no JSON, and one that is too large, are refused in words', async () => {
+    const visitor = await server.visitor().signIn(email);
+    const broken = await visitor.put(`/pilots/${id()}`, '{"name": ');
+    expect(broken.status).toBe(400);
+    expect(broken.body['detail']).toContain('could not be read');
+    const large = await visitor.put(`/pilots/${id()}`, { ...PILOT, note: 'x'.repeat(70_000) });
+    expect(large.status).toBe(413);
+    expect(large.body['detail']).toContain('at most 64 kB');
+  });
+
+  test('unknown addresses are problem documents under the API and the app elsewhere', async () => {
+    const visitor = await server.visitor().signIn(email);
+    const api = await visitor.get('/nothing');
+    expect(api.status).toBe(404);
+    expect(api.headers.get('Content-Type')).toContain('application/problem+json');
+    const page = await visitor.ask('GET', '/weakness/anything');
+    expect(page.status).toBe(200);
+    expect(page.headers.get('Content-Type')).toContain('text/html');
+    expect((await visitor.ask('GET', '/missing.js')).status).toBe(404);
+    expect((await visitor.ask('GET', '/%E0%A4%A')).status).toBe(400);
+    expect((await visitor.ask('GET', '/..%2f..%2fetc/passwd.txt')).status).toBe(404);
+  });
+
+  test('every answer carries a content policy without foreign scripts', async () => {
+    const { headers } = await server.visitor().ask('GET', '/');
+    const policy = headers.get('Content-Security-Policy')!;
+    expect(policy).toContain("default-src 'none'");
+    expect(policy).toContain("script-src 'self';");
+    expect(policy).toContain("frame-ancestors 'none'");
+    expect(headers.get('X-Content-Type-Options')).toBe('nosniff');
+  });
+
+  test('what the API answers is not kept by anybody on the way', async () => {
+    expect((await server.visitor().get('/me')).headers.get('Cache-Control')).toBe('no-store');
+  });
+});
+
+describe('health', () => {
+  test('alive and ready while it serves; alive but not ready once it stops', async () => {
+    const statuses = async () => Promise.all(['/healthz', '/readyz'].map(async (address) => (await server.visitor().ask('GET', address)).status));
+    expect(await statuses()).toEqual([200, 200]);
+    stopping = true;
+    expect(await statuses()).toEqual([200, 503]);
+    stopping = false;
+  });
+});
