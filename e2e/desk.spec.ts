@@ -86,8 +86,11 @@ test('a trainer who walks out of signal on Today can open every other page, and 
   await context.setOffline(true);
   await page.getByRole('link', { name: 'Flights' }).click();
   await expect(page.getByText('No connection to the server. Check the signal; nothing you typed is lost.')).toBeVisible({ timeout: 15_000 });
+  await page.getByRole('link', { name: 'Today' }).click();
+  await page.getByRole('link', { name: 'Log a crash or near-miss' }).click();
+  await expect(page.getByRole('heading', { name: 'Who was flying?' })).toBeVisible();
+  await page.getByRole('link', { name: 'Flights' }).click();
   await context.setOffline(false);
-  await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByText('Rates need what was flown, not only what broke.')).toBeVisible();
 });
 

@@ -33,7 +33,7 @@ function nameParts(folder: string): void {
   const page = path.join(folder, 'index.html');
   const html = readFileSync(page, 'utf8');
   const scripts = path.join('_expo', 'static', 'js', 'web');
-  const parts = readdirSync(path.join(folder, scripts)).filter((name) => name.endsWith('.js')).map((name) => `/${scripts}/${encodeURIComponent(name)}`)
+  const parts = readdirSync(path.join(folder, scripts)).filter((name) => name.endsWith('.js')).map((name) => `/${scripts}/${name}`)
     .filter((address) => !html.includes(address));
   writeFileSync(page, html.replace('</head>', `<meta name="skelby-parts" content="${parts.join(' ')}" /></head>`));
 }

@@ -7,7 +7,7 @@ import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { inTheirSchool } from './http/in-their-school';
 import { Problem, problems } from './http/problems';
-import { requests } from './http/requests';
+import { type InFlight, requests } from './http/requests';
 import { sameOriginWrites } from './http/same-origin';
 import { makeSignIn, signedIn, signOut, type Who } from './http/session';
 import { staticApp } from './http/static-app';
@@ -26,6 +26,7 @@ export interface ApplicationOptions {
   readonly appFolder: string;
   /** Told once the server has begun to stop, so that a load balancer sends nothing new. */
   readonly isStopping: () => boolean;
+  readonly inFlight: InFlight;
 }
 
 const NEVER = ["'none'"];
@@ -76,7 +77,7 @@ function healthRouter(db: Knex, isStopping: () => boolean): Router {
 }
 
 /** The whole server: one list of middleware, and one router with a file per resource behind it. */
-export function application({ db, log, appFolder, isStopping }: ApplicationOptions): Koa {
+export function application({ db, log, appFolder, isStopping, inFlight }: ApplicationOptions): Koa {
   const koa = new Koa();
   koa.silent = true;
   koa.on('error', (error: NodeJS.ErrnoException) => {
@@ -85,7 +86,7 @@ export function application({ db, log, appFolder, isStopping }: ApplicationOptio
   });
   const api = apiRouter(db);
   const health = healthRouter(db, isStopping);
-  koa.use(requests(log));
+  koa.use(requests(log, inFlight));
   koa.use(helmet({ contentSecurityPolicy: CONTENT_POLICY, referrerPolicy: { policy: 'same-origin' }, strictTransportSecurity: false }));
   koa.use(problems(log));
   koa.use(sameOriginWrites);

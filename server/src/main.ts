@@ -3,6 +3,7 @@ import { pino } from 'pino';
 import { application } from './application';
 import { connect } from './db/connection';
 import { migrate } from './db/migrate';
+import { InFlight } from './http/requests';
 
 const STOP_WITHIN_MS = 10_000;
 
@@ -14,10 +15,11 @@ function setting(name: string, otherwise?: string): string {
 
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
 const db = connect(setting('DATABASE_URL'));
+const inFlight = new InFlight();
 let stopping = false;
 
 await migrate(db);
-const server = application({ db, log, appFolder: setting('APP_FOLDER'), isStopping: () => stopping })
+const server = application({ db, log, appFolder: setting('APP_FOLDER'), isStopping: () => stopping, inFlight })
   .listen(Number(setting('PORT', '8080')), setting('HOST', '127.0.0.1'));
 server.on('listening', () => {
   const { port } = server.address() as AddressInfo;
@@ -29,14 +31,15 @@ server.on('error', (error) => {
   process.exit(1);
 });
 
-/** Finishes what is under way, takes nothing new, then closes the database. */
+/** Takes nothing new, finishes what is under way, then closes the database. */
 function stop(signal: string): void {
   if (stopping) return;
   stopping = true;
   log.info({ signal }, 'stopping');
-  const late = setTimeout(() => { log.warn('stopping took too long'); process.exit(1); }, STOP_WITHIN_MS);
+  setTimeout(() => { log.warn('stopping took too long'); process.exit(1); }, STOP_WITHIN_MS).unref();
   server.close(() => {
-    void db.destroy().then(() => { clearTimeout(late); log.info('stopped'); });
+    // A reader that hung up has closed its connection, but its handler may still be at work.
+    void inFlight.none().then(() => db.destroy()).then(() => { log.info('stopped'); process.exit(0); });
   });
   server.closeIdleConnections();
 }

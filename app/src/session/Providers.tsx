@@ -12,6 +12,7 @@ export function Providers({ children }: { readonly children: ReactNode }) {
       queries: {
         staleTime: 5_000,
         networkMode: 'always',
+        refetchOnReconnect: true,
         // What the server has answered will not change by asking again; a dropped connection may.
         retry: (failures, error) => !(error instanceof ApiProblem) && failures < RETRIES,
       },

@@ -1,4 +1,4 @@
-import type { UseQueryResult } from '@tanstack/react-query';
+import { useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { ApiProblem } from '../api/client';
 import { Button } from './Button';
@@ -16,13 +16,14 @@ interface LoadedProps<T> {
 
 /** A screen that waits for its data and says so, or says what went wrong and what to do. */
 export function Loaded<T>({ query, title, up, children }: LoadedProps<T>) {
+  const client = useQueryClient();
   if (query.data !== undefined) return <>{children(query.data)}</>;
   if (query.isError) {
     const gone = query.error instanceof ApiProblem && query.error.status === 404;
     return (
       <Screen title={title} up={up}>
         <Note icon={gone ? 'help-circle' : 'wifi-off'} heading={gone ? 'Not here' : 'Could not load this'} live>{query.error.message}</Note>
-        {gone ? null : <Button label="Try again" icon="refresh-cw" onPress={() => void query.refetch()} />}
+        {gone ? null : <Button label="Try again" icon="refresh-cw" onPress={() => void client.refetchQueries({ predicate: (each) => each.state.status === 'error' })} />}
       </Screen>
     );
   }

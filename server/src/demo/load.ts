@@ -17,7 +17,7 @@ import { confirmCause, logOccurrence } from '../resources/occurrences';
 import { RECORD_KINDS, saveRecord } from '../resources/records';
 import { putRep } from '../resources/reps';
 import { putMove } from '../resources/weaknesses';
-import { loadWeakness } from '../resources/weakness-facts';
+import { loadFacts } from '../resources/weakness-facts';
 import { DEMO_CRAFT, DEMO_MISS_REASONS, DEMO_PILOTS, DEMO_SCHOOL, DEMO_SITES, DEMO_STORIES, DEMO_TRAINERS, type Story } from './school';
 
 const SEASON_DAYS = 120;
@@ -160,7 +160,7 @@ class Season {
 
   private async clear(weaknessId: string, day: Day): Promise<void> {
     await this.ready(weaknessId, day);
-    const { facts } = await loadWeakness(this.school, weaknessId);
+    const facts = await loadFacts(this.school, weaknessId);
     const from = clearanceOf(facts).check!.from;
     await this.check(weaknessId, from, true);
     await this.move(weaknessId, 'signed', from);
@@ -177,8 +177,8 @@ class Season {
   }
 
   private async practise(weaknessId: string, day: Day, reps: number): Promise<void> {
-    const { facts, plans } = await loadWeakness(this.school, weaknessId);
-    const drills = plans[0]!.drillIds;
+    const facts = await loadFacts(this.school, weaknessId);
+    const { drillIds: drills } = await this.school.tx('plans').where({ weaknessId }).orderBy('made_at', 'desc').first('drill_ids') as { drillIds: readonly string[] };
     for (let i = 0; i < reps; i += 1) {
       const drill = drillOf(drills[Math.floor((i * drills.length) / reps)]!);
       const side = drill.sides.length === 0 ? null : drill.sides[i % drill.sides.length]!;
@@ -188,7 +188,7 @@ class Season {
 
   /** Flies test reps over two days, up to a share of each chart's limit or a number of clean-ish reps. */
   private async test(weaknessId: string, day: Day, upTo: number, missEvery = 9): Promise<void> {
-    const { facts } = await loadWeakness(this.school, weaknessId);
+    const facts = await loadFacts(this.school, weaknessId);
     const charts = facts.keyDrills.flatMap((drillId) => {
       const { sides } = drillOf(drillId);
       return (sides.length > 0 ? sides : [null]).map((side) => ({ drillId, side }));
@@ -208,7 +208,7 @@ class Season {
   }
 
   private async check(weaknessId: string, day: Day, passes: boolean): Promise<void> {
-    const { facts } = await loadWeakness(this.school, weaknessId);
+    const facts = await loadFacts(this.school, weaknessId);
     for (const [d, drillId] of facts.keyDrills.entries()) {
       const { sides } = drillOf(drillId);
       for (let i = 0; i < CHECK_ATTEMPTS; i += 1) {

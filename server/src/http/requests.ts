@@ -2,12 +2,37 @@ import { randomUUID } from 'node:crypto';
 import type { Middleware } from 'koa';
 import type { Logger } from 'pino';
 
+/** Requests whose handlers still run, also those whose reader has hung up. */
+export class InFlight {
+  private running = 0;
+  private waiting: (() => void)[] = [];
+
+  begin(): void { this.running += 1; }
+
+  end(): void {
+    this.running -= 1;
+    if (this.running > 0) return;
+    for (const tell of this.waiting) tell();
+    this.waiting = [];
+  }
+
+  /** Settles when nothing runs. */
+  none(): Promise<void> {
+    return this.running === 0 ? Promise.resolve() : new Promise((resolve) => { this.waiting.push(resolve); });
+  }
+}
+
 /** Gives each request a number and writes one line about it. */
-export const requests = (log: Logger): Middleware => async (ctx, next) => {
+export const requests = (log: Logger, inFlight: InFlight): Middleware => async (ctx, next) => {
   const started = performance.now();
   const requestId = randomUUID();
   ctx.state['requestId'] = requestId;
   ctx.set('X-Request-Id', requestId);
-  await next();
+  inFlight.begin();
+  try {
+    await next();
+  } finally {
+    inFlight.end();
+  }
   log.info({ requestId, method: ctx.method, path: ctx.path, status: ctx.status, ms: Math.round(performance.now() - started) }, 'request');
 };

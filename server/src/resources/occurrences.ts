@@ -11,7 +11,7 @@ import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { conflict, notFound } from '../http/problems';
 import { differences, recordEvent } from './events';
 import { assertDayNotFuture, assertNotFuture } from './when';
-import { loadWeakness, lockWeakness, refreshWeakness } from './weakness-facts';
+import { loadFacts, lockWeakness, refreshWeakness } from './weakness-facts';
 
 interface OccurrenceRow extends OccurrenceFields {
   readonly id: string;
@@ -102,7 +102,7 @@ export async function unconfirmCause(school: SchoolTx, id: string, body: unknown
   if (!weaknessId) return { id };
   const { tx, schoolId, accountId } = school;
   await lockWeakness(school, weaknessId);
-  const { moves } = await loadWeakness(school, weaknessId);
+  const { moves } = await loadFacts(school, weaknessId);
   const live = new Set(liveMoves(moves).map((each) => each.id));
   const move = moves.find((each) => each.occurrenceId === id && live.has(each.id));
   if (move) await tx('moves').insert({ schoolId, id: fields.moveId, weaknessId, kind: 'undone', undoes: move.id, at: fields.at, accountId, reason: fields.reason });

@@ -27,12 +27,12 @@ export async function putRep(school: SchoolTx, id: string, body: unknown): Promi
   assertFits(fields);
   const { tx, schoolId, accountId } = school;
   const { pilotId } = await lockWeakness(school, fields.weaknessId);
-  const row = await tx('reps').where({ id }).first() as Record<string, unknown> | undefined;
-  if (row) {
+  const added = await tx('reps').insert({ schoolId, id, pilotId, accountId, ...fields }).onConflict(['school_id', 'id']).ignore().returning('id') as unknown[];
+  if (added.length === 0) {
+    const row = await tx('reps').where({ id }).first() as Record<string, unknown>;
     if (differences(row, { ...fields, flownAt: new Date(fields.flownAt).toISOString() })) throw conflict('This rep is already recorded otherwise: take it back and record a new one.');
     return { id };
   }
-  await tx('reps').insert({ schoolId, id, pilotId, accountId, ...fields });
   await recordEvent(school, { action: 'recorded', subject: 'rep', subjectId: id, pilotId, data: fields });
   await refreshWeakness(school, fields.weaknessId);
   return { id };

@@ -10,22 +10,16 @@ export interface WeaknessRow {
   readonly id: string;
   readonly pilotId: string;
   readonly causeId: string;
-  readonly ruleId: string;
   readonly state: string;
 }
 
-interface MoveRow extends Move {
+export interface MoveRow extends Move {
   readonly occurrenceId: string | null;
 }
 
-export interface LoadedWeakness {
-  readonly weakness: WeaknessRow;
-  readonly pilot: { readonly id: string; readonly name: string; readonly mode: FlightMode; readonly windLimitMps: number };
+export interface LoadedFacts extends WeaknessFacts {
+  readonly pilotId: string;
   readonly moves: readonly MoveRow[];
-  readonly plans: readonly { readonly id: string; readonly drillIds: readonly string[]; readonly reason: string }[];
-  readonly reps: readonly Rep[];
-  readonly rule: ClearingRule;
-  readonly facts: WeaknessFacts;
 }
 
 /** Keeps a second writer out of this weakness until the transaction ends. */
@@ -35,28 +29,37 @@ export async function lockWeakness({ tx }: SchoolTx, id: string): Promise<Weakne
   return weakness;
 }
 
-/** Reads a weakness with all that decides it. */
-export async function loadWeakness({ tx }: SchoolTx, id: string): Promise<LoadedWeakness> {
-  const weakness = await tx('weaknesses').where({ id }).first() as WeaknessRow | undefined;
-  if (!weakness) throw notFound('weakness');
-  const pilot = await tx('pilots').where({ id: weakness.pilotId }).first() as LoadedWeakness['pilot'];
-  const rule = await tx('clearing_rules').where({ id: weakness.ruleId }).first() as ClearingRule;
-  const moves = await tx('moves as m').leftJoin('accounts as a', (on) => on.on('a.school_id', 'm.school_id').andOn('a.id', 'm.account_id'))
-    .select('m.*', 'a.name as by').where({ 'm.weakness_id': id }).orderBy(['m.at', 'm.id']) as MoveRow[];
-  const plans = await tx('plans').where({ weaknessId: id }).orderBy('made_at', 'desc') as LoadedWeakness['plans'];
-  const rows = await tx('reps').where({ weaknessId: id }).orderBy(['flown_at', 'id']) as (Rep & { takenBackAt: string | null })[];
-  const reps = rows.map((row) => ({ ...row, takenBack: row.takenBackAt !== null }));
-  const facts: WeaknessFacts = {
-    causeId: weakness.causeId, pilot, rule, moves, reps,
-    keyDrills: keyDrillsOfPlan(weakness.causeId, pilot.mode, plans[0]?.drillIds ?? []),
+interface HeadRow extends ClearingRule {
+  readonly causeId: string;
+  readonly pilotId: string;
+  readonly mode: FlightMode;
+  readonly windLimitMps: number;
+  readonly drillIds: readonly string[] | null;
+}
+
+/** Reads all that decides where a weakness stands. */
+export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFacts> {
+  const { rows } = await tx.raw(`
+    select r.*, w.cause_id, w.pilot_id, p.mode, p.wind_limit_mps,
+           (select drill_ids from plans where plans.school_id = w.school_id and plans.weakness_id = w.id order by made_at desc limit 1) as drill_ids
+      from weaknesses w
+      join pilots p on p.school_id = w.school_id and p.id = w.pilot_id
+      join clearing_rules r on r.school_id = w.school_id and r.id = w.rule_id
+     where w.id = ?`, [id]) as { rows: HeadRow[] };
+  const head = rows[0];
+  if (!head) throw notFound('weakness');
+  const moves = await tx('moves').where({ weaknessId: id }).orderBy(['at', 'id']) as MoveRow[];
+  const reps = await tx('reps').where({ weaknessId: id }).orderBy(['flown_at', 'id']) as (Rep & { takenBackAt: string | null })[];
+  return {
+    causeId: head.causeId, pilotId: head.pilotId, pilot: { mode: head.mode, windLimitMps: head.windLimitMps }, rule: head, moves,
+    reps: reps.map((row) => ({ ...row, takenBack: row.takenBackAt !== null })),
+    keyDrills: keyDrillsOfPlan(head.causeId, head.mode, head.drillIds ?? []),
   };
-  return { weakness, pilot, moves, plans, reps, rule, facts };
 }
 
 /** Works the weakness out again and keeps what lists need to know about it. */
 export async function refreshWeakness(school: SchoolTx, id: string): Promise<Clearance> {
-  const { facts } = await loadWeakness(school, id);
-  const clearance = clearanceOf(facts);
+  const clearance = clearanceOf(await loadFacts(school, id));
   await school.tx('weaknesses').where({ id }).update({
     state: clearance.state,
     checkFrom: clearance.check?.from ?? null,

@@ -9,13 +9,22 @@ import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { badField, conflict } from '../http/problems';
 import { recordEvent } from './events';
 import { assertNotFuture } from './when';
-import { loadWeakness, lockWeakness, refreshWeakness } from './weakness-facts';
+import { loadFacts, type LoadedFacts, lockWeakness, refreshWeakness } from './weakness-facts';
 
 /** A weakness with the facts that decide it; the app works out the rungs from these with the same core. */
 export async function weaknessPage(school: SchoolTx, id: string) {
-  const { weakness, pilot, moves, plans, reps, rule } = await loadWeakness(school, id);
-  const occurrences = await school.tx('occurrences').where({ weaknessId: id }).orderBy('happened_at', 'desc');
-  return { weakness, pilot, rule, moves, plans, reps, occurrences };
+  const { tx } = school;
+  const { rule, reps, pilotId } = await loadFacts(school, id);
+  return {
+    weakness: await tx('weaknesses').where({ id }).first() as unknown,
+    pilot: await tx('pilots').where({ id: pilotId }).first() as unknown,
+    rule,
+    reps,
+    moves: await tx('moves as m').leftJoin('accounts as a', (on) => on.on('a.school_id', 'm.school_id').andOn('a.id', 'm.account_id'))
+      .select('m.*', 'a.name as by').where({ 'm.weakness_id': id }).orderBy(['m.at', 'm.id']) as unknown,
+    plans: await tx('plans').where({ weaknessId: id }).orderBy('made_at', 'desc') as unknown,
+    occurrences: await tx('occurrences').where({ weaknessId: id }).orderBy('happened_at', 'desc') as unknown,
+  };
 }
 
 const REASON_WANTED = 'Reason is empty: say why in a few words.';
@@ -23,23 +32,23 @@ const REASON_WANTED = 'Reason is empty: say why in a few words.';
 /** Puts a plan in force; earlier ones stay in the history. */
 export async function putPlan(school: SchoolTx, weaknessId: string, id: string, body: unknown): Promise<{ id: string }> {
   const { drillIds, reason } = await planShape.validate(body, { abortEarly: false });
-  await lockWeakness(school, weaknessId);
-  const { weakness, pilot, plans } = await loadWeakness(school, weaknessId);
-  if (plans.some((plan) => plan.id === id)) return { id };
-  const problem = planProblem(weakness.causeId, pilot.mode, drillIds);
-  if (problem) throw badField('drillIds', problem);
-  if (!reason && !isProposal(weakness.causeId, pilot.mode, drillIds)) throw badField('reason', REASON_WANTED);
   const { tx, schoolId, accountId } = school;
+  await lockWeakness(school, weaknessId);
+  if (await tx('plans').where({ id }).first('id')) return { id };
+  const { causeId, pilot, pilotId } = await loadFacts(school, weaknessId);
+  const problem = planProblem(causeId, pilot.mode, drillIds);
+  if (problem) throw badField('drillIds', problem);
+  if (!reason && !isProposal(causeId, pilot.mode, drillIds)) throw badField('reason', REASON_WANTED);
   await tx('plans').insert({ schoolId, id, weaknessId, accountId, drillIds: [...drillIds], reason });
-  await recordEvent(school, { action: 'changed', subject: 'plan', subjectId: id, pilotId: pilot.id, reason, data: { weaknessId, drillIds } });
+  await recordEvent(school, { action: 'changed', subject: 'plan', subjectId: id, pilotId, reason, data: { weaknessId, drillIds } });
   await refreshWeakness(school, weaknessId);
   return { id };
 }
 
 /** Why a trainer's move may not be made now; throws the problem that says so. */
-function assertMove(fields: MoveFields, loaded: Awaited<ReturnType<typeof loadWeakness>>): void {
-  const clearance = clearanceOf(loaded.facts);
-  const last = liveMoves(loaded.moves).at(-1);
+function assertMove(fields: MoveFields, facts: LoadedFacts): void {
+  const clearance = clearanceOf(facts);
+  const last = liveMoves(facts.moves).at(-1);
   switch (fields.kind) {
     case 'signed':
       if (clearance.state !== 'ready-for-check' || !clearance.check?.passed) {
@@ -66,13 +75,13 @@ export async function putMove(school: SchoolTx, weaknessId: string, id: string, 
   const fields = await moveShape.validate(body, { abortEarly: false });
   assertNotFuture('at', fields.at);
   await lockWeakness(school, weaknessId);
-  const loaded = await loadWeakness(school, weaknessId);
-  if (loaded.moves.some((move) => move.id === id)) return { id };
-  assertMove(fields, loaded);
+  const facts = await loadFacts(school, weaknessId);
+  if (facts.moves.some((move) => move.id === id)) return { id };
+  assertMove(fields, facts);
   const { tx, schoolId, accountId } = school;
   const reason = fields.reason || null;
   await tx('moves').insert({ schoolId, id, weaknessId, kind: fields.kind, at: fields.at, accountId, undoes: fields.kind === 'undone' ? fields.undoes : null, reason });
-  await recordEvent(school, { action: fields.kind, subject: 'weakness', subjectId: weaknessId, pilotId: loaded.pilot.id, reason });
+  await recordEvent(school, { action: fields.kind, subject: 'weakness', subjectId: weaknessId, pilotId: facts.pilotId, reason });
   await refreshWeakness(school, weaknessId);
   return { id };
 }

@@ -8,6 +8,7 @@ import { application } from '../application';
 import { addSchool, addTrainer } from '../db/add-school';
 import { connect } from '../db/connection';
 import { migrate } from '../db/migrate';
+import { InFlight } from '../http/requests';
 
 const PASSWORD = 'a long enough password';
 
@@ -47,6 +48,8 @@ export class Visitor {
 
 export interface TestServer {
   readonly db: Knex;
+  /** Address of the database. */
+  readonly url: string;
   readonly base: string;
   readonly visitor: () => Visitor;
   /** Makes a school with a trainer, and signs them in. */
@@ -66,12 +69,13 @@ export async function startTestServer(options: { appFolder?: string; isStopping?
   const db = connect(url.href);
   await migrate(db);
   const log = pino({ level: 'silent' });
-  const server: Server = application({ db, log, appFolder: options.appFolder ?? '/nowhere', isStopping: options.isStopping ?? (() => false) }).listen(0, '127.0.0.1');
+  const server: Server = application({ db, log, appFolder: options.appFolder ?? '/nowhere', isStopping: options.isStopping ?? (() => false), inFlight: new InFlight() }).listen(0, '127.0.0.1');
   await new Promise((resolve) => { server.once('listening', resolve); });
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   let made = 0;
   return {
     db,
+    url: url.href,
     base,
     visitor: () => new Visitor(base),
     school: async (schoolName) => {

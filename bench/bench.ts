@@ -1,0 +1,65 @@
+import { existsSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { spawn } from 'node:child_process';
+import { loadDemo } from '../server/src/demo/load';
+import { buildApp } from '../tools/build-app';
+import { freePort, startCluster } from '../tools/cluster';
+import { ensureDatabase, withDatabase } from '../tools/database';
+import { needChromium } from '../tools/needs';
+import { ROOT, throwawayFolder } from '../tools/places';
+import { CannotGoOn, say } from '../tools/say';
+import { startServer } from '../tools/server-process';
+import { measureApi } from './api';
+import { measureFirstLoad } from './first-load';
+
+const row = (what: string, figure: string) => say(`${what.padEnd(68)}${figure}`);
+const ms = (value: number) => `${value.toFixed(0)} ms`;
+
+/** Seconds from starting `./skelby demo` to its address being printed. */
+async function startTime(folder: string): Promise<number> {
+  const started = performance.now();
+  const child = spawn(path.join(ROOT, 'skelby'), ['demo', '--port', String(await freePort()), '--data', folder], { stdio: ['ignore', 'pipe', 'inherit'] });
+  const ended = new Promise<void>((resolve) => { child.once('exit', () => resolve()); });
+  let output = '';
+  const ready = new Promise<number>((resolve) => {
+    child.stdout.on('data', (part: Buffer) => { output += part.toString(); if (output.includes('Ctrl-C')) resolve((performance.now() - started) / 1000); });
+  });
+  const seconds = await Promise.race([ready, ended.then(() => { throw new CannotGoOn(`The demo ended before it was up:\n${output}`); })]);
+  child.kill('SIGTERM');
+  await ended;
+  return seconds;
+}
+
+/** Prints the figures that the project keeps an eye on. They are measured, never asserted. */
+export async function bench(): Promise<number> {
+  const chromium = await needChromium();
+  await buildApp();
+  const folder = throwawayFolder();
+  const starts = throwawayFolder() + '-start';
+  const cluster = await startCluster(folder);
+  try {
+    await ensureDatabase(cluster.url, 'bench');
+    await withDatabase(cluster.url('bench'), (db) => loadDemo(db, new Date()));
+    const server = await startServer(cluster.url('bench'), await freePort());
+    try {
+      const base = `http://127.0.0.1:${server.port}`;
+      const load = await measureFirstLoad(base, chromium);
+      say('\nFirst load of Today (aim: at most 350 kB of script, gzipped)');
+      row('  script run until Today is usable, gzipped', `${(load.scriptGzipped / 1000).toFixed(0)} kB in ${load.scripts} files`);
+      row('  the same as sent (brotli)', `${(load.scriptSent / 1000).toFixed(0)} kB`);
+      row('  navigation to Today usable, processor slowed 4×, empty cache', `median ${ms(load.slowedCold)} of ${load.runs}`);
+      row('  the same with a warm cache', `median ${ms(load.slowedWarm)} of ${load.runs}`);
+      say('\nAPI on the demo school, 50 requests a second for 10 s');
+      for (const api of await measureApi(base)) row(`  ${api.what}`, `p50 ${ms(api.p50)}   p95 ${ms(api.p95)}   p99 ${ms(api.p99)}   (${api.answered} answered, ${api.failed} failed)`);
+    } finally {
+      await server.stop();
+    }
+    say('\nStart of ./skelby demo (packages installed, app built)');
+    row('  cold: new database, demo school loaded', `${(await startTime(starts)).toFixed(1)} s`);
+    row('  warm: second start (aim: under 8 s)', `${(await startTime(starts)).toFixed(1)} s`);
+  } finally {
+    await cluster.stop();
+    for (const left of [folder, starts]) if (existsSync(left)) rmSync(left, { recursive: true, force: true });
+  }
+  return 0;
+}

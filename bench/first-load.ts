@@ -1,0 +1,74 @@
+import { gzipSync } from 'node:zlib';
+import { chromium, type Page } from '@playwright/test';
+import { DEMO_TRAINERS } from '../server/src/demo/school';
+import { CannotGoOn } from '../tools/say';
+
+const RUNS = 5;
+const SLOWED = 4;
+
+export interface FirstLoad {
+  readonly scripts: number;
+  /** Bytes. */
+  readonly scriptGzipped: number;
+  readonly scriptSent: number;
+  /** Milliseconds, medians. */
+  readonly slowedCold: number;
+  readonly slowedWarm: number;
+  readonly runs: number;
+}
+
+const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+
+/** Today is usable when its main action and its first row can be tapped. */
+async function untilUsable(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'Log a crash or near-miss' }).waitFor();
+  await page.getByRole('heading', { name: 'To debrief' }).waitFor();
+}
+
+async function timed(page: Page, base: string): Promise<number> {
+  await page.goto('about:blank');
+  const started = performance.now();
+  await page.goto(base, { waitUntil: 'commit' });
+  await untilUsable(page);
+  return performance.now() - started;
+}
+
+export async function measureFirstLoad(base: string, executablePath: string): Promise<FirstLoad> {
+  const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+  try {
+    const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+    const { email, password } = DEMO_TRAINERS[0];
+    const answer = await context.request.post(`${base}/api/sign-in`, { data: { email, password }, headers: { Origin: base } });
+    if (!answer.ok()) throw new CannotGoOn(`The bench could not sign in (${answer.status()}).`);
+    const page = await context.newPage();
+    const scripts = new Map<string, { gzipped: number; sent: number }>();
+    const reading: Promise<void>[] = [];
+    page.on('response', (response) => {
+      if (response.request().resourceType() !== 'script') return;
+      reading.push((async () => {
+        const [body, sizes] = [await response.body(), await response.request().sizes()];
+        scripts.set(response.url(), { gzipped: gzipSync(body, { level: 9 }).length, sent: sizes.responseBodySize });
+      })());
+    });
+    await page.goto(base);
+    await untilUsable(page);
+    await Promise.all(reading);
+    page.removeAllListeners('response');
+    const devtools = await context.newCDPSession(page);
+    await devtools.send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
+    const warm: number[] = [];
+    const cold: number[] = [];
+    for (let i = 0; i < RUNS; i += 1) {
+      await devtools.send('Network.clearBrowserCache');
+      cold.push(await timed(page, base));
+      warm.push(await timed(page, base));
+    }
+    const all = [...scripts.values()];
+    return {
+      scripts: all.length, scriptGzipped: all.reduce((sum, each) => sum + each.gzipped, 0), scriptSent: all.reduce((sum, each) => sum + each.sent, 0),
+      slowedCold: median(cold), slowedWarm: median(warm), runs: RUNS,
+    };
+  } finally {
+    await browser.close();
+  }
+}
