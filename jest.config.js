@@ -1,8 +1,8 @@
-/** Core and server are tested in plain Node; the app's pieces with jest-expo. */
+/** Core, server and the command are tested in plain Node; the app's pieces with jest-expo. */
 const pure = (displayName) => ({
   displayName,
   rootDir: `${__dirname}/${displayName}`,
-  testMatch: ['<rootDir>/src/**/*.test.ts'],
+  testMatch: ['<rootDir>/**/*.test.ts'],
   testEnvironment: 'node',
   transform: { '\\.tsx?$': ['babel-jest', { presets: ['babel-preset-expo'], caller: { name: 'metro', platform: 'web' } }] },
   transformIgnorePatterns: ['/node_modules/'],
@@ -13,6 +13,7 @@ module.exports = {
   projects: [
     pure('core'),
     pure('server'),
+    pure('tools'),
     {
       displayName: 'app',
       preset: 'jest-expo',

@@ -15,7 +15,7 @@ test('a trainer logs a near-miss in six taps and well under twenty seconds', asy
 test('place, craft and wind come from the last flight and can be changed later', async ({ trainer, page }) => {
   await trainer.today();
   await trainer.log('Elin Scarrow', 'Crash', 'Obstacles', 'Wire, twig or net');
-  await expect(page.getByText(/(Merrow Moor airstrip|Gillet quarry) · Hover \d · wind [\d.]+ m\/s/)).toBeVisible();
+  await expect(page.getByText(/(Merrow Moor airstrip|Gillet quarry) · Hover \d · wind [\d.]+\sm\/s/)).toBeVisible();
   await page.getByRole('link', { name: 'Change the details' }).click();
   await page.getByLabel('What happened').fill('Clipped the sheep netting.');
   await page.getByLabel('Wind, m/s (empty: not known)').fill('');
@@ -41,6 +41,70 @@ test('a refresh in the middle keeps what was tapped and typed; back goes one que
   await expect(page.getByText('Jory Tamsett · Crash')).toBeVisible();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Jory Tamsett' })).toBeVisible();
+});
+
+test('a wrong pilot and a wrong hour are put right before the cause is confirmed', async ({ trainer, page }) => {
+  const pilot = await trainer.addPilot('Right Honsdal');
+  await trainer.today();
+  await trainer.log('Davit Orrel', 'Crash', 'Obstacles', 'Backed into it blind');
+  await page.getByRole('link', { name: 'Change the details' }).click();
+  await page.getByLabel('Pilot: find by name').or(page.getByRole('radio', { name: pilot })).first().waitFor();
+  const search = page.getByLabel('Pilot: find by name');
+  if (await search.isVisible()) await search.fill(pilot);
+  await page.getByRole('radio', { name: pilot }).click();
+  await page.getByLabel('Time, as hours:minutes').fill('9 o\'clock');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('! Time must be written as hours:minutes, such as 09:30.')).toBeVisible();
+  await page.getByLabel('Time, as hours:minutes').fill('00:05');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('heading', { name: pilot })).toBeVisible();
+  await expect(page.getByText(/, 00:05/)).toBeVisible();
+});
+
+test('an entry left half-way is offered again later, and a new one does not take its hour', async ({ trainer, page }) => {
+  await trainer.today();
+  const then = new Date();
+  await trainer.on(new Date(then.getTime() - 3 * 3_600_000));
+  await page.getByRole('link', { name: 'Log a crash or near-miss' }).click();
+  await page.getByRole('button', { name: 'Runa Fellgate' }).click();
+  await page.getByRole('button', { name: 'Crash', exact: true }).click();
+  await trainer.on(then);
+  await trainer.today();
+  await page.getByRole('link', { name: 'Log a crash or near-miss' }).click();
+  await expect(page.getByText('An entry is not finished')).toBeVisible();
+  await page.getByRole('button', { name: 'Go on with it' }).click();
+  await expect(page.getByText('Runa Fellgate · Crash')).toBeVisible();
+  await page.goto('/log/pilot');
+  await page.getByRole('button', { name: 'Throw it away' }).click();
+  await expect(page.getByRole('button', { name: 'Runa Fellgate' })).toBeVisible();
+});
+
+test('two tabs in the middle of one entry send two entries, not one over the other', async ({ trainer, page, context }) => {
+  const pilot = await trainer.addPilot('Twice Rundgren');
+  await trainer.today();
+  await page.getByRole('link', { name: 'Log a crash or near-miss' }).click();
+  for (const name of [new RegExp(pilot), /^Near-miss$/, /^Stick handling/, /^Over-control/]) await page.getByRole('button', { name }).click();
+  const second = await context.newPage();
+  await second.goto('/log/save');
+  await second.getByRole('button', { name: 'Save' }).click();
+  await expect(second.getByRole('button', { name: 'Confirm: Over-control' })).toBeVisible();
+  await page.getByLabel('What happened, in a line (optional)').fill('The other one.');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('“The other one.”')).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: new RegExp(`${pilot}.*Over-control`) })).toHaveCount(2);
+});
+
+test('an entry made by mistake is withdrawn with a reason and leaves Today', async ({ trainer, page }) => {
+  const pilot = await trainer.addPilot('Never Happened');
+  await trainer.today();
+  await trainer.log(pilot, 'Crash', 'Own wash', 'Yaw tumble');
+  await page.getByRole('button', { name: 'Logged by mistake: withdraw it' }).click();
+  await page.getByLabel('Why is it withdrawn?').fill('Tapped the wrong name.');
+  await page.getByRole('button', { name: 'Withdraw', exact: true }).click();
+  await expect(page.getByText('Tapped the wrong name. It stays on record and counts for nothing.')).toBeVisible();
+  await trainer.today();
+  await expect(page.getByRole('link', { name: new RegExp(pilot) })).toHaveCount(0);
 });
 
 test('without signal the entry waits on the phone, outlives a second entry, and goes out by itself', async ({ trainer, page, context }) => {

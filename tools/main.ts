@@ -11,7 +11,8 @@ const HELP = `./skelby demo    sets everything up and serves the demo school
                  (or taken from SKELBY_PASSWORD); a school that is not there is made
 ./skelby test    type check, lint, unit, server and browser tests
                    --only static|unit|browser  one part; what follows -- goes to its runner
-./skelby bench   prints the measured figures`;
+./skelby bench   prints the measured figures
+./skelby pictures  takes the pictures in docs/screenshots anew, from the demo data`;
 
 interface Options {
   readonly port?: string;
@@ -54,6 +55,8 @@ async function main(): Promise<number> {
       return (await import('./test')).test(options.only, rest);
     case 'bench':
       return (await import('../bench/bench')).bench();
+    case 'pictures':
+      return (await import('../e2e/pictures')).takePictures();
     case 'help':
       say(HELP);
       return 0;
@@ -62,8 +65,8 @@ async function main(): Promise<number> {
   }
 }
 
-process.exitCode = await main().catch((error: unknown) => {
+process.exit(await main().catch((error: unknown) => {
   if (!(error instanceof CannotGoOn)) throw error;
   process.stderr.write(`${error.message}\n`);
   return 1;
-});
+}));

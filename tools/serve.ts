@@ -91,7 +91,8 @@ export async function serve(options: ServeOptions): Promise<number> {
       await ensureDatabase(cluster.url, DATABASE);
     }
     const url = ownUrl ?? cluster!.url(DATABASE);
-    await Promise.all([buildApp(), fill(url, options, cluster)]);
+    const setUp = await Promise.race([Promise.all([buildApp(), fill(url, options, cluster)]), told.then(() => null)]);
+    if (setUp === null) return 0;
     server = await startServer(url, port);
     say(`\nSkelby is at http://127.0.0.1:${port}`);
     if (options.demo) say(`Sign in as ${DEMO_TRAINERS[0].email} with the password ${DEMO_TRAINERS[0].password}`);

@@ -45,3 +45,5 @@ function stop(signal: string): void {
 }
 process.on('SIGTERM', stop);
 process.on('SIGINT', stop);
+// A launcher that was killed outright must not leave a server behind.
+process.on('disconnect', () => stop('launcher gone'));

@@ -80,6 +80,8 @@ export interface Occurrence {
   readonly day: string;
   readonly confirmedCauseId: string | null;
   readonly weaknessId: string | null;
+  readonly withdrawnAt: string | null;
+  readonly withdrawnReason: string | null;
 }
 
 export interface OccurrenceOfPilot extends Occurrence {

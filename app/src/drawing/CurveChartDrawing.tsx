@@ -25,7 +25,7 @@ export function CurveChartDrawing({ chart, name, sentence, height = 150, named =
   const top = Math.max(curve.limit, ...curve.scores) * 1.12;
   const steps = Math.max(LEAST_STEPS, curve.scores.length - 1);
   return (
-    <View style={{ gap: 4 }} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
+    <View style={{ gap: 8 }} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
       {named ? <Words as="strong">{name}</Words> : null}
       {width > 0 ? (
         <View role="img" aria-label={`${name}: ${sentence}`}>

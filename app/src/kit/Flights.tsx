@@ -10,7 +10,7 @@ import { useFlights, useRoster } from './kit-queries';
 export function flightWords(flight: Flight, roster: Roster): string {
   const craft = roster.craft.find((each) => each.id === flight.craftId)?.name;
   const site = roster.sites.find((each) => each.id === flight.siteId)?.name;
-  return [plural(flight.packs, 'pack'), `${flight.minutes} min`, craft, site, `wind ${flight.windMps} m/s`].filter(Boolean).join(' · ');
+  return [plural(flight.packs, 'pack'), `${flight.minutes} min`, craft, site, `wind ${flight.windMps}\u00a0m/s`].filter(Boolean).join(' · ');
 }
 
 export function Flights() {

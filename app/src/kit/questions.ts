@@ -63,10 +63,13 @@ export function newFlight(roster: Roster, pilotId: string | null) {
   };
 }
 
-export const occurrenceQuestions = (roster: Roster): readonly Question[] => [
+/** @param confirmed the pilot of a confirmed occurrence stays: its weakness is theirs */
+export const occurrenceQuestions = (roster: Roster, confirmed: boolean): readonly Question[] => [
+  ...(confirmed ? [] : [{ name: 'pilotId', label: 'Pilot', ask: 'choice' as const, options: named(roster.pilots) }]),
   { name: 'kind', label: 'What it was', ask: 'choice', options: [{ value: 'crash', label: 'Crash' }, { value: 'near-miss', label: 'Near-miss' }] },
   { name: 'note', label: 'What happened', ask: 'text' },
   { name: 'day', label: 'Day, as year-month-day', ask: 'day' },
+  { name: 'time', label: 'Time, as hours:minutes', ask: 'line' },
   { name: 'windMps', label: 'Wind, m/s (empty: not known)', ask: 'number' },
   { name: 'craftId', label: 'Craft', ask: 'choice', options: named(roster.craft) },
   { name: 'siteId', label: 'Site', ask: 'choice', options: named(roster.sites) },

@@ -7,7 +7,7 @@ import { View } from 'react-native';
 import type { Roster } from '../api/types';
 import { useRoster } from '../kit/kit-queries';
 import { outbox } from '../outbox/use-outbox';
-import { Button } from '../ui/Button';
+import { Button, ButtonRow, LinkButton } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
 import { Note } from '../ui/Note';
 import { PressRow, Rows } from '../ui/Rows';
@@ -17,7 +17,7 @@ import { Words } from '../ui/Words';
 import { sayDay, sayTime } from '../words/dates';
 import { KIND_WORDS } from '../words/words';
 import { CauseRows, FamilyRows } from './CausePicker';
-import { forPilot, type LogDraft, occurrenceOf, useLogDraft } from './draft';
+import { forPilot, hasProgress, isOld, type LogDraft, occurrenceOf, useLogDraft } from './draft';
 
 const STEPS = ['pilot', 'kind', 'family', 'cause', 'save'] as const;
 type Step = (typeof STEPS)[number];
@@ -48,7 +48,8 @@ function PilotStep({ roster, go }: StepProps) {
   return (
     <>
       {roster.pilots.length >= SEARCH_FROM ? <TextBox label="Find by name" value={wanted} onChangeText={setWanted} autoCapitalize="none" /> : null}
-      <Rows empty={roster.pilots.length === 0 ? 'No pilots yet: add the first under Pilots.' : 'No pilot of that name.'}>
+      {roster.pilots.length === 0 ? <Note icon="users" heading="No pilots yet"><LinkButton kind="solid" icon="plus" label="Add the first pilot" href="/pilots/new/edit" /></Note> : null}
+      <Rows empty={roster.pilots.length === 0 ? undefined : 'No pilot of that name.'}>
         {found.slice(0, SHOWN).map((pilot) => (
           <PressRow key={pilot.id} title={pilot.name} under={pilot.lastFlownOn ? `Flew ${sayDay(pilot.lastFlownOn)}` : undefined} onPress={() => go(forPilot(pilot), 'kind')} />
         ))}
@@ -58,20 +59,37 @@ function PilotStep({ roster, go }: StepProps) {
   );
 }
 
-function KindStep({ go }: StepProps) {
+function KindStep() {
   return (
     <View style={{ gap: 14 }}>
-      {KINDS_OF_OCCURRENCE.map((kind) => <Button key={kind} label={KIND_WORDS[kind]} style={{ minHeight: 132 }} onPress={() => go({ kind }, 'family')} />)}
-      <Words as="soft">Near-miss: control or separation was lost, and luck or skill saved it.</Words>
       <Note icon="heart" heading="People first">Anyone hurt, call for help now. Then motors off, pack out, hands clear.</Note>
+      <Words as="soft">A near-miss: control or separation was lost, and luck or skill saved it.</Words>
     </View>
+  );
+}
+
+/** In the thumb's reach, and too large to miss with a glove on. */
+function KindButtons({ go }: Pick<StepProps, 'go'>) {
+  return <>{KINDS_OF_OCCURRENCE.map((kind) => <Button key={kind} label={KIND_WORDS[kind]} style={{ minHeight: 112 }} large onPress={() => go({ kind }, 'family')} />)}</>;
+}
+
+/** An entry begun a while ago is finished or thrown away before another is begun. */
+function Unfinished({ draft, who, onGoOn, onDrop }: { readonly draft: LogDraft; readonly who: string | undefined; readonly onGoOn: () => void; readonly onDrop: () => void }) {
+  return (
+    <Note icon="edit" heading="An entry is not finished">
+      <Words>{[who, draft.kind ? KIND_WORDS[draft.kind] : null, sayTime(draft.startedAt), draft.note ? `“${draft.note}”` : null].filter(Boolean).join(' · ')}</Words>
+      <ButtonRow>
+        <Button kind="solid" label="Go on with it" onPress={onGoOn} />
+        <Button label="Throw it away" onPress={onDrop} />
+      </ButtonRow>
+    </Note>
   );
 }
 
 function Details({ draft, roster }: StepProps) {
   const craft = roster.craft.find((each) => each.id === draft.craftId)?.name;
   const site = roster.sites.find((each) => each.id === draft.siteId)?.name;
-  const facts = [sayTime(draft.startedAt), site, craft, draft.windMps === null ? null : `wind ${draft.windMps} m/s`].filter(Boolean).join(' · ');
+  const facts = [sayTime(draft.startedAt), site, craft, draft.windMps === null ? null : `wind ${draft.windMps}\u00a0m/s`].filter(Boolean).join(' · ');
   return <Words as="soft">{`${facts}. From the last flight; change it later if it was otherwise.`}</Words>;
 }
 
@@ -81,16 +99,18 @@ export function Log() {
   const params = useLocalSearchParams<{ step: string; pilot?: string }>();
   const router = useRouter();
   const roster = useRoster();
-  const { draft, change, drop } = useLogDraft();
+  const { draft, change, drop, take } = useLogDraft();
   const [sending, setSending] = useState(false);
 
   // From a pilot's own page the first question is answered already.
   const asked = params.pilot === draft.pilotId ? undefined : roster.data?.pilots.find((pilot) => pilot.id === params.pilot);
-  useEffect(() => { if (asked) change(forPilot(asked)); }, [asked, change]);
+  const unfinished = isOld(draft) && hasProgress(draft);
+  useEffect(() => { if (asked && !unfinished) change(forPilot(asked)); }, [asked, change, unfinished]);
 
   if (!isStep(params.step)) return <Redirect href="/log/pilot" />;
   const step = params.step;
   const lacking = params.pilot && draft.pilotId === null ? null : missing(draft, step);
+  if (unfinished && asked) return <Redirect href="/log/pilot" />;
   if (lacking) return <Redirect href={`/log/${lacking}`} />;
 
   const go: StepProps['go'] = (part, next) => { change(part); router.push(`/log/${next}`); };
@@ -102,9 +122,8 @@ export function Log() {
     const body = occurrenceOf(draft);
     if (!body) return;
     setSending(true);
-    outbox.add({ path: `/occurrences/${draft.id}`, body, what: `${KIND_WORDS[body.kind]} of ${who ?? 'a pilot'}` });
-    const { id } = draft;
-    drop();
+    const { id } = take();
+    outbox.add({ path: `/occurrences/${id}`, body, what: `${KIND_WORDS[body.kind]} of ${who ?? 'a pilot'}` });
     await Promise.race([outbox.flush(), new Promise((resolve) => { setTimeout(resolve, SEND_WITHIN_MS); })]);
     const sent = !outbox.waiting().some((item) => item.path === `/occurrences/${id}`);
     router.replace((sent ? `/occurrence/${id}` : '/') as Href);
@@ -117,10 +136,11 @@ export function Log() {
         return (
           <Screen
             title={TITLES[step]} under={under || undefined} up="/"
-            foot={step === 'save' ? <Button kind="main" icon="check" label={sending ? 'Saving …' : 'Save'} disabled={sending} onPress={() => void save()} /> : undefined}
+            foot={step === 'save' ? <Button kind="main" icon="check" label={sending ? 'Saving …' : 'Save'} disabled={sending} onPress={() => void save()} /> : step === 'kind' ? <KindButtons go={go} /> : undefined}
           >
-            {step === 'pilot' ? <PilotStep {...props} /> : null}
-            {step === 'kind' ? <KindStep {...props} /> : null}
+            {step === 'pilot' && unfinished ? <Unfinished draft={draft} who={who} onGoOn={() => router.push(`/log/${missing(draft, 'save') ?? 'save'}`)} onDrop={drop} /> : null}
+            {step === 'pilot' && !unfinished ? <PilotStep {...props} /> : null}
+            {step === 'kind' ? <KindStep /> : null}
             {step === 'family' ? <FamilyRows onPick={(familyId) => go({ familyId }, 'cause')} /> : null}
             {step === 'cause' && draft.familyId ? <CauseRows familyId={draft.familyId} onPick={(causeId) => go({ causeId }, 'save')} /> : null}
             {step === 'save' && draft.causeId ? (

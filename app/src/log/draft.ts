@@ -37,14 +37,36 @@ export function occurrenceOf(draft: LogDraft): OccurrenceFields | null {
   return { pilotId, kind, causeId, note: draft.note.trim(), craftId: draft.craftId, siteId: draft.siteId, windMps: draft.windMps, happenedAt: draft.startedAt, day: draft.day };
 }
 
+const OLD_AFTER_MS = 10 * 60_000;
+
+export const isOld = (draft: LogDraft): boolean => Date.now() - Date.parse(draft.startedAt) > OLD_AFTER_MS;
+
+/** Something was said about it beyond the pilot's name. */
+export const hasProgress = (draft: LogDraft): boolean => draft.kind !== null || draft.note !== '';
+
+/** The entry this phone was in the middle of; one that was hardly begun long ago gives way to a new one. */
+function lastOrNew(): LogDraft {
+  const last = kept<LogDraft>(NAME);
+  return last && (hasProgress(last) || !isOld(last)) ? last : begun();
+}
+
 export function useLogDraft() {
-  const [draft, setDraft] = useState<LogDraft>(() => kept<LogDraft>(NAME) ?? begun());
+  const [draft, setDraft] = useState<LogDraft>(lastOrNew);
   const change = useCallback((part: Partial<LogDraft>) => {
-    // Read again: a second tab or the step before may have written meanwhile.
-    const next = { ...(kept<LogDraft>(NAME) ?? draft), ...part };
-    keep(NAME, next);
-    setDraft(next);
-  }, [draft]);
+    setDraft((last) => {
+      // Kept before and gone now: another tab has sent it, so what is added here is another entry.
+      const sentElsewhere = last.pilotId !== null && kept<LogDraft>(NAME)?.id !== last.id;
+      const next = { ...last, ...part, id: sentElsewhere ? uuid() : last.id };
+      keep(NAME, next);
+      return next;
+    });
+  }, []);
   const drop = useCallback(() => { forget(NAME); setDraft(begun()); }, []);
-  return { draft, change, drop };
+  /** Hands the draft over for sending. Where another tab has sent it already, this is another entry. */
+  const take = useCallback((): LogDraft => {
+    const mine = kept<LogDraft>(NAME)?.id === draft.id ? draft : { ...draft, id: uuid() };
+    drop();
+    return mine;
+  }, [draft, drop]);
+  return { draft, change, drop, take };
 }

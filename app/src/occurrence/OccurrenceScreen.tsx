@@ -15,12 +15,12 @@ import { Part, Screen } from '../ui/Screen';
 import { Words } from '../ui/Words';
 import { sayTime, today } from '../words/dates';
 import { KIND_WORDS, STANDING_LINE } from '../words/words';
-import { useConfirm, useOccurrence, useTakeConfirmationBack } from './occurrence-queries';
+import { useConfirm, useOccurrence, useTakeConfirmationBack, useWithdraw } from './occurrence-queries';
 
 function Facts({ occurrence, roster }: { readonly occurrence: OccurrenceOfPilot; readonly roster: Roster | undefined }) {
   const craft = roster?.craft.find((each) => each.id === occurrence.craftId)?.name;
   const site = roster?.sites.find((each) => each.id === occurrence.siteId)?.name;
-  const facts = [sayTime(occurrence.happenedAt), site, craft, occurrence.windMps === null ? null : `wind ${occurrence.windMps} m/s`].filter(Boolean).join(' · ');
+  const facts = [sayTime(occurrence.happenedAt), site, craft, occurrence.windMps === null ? null : `wind ${occurrence.windMps}\u00a0m/s`].filter(Boolean).join(' · ');
   return (
     <View style={{ gap: 6 }}>
       {occurrence.note ? <Words>{`“${occurrence.note}”`}</Words> : null}
@@ -69,6 +69,7 @@ function PeopleFirst() {
 function ToConfirm({ occurrence, roster }: { readonly occurrence: OccurrenceOfPilot; readonly roster: Roster | undefined }) {
   const router = useRouter();
   const confirm = useConfirm(occurrence.id);
+  const withdraw = useWithdraw(occurrence.id);
   const [causeId, setCauseId] = useState(occurrence.causeId);
   const [picking, setPicking] = useState(false);
   const cause = causeOf(causeId);
@@ -91,6 +92,7 @@ function ToConfirm({ occurrence, roster }: { readonly occurrence: OccurrenceOfPi
           <CauseTold causeId={causeId} mode={occurrence.pilotMode} />
           <Button label="It was something else" onPress={() => setPicking(true)} />
           {justNow ? null : <PeopleFirst />}
+          <ReasonForm open="Logged by mistake: withdraw it" question="Why is it withdrawn?" act="Withdraw" busy={withdraw.isPending} error={withdraw.error?.message ?? null} onGive={(reason) => withdraw.mutate(reason)} />
         </>
       )}
     </Screen>
@@ -108,15 +110,26 @@ function Confirmed({ occurrence, causeId, roster }: { readonly occurrence: Occur
   );
 }
 
+function Withdrawn({ occurrence, roster }: { readonly occurrence: OccurrenceOfPilot; readonly roster: Roster | undefined }) {
+  return (
+    <Screen title={occurrence.pilotName} under={KIND_WORDS[occurrence.kind]} up="/">
+      <Note icon="slash" heading="Withdrawn">{`${occurrence.withdrawnReason ?? ''} It stays on record and counts for nothing.`}</Note>
+      <Facts occurrence={occurrence} roster={roster} />
+    </Screen>
+  );
+}
+
 export function OccurrenceScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const query = useOccurrence(id);
   const roster = useRoster();
   return (
     <Loaded query={query} title="Occurrence" up="/">
-      {(occurrence) => (occurrence.confirmedCauseId
-        ? <Confirmed occurrence={occurrence} causeId={occurrence.confirmedCauseId} roster={roster.data} />
-        : <ToConfirm key={occurrence.id} occurrence={occurrence} roster={roster.data} />)}
+      {(occurrence) => {
+        if (occurrence.withdrawnAt) return <Withdrawn occurrence={occurrence} roster={roster.data} />;
+        if (occurrence.confirmedCauseId) return <Confirmed occurrence={occurrence} causeId={occurrence.confirmedCauseId} roster={roster.data} />;
+        return <ToConfirm key={occurrence.id} occurrence={occurrence} roster={roster.data} />;
+      }}
     </Loaded>
   );
 }

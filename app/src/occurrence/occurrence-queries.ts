@@ -25,3 +25,11 @@ export function useTakeConfirmationBack(id: string) {
     onSuccess: () => { moveId.current = uuid(); return client.invalidateQueries(); },
   });
 }
+
+export function useWithdraw(id: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (reason: string) => put(`/occurrences/${id}/withdrawn`, { reason }),
+    onSuccess: () => { void client.invalidateQueries(); },
+  });
+}

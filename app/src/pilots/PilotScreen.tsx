@@ -12,12 +12,11 @@ import { LinkRow, Row, Rows } from '../ui/Rows';
 import { Part, Screen } from '../ui/Screen';
 import { Words } from '../ui/Words';
 import { sayDay } from '../words/dates';
-import { KIND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS } from '../words/words';
+import { KIND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, STATE_WORDS } from '../words/words';
 import { usePilot } from './pilot-queries';
 import { crashRateWords, nearMissRateWords } from './rate-words';
 
 const OPEN = new Set(['open', 'drilling', 'ready-for-check']);
-const STATE_WORDS = { open: 'Open', drilling: 'Drilling', 'ready-for-check': 'Ready for check', watch: 'On watch', closed: 'Closed', withdrawn: 'Withdrawn' } as const;
 
 function WeaknessRows({ lines, empty }: { readonly lines: readonly WeaknessLine[]; readonly empty: string }) {
   return (
@@ -34,7 +33,7 @@ function WeaknessRows({ lines, empty }: { readonly lines: readonly WeaknessLine[
 
 function Flown({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
   const { flights, packs, minutes, since } = page.flown;
-  const count = (kind: string) => page.occurrences.filter((each) => each.kind === kind).length;
+  const count = (kind: string) => page.occurrences.filter((each) => each.kind === kind && !each.withdrawnAt).length;
   const nearMisses = nearMissRateWords(count('near-miss'), flights);
   return (
     <Part heading="Flown" end={<LinkButton icon="plus" label="Add a flight" href={`/flights/new?pilot=${page.pilot.id}`} />}>
@@ -54,7 +53,7 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
   const { pilot } = page;
   return (
     <Screen
-      title={pilot.name} under={`${MODE_WORDS[pilot.mode]} · sticks ${pilot.stickLayout} · wind up to ${pilot.windLimitMps} m/s`} up="/pilots"
+      title={pilot.name} under={`${MODE_WORDS[pilot.mode]} · sticks ${pilot.stickLayout} · wind up to ${pilot.windLimitMps}\u00a0m/s`} up="/pilots"
       foot={<LinkButton kind="main" icon="plus" label="Log a crash or near-miss" href={`/log/kind?pilot=${pilot.id}`} />}
       aside={
         <>
@@ -80,7 +79,7 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
           {page.occurrences.map((each) => (
             <LinkRow
               key={each.id} href={`/occurrence/${each.id}`} title={`${KIND_WORDS[each.kind]}: ${causeOf(each.confirmedCauseId ?? each.causeId).name}${each.confirmedCauseId ? '' : '?'}`}
-              under={[sayDay(each.day), each.note].filter(Boolean).join(' · ')}
+              under={[each.withdrawnAt ? 'Withdrawn' : null, sayDay(each.day), each.note].filter(Boolean).join(' · ')}
             />
           ))}
         </Rows>

@@ -2,13 +2,14 @@ import { craftShape, flightShape, occurrenceShape, pilotShape, siteShape } from 
 import { useLocalSearchParams } from 'expo-router';
 import { useRef } from 'react';
 import { v7 as uuid } from 'uuid';
-import type { AnyObjectSchema } from 'yup';
+import { type AnyObjectSchema, string } from 'yup';
 import type { Flight, OccurrenceOfPilot, Roster } from '../api/types';
 import { useOccurrence } from '../occurrence/occurrence-queries';
 import { Loaded } from '../ui/Loaded';
 import { Note } from '../ui/Note';
 import { type Question, RecordForm } from '../ui/RecordForm';
 import { Screen } from '../ui/Screen';
+import { timeOf } from '../words/dates';
 import { useFlights, useRoster, useSave } from '../kit/kit-queries';
 import { CRAFT_QUESTIONS, flightQuestions, NEW_CRAFT, NEW_PILOT, NEW_SITE, newFlight, occurrenceQuestions, PILOT_QUESTIONS, SITE_QUESTIONS } from '../kit/questions';
 
@@ -84,12 +85,24 @@ export function EditFlight() {
   );
 }
 
+/** A trainer gives day and time of day; the record keeps the instant. */
+const occurrenceFormShape = occurrenceShape.omit(['happenedAt']).shape({
+  time: string().trim().defined().matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'Time must be written as hours:minutes, such as 09:30.'),
+});
+
 function OccurrenceForm({ occurrence, roster }: { readonly occurrence: OccurrenceOfPilot; readonly roster: Roster }) {
   const save = useSave();
+  const before = new Date(occurrence.happenedAt);
+  const time = timeOf(before);
+  const onSave = ({ time: newTime, ...fields }: Record<string, unknown>) => {
+    const same = newTime === time && fields['day'] === occurrence.day;
+    const happenedAt = same ? occurrence.happenedAt : new Date(`${String(fields['day'])}T${String(newTime)}`).toISOString();
+    return save.mutateAsync({ path: `/occurrences/${occurrence.id}`, body: { ...fields, happenedAt } });
+  };
   return (
     <RecordForm
-      title="Change the details" up={`/occurrence/${occurrence.id}`} shape={occurrenceShape} questions={occurrenceQuestions(roster)}
-      values={fieldsOf(occurrence, occurrenceShape)} onSave={(body) => save.mutateAsync({ path: `/occurrences/${occurrence.id}`, body })}
+      title="Change the details" up={`/occurrence/${occurrence.id}`} shape={occurrenceFormShape} questions={occurrenceQuestions(roster, occurrence.confirmedCauseId !== null)}
+      values={{ ...fieldsOf(occurrence, occurrenceShape), time }} onSave={(fields) => onSave(fields as Record<string, unknown>)}
     />
   );
 }

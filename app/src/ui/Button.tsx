@@ -24,6 +24,8 @@ export interface ButtonLook {
   /** `main`: the screen's one main action. `solid` and `plain`: other actions. `quiet`: seldom needed. */
   readonly kind?: 'main' | 'solid' | 'plain' | 'quiet';
   readonly icon?: IconName;
+  /** For a choice made with a glove on. */
+  readonly large?: boolean;
   readonly style?: StyleProp<ViewStyle>;
 }
 
@@ -31,25 +33,27 @@ interface ButtonProps extends ButtonLook {
   readonly onPress: () => void;
   readonly disabled?: boolean;
   readonly pressed?: boolean;
+  /** Said instead of the label where the label alone does not say which. */
+  readonly says?: string;
 }
 
-function Face({ label, kind = 'plain', icon }: ButtonLook) {
+function Face({ label, kind = 'plain', icon, large = false }: ButtonLook) {
   const styles = useStyles();
   const theme = useTheme();
   const ink = kind === 'main' ? theme.onAccent : kind === 'solid' ? theme.ground : theme.ink;
   return (
     <>
       {icon ? <Feather name={icon} size={22} color={ink} aria-hidden /> : null}
-      <Words as="strong" style={[styles.label, kind === 'quiet' ? styles.quietLabel : null, { color: ink }]}>{label}</Words>
+      {label === '' ? null : <Words as={large ? 'large' : 'strong'} style={[styles.label, kind === 'quiet' ? styles.quietLabel : null, { color: ink }]}>{label}</Words>}
     </>
   );
 }
 
-export function Button({ onPress, disabled = false, pressed, style, ...look }: ButtonProps) {
+export function Button({ onPress, disabled = false, pressed, says, style, ...look }: ButtonProps) {
   const styles = useStyles();
   return (
     <Pressable
-      role="button" onPress={onPress} disabled={disabled} aria-disabled={disabled} aria-pressed={pressed}
+      role="button" onPress={onPress} disabled={disabled} aria-disabled={disabled} aria-pressed={pressed} aria-label={says}
       style={(state) => [styles.base, styles[look.kind ?? 'plain'], state.pressed ? styles.pressed : null, disabled ? styles.disabled : null, style]}
     >
       <Face {...look} />

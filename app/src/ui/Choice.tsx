@@ -1,4 +1,6 @@
+import { useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { TextBox } from './TextBox';
 import { themed, TOUCH } from './theme';
 import { Words } from './Words';
 
@@ -38,6 +40,22 @@ export function Choice<T extends string | number | boolean>({ label, options, va
           );
         })}
       </View>
+    </View>
+  );
+}
+
+const FEW = 12;
+
+/** One of many: a search narrows them down; the chosen one always stays in sight. */
+export function LongChoice<T extends string | number | boolean>({ label, options, value, onChange }: ChoiceProps<T>) {
+  const [wanted, setWanted] = useState('');
+  if (options.length <= FEW) return <Choice label={label} options={options} value={value} onChange={onChange} />;
+  const found = options.filter((option) => option.label.toLowerCase().includes(wanted.trim().toLowerCase())).slice(0, FEW);
+  const chosen = options.find((option) => option.value === value && !found.includes(option));
+  return (
+    <View style={{ gap: 10 }}>
+      <TextBox label={`${label}: find by name`} value={wanted} onChangeText={setWanted} autoCapitalize="none" />
+      <Choice label={`${found.length} of ${options.length} shown`} options={chosen ? [chosen, ...found] : found} value={value} onChange={onChange} />
     </View>
   );
 }

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import type { AnyObjectSchema } from 'yup';
 import { ApiProblem } from '../api/client';
 import { Button } from './Button';
-import { Choice, type Option } from './Choice';
+import { LongChoice, type Option } from './Choice';
 import { Screen } from './Screen';
 import { TextBox } from './TextBox';
 import { Words } from './Words';
@@ -58,7 +58,7 @@ export function RecordForm({ title, up, shape, questions, values, onSave }: Reco
             key={question.name} control={form.control} name={question.name}
             render={({ field }) => (question.ask === 'choice' ? (
               <View>
-                <Choice label={question.label} options={question.options} value={field.value as string | number | boolean | null} onChange={field.onChange} />
+                <LongChoice label={question.label} options={question.options} value={field.value as string | number | boolean | null} onChange={field.onChange} />
                 {errorOf(question.name) ? <Words as="strong" role="alert">{`! ${errorOf(question.name)}`}</Words> : null}
               </View>
             ) : (

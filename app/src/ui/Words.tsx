@@ -5,6 +5,7 @@ import { FONT, themed } from './theme';
 const useStyles = themed((theme) => ({
   title: { fontFamily: FONT.bold, fontSize: 27, lineHeight: 33, color: theme.ink },
   heading: { fontFamily: FONT.bold, fontSize: 20, lineHeight: 27, color: theme.ink },
+  large: { fontFamily: FONT.bold, fontSize: 24, lineHeight: 30, color: theme.ink },
   body: { fontFamily: FONT.plain, fontSize: 17, lineHeight: 25, color: theme.ink },
   strong: { fontFamily: FONT.bold, fontSize: 17, lineHeight: 25, color: theme.ink },
   soft: { fontFamily: FONT.plain, fontSize: 16, lineHeight: 23, color: theme.soft },
@@ -12,7 +13,7 @@ const useStyles = themed((theme) => ({
 }));
 
 interface WordsProps extends TextProps {
-  readonly as?: 'title' | 'heading' | 'body' | 'strong' | 'soft' | 'figure';
+  readonly as?: 'title' | 'heading' | 'large' | 'body' | 'strong' | 'soft' | 'figure';
   readonly children: ReactNode;
 }
 

@@ -9,12 +9,18 @@ import { View } from 'react-native';
 import type { WeaknessPage } from '../api/types';
 import { Button, ButtonRow } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
-import { PressRow, Row, Rows } from '../ui/Rows';
+import { PressRow, Rows } from '../ui/Rows';
 import { Part, Screen } from '../ui/Screen';
 import { TextBox } from '../ui/TextBox';
+import { themed } from '../ui/theme';
 import { Words } from '../ui/Words';
 import { usePutPlan, useWeakness } from './weakness-queries';
 import { whyWords } from './why-words';
+
+const useStyles = themed((theme) => ({
+  planned: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingVertical: 10, borderBottomWidth: 1, borderBottomColor: theme.rule },
+  words: { flex: 1, minWidth: 0 },
+}));
 
 function AddDrill({ page, chosen, onAdd }: { readonly page: WeaknessPage; readonly chosen: readonly string[]; readonly onAdd: (id: string) => void }) {
   const fits = DRILLS.filter((drill) => !chosen.includes(drill.id) && suits(drill.id, page.pilot.mode));
@@ -33,6 +39,7 @@ function AddDrill({ page, chosen, onAdd }: { readonly page: WeaknessPage; readon
 }
 
 function PlanOf({ page }: { readonly page: WeaknessPage }) {
+  const styles = useStyles();
   const router = useRouter();
   const put = usePutPlan(page.weakness.id);
   const { causeId } = page.weakness;
@@ -68,18 +75,18 @@ function PlanOf({ page }: { readonly page: WeaknessPage }) {
         </>
       }
     >
-      <Rows>
+      <View role="list">
         {drillIds.map((id, i) => (
-          <View key={id}>
-            <Row title={`${i + 1}. ${drillOf(id).name}`} under={whyWords(id, whyInPlan(id, key))} />
-            <ButtonRow>
-              {i > 0 ? <Button icon="arrow-up" label="Earlier" onPress={() => raise(i)} /> : null}
-              <Button icon="x" label="Drop" onPress={() => drop(id)} />
-            </ButtonRow>
-            <View style={{ height: 10 }} />
+          <View key={id} role="listitem" style={styles.planned}>
+            <View style={styles.words}>
+              <Words as="strong">{`${i + 1}. ${drillOf(id).name}`}</Words>
+              <Words as="soft">{whyWords(id, whyInPlan(id, key))}</Words>
+            </View>
+            {i > 0 ? <Button icon="arrow-up" label="" says={`${drillOf(id).name} earlier`} onPress={() => raise(i)} /> : null}
+            <Button icon="x" label="" says={`Drop ${drillOf(id).name}`} onPress={() => drop(id)} />
           </View>
         ))}
-      </Rows>
+      </View>
       <ButtonRow>
         <Button icon="plus" label="Add a drill" onPress={() => setAdding(true)} />
         {isProposal(causeId, mode, drillIds) ? null : <Button kind="quiet" label="Back to the proposal" onPress={() => setDrillIds(proposePlan(causeId, mode).map((planned) => planned.drillId))} />}

@@ -20,15 +20,13 @@ import { LinkRow, Rows } from '../ui/Rows';
 import { Part, Screen } from '../ui/Screen';
 import { Words } from '../ui/Words';
 import { sayDay, today } from '../words/dates';
-import { STANDING_LINE } from '../words/words';
+import { STANDING_LINE, STATE_WORDS } from '../words/words';
 import { CurveChart, StickPlate } from '../drawing';
 import { History } from './History';
 import { HowSure } from './HowSure';
 import { chartName, curveSentence, rungWords } from './rung-words';
 import { useMove, useWeakness, useWorkedOut, type WorkedOut } from './weakness-queries';
 import { whyWords } from './why-words';
-
-const STATE_WORDS = { open: 'Open', drilling: 'Drilling', 'ready-for-check': 'Ready for check', watch: 'On watch', closed: 'Closed', withdrawn: 'Withdrawn' } as const;
 
 function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
   const { charts } = worked.clearance;

@@ -11,6 +11,9 @@ const two = (value: number) => String(value).padStart(2, '0');
 /** The day on this phone's own calendar. */
 export const dayOf = (instant: Date): Day => `${instant.getFullYear()}-${two(instant.getMonth() + 1)}-${two(instant.getDate())}`;
 
+/** The time of day on this phone's own clock, as hours:minutes. */
+export const timeOf = (instant: Date): string => `${two(instant.getHours())}:${two(instant.getMinutes())}`;
+
 export const today = (): Day => dayOf(new Date());
 
 /** A day as a trainer says it: "today", "yesterday", "in 3 days", "4 Mar". */

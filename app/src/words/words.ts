@@ -1,3 +1,4 @@
+import type { WeaknessState } from '@skelby/core/clearance/rungs';
 import type { MissReason, Purpose } from '@skelby/core/clearance/facts';
 import type { Assistance, Side } from '@skelby/core/drills/drill';
 import type { FlightMode, OccurrenceKind, Place } from '@skelby/core/flying/vocabulary';
@@ -31,6 +32,10 @@ export const ASSISTANCE_WORDS: Readonly<Record<Assistance, string>> = { 'as-flow
 export const MISS_WORDS: Readonly<Record<MissReason, string>> = {
   'wrong-first-move': 'Wrong first move', 'off-the-mark': 'Off the mark', height: 'Height', nose: 'Nose off',
   'too-fast': 'Too fast', 'too-late': 'Too late', 'sensor-stopped-it': 'Sensor stopped it', 'taken-over': 'Taken over',
+};
+
+export const STATE_WORDS: Readonly<Record<WeaknessState, string>> = {
+  open: 'Open', drilling: 'Drilling', 'ready-for-check': 'Ready for check', watch: 'On watch', closed: 'Closed', withdrawn: 'Withdrawn',
 };
 
 export const STANDING_LINE = 'Local rules and your licensed instructor come first.';

@@ -24,6 +24,8 @@ export function connect(databaseUrl: string): Knex {
     client: 'pg',
     connection: databaseUrl,
     pool: { min: 0, max: 10 },
+    // What Knex would print here it also throws.
+    log: { warn: () => {}, error: () => {} },
     wrapIdentifier: (name, original) => (name === '*' ? name : original(toSnake(name))),
     postProcessResponse: (result: unknown) => {
       if (Array.isArray(result)) return result.map(camelKeys);

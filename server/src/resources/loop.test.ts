@@ -127,6 +127,20 @@ test('a confirmation taken back withdraws the weakness it opened, and the cause 
   expect(page.body.weaknesses.map((line) => [line.causeId, line.state]).sort()).toEqual([['overcontrol', 'withdrawn'], ['wildlife', 'open']]);
 });
 
+test('an entry made by mistake is withdrawn with a reason: gone from Today, kept on record', async () => {
+  const [pilotId, occurrenceId] = [id(), id()];
+  await trainer.put(`/pilots/${pilotId}`, PILOT);
+  await trainer.put(`/occurrences/${occurrenceId}`, occurrence(pilotId));
+  expect((await trainer.put(`/occurrences/${occurrenceId}/withdrawn`, { reason: ' ' })).status).toBe(422);
+  for (let i = 0; i < 2; i += 1) expect((await trainer.put(`/occurrences/${occurrenceId}/withdrawn`, { reason: 'Tapped the wrong name.' })).status).toBe(200);
+  expect((await trainer.get<TodayBody>('/today')).body.toDebrief.map((each) => each.id)).not.toContain(occurrenceId);
+  expect((await trainer.put(`/occurrences/${occurrenceId}/confirmation`, confirmation())).status).toBe(409);
+  const page = await trainer.get<{ occurrences: { withdrawnReason: string }[] }>(`/pilots/${pilotId}`);
+  expect(page.body.occurrences).toMatchObject([{ withdrawnReason: 'Tapped the wrong name.' }]);
+  const confirmed = await withWeakness(trainer);
+  expect((await trainer.put(`/occurrences/${confirmed.occurrenceId}/withdrawn`, { reason: 'Never mind.' })).status).toBe(409);
+});
+
 test('signing early asks for a reason and shows as such; undoing it leads back', async () => {
   const { weaknessId } = await withWeakness(trainer);
   const move = { kind: 'signed-early', undoes: null, at: '2026-03-04T09:00:00.000Z', day: '2026-03-04', reason: '' };

@@ -3,7 +3,7 @@ import { causeOf } from '@skelby/core/causes/causes';
 import type { Move } from '@skelby/core/clearance/facts';
 import { liveMoves } from '@skelby/core/clearance/standing';
 import { proposePlan } from '@skelby/core/plan/propose-plan';
-import { type ConfirmFields, confirmShape, unconfirmShape } from '@skelby/core/shapes/loop';
+import { type ConfirmFields, confirmShape, reasonShape, unconfirmShape } from '@skelby/core/shapes/loop';
 import { type OccurrenceFields, occurrenceShape } from '@skelby/core/shapes/records';
 import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';
@@ -17,6 +17,7 @@ interface OccurrenceRow extends OccurrenceFields {
   readonly id: string;
   readonly confirmedCauseId: string | null;
   readonly weaknessId: string | null;
+  readonly withdrawnAt: string | null;
 }
 
 async function find({ tx }: SchoolTx, id: string): Promise<OccurrenceRow> {
@@ -87,6 +88,7 @@ export async function confirmCause(school: SchoolTx, id: string, body: unknown):
     if (occurrence.confirmedCauseId === fields.causeId && occurrence.weaknessId) return { weaknessId: occurrence.weaknessId };
     throw conflict(`The cause is already confirmed as "${causeOf(occurrence.confirmedCauseId).name}": take that back first.`);
   }
+  if (occurrence.withdrawnAt !== null) throw conflict('This entry was withdrawn: log it again if it did happen.');
   const weaknessId = await openOrAdd(school, occurrence, fields);
   await school.tx('occurrences').where({ id }).update({ confirmedCauseId: fields.causeId, confirmedAt: fields.at, confirmedBy: school.accountId, weaknessId });
   await recordEvent(school, { action: 'cause-confirmed', subject: 'occurrence', subjectId: id, pilotId: occurrence.pilotId, data: { causeId: fields.causeId, weaknessId } });
@@ -112,6 +114,17 @@ export async function unconfirmCause(school: SchoolTx, id: string, body: unknown
   return { id };
 }
 
+/** Withdraws an entry that was made by mistake, with a reason. It stays on record and no longer counts. */
+export async function withdrawOccurrence(school: SchoolTx, id: string, body: unknown): Promise<{ id: string }> {
+  const { reason } = await reasonShape.validate(body, { abortEarly: false });
+  const occurrence = await find(school, id);
+  if (occurrence.withdrawnAt !== null) return { id };
+  if (occurrence.confirmedCauseId !== null) throw conflict('The cause of this occurrence is confirmed: take the confirmation back first.');
+  await school.tx('occurrences').where({ id }).update({ withdrawnAt: school.tx.fn.now(), withdrawnReason: reason });
+  await recordEvent(school, { action: 'withdrawn', subject: 'occurrence', subjectId: id, pilotId: occurrence.pilotId, reason });
+  return { id };
+}
+
 export function occurrenceRoutes(router: Router, inSchool: InTheirSchool): void {
   const at = (ctx: Parameters<typeof keyIn>[0]) => keyIn(ctx, 'id', 'occurrence');
   router.get('/occurrences/:id', inSchool(async ({ tx }, ctx) => {
@@ -121,6 +134,7 @@ export function occurrenceRoutes(router: Router, inSchool: InTheirSchool): void 
     return row;
   }));
   router.put('/occurrences/:id', inSchool((school, ctx) => logOccurrence(school, at(ctx), bodyOf(ctx))));
+  router.put('/occurrences/:id/withdrawn', inSchool((school, ctx) => withdrawOccurrence(school, at(ctx), bodyOf(ctx))));
   router.put('/occurrences/:id/confirmation', inSchool((school, ctx) => confirmCause(school, at(ctx), bodyOf(ctx))));
   router.put('/occurrences/:id/confirmation/taken-back', inSchool((school, ctx) => unconfirmCause(school, at(ctx), bodyOf(ctx))));
 }

@@ -8,7 +8,7 @@ export async function roster({ tx }: SchoolTx) {
     select p.*, f.craft_id as last_craft_id, f.site_id as last_site_id, f.wind_mps as last_wind_mps, f.day as last_flown_on
       from pilots p
       left join lateral (select * from flights f where f.school_id = p.school_id and f.pilot_id = p.id order by f.day desc, f.id desc limit 1) f on true
-      left join lateral (select max(day) as day from occurrences o where o.school_id = p.school_id and o.pilot_id = p.id) o on true
+      left join lateral (select max(day) as day from occurrences o where o.school_id = p.school_id and o.pilot_id = p.id and o.withdrawn_at is null) o on true
      order by greatest(f.day, o.day) desc nulls last, p.name`) as { rows: unknown[] };
   return { pilots: pilots.rows, craft: await tx('craft').orderBy('name'), sites: await tx('sites').orderBy('name') };
 }

@@ -6,7 +6,7 @@ import type { InTheirSchool } from '../http/in-their-school';
 export async function today({ tx }: SchoolTx) {
   const toDebrief = await tx('occurrences as o').join('pilots as p', (on) => on.on('p.school_id', 'o.school_id').andOn('p.id', 'o.pilot_id'))
     .select('o.id', 'o.kind', 'o.cause_id', 'o.note', 'o.happened_at', 'o.day', 'o.pilot_id', 'p.name as pilot_name')
-    .whereNull('o.confirmed_cause_id').orderBy('o.happened_at');
+    .whereNull('o.confirmed_cause_id').whereNull('o.withdrawn_at').orderBy('o.happened_at');
   const weaknesses = await tx('weaknesses as w').join('pilots as p', (on) => on.on('p.school_id', 'w.school_id').andOn('p.id', 'w.pilot_id'))
     .select('w.id', 'w.pilot_id', 'p.name as pilot_name', 'w.cause_id', 'w.state', 'w.check_from', 'w.check_passed', 'w.rungs', 'w.opened_at')
     .whereIn('w.state', ['open', 'drilling', 'ready-for-check']).orderBy(['p.name', 'w.opened_at']);

@@ -108,11 +108,14 @@ export async function up(db: Knex): Promise<void> {
       confirmed_at timestamptz,
       confirmed_by uuid,
       weakness_id uuid,
+      withdrawn_at timestamptz,
+      withdrawn_reason text,
       ${refers('pilot_id', 'pilots')}, ${refers('craft_id', 'craft')}, ${refers('site_id', 'sites')},
       ${refers('weakness_id', 'weaknesses')}, ${refers('logged_by', 'accounts')}, ${refers('confirmed_by', 'accounts')},
-      check ((confirmed_cause_id is null) = (weakness_id is null))`)}
+      check ((confirmed_cause_id is null) = (weakness_id is null)),
+      check (withdrawn_at is null or confirmed_cause_id is null)`)}
     create index occurrences_of_pilot on occurrences (school_id, pilot_id, happened_at desc);
-    create index occurrences_to_debrief on occurrences (school_id, happened_at) where confirmed_cause_id is null;
+    create index occurrences_to_debrief on occurrences (school_id, happened_at) where confirmed_cause_id is null and withdrawn_at is null;
 
     ${schoolTable('moves', `
       weakness_id uuid not null,

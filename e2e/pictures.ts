@@ -1,0 +1,93 @@
+import { rmSync } from 'node:fs';
+import path from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { loadDemo } from '../server/src/demo/load';
+import { DEMO_TRAINERS } from '../server/src/demo/school';
+import { buildApp } from '../tools/build-app';
+import { freePort, startCluster } from '../tools/cluster';
+import { ensureDatabase, withDatabase } from '../tools/database';
+import { needChromium } from '../tools/needs';
+import { ROOT, throwawayFolder } from '../tools/places';
+import { CannotGoOn, say } from '../tools/say';
+import { startServer } from '../tools/server-process';
+
+const FOLDER = path.join(ROOT, 'docs', 'screenshots');
+const PHONE = { width: 390, height: 844 };
+const DESK = { width: 1280, height: 800 };
+
+interface Picture {
+  readonly name: string;
+  readonly size?: typeof PHONE;
+  readonly dark?: true;
+  readonly open: (page: Page) => Promise<void>;
+}
+
+const weakness = (name: RegExp) => async (page: Page) => {
+  await page.goto('/');
+  await page.getByRole('link', { name }).first().click();
+  await page.getByRole('img', { name: /test rep/ }).waitFor();
+};
+
+const logTo = (...taps: readonly RegExp[]) => async (page: Page) => {
+  await page.goto('/log/pilot');
+  for (const name of taps) await page.getByRole('button', { name }).first().click();
+};
+
+const LOGGING = [/^Davit Orrel/, /^Crash/, /^Orientation/, /^Nose-in reversal/] as const;
+
+const PICTURES: readonly Picture[] = [
+  { name: 'today', open: (page) => page.goto('/').then(() => page.getByRole('heading', { name: 'Drilling' }).waitFor()) },
+  { name: 'today-wide', size: DESK, open: (page) => page.goto('/').then(() => page.getByRole('heading', { name: 'Drilling' }).waitFor()) },
+  { name: 'log-kind', open: logTo(LOGGING[0]) },
+  { name: 'log-family', open: logTo(...LOGGING.slice(0, 2)) },
+  { name: 'log-cause', open: logTo(...LOGGING.slice(0, 3)) },
+  { name: 'log-save', open: logTo(...LOGGING) },
+  { name: 'occurrence', open: (page) => page.goto('/').then(() => page.getByRole('link', { name: /Cai Penhallis.*Crash/ }).click()) },
+  { name: 'weakness', open: weakness(/Oska Merrin.*Yaw tumble/) },
+  { name: 'weakness-wide', size: DESK, open: weakness(/Oska Merrin.*Yaw tumble/) },
+  { name: 'weakness-dark', dark: true, open: weakness(/Tove Lindqvane.*Nose-in reversal/) },
+  { name: 'counter', open: (page) => weakness(/Oska Merrin.*Yaw tumble/)(page).then(async () => { await page.getByRole('link', { name: /Power turn Decides/ }).click(); await page.getByRole('img', { name: /test rep/ }).waitFor(); }) },
+  { name: 'counter-missed', open: (page) => weakness(/Oska Merrin.*Yaw tumble/)(page).then(async () => { await page.getByRole('link', { name: 'Count reps' }).click(); await page.getByRole('button', { name: 'Missed', exact: true }).click(); }) },
+  { name: 'plan', open: (page) => weakness(/Clipped a gap/)(page).then(() => page.getByRole('link', { name: 'Change', exact: true }).click()) },
+  { name: 'pilot', open: (page) => page.goto('/pilots').then(() => page.getByRole('link', { name: /^Nia/ }).click()) },
+  { name: 'pilot-wide', size: DESK, open: (page) => page.goto('/pilots').then(() => page.getByRole('link', { name: /^Nia/ }).click()) },
+  { name: 'flights', open: async (page) => { await page.goto('/flights'); } },
+  { name: 'kit-wide', size: DESK, open: async (page) => { await page.goto('/kit'); } },
+];
+
+/** Takes every picture that the README shows, from the demo data. */
+export async function takePictures(): Promise<number> {
+  const executablePath = await needChromium();
+  await buildApp();
+  const folder = throwawayFolder();
+  const cluster = await startCluster(folder);
+  try {
+    await ensureDatabase(cluster.url, 'pictures');
+    await withDatabase(cluster.url('pictures'), (db) => loadDemo(db, new Date()));
+    const server = await startServer(cluster.url('pictures'), await freePort());
+    const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+    try {
+      const baseURL = `http://127.0.0.1:${server.port}`;
+      for (const picture of PICTURES) {
+        const context = await browser.newContext({ baseURL, viewport: picture.size ?? PHONE, colorScheme: picture.dark ? 'dark' : 'light', locale: 'en-GB' });
+        const { email, password } = DEMO_TRAINERS[0];
+        const answer = await context.request.post('/api/sign-in', { data: { email, password }, headers: { Origin: baseURL } });
+        if (!answer.ok()) throw new CannotGoOn(`Sign-in answered ${answer.status()}.`);
+        const page = await context.newPage();
+        await picture.open(page);
+        await page.evaluate(() => document.fonts.ready);
+        await page.waitForTimeout(700);
+        await page.screenshot({ path: path.join(FOLDER, `${picture.name}.png`) });
+        say(picture.name);
+        await context.close();
+      }
+    } finally {
+      await browser.close();
+      await server.stop();
+    }
+  } finally {
+    await cluster.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+  return 0;
+}
