@@ -99,7 +99,7 @@ test('a side that is strong does not carry the other: the counter offers the wea
   await page.getByRole('button', { name: 'Count on' }).click();
   await trainer.met(10);
   await expect(page.getByText('Limit reached at test rep 10.')).toBeVisible();
-  await page.getByRole('button', { name: 'This side is there. Next: nose right' }).click();
+  await page.getByRole('button', { name: 'This side is there. Next: Side-on hover, nose right' }).click();
   await expect(page.getByText('No test rep yet; 10 clean ones in a row would do.')).toBeVisible();
 });
 

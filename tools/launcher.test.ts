@@ -20,8 +20,9 @@ interface Ended {
 }
 
 function skelby(args: readonly string[], env: Record<string, string> = {}): { child: ChildProcess; up: Promise<void>; ended: Promise<Ended> } {
-  const { DATABASE_URL: _, ...rest } = process.env;
-  const child = spawn(SKELBY, args, { env: { ...rest, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const own: NodeJS.ProcessEnv = { ...process.env };
+  delete own['DATABASE_URL'];
+  const child = spawn(SKELBY, args, { env: { ...own, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
   running.push(child);
   let said = '';
   let isUp = () => {};

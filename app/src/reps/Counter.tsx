@@ -19,10 +19,10 @@ import { Words } from '../ui/Words';
 import { today } from '../words/dates';
 import { BAND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, SIDE_WORDS } from '../words/words';
 import { CurveChart, StickPlate } from '../drawing';
-import { chartName, curveSentence } from '../weakness/rung-words';
+import { chartName, curveSentence, rungWords } from '../weakness/rung-words';
 import { useWeakness, useWorkedOut } from '../weakness/weakness-queries';
 import { HowFlown, purposesFor } from './HowFlown';
-import { forDrill, type Settings, sideNext, useSettings } from './settings';
+import { forDrill, nextUp, type Settings, sideAfter, useSettings } from './settings';
 import { Verdicts, WhyMissed } from './Verdicts';
 
 const UNDO_REASONS = ['Mis-tap', 'Judged it wrong', 'Wrong drill or side', 'Not a fair attempt'] as const;
@@ -94,14 +94,14 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
       path: `/reps/${uuid()}`, what: `rep of ${drill.name}`,
       body: { weaknessId: page.weakness.id, drillId, purpose, met, missReason, side, band, flownOn, mode, pilotRelative, pack, day: today(), flownAt },
     });
-    change({ missedAt: null, day: today() });
+    change({ missedAt: null, day: today(), ...(purpose === 'check' ? { side: sideAfter(drillId, side) } : {}) });
   };
   const undo = (rep: RecordedRep, reason: string) => outbox.add({ path: `/reps/${rep.id}/taken-back`, body: { reason }, what: `undo of a rep of ${drillOf(rep.drillId).name}` });
   const pickDrill = (drillId: string) => change(forDrill(drillId, page, clearance, next));
 
   const notCounted = purpose === 'practice' ? null : whyNotCounted(flown, page.weakness.causeId, page.pilot.mode);
-  const sideDone = clearance.charts.find((chart) => chart.drillId === flown.drillId && chart.side === flown.side)?.curve.reachedAt ?? null;
-  const nextSide = sideNext(flown.drillId, clearance);
+  const upNext = nextUp(flown, clearance);
+  const allThere = clearance.charts.every((chart) => chart.curve.reachedAt !== null);
 
   const counting = (
     <>
@@ -134,8 +134,17 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
           {notCounted ? <Note icon="alert-triangle">{NOT_COUNTED[notCounted]}</Note> : null}
           {next.do === 'wait' ? <Note icon="moon">{`The check is due ${next.until}: a rep now moves it.`}</Note> : null}
           {next.do === 'sign' ? <Note icon="check-circle" heading="Check passed"><LinkButton kind="solid" label="Go and sign" href={up} /></Note> : null}
-          {purpose === 'test' && sideDone !== null && nextSide !== flown.side && nextSide ? (
-            <Button label={`This side is there. Next: ${SIDE_WORDS[nextSide].toLowerCase()}`} onPress={() => change({ side: nextSide })} />
+          {upNext ? (
+            <Button
+              icon="arrow-right" label={`${upNext.drillId === flown.drillId ? 'This side is there' : 'This drill is there'}. Next: ${chartName(upNext)}`}
+              onPress={() => change(upNext.drillId === flown.drillId ? { side: upNext.side } : { ...forDrill(upNext.drillId, page, clearance, next), purpose, side: upNext.side })}
+            />
+          ) : null}
+          {next.do === 'drill' && allThere ? (
+            <Note icon="map" heading="The test is passed; not yet shown everywhere">
+              <Words>{rungWords('coverage', clearance, page.rule)}</Words>
+              <Words>{rungWords('days', clearance, page.rule)}</Words>
+            </Note>
           ) : null}
           <Standing settings={flown} clearance={clearance} page={page} />
           {settings.pack > 2 ? <Words as="soft">{`${plural(settings.pack, 'pack')}: short and often teaches more. A break?`}</Words> : null}

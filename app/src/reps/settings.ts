@@ -38,6 +38,32 @@ export function sideNext(drillId: string, clearance: Pick<Clearance, 'charts'>):
   return [...(open.length > 0 ? open : sides)].sort((a, b) => (repsOn(a)?.reps ?? 0) - (repsOn(b)?.reps ?? 0))[0]!;
 }
 
+export interface NextUp {
+  readonly drillId: string;
+  readonly side: Side | null;
+}
+
+/** Once what is being counted is there: the next deciding drill or side that is not; null while it is not, or when all are. */
+export function nextUp(now: Pick<Settings, 'drillId' | 'side' | 'purpose'>, clearance: Pick<Clearance, 'charts' | 'check'>): NextUp | null {
+  if (now.purpose === 'check') {
+    const drills = clearance.check?.drills ?? [];
+    if (!drills.find((drill) => drill.drillId === now.drillId)?.passed) return null;
+    const open = drills.find((drill) => !drill.passed);
+    return open ? { drillId: open.drillId, side: drillOf(open.drillId).sides[0] ?? null } : null;
+  }
+  const here = clearance.charts.find((chart) => chart.drillId === now.drillId && chart.side === now.side);
+  if (now.purpose !== 'test' || !here || here.curve.reachedAt === null) return null;
+  const open = clearance.charts.filter((chart) => chart.curve.reachedAt === null);
+  const next = open.find((chart) => chart.drillId === now.drillId) ?? open[0];
+  return next ? { drillId: next.drillId, side: next.side } : null;
+}
+
+/** A check goes round the sides of a drill, one attempt each. */
+export function sideAfter(drillId: string, side: Side | null): Side | null {
+  const { sides } = drillOf(drillId);
+  return sides.length === 0 ? null : sides[(side === null ? 0 : sides.indexOf(side) + 1) % sides.length]!;
+}
+
 /** What a drill starts with: the pilot's own mode, the band that is still wanted, the side that is behind. */
 export function forDrill(drillId: string, page: WeaknessPage, clearance: Clearance, next: NextStep): Pick<Settings, 'drillId' | 'purpose' | 'side' | 'band' | 'flownOn' | 'mode'> {
   const drill = drillOf(drillId);

@@ -64,8 +64,10 @@ export function makeSignIn(db: Knex) {
     await perAddress.delete(email);
     const token = randomBytes(32).toString('base64url');
     const expires = new Date(Date.now() + SESSION_DAYS * MS_PER_DAY);
-    await inSchool(db, account, ({ tx, schoolId }) =>
-      tx('sessions').insert({ schoolId, id: uuid(), accountId: account.accountId, tokenHash: tokenHash(token), expiresAt: expires }));
+    await inSchool(db, account, async ({ tx, schoolId }) => {
+      await tx('sessions').where('expires_at', '<', tx.fn.now()).delete();
+      await tx('sessions').insert({ schoolId, id: uuid(), accountId: account.accountId, tokenHash: tokenHash(token), expiresAt: expires });
+    });
     ctx.cookies.set(COOKIE, token, { httpOnly: true, sameSite: 'lax', secure: ctx.secure, expires, overwrite: true });
     ctx.body = { name: account.name };
   };
