@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import net from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -8,6 +8,8 @@ import path from 'node:path';
 
 const SKELBY = path.join(__dirname, '..', 'skelby');
 const folder = mkdtempSync(path.join(tmpdir(), 'skelby-launcher-'));
+// As root the database runs as another user, who has to be able to come by.
+chmodSync(folder, 0o755);
 const running: ChildProcess[] = [];
 afterAll(() => {
   for (const child of running) child.kill('SIGKILL');
@@ -26,7 +28,11 @@ function skelby(args: readonly string[], env: Record<string, string> = {}): { ch
   running.push(child);
   let said = '';
   let isUp = () => {};
-  const up = new Promise<void>((resolve) => { isUp = resolve; });
+  const up = new Promise<void>((resolve, reject) => {
+    isUp = resolve;
+    child.once('close', () => reject(new Error(`It ended before it was up:\n${said}`)));
+  });
+  up.catch(() => undefined); // a start that is meant to fail is looked at by how it ended
   const hear = (part: Buffer) => { said += part.toString(); if (said.includes('Ctrl-C stops it.')) isUp(); };
   child.stdout.on('data', hear);
   child.stderr.on('data', hear);
