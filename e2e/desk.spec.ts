@@ -144,3 +144,16 @@ test('everything that is tapped in the field is at least 56 px high', async ({ t
     expect(small, view.name).toEqual([]);
   }
 });
+
+test('a page that breaks says so and leads back, and an unknown address does too', async ({ trainer, page }) => {
+  await trainer.today();
+  await page.route('**/api/today', (route) => route.fulfill({ json: { toDebrief: null, weaknesses: [] } }));
+  await page.reload();
+  await expect(page.getByText('The page could not be shown. Entries on this phone are safe.')).toBeVisible();
+  await page.unroute('**/api/today');
+  await page.getByRole('button', { name: 'Load Skelby anew' }).click();
+  await expect(page.getByRole('heading', { name: 'Drilling' })).toBeVisible();
+  await page.goto('/no/such/page');
+  await page.getByRole('link', { name: 'Go to Today' }).click();
+  await expect(page.getByRole('heading', { name: 'Drilling' })).toBeVisible();
+});

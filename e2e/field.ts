@@ -44,6 +44,13 @@ export class Trainer {
     await expect(this.page.getByText('Until cleared')).toBeVisible();
   }
 
+  /** Tells the pilot that test reps follow. */
+  async announceTest(): Promise<void> {
+    await this.page.getByRole('button', { name: /^Practice ·/ }).click();
+    await this.page.getByRole('radio', { name: 'Test' }).click();
+    await this.page.getByRole('button', { name: 'Count on' }).click();
+  }
+
   /** Counts reps met, and waits until the phone has sent them. */
   async met(times: number): Promise<void> {
     for (let i = 0; i < times; i += 1) await this.page.getByRole('button', { name: 'Met', exact: true }).click();

@@ -2,8 +2,6 @@ import { daysAgo, expect, test } from './field';
 
 /** From the crash to the signature and back, in days of the phone's calendar. */
 
-const PURPOSE = /^Practice ·/;
-
 test('a student takes off with a loose rotor, and is cleared eleven days later; the next time it opens again', async ({ trainer, page }) => {
   await trainer.on(daysAgo(20));
   const pilot = await trainer.addPilot('Vigdis Holmgard');
@@ -18,9 +16,7 @@ test('a student takes off with a loose rotor, and is cleared eleven days later; 
   for (const [ago, reps] of [[19, 5], [18, 5]] as const) {
     await trainer.on(daysAgo(ago));
     await page.getByRole('link', { name: /^2\. Hover check/ }).click();
-    await page.getByRole('button', { name: PURPOSE }).click();
-    await page.getByRole('radio', { name: 'Test' }).click();
-    await page.getByRole('button', { name: 'Count on' }).click();
+    await trainer.announceTest();
     await trainer.met(reps);
     if (ago === 19) await expect(page.getByText('After 5 test reps: 5 clean ones in a row would reach the limit.')).toBeVisible();
     await page.getByRole('button', { name: 'Back' }).click();
@@ -58,9 +54,7 @@ test('reps counted without signal are drawn at once and are all there after the 
   await trainer.log(pilot, 'Near-miss', 'Battery and link', 'Lost the radio link');
   await trainer.confirm('Lost the radio link');
   await page.getByRole('link', { name: /Take over the return/ }).click();
-  await page.getByRole('button', { name: PURPOSE }).click();
-  await page.getByRole('radio', { name: 'Test' }).click();
-  await page.getByRole('button', { name: 'Count on' }).click();
+  await trainer.announceTest();
   await context.setOffline(true);
   for (let i = 0; i < 3; i += 1) await page.getByRole('button', { name: 'Met', exact: true }).click();
   await expect(page.getByText('After 3 test reps: 7 clean ones in a row would reach the limit.')).toBeVisible();
@@ -94,9 +88,7 @@ test('a side that is strong does not carry the other: the counter offers the wea
   await trainer.log(pilot, 'Crash', 'Orientation', 'Side-on mix-up');
   await trainer.confirm('Side-on mix-up');
   await page.getByRole('link', { name: /Side-on hover/ }).click();
-  await page.getByRole('button', { name: PURPOSE }).click();
-  await page.getByRole('radio', { name: 'Test' }).click();
-  await page.getByRole('button', { name: 'Count on' }).click();
+  await trainer.announceTest();
   await trainer.met(10);
   await expect(page.getByText('Limit reached at test rep 10.')).toBeVisible();
   await page.getByRole('button', { name: 'This side is there. Next: Side-on hover, nose right' }).click();

@@ -107,6 +107,8 @@ export function Log() {
   const unfinished = isOld(draft) && hasProgress(draft);
   useEffect(() => { if (asked && !unfinished) change(forPilot(asked)); }, [asked, change, unfinished]);
 
+  // The draft is gone by now: the page waits to be left, and asks nothing more.
+  if (sending) return <Screen title="Saving …"><Words as="soft" role="status">Kept on this phone.</Words></Screen>;
   if (!isStep(params.step)) return <Redirect href="/log/pilot" />;
   const step = params.step;
   const lacking = params.pilot && draft.pilotId === null ? null : missing(draft, step);
@@ -136,7 +138,7 @@ export function Log() {
         return (
           <Screen
             title={TITLES[step]} under={under || undefined} up="/"
-            foot={step === 'save' ? <Button kind="main" icon="check" label={sending ? 'Saving …' : 'Save'} disabled={sending} onPress={() => void save()} /> : step === 'kind' ? <KindButtons go={go} /> : undefined}
+            foot={step === 'save' ? <Button kind="main" icon="check" label="Save" onPress={() => void save()} /> : step === 'kind' ? <KindButtons go={go} /> : undefined}
           >
             {step === 'pilot' && unfinished ? <Unfinished draft={draft} who={who} onGoOn={() => router.push(`/log/${missing(draft, 'save') ?? 'save'}`)} onDrop={drop} /> : null}
             {step === 'pilot' && !unfinished ? <PilotStep {...props} /> : null}

@@ -1,1 +1,2 @@
+export { Broken as ErrorBoundary } from '../../session/Broken';
 export { Frame as default } from '../../session/Frame';
