@@ -75,6 +75,7 @@ export async function takePictures(): Promise<number> {
         if (!answer.ok()) throw new CannotGoOn(`Sign-in answered ${answer.status()}.`);
         const page = await context.newPage();
         await picture.open(page);
+        await page.getByText('Loading …').waitFor({ state: 'hidden' });
         await page.evaluate(() => document.fonts.ready);
         await page.waitForTimeout(700);
         await page.screenshot({ path: path.join(FOLDER, `${picture.name}.png`) });

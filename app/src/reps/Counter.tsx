@@ -120,9 +120,9 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
     return <Screen title={drill.name} under={page.pilot.name} up={up}><Note icon="check-circle">This weakness is not open: no reps to count.</Note><LinkButton label="Back to the weakness" href={up} /></Screen>;
   }
   return (
-    <Screen title={drill.name} under={page.pilot.name} up={up} foot={choosing ? undefined : counting}>
+    <Screen title={drill.name} under={page.pilot.name} up={up} foot={choosing ? <Button kind="solid" label="Count on" onPress={() => setChoosing(false)} /> : counting}>
       {choosing ? (
-        <HowFlown settings={flown} drillIds={drillIds} clearance={clearance} next={next} onDrill={pickDrill} onChange={change} onDone={() => setChoosing(false)} />
+        <HowFlown settings={flown} drillIds={drillIds} clearance={clearance} next={next} onDrill={pickDrill} onChange={change} />
       ) : (
         <View style={{ gap: 16, maxWidth: wide ? 640 : undefined }}>
           <WaitingNote />

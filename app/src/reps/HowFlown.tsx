@@ -17,7 +17,6 @@ interface HowFlownProps {
   readonly next: NextStep;
   readonly onDrill: (drillId: string) => void;
   readonly onChange: (part: Partial<Settings>) => void;
-  readonly onDone: () => void;
 }
 
 const MOST_PACKS = 40;
@@ -30,7 +29,7 @@ export function purposesFor(drillId: string, clearance: Pick<Clearance, 'charts'
 }
 
 /** How the next rep is flown, one question under the other. */
-export function HowFlown({ settings, drillIds, clearance, next, onDrill, onChange, onDone }: HowFlownProps) {
+export function HowFlown({ settings, drillIds, clearance, next, onDrill, onChange }: HowFlownProps) {
   const drill = drillOf(settings.drillId);
   const purposes: readonly Option<Purpose>[] = purposesFor(settings.drillId, clearance, next).map((value) => ({ value, label: PURPOSE_WORDS[value] }));
   return (
@@ -47,7 +46,6 @@ export function HowFlown({ settings, drillIds, clearance, next, onDrill, onChang
         <Words as="figure">{`Pack ${settings.pack}`}</Words>
         <Button label="Next pack" icon="plus" onPress={() => onChange({ pack: Math.min(MOST_PACKS, settings.pack + 1) })} />
       </View>
-      <Button kind="solid" label="Count on" onPress={onDone} />
     </View>
   );
 }
