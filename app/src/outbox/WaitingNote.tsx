@@ -3,14 +3,15 @@ import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Words } from '../ui/Words';
 import { plural } from '../words/words';
-import { outbox, useWaiting } from './use-outbox';
+import { outbox, useHeld, useWaiting } from './use-outbox';
 
 /** Says what has not reached the server yet, and what it would not take. */
 export function WaitingNote() {
   const waiting = useWaiting();
+  const held = useHeld();
   const refused = waiting.filter((item) => item.refused);
-  const toSend = waiting.length - refused.length;
-  if (waiting.length === 0) return null;
+  const toSend = held ? waiting.length - refused.length : 0;
+  if (toSend + refused.length === 0) return null;
   return (
     <View style={{ gap: 10 }}>
       {toSend > 0 ? (

@@ -68,7 +68,9 @@ test('it tries again by itself, less and less often', async () => {
   const outbox = new Outbox(field.send);
   outbox.use('hanne');
   outbox.add(rep(1));
+  expect(outbox.held()).toBe(false); // on its way, not yet held back
   await outbox.flush();
+  expect(outbox.held()).toBe(true);
   await jest.advanceTimersByTimeAsync(2_000);
   expect(field.taken).toEqual([]);
   field.signal = true;
@@ -76,6 +78,7 @@ test('it tries again by itself, less and less often', async () => {
   expect(field.taken).toEqual([]);
   await jest.advanceTimersByTimeAsync(1);
   expect(field.taken).toEqual(['/reps/1']);
+  expect(outbox.held()).toBe(false);
 });
 
 test('a server that is down or busy is waited for; nothing is dropped', async () => {

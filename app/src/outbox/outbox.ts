@@ -35,6 +35,7 @@ export class Outbox {
   private retryMs = FIRST_RETRY_MS;
   private sending: Promise<void> | null = null;
   private askedAgain = false;
+  private isHeld = false;
   /** Called after the server has taken something. */
   onDelivered: () => void = () => {};
   onSignedOut: () => void = () => {};
@@ -95,6 +96,9 @@ export class Outbox {
 
   readonly waiting = (): readonly Waiting[] => this.snapshot;
 
+  /** Whether the last try found no way through: what is merely on its way is not worth a word. */
+  readonly held = (): boolean => this.isHeld;
+
   private async sendAll(): Promise<void> {
     if (this.timer) { clearTimeout(this.timer); this.timer = null; }
     for (;;) {
@@ -114,18 +118,25 @@ export class Outbox {
         return;
       }
       this.retryMs = FIRST_RETRY_MS;
+      this.isHeld = false;
       this.discard(next.key);
       this.onDelivered();
     }
   }
 
   private later(): void {
+    this.isHeld = true;
+    this.tell();
     this.timer = setTimeout(() => void this.flush(), this.retryMs);
     this.retryMs = Math.min(this.retryMs * 2, LONGEST_RETRY_MS);
   }
 
   private read(): void {
     this.snapshot = keptNames(START).map((name) => kept<Waiting>(name)).filter((item) => item !== null);
+    this.tell();
+  }
+
+  private tell(): void {
     for (const listener of this.listeners) listener();
   }
 }

@@ -16,7 +16,7 @@ import { Loaded } from '../ui/Loaded';
 import { Note } from '../ui/Note';
 import { Screen, useIsWide } from '../ui/Screen';
 import { Words } from '../ui/Words';
-import { today } from '../words/dates';
+import { sayDay, today } from '../words/dates';
 import { BAND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, SIDE_WORDS } from '../words/words';
 import { CurveChart, StickPlate } from '../drawing';
 import { chartName, curveSentence, rungWords } from '../weakness/rung-words';
@@ -132,7 +132,7 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
           </View>
           {drill.caution ? <Words as="soft">{`Caution: ${drill.caution}`}</Words> : null}
           {notCounted ? <Note icon="alert-triangle">{NOT_COUNTED[notCounted]}</Note> : null}
-          {next.do === 'wait' ? <Note icon="moon">{`The check is due ${next.until}: a rep now moves it.`}</Note> : null}
+          {next.do === 'wait' ? <Note icon="moon">{`The check is due ${sayDay(next.until)}: a rep now moves it.`}</Note> : null}
           {next.do === 'sign' ? <Note icon="check-circle" heading="Check passed"><LinkButton kind="solid" label="Go and sign" href={up} /></Note> : null}
           {upNext ? (
             <Button

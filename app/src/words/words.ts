@@ -1,6 +1,6 @@
 import type { WeaknessState } from '@skelby/core/clearance/rungs';
 import type { MissReason, Purpose } from '@skelby/core/clearance/facts';
-import type { Assistance, Side } from '@skelby/core/drills/drill';
+import type { Side } from '@skelby/core/drills/drill';
 import type { FlightMode, OccurrenceKind, Place } from '@skelby/core/flying/vocabulary';
 import type { WindBand } from '@skelby/core/flying/wind-band';
 import type { Option } from '../ui/Choice';
@@ -26,8 +26,6 @@ export const SIDE_WORDS: Readonly<Record<Side, string>> = {
 };
 
 export const PURPOSE_WORDS: Readonly<Record<Purpose, string>> = { practice: 'Practice', test: 'Test', check: 'Check' };
-
-export const ASSISTANCE_WORDS: Readonly<Record<Assistance, string>> = { 'as-flown': 'as usual', 'hold-off': 'with hold off', manual: 'in a manual mode' };
 
 export const MISS_WORDS: Readonly<Record<MissReason, string>> = {
   'wrong-first-move': 'Wrong first move', 'off-the-mark': 'Off the mark', height: 'Height', nose: 'Nose off',
