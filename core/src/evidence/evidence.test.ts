@@ -1,0 +1,65 @@
+import type { ValidationError } from 'yup';
+import { craftFacts, USUAL_CRAFT } from '../flying/craft-facts';
+import { QUESTIONS, questionOf } from './questions';
+import { answersOf, evidenceShape, quarterOf } from './read-evidence';
+import { SIGNS } from './signs';
+
+const errors = (evidence: unknown): readonly string[] => {
+  try {
+    evidenceShape.validateSync(evidence, { abortEarly: false });
+    return [];
+  } catch (error) {
+    return (error as ValidationError).errors;
+  }
+};
+
+test('ids and values are unique, and no choice stands alone', () => {
+  expect(new Set(QUESTIONS.map((question) => question.id)).size).toBe(QUESTIONS.length);
+  for (const question of QUESTIONS) {
+    if (question.kind !== 'choice') { expect(question.most).toBeGreaterThan(question.least); continue; }
+    expect(question.values.length).toBeGreaterThan(1);
+    expect(new Set(question.values.map((value) => value.id)).size).toBe(question.values.length);
+    expect(question.values.every((value) => value.label)).toBe(true);
+  }
+});
+
+test('signs are made from questions that there are, under ids of their own', () => {
+  for (const sign of SIGNS) for (const id of [...sign.needs, ...sign.uses]) expect(() => questionOf(id)).not.toThrow();
+  expect(new Set([...SIGNS.map((sign) => sign.id), ...QUESTIONS.map((question) => question.id)]).size).toBe(SIGNS.length + QUESTIONS.length);
+});
+
+test('nothing known is no sign, and every sign is a chance', () => {
+  const craft = craftFacts(USUAL_CRAFT);
+  for (const sign of SIGNS) expect(sign.chance({ choices: {}, numbers: {} }, craft)).toBeNull();
+});
+
+test('a bearing becomes the quarter it lies in, 0 being away', () => {
+  expect([0, 44, 45, 90, 134, 135, 180, 225, 270, 315, 360].map(quarterOf)).toEqual(['away', 'away', 'right', 'right', 'right', 'toward', 'toward', 'left', 'left', 'away', 'away']);
+  expect(answersOf({ nose: 200 }).choices['nose']).toBe('toward');
+});
+
+test('a bare number gets the usual uncertainty of a judgement, a measured one its own', () => {
+  const { numbers } = answersOf({ speed_mps: 8, seen_at_m: { value: 20, within: 1 }, battery_pct: 30 });
+  expect(numbers).toEqual({ speed_mps: { value: 8, within: 2 }, seen_at_m: { value: 20, within: 1 }, battery_pct: { value: 30, within: 3 } });
+});
+
+test.each([
+  [{ speed_mps: '8' }, 'speed_mps is not a number: give a number from 0 to 60 m/s'],
+  [{ speed_mps: -1 }, 'speed_mps must lie from 0 to 60 m/s, not -1'],
+  [{ speed_mps: Number.NaN }, 'speed_mps must lie from 0 to 60 m/s'],
+  [{ speed_mps: { value: 8, unit: 'km/h' } }, 'speed_mps is in "km/h": send it in "m/s".'],
+  [{ battery_pct: { value: 300 } }, 'battery_pct must lie from 0 to 100 %'],
+  [{ seen_at_m: { value: 8, within: -2 } }, 'seen_at_m has a "within" that is not a number from 0 to 1000 m'],
+  [{ seen_at_m: { value: 8, sigma: 2 } }, 'seen_at_m has a part "sigma" that means nothing here'],
+  [{ nose: 'up' }, 'nose must be one of away, left, right, toward, unknown, or a bearing from 0 to 360 °'],
+  [{ nose: 400 }, 'a bearing from 0 to 360 °'],
+  [{ phase: 'looping' }, 'phase must be one of ground, takeoff, hover'],
+  [{ colour: 'red' }, 'colour is not a question: use the ids of the list of questions.'],
+  ['nose toward', 'evidence must be an object'],
+])('%j is refused in words', (evidence, message) => {
+  expect(errors(evidence).join(' ')).toContain(message);
+});
+
+test('all that is wrong is said at once', () => {
+  expect(errors({ speed_mps: 99, phase: 'x', nose: 'y' })).toHaveLength(3);
+});

@@ -1,0 +1,59 @@
+import type { CraftFacts } from '../flying/craft-facts';
+
+/**
+ * Answers that tell the same story are weighed together, so that one fact is not counted twice. Every question and
+ * every sum belongs to one story.
+ */
+export const STORIES = [
+  'phase', 'mirror', 'relative', 'sight', 'wash', 'obstacle', 'gap', 'place', 'hold', 'air', 'hands', 'height', 'settings', 'failsafe', 'heading', 'energy', 'link', 'mind', 'ground',
+  'animals', 'weather', 'condition',
+] as const;
+export type Story = (typeof STORIES)[number];
+
+export interface Value {
+  readonly id: string;
+  readonly label: string;
+}
+
+interface Asked {
+  readonly id: string;
+  /** The question as the trainer puts it to the pilot. */
+  readonly ask: string;
+  /** Its name in a list of reasons. */
+  readonly short: string;
+  readonly story: Story;
+  /** Whether it makes sense to ask, given what is known. Absent: always. An answer given anyway is taken. */
+  readonly when?: (known: Answers, craft: CraftFacts) => boolean;
+}
+
+export interface ChoiceQuestion extends Asked {
+  readonly kind: 'choice';
+  readonly values: readonly Value[];
+}
+
+export type Unit = 'm' | 'm/s' | '%' | 'spans';
+
+export interface NumberQuestion extends Asked {
+  readonly kind: 'number';
+  readonly unit: Unit;
+  readonly least: number;
+  readonly most: number;
+  /** How far off a judgement by eye usually is, as a share of the value; per cent points for a charge. */
+  readonly spread: number;
+}
+
+export type Question = ChoiceQuestion | NumberQuestion;
+
+/** A number as somebody judged it, and how far off it may be (one standard deviation, in its own unit). */
+export interface Judged {
+  readonly value: number;
+  readonly within: number;
+}
+
+/** What is known: value ids by question id, and numbers in SI units with their uncertainty. `unknown` is an answer; absent is not asked. */
+export interface Answers {
+  readonly choices: Readonly<Record<string, string>>;
+  readonly numbers: Readonly<Record<string, Judged>>;
+}
+
+export const NOTHING: Answers = { choices: {}, numbers: {} };

@@ -1,0 +1,19 @@
+import type { CraftFacts } from '../flying/craft-facts';
+import type { Answers, Story } from './question';
+
+/**
+ * Something that several answers, or an answer and the craft's own physics, show together: a number enters the ranking
+ * only through the sum made from it.
+ */
+export interface Sign {
+  readonly id: string;
+  readonly story: Story;
+  /** The questions it is made from; those that `chance` cannot do without come in `needs`. */
+  readonly needs: readonly string[];
+  readonly uses: readonly string[];
+  /** What it means when it holds, and when it does not. */
+  readonly holds: string;
+  readonly fails: string;
+  /** How likely it is that it holds, 0 to 1, with the uncertainty of the numbers in it; null when too little is known. */
+  readonly chance: (known: Answers, craft: CraftFacts) => number | null;
+}

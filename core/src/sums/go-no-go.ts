@@ -1,0 +1,84 @@
+import type { CraftFacts, SpeedSetting } from '../flying/craft-facts';
+import type { Place } from '../flying/vocabulary';
+import { airDensity } from '../reconstruct/air-density';
+import { dragTime } from '../reconstruct/drag-time';
+import { turnBackDistance } from '../reconstruct/energy-home';
+import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
+import { type FailsafeAdvice, failsafeFor, returnHeight } from '../reconstruct/return-height';
+import { attitudeRange, detectionRange } from '../reconstruct/sight-range';
+import { stoppingDistance } from '../reconstruct/stopping-distance';
+import { QUIET_DESCENT_SHARE } from '../reconstruct/wash-state';
+import { LEAN_RATE_DPS, REACTION_S } from './could-it-stop';
+import { metres, speed } from './sum';
+
+export interface FlightToBe {
+  readonly craft: CraftFacts;
+  readonly setting: SpeedSetting;
+  /** The pilot's own wind limit, m/s; lower while a weakness says so. */
+  readonly windLimitMps: number;
+  readonly place: Place;
+  readonly tallestM: number;
+  readonly windMps: number;
+  readonly gustMps: number;
+  /** Where the wind comes from, off the way out: 0 head wind out, 180 tail wind out. */
+  readonly windFromOutDeg: number;
+  readonly farthestM: number;
+  readonly chargePct: number;
+  readonly reservePct: number;
+  readonly altitudeM: number;
+  readonly visibilityM: number;
+  readonly rain: boolean;
+}
+
+export interface Check {
+  readonly id: string;
+  readonly go: boolean;
+  readonly words: string;
+}
+
+export interface FlightCard {
+  readonly go: boolean;
+  readonly checks: readonly Check[];
+  readonly turnBackM: number;
+  readonly returnHeightM: number;
+  readonly standOffM: number;
+  readonly descentLimitMps: number;
+  readonly sightLimitM: number;
+  readonly failsafe: FailsafeAdvice;
+}
+
+/** Never under this reserve, whoever asks. Common practice. */
+export const LEAST_RESERVE_PCT = 20;
+/** Room kept from anything, over what stopping takes. Common practice. */
+const STAND_OFF_FACTOR = 1.5;
+const CRUISE_SHARE = 0.6;
+
+/**
+ * Go or no-go for one flight, with the figures a pilot takes along. Limits: the pilot's wind limit, half the craft's top speed in
+ * the setting flown, half the attitude range, the turn-back point. All common practice; local rules come first.
+ * @throws RangeError when an input lies outside the range of a formula
+ */
+export function flightCard(flight: FlightToBe): FlightCard {
+  const { craft, setting, windMps, gustMps } = flight;
+  const cruiseMps = craft.topSpeedMps[setting] * CRUISE_SHARE;
+  const strongest = Math.max(windMps, gustMps);
+  const craftWindMps = craft.topSpeedMps[setting] / 2;
+  const turnBackM = turnBackDistance(flight.chargePct, flight.reservePct, { airSpeedMps: cruiseMps, windMps, windFromOutDeg: flight.windFromOutDeg, enduranceMin: craft.enduranceMin });
+  const sightLimitM = Math.min(attitudeRange(craft.spanM) / 2, detectionRange(flight.visibilityM));
+  const { totalM } = stoppingDistance({
+    speedMps: cruiseMps, reactionS: REACTION_S, leanFromDeg: craft.leanDeg[setting] * CRUISE_SHARE, leanToDeg: craft.leanDeg[setting], leanRateDps: LEAN_RATE_DPS,
+    dragTimeS: dragTime(craft.topSpeedMps[setting], craft.leanDeg[setting]),
+  });
+  const checks: readonly Check[] = [
+    { id: 'wind', go: windMps <= flight.windLimitMps, words: `Wind ${speed(windMps)}, pilot's limit ${speed(flight.windLimitMps)}` },
+    { id: 'gust', go: strongest <= craftWindMps, words: `Strongest ${speed(strongest)}, half the top speed in ${setting} is ${speed(craftWindMps)}` },
+    { id: 'energy', go: flight.farthestM <= turnBackM, words: `Farthest ${metres(flight.farthestM)}, turn-back point ${metres(Math.round(turnBackM))}` },
+    { id: 'sight', go: flight.farthestM <= sightLimitM, words: `Farthest ${metres(flight.farthestM)}, attitude safely read to ${metres(Math.round(sightLimitM))}` },
+    { id: 'reserve', go: flight.reservePct >= LEAST_RESERVE_PCT, words: `Reserve ${flight.reservePct} %, never under ${LEAST_RESERVE_PCT} %` },
+    { id: 'rain', go: !flight.rain, words: flight.rain ? 'Rain, fog or spray: stay down' : 'Dry' },
+  ];
+  return {
+    go: checks.every((check) => check.go), checks, turnBackM, sightLimitM, returnHeightM: returnHeight(flight.tallestM), standOffM: totalM * STAND_OFF_FACTOR,
+    descentLimitMps: QUIET_DESCENT_SHARE * hoverInducedVelocity(craft.massKg, craft.rotors, craft.rotorRadiusM, airDensity(flight.altitudeM)), failsafe: failsafeFor(flight.place),
+  };
+}
