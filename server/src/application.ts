@@ -9,13 +9,17 @@ import { inTheirSchool } from './http/in-their-school';
 import { Problem, problems } from './http/problems';
 import { type InFlight, requests } from './http/requests';
 import { sameOriginWrites } from './http/same-origin';
-import { makeSignIn, signedIn, signOut, type Who } from './http/session';
+import { makeSignIn, signedIn, signOut } from './http/session';
 import { staticApp } from './http/static-app';
+import { debriefRoutes } from './resources/debriefs';
+import { experienceRoutes } from './resources/experience';
 import { occurrenceRoutes } from './resources/occurrences';
 import { pilotPageRoutes } from './resources/pilot-page';
+import { rankingRoutes } from './resources/ranking';
 import { recordRoutes } from './resources/records';
 import { repRoutes } from './resources/reps';
 import { rosterRoutes } from './resources/roster';
+import { schoolRoutes } from './resources/school';
 import { todayRoutes } from './resources/today';
 import { weaknessRoutes } from './resources/weaknesses';
 
@@ -47,10 +51,7 @@ function apiRouter(db: Knex): Router {
   router.post('/sign-in', makeSignIn(db));
   router.use(signedIn(db));
   router.post('/sign-out', signOut(db));
-  router.get('/me', (ctx) => {
-    const { accountId, name, schoolName } = ctx.state['who'] as Who;
-    ctx.body = { accountId, name, schoolName };
-  });
+  schoolRoutes(router, inSchool);
   todayRoutes(router, inSchool);
   rosterRoutes(router, inSchool);
   pilotPageRoutes(router, inSchool);
@@ -58,6 +59,9 @@ function apiRouter(db: Knex): Router {
   occurrenceRoutes(router, inSchool);
   weaknessRoutes(router, inSchool);
   repRoutes(router, inSchool);
+  debriefRoutes(router, inSchool);
+  experienceRoutes(router, inSchool);
+  rankingRoutes(router, inSchool);
   return router;
 }
 

@@ -58,7 +58,7 @@ export const QUESTIONS: readonly Question[] = [
   choice('pilot_moved', 'Pilot moved', 'Had you walked or turned since take-off?', 'relative', 'yes: Yes | no: No', (known) => is(known, 'pilot_relative', 'on') || is(known, 'mode_toggled', 'pilot-relative')),
   choice('sensors', 'Obstacle sensors', 'Obstacle sensors on that side?', 'obstacle', 'on: On | off: Off | none: None there', metSomething),
   choice('obstacle_side', 'Obstacle side', 'Where was the obstacle, seen from the craft?', 'obstacle', 'ahead: Ahead | behind: Behind | side: To the side | above: Above | below: Below | none: There was none'),
-  choice('obstacle_kind', 'Obstacle', 'What was it?', 'obstacle', 'solid: Solid | thin: Thin: twig, net | wire: Wire or cable | roof: Roof or deck | person: A person | ground: The ground | water: Water | none: Nothing', metSomething),
+  choice('obstacle_kind', 'Obstacle', 'What was it?', 'obstacle', 'solid: Solid | thin: Thin (twig, net) | wire: Wire or cable | roof: Roof or deck | person: A person | ground: The ground | water: Water | none: Nothing', metSomething),
   choice('noticed', 'Noticed', 'Did you notice it before contact?', 'obstacle', 'in-time: In time | late: Late | never: Never', metSomething),
   amount('seen_at_m', 'First seen at', 'How far off was it when you first saw it?', 'obstacle', 'm', 0, 1000, 0.3, (known) => is(known, 'noticed', 'in-time', 'late') || is(known, 'obstacle_side', 'ahead')),
   amount('gap_ratio', 'Gap width', 'How wide was the gap, in spans of the craft?', 'gap', 'spans', 1, 50, 0.15, (known) => is(known, 'phase', 'gap')),

@@ -7,7 +7,7 @@ import { isDay } from '../flying/day';
  * forms and API show it as it stands.
  */
 
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
+export const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 
 /** Keys are made by the client (UUIDv7), so that a repeated request is the same row. */
 export const key = (label: string) =>
@@ -62,6 +62,10 @@ export const choiceOrNone = <T extends string>(label: string, values: readonly T
 
 export const yesNo = (label: string) => boolean().strict().defined(`${label} is missing: say true or false.`).nonNullable().typeError(`${label} must be true or false.`);
 
+/** True or false, or as usual where nothing is said. */
+export const yesNoOr = <T extends boolean | null>(label: string, usual: T) =>
+  mixed<boolean>().nullable().default(usual).test('yes-no', `${label} must be true or false.`, (value) => typeof value === 'boolean' || value === usual || value === undefined);
+
 export const day = (label: string) =>
   string().strict().defined().nonNullable().test('day', `${label} must be a day written YYYY-MM-DD, such as 2026-05-31.`, (value) => typeof value === 'string' && isDay(value));
 
@@ -75,3 +79,6 @@ export const drillIds = (label: string) => array(string().strict().defined()).st
 
 export const causeId = (label: string) =>
   string().strict().defined(`${label} is missing: pick one.`).nonNullable().test('cause', `${label} is not a known cause: pick one from the list.`, (value) => typeof value === 'string' && isCauseId(value));
+
+export const causeIdOrNone = (label: string) =>
+  string().strict().nullable().default(null).test('cause', `${label} is not a known cause: pick one from the list, or null.`, (value) => value === null || isCauseId(value));

@@ -1,6 +1,8 @@
-import { type InferType, object } from 'yup';
+import { array, type InferType, object } from 'yup';
+import { SENSOR_SIDES } from '../flying/craft-facts';
+import { LENGTH_UNITS, SPEED_UNITS } from '../flying/units';
 import { FLIGHT_MODES, KINDS_OF_OCCURRENCE, PLACES, STICK_LAYOUTS } from '../flying/vocabulary';
-import { causeId, choice, day, instant, key, keyOrNone, line, quantity, quantityOrNone, text, whole, yesNo } from './fields';
+import { causeId, choice, day, instant, key, keyOrNone, line, quantity, quantityOrNone, text, whole, yesNo, yesNoOr } from './fields';
 
 /** The records a school keeps, each with one shape for its form and for the server. */
 
@@ -23,6 +25,18 @@ export const craftShape = object({
   thrustToWeight: quantity('Thrust to weight', 1.1, 15),
   topSpeedMps: quantity('Top speed', 1, 60, 'm/s'),
   hasPauseSwitch: yesNo('Pause switch'),
+  topSpeedSlowMps: quantityOrNone('Top speed in slow', 0.5, 60, 'm/s'),
+  topSpeedFastMps: quantityOrNone('Top speed in fast', 1, 60, 'm/s'),
+  leanSlowDeg: quantityOrNone('Lean limit in slow', 2, 80, '°'),
+  leanNormalDeg: quantityOrNone('Lean limit in normal', 2, 80, '°'),
+  leanFastDeg: quantityOrNone('Lean limit in fast', 2, 80, '°'),
+  enduranceMin: quantityOrNone('Endurance', 1, 240, 'min'),
+  sensorSides: array(choice('Sensor side', SENSOR_SIDES)).default([]),
+  sensorsInFast: yesNoOr('Sensors in fast', false),
+  hasHeightHold: yesNoOr('Height hold', null),
+  hasPositionHold: yesNoOr('Position hold', null),
+  hasPilotRelative: yesNoOr('Pilot-relative mode', null),
+  hasMotorStop: yesNoOr('Motor-stop gesture', null),
   note: text('Note', 500),
 }).noUnknown();
 export type CraftFields = InferType<typeof craftShape>;
@@ -31,6 +45,7 @@ export const siteShape = object({
   name: line('Name', 60),
   place: choice('Surroundings', PLACES),
   tallestM: quantity('Tallest thing', 0, 400, 'm'),
+  altitudeM: quantityOrNone('Above sea level', -400, 6000, 'm'),
   note: text('Note', 500),
 }).noUnknown();
 export type SiteFields = InferType<typeof siteShape>;
@@ -58,3 +73,6 @@ export const occurrenceShape = object({
   day: day('Day'),
 }).noUnknown();
 export type OccurrenceFields = InferType<typeof occurrenceShape>;
+
+/** What the school reads its numbers in. */
+export const unitsShape = object({ length: choice('Lengths', LENGTH_UNITS), speed: choice('Speeds', SPEED_UNITS) }).noUnknown();

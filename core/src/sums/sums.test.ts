@@ -2,6 +2,7 @@ import { answersOf } from '../evidence/read-evidence';
 import { NOTHING } from '../evidence/question';
 import { questionOf } from '../evidence/questions';
 import { craftFacts, USUAL_CRAFT } from '../flying/craft-facts';
+import type { StoppingDrawing } from './could-it-stop';
 import { flightCard, type FlightToBe } from './go-no-go';
 import { startOf, sumOf, SUMS, sumsFor, workOut } from './sums';
 
@@ -39,7 +40,7 @@ test('an obstacle seen late could not be missed; seen early it could; the fast s
   expect(answer('stop', { speed_mps: 12, seen_at_m: 10 })).toMatchObject({ tone: 'against', answer: expect.stringMatching(/^No: it needed \{m:/) });
   expect(answer('stop', { speed_mps: 12, seen_at_m: 90 })).toMatchObject({ tone: 'for' });
   const { drawing } = answer('stop', { speed_mps: 19, seen_at_m: 10, setting: 'fast' })!;
-  const totals = (drawing as { settings: { setting: string; totalM: number }[] }).settings.map((each) => each.totalM);
+  const totals = (drawing as StoppingDrawing).settings.map((each) => each.totalM);
   expect(totals[2]).toBeGreaterThan(totals[0]!);
 });
 

@@ -1,7 +1,8 @@
 import type { Knex } from 'knex';
 import * as first from './migrations/001-first';
+import * as debriefs from './migrations/002-debriefs';
 
-const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = { '001-first': first };
+const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = { '001-first': first, '002-debriefs': debriefs };
 
 const source: Knex.MigrationSource<string> = {
   getMigrations: () => Promise.resolve(Object.keys(MIGRATIONS)),

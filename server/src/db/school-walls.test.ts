@@ -14,7 +14,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-const TABLES = ['accounts', 'sessions', 'pilots', 'craft', 'sites', 'flights', 'clearing_rules', 'weaknesses', 'occurrences', 'moves', 'plans', 'reps', 'events'];
+const TABLES = ['accounts', 'sessions', 'pilots', 'craft', 'sites', 'flights', 'clearing_rules', 'weaknesses', 'occurrences', 'moves', 'plans', 'reps', 'events', 'debriefs', 'experiences'];
 
 test('every table with a school has row-level security, and the working role cannot bypass it', async () => {
   const { rows } = await server.db.raw("select c.relname, c.relrowsecurity from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'school_id' where c.relkind = 'r' and not a.attisdropped") as { rows: { relname: string; relrowsecurity: boolean }[] };
@@ -77,7 +77,7 @@ test('the same key in two schools is two rows: nobody learns what another school
   expect(await names(other.trainer)).toEqual(['Theirs']);
 });
 
-test.each(['events', 'moves', 'plans'])('%s are only ever added to, even by the database\'s owner', async (table) => {
+test.each(['events', 'moves', 'plans', 'debriefs'])('%s are only ever added to, even by the database\'s owner', async (table) => {
   await withWeakness(own.trainer);
   await expect(server.db(table).update({ schoolId: own.schoolId })).rejects.toThrow(/only ever added to/);
   await expect(server.db(table).delete()).rejects.toThrow(/only ever added to/);

@@ -11,16 +11,20 @@ export const DEMO_TRAINERS = [
 ] as const;
 
 export const DEMO_CRAFT: readonly CraftFields[] = [
-  { name: 'Hover 1', mode: 'position-hold', massKg: 0.9, spanM: 0.35, rotors: 4, rotorRadiusM: 0.105, thrustToWeight: 1.9, topSpeedMps: 15, hasPauseSwitch: true, note: 'First lessons. Orange arm marks the nose.' },
-  { name: 'Hover 2', mode: 'position-hold', massKg: 1.4, spanM: 0.46, rotors: 4, rotorRadiusM: 0.12, thrustToWeight: 2.1, topSpeedMps: 19, hasPauseSwitch: true, note: 'Search craft, steadier in wind.' },
-  { name: 'Manual 1', mode: 'self-level', massKg: 0.25, spanM: 0.2, rotors: 4, rotorRadiusM: 0.038, thrustToWeight: 3, topSpeedMps: 14, hasPauseSwitch: false, note: 'Caged. May touch.' },
-  { name: 'Manual 2', mode: 'rate', massKg: 0.62, spanM: 0.31, rotors: 4, rotorRadiusM: 0.065, thrustToWeight: 4.5, topSpeedMps: 27, hasPauseSwitch: false, note: '' },
+  { name: 'Hover 1', mode: 'position-hold', massKg: 0.9, spanM: 0.35, rotors: 4, rotorRadiusM: 0.105, thrustToWeight: 1.9, topSpeedMps: 15, hasPauseSwitch: true,
+    topSpeedSlowMps: 6, topSpeedFastMps: 19, leanSlowDeg: 15, leanNormalDeg: 25, leanFastDeg: 35, enduranceMin: 22, sensorSides: ['ahead', 'behind', 'below'], sensorsInFast: false, hasHeightHold: true, hasPositionHold: true, hasPilotRelative: true, hasMotorStop: true, note: 'First lessons. Orange arm marks the nose.' },
+  { name: 'Hover 2', mode: 'position-hold', massKg: 1.4, spanM: 0.46, rotors: 4, rotorRadiusM: 0.12, thrustToWeight: 2.1, topSpeedMps: 19, hasPauseSwitch: true,
+    topSpeedSlowMps: 8, topSpeedFastMps: 23, leanSlowDeg: 15, leanNormalDeg: 27, leanFastDeg: 36, enduranceMin: 28, sensorSides: ['ahead', 'behind', 'side', 'below'], sensorsInFast: false, hasHeightHold: true, hasPositionHold: true, hasPilotRelative: false, hasMotorStop: true, note: 'Search craft, steadier in wind.' },
+  { name: 'Manual 1', mode: 'self-level', massKg: 0.25, spanM: 0.2, rotors: 4, rotorRadiusM: 0.038, thrustToWeight: 3, topSpeedMps: 14, hasPauseSwitch: false,
+    topSpeedSlowMps: null, topSpeedFastMps: null, leanSlowDeg: null, leanNormalDeg: 35, leanFastDeg: null, enduranceMin: 6, sensorSides: [], sensorsInFast: false, hasHeightHold: false, hasPositionHold: false, hasPilotRelative: false, hasMotorStop: false, note: 'Caged. May touch.' },
+  { name: 'Manual 2', mode: 'rate', massKg: 0.62, spanM: 0.31, rotors: 4, rotorRadiusM: 0.065, thrustToWeight: 4.5, topSpeedMps: 27, hasPauseSwitch: false,
+    topSpeedSlowMps: null, topSpeedFastMps: null, leanSlowDeg: null, leanNormalDeg: 50, leanFastDeg: 65, enduranceMin: 7, sensorSides: [], sensorsInFast: false, hasHeightHold: false, hasPositionHold: false, hasPilotRelative: false, hasMotorStop: false, note: '' },
 ];
 
 export const DEMO_SITES: readonly SiteFields[] = [
-  { name: 'Merrow Moor airstrip', place: 'open', tallestM: 9, note: 'Sheep on the south end before ten.' },
-  { name: 'Gillet quarry', place: 'built-up', tallestM: 34, note: 'Old crane wire on the west face.' },
-  { name: 'Team base hangar', place: 'indoors', tallestM: 7, note: 'Plain floor: visual hold drops out.' },
+  { name: 'Merrow Moor airstrip', place: 'open', tallestM: 9, altitudeM: 320, note: 'Sheep on the south end before ten.' },
+  { name: 'Gillet quarry', place: 'built-up', tallestM: 34, altitudeM: 410, note: 'Old crane wire on the west face.' },
+  { name: 'Team base hangar', place: 'indoors', tallestM: 7, altitudeM: 300, note: 'Plain floor: visual hold drops out.' },
 ];
 
 export const DEMO_PILOTS: readonly PilotFields[] = [

@@ -13,14 +13,15 @@ import { differences, recordEvent } from './events';
 import { assertDayNotFuture, assertNotFuture } from './when';
 import { loadFacts, lockWeakness, refreshWeakness } from './weakness-facts';
 
-interface OccurrenceRow extends OccurrenceFields {
+export interface OccurrenceRow extends OccurrenceFields {
   readonly id: string;
   readonly confirmedCauseId: string | null;
   readonly weaknessId: string | null;
   readonly withdrawnAt: string | null;
 }
 
-async function find({ tx }: SchoolTx, id: string): Promise<OccurrenceRow> {
+/** Keeps a second writer out of this occurrence until the transaction ends. */
+export async function lockOccurrence({ tx }: SchoolTx, id: string): Promise<OccurrenceRow> {
   const row = await tx('occurrences').where({ id }).forUpdate().first() as OccurrenceRow | undefined;
   if (!row) throw notFound('occurrence');
   return row;
@@ -83,9 +84,10 @@ async function openOrAdd(school: SchoolTx, occurrence: OccurrenceRow, fields: Co
 export async function confirmCause(school: SchoolTx, id: string, body: unknown): Promise<{ weaknessId: string }> {
   const fields = await confirmShape.validate(body, { abortEarly: false });
   assertNotFuture('at', fields.at);
-  const occurrence = await find(school, id);
-  if (occurrence.confirmedCauseId !== null) {
-    if (occurrence.confirmedCauseId === fields.causeId && occurrence.weaknessId) return { weaknessId: occurrence.weaknessId };
+  const occurrence = await lockOccurrence(school, id);
+  // Confirmed elsewhere and brought in from a file, it has no weakness yet: it may be confirmed here as anything.
+  if (occurrence.confirmedCauseId !== null && occurrence.weaknessId !== null) {
+    if (occurrence.confirmedCauseId === fields.causeId) return { weaknessId: occurrence.weaknessId };
     throw conflict(`The cause is already confirmed as "${causeOf(occurrence.confirmedCauseId).name}": take that back first.`);
   }
   if (occurrence.withdrawnAt !== null) throw conflict('This entry was withdrawn: log it again if it did happen.');
@@ -99,7 +101,7 @@ export async function confirmCause(school: SchoolTx, id: string, body: unknown):
 /** Takes a confirmation back, with a reason: the move it made is undone, and nothing is erased. */
 export async function unconfirmCause(school: SchoolTx, id: string, body: unknown): Promise<{ id: string }> {
   const fields = await unconfirmShape.validate(body, { abortEarly: false });
-  const occurrence = await find(school, id);
+  const occurrence = await lockOccurrence(school, id);
   const { weaknessId } = occurrence;
   if (!weaknessId) return { id };
   const { tx, schoolId, accountId } = school;
@@ -117,7 +119,7 @@ export async function unconfirmCause(school: SchoolTx, id: string, body: unknown
 /** Withdraws an entry that was made by mistake, with a reason. It stays on record and no longer counts. */
 export async function withdrawOccurrence(school: SchoolTx, id: string, body: unknown): Promise<{ id: string }> {
   const { reason } = await reasonShape.validate(body, { abortEarly: false });
-  const occurrence = await find(school, id);
+  const occurrence = await lockOccurrence(school, id);
   if (occurrence.withdrawnAt !== null) return { id };
   if (occurrence.confirmedCauseId !== null) throw conflict('The cause of this occurrence is confirmed: take the confirmation back first.');
   await school.tx('occurrences').where({ id }).update({ withdrawnAt: school.tx.fn.now(), withdrawnReason: reason });
@@ -136,5 +138,4 @@ export function occurrenceRoutes(router: Router, inSchool: InTheirSchool): void 
   router.put('/occurrences/:id', inSchool((school, ctx) => logOccurrence(school, at(ctx), bodyOf(ctx))));
   router.put('/occurrences/:id/withdrawn', inSchool((school, ctx) => withdrawOccurrence(school, at(ctx), bodyOf(ctx))));
   router.put('/occurrences/:id/confirmation', inSchool((school, ctx) => confirmCause(school, at(ctx), bodyOf(ctx))));
-  router.put('/occurrences/:id/confirmation/taken-back', inSchool((school, ctx) => unconfirmCause(school, at(ctx), bodyOf(ctx))));
 }

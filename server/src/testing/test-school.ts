@@ -112,11 +112,17 @@ export const rep = (weaknessId: string, more: object = {}) => ({
   pilotRelative: false, pack: 1, day: '2026-03-03', flownAt: '2026-03-03T10:00:00.000Z', ...more,
 });
 
-/** A pilot with one open weakness, logged and confirmed over the API. */
-export async function withWeakness(trainer: Visitor): Promise<{ pilotId: string; occurrenceId: string; weaknessId: string }> {
+/** A pilot with one occurrence that nobody has debriefed. */
+export async function withOccurrence(trainer: Visitor, more: object = {}): Promise<{ pilotId: string; occurrenceId: string }> {
   const [pilotId, occurrenceId] = [id(), id()];
   await trainer.put(`/pilots/${pilotId}`, PILOT);
-  await trainer.put(`/occurrences/${occurrenceId}`, occurrence(pilotId));
+  await trainer.put(`/occurrences/${occurrenceId}`, occurrence(pilotId, more));
+  return { pilotId, occurrenceId };
+}
+
+/** A pilot with one open weakness, logged and confirmed over the API. */
+export async function withWeakness(trainer: Visitor): Promise<{ pilotId: string; occurrenceId: string; weaknessId: string }> {
+  const { pilotId, occurrenceId } = await withOccurrence(trainer);
   const { body } = await trainer.put<{ weaknessId: string }>(`/occurrences/${occurrenceId}/confirmation`, confirmation());
   return { pilotId, occurrenceId, weaknessId: body.weaknessId };
 }

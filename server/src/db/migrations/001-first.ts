@@ -1,20 +1,5 @@
 import type { Knex } from 'knex';
-
-/** Every table of a school: its key starts with the school, and row-level security keeps it there. */
-const schoolTable = (name: string, columns: string) => `
-  create table ${name} (
-    school_id uuid not null references schools (id),
-    id uuid not null,
-    ${columns},
-    primary key (school_id, id)
-  );
-  alter table ${name} enable row level security;
-  create policy own_school on ${name} to skelby_app
-    using (school_id = nullif(current_setting('skelby.school', true), '')::uuid)
-    with check (school_id = nullif(current_setting('skelby.school', true), '')::uuid);`;
-
-/** A reference that cannot leave the school. */
-const refers = (column: string, table: string) => `foreign key (school_id, ${column}) references ${table} (school_id, id)`;
+import { refers, schoolTable } from '../school-table';
 
 export async function up(db: Knex): Promise<void> {
   await db.raw(`
