@@ -34,13 +34,13 @@ test('craft, sites and flights are added and changed; what is wrong is named, an
   await page.getByLabel('Mass ready to fly, kg').fill('heavy');
   await page.getByLabel('Widest span, m').fill('0.35');
   await page.getByLabel('Rotor radius, m').fill('0.105');
-  await page.getByLabel('Top speed in the usual setting, m/s').fill('150');
+  await page.getByLabel('Top speed in the normal setting, m/s').fill('150');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('! Mass is not a number: give one from 0.02 to 30 kg.')).toBeVisible();
   await expect(page.getByText('! Top speed is above 60 m/s: give a number from 1 to 60 m/s.')).toBeVisible();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Hover 3');
   await page.getByLabel('Mass ready to fly, kg').fill('1.1');
-  await page.getByLabel('Top speed in the usual setting, m/s').fill('15');
+  await page.getByLabel('Top speed in the normal setting, m/s').fill('15');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('link', { name: /^Hover 3/ })).toBeVisible();
 

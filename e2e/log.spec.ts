@@ -18,7 +18,7 @@ test('place, craft and wind come from the last flight and can be changed later',
   await expect(page.getByText(/(Merrow Moor airstrip|Gillet quarry) · Hover \d · wind [\d.]+\sm\/s/)).toBeVisible();
   await page.getByRole('link', { name: 'Change the details' }).click();
   await page.getByLabel('What happened').fill('Clipped the sheep netting.');
-  await page.getByLabel('Wind, m/s (empty: not known)').fill('');
+  await page.getByLabel('Wind (empty: not known), m/s').fill('');
   await page.getByRole('radio', { name: 'Gillet quarry' }).click();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('“Clipped the sheep netting.”')).toBeVisible();

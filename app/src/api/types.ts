@@ -1,6 +1,10 @@
 import type { WeaknessState } from '@skelby/core/clearance/rungs';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Move, Purpose, Rep } from '@skelby/core/clearance/facts';
+import type { Findings } from '@skelby/core/debrief/findings';
+import type { CraftRecord } from '@skelby/core/flying/craft-facts';
+import type { Units } from '@skelby/core/flying/units';
+import type { Experience } from '@skelby/core/ranking/experience';
 import type { FlightMode, OccurrenceKind, Place, StickLayout } from '@skelby/core/flying/vocabulary';
 
 /** What the server answers with. */
@@ -9,6 +13,8 @@ export interface Me {
   readonly accountId: string;
   readonly name: string;
   readonly schoolName: string;
+  /** Absent on a phone that last signed in before there were any. */
+  readonly units?: Units;
 }
 
 export interface Pilot {
@@ -27,16 +33,9 @@ export interface RosterPilot extends Pilot {
   readonly lastFlownOn: string | null;
 }
 
-export interface Craft {
+export interface Craft extends CraftRecord {
   readonly id: string;
   readonly name: string;
-  readonly mode: FlightMode;
-  readonly massKg: number;
-  readonly spanM: number;
-  readonly rotors: number;
-  readonly rotorRadiusM: number;
-  readonly thrustToWeight: number;
-  readonly topSpeedMps: number;
   readonly hasPauseSwitch: boolean;
   readonly note: string;
 }
@@ -46,6 +45,7 @@ export interface Site {
   readonly name: string;
   readonly place: Place;
   readonly tallestM: number;
+  readonly altitudeM: number | null;
   readonly note: string;
 }
 
@@ -87,6 +87,7 @@ export interface Occurrence {
 export interface OccurrenceOfPilot extends Occurrence {
   readonly pilotName: string;
   readonly pilotMode: FlightMode;
+  readonly pilotStickLayout: StickLayout;
 }
 
 export interface WeaknessLine {
@@ -134,4 +135,25 @@ export interface WeaknessPage {
   readonly plans: readonly { readonly id: string; readonly drillIds: readonly string[]; readonly reason: string; readonly madeAt: string }[];
   readonly reps: readonly RecordedRep[];
   readonly occurrences: readonly Occurrence[];
+}
+
+export interface DebriefVersion {
+  readonly id: string;
+  readonly number: number;
+  readonly state: 'open' | 'closed';
+  readonly reason: string | null;
+  readonly at: string;
+  readonly by: string | null;
+}
+
+export interface DebriefPage {
+  readonly debrief: (DebriefVersion & { readonly findings: Findings; readonly proposedCauseId: string | null }) | null;
+  /** Newest first. */
+  readonly versions: readonly DebriefVersion[];
+}
+
+export interface SchoolExperience {
+  readonly enabled: boolean;
+  readonly lessons: number;
+  readonly counts: Experience;
 }

@@ -1,3 +1,5 @@
 /** Everything that draws with SVG, in one piece of its own: no page waits for it. */
 export { CurveChartDrawing } from './CurveChartDrawing';
 export { StickPlateDrawing } from './StickPlateDrawing';
+export { RingDrawing, SideViewDrawing, SticksDrawing } from './pointing';
+export { SumDrawing } from './SumDrawing';

@@ -1,10 +1,16 @@
 import { lazy, Suspense } from 'react';
 import { View } from 'react-native';
 import type { CurveChartProps } from './CurveChartDrawing';
+import type { RingProps, SideViewProps, SticksProps } from './pointing';
 import type { StickPlateProps } from './StickPlateDrawing';
+import type { SumPictureProps } from './SumDrawing';
 
 const CurveChartLater = lazy(() => import('./drawings').then((all) => ({ default: all.CurveChartDrawing })));
 const StickPlateLater = lazy(() => import('./drawings').then((all) => ({ default: all.StickPlateDrawing })));
+const SumLater = lazy(() => import('./drawings').then((all) => ({ default: all.SumDrawing })));
+const RingLater = lazy(() => import('./drawings').then((all) => ({ default: all.RingDrawing })));
+const SideViewLater = lazy(() => import('./drawings').then((all) => ({ default: all.SideViewDrawing })));
+const SticksLater = lazy(() => import('./drawings').then((all) => ({ default: all.SticksDrawing })));
 
 const CHART_HEIGHT = 150;
 const PLATE_WIDTH = 84;
@@ -18,4 +24,24 @@ export function CurveChart(props: CurveChartProps) {
 export function StickPlate(props: StickPlateProps) {
   const width = props.width ?? PLATE_WIDTH;
   return <Suspense fallback={<View style={{ width: 2 * width + 14, height: width }} />}><StickPlateLater {...props} /></Suspense>;
+}
+
+/** A sum, drawn to scale. */
+export function SumPicture(props: SumPictureProps) {
+  return <Suspense fallback={<View style={{ height: 174 }} />}><SumLater {...props} /></Suspense>;
+}
+
+/** Points a nose or a wind. */
+export function Ring(props: RingProps) {
+  return <Suspense fallback={<View style={{ height: 240 }} />}><RingLater {...props} /></Suspense>;
+}
+
+/** Points at distance and height. */
+export function SideView(props: SideViewProps) {
+  return <Suspense fallback={<View style={{ height: 200 }} />}><SideViewLater {...props} /></Suspense>;
+}
+
+/** Points at how far the sticks were moved. */
+export function Sticks(props: SticksProps) {
+  return <Suspense fallback={<View style={{ height: 156 }} />}><SticksLater {...props} /></Suspense>;
 }

@@ -1,5 +1,6 @@
 import { useMe, useSignOut } from '../session/session-queries';
 import { useWaiting } from '../outbox/use-outbox';
+import { useUnits } from '../api/use-units';
 import { Button, LinkButton } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
 import { LinkRow, Rows } from '../ui/Rows';
@@ -23,6 +24,7 @@ function Account() {
 }
 
 export function Kit() {
+  const { say } = useUnits();
   const roster = useRoster();
   return (
     <Loaded query={roster} title="Kit">
@@ -33,8 +35,11 @@ export function Kit() {
             <>
               <Part heading="Sites" end={<LinkButton icon="plus" label="Add a site" href="/sites/new" />}>
                 <Rows empty="No sites yet. Add the field you fly on.">
-                  {sites.map((site) => <LinkRow key={site.id} href={`/sites/${site.id}`} title={site.name} under={[PLACE_WORDS[site.place], `tallest thing ${site.tallestM} m`, site.note].filter(Boolean).join(' · ')} />)}
+                  {sites.map((site) => <LinkRow key={site.id} href={`/sites/${site.id}`} title={site.name} under={[PLACE_WORDS[site.place], `tallest thing ${say(site.tallestM, 'm')}`, site.note].filter(Boolean).join(' · ')} />)}
                 </Rows>
+              </Part>
+              <Part heading="School">
+                <Rows><LinkRow href="/school" title="Units and experience" under="What numbers are read in, and what our debriefs have taught the ranking" /></Rows>
               </Part>
               <Account />
             </>
@@ -42,7 +47,7 @@ export function Kit() {
         >
           <Part heading="Craft" end={<LinkButton icon="plus" label="Add a craft" href="/craft/new" />}>
             <Rows empty="No craft yet. Add the one you teach on.">
-              {craft.map((each) => <LinkRow key={each.id} href={`/craft/${each.id}`} title={each.name} under={[MODE_WORDS[each.mode], `${each.massKg} kg`, `${each.spanM} m wide`, each.note].filter(Boolean).join(' · ')} />)}
+              {craft.map((each) => <LinkRow key={each.id} href={`/craft/${each.id}`} title={each.name} under={[MODE_WORDS[each.mode], `${each.massKg} kg`, `${say(each.spanM, 'm')} wide`, each.note].filter(Boolean).join(' · ')} />)}
             </Rows>
           </Part>
         </Screen>

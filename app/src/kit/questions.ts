@@ -1,4 +1,5 @@
 import { FLIGHT_MODES, STICK_LAYOUTS } from '@skelby/core/flying/vocabulary';
+import { SENSOR_SIDES } from '@skelby/core/flying/craft-facts';
 import { BEGINNER_WIND_LIMIT_MPS } from '@skelby/core/flying/wind-band';
 import type { Roster } from '../api/types';
 import type { Question } from '../ui/RecordForm';
@@ -15,32 +16,51 @@ export const PILOT_QUESTIONS: readonly Question[] = [
   { name: 'name', label: 'Name', ask: 'line' },
   { name: 'mode', label: 'Flies in', ask: 'choice', options: modes },
   { name: 'stickLayout', label: 'Stick layout', ask: 'choice', options: STICK_LAYOUTS.map((value) => ({ value, label: LAYOUT_WORDS[value] })) },
-  { name: 'windLimitMps', label: 'Wind limit, m/s', ask: 'number', hint: `Beginners: ${BEGINNER_WIND_LIMIT_MPS} or less.` },
+  { name: 'windLimitMps', label: 'Wind limit', ask: 'number', si: 'm/s', hint: `Beginners: ${BEGINNER_WIND_LIMIT_MPS} m/s (15 mph) or less.` },
   { name: 'note', label: 'Note', ask: 'text' },
 ];
 export const NEW_PILOT = { name: '', mode: 'position-hold', stickLayout: 2, windLimitMps: BEGINNER_WIND_LIMIT_MPS, note: '' };
+
+const HAS = [{ value: true, label: 'Has one' }, { value: false, label: 'None' }] as const;
+const SIDE_OF_CRAFT = { ahead: 'Ahead', behind: 'Behind', side: 'To the sides', above: 'Up', below: 'Down' } as const;
 
 export const CRAFT_QUESTIONS: readonly Question[] = [
   { name: 'name', label: 'Name', ask: 'line' },
   { name: 'mode', label: 'Usual mode', ask: 'choice', options: modes },
   { name: 'massKg', label: 'Mass ready to fly, kg', ask: 'number' },
-  { name: 'spanM', label: 'Widest span, m', ask: 'number' },
+  { name: 'spanM', label: 'Widest span', ask: 'number', si: 'm' },
   { name: 'rotors', label: 'Rotors', ask: 'number' },
-  { name: 'rotorRadiusM', label: 'Rotor radius, m', ask: 'number' },
+  { name: 'rotorRadiusM', label: 'Rotor radius', ask: 'number', si: 'm' },
   { name: 'thrustToWeight', label: 'Thrust to weight', ask: 'number', hint: 'Full thrust over weight; about 2 for a camera craft.' },
-  { name: 'topSpeedMps', label: 'Top speed in the usual setting, m/s', ask: 'number' },
-  { name: 'hasPauseSwitch', label: 'Pause switch', ask: 'choice', options: [{ value: true, label: 'Has one' }, { value: false, label: 'None' }] },
+  { name: 'topSpeedMps', label: 'Top speed in the normal setting', ask: 'number', si: 'm/s' },
+  { name: 'hasPauseSwitch', label: 'Pause switch', ask: 'choice', options: HAS },
+  { name: 'topSpeedSlowMps', label: 'Top speed in slow', ask: 'number', si: 'm/s', hint: 'From here on, leave empty what you do not know: the sums then take what is usual.' },
+  { name: 'topSpeedFastMps', label: 'Top speed in fast', ask: 'number', si: 'm/s' },
+  { name: 'leanSlowDeg', label: 'Lean limit in slow, °', ask: 'number' },
+  { name: 'leanNormalDeg', label: 'Lean limit in normal, °', ask: 'number' },
+  { name: 'leanFastDeg', label: 'Lean limit in fast, °', ask: 'number' },
+  { name: 'enduranceMin', label: 'A full pack lasts, min', ask: 'number' },
+  { name: 'sensorSides', label: 'Obstacle sensors look', ask: 'many', options: SENSOR_SIDES.map((value) => ({ value, label: SIDE_OF_CRAFT[value] })) },
+  { name: 'sensorsInFast', label: 'Sensors in the fast setting', ask: 'choice', options: [{ value: true, label: 'Stay on' }, { value: false, label: 'Go off' }] },
+  { name: 'hasHeightHold', label: 'Height hold', ask: 'choice', options: HAS },
+  { name: 'hasPositionHold', label: 'Position hold', ask: 'choice', options: HAS },
+  { name: 'hasPilotRelative', label: 'Pilot-relative mode', ask: 'choice', options: HAS },
+  { name: 'hasMotorStop', label: 'Motor-stop gesture', ask: 'choice', options: HAS },
   { name: 'note', label: 'Note', ask: 'text' },
 ];
-export const NEW_CRAFT = { name: '', mode: 'position-hold', massKg: '', spanM: '', rotors: 4, rotorRadiusM: '', thrustToWeight: 2, topSpeedMps: '', hasPauseSwitch: false, note: '' };
+const EMPTY_FOR_SUMS = {
+  topSpeedSlowMps: '', topSpeedFastMps: '', leanSlowDeg: '', leanNormalDeg: '', leanFastDeg: '', enduranceMin: '', sensorSides: [], sensorsInFast: false, hasHeightHold: null, hasPositionHold: null, hasPilotRelative: null, hasMotorStop: null,
+} as const;
+export const NEW_CRAFT = { ...EMPTY_FOR_SUMS, name: '', mode: 'position-hold', massKg: '', spanM: '', rotors: 4, rotorRadiusM: '', thrustToWeight: 2, topSpeedMps: '', hasPauseSwitch: false, note: '' };
 
 export const SITE_QUESTIONS: readonly Question[] = [
   { name: 'name', label: 'Name', ask: 'line' },
   { name: 'place', label: 'Surroundings', ask: 'choice', options: optionsOf(PLACE_WORDS) },
-  { name: 'tallestM', label: 'Tallest thing, m', ask: 'number' },
+  { name: 'tallestM', label: 'Tallest thing', ask: 'number', si: 'm' },
+  { name: 'altitudeM', label: 'Above sea level', ask: 'number', si: 'm', hint: 'Empty: sea level is taken.' },
   { name: 'note', label: 'Note', ask: 'text' },
 ];
-export const NEW_SITE = { name: '', place: 'open', tallestM: '', note: '' };
+export const NEW_SITE = { name: '', place: 'open', tallestM: '', altitudeM: '', note: '' };
 
 const named = (all: readonly { readonly id: string; readonly name: string }[]) => all.map(({ id, name }) => ({ value: id, label: name }));
 
@@ -49,7 +69,7 @@ export const flightQuestions = (roster: Roster, pilotFixed: boolean): readonly Q
   { name: 'day', label: 'Day, as year-month-day', ask: 'day' },
   { name: 'packs', label: 'Packs', ask: 'number' },
   { name: 'minutes', label: 'Minutes in the air', ask: 'number' },
-  { name: 'windMps', label: 'Wind, m/s', ask: 'number' },
+  { name: 'windMps', label: 'Wind', ask: 'number', si: 'm/s' },
   { name: 'craftId', label: 'Craft', ask: 'choice', options: named(roster.craft) },
   { name: 'siteId', label: 'Site', ask: 'choice', options: named(roster.sites) },
 ];
@@ -70,7 +90,7 @@ export const occurrenceQuestions = (roster: Roster, confirmed: boolean): readonl
   { name: 'note', label: 'What happened', ask: 'text' },
   { name: 'day', label: 'Day, as year-month-day', ask: 'day' },
   { name: 'time', label: 'Time, as hours:minutes', ask: 'line' },
-  { name: 'windMps', label: 'Wind, m/s (empty: not known)', ask: 'number' },
+  { name: 'windMps', label: 'Wind (empty: not known)', ask: 'number', si: 'm/s' },
   { name: 'craftId', label: 'Craft', ask: 'choice', options: named(roster.craft) },
   { name: 'siteId', label: 'Site', ask: 'choice', options: named(roster.sites) },
 ];

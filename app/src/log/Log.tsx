@@ -5,6 +5,7 @@ import { type Href, Redirect, useLocalSearchParams, useRouter } from 'expo-route
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import type { Roster } from '../api/types';
+import { useUnits } from '../api/use-units';
 import { useRoster } from '../kit/kit-queries';
 import { outbox } from '../outbox/use-outbox';
 import { Button, ButtonRow, LinkButton } from '../ui/Button';
@@ -87,9 +88,10 @@ function Unfinished({ draft, who, onGoOn, onDrop }: { readonly draft: LogDraft; 
 }
 
 function Details({ draft, roster }: StepProps) {
+  const { say } = useUnits();
   const craft = roster.craft.find((each) => each.id === draft.craftId)?.name;
   const site = roster.sites.find((each) => each.id === draft.siteId)?.name;
-  const facts = [sayTime(draft.startedAt), site, craft, draft.windMps === null ? null : `wind ${draft.windMps}\u00a0m/s`].filter(Boolean).join(' · ');
+  const facts = [sayTime(draft.startedAt), site, craft, draft.windMps === null ? null : `wind ${say(draft.windMps, 'm/s')}`].filter(Boolean).join(' · ');
   return <Words as="soft">{`${facts}. From the last flight; change it later if it was otherwise.`}</Words>;
 }
 

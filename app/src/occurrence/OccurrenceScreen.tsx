@@ -5,9 +5,10 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { OccurrenceOfPilot, Roster } from '../api/types';
+import { useUnits } from '../api/use-units';
 import { useRoster } from '../kit/kit-queries';
 import { CauseRows, FamilyRows } from '../log/CausePicker';
-import { Button, LinkButton } from '../ui/Button';
+import { Button, ButtonRow, LinkButton } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
 import { Note } from '../ui/Note';
 import { ReasonForm } from '../ui/ReasonForm';
@@ -18,9 +19,10 @@ import { KIND_WORDS, STANDING_LINE } from '../words/words';
 import { useConfirm, useOccurrence, useTakeConfirmationBack, useWithdraw } from './occurrence-queries';
 
 function Facts({ occurrence, roster }: { readonly occurrence: OccurrenceOfPilot; readonly roster: Roster | undefined }) {
+  const { say } = useUnits();
   const craft = roster?.craft.find((each) => each.id === occurrence.craftId)?.name;
   const site = roster?.sites.find((each) => each.id === occurrence.siteId)?.name;
-  const facts = [sayTime(occurrence.happenedAt), site, craft, occurrence.windMps === null ? null : `wind ${occurrence.windMps}\u00a0m/s`].filter(Boolean).join(' · ');
+  const facts = [sayTime(occurrence.happenedAt), site, craft, occurrence.windMps === null ? null : `wind ${say(occurrence.windMps, 'm/s')}`].filter(Boolean).join(' · ');
   return (
     <View style={{ gap: 6 }}>
       {occurrence.note ? <Words>{`“${occurrence.note}”`}</Words> : null}
@@ -81,7 +83,8 @@ function ToConfirm({ occurrence, roster }: { readonly occurrence: OccurrenceOfPi
       foot={picking ? undefined : (
         <>
           {confirm.error ? <Words as="strong" role="alert">{`! ${confirm.error.message}`}</Words> : null}
-          <Button kind="main" icon="check" label={confirm.isPending ? 'Confirming …' : `Confirm: ${cause.name}`} disabled={confirm.isPending} onPress={act} />
+          <LinkButton kind="main" icon="message-circle" label="Debrief" href={`/occurrence/${occurrence.id}/debrief`} />
+          <Button icon="check" label={confirm.isPending ? 'Confirming …' : `Confirm: ${cause.name}`} disabled={confirm.isPending} onPress={act} />
         </>
       )}
     >
@@ -105,6 +108,10 @@ function Confirmed({ occurrence, causeId, roster }: { readonly occurrence: Occur
     <Screen title={occurrence.pilotName} under={KIND_WORDS[occurrence.kind]} up="/" foot={<LinkButton kind="solid" icon="arrow-right" label="Open the weakness" href={`/weakness/${occurrence.weaknessId}`} />}>
       <Facts occurrence={occurrence} roster={roster} />
       <CauseTold causeId={causeId} mode={occurrence.pilotMode} />
+      <ButtonRow>
+        <LinkButton icon="message-circle" label="Debrief" href={`/occurrence/${occurrence.id}/debrief`} />
+        <LinkButton icon="file-text" label="Debrief sheet" href={`/occurrence/${occurrence.id}/sheet`} />
+      </ButtonRow>
       <ReasonForm open="Take the confirmation back" question="Why was it not this cause?" act="Take it back" busy={takeBack.isPending} error={takeBack.error?.message ?? null} onGive={(reason) => takeBack.mutate(reason)} />
     </Screen>
   );

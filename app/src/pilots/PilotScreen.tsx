@@ -2,6 +2,7 @@ import { causeOf } from '@skelby/core/causes/causes';
 import { drillOf } from '@skelby/core/drills/drills';
 import { useLocalSearchParams } from 'expo-router';
 import type { PilotPage, Roster, WeaknessLine } from '../api/types';
+import { useUnits } from '../api/use-units';
 import { flightWords } from '../kit/Flights';
 import { useRoster } from '../kit/kit-queries';
 import { LinkButton } from '../ui/Button';
@@ -32,6 +33,7 @@ function WeaknessRows({ lines, empty }: { readonly lines: readonly WeaknessLine[
 }
 
 function Flown({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
+  const units = useUnits();
   const { flights, packs, minutes, since } = page.flown;
   const count = (kind: string) => page.occurrences.filter((each) => each.kind === kind && !each.withdrawnAt).length;
   const nearMisses = nearMissRateWords(count('near-miss'), flights);
@@ -41,19 +43,20 @@ function Flown({ page, roster }: { readonly page: PilotPage; readonly roster: Ro
       <Words>{crashRateWords(count('crash'), flights)}</Words>
       {nearMisses ? <Words>{nearMisses}</Words> : null}
       {roster ? (
-        <Rows>{page.flights.slice(0, 6).map((flight) => <LinkRow key={flight.id} href={`/flights/${flight.id}`} title={sayDay(flight.day)} under={flightWords(flight, roster)} />)}</Rows>
+        <Rows>{page.flights.slice(0, 6).map((flight) => <LinkRow key={flight.id} href={`/flights/${flight.id}`} title={sayDay(flight.day)} under={flightWords(flight, roster, units)} />)}</Rows>
       ) : null}
     </Part>
   );
 }
 
 function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
+  const { say } = useUnits();
   const open = page.weaknesses.filter((line) => OPEN.has(line.state));
   const past = page.weaknesses.filter((line) => !OPEN.has(line.state));
   const { pilot } = page;
   return (
     <Screen
-      title={pilot.name} under={`${MODE_WORDS[pilot.mode]} · sticks ${pilot.stickLayout} · wind up to ${pilot.windLimitMps}\u00a0m/s`} up="/pilots"
+      title={pilot.name} under={`${MODE_WORDS[pilot.mode]} · sticks ${pilot.stickLayout} · wind up to ${say(pilot.windLimitMps, 'm/s')}`} up="/pilots"
       foot={<LinkButton kind="main" icon="plus" label="Log a crash or near-miss" href={`/log/kind?pilot=${pilot.id}`} />}
       aside={
         <>

@@ -4,6 +4,7 @@ import type { NextStep } from '@skelby/core/clearance/next-step';
 import { drillOf } from '@skelby/core/drills/drills';
 import { FLIGHT_MODES } from '@skelby/core/flying/vocabulary';
 import { View } from 'react-native';
+import { useUnits } from '../api/use-units';
 import { Button } from '../ui/Button';
 import { Choice, type Option } from '../ui/Choice';
 import { Words } from '../ui/Words';
@@ -30,6 +31,7 @@ export function purposesFor(drillId: string, clearance: Pick<Clearance, 'charts'
 
 /** How the next rep is flown, one question under the other. */
 export function HowFlown({ settings, drillIds, clearance, next, onDrill, onChange }: HowFlownProps) {
+  const { sentence } = useUnits();
   const drill = drillOf(settings.drillId);
   const purposes: readonly Option<Purpose>[] = purposesFor(settings.drillId, clearance, next).map((value) => ({ value, label: PURPOSE_WORDS[value] }));
   return (
@@ -37,7 +39,7 @@ export function HowFlown({ settings, drillIds, clearance, next, onDrill, onChang
       <Choice label="Drill" value={settings.drillId} onChange={onDrill} options={drillIds.map((id) => ({ value: id, label: drillOf(id).name }))} />
       <Choice label="Said to the pilot beforehand: only test reps move the chart" value={settings.purpose} onChange={(purpose) => onChange({ purpose })} options={purposes} />
       {drill.sides.length > 0 ? <Choice label="Side" value={settings.side} onChange={(side) => onChange({ side })} options={drill.sides.map((side) => ({ value: side, label: SIDE_WORDS[side] }))} /> : null}
-      <Choice label="Wind" value={settings.band} onChange={(band) => onChange({ band })} options={optionsOf(BAND_WORDS).map((option) => ({ ...option, label: `${option.label}, ${BAND_RANGES[option.value]}` }))} />
+      <Choice label="Wind" value={settings.band} onChange={(band) => onChange({ band })} options={optionsOf(BAND_WORDS).map((option) => ({ ...option, label: `${option.label}, ${sentence(BAND_RANGES[option.value])}` }))} />
       <Choice label="Flown on" value={settings.flownOn} onChange={(flownOn) => onChange({ flownOn })} options={[{ value: 'craft' as const, label: 'Craft' }, ...(drill.simulator === 'no-use' ? [] : [{ value: 'simulator' as const, label: 'Simulator' }])]} />
       <Choice label="Mode" value={settings.mode} onChange={(mode) => onChange({ mode })} options={FLIGHT_MODES.map((mode) => ({ value: mode, label: MODE_WORDS[mode] }))} />
       <Choice label="Pilot-relative" value={settings.pilotRelative} onChange={(pilotRelative) => onChange({ pilotRelative })} options={[{ value: false, label: 'Off' }, { value: true, label: 'On' }]} />

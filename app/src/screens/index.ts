@@ -12,3 +12,10 @@ export const EditCraft = later(forms, (all) => all.EditCraft);
 export const EditSite = later(forms, (all) => all.EditSite);
 export const EditFlight = later(forms, (all) => all.EditFlight);
 export const EditOccurrence = later(forms, (all) => all.EditOccurrence);
+
+const debrief = () => import('./debrief');
+export const DebriefScreen = later(debrief, (all) => all.DebriefScreen);
+export const DebriefSheet = later(debrief, (all) => all.DebriefSheet);
+export const FlightCardScreen = later(debrief, (all) => all.FlightCardScreen);
+export const SumsScreen = later(debrief, (all) => all.SumsScreen);
+export const SchoolScreen = later(debrief, (all) => all.SchoolScreen);

@@ -16,7 +16,8 @@ const PLACES: readonly { readonly href: Href; readonly label: string; readonly i
   { href: '/', label: 'Today', icon: 'sunrise', owns: /^\/$|^\/(log|occurrence|weakness)/ },
   { href: '/pilots', label: 'Pilots', icon: 'users', owns: /^\/pilots/ },
   { href: '/flights', label: 'Flights', icon: 'send', owns: /^\/flights/ },
-  { href: '/kit', label: 'Kit', icon: 'tool', owns: /^\/(kit|craft|sites|account)/ },
+  { href: '/sums', label: 'Sums', icon: 'compass', owns: /^\/sums/ },
+  { href: '/kit', label: 'Kit', icon: 'tool', owns: /^\/(kit|craft|sites|school)/ },
 ];
 
 const useStyles = themed((theme) => ({

@@ -22,19 +22,49 @@ interface ChoiceProps<T> {
   readonly options: readonly Option<T>[];
   readonly value: T | null;
   readonly onChange: (value: T) => void;
+  /** The label is said, not shown: the options speak for themselves. */
+  readonly quiet?: boolean;
 }
 
 /** One of a few, all in sight. The chosen one is filled and ticked. */
-export function Choice<T extends string | number | boolean>({ label, options, value, onChange }: ChoiceProps<T>) {
+export function Choice<T extends string | number | boolean>({ label, options, value, onChange, quiet = false }: ChoiceProps<T>) {
   const styles = useStyles();
   return (
     <View style={styles.all} role="radiogroup" aria-label={label}>
-      <Words as="soft">{label}</Words>
+      {quiet ? null : <Words as="soft">{label}</Words>}
       <View style={styles.options}>
         {options.map((option) => {
           const chosen = option.value === value;
           return (
             <Pressable key={String(option.value)} role="radio" aria-checked={chosen} onPress={() => onChange(option.value)} style={[styles.option, chosen ? styles.chosen : null]}>
+              <Words as="strong" style={chosen ? styles.chosenText : null}>{chosen ? `✓ ${option.label}` : option.label}</Words>
+            </Pressable>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+interface ManyChoiceProps<T> {
+  readonly label: string;
+  readonly options: readonly Option<T>[];
+  readonly values: readonly T[];
+  readonly onChange: (values: readonly T[]) => void;
+}
+
+/** Any number of a few. The chosen ones are filled and ticked. */
+export function ManyChoice<T extends string>({ label, options, values, onChange }: ManyChoiceProps<T>) {
+  const styles = useStyles();
+  return (
+    <View style={styles.all} role="group" aria-label={label}>
+      <Words as="soft">{label}</Words>
+      <View style={styles.options}>
+        {options.map((option) => {
+          const chosen = values.includes(option.value);
+          const toggle = () => onChange(chosen ? values.filter((each) => each !== option.value) : [...values, option.value]);
+          return (
+            <Pressable key={option.value} role="checkbox" aria-checked={chosen} onPress={toggle} style={[styles.option, chosen ? styles.chosen : null]}>
               <Words as="strong" style={chosen ? styles.chosenText : null}>{chosen ? `✓ ${option.label}` : option.label}</Words>
             </Pressable>
           );

@@ -1,11 +1,13 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import { type Href, useRouter } from 'expo-router';
 import { Controller, type FieldValues, type Path, type Resolver, useForm } from 'react-hook-form';
+import { useState } from 'react';
 import { View } from 'react-native';
 import type { AnyObjectSchema } from 'yup';
 import { ApiProblem } from '../api/client';
+import { type Speaking, useUnits } from '../api/use-units';
 import { Button } from './Button';
-import { LongChoice, type Option } from './Choice';
+import { LongChoice, ManyChoice, type Option } from './Choice';
 import { Screen } from './Screen';
 import { TextBox } from './TextBox';
 import { Words } from './Words';
@@ -13,8 +15,9 @@ import { Words } from './Words';
 /** One question of a form. */
 export type Question =
   | { readonly name: string; readonly label: string; readonly ask: 'line' | 'text' | 'day'; readonly hint?: string }
-  | { readonly name: string; readonly label: string; readonly ask: 'number'; readonly hint?: string }
-  | { readonly name: string; readonly label: string; readonly ask: 'choice'; readonly options: readonly Option<string | number | boolean>[] };
+  | { readonly name: string; readonly label: string; readonly ask: 'number'; /** SI unit of a length or speed: asked and said in the school's own. */ readonly si?: 'm' | 'm/s'; readonly hint?: string }
+  | { readonly name: string; readonly label: string; readonly ask: 'choice'; readonly options: readonly Option<string | number | boolean>[] }
+  | { readonly name: string; readonly label: string; readonly ask: 'many'; readonly options: readonly Option<string>[] };
 
 interface RecordFormProps {
   readonly title: string;
@@ -25,9 +28,40 @@ interface RecordFormProps {
   readonly onSave: (fields: unknown) => Promise<unknown>;
 }
 
+/** Limits are checked in SI and told in the school's units. */
+const limitsIn = (message: string, { say, from, unit }: Speaking): string =>
+  message.replace(/from ([\d.]+) to ([\d.]+) (m\/s|m)\b/g, (_, least: string, most: string, si: string) => `from ${Number(from(Number(least), si).toFixed(1))} to ${Number(from(Number(most), si).toFixed(1))} ${unit(si)}`)
+    .replace(/(below|above) ([\d.]+) (m\/s|m)\b/g, (_, side: string, limit: string, si: string) => `${side} ${say(Number(limit), si)}`);
+
+interface QuantityBoxProps {
+  readonly question: Question & { readonly ask: 'number' };
+  readonly value: number | string | null;
+  readonly onChange: (value: number | string) => void;
+  readonly onBlur: () => void;
+  readonly error: string | undefined;
+}
+
+const asNumber = (text: string): number | null => (/^\s*-?\d+([.,]\d+)?\s*$/.test(text) ? Number(text.replace(',', '.')) : null);
+const SHOWN_PLACES = 2;
+
+/** A number typed in the school's unit and kept in SI. What is no number is kept as it was typed, for the shape to refuse. */
+function QuantityBox({ question, value, onChange, onBlur, error }: QuantityBoxProps) {
+  const { unit, from, to } = useUnits();
+  const { si } = question;
+  const start = () => (value === null || value === undefined || value === '' ? '' : si && typeof value === 'number' ? String(Number(from(value, si).toFixed(SHOWN_PLACES))) : String(value));
+  const [typed, setTyped] = useState(start);
+  const type = (text: string) => {
+    setTyped(text);
+    const number = asNumber(text);
+    onChange(number === null ? text : si ? to(number, si) : number);
+  };
+  return <TextBox label={si ? `${question.label}, ${unit(si)}` : question.label} hint={question.hint} value={typed} onChangeText={type} onBlur={onBlur} error={error} inputMode="decimal" />;
+}
+
 /** A form for one record: the same shape checks it here and on the server, and nothing typed is cleared. */
 export function RecordForm({ title, up, shape, questions, values, onSave }: RecordFormProps) {
   const router = useRouter();
+  const units = useUnits();
   const form = useForm<FieldValues>({ defaultValues: values, resolver: yupResolver(shape) as unknown as Resolver<FieldValues> });
   const { errors, isSubmitting } = form.formState;
   const save = form.handleSubmit(async (fields) => {
@@ -41,7 +75,7 @@ export function RecordForm({ title, up, shape, questions, values, onSave }: Reco
       if (named.length === 0) form.setError('root', { message: error.message });
     }
   });
-  const errorOf = (name: string) => errors[name]?.message as string | undefined;
+  const errorOf = (name: string) => (errors[name]?.message === undefined ? undefined : limitsIn(String(errors[name].message), units));
   return (
     <Screen
       title={title} up={up}
@@ -61,10 +95,14 @@ export function RecordForm({ title, up, shape, questions, values, onSave }: Reco
                 <LongChoice label={question.label} options={question.options} value={field.value as string | number | boolean | null} onChange={field.onChange} />
                 {errorOf(question.name) ? <Words as="strong" role="alert">{`! ${errorOf(question.name)}`}</Words> : null}
               </View>
+            ) : question.ask === 'many' ? (
+              <ManyChoice label={question.label} options={question.options} values={(field.value as string[] | null) ?? []} onChange={field.onChange} />
+            ) : question.ask === 'number' ? (
+              <QuantityBox question={question} value={field.value as number | string | null} onChange={field.onChange} onBlur={field.onBlur} error={errorOf(question.name)} />
             ) : (
               <TextBox
                 label={question.label} hint={question.hint} value={field.value === null || field.value === undefined ? '' : String(field.value)} onChangeText={field.onChange} onBlur={field.onBlur}
-                error={errorOf(question.name)} multiline={question.ask === 'text'} inputMode={question.ask === 'number' ? 'decimal' : 'text'}
+                error={errorOf(question.name)} multiline={question.ask === 'text'}
               />
             ))}
           />

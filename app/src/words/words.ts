@@ -2,7 +2,7 @@ import type { WeaknessState } from '@skelby/core/clearance/rungs';
 import type { MissReason, Purpose } from '@skelby/core/clearance/facts';
 import type { Side } from '@skelby/core/drills/drill';
 import type { FlightMode, OccurrenceKind, Place } from '@skelby/core/flying/vocabulary';
-import type { WindBand } from '@skelby/core/flying/wind-band';
+import { BREEZY_FROM_MPS, LIGHT_FROM_MPS, type WindBand } from '@skelby/core/flying/wind-band';
 import type { Option } from '../ui/Choice';
 
 /** One word for each thing, on every screen. */
@@ -18,7 +18,8 @@ export const PLACE_WORDS: Readonly<Record<Place, string>> = {
 };
 
 export const BAND_WORDS: Readonly<Record<WindBand, string>> = { calm: 'Calm', light: 'Light', breezy: 'Breezy' };
-export const BAND_RANGES: Readonly<Record<WindBand, string>> = { calm: 'under 2 m/s', light: '2 to 5 m/s', breezy: '5 m/s and up' };
+/** Speeds are left open, to be said in the school's units. */
+export const BAND_RANGES: Readonly<Record<WindBand, string>> = { calm: `under {v:${LIGHT_FROM_MPS}}`, light: `from {v:${LIGHT_FROM_MPS}}`, breezy: `from {v:${BREEZY_FROM_MPS}}` };
 
 export const SIDE_WORDS: Readonly<Record<Side, string>> = {
   left: 'Left', right: 'Right', clockwise: 'Clockwise', 'counter-clockwise': 'Counter-clockwise',

@@ -1,7 +1,8 @@
 import type { ValidationError } from 'yup';
 import { craftFacts, USUAL_CRAFT } from '../flying/craft-facts';
 import { QUESTIONS, questionOf } from './questions';
-import { answersOf, evidenceShape, quarterOf } from './read-evidence';
+import { evidenceShape } from '../shapes/evidence';
+import { answersOf, quarterOf } from './evidence';
 import { SIGNS } from './signs';
 
 const errors = (evidence: unknown): readonly string[] => {

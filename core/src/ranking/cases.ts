@@ -1,4 +1,4 @@
-import type { Evidence } from '../evidence/read-evidence';
+import type { Evidence } from '../evidence/evidence';
 
 /** A short occurrence as a pilot and a trainer would tell it, and the cause that an instructor would name. */
 export interface Case {

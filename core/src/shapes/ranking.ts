@@ -1,7 +1,7 @@
 import { array, mixed, number, object, string } from 'yup';
-import { evidenceShape } from '../evidence/read-evidence';
 import { type CraftRecord, SENSOR_SIDES } from '../flying/craft-facts';
 import { FLIGHT_MODES } from '../flying/vocabulary';
+import { evidenceShape } from './evidence';
 import { choice, UUID, yesNo, yesNoOr } from './fields';
 
 const part = (label: string, least: number, most: number) => {

@@ -1,4 +1,4 @@
-import { answersOf } from '../evidence/read-evidence';
+import { answersOf } from '../evidence/evidence';
 import { NOTHING } from '../evidence/question';
 import { questionOf } from '../evidence/questions';
 import { craftFacts, USUAL_CRAFT } from '../flying/craft-facts';

@@ -1,4 +1,4 @@
-import { NO_FINDINGS } from '@skelby/core/debrief/debrief';
+import { NO_FINDINGS } from '@skelby/core/debrief/findings';
 import { CRAFT, id, startTestServer, type TestServer, type Visitor, withOccurrence } from '../testing/test-school';
 
 /** A debrief from the first answer to its amended record, over the API. */
@@ -123,7 +123,7 @@ describe('POST /api/v1/rank', () => {
     expect(body.causes.reduce((sum, cause) => sum + cause.probability, 0)).toBeCloseTo(1, 9);
     expect(body.causes[0]!.reasons[0]).toEqual({ evidence: 'nose', sign: 'mirrored', weight: expect.any(Number), words: expect.any(String) });
     expect(body.nextQuestions[0]).toEqual({ id: expect.any(String), gain: expect.any(Number) });
-    expect(body.sums.find((sum) => sum.id === 'stop')).toMatchObject({ inputs: { speed_mps: 9, seen_at_m: 6 }, answer: expect.stringMatching(/^No: it needed 3\d m and had 6 m/) });
+    expect(body.sums.find((sum) => sum.id === 'stop')).toMatchObject({ inputs: { speed_mps: 9, seen_at_m: 6 }, answer: expect.stringMatching(/^No: it needed 3\d\sm and had 6\sm/) });
   });
 
   test('takes one of the school\'s craft by its key, and nobody else\'s', async () => {

@@ -1,7 +1,8 @@
 import type Router from '@koa/router';
-import { debriefShape, type Findings, missingToClose, teaches } from '@skelby/core/debrief/debrief';
-import { answersOf } from '@skelby/core/evidence/read-evidence';
+import { type Findings, missingToClose, teaches } from '@skelby/core/debrief/findings';
+import { answersOf } from '@skelby/core/evidence/evidence';
 import { craftFacts, type CraftRecord, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
+import { debriefShape } from '@skelby/core/shapes/debrief';
 import { unconfirmShape } from '@skelby/core/shapes/loop';
 import { rank } from '@skelby/core/ranking/rank';
 import { v7 as uuid } from 'uuid';

@@ -2,7 +2,7 @@ import type Router from '@koa/router';
 import { countLessons, type Lesson } from '@skelby/core/ranking/learn';
 import { type Experience, NO_EXPERIENCE } from '@skelby/core/ranking/experience';
 import { type Model, modelWith } from '@skelby/core/ranking/model';
-import { answersOf, type Evidence } from '@skelby/core/evidence/read-evidence';
+import { answersOf, type Evidence } from '@skelby/core/evidence/evidence';
 import { craftFacts, type CraftRecord, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
 import { switchShape } from '@skelby/core/shapes/ranking';
 import type { SchoolTx } from '../db/in-school';

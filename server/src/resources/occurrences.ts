@@ -131,7 +131,7 @@ export function occurrenceRoutes(router: Router, inSchool: InTheirSchool): void 
   const at = (ctx: Parameters<typeof keyIn>[0]) => keyIn(ctx, 'id', 'occurrence');
   router.get('/occurrences/:id', inSchool(async ({ tx }, ctx) => {
     const row = await tx('occurrences as o').join('pilots as p', (on) => on.on('p.school_id', 'o.school_id').andOn('p.id', 'o.pilot_id'))
-      .select('o.*', 'p.name as pilot_name', 'p.mode as pilot_mode').where({ 'o.id': at(ctx) }).first() as unknown;
+      .select('o.*', 'p.name as pilot_name', 'p.mode as pilot_mode', 'p.stick_layout as pilot_stick_layout').where({ 'o.id': at(ctx) }).first() as unknown;
     if (!row) throw notFound('occurrence');
     return row;
   }));

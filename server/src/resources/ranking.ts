@@ -1,5 +1,5 @@
 import type Router from '@koa/router';
-import { answersOf, type Evidence } from '@skelby/core/evidence/read-evidence';
+import { answersOf, type Evidence } from '@skelby/core/evidence/evidence';
 import { craftFacts, type CraftFacts, type CraftRecord, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
 import { inUnits, SI_UNITS } from '@skelby/core/flying/units';
 import { rank } from '@skelby/core/ranking/rank';

@@ -1,12 +1,13 @@
 import type { ValidationError } from 'yup';
-import { answersOf } from '../evidence/read-evidence';
+import { answersOf } from '../evidence/evidence';
 import { craftFacts, USUAL_CRAFT } from '../flying/craft-facts';
 import { fromSi, inUnits, sayQuantity, toSi } from '../flying/units';
 import { changesBy, countLessons } from '../ranking/learn';
 import { modelWith } from '../ranking/model';
 import { rank } from '../ranking/rank';
+import { findingsShape } from '../shapes/debrief';
 import { chainProblem, firstBreakable, proposeChain } from './chain';
-import { findingsShape, missingToClose, NO_FINDINGS, teaches } from './debrief';
+import { missingToClose, NO_FINDINGS, teaches } from './findings';
 import { isAtLeast, LIKELIHOODS, RISKS, riskOf, SEVERITIES } from './severity';
 
 const CRAFT = craftFacts(USUAL_CRAFT);

@@ -1,16 +1,7 @@
 import { type AnyObject, mixed, object, type ObjectSchema, type Schema, string } from 'yup';
-import type { Answers, Judged, NumberQuestion } from './question';
-import { QUESTIONS, questionOf } from './questions';
-
-/** A number as it is stored and sent: alone, or with how far off it may be; always in SI units. */
-export type SentNumber = number | { readonly value: number; readonly within?: number; readonly unit?: string };
-/** Evidence as it is stored and sent, by question id. */
-export type Evidence = Readonly<Record<string, string | SentNumber>>;
-
-const QUARTERS = ['away', 'right', 'toward', 'left'] as const;
-
-/** The quarter in which a bearing lies, 0° being away from the pilot, clockwise seen from above. */
-export const quarterOf = (bearingDeg: number): (typeof QUARTERS)[number] => QUARTERS[Math.floor((((bearingDeg % 360) + 360 + 45) % 360) / 90)]!;
+import type { SentNumber } from '../evidence/evidence';
+import type { NumberQuestion } from '../evidence/question';
+import { QUESTIONS } from '../evidence/questions';
 
 const unitWords = (unit: string) => (unit === 'spans' ? '' : ` ${unit}`);
 
@@ -43,21 +34,3 @@ function choiceShape(id: string, values: readonly string[]): Schema {
 export const evidenceShape: ObjectSchema<AnyObject> = object(
   Object.fromEntries(QUESTIONS.map((question) => [question.id, question.kind === 'number' ? numberShape(question) : choiceShape(question.id, question.values.map((each) => each.id))])),
 ).noUnknown(true, ({ unknown }) => `${String(unknown)} is not a question: use the ids of the list of questions.`).strict().typeError('evidence must be an object of answers by question id.');
-
-const judged = (sent: SentNumber, { spread, unit }: NumberQuestion): Judged => {
-  const value = typeof sent === 'number' ? sent : sent.value;
-  const within = typeof sent === 'number' ? undefined : sent.within;
-  return { value, within: within ?? (unit === '%' ? spread : spread * value) };
-};
-
-/** Valid evidence as the ranking takes it: a bearing becomes its quarter, and a bare number gets the usual uncertainty. */
-export function answersOf(evidence: Evidence): Answers {
-  const choices: Record<string, string> = {};
-  const numbers: Record<string, Judged> = {};
-  for (const [id, sent] of Object.entries(evidence)) {
-    const question = questionOf(id);
-    if (question.kind === 'number') numbers[id] = judged(sent as SentNumber, question);
-    else choices[id] = typeof sent === 'number' ? quarterOf(sent) : (sent as string);
-  }
-  return { choices, numbers };
-}

@@ -1,0 +1,1 @@
+export { DebriefSheet as default } from '../../../../screens';

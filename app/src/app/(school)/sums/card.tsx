@@ -1,0 +1,1 @@
+export { FlightCardScreen as default } from '../../../screens';

@@ -1,0 +1,1 @@
+export { SumsScreen as default } from '../../../screens';
