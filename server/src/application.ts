@@ -12,6 +12,7 @@ import { sameOriginWrites } from './http/same-origin';
 import { makeSignIn, signedIn, signOut } from './http/session';
 import { staticApp } from './http/static-app';
 import { debriefRoutes } from './resources/debriefs';
+import { exchangeRoutes } from './resources/exchange';
 import { experienceRoutes } from './resources/experience';
 import { occurrenceRoutes } from './resources/occurrences';
 import { pilotPageRoutes } from './resources/pilot-page';
@@ -62,6 +63,7 @@ function apiRouter(db: Knex): Router {
   debriefRoutes(router, inSchool);
   experienceRoutes(router, inSchool);
   rankingRoutes(router, inSchool);
+  exchangeRoutes(router, db, inSchool);
   return router;
 }
 

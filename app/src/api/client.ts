@@ -28,13 +28,14 @@ async function problemIn(response: Response): Promise<ApiProblem> {
   return new ApiProblem(response.status, document.detail ?? `The server answered ${response.status}. Try again.`, document.errors);
 }
 
+/** How a body is sent: a file as it is, everything else as JSON. */
+const sent = (body: unknown): RequestInit =>
+  (body instanceof File ? { headers: { 'Content-Type': 'application/octet-stream' }, body } : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+
 async function ask(method: 'GET' | 'PUT' | 'POST', path: string, body?: unknown): Promise<Response> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, {
-      method, credentials: 'same-origin',
-      ...(body === undefined ? {} : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
-    });
+    response = await fetch(`/api${path}`, { method, credentials: 'same-origin', ...(body === undefined ? {} : sent(body)) });
   } catch {
     throw new NoConnection();
   }
@@ -45,3 +46,5 @@ async function ask(method: 'GET' | 'PUT' | 'POST', path: string, body?: unknown)
 export const get = async <T>(path: string): Promise<T> => (await (await ask('GET', path)).json()) as T;
 export const put = async (path: string, body: unknown): Promise<unknown> => (await ask('PUT', path, body)).json();
 export const post = async (path: string, body: unknown = {}): Promise<void> => { await ask('POST', path, body); };
+/** Sends a file and reads what is answered. */
+export const postFile = async <T>(path: string, file: File): Promise<T> => (await (await ask('POST', path, file)).json()) as T;

@@ -157,3 +157,13 @@ export interface SchoolExperience {
   readonly lessons: number;
   readonly counts: Experience;
 }
+
+export interface ImportReport {
+  readonly rows: number;
+  readonly good: number;
+  readonly already: number;
+  readonly bad: number;
+  readonly problems: readonly { readonly line: number; readonly column: string; readonly message: string }[];
+  readonly newPilots: readonly string[];
+  readonly saved: boolean;
+}

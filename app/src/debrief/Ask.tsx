@@ -18,7 +18,8 @@ interface AskProps {
   readonly evidence: Evidence;
   readonly known: Answers;
   readonly ranking: Ranking;
-  readonly skipped: readonly string[];
+  /** What is asked now; null when nothing more is worth asking. */
+  readonly asked: string | null;
   readonly layout: StickLayout;
   /** A question asked out of turn. */
   readonly wanted: string | null;
@@ -67,8 +68,7 @@ function OpenQuestions({ ranking, onWant }: Pick<AskProps, 'ranking' | 'onWant'>
 }
 
 /** One question at a time, the one that would change the ranking most. */
-export function Ask({ evidence, known, ranking, skipped, layout, wanted, onWant, onEvidence, onSkip }: AskProps) {
-  const id = nextOf(ranking, skipped, wanted);
+export function Ask({ evidence, known, ranking, asked: id, layout, wanted, onWant, onEvidence, onSkip }: AskProps) {
   if (id === null) {
     return (
       <Part heading="Enough asked">

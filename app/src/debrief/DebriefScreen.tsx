@@ -20,7 +20,7 @@ import { ReasonForm } from '../ui/ReasonForm';
 import { Screen, useIsWide } from '../ui/Screen';
 import { Words } from '../ui/Words';
 import { KIND_WORDS } from '../words/words';
-import { Ask, ToldList } from './Ask';
+import { Ask, nextOf, ToldList } from './Ask';
 import { useDebrief, useModel, useSaveDebrief } from './debrief-queries';
 import { chainOf, Decide } from './Decide';
 import { useDebriefDraft } from './draft';
@@ -86,13 +86,14 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
   };
   const close = () => { setTried(true); if (missing.length === 0) send('closed'); };
   const askAgain = (id: string | null) => { setWanted(id); if (id !== null) setStep('ask'); };
+  const asked = nextOf(ranking, draft.skipped, wanted);
   const panel = <RankingPanel ranking={ranking} onAsk={askAgain} />;
   const told = <ToldList evidence={findings.evidence} known={known} onWant={askAgain} />;
   const sumCards = sums.map((sum) => <SumCard key={`${sum.id} ${JSON.stringify(sum.start(known, craft))}`} sum={sum} given={sum.start(known, craft)} craft={craft} />);
 
   return (
     <Screen
-      title={occurrence.pilotName} under={under} up={up}
+      title={occurrence.pilotName} under={under} up={up} topic={`${step} ${asked ?? ''}`}
       aside={step === 'ask' ? (wide ? panel : <>{panel}{told}</>) : step === 'decide' && wide ? panel : undefined}
       foot={
         <>
@@ -121,7 +122,7 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
         <>
           {wide ? null : <RankingStrip ranking={ranking} />}
           <Ask
-            evidence={findings.evidence} known={known} ranking={ranking} skipped={draft.skipped} layout={occurrence.pilotStickLayout} wanted={wanted} onWant={setWanted} onEvidence={(evidence) => find({ evidence })}
+            evidence={findings.evidence} known={known} ranking={ranking} asked={asked} layout={occurrence.pilotStickLayout} wanted={wanted} onWant={setWanted} onEvidence={(evidence) => find({ evidence })}
             onSkip={(id) => change({ skipped: [...draft.skipped, id] })}
           />
           {wide ? told : null}

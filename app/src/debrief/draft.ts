@@ -1,5 +1,5 @@
 import { type Findings, NO_FINDINGS } from '@skelby/core/debrief/findings';
-import type { Evidence } from '@skelby/core/evidence/evidence';
+import { type Evidence, readable } from '@skelby/core/evidence/evidence';
 import { useCallback, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import type { DebriefPage } from '../api/types';
@@ -31,7 +31,10 @@ function begun({ debrief }: DebriefPage, captured: Evidence): DebriefDraft {
 
 export function useDebriefDraft(occurrenceId: string, page: DebriefPage, captured: Evidence) {
   const name = nameOf(occurrenceId);
-  const [draft, setDraft] = useState<DebriefDraft>(() => kept<DebriefDraft>(name) ?? begun(page, captured));
+  const [draft, setDraft] = useState<DebriefDraft>(() => {
+    const last = kept<DebriefDraft>(name);
+    return last ? { ...last, findings: { ...last.findings, evidence: readable(last.findings.evidence) } } : begun(page, captured);
+  });
   const change = useCallback((part: Partial<DebriefDraft>) => setDraft((last) => {
     const next = { ...last, ...part };
     keep(name, next);

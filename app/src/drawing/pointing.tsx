@@ -1,6 +1,5 @@
 import { axesOf, type StickLayout } from '@skelby/core/flying/vocabulary';
-import { useState } from 'react';
-import { type GestureResponderEvent, type LayoutChangeEvent, Pressable, View } from 'react-native';
+import { type GestureResponderEvent, Pressable, View } from 'react-native';
 import Svg, { Circle, G, Line, Rect } from 'react-native-svg';
 import { useTheme } from '../ui/theme';
 import { CraftPlan, CraftSide, Ground, Label, Pilot, PilotSide, ScaleBar, WindArrow } from './primitives';
@@ -11,16 +10,12 @@ const RING = 240;
 const MIDDLE = RING / 2;
 const SNAP_DEG = 15;
 
-function useSize() {
-  const [size, setSize] = useState({ width: RING, height: RING });
-  return { size, onLayout: (event: LayoutChangeEvent) => setSize(event.nativeEvent.layout) };
+/** Where on the picture the finger was, as shares of its width and height. On the web a press is a click. */
+function touchedAt(event: GestureResponderEvent): { readonly x: number; readonly y: number } {
+  const { left, top, width, height } = (event.currentTarget as unknown as Element).getBoundingClientRect();
+  const { clientX, clientY } = event.nativeEvent as unknown as MouseEvent;
+  return { x: (clientX - left) / width, y: (clientY - top) / height };
 }
-
-/** Where on the picture the finger was, as shares of its width and height. */
-const touchedAt = (event: GestureResponderEvent, size: { width: number; height: number }) => {
-  const { locationX, locationY } = event.nativeEvent;
-  return { x: locationX / size.width, y: locationY / size.height };
-};
 
 export interface RingProps {
   /** What turns: the craft's nose, or the wind against the way it was moving. */
@@ -32,24 +27,23 @@ export interface RingProps {
 
 export function RingDrawing({ what, bearingDeg, onPoint }: RingProps) {
   const theme = useTheme();
-  const { size, onLayout } = useSize();
   const press = (event: GestureResponderEvent) => {
-    const { x, y } = touchedAt(event, size);
+    const { x, y } = touchedAt(event);
     const degrees = (Math.atan2(x - 0.5, 0.5 - y) * 180) / Math.PI;
     onPoint(((Math.round(degrees / SNAP_DEG) * SNAP_DEG) + 360) % 360);
   };
   return (
-    <Pressable onPress={press} onLayout={onLayout} style={{ width: RING, height: RING }} aria-hidden tabIndex={-1}>
+    <Pressable onPress={press} style={{ width: RING, height: RING }} aria-hidden tabIndex={-1}>
       <Svg width={RING} height={RING} viewBox={`0 0 ${RING} ${RING}`} pointerEvents="none">
-        <Circle cx={MIDDLE} cy={MIDDLE} r={96} fill={theme.shade} stroke={theme.ink} strokeWidth={3} />
+        <Circle cx={MIDDLE} cy={MIDDLE} r={92} fill={theme.shade} stroke={theme.ink} strokeWidth={3} />
         {Array.from({ length: 24 }, (_, i) => i * SNAP_DEG).map((degrees) => (
-          <Line key={degrees} x1={MIDDLE} y1={24} x2={MIDDLE} y2={degrees % 90 === 0 ? 40 : 31} stroke={theme.ink} strokeWidth={degrees % 90 === 0 ? 4 : 2} transform={`rotate(${degrees} ${MIDDLE} ${MIDDLE})`} />
+          <Line key={degrees} x1={MIDDLE} y1={28} x2={MIDDLE} y2={degrees % 90 === 0 ? 44 : 35} stroke={theme.ink} strokeWidth={degrees % 90 === 0 ? 4 : 2} transform={`rotate(${degrees} ${MIDDLE} ${MIDDLE})`} />
         ))}
         {what === 'nose' ? (
           <>
             <CraftPlan x={MIDDLE} y={MIDDLE} size={78} noseDeg={bearingDeg ?? 0} />
             {bearingDeg === null ? <Label x={MIDDLE} y={MIDDLE + 58} anchor="middle">tap where the nose points</Label> : null}
-            <Pilot x={MIDDLE} y={RING - 12} />
+            <Pilot x={MIDDLE} y={RING - 8} />
           </>
         ) : (
           <>
@@ -78,16 +72,15 @@ export interface SideViewProps {
 
 export function SideViewDrawing({ reachM, distanceM, heightM, onPoint, say }: SideViewProps) {
   const theme = useTheme();
-  const { size, onLayout } = useSize();
   const px = (SIDE.width - SIDE.pilot) / reachM;
   const press = (event: GestureResponderEvent) => {
-    const { x, y } = touchedAt(event, size);
+    const { x, y } = touchedAt(event);
     onPoint(Math.max(0, (x * SIDE.width - SIDE.pilot) / px), Math.max(0, (SIDE.ground - y * SIDE.height) / px));
   };
   const there = distanceM !== null || heightM !== null;
   const [x, y] = [SIDE.pilot + Math.min(reachM, distanceM ?? reachM / 2) * px, Math.max(10, SIDE.ground - (heightM ?? reachM / 5) * px)];
   return (
-    <Pressable onPress={press} onLayout={onLayout} style={{ width: '100%', maxWidth: 560, aspectRatio: SIDE.width / SIDE.height }} aria-hidden tabIndex={-1}>
+    <Pressable onPress={press} style={{ width: '100%', maxWidth: 560, aspectRatio: SIDE.width / SIDE.height }} aria-hidden tabIndex={-1}>
       <Svg width="100%" height="100%" viewBox={`0 0 ${SIDE.width} ${SIDE.height}`} pointerEvents="none">
         <Rect x={0} y={0} width={SIDE.width} height={SIDE.ground} fill={theme.shade} />
         {[0.25, 0.5, 0.75, 1].map((share) => <Line key={share} x1={SIDE.pilot + share * reachM * px} y1={0} x2={SIDE.pilot + share * reachM * px} y2={SIDE.ground} stroke={theme.rule} strokeWidth={1.5} />)}
@@ -118,8 +111,8 @@ export function SticksDrawing({ layout, value, onPoint }: SticksProps) {
   const theme = useTheme();
   const axes = axesOf(layout);
   const press = (event: GestureResponderEvent) => {
-    const { locationX, locationY } = event.nativeEvent;
-    const away = Math.max(Math.abs(locationX - PLATE / 2), Math.abs(locationY - PLATE / 2)) / (PLATE / 2);
+    const { x, y } = touchedAt(event);
+    const away = 2 * Math.max(Math.abs(x - 0.5), Math.abs(y * ((PLATE + 24) / PLATE) - 0.5));
     onPoint(away < 0.2 ? 'released' : away < 0.55 ? 'small' : 'large');
   };
   return (

@@ -15,6 +15,7 @@ import { Part, Screen } from '../ui/Screen';
 import { themed } from '../ui/theme';
 import { Words } from '../ui/Words';
 import { plural } from '../words/words';
+import { Exchange } from './Exchange';
 
 const useStyles = themed((theme) => ({
   cause: { borderTopWidth: 2, borderTopColor: theme.ink, paddingVertical: 10, gap: 4 },
@@ -87,5 +88,5 @@ function Experience({ experience }: { readonly experience: SchoolExperience }) {
 /** What the school sets for itself, and what its records have taught. */
 export function SchoolScreen() {
   const experience = useExperience();
-  return <Loaded query={experience} title="School" up="/kit">{(data) => <Screen title="School" up="/kit" aside={<Experience experience={data} />}><Units /></Screen>}</Loaded>;
+  return <Loaded query={experience} title="School" up="/kit">{(data) => <Screen title="School" up="/kit" aside={<Experience experience={data} />}><Units /><Exchange /></Screen>}</Loaded>;
 }

@@ -1,6 +1,6 @@
 import Feather from '@expo/vector-icons/Feather';
 import { type Href, useRouter } from 'expo-router';
-import { type ReactNode, useEffect } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
 import { themed, TOUCH, useTheme, WIDE } from './theme';
 import { Words } from './Words';
@@ -28,15 +28,19 @@ interface ScreenProps {
   readonly children: ReactNode;
   /** A second column on wide screens, below the first on narrow ones. */
   readonly aside?: ReactNode;
+  /** The page goes back to its top when this changes: something new is to be read there. */
+  readonly topic?: string;
   /** The main action, kept in the thumb's reach. */
   readonly foot?: ReactNode;
 }
 
-export function Screen({ title, under, up, children, aside, foot }: ScreenProps) {
+export function Screen({ title, under, up, children, aside, topic, foot }: ScreenProps) {
   const styles = useStyles();
   const theme = useTheme();
   const router = useRouter();
   const wide = useIsWide();
+  const page = useRef<ScrollView>(null);
+  useEffect(() => { page.current?.scrollTo({ y: 0, animated: false }); }, [topic]);
   useEffect(() => { document.title = `${title} · Skelby`; }, [title]);
   const goBack = () => { if (router.canGoBack()) router.back(); else if (up) router.replace(up); };
   return (
@@ -52,7 +56,7 @@ export function Screen({ title, under, up, children, aside, foot }: ScreenProps)
           {under ? <Words as="soft">{under}</Words> : null}
         </View>
       </View>
-      <ScrollView contentContainerStyle={styles.content} keyboardShouldPersistTaps="handled" tabIndex={-1}>
+      <ScrollView ref={page} contentContainerStyle={styles.content} keyboardShouldPersistTaps="handled" tabIndex={-1}>
         {wide && aside ? (
           <View style={styles.columns}>
             <View style={styles.column}>{children}</View>

@@ -2,7 +2,7 @@ import type { ValidationError } from 'yup';
 import { craftFacts, USUAL_CRAFT } from '../flying/craft-facts';
 import { QUESTIONS, questionOf } from './questions';
 import { evidenceShape } from '../shapes/evidence';
-import { answersOf, quarterOf } from './evidence';
+import { answersOf, type Evidence, quarterOf, readable } from './evidence';
 import { SIGNS } from './signs';
 
 const errors = (evidence: unknown): readonly string[] => {
@@ -63,4 +63,9 @@ test.each([
 
 test('all that is wrong is said at once', () => {
   expect(errors({ speed_mps: 99, phase: 'x', nose: 'y' })).toHaveLength(3);
+});
+
+test('what an earlier version kept and nobody can read any more is left out; the rest stays', () => {
+  const kept = { nose: 190, phase: 'turn', snap: 'somersault', colour: 'red', speed_mps: { value: 4, within: 1 }, height_m: null, distance_m: 'far' } as unknown as Evidence;
+  expect(readable(kept)).toEqual({ nose: 190, phase: 'turn', speed_mps: { value: 4, within: 1 } });
 });

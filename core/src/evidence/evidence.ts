@@ -1,5 +1,5 @@
 import type { Answers, Judged, NumberQuestion } from './question';
-import { questionOf } from './questions';
+import { isQuestionId, questionOf } from './questions';
 
 /** A number as it is stored and sent: alone, or with how far off it may be; always in SI units. */
 export type SentNumber = number | { readonly value: number; readonly within?: number; readonly unit?: string };
@@ -27,4 +27,14 @@ export function answersOf(evidence: Evidence): Answers {
     else choices[id] = typeof sent === 'number' ? quarterOf(sent) : (sent as string);
   }
   return { choices, numbers };
+}
+
+/** What can still be read of evidence that was kept by an earlier version of the questions. */
+export function readable(evidence: Evidence): Evidence {
+  return Object.fromEntries(Object.entries(evidence).filter(([id, sent]) => {
+    if (!isQuestionId(id) || sent === null) return false;
+    const question = questionOf(id);
+    if (question.kind === 'choice') return typeof sent === 'string' ? question.values.some((value) => value.id === sent) : id === 'nose' && typeof sent === 'number';
+    return Number.isFinite(typeof sent === 'number' ? sent : (sent as { value?: unknown }).value);
+  }));
 }

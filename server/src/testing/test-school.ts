@@ -39,6 +39,11 @@ export class Visitor {
   get<T = Record<string, unknown>>(path: string) { return this.ask<T>('GET', `/api${path}`); }
   put<T = Record<string, unknown>>(path: string, body: unknown) { return this.ask<T>('PUT', `/api${path}`, body); }
 
+  /** A file as it comes. */
+  async raw(path: string): Promise<string> {
+    return (await fetch(this.base + path, { headers: { Cookie: this.cookie } })).text();
+  }
+
   async signIn(email: string): Promise<this> {
     const { status } = await this.ask('POST', '/api/sign-in', { email, password: PASSWORD });
     if (status !== 200) throw new Error(`Sign-in answered ${status}.`);

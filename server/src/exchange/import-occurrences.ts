@@ -1,0 +1,165 @@
+import { columnOf, type OccurrenceRecord } from '@skelby/core/exchange/occurrence-record';
+import { BEGINNER_WIND_LIMIT_MPS } from '@skelby/core/flying/wind-band';
+import { occurrenceRecordShape } from '@skelby/core/shapes/occurrence-record';
+import { v7 as uuid } from 'uuid';
+import { ValidationError } from 'yup';
+import type { SchoolTx } from '../db/in-school';
+import { recordEvent } from '../resources/events';
+import { refreshExperience } from '../resources/experience';
+import type { Entry } from './read-file';
+
+export interface RowProblem {
+  readonly line: number;
+  readonly column: string;
+  readonly message: string;
+}
+
+export interface ImportReport {
+  readonly rows: number;
+  readonly good: number;
+  /** Entries whose key the school has already; they are left as they are. */
+  readonly already: number;
+  readonly bad: number;
+  /** The first of what is wrong, line by line. */
+  readonly problems: readonly RowProblem[];
+  readonly newPilots: readonly string[];
+  readonly saved: boolean;
+}
+
+const BATCH = 250;
+const MOST_PROBLEMS = 200;
+const DAY_AHEAD_MS = 86_400_000;
+
+interface Named { readonly id: string; readonly name: string }
+interface Known {
+  readonly pilots: Map<string, string>;
+  readonly pilotKeys: Set<string>;
+  readonly twice: ReadonlySet<string>;
+  readonly craft: ReadonlyMap<string, string>;
+  readonly sites: ReadonlyMap<string, string>;
+}
+
+const byName = (rows: readonly Named[]) => new Map(rows.map(({ id, name }) => [name, id]));
+
+async function known({ tx }: SchoolTx): Promise<Known> {
+  const named = (table: 'pilots' | 'craft' | 'sites') => tx(table).select('id', 'name') as unknown as Promise<Named[]>;
+  const pilots = await named('pilots');
+  const craft = await named('craft');
+  const sites = await named('sites');
+  const twice = new Set(pilots.map((pilot) => pilot.name).filter((name, i, all) => all.indexOf(name) !== i));
+  return { pilots: byName(pilots), pilotKeys: new Set(pilots.map((pilot) => pilot.id)), twice, craft: byName(craft), sites: byName(sites) };
+}
+
+interface Row {
+  readonly line: number;
+  readonly record: OccurrenceRecord;
+  readonly pilotId: string;
+  readonly craftId: string | null;
+  readonly siteId: string | null;
+}
+
+/** Brings occurrences in from a file, a batch at a time, so that its length does not matter. */
+class Import {
+  private rows = 0;
+  private good = 0;
+  private already = 0;
+  private bad = 0;
+  private readonly problems: RowProblem[] = [];
+  private readonly newPilots = new Map<string, string>();
+  private readonly seen = new Set<string>();
+  private batch: Row[] = [];
+
+  constructor(private readonly school: SchoolTx, private readonly there: Known, private readonly save: boolean) {}
+
+  private refuse(problems: readonly RowProblem[]): void {
+    this.bad += 1;
+    this.problems.push(...problems.slice(0, Math.max(0, MOST_PROBLEMS - this.problems.length)));
+  }
+
+  /** The pilot's key; one who is not there yet is added, with the key of the file if it has one. */
+  private pilotOf({ pilotId, pilot }: OccurrenceRecord): string | null {
+    if (pilotId !== null && this.there.pilotKeys.has(pilotId)) return pilotId;
+    if (pilotId === null && this.there.twice.has(pilot)) return null;
+    const found = this.there.pilots.get(pilot) ?? this.newPilots.get(pilot);
+    if (found !== undefined) return found;
+    const added = pilotId ?? uuid();
+    this.newPilots.set(pilot, added);
+    return added;
+  }
+
+  private check(entry: Entry): void {
+    this.rows += 1;
+    const { line } = entry;
+    if (!('raw' in entry)) { this.refuse([entry]); return; }
+    let record: OccurrenceRecord;
+    try {
+      record = occurrenceRecordShape.validateSync(entry.raw, { abortEarly: false }) as unknown as OccurrenceRecord;
+    } catch (error) {
+      if (!(error instanceof ValidationError)) throw error;
+      this.refuse((error.inner.length > 0 ? error.inner : [error]).map((each) => ({ line, column: columnOf(each.path ?? ''), message: each.message })));
+      return;
+    }
+    const craftId = record.craft === null ? null : this.there.craft.get(record.craft);
+    const siteId = record.site === null ? null : this.there.sites.get(record.site);
+    const pilotId = this.pilotOf(record);
+    const problems: RowProblem[] = [];
+    const wrong = (column: string, message: string) => problems.push({ line, column, message });
+    if (craftId === undefined) wrong('craft', `There is no craft "${record.craft}": add it under Kit, or leave the cell empty.`);
+    if (siteId === undefined) wrong('site', `There is no site "${record.site}": add it under Kit, or leave the cell empty.`);
+    if (pilotId === null) wrong('pilot', `Two pilots are called "${record.pilot}": give the key in pilot_id.`);
+    if (Date.parse(record.happenedAt) > Date.now() + DAY_AHEAD_MS) wrong('happened_at', 'Time lies more than a day ahead: check the date.');
+    if (record.id !== null && this.seen.has(record.id)) wrong('id', 'The same key stands on an earlier line: give each entry its own, or none.');
+    if (record.withdrawnReason !== null && record.confirmedCauseId !== null) wrong('withdrawn_reason', 'A withdrawn entry has no confirmed cause: empty one of the two.');
+    if (record.debrief?.state === 'closed' && record.debrief.primary === null) wrong('primary_cause', 'A closed debrief has a primary cause: name it, or write open.');
+    if (problems.length > 0) { this.refuse(problems); return; }
+    if (record.id !== null) this.seen.add(record.id);
+    this.batch.push({ line, record: { ...record, id: record.id ?? uuid() }, pilotId: pilotId!, craftId: craftId ?? null, siteId: siteId ?? null });
+  }
+
+  private async flush(): Promise<void> {
+    const { tx, schoolId, accountId } = this.school;
+    const there = new Set(await tx('occurrences').whereIn('id', this.batch.map((row) => row.record.id)).pluck('id') as string[]);
+    const fresh = this.batch.filter((row) => !there.has(row.record.id));
+    this.already += this.batch.length - fresh.length;
+    this.good += fresh.length;
+    this.batch = [];
+    if (!this.save || fresh.length === 0) return;
+    const pilots = [...this.newPilots].filter(([, id]) => !this.there.pilotKeys.has(id));
+    if (pilots.length > 0) {
+      await tx('pilots').insert(pilots.map(([name, id]) => ({ schoolId, id, name, stickLayout: 2, mode: 'position-hold', windLimitMps: BEGINNER_WIND_LIMIT_MPS, note: 'Added from a file: check mode, sticks and wind limit.' })));
+      for (const [, id] of pilots) this.there.pilotKeys.add(id);
+    }
+    await tx('occurrences').insert(fresh.map(({ record, pilotId, craftId, siteId }) => ({
+      schoolId, id: record.id, pilotId, kind: record.kind, causeId: record.causeId, note: record.note, craftId, siteId, windMps: record.windMps, happenedAt: record.happenedAt, day: record.day, loggedBy: accountId,
+      confirmedCauseId: record.confirmedCauseId, confirmedAt: record.confirmedCauseId === null ? null : record.happenedAt, importedAt: tx.fn.now(), withdrawnReason: record.withdrawnReason, withdrawnAt: record.withdrawnReason === null ? null : tx.fn.now(),
+    })));
+    const debriefs = fresh.filter((row) => row.record.debrief !== null);
+    if (debriefs.length > 0) {
+      await tx('debriefs').insert(debriefs.map(({ record }) => {
+        const { state, ...findings } = record.debrief!;
+        return { schoolId, id: uuid(), occurrenceId: record.id, number: 1, state, findings: JSON.stringify(findings), teaches: state === 'closed' && findings.primary === findings.ownPick, at: record.happenedAt, accountId };
+      }));
+    }
+  }
+
+  async all(entries: AsyncIterable<Entry>): Promise<ImportReport> {
+    for await (const entry of entries) {
+      this.check(entry);
+      if (this.batch.length >= BATCH) await this.flush();
+    }
+    await this.flush();
+    const { rows, good, already, bad, problems, save } = this;
+    const saved = save && good > 0;
+    if (saved) {
+      await recordEvent(this.school, { action: 'imported', subject: 'school', subjectId: this.school.schoolId, data: { rows, good, already, bad } });
+      await refreshExperience(this.school);
+    }
+    return { rows, good, already, bad, problems, newPilots: [...this.newPilots.keys()], saved };
+  }
+}
+
+/**
+ * Checks a file, or brings its good entries in.
+ * @param save false: only says what would happen
+ */
+export const importOccurrences = async (school: SchoolTx, entries: AsyncIterable<Entry>, save: boolean): Promise<ImportReport> => new Import(school, await known(school), save).all(entries);
