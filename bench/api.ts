@@ -7,6 +7,9 @@ const SECONDS = 10;
 const PER_SECOND = 50;
 const CONNECTIONS = 10;
 
+/** A debrief in its middle. */
+const DEBRIEF = { craft: null, evidence: { phase: 'turn', nose: 95, travel: 'forward', obstacle_side: 'ahead', speed_mps: 9, seen_at_m: 14, wind_mps: 4, feeling: 'tense' } };
+
 export interface ApiFigures {
   readonly what: string;
   /** Milliseconds. */
@@ -17,13 +20,18 @@ export interface ApiFigures {
   readonly failed: number;
 }
 
-/** Today, logging an occurrence and recording a rep, each at a steady rate; every write is a new row. */
-export async function measureApi(base: string): Promise<readonly ApiFigures[]> {
+/** Headers of a trainer of the demo school. */
+export async function signedIn(base: string): Promise<Record<string, string>> {
   const { email, password } = DEMO_TRAINERS[0];
   const signIn = await fetch(`${base}/api/sign-in`, { method: 'POST', headers: { Origin: base, 'Content-Type': 'application/json' }, body: JSON.stringify({ email, password }) });
   const cookie = signIn.headers.get('Set-Cookie')?.split(';')[0];
   if (!cookie) throw new CannotGoOn(`The bench could not sign in (${signIn.status}).`);
-  const headers = { Cookie: cookie, Origin: base, 'Content-Type': 'application/json' };
+  return { Cookie: cookie, Origin: base, 'Content-Type': 'application/json' };
+}
+
+/** Today, logging an occurrence and recording a rep, each at a steady rate; every write is a new row. */
+export async function measureApi(base: string): Promise<readonly ApiFigures[]> {
+  const headers = await signedIn(base);
   const read = async <T>(address: string) => (await (await fetch(`${base}/api${address}`, { headers })).json()) as T;
   const { pilots } = await read<{ pilots: { id: string }[] }>('/roster');
   const { weaknesses } = await read<{ weaknesses: { id: string }[] }>('/today');
@@ -38,6 +46,7 @@ export async function measureApi(base: string): Promise<readonly ApiFigures[]> {
   const asked: readonly { readonly what: string; readonly request: autocannon.Request }[] = [
     { what: 'Today', request: { method: 'GET', path: '/api/today' } },
     { what: 'Log an occurrence', request: { method: 'PUT', setupRequest: (request) => ({ ...request, path: `/api/occurrences/${uuid()}`, body: occurrence() }) } },
+    { what: 'Rank a debrief of eight answers (aim: p95 under 20 ms)', request: { method: 'POST', path: '/api/v1/rank', body: JSON.stringify(DEBRIEF) } },
     { what: 'Record a rep, in turn at each open weakness', request: { method: 'PUT', setupRequest: (request) => ({ ...request, path: `/api/reps/${uuid()}`, body: rep() }) } },
   ];
   const figures: ApiFigures[] = [];

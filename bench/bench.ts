@@ -10,7 +10,10 @@ import { ROOT, throwawayFolder } from '../tools/places';
 import { CannotGoOn, say } from '../tools/say';
 import { startServer } from '../tools/server-process';
 import { measureApi } from './api';
+import { measureBrowserRanking } from './browser-ranking';
+import { measureExchange } from './exchange';
 import { measureFirstLoad } from './first-load';
+import { measureAccuracy, sayShare } from './ranking';
 
 const row = (what: string, figure: string) => say(`${what.padEnd(68)}${figure}`);
 const ms = (value: number) => `${value.toFixed(0)} ms`;
@@ -30,8 +33,20 @@ async function startTime(folder: string): Promise<number> {
   return seconds;
 }
 
+/** How good the ranking is on our own cases, and on the same with answers that say nothing thrown in. */
+function sayAccuracy(): void {
+  for (const [what, accuracy] of [['as they stand', measureAccuracy()], ['with four usual answers thrown into each, five times over', measureAccuracy(4, 5)]] as const) {
+    say(`\nRanking, our own cases, ${what} (aim: first 85 %, first three 95 %)`);
+    row('  named first', sayShare(accuracy.first, accuracy.cases));
+    row('  among the first three', sayShare(accuracy.firstThree, accuracy.cases));
+    row('  Brier score over all causes (0 best, 2 worst)', accuracy.brier.toFixed(3));
+    for (const bin of accuracy.reliability.filter((each) => each.cases > 0)) row(`  said ${(bin.said * 100).toFixed(0)} % (${bin.from} to ${bin.to})`, `right in ${sayShare(bin.right, bin.cases)}`);
+  }
+}
+
 /** Prints the figures that the project keeps an eye on. They are measured, never asserted. */
 export async function bench(): Promise<number> {
+  sayAccuracy();
   const chromium = await needChromium();
   await buildApp();
   const folder = throwawayFolder();
@@ -49,8 +64,17 @@ export async function bench(): Promise<number> {
       row('  the same as sent (brotli)', `${(load.scriptSent / 1000).toFixed(0)} kB`);
       row('  navigation to Today usable, processor slowed 4×, empty cache', `median ${ms(load.slowedCold)} of ${load.runs}`);
       row('  the same with a warm cache', `median ${ms(load.slowedWarm)} of ${load.runs}`);
+      const ranked = await measureBrowserRanking(base, chromium);
+      say('\nRanking with every open question\'s gain, in the page, processor slowed 4×');
+      row('  one ranking (aim: median under 5 ms)', `median ${ranked[Math.floor(ranked.length / 2)]!.toFixed(1)} ms, most ${ranked.at(-1)!.toFixed(1)} ms of ${ranked.length}`);
       say('\nAPI on the demo school, 50 requests a second for 10 s');
       for (const api of await measureApi(base)) row(`  ${api.what}`, `p50 ${ms(api.p50)}   p95 ${ms(api.p95)}   p99 ${ms(api.p99)}   (${api.answered} answered, ${api.failed} failed)`);
+      const exchange = await measureExchange(base, server.pid);
+      say(`\nOccurrences as a file: ${exchange.rows} rows, ${exchange.fileMb.toFixed(1)} MB`);
+      row('  checked without saving', `${exchange.checkSeconds.toFixed(1)} s`);
+      row('  brought in (aim: under 10 s)', `${exchange.saveSeconds.toFixed(1)} s`);
+      row('  written out', `${exchange.exportSeconds.toFixed(1)} s`);
+      row('  memory of the server before, and at most', `${exchange.beforeMb.toFixed(0)} MB, ${exchange.mostMb.toFixed(0)} MB`);
     } finally {
       await server.stop();
     }

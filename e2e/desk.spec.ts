@@ -119,6 +119,21 @@ const VIEWS: readonly { readonly name: string; readonly open: (page: Page) => Pr
   { name: 'the rep counter', open: async (page) => { await page.goto('/'); await page.getByRole('link', { name: /Clipped a gap/ }).click(); await page.getByRole('link', { name: 'Count reps' }).click(); await page.getByRole('button', { name: 'Met', exact: true }).waitFor(); } },
   { name: 'a pilot', open: async (page) => { await page.goto('/pilots'); await page.getByRole('link', { name: /^Nia/ }).click(); await page.getByRole('heading', { name: 'Flown' }).waitFor(); } },
   { name: 'Kit', open: async (page) => { await page.goto('/kit'); await page.getByRole('heading', { name: 'Sites' }).waitFor(); } },
+  {
+    name: 'a debrief', open: async (page) => {
+      await page.goto('/');
+      await page.getByRole('link', { name: /Cai Penhallis.*Crash/ }).click();
+      await page.getByRole('link', { name: 'Debrief', exact: true }).click();
+      const pick = page.getByRole('button', { name: 'I cannot say yet' });
+      await pick.or(page.getByText('What the answers say')).first().waitFor();
+      if (await pick.isVisible()) await pick.click();
+      await page.getByText('What would change this').waitFor();
+    },
+  },
+  { name: 'a decision', open: async (page) => { await page.getByText('Today').first().waitFor(); await VIEWS.find((view) => view.name === 'a debrief')!.open(page); await page.getByRole('radio', { name: 'Decide' }).click(); await page.getByText('What went well').waitFor(); } },
+  { name: 'a sum', open: async (page) => { await page.goto('/sums?sum=stop'); await page.getByRole('img', { name: /Stopping took/ }).waitFor(); } },
+  { name: 'the flight card', open: async (page) => { await page.goto('/sums/card'); await page.getByRole('radio', { name: 'Hover 1' }).waitFor(); } },
+  { name: 'the school', open: async (page) => { await page.goto('/school'); await page.getByText(/have taught the ranking/).waitFor(); } },
   { name: 'a form', open: async (page) => { await page.goto('/sites/new'); await page.getByLabel('Tallest thing, m').waitFor(); } },
 ];
 

@@ -83,4 +83,4 @@ export const test = base.extend<{ trainer: Trainer }>({
   },
 });
 
-export { expect };
+export { expect, type Page };

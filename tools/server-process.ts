@@ -7,6 +7,8 @@ import { CannotGoOn } from './say';
 
 export interface ServerProcess {
   readonly port: number;
+  /** Process id. */
+  readonly pid: number;
   readonly stop: () => Promise<void>;
   /** Settles when the server ends by itself. */
   readonly ended: Promise<number>;
@@ -34,7 +36,7 @@ export function startServer(databaseUrl: string, port: number, logLevel = 'warn'
   const ended = new Promise<number>((resolve) => { child.once('exit', (code) => resolve(code ?? 1)); });
   const stop = async () => { child.kill('SIGTERM'); await ended; };
   return new Promise((resolve, reject) => {
-    child.once('message', (message) => resolve({ port: (message as { listening: number }).listening, stop, ended }));
+    child.once('message', (message) => resolve({ port: (message as { listening: number }).listening, pid: child.pid!, stop, ended }));
     void ended.then((code) => reject(new CannotGoOn(`The server stopped while starting (code ${code}); what it said stands above.`)));
   });
 }

@@ -49,7 +49,12 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
   const craft = useMemo(() => craftFacts(roster.craft.find((each) => each.id === occurrence.craftId) ?? USUAL_CRAFT), [roster, occurrence]);
   const { findings } = draft;
   const known = useMemo(() => answersOf(findings.evidence), [findings.evidence]);
-  const ranking = useMemo(() => rank(known, craft, model), [known, craft, model]);
+  const ranking = useMemo(() => {
+    const started = performance.now();
+    const ranked = rank(known, craft, model);
+    performance.measure('skelby.rank', { start: started });
+    return ranked;
+  }, [known, craft, model]);
   const sums = useMemo(() => sumsFor(known), [known]);
   const closedBefore = page.debrief?.state === 'closed';
   const under = `${KIND_WORDS[occurrence.kind]}${occurrence.craftId ? '' : ' · craft not recorded: a usual one is taken'}`;
@@ -106,7 +111,7 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
       }
     >
       {overtaken || (save.error instanceof ApiProblem && save.error.status === 409) ? (
-        <Note icon="users" heading="Somebody saved this debrief meanwhile" danger>
+        <Note icon="users" heading="Somebody saved this debrief meanwhile">
           <Words>{`Version ${page.versions[0]?.number ?? ''}${page.versions[0]?.by ? `, by ${page.versions[0].by}` : ''}. Yours is still on this phone.`}</Words>
           <ButtonRow>
             <Button label="Take theirs" onPress={() => { save.reset(); rebase('theirs'); }} />

@@ -81,7 +81,7 @@ function Consequences({ findings, find }: DecideProps) {
         <Choice label="To anybody" options={INJURIES.map((value) => ({ value, label: INJURY_WORDS[value] }))} value={injury} onChange={(value) => find({ injury: value })} />
         <ManyChoice label="Others" options={[{ value: 'third', label: 'Third party involved, or their property' }]} values={thirdParty ? ['third'] : []} onChange={(values) => find({ thirdParty: values.length > 0 })} />
         {(injury !== null && injury !== 'none') || thirdParty ? (
-          <Note icon="heart" heading="Report it as your local rules require" danger>{`An injury or a third party usually has to be reported to the authority and the insurer, often within a set time. ${STANDING_LINE}`}</Note>
+          <Note icon="heart" heading="Report it as your local rules require">{`An injury or a third party usually has to be reported to the authority and the insurer, often within a set time. ${STANDING_LINE}`}</Note>
         ) : null}
       </Part>
       <Part heading="Severity">

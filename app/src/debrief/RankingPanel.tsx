@@ -11,7 +11,7 @@ import { Words } from '../ui/Words';
 
 const useStyles = themed((theme) => ({
   cause: { borderTopWidth: 2, borderTopColor: theme.ink, paddingVertical: 10, gap: 6 },
-  head: { flexDirection: 'row', gap: 10, alignItems: 'center', minHeight: TOUCH - 20 },
+  head: { flexDirection: 'row', gap: 10, alignItems: 'center', minHeight: TOUCH },
   bar: { height: 14, borderWidth: 2, borderColor: theme.ink, backgroundColor: theme.ground },
   fill: { height: 10, backgroundColor: theme.ink },
   strip: { paddingTop: 4 },

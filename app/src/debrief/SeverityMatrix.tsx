@@ -6,11 +6,11 @@ import { LIKELIHOOD_WORDS, RISK_WORDS, SEVERITY_WORDS } from './severity-words';
 
 const useStyles = themed((theme) => ({
   row: { flexDirection: 'row', alignItems: 'stretch', borderTopWidth: 1, borderTopColor: theme.rule },
-  head: { width: 118, justifyContent: 'center', paddingVertical: 6, paddingRight: 8 },
-  small: { fontSize: 15, lineHeight: 20 },
-  cell: { flex: 1, minHeight: TOUCH, minWidth: 52, alignItems: 'center', justifyContent: 'center', borderLeftWidth: 2, borderLeftColor: theme.ground, backgroundColor: theme.shade },
-  medium: { borderStyle: 'solid', borderWidth: 3, borderColor: theme.rule },
-  high: { borderWidth: 5, borderColor: theme.ink },
+  head: { width: 96, justifyContent: 'center', paddingVertical: 6, paddingRight: 8 },
+  small: { fontSize: 14, lineHeight: 19 },
+  cell: { flex: 1, minHeight: TOUCH, minWidth: 48, alignItems: 'center', justifyContent: 'center', borderLeftWidth: 2, borderLeftColor: theme.ground, backgroundColor: theme.shade },
+  medium: { borderStyle: 'solid', borderWidth: 2, borderColor: theme.soft },
+  high: { borderWidth: 4, borderColor: theme.ink },
   chosen: { backgroundColor: theme.ink },
   chosenText: { color: theme.ground },
   actual: { flex: 1.1 },

@@ -210,7 +210,7 @@ export const GapPicture: Of<GapDrawing> = ({ d, say }) => {
       <Line x1={cx - craft} y1={cy} x2={cx + craft} y2={cy} stroke={theme.ink} strokeWidth={6} />
       <Circle cx={cx} cy={cy} r={7} fill={theme.ink} />
       <Label x={LEFT} y={144} soft>grey: two passes of three</Label>
-      <ScaleBar x={WIDTH - 120} y={140} pxPerM={px} say={say} />
+      <ScaleBar x={WIDTH - 150} y={140} pxPerM={px} say={say} />
     </Picture>
   );
 };

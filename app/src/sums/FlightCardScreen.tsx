@@ -62,7 +62,7 @@ function Card({ card, flight, names, restrictions }: { readonly card: FlightCard
   const styles = useStyles();
   const { say, sentence } = useUnits();
   const figures = [
-    ['Turn back by', say(Math.floor(card.turnBackM), 'm')], ['Return height', say(card.returnHeightM, 'm')], ['Stand off at least', say(Math.ceil(card.standOffM), 'm')],
+    ['Turn back by', say(card.turnBackM > 100 ? Math.floor(card.turnBackM / 10) * 10 : Math.floor(card.turnBackM), 'm')], ['Return height', say(card.returnHeightM, 'm')], ['Stand off at least', say(Math.ceil(card.standOffM), 'm')],
     ['Straight down, at most', say(card.descentLimitMps, 'm/s')], ['Nose read to', say(Math.floor(card.sightLimitM), 'm')], ['Land with', `${flight.reservePct}\u00a0%`],
   ] as const;
   return (

@@ -10,7 +10,7 @@ const useStyles = themed((theme) => ({
   pressed: { backgroundColor: theme.rule },
   sign: { fontSize: 28, lineHeight: 32 },
   box: { flex: 1, minWidth: 0, flexDirection: 'row', alignItems: 'center', borderTopWidth: 2, borderBottomWidth: 2, borderColor: theme.ink, backgroundColor: theme.ground, paddingRight: 12 },
-  input: { flex: 1, minWidth: 0, minHeight: TOUCH, paddingHorizontal: 12, fontFamily: FONT.boldFigures, fontSize: 24, color: theme.ink, textAlign: 'right' },
+  input: { flex: 1, minWidth: 0, minHeight: TOUCH, paddingHorizontal: 12, fontFamily: FONT.bold, fontVariant: ['tabular-nums'], fontSize: 24, color: theme.ink, textAlign: 'right' },
 }));
 
 interface StepperProps {

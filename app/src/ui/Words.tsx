@@ -9,7 +9,7 @@ const useStyles = themed((theme) => ({
   body: { fontFamily: FONT.plain, fontSize: 17, lineHeight: 25, color: theme.ink },
   strong: { fontFamily: FONT.bold, fontSize: 17, lineHeight: 25, color: theme.ink },
   soft: { fontFamily: FONT.plain, fontSize: 16, lineHeight: 23, color: theme.soft },
-  figure: { fontFamily: FONT.boldFigures, fontSize: 17, lineHeight: 25, color: theme.ink },
+  figure: { fontFamily: FONT.bold, fontVariant: ['tabular-nums'], fontSize: 17, lineHeight: 25, color: theme.ink },
 }));
 
 interface WordsProps extends TextProps {

@@ -32,7 +32,7 @@ export function themed<T extends StyleSheet.NamedStyles<T>>(make: (theme: Theme)
   };
 }
 
-export const FONT = { plain: 'B612', bold: 'B612-Bold', figures: 'B612Mono', boldFigures: 'B612Mono-Bold' } as const;
+export const FONT = { plain: 'B612', bold: 'B612-Bold' } as const;
 
 /** Least size of anything that is tapped, in px. */
 export const TOUCH = 56;

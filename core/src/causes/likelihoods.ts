@@ -101,7 +101,7 @@ export const LIKELIHOODS: Readonly<Record<string, CauseLikelihoods>> = {
       obstacle_side: { above: 18, none: 0.1, ahead: 0.7 }, place: { 'under-structure': 9, trees: 5, indoors: 5, open: 0.5 }, travel: { climbing: 13, stationary: 2.5 }, height_trend: { rising: 14 }, obstacle_kind: { roof: 12, thin: 2.5, solid: 5, ground: 0.2 }, auto_phase: { climbing: 0.7, landing: 9, cancelled: 6 },
       auto_return: { none: 17.5 }, sticks_before: { large: 8 }, noticed: { late: 9, never: 8 },
     },
-    signs: { 'own-rise': 18, 'automatic-misfit': 0.7, 'saw-ahead': 0.5, 'return-low': 1 },
+    signs: { 'own-rise': 18, 'automatic-wrong': 0.5, 'saw-ahead': 0.5 },
   },
   'gap-clip': {
     prior: 4,
@@ -178,7 +178,7 @@ export const LIKELIHOODS: Readonly<Record<string, CauseLikelihoods>> = {
       auto_return: { 'link-loss': 7.5, battery: 5.5, commanded: 5.5, none: 1.5 }, auto_phase: { climbing: 7, 'on-the-way': 7, landing: 5 }, home_point: { wrong: 4.5, moved: 5, 'not-set': 3, right: 7 }, place: { trees: 5, 'under-structure': 3, indoors: 1.5, 'built-up': 4, water: 2.5, open: 4 }, phase: { return: 13 }, link: { 'control-lost': 7 },
       travel: { climbing: 6, forward: 8 }, noticed: { never: 9 }, obstacle_side: { above: 6, ahead: 7 }, setting_expected: { different: 4 },
     },
-    signs: { 'return-low': 14, 'automatic-misfit': 17, 'home-misplaced': 14, 'own-rise': 0.3, 'link-handled': 2, 'short-of-charge': 1.5 },
+    signs: { 'automatic-wrong': 18.5, 'own-rise': 0.3, 'link-handled': 2, 'short-of-charge': 1.5 },
   },
   'heading-fault': {
     prior: 3,
@@ -186,14 +186,14 @@ export const LIKELIHOODS: Readonly<Record<string, CauseLikelihoods>> = {
       travel: { circling: 11, forward: 4, sideways: 2 }, calibration: { 'not-done': 10, 'near-metal': 7, done: 3 }, position_fix: { weak: 10 }, home_point: { wrong: 5, 'not-set': 3 }, correction_effect: { grew: 8, none: 6, shrank: 1.5 }, position_hold: { on: 11, dropped: 4 }, first_move: { 'as-meant': 6, nothing: 5, sideways: 5 },
       drift_direction: { neither: 13, downwind: 1 }, phase: { takeoff: 4, hover: 7 }, attention: { 'on-craft': 13 },
     },
-    signs: { 'circling-unsure': 14, 'moved-with-air': 0.7, 'automatic-misfit': 2, 'pushed-through-hold': 1 },
+    signs: { 'circling-unsure': 14, 'moved-with-air': 0.7, 'automatic-wrong': 2, 'pushed-through-hold': 1 },
   },
   'battery-overrun': {
     prior: 4,
     answers: {
       low_battery: { ignored: 12, heeded: 3.5, none: 4.5 }, wind_side: { head: 13, tail: 1.5 }, phase: { return: 12, landing: 3 }, auto_return: { battery: 7, none: 10 }, height_trend: { falling: 6 }, feeling: { rushed: 6 }, link: { steady: 18.5 }, attention: { 'on-screen': 9 }, motor_sound: { stopped: 3.5 },
     },
-    signs: { 'below-reserve': 17.5, 'short-of-charge': 14, 'automatic-misfit': 1.5, 'return-low': 2 },
+    signs: { 'below-reserve': 17.5, 'short-of-charge': 14, 'automatic-wrong': 2 },
   },
   'link-loss': {
     prior: 3,
@@ -201,7 +201,7 @@ export const LIKELIHOODS: Readonly<Record<string, CauseLikelihoods>> = {
       link: { 'control-lost': 12, 'video-lost': 7.6, steady: 0.4 }, radio_path: { blocked: 15 }, auto_return: { 'link-loss': 9, none: 10 }, camera_view: { frozen: 9 }, view: { 'camera-view': 13 }, place: { 'built-up': 6, trees: 4, 'under-structure': 2 }, first_move: { nothing: 9 }, correction_effect: { none: 10 },
       phase: { cruise: 9, return: 4 }, home_point: { right: 15.5 },
     },
-    signs: { 'link-handled': 15, 'automatic-misfit': 1.5, 'return-low': 2, 'screen-out-of-sight': 4 },
+    signs: { 'link-handled': 15, 'automatic-wrong': 1, 'screen-out-of-sight': 4 },
   },
   'beyond-sight': {
     prior: 3,

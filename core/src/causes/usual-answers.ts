@@ -60,8 +60,8 @@ export const USUAL_ANSWERS: Readonly<Record<string, Readonly<Record<string, numb
 
 /** The same for the signs: out of twenty occurrences in which one can tell, how often it is so. */
 export const USUAL_SIGNS: Readonly<Record<string, number>> = {
-  overran: 5, 'long-stop': 7, 'in-wash': 1, folded: 3, unreadable: 3, undetectable: 1, 'return-low': 4, 'wind-strong': 4, 'below-reserve': 2, 'short-of-charge': 1, 'gap-tight': 8, skimming: 3,
+  overran: 5, 'long-stop': 7, 'in-wash': 1, folded: 3, unreadable: 3, undetectable: 1, 'wind-strong': 4, 'below-reserve': 2, 'short-of-charge': 1, 'gap-tight': 8, skimming: 3,
   mirrored: 1, 'tail-in-reversed': 1, 'across-mixed': 1, misread: 2, 'forward-moved': 1, 'hold-belief-wrong': 0.7, 'moved-with-air': 1.5, 'let-go': 1.5, 'pushed-through-hold': 2, 'yaw-only-manual': 1,
-  'sank-unpowered': 2, 'automatic-misfit': 1, 'home-misplaced': 0.5, 'own-rise': 1, 'spin-snap': 0.7, 'snap-no-spin': 2, 'blind-move': 1.5, 'saw-ahead': 4, 'screen-out-of-sight': 1, 'link-handled': 0.6, overrode: 0.6,
+  'sank-unpowered': 2, 'automatic-wrong': 2, 'own-rise': 1, 'spin-snap': 0.7, 'snap-no-spin': 2, 'blind-move': 1.5, 'saw-ahead': 4, 'screen-out-of-sight': 1, 'link-handled': 0.6, overrode: 0.6,
   'circling-unsure': 0.5, 'ground-tip': 1, 'gap-unsteady': 0.7, 'sank-in-column': 0.6,
 };

@@ -1,5 +1,5 @@
 import type { Answers, Story } from './question';
-import { RETURN_LOW } from './physical-signs';
+import { returnLow } from './physical-signs';
 import type { Sign } from './sign';
 
 type Is = (id: string, ...wanted: readonly string[]) => boolean;
@@ -16,9 +16,24 @@ const joint = (id: string, story: Story, from: string, holds: string, fails: str
   };
 };
 
-const AUTOMATIC_MISFIT = joint('automatic-misfit', 'failsafe', 'auto_return place', 'It acted by itself where that does not fit: under cover, or over water', 'It did not act by itself under cover or over water', (is) => !is('auto_return', 'none') && (is('place', 'trees', 'indoors', 'under-structure') || (is('place', 'water') && is('auto_return', 'battery'))));
+/** How likely one way of not fitting is while nothing is known of it. */
+const UNKNOWN_MISFIT = 0.15;
 
-const HOME_MISPLACED = joint('home-misplaced', 'failsafe', 'auto_return home_point', 'It went home by itself to a home point that was not right', 'It did not go home to a wrong home point', (is) => !is('auto_return', 'none') && is('home_point', 'wrong', 'moved', 'not-set'));
+/** An action of its own does not fit the place when it climbs under cover, goes to a wrong home, or goes home too low: any one is enough. */
+const AUTOMATIC_WRONG: Sign = {
+  id: 'automatic-wrong', story: 'failsafe', needs: ['auto_return'], uses: ['place', 'home_point', 'return_height_m', 'tallest_m'],
+  holds: 'What it did by itself did not fit the place: cover above, home point or return height', fails: 'What it did by itself fitted the place',
+  chance: (known, craft) => {
+    const { auto_return: automatic, place, home_point: home } = known.choices;
+    if (automatic === undefined) return null;
+    if (automatic === 'none') return 0;
+    const cover = place === undefined ? null : ['trees', 'indoors', 'under-structure'].includes(place) || (place === 'water' && automatic === 'battery') ? 1 : 0;
+    const misplaced = home === undefined || home === 'unknown' ? null : home === 'right' ? 0 : 1;
+    const low = returnLow(known, craft);
+    if (cover === null && misplaced === null && low === null) return null;
+    return 1 - [cover, misplaced, low].reduce<number>((fits, wrong) => fits * (1 - (wrong ?? UNKNOWN_MISFIT)), 1);
+  },
+};
 
 export const JOINT_SIGNS: readonly Sign[] = [
   joint('mirrored', 'mirror', 'nose first_move', 'Nose toward the pilot, and it went the opposite way', 'It was not nose-in going the opposite way', (is) => is('nose', 'toward') && is('first_move', 'opposite')),
@@ -42,8 +57,7 @@ export const JOINT_SIGNS: readonly Sign[] = [
   joint('yaw-only-manual', 'hands', 'yaw_without_roll flight_mode', 'Yaw alone, in a mode in which that does not turn the path', 'It was not yaw alone in such a mode', (is) => is('yaw_without_roll', 'yes') && is('flight_mode', 'rate', 'self-level', 'height-hold')),
   joint('sank-unpowered', 'height', 'height_trend height_hold', 'It sank, with nothing holding the height', 'It did not sink for want of height hold', (is) => is('height_trend', 'falling') && is('height_hold', 'off')),
   joint('sank-in-column', 'wash', 'travel throttle_response', 'Straight down, and power did not help', 'It was not straight down with power not helping', (is) => is('travel', 'straight-down') && is('throttle_response', 'soft', 'none')),
-  AUTOMATIC_MISFIT,
-  HOME_MISPLACED,
+  AUTOMATIC_WRONG,
   joint('own-rise', 'failsafe', 'auto_return obstacle_side', 'By the pilot\'s own hand into something above', 'It was not the pilot\'s own rise into something above', (is) => is('auto_return', 'none') && is('obstacle_side', 'above')),
   joint('spin-snap', 'wash', 'yaw_burst snap', 'The nose was spun, and it snapped', 'It was not a spin and a snap', (is) => is('yaw_burst', 'half-or-more') && is('snap', 'one-side', 'flip')),
   joint('snap-no-spin', 'condition', 'yaw_burst snap', 'It snapped without the nose having been swung', 'It did not snap by itself', (is) => is('yaw_burst', 'none') && is('snap', 'one-side', 'flip')),
@@ -58,7 +72,7 @@ export const JOINT_SIGNS: readonly Sign[] = [
       const { link, auto_return: automatic } = known.choices;
       if (link === undefined || automatic === undefined) return null;
       if (link !== 'control-lost' || !['none', 'link-loss'].includes(automatic)) return 0;
-      return 1 - Math.max(...[AUTOMATIC_MISFIT, HOME_MISPLACED, RETURN_LOW].map((sign) => sign.chance(known, craft) ?? 0));
+      return 1 - (AUTOMATIC_WRONG.chance(known, craft) ?? UNKNOWN_MISFIT);
     },
   },
   joint('overrode', 'mind', 'feeling sticks_before', 'Frightened, with big inputs', 'It was not fright with big inputs', (is) => is('feeling', 'froze', 'rushed') && is('sticks_before', 'large')),

@@ -46,12 +46,9 @@ const USUAL_AWAY_MPS_SHARE = 0.6;
 const STRONG_WIND_SHARE = 1 / 3;
 const TIGHT_GAP_SPANS = 4;
 
-export const RETURN_LOW: Sign = {
-  id: 'return-low', story: 'failsafe', needs: ['return_height_m', 'tallest_m'], uses: ['auto_return'],
-  holds: 'The return was set lower than the tallest thing on its way', fails: 'The return cleared everything on its way',
-  chance: ({ choices, numbers: { return_height_m: set, tallest_m: tallest } }) =>
-    (set && tallest && choices['auto_return'] !== 'none' ? chanceOver(tallest.value, set.value, together(shareOff(set), shareOff(tallest), 0.03)) : null),
-};
+/** Chance that the return was set lower than the tallest thing on its way; null when either is not known. */
+export const returnLow: Sign['chance'] = ({ numbers: { return_height_m: set, tallest_m: tallest } }) =>
+  (set && tallest ? chanceOver(tallest.value, set.value, together(shareOff(set), shareOff(tallest), 0.03)) : null);
 
 export const PHYSICAL_SIGNS: readonly Sign[] = [
   {
@@ -112,7 +109,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
       return chanceOver(distance.value, seen, together(shareOff(distance), visibility ? shareOff(visibility) : 0.2));
     },
   },
-  RETURN_LOW,
   {
     id: 'wind-strong', story: 'air', needs: [], uses: ['wind_mps', 'gust_mps', 'speed_setting'],
     holds: 'The wind was over a third of what the craft flies in this setting', fails: 'The wind was small beside what the craft flies in this setting',

@@ -19,7 +19,7 @@ export const COULD_IT_STOP: Sum<StoppingDrawing> = {
   id: 'stop', question: 'Could it have stopped?', wants: ['speed_mps'],
   formula: 'V·t + V·(θ₀ + θ) / (2·lean rate) + braking at lean θ: V² / (2·g·tan θ), less what drag takes',
   source: 'Constant deceleration, any mechanics text. Reaction times: 2.5 s AASHTO; 1.5 s and 0.75 s common practice.',
-  assumes: 'Still air, level flight, full opposite stick, sensors off. Drag in proportion to speed, from top speed and lean limit. In another setting it flies no faster than that setting allows.',
+  assumes: 'Still air, level flight, full opposite stick, sensors off. Drag in proportion to speed, from top speed and lean limit. The other settings are for the same stick: as large a share of their own top speed.',
   inputs: [
     amount('speed_mps', 'Speed', 'm/s', 0, 60, 0.5), amount('seen_at_m', 'First seen at', 'm', 0.1, 1000, 1), amount('reaction_s', 'Reaction', 's', 0, 5, 0.25),
     { kind: 'choice', id: 'setting', label: 'Setting', options: SETTING_OPTIONS },
@@ -35,7 +35,7 @@ export const COULD_IT_STOP: Sum<StoppingDrawing> = {
       dragTimeS: dragTime(craft.topSpeedMps[setting], craft.leanDeg[setting]),
     });
     const settings = SPEED_SETTINGS.map((setting) => {
-      const speedMps = setting === flown ? flownMps : Math.min(flownMps, craft.topSpeedMps[setting]);
+      const speedMps = (flownMps / craft.topSpeedMps[flown]) * craft.topSpeedMps[setting];
       return { setting, speedMps, ...stoppingDistance({ ...from(setting, speedMps), speedMps }) };
     });
     const own = settings.find((each) => each.setting === flown)!;

@@ -36,12 +36,12 @@ const answer = (id: string, values: Record<string, number | string>) => {
   return 'worked' in outcome ? outcome.worked : null;
 };
 
-test('an obstacle seen late could not be missed; seen early it could; the fast setting takes longest from its own top speed', () => {
+test('an obstacle seen late could not be missed; seen early it could; the same stick takes longest to stop in fast', () => {
   expect(answer('stop', { speed_mps: 12, seen_at_m: 10 })).toMatchObject({ tone: 'against', answer: expect.stringMatching(/^No: it needed \{m:/) });
   expect(answer('stop', { speed_mps: 12, seen_at_m: 90 })).toMatchObject({ tone: 'for' });
-  const { drawing } = answer('stop', { speed_mps: 19, seen_at_m: 10, setting: 'fast' })!;
+  const { drawing } = answer('stop', { speed_mps: 12, seen_at_m: 10 })!;
   const totals = (drawing as StoppingDrawing).settings.map((each) => each.totalM);
-  expect(totals[2]).toBeGreaterThan(totals[0]!);
+  expect(totals).toEqual([...totals].sort((a, b) => a - b));
 });
 
 test('straight down at the induced velocity is in the wash; with way on it is not', () => {

@@ -21,6 +21,8 @@ test('the demo school is all there, in every state of the loop, dated up to the 
   expect(states.sort()).toEqual(['closed', 'drilling', 'open', 'ready-for-check', 'watch']);
   expect(await server.db('weaknesses').where({ signedEarly: true })).toHaveLength(1);
   expect((await server.db('occurrences').whereNull('confirmed_cause_id')).length).toBeGreaterThan(0);
+  expect((await server.db('debriefs').where({ state: 'closed' })).length).toBeGreaterThanOrEqual(12);
+  expect((await server.db('experiences').first()) as { lessons: number }).toMatchObject({ enabled: true });
   const { first, last } = await server.db('flights').min('day as first').max('day as last').first() as { first: string; last: string };
   expect((now.getTime() - Date.parse(first)) / MS_PER_DAY).toBeGreaterThan(100);
   expect(Date.parse(last)).toBeLessThanOrEqual(now.getTime());

@@ -7,31 +7,26 @@ import { learningCurve } from '@skelby/core/clearance/learning-curve';
 import type { Side } from '@skelby/core/drills/drill';
 import { drillOf } from '@skelby/core/drills/drills';
 import { addDays, type Day } from '@skelby/core/flying/day';
-import type { FlightMode } from '@skelby/core/flying/vocabulary';
+import { proposeChain } from '@skelby/core/debrief/chain';
+import { NO_FINDINGS } from '@skelby/core/debrief/findings';
+import { answersOf } from '@skelby/core/evidence/evidence';
+import type { FlightMode, OccurrenceKind } from '@skelby/core/flying/vocabulary';
 import type { WindBand } from '@skelby/core/flying/wind-band';
 import type { Knex } from 'knex';
 import { v7 as uuidv7 } from 'uuid';
 import { addSchool, addTrainer } from '../db/add-school';
 import { inSchool, type SchoolTx } from '../db/in-school';
+import { putDebrief } from '../resources/debriefs';
 import { confirmCause, logOccurrence } from '../resources/occurrences';
 import { RECORD_KINDS, saveRecord } from '../resources/records';
 import { putRep } from '../resources/reps';
 import { putMove } from '../resources/weaknesses';
 import { loadFacts } from '../resources/weakness-facts';
+import { chanceFrom } from './chance';
+import { DEMO_DEBRIEFS } from './debriefs';
 import { DEMO_CRAFT, DEMO_MISS_REASONS, DEMO_PILOTS, DEMO_SCHOOL, DEMO_SITES, DEMO_STORIES, DEMO_TRAINERS, type Story } from './school';
 
 const SEASON_DAYS = 120;
-
-/** A small repeatable source of chance (mulberry32), so that every load is the same school. */
-function chanceFrom(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
 
 interface Fleet {
   readonly pilots: readonly string[];
@@ -94,13 +89,26 @@ class Season {
       siteId: this.fleet.sites[story.site], windMps: story.windMps, happenedAt: this.at(day, 30), day,
     });
     if (story.ending === 'to-debrief') return;
-    const weaknessId = await this.confirm(occurrenceId, story.cause, this.at(day, 50));
+    const weaknessId = await this.debrief(occurrenceId, story.cause, this.at(day, 50));
     await this.finish(story, weaknessId, day);
   }
 
   private async confirm(occurrenceId: string, causeId: string, at: string): Promise<string> {
     const fields = { causeId, weaknessId: this.key(), moveId: this.key(), planId: this.key(), at };
     return (await confirmCause(this.school, occurrenceId, fields)).weaknessId;
+  }
+
+  /** Debriefs what the demo has findings for; confirms the rest as logged. */
+  private async debrief(occurrenceId: string, causeId: string, at: string): Promise<string> {
+    const found = DEMO_DEBRIEFS[causeId];
+    if (!found) return this.confirm(occurrenceId, causeId, at);
+    const findings = { ...NO_FINDINGS, ownPick: causeId, primary: causeId, ...found };
+    const { kind } = await this.school.tx('occurrences').where({ id: occurrenceId }).first('kind') as { kind: OccurrenceKind };
+    const chain = proposeChain(answersOf(findings.evidence), causeId, findings.contributing, kind);
+    const { weaknessId } = await putDebrief(this.school, occurrenceId, this.key(), {
+      base: 0, state: 'closed', reason: '', at, weaknessId: this.key(), moveId: this.key(), undoId: this.key(), planId: this.key(), findings: { ...findings, chain },
+    });
+    return weaknessId!;
   }
 
   private async move(weaknessId: string, kind: 'signed' | 'signed-early' | 'closed', day: Day, reason = ''): Promise<void> {
