@@ -113,7 +113,7 @@ test('a closed debrief is reopened with a reason, another cause moves the drills
   const decide = async (cause: RegExp) => {
     await page.getByRole('radio', { name: 'Decide' }).click();
     await page.getByRole('radio', { name: cause }).click();
-    await page.getByRole('radio', { name: 'None', exact: true }).click();
+    await page.getByRole('radio', { name: /^(✓ )?None$/ }).click();
     await page.getByRole('radio', { name: 'It was: Nothing broken' }).click();
     await page.getByRole('button', { name: 'Close the debrief' }).click();
   };
@@ -159,7 +159,7 @@ test('without signal the debrief goes on, and is closed once there is signal aga
   await answer(page, NOSE_IN);
   await page.getByRole('radio', { name: 'Decide' }).click();
   await page.getByRole('radio', { name: /^Nose-in reversal/ }).click();
-  await page.getByRole('radio', { name: 'None', exact: true }).click();
+  await page.getByRole('radio', { name: /^(✓ )?None$/ }).click();
   await page.getByRole('radio', { name: 'It was: Nothing broken' }).click();
   await page.getByRole('button', { name: 'Close the debrief' }).click();
   await expect(page.getByText('! No connection to the server. Check the signal; nothing you typed is lost.')).toBeVisible();
@@ -188,6 +188,7 @@ test.describe('planning', () => {
   test('go or no-go: wind over the pilot\'s limit is no-go, and the card fits one page', async ({ trainer, page }) => {
     const pilot = await trainer.addPilot('Liv Tangen', '4');
     await page.goto('/sums/card');
+    await page.getByLabel('Pilot: find by name').fill(pilot);
     await page.getByRole('radio', { name: pilot }).click();
     await page.getByRole('radio', { name: 'Hover 1' }).click();
     await page.getByRole('radio', { name: 'Merrow Moor airstrip' }).click();

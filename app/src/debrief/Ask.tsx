@@ -72,7 +72,8 @@ export function Ask({ evidence, known, ranking, asked: id, layout, wanted, onWan
   if (id === null) {
     return (
       <Part heading="Enough asked">
-        <Words>No open question would change the ranking much. Look at the sums, then decide.</Words>
+        <Words>No open question would change the ranking much. A number lets the sums speak; then decide.</Words>
+        <Rows>{ranking.nextQuestions.filter(({ id: open }) => questionOf(open).kind === 'number').map(({ id: open }) => <PressRow key={open} title={questionOf(open).short} under={questionOf(open).ask} onPress={() => onWant(open)} />)}</Rows>
         <OpenQuestions ranking={ranking} onWant={onWant} />
       </Part>
     );

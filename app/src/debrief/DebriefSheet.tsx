@@ -18,18 +18,21 @@ import { ManyChoice } from '../ui/Choice';
 import { Loaded } from '../ui/Loaded';
 import { Note } from '../ui/Note';
 import { PrintButton } from '../ui/PrintButton';
+import { LinkRow, Rows } from '../ui/Rows';
 import { Part, Screen } from '../ui/Screen';
 import { Words } from '../ui/Words';
 import { sayTime } from '../words/dates';
 import { KIND_WORDS, STANDING_LINE } from '../words/words';
 import { ChainLine } from './ChainEditor';
-import { useDebrief } from './debrief-queries';
+import { useDebrief, useDebriefVersion } from './debrief-queries';
 import { INJURY_WORDS, LIKELIHOOD_WORDS, RISK_WORDS, SEVERITY_WORDS } from './severity-words';
 
 interface SheetProps {
   readonly occurrence: OccurrenceOfPilot;
   readonly roster: Roster;
   readonly page: DebriefPage;
+  /** The version shown: the latest, or an earlier one. */
+  readonly shown: NonNullable<DebriefPage['debrief']>;
 }
 
 /** The name in a note would give away what is withheld above it. */
@@ -48,9 +51,9 @@ function severityWords({ actual, potential, likelihood }: Findings): string {
   return potential && likelihood ? `${was}. Next time: ${SEVERITY_WORDS[potential].toLowerCase()}, ${LIKELIHOOD_WORDS[likelihood].toLowerCase()} (${RISK_WORDS[riskOf(potential, likelihood)].toLowerCase()} risk)` : was;
 }
 
-function Sheet({ occurrence, roster, page }: SheetProps) {
+function Sheet({ occurrence, roster, page, shown }: SheetProps) {
   const units = useUnits();
-  const findings = page.debrief!.findings;
+  const { findings } = shown;
   const [withheld, setWithheld] = useState(findings.nameWithheld);
   const [copied, setCopied] = useState(false);
   const craft = roster.craft.find((each) => each.id === occurrence.craftId);
@@ -77,12 +80,24 @@ function Sheet({ occurrence, roster, page }: SheetProps) {
   const copy = () => { void navigator.clipboard.writeText(asText()).then(() => setCopied(true)); };
   return (
     <Screen
-      title={pilot} under={`${KIND_WORDS[occurrence.kind]} · debrief ${page.debrief!.state === 'closed' ? 'closed' : 'not closed yet'} · version ${page.debrief!.number}`} up={`/occurrence/${occurrence.id}`}
+      title={pilot} under={`${KIND_WORDS[occurrence.kind]} · debrief ${shown.state === 'closed' ? 'closed' : 'not closed yet'} · version ${shown.number}${shown.number < page.versions.length ? ` of ${page.versions.length}` : ''}`} up={`/occurrence/${occurrence.id}`}
       foot={<ButtonRow><PrintButton label="Print the sheet" /><Button icon="copy" label={copied ? 'Copied' : 'Copy as text'} onPress={copy} /></ButtonRow>}
     >
       <View nativeID="skelby-no-print"><ManyChoice label="On this sheet" options={[{ value: 'withheld', label: 'Leave the pilot\'s name out' }]} values={withheld ? ['withheld'] : []} onChange={(values) => setWithheld(values.length > 0)} /></View>
       {parts.map(([heading, lines]) => <Part key={heading} heading={heading}>{lines.map((line) => <Words key={line}>{line}</Words>)}</Part>)}
       {findings.chain.length > 0 ? <Part heading="The chain"><ChainLine chain={findings.chain.map((link) => ({ ...link, words: plain(link.words) }))} /></Part> : null}
+      {page.versions.length > 1 ? (
+        <Part heading="Versions">
+          <Rows>
+            {page.versions.map((version) => (
+              <LinkRow
+                key={version.id} href={`/occurrence/${occurrence.id}/sheet?version=${version.id}`} title={`${version.number}. ${version.state === 'closed' ? 'Closed' : 'Open'}${version.reason ? `: ${plain(version.reason)}` : ''}`}
+                under={[sayTime(version.at), version.by].filter(Boolean).join(' · ')}
+              />
+            ))}
+          </Rows>
+        </Part>
+      ) : null}
       <Words as="soft">{`Told without blame, so that it happens once. ${STANDING_LINE}`}</Words>
     </Screen>
   );
@@ -90,10 +105,11 @@ function Sheet({ occurrence, roster, page }: SheetProps) {
 
 /** The debrief on paper, or to pass on; without the pilot's name if they wish. */
 export function DebriefSheet() {
-  const { id } = useLocalSearchParams<{ id: string }>();
+  const { id, version } = useLocalSearchParams<{ id: string; version?: string }>();
   const occurrence = useOccurrence(id);
   const roster = useRoster();
   const debrief = useDebrief(id);
+  const earlier = useDebriefVersion(id, version);
   const up = `/occurrence/${id}` as const;
   return (
     <Loaded query={occurrence} title="Debrief sheet" up={up}>
@@ -101,7 +117,11 @@ export function DebriefSheet() {
         <Loaded query={roster} title="Debrief sheet" up={up}>
           {(data) => (
             <Loaded query={debrief} title="Debrief sheet" up={up}>
-              {(page) => (page.debrief ? <Sheet occurrence={row} roster={data} page={page} /> : <Screen title="Debrief sheet" up={up}><Note icon="info" heading="Not debriefed yet">Debrief it first: the sheet shows what was found.</Note></Screen>)}
+              {(page) => {
+                if (!page.debrief) return <Screen title="Debrief sheet" up={up}><Note icon="info" heading="Not debriefed yet">Debrief it first: the sheet shows what was found.</Note></Screen>;
+                if (version === undefined) return <Sheet key="latest" occurrence={row} roster={data} page={page} shown={page.debrief} />;
+                return <Loaded query={earlier} title="Debrief sheet" up={up}>{(shown) => <Sheet key={shown.id} occurrence={row} roster={data} page={page} shown={shown} />}</Loaded>;
+              }}
             </Loaded>
           )}
         </Loaded>

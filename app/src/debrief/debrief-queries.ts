@@ -7,6 +7,10 @@ import type { DebriefPage, SchoolExperience } from '../api/types';
 
 export const useDebrief = (occurrenceId: string) => useQuery({ queryKey: ['debrief', occurrenceId], queryFn: () => get<DebriefPage>(`/occurrences/${occurrenceId}/debrief`) });
 
+/** One version of a debrief, as it was saved. */
+export const useDebriefVersion = (occurrenceId: string, versionId: string | undefined) =>
+  useQuery({ queryKey: ['debrief', occurrenceId, versionId], queryFn: () => get<NonNullable<DebriefPage['debrief']>>(`/occurrences/${occurrenceId}/debrief/${versionId}`), enabled: versionId !== undefined });
+
 export const useExperience = () => useQuery({ queryKey: ['experience'], queryFn: () => get<SchoolExperience>('/experience') });
 
 const STARTING = modelWith();

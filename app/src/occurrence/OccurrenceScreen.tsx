@@ -72,7 +72,7 @@ function ToConfirm({ occurrence, roster }: { readonly occurrence: OccurrenceOfPi
   const router = useRouter();
   const confirm = useConfirm(occurrence.id);
   const withdraw = useWithdraw(occurrence.id);
-  const [causeId, setCauseId] = useState(occurrence.causeId);
+  const [causeId, setCauseId] = useState(occurrence.confirmedCauseId ?? occurrence.causeId);
   const [picking, setPicking] = useState(false);
   const cause = causeOf(causeId);
   const justNow = occurrence.day === today();
@@ -90,6 +90,7 @@ function ToConfirm({ occurrence, roster }: { readonly occurrence: OccurrenceOfPi
     >
       {picking || !justNow ? null : <PeopleFirst />}
       <Facts occurrence={occurrence} roster={roster} />
+      {occurrence.confirmedCauseId ? <Note icon="download" heading="Brought in from a file">Its cause was confirmed elsewhere. Confirm it here to put the pilot on drills.</Note> : null}
       {picking ? <OtherCause onPick={(picked) => { setCauseId(picked); setPicking(false); }} /> : (
         <>
           <CauseTold causeId={causeId} mode={occurrence.pilotMode} />
@@ -134,7 +135,7 @@ export function OccurrenceScreen() {
     <Loaded query={query} title="Occurrence" up="/">
       {(occurrence) => {
         if (occurrence.withdrawnAt) return <Withdrawn occurrence={occurrence} roster={roster.data} />;
-        if (occurrence.confirmedCauseId) return <Confirmed occurrence={occurrence} causeId={occurrence.confirmedCauseId} roster={roster.data} />;
+        if (occurrence.confirmedCauseId && occurrence.weaknessId) return <Confirmed occurrence={occurrence} causeId={occurrence.confirmedCauseId} roster={roster.data} />;
         return <ToConfirm key={occurrence.id} occurrence={occurrence} roster={roster.data} />;
       }}
     </Loaded>

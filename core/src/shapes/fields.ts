@@ -14,7 +14,7 @@ export const key = (label: string) =>
   string().strict().defined(`${label} is missing: pick one.`).nonNullable(`${label} is missing: pick one.`).matches(UUID, `${label} must be a UUID in lower case.`);
 
 export const keyOrNone = (label: string) =>
-  string().strict().matches(UUID, { message: `${label} must be a UUID in lower case, or null.`, excludeEmptyString: false }).nullable().default(null);
+  mixed<string>().nullable().default(null).test('key', `${label} must be a UUID in lower case, or null.`, (value) => value === null || (typeof value === 'string' && UUID.test(value)));
 
 export const line = (label: string, longest: number) =>
   string().trim().defined().nonNullable().required(`${label} is empty: write something.`).max(longest, `${label} is too long: at most ${longest} characters, so shorten it.`);
@@ -81,4 +81,4 @@ export const causeId = (label: string) =>
   string().strict().defined(`${label} is missing: pick one.`).nonNullable().test('cause', `${label} is not a known cause: pick one from the list.`, (value) => typeof value === 'string' && isCauseId(value));
 
 export const causeIdOrNone = (label: string) =>
-  string().strict().nullable().default(null).test('cause', `${label} is not a known cause: pick one from the list, or null.`, (value) => value === null || isCauseId(value));
+  mixed<string>().nullable().default(null).test('cause', `${label} is not a known cause: pick one from the list, or null.`, (value) => value === null || (typeof value === 'string' && isCauseId(value)));

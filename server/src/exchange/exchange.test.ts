@@ -69,6 +69,15 @@ test('a confirmed cause from elsewhere opens no weakness by itself, and can be c
   expect(answer.status).toBe(200);
 });
 
+test('entries without keys get their own, and what a file leaves out is as usual', async () => {
+  const { trainer } = await server.school('Sparse');
+  const entry = { pilot: 'Nils', kind: 'crash', day: '2026-03-02', happenedAt: '2026-03-02T09:00:00.000Z', causeId: 'overcontrol' };
+  const sparse = JSON.stringify({ format: 'skelby-occurrences', version: 1, occurrences: [entry, { ...entry, debrief: { state: 'open', evidence: { wildlife: 'near' } } }] });
+  expect((await bring(trainer, sparse, 'json', 'good')).body).toMatchObject({ good: 2, bad: 0, newPilots: ['Nils'] });
+  const { occurrences } = JSON.parse(await file(trainer, 'json')) as { occurrences: { debrief: object | null }[] };
+  expect(occurrences.map((each) => each.debrief).filter(Boolean)).toEqual([{ ...NO_FINDINGS, state: 'open', evidence: { wildlife: 'near' } }]);
+});
+
 describe('a bad row is told by line and column, and the rest waits until it is asked for', () => {
   const HEAD = 'pilot,kind,day,happened_at,logged_cause,note,craft,nose,speed_mps';
   const GOOD = 'Nils,crash,2026-03-02,2026-03-02T09:00:00.000Z,overcontrol,"two\nlines",,190,4±1';
