@@ -35,14 +35,47 @@ const logTo = (...taps: readonly RegExp[]) => async (page: Page) => {
 
 const LOGGING = [/^Davit Orrel/, /^Crash/, /^Orientation/, /^Nose-in reversal/] as const;
 
+/** A debrief with some answers told, by their questions; what is asked next is in the picture. */
+const debrief = (told: Readonly<Record<string, string>>) => async (page: Page) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: /Davit Orrel.*Near-miss/ }).first().click();
+  await page.getByRole('link', { name: 'Debrief', exact: true }).click();
+  await page.getByRole('button', { name: 'I cannot say yet' }).click();
+  for (const [ask, answer] of Object.entries(told)) {
+    await page.getByRole('button', { name: 'Something else was told' }).click();
+    await page.getByRole('button', { name: new RegExp(`${ask}$`) }).first().click();
+    await page.getByRole('group', { name: new RegExp(`^${ask}$`) }).getByRole('button', { name: answer, exact: true }).click();
+  }
+};
+const NOSE_IN = { 'What was being flown\\?': 'Landing', 'Where were eyes and mind\\?': 'Somebody talked' };
+
 const PICTURES: readonly Picture[] = [
   { name: 'today', open: (page) => page.goto('/').then(() => page.getByRole('heading', { name: 'Drilling' }).waitFor()) },
   { name: 'today-wide', size: DESK, open: (page) => page.goto('/').then(() => page.getByRole('heading', { name: 'Drilling' }).waitFor()) },
   { name: 'log-kind', open: logTo(LOGGING[0]) },
-  { name: 'log-family', open: logTo(...LOGGING.slice(0, 2)) },
   { name: 'log-cause', open: logTo(...LOGGING.slice(0, 3)) },
-  { name: 'log-save', open: logTo(...LOGGING) },
   { name: 'occurrence', open: (page) => page.goto('/').then(() => page.getByRole('link', { name: /Cai Penhallis.*Crash/ }).click()) },
+  { name: 'debrief', open: (page) => debrief(NOSE_IN)(page) },
+  { name: 'debrief-wide', size: DESK, open: (page) => debrief({ ...NOSE_IN, 'Where did the nose point, seen from you\\?': 'Toward the pilot', 'Your first correction: which way did it go\\?': 'The opposite way' })(page) },
+  {
+    name: 'decide', open: async (page) => {
+      await debrief({ ...NOSE_IN, 'Where did the nose point, seen from you\\?': 'Toward the pilot', 'Your first correction: which way did it go\\?': 'The opposite way' })(page);
+      await page.getByRole('radio', { name: 'Decide' }).click();
+      await page.getByRole('radio', { name: /^Nose-in reversal/ }).click();
+      await page.getByRole('radio', { name: 'It was: Small repair' }).click();
+      await page.getByRole('radio', { name: 'It could be: Somebody hurt, possibly. Risk high' }).click();
+      await page.getByRole('radio', { name: 'First aid' }).scrollIntoViewIfNeeded();
+    },
+  },
+  { name: 'sum', open: (page) => page.goto('/sums?sum=stop').then(() => page.getByRole('img', { name: /Stopping took/ }).waitFor()) },
+  {
+    name: 'flight-card-wide', size: DESK, open: async (page) => {
+      await page.goto('/sums/card');
+      await page.getByRole('radio', { name: 'Tove Lindqvane' }).click();
+      await page.getByRole('region', { name: 'Flight card' }).waitFor();
+    },
+  },
+  { name: 'school-wide', size: DESK, open: (page) => page.goto('/school').then(() => page.getByText(/have taught the ranking/).waitFor()) },
   { name: 'weakness', open: weakness(/Oska Merrin.*Yaw tumble/) },
   { name: 'weakness-wide', size: DESK, open: weakness(/Oska Merrin.*Yaw tumble/) },
   { name: 'weakness-dark', dark: true, open: weakness(/Tove Lindqvane.*Nose-in reversal/) },
@@ -51,8 +84,6 @@ const PICTURES: readonly Picture[] = [
   { name: 'plan', open: (page) => weakness(/Clipped a gap/)(page).then(() => page.getByRole('link', { name: 'Change', exact: true }).click()) },
   { name: 'pilot', open: (page) => page.goto('/pilots').then(() => page.getByRole('link', { name: /^Nia/ }).click()) },
   { name: 'pilot-wide', size: DESK, open: (page) => page.goto('/pilots').then(() => page.getByRole('link', { name: /^Nia/ }).click()) },
-  { name: 'flights', open: async (page) => { await page.goto('/flights'); } },
-  { name: 'kit-wide', size: DESK, open: async (page) => { await page.goto('/kit'); } },
 ];
 
 /** Takes every picture that the README shows, from the demo data. */

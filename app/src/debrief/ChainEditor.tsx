@@ -64,7 +64,7 @@ export function ChainEditor({ chain, onChange }: { readonly chain: readonly Link
             <ButtonRow>
               <Button icon="arrow-up" label="" says={`Move link ${i + 1} up`} disabled={i === 0} onPress={() => move(i, -1)} />
               <Button icon="arrow-down" label="" says={`Move link ${i + 1} down`} disabled={i === chain.length - 1} onPress={() => move(i, 1)} />
-              <Button kind="quiet" label="Take out" says={`Take link ${i + 1} out`} onPress={() => onChange(chain.filter((_, at) => at !== i))} />
+              <Button kind="quiet" label="Take out" says={`Take out link ${i + 1}`} onPress={() => onChange(chain.filter((_, at) => at !== i))} />
             </ButtonRow>
           </View>
         </View>

@@ -136,7 +136,7 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
       {step === 'sums' ? (sums.length === 0 ? <Words>No number or state was told that a sum could work with. Ask on, or decide.</Words> : <View style={{ gap: 28 }}>{sumCards}</View>) : null}
       {step === 'decide' ? (
         <>
-          <Decide findings={findings} find={find} ranking={ranking} known={known} kind={occurrence.kind} missing={missing} />
+          <Decide findings={findings} find={find} ranking={ranking} known={known} kind={occurrence.kind} missing={missing} wantsReason={save.error instanceof ApiProblem && save.error.errors.some((each) => each.field === 'findings.overruleReason')} />
           <Button kind="quiet" label={save.isPending ? 'Saving …' : 'Save it as it is and finish later'} disabled={save.isPending} onPress={() => send('open')} />
         </>
       ) : null}

@@ -1,5 +1,5 @@
 import { causeOf } from '@skelby/core/causes/causes';
-import { type Link, proposeChain } from '@skelby/core/debrief/chain';
+import { type Link, proposeChain, withPrimary } from '@skelby/core/debrief/chain';
 import type { Findings, Missing } from '@skelby/core/debrief/findings';
 import { INJURIES } from '@skelby/core/debrief/severity';
 import type { Answers } from '@skelby/core/evidence/question';
@@ -27,6 +27,8 @@ export interface DecideProps {
   readonly known: Answers;
   readonly kind: OccurrenceKind;
   readonly missing: readonly Missing[];
+  /** The server ranks by fresher weights and wants a reason that this phone did not ask for. */
+  readonly wantsReason: boolean;
 }
 
 const NEAR = 4;
@@ -38,7 +40,7 @@ export function chainOf(findings: Findings, known: Answers, kind: OccurrenceKind
   return findings.primary === null ? [] : proposeChain(known, findings.primary, findings.contributing, kind);
 }
 
-function Causes({ findings, find, ranking, missing }: DecideProps) {
+function Causes({ findings, find, ranking, missing, wantsReason }: DecideProps) {
   const [picking, setPicking] = useState<'primary' | 'contributing' | null>(null);
   const { primary, ownPick, contributing } = findings;
   const top = ranking.causes.slice(0, NEAR).map((cause) => cause.id);
@@ -46,20 +48,19 @@ function Causes({ findings, find, ranking, missing }: DecideProps) {
   const candidates = named([...(ownPick ? [ownPick] : []), ...top, ...(primary ? [primary] : [])]).map(({ value, label }) => ({ value, label: `${label} · ${percentOf(value)}${value === ownPick ? ' · your first pick' : ''}` }));
   const others = named([...contributing, ...top, ...ranking.conditions.filter((each) => each.probability >= 0.3).map((each) => each.id)]).filter(({ value }) => value !== primary);
   const decide = (causeId: string) => {
-    // A chain that was not touched follows the decision; a changed one is the trainer's.
-    find({ primary: causeId, contributing: contributing.filter((id) => id !== causeId) });
+    find({ primary: causeId, chain: [...withPrimary(findings.chain, primary, causeId)], contributing: contributing.filter((id) => id !== causeId) });
     setPicking(null);
   };
   if (picking === 'primary') return <PickCause heading="What was behind it?" onPick={decide} />;
   if (picking === 'contributing') return <PickCause heading="What else had a part in it?" onPick={(id) => { if (id !== primary) find({ contributing: [...new Set([...contributing, id])] }); setPicking(null); }} />;
-  const overrule = missing.some((each) => each.field === 'overruleReason') || findings.overruleReason !== '';
+  const overrule = wantsReason || missing.some((each) => each.field === 'overruleReason') || findings.overruleReason !== '';
   return (
     <>
       <Part heading="Primary cause">
         <Choice label="The first thing that training can change" options={candidates} value={primary} onChange={decide} />
         <Button kind="quiet" label="Another cause" onPress={() => setPicking('primary')} />
         {overrule && primary !== null ? (
-          <TextBox label={`The answers put "${causeOf(ranking.causes[0]!.id).name}" first. Why do you decide otherwise?`} value={findings.overruleReason} onChangeText={(overruleReason) => find({ overruleReason })} maxLength={300} multiline />
+          <TextBox label={ranking.causes[0]!.id === primary ? 'By the school\'s latest weights the answers put another cause first. Why do you decide otherwise?' : `The answers put "${causeOf(ranking.causes[0]!.id).name}" first. Why do you decide otherwise?`} value={findings.overruleReason} onChangeText={(overruleReason) => find({ overruleReason })} maxLength={300} multiline />
         ) : null}
       </Part>
       <Part heading="Contributing">
@@ -104,7 +105,7 @@ function Chain({ findings, find, known, kind }: DecideProps) {
   const chain = chainOf(findings, known, kind);
   if (chain.length === 0) return null;
   return (
-    <Part heading="The chain" end={<Button kind="quiet" label={editing ? 'Done' : 'Change it'} says={editing ? 'Done with the chain' : 'Change the chain'} onPress={() => setEditing(!editing)} />}>
+    <Part heading="The chain" end={<Button kind="quiet" label={editing ? 'Done' : 'Change it'} says={editing ? 'Done with the chain' : 'Change it: the chain'} onPress={() => setEditing(!editing)} />}>
       {editing ? <ChainEditor chain={chain} onChange={(next) => find({ chain: next })} /> : <ChainLine chain={chain} />}
       {editing && findings.chain.length > 0 ? <Button kind="quiet" label="Back to the proposed chain" onPress={() => find({ chain: [] })} /> : null}
     </Part>

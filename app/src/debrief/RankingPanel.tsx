@@ -65,7 +65,7 @@ function CauseCard({ cause, startOpen }: { readonly cause: RankedCause; readonly
       {isOpen ? (
         <View style={{ gap: 4 }}>
           {reasons.length === 0 ? <Words as="soft">Nothing told speaks for or against it.</Words> : reasons.map((reason) => <ReasonLine key={reason.sign ?? reason.evidence} reason={reason} />)}
-          {cause.reasons.length > SHOWN ? <Button kind="quiet" label={all ? 'Fewer reasons' : `All ${cause.reasons.length} reasons`} onPress={() => setAll(!all)} says={`${all ? 'Fewer' : 'All'} reasons for ${name}`} /> : null}
+          {cause.reasons.length > SHOWN ? <Button kind="quiet" label={all ? 'Fewer reasons' : `All ${cause.reasons.length} reasons`} onPress={() => setAll(!all)} says={`${all ? 'Fewer reasons' : `All ${cause.reasons.length} reasons`} for ${name}`} /> : null}
         </View>
       ) : null}
     </View>

@@ -51,7 +51,8 @@ export function SeverityMatrix({ actual, potential, likelihood, onActual, onPote
                 onPress={() => onPotential(severity, each)}
                 style={[styles.cell, risk === 'medium' ? styles.medium : risk === 'high' ? styles.high : null, chosen ? styles.chosen : null, barred ? styles.barred : null]}
               >
-                <Words as="soft" style={[styles.small, chosen ? styles.chosenText : null]}>{`${chosen ? '✓ ' : ''}${RISK_WORDS[risk]}`}</Words>
+                {chosen ? <Words as="strong" style={[styles.small, styles.chosenText]} aria-hidden>✓</Words> : null}
+                <Words as="soft" style={[styles.small, chosen ? styles.chosenText : null]}>{RISK_WORDS[risk]}</Words>
               </Pressable>
             );
           })}

@@ -60,7 +60,7 @@ function Change({ change }: { readonly change: CauseChange }) {
           </View>
         );
       })}
-      {change.answers.length > SHOWN ? <Button kind="quiet" label={all ? 'Fewer' : `All ${change.answers.length} answers`} says={`${all ? 'Fewer' : 'All'} answers for ${causeOf(change.causeId).name}`} onPress={() => setAll(!all)} /> : null}
+      {change.answers.length > SHOWN ? <Button kind="quiet" label={all ? 'Fewer' : `All ${change.answers.length} answers`} says={`${all ? 'Fewer' : `All ${change.answers.length} answers`} for ${causeOf(change.causeId).name}`} onPress={() => setAll(!all)} /> : null}
     </View>
   );
 }

@@ -99,7 +99,7 @@ export function SumCard({ sum, given, craft, open = false }: SumCardProps) {
           <Words as="soft">{`Craft: ${craft.massKg} kg, span ${say(craft.spanM, 'm')}, thrust to weight ${craft.thrustToWeight}, top speed ${say(craft.topSpeedMps.normal, 'm/s')} in normal.`}</Words>
         </View>
       ) : null}
-      <Button kind="quiet" label={isOpen ? 'Less' : 'Inputs, formula, source'} onPress={() => setOpen(!isOpen)} says={`${isOpen ? 'Less of' : 'Inputs, formula and source of'}: ${sum.question}`} />
+      <Button kind="quiet" label={isOpen ? 'Less' : 'Inputs, formula, source'} onPress={() => setOpen(!isOpen)} says={`${isOpen ? 'Less' : 'Inputs, formula, source'}: ${sum.question}`} />
     </View>
   );
 }

@@ -51,6 +51,19 @@ export function proposeChain(known: Answers, primary: string, contributing: read
   ];
 }
 
+/**
+ * The same chain with another primary cause: its link takes the place of the old one, or is marked where it stands already.
+ * Everything else that a trainer wrote stays.
+ */
+export function withPrimary(chain: readonly Link[], before: string | null, primary: string): readonly Link[] {
+  const there = chain.some((link) => link.causeId === primary);
+  return chain.map((link) => {
+    if (link.causeId === primary) return { ...link, breakable: true };
+    if (link.causeId === null || link.causeId !== before) return link;
+    return there ? { ...link, breakable: false } : { words: causeOf(primary).name, causeId: primary, breakable: true };
+  });
+}
+
 /** Where the drills go: the first link that training can break; −1 when there is none. */
 export const firstBreakable = (chain: readonly Link[]): number => chain.findIndex((link) => link.breakable && link.causeId !== null);
 

@@ -6,7 +6,7 @@ import { changesBy, countLessons } from '../ranking/learn';
 import { modelWith } from '../ranking/model';
 import { rank } from '../ranking/rank';
 import { findingsShape } from '../shapes/debrief';
-import { chainProblem, firstBreakable, proposeChain } from './chain';
+import { chainProblem, firstBreakable, proposeChain, withPrimary } from './chain';
 import { missingToClose, NO_FINDINGS, teaches } from './findings';
 import { isAtLeast, LIKELIHOODS, RISKS, riskOf, SEVERITIES } from './severity';
 
@@ -20,6 +20,16 @@ describe('the chain', () => {
     expect(chain.map((link) => link.words)).toEqual(['Attention: somebody talked', 'Distraction', 'Nose-in reversal', 'Over-control', 'First correction: the opposite way', 'Corrections: made it worse', 'Crash: thin (twig, net)']);
     expect(chain[firstBreakable(chain)]!.causeId).toBe('orientation-nose-in');
     expect(chainProblem(chain, 'orientation-nose-in')).toBeNull();
+  });
+
+  test('another primary cause takes its place in the chain, and what the trainer wrote stays', () => {
+    const written = chain.map((link, i) => (i === 0 ? { ...link, words: 'A walker asked the way' } : link));
+    const moved = withPrimary(written, 'orientation-nose-in', 'wrong-stick');
+    expect(moved.map((link) => link.words)).toEqual(['A walker asked the way', 'Distraction', 'Wrong stick', 'Over-control', 'First correction: the opposite way', 'Corrections: made it worse', 'Crash: thin (twig, net)']);
+    expect(chainProblem(moved, 'wrong-stick')).toBeNull();
+    const there = withPrimary(written, 'orientation-nose-in', 'overcontrol');
+    expect(there.map((link) => link.causeId)).toEqual(written.map((link) => link.causeId));
+    expect(chainProblem(there, 'overcontrol')).toBeNull();
   });
 
   test('an earlier link that training can break has to be the primary cause', () => {
