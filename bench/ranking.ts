@@ -34,11 +34,11 @@ function withNoise(evidence: Evidence, answers: number, chance: () => number): E
 
 /**
  * How often the ranking names the case's cause, and how far its probabilities can be believed.
- * @param noise usual answers thrown into each case, and how many times over
+ * @param noise usual answers thrown into each case
  */
-export function measureAccuracy(noise = 0, times = 1): Accuracy {
+export function measureAccuracy(noise = 0): Accuracy {
   const chance = chanceFrom(11);
-  const ranked = Array.from({ length: times }, () => CASES.map(({ cause, evidence }) => ({ cause, causes: rank(answersOf(withNoise(evidence, noise, chance)), CRAFT).causes }))).flat();
+  const ranked = CASES.map(({ cause, evidence }) => ({ cause, causes: rank(answersOf(withNoise(evidence, noise, chance)), CRAFT).causes }));
   const place = (each: (typeof ranked)[number]) => each.causes.findIndex(({ id }) => id === each.cause);
   const brier = ranked.reduce((sum, { cause, causes }) => sum + causes.reduce((of, { id, probability }) => of + (probability - (id === cause ? 1 : 0)) ** 2, 0), 0) / ranked.length;
   const reliability = BINS.slice(1).map((to, i) => {

@@ -2,7 +2,8 @@ import type { ValidationError } from 'yup';
 import { answersOf } from '../evidence/evidence';
 import { craftFacts, USUAL_CRAFT } from '../flying/craft-facts';
 import { fromSi, inUnits, sayQuantity, toSi } from '../flying/units';
-import { changesBy, countLessons } from '../ranking/learn';
+import { NO_EXPERIENCE } from '../ranking/experience';
+import { changesBy, countLessons, lessonOf, withLesson } from '../ranking/learn';
 import { modelWith } from '../ranking/model';
 import { rank } from '../ranking/rank';
 import { findingsShape } from '../shapes/debrief';
@@ -91,6 +92,8 @@ describe('learning', () => {
   test('counts add up in any order, and move the ranking toward what was confirmed', () => {
     const other = { ...lesson, cause: 'wildlife' };
     expect(countLessons([lesson, other, lesson])).toEqual(countLessons([other, lesson, lesson]));
+    expect(withLesson(countLessons([lesson, other]), lessonOf(other), -1)).toEqual(countLessons([lesson]));
+    expect(withLesson(countLessons([lesson]), lessonOf(lesson), -1)).toEqual(NO_EXPERIENCE);
     const own = modelWith(countLessons(Array.from({ length: 30 }, () => lesson)));
     const chance = (model: typeof own) => rank(answersOf({ place: 'water', feeling: 'calm' }), CRAFT, model).causes.find((cause) => cause.id === 'gap-clip')!.probability;
     expect(chance(own)).toBeGreaterThan(5 * chance(modelWith()));

@@ -4,7 +4,7 @@ import type { Sign } from '../evidence/sign';
 import { SIGNS } from '../evidence/signs';
 import type { CraftFacts } from '../flying/craft-facts';
 import { answerItem, says, signItem, type Stories } from './items';
-import { CAUSE_IDS, type Model, type PerCause, SURE } from './model';
+import { type Model, type PerCause, SURE } from './model';
 import { entropyOfScores, type Item, pooled, posterior } from './pooling';
 
 export interface NextQuestion {
@@ -13,7 +13,9 @@ export interface NextQuestion {
   readonly gain: number;
 }
 
-const N = CAUSE_IDS.length;
+/** Share of the probability that gains are worked out on. */
+const LIVE_MASS = 0.995;
+const NONE: ReadonlySet<string> = new Set();
 /** An answer this unlikely is not tried: it could not change the expectation by a hundredth of a bit. */
 const TOO_RARE = 0.003;
 
@@ -29,8 +31,11 @@ const isKnown = (known: Answers, id: string) => known.choices[id] !== undefined 
 export class Asking {
   private readonly now: PerCause;
   private readonly uncertainty: number;
+  /** The likeliest causes that hold all but a sliver of the probability: the others cannot move an expectation. */
+  private readonly live: readonly number[];
+  private readonly mass: number;
   /** Reused: a screen's worth of gains tries some two hundred answers. */
-  private readonly score = new Float64Array(N);
+  private readonly score: PerCause;
   private readonly choices: Record<string, string>;
   private readonly supposed: Answers;
 
@@ -41,29 +46,43 @@ export class Asking {
     this.choices = { ...known.choices };
     this.supposed = { choices: this.choices, numbers: known.numbers };
     this.now = posterior(scores);
-    this.uncertainty = entropyOfScores(scores);
+    const order = [...this.now.keys()].sort((a, b) => this.now[b]! - this.now[a]!);
+    let mass = 0;
+    this.live = order.filter((c) => { const wanted = mass < LIVE_MASS; if (wanted) mass += this.now[c]!; return wanted; });
+    this.mass = mass;
+    this.score = new Float64Array(this.live.length);
+    this.uncertainty = this.after([], NONE);
   }
 
-  /** Uncertainty once these items stand in place of those with the ids in `gone`. */
+  /** What a story's items say, with those in `gone` taken out and `added` put in. */
+  private changedStory(story: Story, added: readonly Item[], gone: ReadonlySet<string>): void {
+    const { score, live } = this;
+    const there = this.stories.get(story);
+    const items = added.filter((item) => item.story === story);
+    if (there) for (const item of there.items) if (!gone.has(item.id)) items.push(item);
+    if (items.length === 1) {
+      const { weights } = items[0]!;
+      for (let i = 0; i < live.length; i += 1) score[i] = score[i]! + weights[live[i]!]! - (there ? there.sum[live[i]!]! : 0);
+    } else {
+      for (let i = 0; i < live.length; i += 1) score[i] = score[i]! + pooled(items, live[i]!) - (there ? there.sum[live[i]!]! : 0);
+    }
+  }
+
+  /** Uncertainty among the causes still alive once these items stand in place of those with the ids in `gone`. */
   private after(items: readonly Item[], gone: ReadonlySet<string>): number {
-    const { score } = this;
-    score.set(this.scores);
-    const touched: Story[] = [];
-    for (const { story } of items) {
-      if (touched.includes(story)) continue;
-      touched.push(story);
-      const there = this.stories.get(story);
-      const changed = items.filter((item) => item.story === story);
-      if (there) changed.push(...there.items.filter((item) => !gone.has(item.id)));
-      for (let c = 0; c < N; c += 1) score[c] = score[c]! + pooled(changed, c) - (there ? there.sum[c]! : 0);
+    const { score, live } = this;
+    for (let i = 0; i < live.length; i += 1) score[i] = this.scores[live[i]!]!;
+    for (let i = 0; i < items.length; i += 1) {
+      const { story } = items[i]!;
+      if (items.findIndex((item) => item.story === story) === i) this.changedStory(story, items, gone);
     }
     return entropyOfScores(score);
   }
 
   private chanceOf(likelihood: PerCause): number {
     let sum = 0;
-    for (let c = 0; c < N; c += 1) sum += this.now[c]! * likelihood[c]!;
-    return sum;
+    for (const c of this.live) sum += this.now[c]! * likelihood[c]!;
+    return sum / this.mass;
   }
 
   private ofChoice(question: Question & { kind: 'choice' }): number {

@@ -6,8 +6,8 @@ export interface Experience {
   readonly causes: Readonly<Record<string, number>>;
   /** By cause, question and value. */
   readonly answers: Readonly<Record<string, Readonly<Record<string, Readonly<Record<string, number>>>>>>;
-  /** By cause and sign: how often it held, and how often one could tell. */
-  readonly signs: Readonly<Record<string, Readonly<Record<string, { readonly held: number; readonly told: number }>>>>;
+  /** By cause and sign: how often it held, and how often one could tell; what is nought is left out. */
+  readonly signs: Readonly<Record<string, Readonly<Record<string, { readonly held?: number; readonly told?: number }>>>>;
 }
 
 export const NO_EXPERIENCE: Experience = { causes: {}, answers: {}, signs: {} };

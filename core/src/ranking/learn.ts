@@ -1,7 +1,7 @@
 import type { Answers } from '../evidence/question';
 import { SIGNS } from '../evidence/signs';
 import type { CraftFacts } from '../flying/craft-facts';
-import type { Experience } from './experience';
+import { type Experience, NO_EXPERIENCE } from './experience';
 import { says } from './items';
 import { CAUSE_IDS, modelWith } from './model';
 
@@ -12,32 +12,38 @@ export interface Lesson {
   readonly craft: CraftFacts;
 }
 
-type Counts = Record<string, Record<string, Record<string, number>>>;
-
-/** Counts what confirmed occurrences showed; the sum does not depend on their order. */
-export function countLessons(lessons: readonly Lesson[]): Experience {
-  const causes: Record<string, number> = {};
-  const answers: Counts = {};
-  const signs: Record<string, Record<string, { held: number; told: number }>> = {};
-  for (const { cause, known, craft } of lessons) {
-    causes[cause] = (causes[cause] ?? 0) + 1;
-    const ofCause = (answers[cause] ??= {});
-    for (const [id, value] of Object.entries(known.choices)) {
-      if (!says(id, value)) continue;
-      const ofQuestion = (ofCause[id] ??= {});
-      ofQuestion[value] = (ofQuestion[value] ?? 0) + 1;
-    }
-    const signsOfCause = (signs[cause] ??= {});
-    for (const sign of SIGNS) {
-      const chance = sign.chance(known, craft);
-      if (chance === null) continue;
-      const count = (signsOfCause[sign.id] ??= { held: 0, told: 0 });
-      count.held += chance;
-      count.told += 1;
-    }
-  }
-  return { causes, answers, signs };
+/** What one occurrence teaches. */
+export function lessonOf({ cause, known, craft }: Lesson): Experience {
+  const told = Object.entries(known.choices).filter(([id, value]) => says(id, value));
+  const chances = SIGNS.map((sign) => [sign.id, sign.chance(known, craft)] as const).filter(([, chance]) => chance !== null);
+  return {
+    causes: { [cause]: 1 },
+    answers: { [cause]: Object.fromEntries(told.map(([id, value]) => [id, { [value]: 1 }])) },
+    signs: { [cause]: Object.fromEntries(chances.map(([id, chance]) => [id, { held: chance!, told: 1 }])) },
+  };
 }
+
+/** Counts are whole; what is left of held chances below this is rounding. */
+const NOTHING_LEFT = 1e-9;
+
+type Tree = { readonly [name: string]: number | Tree };
+
+/** Adds (or takes away) number by number; what comes to nothing is left out. */
+function merged(left: Tree, right: Tree, sign: 1 | -1): Tree {
+  const changed = Object.entries(right).map(([name, value]): readonly [string, number | Tree] => {
+    const there = left[name];
+    return [name, typeof value === 'number' ? (typeof there === 'number' ? there : 0) + sign * value : merged(typeof there === 'object' ? there : {}, value, sign)];
+  });
+  const untouched = Object.entries(left).filter(([name]) => !(name in right));
+  return Object.fromEntries([...untouched, ...changed.filter(([, value]) => (typeof value === 'number' ? Math.abs(value) >= NOTHING_LEFT : Object.keys(value).length > 0))]);
+}
+
+/** An experience with another one added, or taken away again. The order of adding does not matter. */
+export const withLesson = (experience: Experience, lesson: Experience, sign: 1 | -1 = 1): Experience =>
+  ({ ...NO_EXPERIENCE, ...(merged(experience as unknown as Tree, lesson as unknown as Tree, sign) as Partial<Experience>) });
+
+/** Counts what confirmed occurrences showed. */
+export const countLessons = (lessons: readonly Lesson[]): Experience => lessons.reduce((sum, lesson) => withLesson(sum, lessonOf(lesson)), NO_EXPERIENCE);
 
 export interface AnswerChange {
   readonly question: string;

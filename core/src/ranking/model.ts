@@ -90,8 +90,8 @@ export function modelWith(experience: Experience = NO_EXPERIENCE): Model {
   }
   const sign = new Map(SIGNS.map(({ id: signId }) => [signId, perCause((id) => {
     const held = LIKELIHOODS[id]!.signs[signId] ?? USUAL_SIGNS[signId]!;
-    const own = experience.signs[id]?.[signId] ?? { held: 0, told: 0 };
-    return (held + own.held) / (PSEUDO_COUNT + own.told);
+    const own = experience.signs[id]?.[signId];
+    return (held + (own?.held ?? 0)) / (PSEUDO_COUNT + (own?.told ?? 0));
   })]));
   const kept = new Map<string, PerCause>();
   const signWeights = (signId: string, chance: number): PerCause => {

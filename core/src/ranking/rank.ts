@@ -74,6 +74,24 @@ function reasonsFor(cause: number, stories: Stories, words: ReadonlyMap<Item, Om
   return reasons.sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight));
 }
 
+/** Reasons are worked out when they are first read: a screen shows those of three causes, not of thirty. */
+class Ranked implements RankedCause {
+  private told: readonly Reason[] | null = null;
+  private readonly tell: () => readonly Reason[];
+
+  constructor(readonly id: string, readonly probability: number, tell: () => readonly Reason[]) {
+    this.tell = tell;
+  }
+
+  get reasons(): readonly Reason[] {
+    return (this.told ??= this.tell());
+  }
+
+  toJSON(): RankedCause {
+    return { id: this.id, probability: this.probability, reasons: this.reasons };
+  }
+}
+
 const STARTING = modelWith();
 
 /**
@@ -91,7 +109,7 @@ export function rank(known: Answers, craft: CraftFacts, model: Model = STARTING)
   for (const { sum } of stories.values()) for (let c = 0; c < scores.length; c += 1) scores[c] = scores[c]! + sum[c]!;
   const chance = posterior(scores);
   const words = new Map(items.map((item) => [item, wordsOf(item, known)]));
-  const causes = CAUSE_IDS.map((id, c) => ({ id, probability: chance[c]!, reasons: reasonsFor(c, stories, words) })).sort((a, b) => b.probability - a.probability);
+  const causes = CAUSE_IDS.map((id, c) => new Ranked(id, chance[c]!, () => reasonsFor(c, stories, words))).sort((a, b) => b.probability - a.probability);
   const answers = Object.keys(known.choices).length + Object.keys(known.numbers).length;
   return {
     causes, stance: stanceOf(causes[0]!.probability, answers), conditions: conditionsOf(stories),

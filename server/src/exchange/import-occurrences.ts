@@ -1,11 +1,14 @@
 import { columnOf, type OccurrenceRecord } from '@skelby/core/exchange/occurrence-record';
+import { type Experience, NO_EXPERIENCE } from '@skelby/core/ranking/experience';
+import { withLesson } from '@skelby/core/ranking/learn';
+import type { CraftRecord } from '@skelby/core/flying/craft-facts';
 import { BEGINNER_WIND_LIMIT_MPS } from '@skelby/core/flying/wind-band';
 import { occurrenceRecordShape } from '@skelby/core/shapes/occurrence-record';
 import { v7 as uuid } from 'uuid';
 import { ValidationError } from 'yup';
 import type { SchoolTx } from '../db/in-school';
 import { recordEvent } from '../resources/events';
-import { refreshExperience } from '../resources/experience';
+import { learn, lessonIn } from '../resources/experience';
 import type { Entry } from './read-file';
 
 export interface RowProblem {
@@ -37,17 +40,18 @@ interface Known {
   readonly twice: ReadonlySet<string>;
   readonly craft: ReadonlyMap<string, string>;
   readonly sites: ReadonlyMap<string, string>;
+  readonly records: ReadonlyMap<string, CraftRecord>;
 }
 
 const byName = (rows: readonly Named[]) => new Map(rows.map(({ id, name }) => [name, id]));
 
 async function known({ tx }: SchoolTx): Promise<Known> {
-  const named = (table: 'pilots' | 'craft' | 'sites') => tx(table).select('id', 'name') as unknown as Promise<Named[]>;
+  const named = (table: 'pilots' | 'sites') => tx(table).select('id', 'name') as unknown as Promise<Named[]>;
   const pilots = await named('pilots');
-  const craft = await named('craft');
   const sites = await named('sites');
+  const craft = await tx('craft').select('*') as (Named & CraftRecord)[];
   const twice = new Set(pilots.map((pilot) => pilot.name).filter((name, i, all) => all.indexOf(name) !== i));
-  return { pilots: byName(pilots), pilotKeys: new Set(pilots.map((pilot) => pilot.id)), twice, craft: byName(craft), sites: byName(sites) };
+  return { pilots: byName(pilots), pilotKeys: new Set(pilots.map((pilot) => pilot.id)), twice, craft: byName(craft), sites: byName(sites), records: new Map(craft.map((each) => [each.id, each])) };
 }
 
 interface Row {
@@ -68,6 +72,8 @@ class Import {
   private readonly newPilots = new Map<string, string>();
   private readonly seen = new Set<string>();
   private batch: Row[] = [];
+  private learnt: Experience = NO_EXPERIENCE;
+  private lessons = 0;
 
   constructor(private readonly school: SchoolTx, private readonly there: Known, private readonly save: boolean) {}
 
@@ -135,9 +141,12 @@ class Import {
     })));
     const debriefs = fresh.filter((row) => row.record.debrief !== null);
     if (debriefs.length > 0) {
-      await tx('debriefs').insert(debriefs.map(({ record }) => {
+      await tx('debriefs').insert(debriefs.map(({ record, craftId }) => {
         const { state, ...findings } = record.debrief!;
-        return { schoolId, id: uuid(), occurrenceId: record.id, number: 1, state, findings: JSON.stringify(findings), teaches: state === 'closed' && findings.primary === findings.ownPick, at: record.happenedAt, accountId };
+        // Whether it went with a ranking is not known, so only a pick of the trainer's own that stood teaches.
+        const lesson = state === 'closed' && findings.primary === findings.ownPick ? lessonIn(findings, craftId === null ? null : this.there.records.get(craftId)!) : null;
+        if (lesson) { this.learnt = withLesson(this.learnt, lesson); this.lessons += 1; }
+        return { schoolId, id: uuid(), occurrenceId: record.id, number: 1, state, findings: JSON.stringify(findings), lesson: lesson && JSON.stringify(lesson), at: record.happenedAt, accountId };
       }));
     }
   }
@@ -152,7 +161,7 @@ class Import {
     const saved = save && good > 0;
     if (saved) {
       await recordEvent(this.school, { action: 'imported', subject: 'school', subjectId: this.school.schoolId, data: { rows, good, already, bad } });
-      await refreshExperience(this.school);
+      if (this.lessons > 0) await learn(this.school, this.learnt, null, this.lessons);
     }
     return { rows, good, already, bad, problems, newPilots: [...this.newPilots.keys()], saved };
   }

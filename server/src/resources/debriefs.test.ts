@@ -123,7 +123,7 @@ describe('POST /api/v1/rank', () => {
     expect(body.causes.reduce((sum, cause) => sum + cause.probability, 0)).toBeCloseTo(1, 9);
     expect(body.causes[0]!.reasons[0]).toEqual({ evidence: 'nose', sign: 'mirrored', weight: expect.any(Number), words: expect.any(String) });
     expect(body.nextQuestions[0]).toEqual({ id: expect.any(String), gain: expect.any(Number) });
-    expect(body.sums.find((sum) => sum.id === 'stop')).toMatchObject({ inputs: { speed_mps: 9, seen_at_m: 6 }, answer: expect.stringMatching(/^No: it needed 3\d\sm and had 6\sm/) });
+    expect(body.sums.find((sum) => sum.id === 'stop')).toMatchObject({ inputs: { speed_mps: 9, seen_at_m: 6 }, answer: expect.stringMatching(/^No: it needed \d\d\sm and had 6\sm/) });
   });
 
   test('takes one of the school\'s craft by its key, and nobody else\'s', async () => {
@@ -135,7 +135,7 @@ describe('POST /api/v1/rank', () => {
   });
 
   test.each([
-    [{ evidence: { nosee: 'toward' } }, 'evidence', 'nosee is not a question'], [{ evidence: { speed_mps: '8 km/h' } }, 'evidence.speed_mps', 'speed_mps is not a number'], [{ evidence: { height_m: { value: 20, unit: 'ft' } } }, 'evidence.height_m', 'send it in "m"'],
+    [{ evidence: { nosee: 'toward' } }, 'evidence.nosee', 'nosee is not a question'], [{ evidence: { speed_mps: '8 km/h' } }, 'evidence.speed_mps', 'speed_mps is not a number'], [{ evidence: { height_m: { value: 20, unit: 'ft' } } }, 'evidence.height_m', 'send it in "m"'],
     [{ evidence: { battery_pct: -5 } }, 'evidence.battery_pct', 'from 0 to 100 %'], [{ craft: { massKg: 0 }, evidence: {} }, 'massKg', 'massKg is below 0.02'], [{ craft: 7 }, 'craft', 'craft must be the key'], [{ proof: {} }, '', 'proof means nothing here'],
   ])('%j is a 422 that names the field', async (body, field, message) => {
     const answer = await ask(body);

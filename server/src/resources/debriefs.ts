@@ -4,6 +4,7 @@ import { answersOf } from '@skelby/core/evidence/evidence';
 import { craftFacts, type CraftRecord, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
 import { debriefShape } from '@skelby/core/shapes/debrief';
 import { unconfirmShape } from '@skelby/core/shapes/loop';
+import type { Experience } from '@skelby/core/ranking/experience';
 import { rank } from '@skelby/core/ranking/rank';
 import { v7 as uuid } from 'uuid';
 import type { SchoolTx } from '../db/in-school';
@@ -11,8 +12,8 @@ import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { badField, conflict, notFound, Problem } from '../http/problems';
 import { recordEvent } from './events';
-import { modelOf, refreshExperience } from './experience';
-import { confirmCause, lockOccurrence, type OccurrenceRow, unconfirmCause } from './occurrences';
+import { learn, lessonIn, modelOf } from './experience';
+import { confirmCause, lockOccurrence, unconfirmCause } from './occurrences';
 import { assertNotFuture } from './when';
 
 interface DebriefRow {
@@ -20,6 +21,7 @@ interface DebriefRow {
   readonly number: number;
   readonly state: 'open' | 'closed';
   readonly findings: Findings;
+  readonly lesson: Experience | null;
 }
 
 const latest = ({ tx }: SchoolTx, occurrenceId: string) => tx('debriefs').where({ occurrenceId }).orderBy('number', 'desc').first() as Promise<DebriefRow | undefined>;
@@ -31,10 +33,9 @@ export async function debriefOf(school: SchoolTx, occurrenceId: string) {
   return { debrief: (await latest(school, occurrenceId)) ?? null, versions };
 }
 
-/** What the ranking puts first, with the school's own weights; null when it does not know. */
-async function proposal(school: SchoolTx, occurrence: OccurrenceRow, findings: Findings): Promise<{ first: string; known: boolean }> {
-  const craft = occurrence.craftId ? (await school.tx('craft').where({ id: occurrence.craftId }).first() as CraftRecord) : USUAL_CRAFT;
-  const { causes, stance } = rank(answersOf(findings.evidence), craftFacts(craft), await modelOf(school));
+/** What the ranking puts first, with the school's own weights, and whether it says that it knows. */
+async function proposal(school: SchoolTx, craft: CraftRecord | null, findings: Findings): Promise<{ first: string; known: boolean }> {
+  const { causes, stance } = rank(answersOf(findings.evidence), craftFacts(craft ?? USUAL_CRAFT), await modelOf(school));
   return { first: causes[0]!.id, known: stance !== 'not-known' };
 }
 
@@ -61,7 +62,9 @@ export async function putDebrief(school: SchoolTx, occurrenceId: string, id: str
   const number = before?.number ?? 0;
   if (number !== base) throw conflict('Somebody saved this debrief meanwhile: open it again to see theirs. Yours is still on this phone.');
   if (before?.state === 'closed' && reason.length < 3) throw badField('reason', 'This debrief is closed: say in a few words why it is changed.');
-  const proposed = await proposal(school, occurrence, findings);
+  const craft = occurrence.craftId ? (await tx('craft').where({ id: occurrence.craftId }).first() as CraftRecord) : null;
+  const proposed = await proposal(school, craft, findings);
+  const lesson = state === 'closed' && teaches(findings, proposed.first) ? lessonIn(findings, craft) : null;
   let opened = occurrence.weaknessId;
   if (state === 'closed') {
     assertComplete(findings, proposed.known ? proposed.first : null);
@@ -72,10 +75,10 @@ export async function putDebrief(school: SchoolTx, occurrenceId: string, id: str
     if (occurrence.confirmedCauseId !== causeId || occurrence.weaknessId === null) ({ weaknessId: opened } = await confirmCause(school, occurrenceId, { causeId, weaknessId, moveId, planId, at }));
   }
   await tx('debriefs').insert({
-    schoolId, id, occurrenceId, number: number + 1, state, findings: JSON.stringify(findings), proposedCauseId: proposed.first, teaches: teaches(findings, proposed.first), reason: reason || null, at, accountId,
+    schoolId, id, occurrenceId, number: number + 1, state, findings: JSON.stringify(findings), proposedCauseId: proposed.first, lesson: lesson && JSON.stringify(lesson), reason: reason || null, at, accountId,
   });
   await recordEvent(school, { action: state === 'closed' ? 'debrief-closed' : before?.state === 'closed' ? 'debrief-reopened' : 'debrief-saved', subject: 'occurrence', subjectId: occurrenceId, pilotId: occurrence.pilotId, reason, data: { number: number + 1 } });
-  if (state === 'closed' || before?.state === 'closed') await refreshExperience(school);
+  await learn(school, lesson, before?.lesson ?? null);
   return { id, number: number + 1, weaknessId: opened };
 }
 
@@ -87,7 +90,7 @@ export async function takeConfirmationBack(school: SchoolTx, occurrenceId: strin
   if (before?.state !== 'closed') return done;
   const { tx, schoolId, accountId } = school;
   await tx('debriefs').insert({ schoolId, id: uuid(), occurrenceId, number: before.number + 1, state: 'open', findings: JSON.stringify(before.findings), reason, at, accountId });
-  await refreshExperience(school);
+  await learn(school, null, before.lesson);
   return done;
 }
 

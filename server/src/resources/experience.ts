@@ -1,8 +1,9 @@
 import type Router from '@koa/router';
-import { countLessons, type Lesson } from '@skelby/core/ranking/learn';
+import type { Findings } from '@skelby/core/debrief/findings';
+import { lessonOf, withLesson } from '@skelby/core/ranking/learn';
 import { type Experience, NO_EXPERIENCE } from '@skelby/core/ranking/experience';
 import { type Model, modelWith } from '@skelby/core/ranking/model';
-import { answersOf, type Evidence } from '@skelby/core/evidence/evidence';
+import { answersOf } from '@skelby/core/evidence/evidence';
 import { craftFacts, type CraftRecord, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
 import { switchShape } from '@skelby/core/shapes/ranking';
 import type { SchoolTx } from '../db/in-school';
@@ -24,25 +25,25 @@ export async function experienceOf(school: SchoolTx): Promise<Pick<ExperienceRow
   return { enabled, lessons, counts };
 }
 
-/** Counts anew what the school's closed debriefs teach. Called in the transaction that changes one, after its occurrence is locked. */
-export async function refreshExperience(school: SchoolTx): Promise<void> {
+/** What a closed debrief teaches; null for nothing. */
+export const lessonIn = (findings: Findings, craft: CraftRecord | null): Experience | null =>
+  (findings.primary === null ? null : lessonOf({ cause: findings.primary, known: answersOf(findings.evidence), craft: craftFacts(craft ?? USUAL_CRAFT) }));
+
+/**
+ * Learns and unlearns. Called in the transaction that saves the versions whose lessons these are, after their occurrence is locked.
+ * @param count how many occurrences teach more (or fewer) than before
+ */
+export async function learn(school: SchoolTx, learnt: Experience | null, unlearnt: Experience | null, count = (learnt ? 1 : 0) - (unlearnt ? 1 : 0)): Promise<void> {
+  if (!learnt && !unlearnt) return;
   const { tx, schoolId } = school;
   // One at a time: two trainers who close at once would each miss the other's.
   await tx.raw('select pg_advisory_xact_lock(hashtext(?))', [`experience ${schoolId}`]);
-  const { rows } = await tx.raw(`
-    select d.findings->>'primary' as cause, d.findings->'evidence' as evidence, to_jsonb(c) as craft
-      from (select distinct on (occurrence_id) * from debriefs order by occurrence_id, number desc) d
-      join occurrences o on o.school_id = d.school_id and o.id = d.occurrence_id and o.withdrawn_at is null
-      left join craft c on c.school_id = o.school_id and c.id = o.craft_id
-     where d.state = 'closed' and d.teaches`) as { rows: { cause: string; evidence: Evidence; craft: Record<string, unknown> | null }[] };
-  const lessons: Lesson[] = rows.map(({ cause, evidence, craft }) => ({ cause, known: answersOf(evidence), craft: craftFacts(craft ? recordIn(craft) : USUAL_CRAFT) }));
-  const fields = { lessons: lessons.length, counts: JSON.stringify(countLessons(lessons)), changedAt: tx.raw('clock_timestamp()') };
+  const before = await experienceOf(school);
+  const without = unlearnt ? withLesson(before.counts, unlearnt, -1) : before.counts;
+  const counts = JSON.stringify(learnt ? withLesson(without, learnt) : without);
+  const fields = { lessons: before.lessons + count, counts, changedAt: tx.raw('clock_timestamp()') };
   await tx('experiences').insert({ schoolId, id: schoolId, ...fields }).onConflict(['school_id', 'id']).merge(fields);
 }
-
-/** A craft's row as JSON carries the database's own names. */
-const recordIn = (craft: Record<string, unknown>): CraftRecord =>
-  Object.fromEntries(Object.entries(craft).map(([name, value]) => [name.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase()), value])) as unknown as CraftRecord;
 
 const STARTING = modelWith();
 const MOST_KEPT = 100;

@@ -21,13 +21,14 @@ export async function up(db: Knex): Promise<void> {
       state text not null check (state in ('open', 'closed')),
       findings jsonb not null,
       proposed_cause_id text,
-      teaches boolean not null default false,
+      lesson jsonb,
       reason text,
       at timestamptz not null,
       recorded_at timestamptz not null default clock_timestamp(),
       account_id uuid,
       unique (school_id, occurrence_id, number),
       ${refers('occurrence_id', 'occurrences')}, ${refers('account_id', 'accounts')}`)}
+    comment on column debriefs.lesson is 'What this version teaches the ranking; null: nothing.';
     create trigger only_added before update or delete or truncate on debriefs for each statement execute function refuse_change();
     grant select, insert on debriefs to skelby_app;
 
