@@ -1,18 +1,11 @@
-import { chromium } from '@playwright/test';
-import { DEMO_TRAINERS } from '../server/src/demo/school';
-import { CannotGoOn } from '../tools/say';
+import { inBrowser } from './in-browser';
 
 const SLOWED = 4;
 const ANSWERS = 12;
 
 /** Milliseconds that each ranking of a debrief took in the page, processor slowed 4×, from the app's own marks. */
-export async function measureBrowserRanking(base: string, executablePath: string): Promise<readonly number[]> {
-  const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
-  try {
-    const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
-    const { email, password } = DEMO_TRAINERS[0];
-    const answer = await context.request.post(`${base}/api/sign-in`, { data: { email, password }, headers: { Origin: base } });
-    if (!answer.ok()) throw new CannotGoOn(`The bench could not sign in (${answer.status()}).`);
+export function measureBrowserRanking(base: string, executablePath: string): Promise<readonly number[]> {
+  return inBrowser(base, executablePath, async (context) => {
     const page = await context.newPage();
     const devtools = await context.newCDPSession(page);
     await page.goto(base);
@@ -36,7 +29,5 @@ export async function measureBrowserRanking(base: string, executablePath: string
       times.push(...(await page.evaluate(() => performance.getEntriesByName('skelby.rank').map((entry) => entry.duration))).slice(1));
     }
     return times.sort((a, b) => a - b);
-  } finally {
-    await browser.close();
-  }
+  });
 }

@@ -1,7 +1,6 @@
 import { gzipSync } from 'node:zlib';
-import { chromium, type Page } from '@playwright/test';
-import { DEMO_TRAINERS } from '../server/src/demo/school';
-import { CannotGoOn } from '../tools/say';
+import type { Page } from '@playwright/test';
+import { inBrowser } from './in-browser';
 
 const RUNS = 5;
 const SLOWED = 4;
@@ -33,13 +32,8 @@ async function timed(page: Page, base: string): Promise<number> {
   return performance.now() - started;
 }
 
-export async function measureFirstLoad(base: string, executablePath: string): Promise<FirstLoad> {
-  const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
-  try {
-    const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
-    const { email, password } = DEMO_TRAINERS[0];
-    const answer = await context.request.post(`${base}/api/sign-in`, { data: { email, password }, headers: { Origin: base } });
-    if (!answer.ok()) throw new CannotGoOn(`The bench could not sign in (${answer.status()}).`);
+export function measureFirstLoad(base: string, executablePath: string): Promise<FirstLoad> {
+  return inBrowser(base, executablePath, async (context) => {
     const page = await context.newPage();
     const scripts = new Map<string, { gzipped: number; sent: number }>();
     const reading: Promise<void>[] = [];
@@ -68,7 +62,5 @@ export async function measureFirstLoad(base: string, executablePath: string): Pr
       scripts: all.length, scriptGzipped: all.reduce((sum, each) => sum + each.gzipped, 0), scriptSent: all.reduce((sum, each) => sum + each.sent, 0),
       slowedCold: median(cold), slowedWarm: median(warm), runs: RUNS,
     };
-  } finally {
-    await browser.close();
-  }
+  });
 }
