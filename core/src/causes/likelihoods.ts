@@ -178,7 +178,7 @@ export const LIKELIHOODS: Readonly<Record<string, CauseLikelihoods>> = {
       auto_return: { 'link-loss': 7.5, battery: 5.5, commanded: 5.5, none: 1.5 }, auto_phase: { climbing: 7, 'on-the-way': 7, landing: 5 }, home_point: { wrong: 4.5, moved: 5, 'not-set': 3, right: 7 }, place: { trees: 5, 'under-structure': 3, indoors: 1.5, 'built-up': 4, water: 2.5, open: 4 }, phase: { return: 13 }, link: { 'control-lost': 7 },
       travel: { climbing: 6, forward: 8 }, noticed: { never: 9 }, obstacle_side: { above: 6, ahead: 7 }, setting_expected: { different: 4 },
     },
-    signs: { 'automatic-wrong': 18.5, 'own-rise': 0.3, 'link-handled': 2, 'short-of-charge': 1.5 },
+    signs: { 'automatic-wrong': 18.5, 'below-reserve': 4, 'own-rise': 0.3, 'link-handled': 2, 'short-of-charge': 1.5 },
   },
   'heading-fault': {
     prior: 3,
@@ -193,7 +193,7 @@ export const LIKELIHOODS: Readonly<Record<string, CauseLikelihoods>> = {
     answers: {
       low_battery: { ignored: 12, heeded: 3.5, none: 4.5 }, wind_side: { head: 13, tail: 1.5 }, phase: { return: 12, landing: 3 }, auto_return: { battery: 7, none: 10 }, height_trend: { falling: 6 }, feeling: { rushed: 6 }, link: { steady: 18.5 }, attention: { 'on-screen': 9 }, motor_sound: { stopped: 3.5 },
     },
-    signs: { 'below-reserve': 17.5, 'short-of-charge': 14, 'automatic-wrong': 2 },
+    signs: { 'below-reserve': 17.5, 'short-of-charge': 14, 'automatic-wrong': 0.7 },
   },
   'link-loss': {
     prior: 3,

@@ -192,6 +192,7 @@ describe('which of two when both fit: the first link that training can break', (
     ['failsafe-setting', { link: 'control-lost', radio_path: 'blocked', auto_return: 'link-loss', return_height_m: 15, tallest_m: 30, obstacle_side: 'ahead' }],
     ['link-loss', { link: 'control-lost', radio_path: 'blocked', auto_return: 'link-loss', return_height_m: 50, tallest_m: 20 }],
     ['battery-overrun', { battery_pct: 7, low_battery: 'ignored', wind_side: 'head', auto_return: 'battery', place: 'open' }],
+    ['failsafe-setting', { auto_return: 'battery', auto_phase: 'landing', place: 'trees', battery_pct: 10 }],
     ['obstacle-overhead', { obstacle_side: 'above', auto_return: 'none', place: 'trees', travel: 'climbing' }],
     ['mode-confusion', { hold_expected: 'yes', position_hold: 'off', setting_expected: 'different', correction_effect: 'none' }],
     ['no-gps-drift', { hold_expected: 'yes', position_hold: 'dropped', drift_direction: 'downwind', sticks_before: 'released' }],
