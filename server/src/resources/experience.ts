@@ -52,11 +52,12 @@ const models = new Map<string, { readonly changedAt: string; readonly model: Mod
 
 /** The weights a school ranks by: its own experience added, unless it is switched off. */
 export async function modelOf(school: SchoolTx): Promise<Model> {
-  const own = await row(school);
+  // The counts are long: they are read only when they have changed.
+  const own = await school.tx('experiences').first('enabled', 'lessons', 'changed_at') as Omit<ExperienceRow, 'counts'> | undefined;
   if (!own?.enabled || own.lessons === 0) return STARTING;
   const kept = models.get(school.schoolId);
   if (kept?.changedAt === own.changedAt) return kept.model;
-  const model = modelWith(own.counts);
+  const model = modelWith((await experienceOf(school)).counts);
   models.delete(school.schoolId);
   models.set(school.schoolId, { changedAt: own.changedAt, model });
   if (models.size > MOST_KEPT) models.delete(models.keys().next().value!);
