@@ -1,6 +1,7 @@
 import { causeOf } from '@skelby/core/causes/causes';
 import { craftFacts, SPEED_SETTINGS, type SpeedSetting, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
-import { RESERVE_PCT } from '@skelby/core/sums/got-home';
+import { RESERVE_PCT } from '@skelby/core/reconstruct/energy-home';
+import { FAILSAFE_WORDS } from '@skelby/core/reconstruct/return-height';
 import { type FlightCard, flightCard, type FlightToBe } from '@skelby/core/sums/go-no-go';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -52,7 +53,6 @@ const useStyles = themed((theme) => ({
 
 const SETTING_WORDS: Readonly<Record<SpeedSetting, string>> = { slow: 'Slow', normal: 'Normal', fast: 'Fast' };
 const WIND_FROM = [{ value: 0, label: 'Ahead' }, { value: 45, label: 'Ahead, to the side' }, { value: 90, label: 'Across' }, { value: 135, label: 'Behind, to the side' }, { value: 180, label: 'Behind' }] as const;
-const FAILSAFE_WORDS = { return: 'return', hover: 'hover where it is', descend: 'come down where it is' } as const;
 
 /** An open wind weakness cuts the pilot's limit by a third; a battery weakness lands with more. */
 const CUT_WIND = 2 / 3;

@@ -1,8 +1,9 @@
 import type { CraftFacts, SpeedSetting } from '../flying/craft-facts';
 import { airDensity } from '../reconstruct/air-density';
 import { chanceOver, together } from '../reconstruct/chance-over';
+import { stoppingFrom } from '../reconstruct/craft-stopping';
 import { dragTime } from '../reconstruct/drag-time';
-import { chargeHome } from '../reconstruct/energy-home';
+import { chargeHome, RESERVE_PCT } from '../reconstruct/energy-home';
 import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
 import { attitudeRange, detectionRange, oneMinuteOfArc } from '../reconstruct/sight-range';
 import { stoppingDistance } from '../reconstruct/stopping-distance';
@@ -16,10 +17,8 @@ const settingOf = (known: Answers): SpeedSetting => (known.choices['speed_settin
 const dragOf = (craft: CraftFacts) => dragTime(craft.topSpeedMps.normal, craft.leanDeg.normal);
 const inducedOf = (craft: CraftFacts) => hoverInducedVelocity(craft.massKg, craft.rotors, craft.rotorRadiusM, airDensity(0));
 
-/** Ordinary reaction to something seen; how much people differ, as a share of the whole distance. */
-const REACTION_S = 1.5;
+/** How much people's reactions differ, as a share of the whole distance. */
 const REACTION_SPREAD = 0.25;
-const LEAN_RATE_DPS = 120;
 /** Stopping distance grows with speed to about this power. */
 const STOPPING_POWER = 1.5;
 /** A usual first look at an obstacle where nobody measured: about where sensors of small craft act. Common practice. */
@@ -28,10 +27,7 @@ const USUAL_GAP_M = 6;
 function stoppingOf(known: Answers, craft: CraftFacts): { needed: number; spread: number } | null {
   const speed = known.numbers['speed_mps'];
   if (!speed) return null;
-  const setting = settingOf(known);
-  const leanToDeg = craft.leanDeg[setting];
-  const leanFromDeg = Math.min(1, speed.value / craft.topSpeedMps[setting]) * leanToDeg;
-  const { totalM } = stoppingDistance({ speedMps: speed.value, reactionS: REACTION_S, leanFromDeg, leanToDeg, leanRateDps: LEAN_RATE_DPS, dragTimeS: dragOf(craft) });
+  const { totalM } = stoppingDistance(stoppingFrom(craft, settingOf(known), speed.value));
   return { needed: totalM, spread: together(STOPPING_POWER * shareOff(speed), REACTION_SPREAD) };
 }
 
@@ -40,8 +36,6 @@ const overJudged = ({ value, within }: Judged, of: (value: number) => number): n
   (of(Math.max(0, value - within)) + 2 * of(value) + of(value + within)) / 4;
 
 const SIDE_WIND_DEG: Readonly<Record<string, number>> = { head: 0, tail: 180, cross: 90, calm: 90 };
-/** A quarter of the pack: what should be left on landing. Common practice. */
-const RESERVE_PCT = 25;
 const USUAL_AWAY_MPS_SHARE = 0.6;
 const STRONG_WIND_SHARE = 1 / 3;
 const TIGHT_GAP_SPANS = 4;

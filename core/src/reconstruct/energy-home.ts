@@ -1,6 +1,9 @@
 import { within } from './valid';
 import { alongTrack } from './wind-triangle';
 
+/** Left in the pack on landing, %. Common practice. */
+export const RESERVE_PCT = 25;
+
 export interface Leg {
   /** Air speed flown, m/s, 0.1 to 100. */
   readonly airSpeedMps: number;

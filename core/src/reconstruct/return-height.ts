@@ -15,6 +15,9 @@ export const returnHeight = (tallestM: number, marginM = RETURN_MARGIN_M): numbe
 export const FAILSAFES = ['return', 'hover', 'descend'] as const;
 export type Failsafe = (typeof FAILSAFES)[number];
 
+/** What the craft does by itself, as a card says it. */
+export const FAILSAFE_WORDS: Readonly<Record<Failsafe, string>> = { return: 'return', hover: 'hover where it is', descend: 'come down where it is' };
+
 export interface FailsafeAdvice {
   readonly action: Failsafe;
   readonly why: string;

@@ -1,6 +1,6 @@
 import { SPEED_SETTINGS, type SpeedSetting } from '../flying/craft-facts';
-import { dragTime } from '../reconstruct/drag-time';
-import { fastestThatStops, type Stopping, stoppingDistance, type StoppingFrom } from '../reconstruct/stopping-distance';
+import { REACTION_S, stoppingFrom } from '../reconstruct/craft-stopping';
+import { fastestThatStops, type Stopping, stoppingDistance } from '../reconstruct/stopping-distance';
 import { amount, figure, metres, numberIn, speed, type Sum, told, toldChoice, usual } from './sum';
 
 export interface StoppingDrawing {
@@ -10,10 +10,7 @@ export interface StoppingDrawing {
   readonly settings: readonly (Stopping & { readonly setting: SpeedSetting; readonly speedMps: number })[];
 }
 
-export const SETTING_OPTIONS = [{ value: 'slow', label: 'Slow' }, { value: 'normal', label: 'Normal' }, { value: 'fast', label: 'Fast' }] as const;
-/** Ordinary reaction to something that was not expected. Common practice; 2.5 s is the design value for road drivers (AASHTO). */
-export const REACTION_S = 1.5;
-export const LEAN_RATE_DPS = 120;
+const SETTING_OPTIONS = [{ value: 'slow', label: 'Slow' }, { value: 'normal', label: 'Normal' }, { value: 'fast', label: 'Fast' }] as const;
 
 export const COULD_IT_STOP: Sum<StoppingDrawing> = {
   id: 'stop', question: 'Could it have stopped?', wants: ['speed_mps'],
@@ -30,17 +27,13 @@ export const COULD_IT_STOP: Sum<StoppingDrawing> = {
   work(values, craft) {
     const [flownMps, seenAtM, reactionS] = [numberIn(this, values, 'speed_mps'), numberIn(this, values, 'seen_at_m'), numberIn(this, values, 'reaction_s')];
     const flown = values['setting'] as SpeedSetting;
-    const from = (setting: SpeedSetting, speedMps: number): Omit<StoppingFrom, 'speedMps'> => ({
-      reactionS, leanFromDeg: Math.min(1, speedMps / craft.topSpeedMps[setting]) * craft.leanDeg[setting], leanToDeg: craft.leanDeg[setting], leanRateDps: LEAN_RATE_DPS,
-      dragTimeS: dragTime(craft.topSpeedMps[setting], craft.leanDeg[setting]),
-    });
     const settings = SPEED_SETTINGS.map((setting) => {
       const speedMps = (flownMps / craft.topSpeedMps[flown]) * craft.topSpeedMps[setting];
-      return { setting, speedMps, ...stoppingDistance({ ...from(setting, speedMps), speedMps }) };
+      return { setting, speedMps, ...stoppingDistance(stoppingFrom(craft, setting, speedMps, reactionS)) };
     });
     const own = settings.find((each) => each.setting === flown)!;
     const short = own.totalM > seenAtM;
-    const safe = fastestThatStops(seenAtM, from(flown, flownMps));
+    const safe = fastestThatStops(seenAtM, stoppingFrom(craft, flown, flownMps, reactionS));
     return {
       tone: short ? 'against' : 'for',
       answer: short ? `No: it needed ${metres(own.totalM)} and had ${metres(seenAtM)}. Up to ${speed(safe)} would have stopped.` : `Yes: it needed ${metres(own.totalM)} of the ${metres(seenAtM)} there were.`,

@@ -1,14 +1,13 @@
 import type { CraftFacts, SpeedSetting } from '../flying/craft-facts';
 import type { Place } from '../flying/vocabulary';
 import { airDensity } from '../reconstruct/air-density';
-import { dragTime } from '../reconstruct/drag-time';
+import { stoppingFrom } from '../reconstruct/craft-stopping';
 import { turnBackDistance } from '../reconstruct/energy-home';
 import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
 import { type FailsafeAdvice, failsafeFor, returnHeight } from '../reconstruct/return-height';
 import { attitudeRange, detectionRange } from '../reconstruct/sight-range';
 import { stoppingDistance } from '../reconstruct/stopping-distance';
 import { QUIET_DESCENT_SHARE } from '../reconstruct/wash-state';
-import { LEAN_RATE_DPS, REACTION_S } from './could-it-stop';
 import { metres, speed } from './sum';
 
 export interface FlightToBe {
@@ -65,10 +64,7 @@ export function flightCard(flight: FlightToBe): FlightCard {
   const craftWindMps = craft.topSpeedMps[setting] / 2;
   const turnBackM = turnBackDistance(flight.chargePct, flight.reservePct, { airSpeedMps: cruiseMps, windMps, windFromOutDeg: flight.windFromOutDeg, enduranceMin: craft.enduranceMin });
   const sightLimitM = Math.min(attitudeRange(craft.spanM) / 2, detectionRange(flight.visibilityM));
-  const { totalM } = stoppingDistance({
-    speedMps: cruiseMps, reactionS: REACTION_S, leanFromDeg: craft.leanDeg[setting] * CRUISE_SHARE, leanToDeg: craft.leanDeg[setting], leanRateDps: LEAN_RATE_DPS,
-    dragTimeS: dragTime(craft.topSpeedMps[setting], craft.leanDeg[setting]),
-  });
+  const { totalM } = stoppingDistance(stoppingFrom(craft, setting, cruiseMps));
   const checks: readonly Check[] = [
     { id: 'wind', go: windMps <= flight.windLimitMps, words: `Wind ${speed(windMps)}, pilot's limit ${speed(flight.windLimitMps)}` },
     { id: 'gust', go: strongest <= craftWindMps, words: `Strongest ${speed(strongest)}, half the top speed in ${setting} is ${speed(craftWindMps)}` },

@@ -1,4 +1,4 @@
-import { chargeHome, type Leg, turnBackDistance } from '../reconstruct/energy-home';
+import { chargeHome, type Leg, RESERVE_PCT, turnBackDistance } from '../reconstruct/energy-home';
 import { amount, figure, metres, numberIn, ofCraft, type Sum, told, usual } from './sum';
 
 export interface HomeDrawing {
@@ -9,8 +9,6 @@ export interface HomeDrawing {
   readonly windFromOutDeg: number;
 }
 
-/** Left in the pack on landing. Common practice. */
-export const RESERVE_PCT = 25;
 const FROM_DEG: Readonly<Record<string, number>> = { head: 0, cross: 90, tail: 180, calm: 90 };
 const EASY_SHARE = 0.6;
 

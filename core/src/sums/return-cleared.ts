@@ -1,5 +1,5 @@
 import type { Place } from '../flying/vocabulary';
-import { failsafeFor, RETURN_MARGIN_M, returnHeight } from '../reconstruct/return-height';
+import { FAILSAFE_WORDS, failsafeFor, RETURN_MARGIN_M, returnHeight } from '../reconstruct/return-height';
 import { amount, figure, metres, numberIn, type Sum, told, toldChoice, usual } from './sum';
 
 export interface ReturnDrawing {
@@ -12,8 +12,6 @@ export interface ReturnDrawing {
 export const PLACE_OPTIONS = [
   { value: 'open', label: 'Open' }, { value: 'trees', label: 'Trees' }, { value: 'indoors', label: 'Indoors' }, { value: 'under-structure', label: 'Under a structure' }, { value: 'built-up', label: 'Walls near' }, { value: 'water', label: 'Water' },
 ] as const satisfies readonly { value: Place; label: string }[];
-
-const ACTION_WORDS = { return: 'return', hover: 'hover where it is', descend: 'come down where it is' } as const;
 
 export const RETURN_CLEARED: Sum<ReturnDrawing> = {
   id: 'return', question: 'Would the automatic return have cleared?', wants: ['return_height_m', 'tallest_m', 'auto_return'],
@@ -33,7 +31,7 @@ export const RETURN_CLEARED: Sum<ReturnDrawing> = {
     if (setM < tallestM) answer = `No: set ${metres(tallestM - setM)} below the tallest thing. Wanted ${metres(wantedM)}.`;
     else if (setM < wantedM) answer = `With less than the margin: wanted ${metres(wantedM)}.`;
     return {
-      tone: setM < wantedM || failsafe.action !== 'return' ? 'against' : 'for', answer: `${answer} On a lost link here: ${ACTION_WORDS[failsafe.action]}. ${failsafe.why}`,
+      tone: setM < wantedM || failsafe.action !== 'return' ? 'against' : 'for', answer: `${answer} On a lost link here: ${FAILSAFE_WORDS[failsafe.action]}. ${failsafe.why}`,
       figures: [figure('Wanted', wantedM, 'm', 0), figure('Room over the tallest', setM - tallestM, 'm', 0)], drawing: { kind: 'return', setM, tallestM, wantedM },
     };
   },
