@@ -1,11 +1,12 @@
-import autocannon from 'autocannon';
+import http from 'node:http';
+import { setTimeout } from 'node:timers/promises';
 import { v7 as uuid } from 'uuid';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { CannotGoOn } from '../tools/say';
 
 const SECONDS = 10;
 const PER_SECOND = 50;
-const CONNECTIONS = 10;
+const WARM_UP_SECONDS = 4;
 
 /** A debrief in its middle. */
 const DEBRIEF = { craft: null, evidence: { phase: 'turn', nose: 95, travel: 'forward', obstacle_side: 'ahead', speed_mps: 9, seen_at_m: 14, wind_mps: 4, feeling: 'tense' } };
@@ -18,6 +19,41 @@ export interface ApiFigures {
   readonly p99: number;
   readonly answered: number;
   readonly failed: number;
+}
+
+interface Asked {
+  readonly what: string;
+  readonly method: string;
+  readonly path: () => string;
+  readonly body?: () => string;
+}
+
+/**
+ * Sends one request every fiftieth of a second, whether the ones before have been answered or not, as people would.
+ * The time of each runs from when it was due: a stall of the server is felt by all that come in it.
+ */
+async function sendEvenly(base: string, headers: Record<string, string>, { what, method, path, body }: Asked, seconds: number): Promise<ApiFigures> {
+  const agent = new http.Agent({ keepAlive: true });
+  const send = (due: number) => new Promise<{ ms: number; ok: boolean }>((resolve) => {
+    const failed = () => { resolve({ ms: performance.now() - due, ok: false }); };
+    http.request(base + path(), { method, headers: { ...headers, 'Accept-Encoding': 'gzip' }, agent }, (answer) => {
+      answer.resume().once('error', failed).once('end', () => { resolve({ ms: performance.now() - due, ok: (answer.statusCode ?? 500) < 300 }); });
+    }).once('error', failed).end(body?.());
+  });
+  const started = performance.now();
+  const sent: ReturnType<typeof send>[] = [];
+  for (let turn = 0; turn < seconds * PER_SECOND; turn += 1) {
+    const due = started + (turn * 1000) / PER_SECOND;
+    const wait = due - performance.now();
+    if (wait > 0) await setTimeout(wait);
+    sent.push(send(due));
+  }
+  const answers = await Promise.all(sent);
+  agent.destroy();
+  const times = answers.map((answer) => answer.ms).sort((a, b) => a - b);
+  const at = (share: number) => times[Math.ceil(share * times.length) - 1]!;
+  const answered = answers.filter((answer) => answer.ok).length;
+  return { what, p50: at(0.5), p95: at(0.95), p99: at(0.99), answered, failed: answers.length - answered };
 }
 
 /** Headers of a trainer of the demo school. */
@@ -43,22 +79,16 @@ export async function measureApi(base: string): Promise<readonly ApiFigures[]> {
   const rep = () => JSON.stringify({
     weaknessId: weaknesses[(turn += 1) % weaknesses.length]!.id, drillId: 'hold-off-hover', purpose: 'practice', met: true, missReason: null, side: null, band: 'calm', flownOn: 'craft', mode: 'height-hold', pilotRelative: false, pack: 1, day, flownAt: now(),
   });
-  const asked: readonly { readonly what: string; readonly request: autocannon.Request }[] = [
-    { what: 'Today', request: { method: 'GET', path: '/api/today' } },
-    { what: 'Log an occurrence', request: { method: 'PUT', setupRequest: (request) => ({ ...request, path: `/api/occurrences/${uuid()}`, body: occurrence() }) } },
-    { what: 'Rank a debrief of eight answers (aim: p95 under 20 ms)', request: { method: 'POST', path: '/api/v1/rank', body: JSON.stringify(DEBRIEF) } },
-    { what: 'Record a rep, in turn at each open weakness', request: { method: 'PUT', setupRequest: (request) => ({ ...request, path: `/api/reps/${uuid()}`, body: rep() }) } },
+  const asked: readonly Asked[] = [
+    { what: 'Today', method: 'GET', path: () => '/api/today' },
+    { what: 'Log an occurrence', method: 'PUT', path: () => `/api/occurrences/${uuid()}`, body: occurrence },
+    { what: 'Rank a debrief of eight answers (aim: p95 under 20 ms)', method: 'POST', path: () => '/api/v1/rank', body: () => JSON.stringify(DEBRIEF) },
+    { what: 'Record a rep, in turn at each open weakness', method: 'PUT', path: () => `/api/reps/${uuid()}`, body: rep },
   ];
   const figures: ApiFigures[] = [];
-  for (const { what, request } of asked) {
-    const times: number[] = [];
-    const result = await new Promise<autocannon.Result>((resolve, reject) => {
-      autocannon({ url: base, duration: SECONDS, overallRate: PER_SECOND, connections: CONNECTIONS, headers, requests: [request] }, (error: Error | null, done) => { if (error) reject(error); else resolve(done); })
-        .on('response', (_client, _status, _bytes, responseMs) => { times.push(responseMs); });
-    });
-    times.sort((a, b) => a - b);
-    const at = (share: number) => times[Math.min(times.length - 1, Math.ceil(share * times.length) - 1)]!;
-    figures.push({ what, p50: at(0.5), p95: at(0.95), p99: at(0.99), answered: result['2xx'], failed: result.non2xx + result.errors });
+  for (const each of asked) {
+    await sendEvenly(base, headers, each, WARM_UP_SECONDS);
+    figures.push(await sendEvenly(base, headers, each, SECONDS));
   }
   return figures;
 }

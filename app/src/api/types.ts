@@ -103,7 +103,7 @@ export interface WeaknessLine {
 }
 
 export interface TodayList {
-  readonly toDebrief: readonly (Pick<Occurrence, 'id' | 'kind' | 'causeId' | 'note' | 'happenedAt' | 'day' | 'pilotId'> & { readonly pilotName: string })[];
+  readonly toDebrief: readonly (Pick<Occurrence, 'id' | 'kind' | 'causeId' | 'note' | 'happenedAt' | 'day' | 'pilotId'> & { readonly pilotName: string; readonly begun: boolean })[];
   readonly weaknesses: readonly (WeaknessLine & { readonly pilotName: string })[];
 }
 

@@ -49,7 +49,7 @@ export function RingDrawing({ what, bearingDeg, onPoint }: RingProps) {
           <>
             <CraftPlan x={MIDDLE} y={MIDDLE} size={54} />
             <Line x1={MIDDLE} y1={MIDDLE + 30} x2={MIDDLE} y2={MIDDLE + 62} stroke={theme.ink} strokeWidth={3} strokeDasharray="5 4" />
-            {bearingDeg === null ? <Label x={MIDDLE} y={MIDDLE + 82} anchor="middle">tap where it comes from</Label> : (
+            {bearingDeg === null ? <Label x={MIDDLE} y={MIDDLE - 54} anchor="middle">tap where it comes from</Label> : (
               <G transform={`rotate(${bearingDeg} ${MIDDLE} ${MIDDLE})`}><WindArrow x={MIDDLE} y={46} fromDeg={0} length={44} /></G>
             )}
           </>

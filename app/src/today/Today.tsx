@@ -28,7 +28,7 @@ function ToDebrief({ occurrences }: { readonly occurrences: TodayList['toDebrief
     <Part heading="To debrief">
       <Rows>
         {occurrences.map((each) => (
-          <LinkRow key={each.id} href={`/occurrence/${each.id}`} title={each.pilotName} under={`${KIND_WORDS[each.kind]} ${sayDay(each.day)}: ${causeOf(each.causeId).name}?`} />
+          <LinkRow key={each.id} href={`/occurrence/${each.id}`} title={each.pilotName} under={`${KIND_WORDS[each.kind]} ${sayDay(each.day)}: ${causeOf(each.causeId).name}?${each.begun ? ' Debrief begun.' : ''}`} />
         ))}
       </Rows>
     </Part>

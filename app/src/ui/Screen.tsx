@@ -69,7 +69,7 @@ export function Screen({ title, under, up, children, aside, topic, foot }: Scree
           </>
         )}
       </ScrollView>
-      {foot ? <View style={styles.foot}><View style={[styles.footIn, wide ? styles.footWide : null]}>{foot}</View></View> : null}
+      {foot ? <View nativeID="skelby-foot" style={styles.foot}><View style={[styles.footIn, wide ? styles.footWide : null]}>{foot}</View></View> : null}
     </View>
   );
 }

@@ -54,7 +54,7 @@ function* follow(lattice: ScoreLattice, limit: Point, missRate: number, correlat
         const probability = standing.probability * (met ? 1 - miss : miss);
         if (probability === 0) continue;
         const point = lattice.step(standing.point, met);
-        if (met && lattice.compare(point, limit) >= 0) { cleared += probability; continue; }
+        if (lattice.compare(point, limit) >= 0) { cleared += probability; continue; }
         const missedInPack = withinPack === 0 || lastOfPack ? 0 : standing.missedInPack + (met ? 0 : 1);
         const key = `${point.met}/${point.missed}/${missedInPack}`;
         const there = next.get(key);
@@ -85,20 +85,31 @@ export function chanceClearedWithin(
 /** What may be left of the distribution when the sum for the mean is cut off. */
 const TAIL = 1e-10;
 const LONGEST = 5_000;
+/** Once the share that goes on from one rep to the next changes by less than this, it changes no more. */
+const SETTLED = 1e-11;
+const SETTLED_FOR = 20;
 
 /**
- * Mean number of reps until `limit` is reached: the sum over n of P(more than n reps). Reps are
- * independent here.
- * @throws RangeError when such a pilot practically never gets there (within 5 000 reps)
+ * Mean number of reps until `limit` is reached: the sum over n of P(more than n reps). After a while the chance of going on is the
+ * same at every rep (the chain has forgotten where it started), and what is left of the sum is a geometric series. Reps are independent here.
+ * @throws RangeError when such a pilot practically never gets there (the sum has not settled within 5 000 reps)
  */
 export function expectedReps(lattice: ScoreLattice, limit: Point, missRate: number): number {
   let mean = 0;
+  let before = 1;
+  let goesOn = 0;
+  let settledFor = 0;
   let reps = 0;
   for (const cleared of follow(lattice, limit, missRate)) {
     const left = 1 - cleared;
     if (left < TAIL) return mean;
+    const share = left / before;
+    settledFor = left < 1 && share < 1 && Math.abs(share - goesOn) < SETTLED ? settledFor + 1 : 0;
+    if (settledFor >= SETTLED_FOR) return mean + left / (1 - share);
     if (reps > LONGEST) throw new RangeError(`A pilot who misses ${missRate} of reps practically never reaches the limit.`);
     mean += left;
+    before = left;
+    goesOn = share;
     reps += 1;
   }
   return mean;

@@ -1,6 +1,6 @@
 import { chanceClearedWithin, expectedReps } from './chart-probability';
 import type { ClearingRule } from './clearing-rule';
-import { type Point, ScoreLattice } from './score-lattice';
+import { ORIGIN, type Point, ScoreLattice } from './score-lattice';
 
 export interface Limit {
   readonly point: Point;
@@ -17,14 +17,31 @@ export interface Limit {
 /** Every score the chart can reach within so many reps, one point for each, lowest first. */
 function reachable(lattice: ScoreLattice, reps: number): Point[] {
   const points: Point[] = [];
-  for (let met = 1; met <= reps; met += 1) {
+  for (let met = 0; met <= reps; met += 1) {
     for (let missed = 0; met + missed <= reps; missed += 1) {
       const point = { met, missed };
-      if (lattice.compare(point, { met: 0, missed: 0 }) > 0) points.push(point);
+      if (lattice.compare(point, ORIGIN) > 0) points.push(point);
     }
   }
   points.sort((a, b) => lattice.compare(a, b) || a.met - b.met);
   return points.filter((point, i) => i === 0 || lattice.compare(points[i - 1]!, point) !== 0);
+}
+
+/** The smallest limit that a pilot at `missRate` reaches within the planned reps no more often than the risk allows; null when none is that high. */
+function smallestLimit(lattice: ScoreLattice, rule: ClearingRule, missRate: number): { readonly point: Point; readonly chance: number } | null {
+  const chance = (point: Point) => chanceClearedWithin(lattice, point, rule.plannedReps, missRate)[rule.plannedReps]!;
+  const risk = rule.riskPercent / 100;
+  const points = reachable(lattice, rule.plannedReps);
+  const highest = points.at(-1);
+  if (!highest || chance(highest) > risk) return null;
+  // The chance never rises with the limit, so halve the range.
+  let [low, high] = [0, points.length - 1];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (chance(points[middle]!) <= risk) high = middle;
+    else low = middle + 1;
+  }
+  return { point: points[low]!, chance: chance(points[low]!) };
 }
 
 /**
@@ -36,37 +53,60 @@ export function chooseLimit(rule: ClearingRule): Limit {
   const lattice = new ScoreLattice(rule);
   const p0 = rule.unacceptableMissPercent / 100;
   const p1 = rule.acceptableMissPercent / 100;
-  const risk = rule.riskPercent / 100;
-  const falseClear = (point: Point) => chanceClearedWithin(lattice, point, rule.plannedReps, p0)[rule.plannedReps]!;
-
-  const points = reachable(lattice, rule.plannedReps);
-  const highest = points.at(-1);
-  if (!highest || falseClear(highest) > risk) {
-    throw new RangeError(`${rule.plannedReps} planned reps are too few for a risk of ${rule.riskPercent} %: plan more reps or accept more risk.`);
-  }
-  // The chance never rises with the limit, so halve the range.
-  let [low, high] = [0, points.length - 1];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (falseClear(points[middle]!) <= risk) high = middle;
-    else low = middle + 1;
-  }
-  const point = points[low]!;
+  const smallest = smallestLimit(lattice, rule, p0);
+  if (!smallest) throw new RangeError(`${rule.plannedReps} planned reps are too few for a risk of ${rule.riskPercent} %: plan more reps or accept more risk.`);
+  const { point, chance } = smallest;
   return {
     point,
     score: lattice.score(point),
-    falseClear: falseClear(point),
+    falseClear: chance,
     goodThrough: chanceClearedWithin(lattice, point, rule.plannedReps, p1)[rule.plannedReps]!,
     goodExpectedReps: expectedReps(lattice, point, p1),
   };
 }
 
-const chosen = new Map<string, Limit>();
-
-/** `chooseLimit`, remembered: a school has few rules and many charts. */
-export function limitOf(rule: ClearingRule): Limit {
-  const key = [rule.unacceptableMissPercent, rule.acceptableMissPercent, rule.riskPercent, rule.plannedReps].join('/');
-  let limit = chosen.get(key);
-  if (!limit) { limit = chooseLimit(rule); chosen.set(key, limit); }
-  return limit;
+export interface RelapseLimit {
+  readonly point: Point;
+  /** The limit as a score, for drawing. */
+  readonly score: number;
+  /** Exact chance that a pilot who is still competent is called back by bad luck within the planned reps. */
+  readonly falseAlarm: number;
+  /** Mean reps to a false alarm: a pilot at the acceptable rate. */
+  readonly repsToFalseAlarm: number;
+  /** Mean reps to a true one: a pilot who is back at the unacceptable rate. */
+  readonly repsToTrueAlarm: number;
 }
+
+/**
+ * The smallest limit at which bad luck calls a competent pilot back within the planned reps no more often than the risk allows: the
+ * mirror of `chooseLimit`.
+ * @throws RangeError when the planned reps are too few for that risk
+ */
+export function chooseRelapseLimit(rule: ClearingRule): RelapseLimit {
+  const lattice = new ScoreLattice(rule, 'relapse');
+  const p1 = rule.acceptableMissPercent / 100;
+  const smallest = smallestLimit(lattice, rule, p1);
+  if (!smallest) throw new RangeError(`${rule.plannedReps} planned reps are too few for a risk of ${rule.riskPercent} %: plan more reps or accept more risk.`);
+  const { point, chance } = smallest;
+  return {
+    point,
+    score: lattice.score(point),
+    falseAlarm: chance,
+    repsToFalseAlarm: expectedReps(lattice, point, p1),
+    repsToTrueAlarm: expectedReps(lattice, point, rule.unacceptableMissPercent / 100),
+  };
+}
+
+/** Remembers what was worked out for a rule: a school has few rules and many charts. */
+function remembered<T>(choose: (rule: ClearingRule) => T): (rule: ClearingRule) => T {
+  const chosen = new Map<string, T>();
+  return (rule) => {
+    const key = [rule.unacceptableMissPercent, rule.acceptableMissPercent, rule.riskPercent, rule.plannedReps].join('/');
+    const there = chosen.get(key) ?? choose(rule);
+    chosen.set(key, there);
+    return there;
+  };
+}
+
+export const limitOf = remembered(chooseLimit);
+export const relapseLimitOf = remembered(chooseRelapseLimit);

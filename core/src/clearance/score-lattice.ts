@@ -1,8 +1,8 @@
 import type { ClearingRule } from './clearing-rule';
 
 /**
- * A point the chart can stand on: test reps met and missed since the chart was last at 0. Its
- * score is met × rise − missed × fall. Counting in integers keeps the score exact: a limit falls
+ * A point the chart can stand on: reps met and missed since the chart was last at 0. Its
+ * score follows from these. Counting in integers keeps the score exact: a limit falls
  * on one of these points, and a rounded sum could land on the wrong side of it.
  */
 export interface Point {
@@ -21,19 +21,27 @@ const power = (base: bigint, exponent: number): bigint => {
   return result;
 };
 
+/** What a chart waits for: that the pilot has learnt it, or that the weakness has come back. */
+export type ChartOf = 'learning' | 'relapse';
+
 /**
- * The scores of the learning-curve CUSUM (Biau and Porcher, Statistics in Medicine 2010): a rep
- * met adds ln((1 − p1) / (1 − p0)), a rep missed adds ln(p1 / p0), and the sum is kept at or above 0.
+ * The scores of two mirrored charts, each kept at or above 0. The learning-curve CUSUM (Biau and Porcher, Statistics in
+ * Medicine 2010) adds ln((1 − p1) / (1 − p0)) for a rep met and ln(p1 / p0) for one missed; the relapse CUSUM (Page,
+ * Biometrika 1954) adds the same with the sign turned.
  */
 export class ScoreLattice {
+  /** What a rep met adds to the learning curve, and takes from the relapse chart. */
   readonly rise: number;
+  /** What a rep missed takes from the learning curve, and adds to the relapse chart. */
   readonly fall: number;
 
   private readonly p0: number;
   private readonly p1: number;
+  private readonly sign: 1 | -1;
 
   /** @throws RangeError unless 0 < acceptable < unacceptable < 100, both whole per cent */
-  constructor(rule: Pick<ClearingRule, 'unacceptableMissPercent' | 'acceptableMissPercent'>) {
+  constructor(rule: Pick<ClearingRule, 'unacceptableMissPercent' | 'acceptableMissPercent'>, chart: ChartOf = 'learning') {
+    this.sign = chart === 'learning' ? 1 : -1;
     this.p0 = rule.unacceptableMissPercent;
     this.p1 = rule.acceptableMissPercent;
     const whole = Number.isInteger(this.p0) && Number.isInteger(this.p1);
@@ -46,13 +54,13 @@ export class ScoreLattice {
 
   /** The score as a number, for drawing; decisions use `compare`. */
   score(point: Point): number {
-    return point.met * this.rise - point.missed * this.fall;
+    return this.sign * (point.met * this.rise - point.missed * this.fall);
   }
 
   /** −1, 0 or 1 as the score of `a` is below, equal to or above that of `b`; exact. */
   compare(a: Point, b: Point): -1 | 0 | 1 {
-    const met = a.met - b.met;
-    const missed = a.missed - b.missed;
+    const met = this.sign * (a.met - b.met);
+    const missed = this.sign * (a.missed - b.missed);
     const difference = met * this.rise - missed * this.fall;
     if (Math.abs(difference) > SAFELY_APART) return difference > 0 ? 1 : -1;
     if (met === 0 && missed === 0) return 0;
@@ -61,8 +69,7 @@ export class ScoreLattice {
 
   /** Where one more rep takes the chart. */
   step(from: Point, repMet: boolean): Point {
-    if (repMet) return { met: from.met + 1, missed: from.missed };
-    const next = { met: from.met, missed: from.missed + 1 };
+    const next = repMet ? { met: from.met + 1, missed: from.missed } : { met: from.met, missed: from.missed + 1 };
     return this.compare(next, ORIGIN) > 0 ? next : ORIGIN;
   }
 

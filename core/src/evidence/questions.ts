@@ -65,7 +65,7 @@ export const QUESTIONS: readonly Question[] = [
   choice('place', 'Place', 'What was around?', 'place', 'open: Open ground | trees: Trees | indoors: Indoors | under-structure: Under a structure | built-up: Walls near | water: Water'),
   amount('wind_mps', 'Wind', 'How much wind at flying height?', 'air', 'm/s', 0, 40, 0.25),
   amount('gust_mps', 'Gusts', 'And in the gusts?', 'air', 'm/s', 0, 60, 0.25, (known) => (known.numbers['wind_mps']?.value ?? 3) >= 2),
-  choice('wind_side', 'Wind from', 'Where from, against the way it was moving?', 'air', 'head: Ahead | tail: Behind | cross: Across | calm: Calm'),
+  choice('wind_side', 'Wind from', 'Where did the wind come from, against the way it was moving?', 'air', 'head: Ahead | tail: Behind | cross: Across | calm: Calm'),
   choice('airflow_step', 'Airflow changed', 'Did it enter or leave a jet, doorway or lee?', 'air', 'yes: Yes | no: No'),
   amount('battery_pct', 'Battery', 'How much battery was left?', 'energy', '%', 0, 100, 3),
   choice('low_battery', 'Battery warning', 'Was there a battery warning?', 'energy', 'none: None | heeded: Given and heeded | ignored: Given and ignored'),
