@@ -20,7 +20,7 @@ export function kept<T>(name: string): T | null {
 
 export const forget = (name: string): void => localStorage.removeItem(PREFIX + name);
 
-export const keptNames = (start: string): string[] =>
-  Object.keys(localStorage).filter((name) => name.startsWith(PREFIX + start)).map((name) => name.slice(PREFIX.length)).sort();
-
-export const isKept = (storageKey: string | null, start: string): boolean => storageKey === null || storageKey.startsWith(PREFIX + start);
+/** Leaves nothing behind. */
+export function forgetAll(): void {
+  for (const name of Object.keys(localStorage).filter((each) => each.startsWith(PREFIX))) localStorage.removeItem(name);
+}

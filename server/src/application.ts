@@ -11,6 +11,7 @@ import { type InFlight, requests } from './http/requests';
 import { sameOriginWrites } from './http/same-origin';
 import { makeSignIn, signedIn, signOut } from './http/session';
 import { staticApp } from './http/static-app';
+import { carryRoutes } from './resources/carry';
 import { debriefRoutes } from './resources/debriefs';
 import { exchangeRoutes } from './resources/exchange';
 import { experienceRoutes } from './resources/experience';
@@ -21,6 +22,7 @@ import { recordRoutes } from './resources/records';
 import { repRoutes } from './resources/reps';
 import { rosterRoutes } from './resources/roster';
 import { schoolRoutes } from './resources/school';
+import { syncRoutes } from './resources/sync';
 import { todayRoutes } from './resources/today';
 import { weaknessRoutes } from './resources/weaknesses';
 
@@ -63,6 +65,8 @@ function apiRouter(db: Knex): Router {
   debriefRoutes(router, inSchool);
   experienceRoutes(router, inSchool);
   rankingRoutes(router, inSchool);
+  carryRoutes(router, inSchool);
+  syncRoutes(router, inSchool);
   exchangeRoutes(router, db, inSchool);
   return router;
 }

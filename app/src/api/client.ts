@@ -1,11 +1,20 @@
+import { reach } from './reach';
+
 export interface FieldProblem {
   readonly field: string;
   readonly message: string;
 }
 
 /** The server's answer when it does not do what was asked, in words a trainer can act on. */
+/** Where somebody else changed the same thing: what is stored, by whom, and what to add so that one's own goes through. */
+export interface Clash {
+  readonly theirs?: Readonly<Record<string, unknown>>;
+  readonly by?: string | null;
+  readonly override?: Readonly<Record<string, unknown>>;
+}
+
 export class ApiProblem extends Error {
-  constructor(readonly status: number, message: string, readonly errors: readonly FieldProblem[] = []) {
+  constructor(readonly status: number, message: string, readonly errors: readonly FieldProblem[] = [], readonly clash: Clash = {}) {
     super(message);
   }
 }
@@ -20,31 +29,51 @@ export class NoConnection extends Error {
 interface ProblemDocument {
   readonly detail?: string;
   readonly errors?: readonly FieldProblem[];
+  readonly theirs?: Clash['theirs'];
+  readonly by?: string | null;
+  readonly override?: Clash['override'];
 }
 
 async function problemIn(response: Response): Promise<ApiProblem> {
   const isProblem = response.headers.get('Content-Type')?.includes('application/problem+json') ?? false;
   const document = isProblem ? ((await response.json()) as ProblemDocument) : {};
-  return new ApiProblem(response.status, document.detail ?? `The server answered ${response.status}. Try again.`, document.errors);
+  return new ApiProblem(response.status, document.detail ?? `The server answered ${response.status}. Try again.`, document.errors, document);
 }
 
 /** How a body is sent: a file as it is, everything else as JSON. */
 const sent = (body: unknown): RequestInit =>
   (body instanceof File ? { headers: { 'Content-Type': 'application/octet-stream' }, body } : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
 
+/** A connection that hangs is as good as none. */
+const LONGEST_WAIT_MS = 60_000;
+
 async function ask(method: 'GET' | 'PUT' | 'POST', path: string, body?: unknown): Promise<Response> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, { method, credentials: 'same-origin', ...(body === undefined ? {} : sent(body)) });
+    response = await fetch(`/api${path}`, { method, credentials: 'same-origin', signal: AbortSignal.timeout(LONGEST_WAIT_MS), ...(body === undefined ? {} : sent(body)) });
   } catch {
+    reach.lost();
     throw new NoConnection();
   }
+  reach.found();
   if (!response.ok) throw await problemIn(response);
   return response;
 }
 
-export const get = async <T>(path: string): Promise<T> => (await (await ask('GET', path)).json()) as T;
-export const put = async (path: string, body: unknown): Promise<unknown> => (await ask('PUT', path, body)).json();
+export const get = async <T>(path: string): Promise<T> => read<T>(await ask('GET', path));
+/** What is read of an answer that breaks off half-way is no answer. */
+async function read<T>(response: Response): Promise<T> {
+  try {
+    return (await response.json()) as T;
+  } catch {
+    reach.lost();
+    throw new NoConnection();
+  }
+}
+
+export const put = async (path: string, body: unknown): Promise<unknown> => read<unknown>(await ask('PUT', path, body));
+/** Sends and reads what is answered. */
+export const postFor = async <T>(path: string, body: unknown): Promise<T> => read<T>(await ask('POST', path, body));
 export const post = async (path: string, body: unknown = {}): Promise<void> => { await ask('POST', path, body); };
 /** Sends a file and reads what is answered. */
 export const postFile = async <T>(path: string, file: File): Promise<T> => (await (await ask('POST', path, file)).json()) as T;

@@ -19,6 +19,8 @@ export interface Me {
 
 export interface Pilot {
   readonly id: string;
+  /** Counts its changes; an edit says which one it was made from. */
+  readonly revision: number;
   readonly name: string;
   readonly stickLayout: StickLayout;
   readonly mode: FlightMode;
@@ -35,6 +37,7 @@ export interface RosterPilot extends Pilot {
 
 export interface Craft extends CraftRecord {
   readonly id: string;
+  readonly revision: number;
   readonly name: string;
   readonly hasPauseSwitch: boolean;
   readonly note: string;
@@ -42,6 +45,7 @@ export interface Craft extends CraftRecord {
 
 export interface Site {
   readonly id: string;
+  readonly revision: number;
   readonly name: string;
   readonly place: Place;
   readonly tallestM: number;
@@ -57,6 +61,7 @@ export interface Roster {
 
 export interface Flight {
   readonly id: string;
+  readonly revision: number;
   readonly pilotId: string;
   readonly pilotName?: string;
   readonly craftId: string;
@@ -69,6 +74,7 @@ export interface Flight {
 
 export interface Occurrence {
   readonly id: string;
+  readonly revision: number;
   readonly pilotId: string;
   readonly kind: OccurrenceKind;
   readonly causeId: string;

@@ -9,8 +9,8 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ApiProblem } from '../api/client';
 import type { DebriefPage, OccurrenceOfPilot, Roster } from '../api/types';
-import { useRoster } from '../kit/kit-queries';
-import { useOccurrence } from '../occurrence/occurrence-queries';
+import { useRoster } from '../laid-over/use-roster';
+import { useOccurrence, useWeaknessKey } from '../occurrence/occurrence-queries';
 import { SumCard } from '../sums/SumCard';
 import { Button, ButtonRow } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -41,8 +41,9 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
   const model = useModel();
   const site = roster.sites.find((each) => each.id === occurrence.siteId);
   const captured = useMemo(() => capturedEvidence({ windMps: occurrence.windMps, place: site?.place ?? null, mode: occurrence.pilotMode }), [occurrence, site]);
-  const { draft, change, find, drop, rebase, overtaken } = useDebriefDraft(occurrence.id, page, captured);
-  const save = useSaveDebrief(occurrence.id);
+  const { draft, change, find, drop, rebase, saved: justSaved, overtaken } = useDebriefDraft(occurrence.id, page, captured);
+  const save = useSaveDebrief(occurrence);
+  const weaknessKey = useWeaknessKey(occurrence.pilotId);
   const [step, setStep] = useState<Step>('ask');
   const [wanted, setWanted] = useState<string | null>(null);
   const [tried, setTried] = useState(false);
@@ -56,7 +57,7 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
     return ranked;
   }, [known, craft, model]);
   const sums = useMemo(() => sumsFor(known), [known]);
-  const closedBefore = page.debrief?.state === 'closed';
+  const closedBefore = !justSaved && page.debrief?.state === 'closed';
   const under = `${KIND_WORDS[occurrence.kind]}${occurrence.craftId ? '' : ' · craft not recorded: a usual one is taken'}`;
   const up = `/occurrence/${occurrence.id}` as const;
 
@@ -81,10 +82,11 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
   const missing = missingToClose(complete, proposed);
   const send = (state: 'open' | 'closed') => {
     const saved = state === 'closed' ? complete : findings;
-    save.mutate({ base: draft.base, state, reason: draft.reason, findings: saved, keys: draft.keys }, {
-      onSuccess: ({ weaknessId }) => {
+    const weaknessId = saved.primary ? weaknessKey(saved.primary, draft.keys.weaknessId) : draft.keys.weaknessId;
+    save.mutate({ base: draft.base, state, reason: draft.reason, findings: saved, keys: { ...draft.keys, weaknessId } }, {
+      onSuccess: () => {
         drop();
-        if (state === 'closed' && weaknessId) router.replace(`/weakness/${weaknessId}`);
+        if (state === 'closed') router.replace(`/weakness/${weaknessId}`);
         else router.replace(up);
       },
     });

@@ -11,7 +11,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { DebriefPage, OccurrenceOfPilot, Roster } from '../api/types';
 import { type Speaking, useUnits } from '../api/use-units';
-import { useRoster } from '../kit/kit-queries';
+import { useRoster } from '../laid-over/use-roster';
 import { useOccurrence } from '../occurrence/occurrence-queries';
 import { Button, ButtonRow } from '../ui/Button';
 import { ManyChoice } from '../ui/Choice';

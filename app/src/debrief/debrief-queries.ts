@@ -1,11 +1,18 @@
 import type { Findings } from '@skelby/core/debrief/findings';
 import { modelWith } from '@skelby/core/ranking/model';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useMemo } from 'react';
-import { get, put } from '../api/client';
-import type { DebriefPage, SchoolExperience } from '../api/types';
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useMemo } from 'react';
+import { get } from '../api/client';
+import type { DebriefPage, OccurrenceOfPilot, SchoolExperience } from '../api/types';
+import { debriefWith } from '../laid-over/occurrence';
+import { useDeliver } from '../outbox/use-deliver';
+import { useLaidOver } from '../outbox/use-outbox';
+import type { Waiting } from '../outbox/waiting';
 
-export const useDebrief = (occurrenceId: string) => useQuery({ queryKey: ['debrief', occurrenceId], queryFn: () => get<DebriefPage>(`/occurrences/${occurrenceId}/debrief`) });
+export function useDebrief(occurrenceId: string) {
+  const lay = useCallback((page: DebriefPage | undefined, waiting: readonly Waiting[]) => debriefWith(occurrenceId, page, waiting), [occurrenceId]);
+  return useLaidOver(useQuery({ queryKey: ['debrief', occurrenceId], queryFn: () => get<DebriefPage>(`/occurrences/${occurrenceId}/debrief`) }), lay);
+}
 
 /** One version of a debrief, as it was saved. */
 export const useDebriefVersion = (occurrenceId: string, versionId: string | undefined) =>
@@ -37,12 +44,8 @@ export interface ToSave {
   readonly keys: SaveKeys;
 }
 
-/** Saves a version. Its keys come with the draft, so that trying again after a dropped answer changes nothing. */
-export function useSaveDebrief(occurrenceId: string) {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: async ({ keys: { versionId, ...keys }, ...version }: ToSave) =>
-      (await put(`/occurrences/${occurrenceId}/debrief/${versionId}`, { ...version, ...keys, at: new Date().toISOString() })) as { number: number; weaknessId: string | null },
-    onSuccess: () => { void client.invalidateQueries(); },
-  });
-}
+/** Saves a version. Its keys come with the draft, so that trying again changes nothing. */
+export const useSaveDebrief = ({ id, pilotName }: Pick<OccurrenceOfPilot, 'id' | 'pilotName'>) =>
+  useDeliver(({ keys: { versionId, ...keys }, ...version }: ToSave) => ({
+    path: `/occurrences/${id}/debrief/${versionId}`, what: `debrief of ${pilotName}`, stamp: 'at' as const, body: { ...version, ...keys, at: new Date().toISOString() },
+  }));

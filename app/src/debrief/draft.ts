@@ -51,5 +51,7 @@ export function useDebriefDraft(occurrenceId: string, page: DebriefPage, capture
     if (whose === 'theirs') { forget(name); setDraft(begun(page, captured)); }
     else change({ base: page.debrief?.number ?? 0, keys: newKeys() });
   }, [name, page, captured, change]);
-  return { draft, change, find, drop, rebase, overtaken: draft.base < (page.debrief?.number ?? 0) };
+  /** The page shows this very draft, just saved. */
+  const saved = page.debrief?.id === draft.keys.versionId;
+  return { draft, change, find, drop, rebase, saved, overtaken: !saved && draft.base < (page.debrief?.number ?? 0) };
 }

@@ -6,7 +6,8 @@ import type { Flight, Roster } from '../api/types';
 import { type Speaking, useUnits } from '../api/use-units';
 import { sayDay } from '../words/dates';
 import { plural } from '../words/words';
-import { useFlights, useRoster } from './kit-queries';
+import { useFlights } from './kit-queries';
+import { useRoster } from '../laid-over/use-roster';
 
 export function flightWords(flight: Flight, roster: Roster, { say }: Speaking): string {
   const craft = roster.craft.find((each) => each.id === flight.craftId)?.name;

@@ -1,24 +1,37 @@
+import { useState } from 'react';
 import { useMe, useSignOut } from '../session/session-queries';
-import { useWaiting } from '../outbox/use-outbox';
+import { useOutbox } from '../outbox/use-outbox';
+import { isUnsent } from '../outbox/waiting';
 import { useUnits } from '../api/use-units';
-import { Button, LinkButton } from '../ui/Button';
+import { Button, ButtonRow, LinkButton } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
+import { Note } from '../ui/Note';
 import { LinkRow, Rows } from '../ui/Rows';
 import { Part, Screen } from '../ui/Screen';
 import { Words } from '../ui/Words';
-import { MODE_WORDS, PLACE_WORDS } from '../words/words';
-import { useRoster } from './kit-queries';
+import { MODE_WORDS, PLACE_WORDS, plural } from '../words/words';
+import { useRoster } from '../laid-over/use-roster';
 
 function Account() {
   const me = useMe();
   const signOut = useSignOut();
-  const waiting = useWaiting();
+  const { items } = useOutbox();
+  const unsent = items.filter(isUnsent).length;
+  const [sure, setSure] = useState(false);
   if (!me.data) return null;
   return (
     <Part heading="Signed in">
       <Words>{`${me.data.name}, ${me.data.schoolName}`}</Words>
       {signOut.error ? <Words as="strong" role="alert">{`! ${signOut.error.message}`}</Words> : null}
-      {waiting.length > 0 ? <Words as="soft">Sign out once everything on this phone has been sent.</Words> : <Button label="Sign out" icon="log-out" onPress={() => signOut.mutate()} />}
+      {unsent === 0 ? <Button label="Sign out" icon="log-out" onPress={() => signOut.mutate()} /> : sure ? (
+        <Note icon="alert-triangle" heading={`${plural(unsent, 'entry', 'entries')} would be lost`}>
+          <Words>Signing out wipes this phone. Send them first, or save them as a file.</Words>
+          <ButtonRow>
+            <LinkButton kind="solid" label="See what waits" href="/waiting" />
+            <Button label="Sign out and lose them" onPress={() => signOut.mutate()} />
+          </ButtonRow>
+        </Note>
+      ) : <Button label="Sign out" icon="log-out" onPress={() => setSure(true)} />}
     </Part>
   );
 }

@@ -1,12 +1,12 @@
 import { FAMILIES } from '@skelby/core/causes/cause';
 import { causeOf } from '@skelby/core/causes/causes';
 import { KINDS_OF_OCCURRENCE } from '@skelby/core/flying/vocabulary';
-import { type Href, Redirect, useLocalSearchParams, useRouter } from 'expo-router';
+import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import type { Roster } from '../api/types';
 import { useUnits } from '../api/use-units';
-import { useRoster } from '../kit/kit-queries';
+import { useRoster } from '../laid-over/use-roster';
 import { outbox } from '../outbox/use-outbox';
 import { Button, ButtonRow, LinkButton } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
@@ -27,7 +27,7 @@ const isStep = (text: string | undefined): text is Step => (STEPS as readonly st
 /** Pilots shown before the search is used. */
 const SHOWN = 40;
 const SEARCH_FROM = 12;
-const SEND_WITHIN_MS = 2_500;
+const SEND_WITHIN_MS = 1_500;
 
 const missing = (draft: LogDraft, step: Step): Step | null => {
   const at = STEPS.indexOf(step);
@@ -127,10 +127,10 @@ export function Log() {
     if (!body) return;
     setSending(true);
     const { id } = take();
-    outbox.add({ path: `/occurrences/${id}`, body, what: `${KIND_WORDS[body.kind]} of ${who ?? 'a pilot'}` });
+    await outbox.add({ path: `/occurrences/${id}`, body, what: `${KIND_WORDS[body.kind]} of ${who ?? 'a pilot'}`, stamp: 'happenedAt' });
     await Promise.race([outbox.flush(), new Promise((resolve) => { setTimeout(resolve, SEND_WITHIN_MS); })]);
-    const sent = !outbox.waiting().some((item) => item.path === `/occurrences/${id}`);
-    router.replace((sent ? `/occurrence/${id}` : '/') as Href);
+    const refused = outbox.state().items.some((item) => item.refused && item.path === `/occurrences/${id}`);
+    router.replace(refused ? '/' : `/occurrence/${id}`);
   };
 
   return (

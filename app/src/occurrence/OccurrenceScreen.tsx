@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { OccurrenceOfPilot, Roster } from '../api/types';
 import { useUnits } from '../api/use-units';
-import { useRoster } from '../kit/kit-queries';
+import { useRoster } from '../laid-over/use-roster';
 import { CauseRows, FamilyRows } from '../log/CausePicker';
 import { Button, ButtonRow, LinkButton } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
@@ -70,13 +70,14 @@ function PeopleFirst() {
 
 function ToConfirm({ occurrence, roster }: { readonly occurrence: OccurrenceOfPilot; readonly roster: Roster | undefined }) {
   const router = useRouter();
-  const confirm = useConfirm(occurrence.id);
-  const withdraw = useWithdraw(occurrence.id);
+  const { confirm, weaknessOf } = useConfirm(occurrence);
+  const withdraw = useWithdraw(occurrence);
   const [causeId, setCauseId] = useState(occurrence.confirmedCauseId ?? occurrence.causeId);
   const [picking, setPicking] = useState(false);
   const cause = causeOf(causeId);
   const justNow = occurrence.day === today();
-  const act = () => confirm.mutate(causeId, { onSuccess: ({ weaknessId }) => router.replace(`/weakness/${weaknessId}`) });
+  // This page turns into another as soon as the cause is confirmed on this phone; the way on must outlive it. A refusal shows as the error.
+  const act = () => void confirm.mutateAsync(causeId).then(() => router.replace(`/weakness/${weaknessOf(causeId)}`), () => undefined);
   return (
     <Screen
       title={occurrence.pilotName} under={KIND_WORDS[occurrence.kind]} up="/"
@@ -104,7 +105,7 @@ function ToConfirm({ occurrence, roster }: { readonly occurrence: OccurrenceOfPi
 }
 
 function Confirmed({ occurrence, causeId, roster }: { readonly occurrence: OccurrenceOfPilot; readonly causeId: string; readonly roster: Roster | undefined }) {
-  const takeBack = useTakeConfirmationBack(occurrence.id);
+  const takeBack = useTakeConfirmationBack(occurrence);
   return (
     <Screen title={occurrence.pilotName} under={KIND_WORDS[occurrence.kind]} up="/" foot={<LinkButton kind="solid" icon="arrow-right" label="Open the weakness" href={`/weakness/${occurrence.weaknessId}`} />}>
       <Facts occurrence={occurrence} roster={roster} />

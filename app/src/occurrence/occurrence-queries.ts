@@ -1,35 +1,48 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRef } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useRef } from 'react';
 import { v7 as uuid } from 'uuid';
-import { get, put } from '../api/client';
-import type { OccurrenceOfPilot } from '../api/types';
+import { get } from '../api/client';
+import type { OccurrenceOfPilot, PilotPage, TodayList } from '../api/types';
+import { useRoster } from '../laid-over/use-roster';
+import { useDeliver } from '../outbox/use-deliver';
+import { useLaidOver } from '../outbox/use-outbox';
+import type { Waiting } from '../outbox/waiting';
+import { occurrenceWith } from '../laid-over/occurrence';
 
-export const useOccurrence = (id: string) => useQuery({ queryKey: ['occurrence', id], queryFn: () => get<OccurrenceOfPilot>(`/occurrences/${id}`) });
+export function useOccurrence(id: string) {
+  const roster = useRoster().data;
+  const lay = useCallback((row: OccurrenceOfPilot | undefined, waiting: readonly Waiting[]) => occurrenceWith(id, row, waiting, roster), [id, roster]);
+  return useLaidOver(useQuery({ queryKey: ['occurrence', id], queryFn: () => get<OccurrenceOfPilot>(`/occurrences/${id}`) }), lay);
+}
 
-/** Confirms a cause. The keys are made once, so that trying again after a dropped answer changes nothing. */
-export function useConfirm(id: string) {
+/** The key of the weakness that this pilot already has from this cause, as far as this phone knows; otherwise the one given. */
+export function useWeaknessKey(pilotId: string) {
   const client = useQueryClient();
+  return (causeId: string, otherwise: string): string => {
+    const all = [
+      ...(client.getQueryData<PilotPage>(['pilot', pilotId])?.weaknesses ?? []),
+      ...(client.getQueryData<TodayList>(['today'])?.weaknesses ?? []).filter((each) => each.pilotId === pilotId),
+    ];
+    return all.find((each) => each.causeId === causeId)?.id ?? otherwise;
+  };
+}
+
+/** Confirms a cause. Its keys are made once, so that trying again changes nothing. */
+export function useConfirm({ id, pilotId, pilotName }: Pick<OccurrenceOfPilot, 'id' | 'pilotId' | 'pilotName'>) {
   const keys = useRef({ weaknessId: uuid(), moveId: uuid(), planId: uuid() });
-  return useMutation({
-    mutationFn: async (causeId: string) => (await put(`/occurrences/${id}/confirmation`, { ...keys.current, causeId, at: new Date().toISOString() })) as { weaknessId: string },
-    // Not waited for: the page that confirmed goes on to the weakness at once.
-    onSuccess: () => { void client.invalidateQueries(); },
-  });
+  const known = useWeaknessKey(pilotId);
+  const weaknessOf = (causeId: string) => known(causeId, keys.current.weaknessId);
+  const confirm = useDeliver((causeId: string) => ({
+    path: `/occurrences/${id}/confirmation`, what: `cause confirmed for ${pilotName}`, stamp: 'at' as const,
+    body: { ...keys.current, weaknessId: weaknessOf(causeId), causeId, at: new Date().toISOString() },
+  }));
+  return { confirm, weaknessOf };
 }
 
-export function useTakeConfirmationBack(id: string) {
-  const client = useQueryClient();
-  const moveId = useRef(uuid());
-  return useMutation({
-    mutationFn: (reason: string) => put(`/occurrences/${id}/confirmation/taken-back`, { moveId: moveId.current, at: new Date().toISOString(), reason }),
-    onSuccess: () => { moveId.current = uuid(); return client.invalidateQueries(); },
-  });
+export function useTakeConfirmationBack({ id, pilotName }: Pick<OccurrenceOfPilot, 'id' | 'pilotName'>) {
+  return useDeliver((reason: string) => ({ path: `/occurrences/${id}/confirmation/taken-back`, what: `confirmation taken back for ${pilotName}`, stamp: 'at' as const, body: { moveId: uuid(), at: new Date().toISOString(), reason } }));
 }
 
-export function useWithdraw(id: string) {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: (reason: string) => put(`/occurrences/${id}/withdrawn`, { reason }),
-    onSuccess: () => { void client.invalidateQueries(); },
-  });
+export function useWithdraw({ id, pilotName }: Pick<OccurrenceOfPilot, 'id' | 'pilotName'>) {
+  return useDeliver((reason: string) => ({ path: `/occurrences/${id}/withdrawn`, what: `entry of ${pilotName} withdrawn`, body: { reason } }));
 }

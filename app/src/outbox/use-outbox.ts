@@ -1,10 +1,20 @@
-import { useSyncExternalStore } from 'react';
-import { Outbox, type Waiting } from './outbox';
+import type { UseQueryResult } from '@tanstack/react-query';
+import { useMemo, useSyncExternalStore } from 'react';
+import { Outbox, type OutboxState } from './outbox';
+import { notYetIn, type Waiting } from './waiting';
 
 /** The phone's one outbox. */
 export const outbox = new Outbox();
 
-export const useWaiting = (): readonly Waiting[] => useSyncExternalStore(outbox.subscribe, outbox.waiting);
+export const useOutbox = (): OutboxState => useSyncExternalStore(outbox.subscribe, outbox.state);
 
-/** Whether entries wait because nothing gets through, and not just because they were made this moment. */
-export const useHeld = (): boolean => useSyncExternalStore(outbox.subscribe, outbox.held);
+/**
+ * What was read, with what has been done here since laid over it: a page looks the same whether the server has heard of it yet or not.
+ * @param lay makes what is shown out of what was read (undefined: nothing yet) and the changes not yet in it; keep it stable
+ */
+export function useLaidOver<T>(query: UseQueryResult<T>, lay: (read: T | undefined, waiting: readonly Waiting[]) => T | undefined): UseQueryResult<T> {
+  const { items } = useOutbox();
+  const { data: read, dataUpdatedAt } = query;
+  const data = useMemo(() => lay(read, notYetIn(items, dataUpdatedAt)), [lay, read, items, dataUpdatedAt]);
+  return data === read ? query : ({ ...query, data } as UseQueryResult<T>);
+}

@@ -4,7 +4,7 @@ import { useLocalSearchParams } from 'expo-router';
 import type { PilotPage, Roster, WeaknessLine } from '../api/types';
 import { useUnits } from '../api/use-units';
 import { flightWords } from '../kit/Flights';
-import { useRoster } from '../kit/kit-queries';
+import { useRoster } from '../laid-over/use-roster';
 import { LinkButton } from '../ui/Button';
 import { SmallLadder } from '../ui/Ladder';
 import { Loaded } from '../ui/Loaded';

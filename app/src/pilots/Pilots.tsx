@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useRoster } from '../kit/kit-queries';
+import { useRoster } from '../laid-over/use-roster';
 import { LinkButton } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
 import { LinkRow, Rows } from '../ui/Rows';

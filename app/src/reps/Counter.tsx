@@ -90,13 +90,13 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
 
   const record = (met: boolean, missReason: MissReason | null, flownAt: string) => {
     const { drillId, side, band, flownOn, mode, pilotRelative, pack } = flown;
-    outbox.add({
-      path: `/reps/${uuid()}`, what: `rep of ${drill.name}`,
+    void outbox.add({
+      path: `/reps/${uuid()}`, what: `rep of ${drill.name}`, stamp: 'flownAt',
       body: { weaknessId: page.weakness.id, drillId, purpose, met, missReason, side, band, flownOn, mode, pilotRelative, pack, day: today(), flownAt },
     });
     change({ missedAt: null, day: today(), ...(purpose === 'check' ? { side: sideAfter(drillId, side) } : {}) });
   };
-  const undo = (rep: RecordedRep, reason: string) => outbox.add({ path: `/reps/${rep.id}/taken-back`, body: { reason }, what: `undo of a rep of ${drillOf(rep.drillId).name}` });
+  const undo = (rep: RecordedRep, reason: string) => void outbox.add({ path: `/reps/${rep.id}/taken-back`, body: { reason }, what: `undo of a rep of ${drillOf(rep.drillId).name}` });
   const pickDrill = (drillId: string) => change(forDrill(drillId, page, clearance, next));
 
   const notCounted = purpose === 'practice' ? null : whyNotCounted(flown, page.weakness.causeId, page.pilot.mode);

@@ -7,7 +7,7 @@ import { View } from 'react-native';
 import type { SchoolExperience } from '../api/types';
 import { useUnits } from '../api/use-units';
 import { useExperience } from '../debrief/debrief-queries';
-import { useSave } from '../kit/kit-queries';
+import { useSaveNow } from '../kit/kit-queries';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Loaded } from '../ui/Loaded';
@@ -27,7 +27,7 @@ const percent = (chance: number) => `${(chance * 100).toFixed(chance < 0.1 ? 1 :
 
 function Units() {
   const { units } = useUnits();
-  const save = useSave();
+  const save = useSaveNow();
   const put = (part: Partial<SchoolUnits>) => save.mutate({ path: '/school/units', body: { ...units, ...part } });
   return (
     <Part heading="Units">
@@ -66,7 +66,7 @@ function Change({ change }: { readonly change: CauseChange }) {
 }
 
 function Experience({ experience }: { readonly experience: SchoolExperience }) {
-  const save = useSave();
+  const save = useSaveNow();
   const changes = useMemo(() => changesBy(experience.counts), [experience.counts]);
   return (
     <Part heading="The school's own experience">

@@ -10,7 +10,8 @@ import { Note } from '../ui/Note';
 import { type Question, RecordForm } from '../ui/RecordForm';
 import { Screen } from '../ui/Screen';
 import { timeOf } from '../words/dates';
-import { useFlights, useRoster, useSave } from '../kit/kit-queries';
+import { useFlights, useSave } from '../kit/kit-queries';
+import { useRoster } from '../laid-over/use-roster';
 import { CRAFT_QUESTIONS, flightQuestions, NEW_CRAFT, NEW_PILOT, NEW_SITE, newFlight, occurrenceQuestions, PILOT_QUESTIONS, SITE_QUESTIONS } from '../kit/questions';
 
 const NEW = 'new';
@@ -44,7 +45,7 @@ function EditListed({ kind }: { readonly kind: Listed }) {
       {(data) => {
         const row = id === NEW ? kind.blank : (data[kind.list] as readonly { id: string }[]).find((each) => each.id === id);
         if (!row) return <Screen title={title} up={kind.up}><Note icon="help-circle" heading="Not here">{`There is no such ${kind.what} in your school.`}</Note></Screen>;
-        return <RecordForm title={title} up={kind.up} shape={kind.shape} questions={kind.questions} values={fieldsOf(row, kind.shape)} onSave={(body) => save.mutateAsync({ path: `/${kind.list}/${key}`, body })} />;
+        return <RecordForm title={title} up={kind.up} shape={kind.shape} questions={kind.questions} values={fieldsOf(row, kind.shape)} onSave={(fields) => save.mutateAsync({ path: `/${kind.list}/${key}`, body: { basedOn: (row as { revision?: number }).revision ?? null, ...fields }, what: `${kind.what} ${String(fields['name'])}` })} />;
       }}
     </Loaded>
   );
@@ -60,7 +61,7 @@ function FlightForm({ roster, flight, pilotId, id }: { readonly roster: Roster; 
   return (
     <RecordForm
       title={flight ? 'Change flight' : 'Add a flight'} up="/flights" shape={flightShape} questions={flightQuestions(roster, flight !== undefined || pilotId !== null)}
-      values={values} onSave={(body) => save.mutateAsync({ path: `/flights/${id}`, body })}
+      values={values} onSave={(fields) => save.mutateAsync({ path: `/flights/${id}`, body: { basedOn: flight?.revision ?? null, ...fields }, what: 'flight' })}
     />
   );
 }
@@ -97,12 +98,12 @@ function OccurrenceForm({ occurrence, roster }: { readonly occurrence: Occurrenc
   const onSave = ({ time: newTime, ...fields }: Record<string, unknown>) => {
     const same = newTime === time && fields['day'] === occurrence.day;
     const happenedAt = same ? occurrence.happenedAt : new Date(`${String(fields['day'])}T${String(newTime)}`).toISOString();
-    return save.mutateAsync({ path: `/occurrences/${occurrence.id}`, body: { ...fields, happenedAt } });
+    return save.mutateAsync({ path: `/occurrences/${occurrence.id}`, body: { basedOn: occurrence.revision, ...fields, happenedAt }, what: `details of ${occurrence.pilotName}` });
   };
   return (
     <RecordForm
       title="Change the details" up={`/occurrence/${occurrence.id}`} shape={occurrenceFormShape} questions={occurrenceQuestions(roster, occurrence.confirmedCauseId !== null)}
-      values={{ ...fieldsOf(occurrence, occurrenceShape), time }} onSave={(fields) => onSave(fields as Record<string, unknown>)}
+      values={{ ...fieldsOf(occurrence, occurrenceShape), time }} onSave={onSave}
     />
   );
 }
@@ -117,3 +118,5 @@ export function EditOccurrence() {
     </Loaded>
   );
 }
+
+export { WaitingScreen } from '../outbox/WaitingScreen';

@@ -11,6 +11,7 @@ export const EditPilot = later(forms, (all) => all.EditPilot);
 export const EditCraft = later(forms, (all) => all.EditCraft);
 export const EditSite = later(forms, (all) => all.EditSite);
 export const EditFlight = later(forms, (all) => all.EditFlight);
+export const WaitingScreen = later(forms, (all) => all.WaitingScreen);
 export const EditOccurrence = later(forms, (all) => all.EditOccurrence);
 
 const debrief = () => import('./debrief');

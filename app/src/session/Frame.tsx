@@ -3,17 +3,18 @@ import { useQueryClient } from '@tanstack/react-query';
 import { type Href, Link, Redirect, Slot, usePathname } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { keepCarrying } from '../carry/carry';
+import { OfflineStrip } from '../carry/OfflineStrip';
 import { outbox } from '../outbox/use-outbox';
 import type { IconName } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
 import { useIsWide } from '../ui/Screen';
 import { themed, useTheme } from '../ui/theme';
 import { Words } from '../ui/Words';
-import { fetchTheRest } from './fetch-the-rest';
 import { useMe } from './session-queries';
 
 const PLACES: readonly { readonly href: Href; readonly label: string; readonly icon: IconName; readonly owns: RegExp }[] = [
-  { href: '/', label: 'Today', icon: 'sunrise', owns: /^\/$|^\/(log|occurrence|weakness)/ },
+  { href: '/', label: 'Today', icon: 'sunrise', owns: /^\/$|^\/(log|occurrence|weakness|waiting)/ },
   { href: '/pilots', label: 'Pilots', icon: 'users', owns: /^\/pilots/ },
   { href: '/flights', label: 'Flights', icon: 'send', owns: /^\/flights/ },
   { href: '/sums', label: 'Sums', icon: 'compass', owns: /^\/sums/ },
@@ -80,7 +81,7 @@ export function Frame() {
     return outbox.start();
   }, [client]);
   useEffect(() => { outbox.use(accountId); }, [accountId]);
-  useEffect(() => fetchTheRest(), []);
+  useEffect(() => (accountId ? keepCarrying(client) : undefined), [client, accountId]);
 
   if (me.data === null) return <Redirect href={{ pathname: '/sign-in', params: wanted === '/' ? {} : { next: wanted } }} />;
   return (
@@ -88,7 +89,7 @@ export function Frame() {
       {() => (
         <View style={[styles.frame, wide ? styles.wide : null]}>
           {wide ? <Places rail /> : null}
-          <View style={styles.page}><Slot /></View>
+          <View style={styles.page}><OfflineStrip /><Slot /></View>
           {wide || BARE.test(path) ? null : <Places rail={false} />}
         </View>
       )}

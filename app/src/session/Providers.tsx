@@ -1,6 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { ApiProblem } from '../api/client';
+import { KEPT_MS, keepQueries } from '../carry/kept-queries';
 import { useOwnFonts } from '../ui/fonts';
 
 const RETRIES = 2;
@@ -11,6 +12,7 @@ export function Providers({ children }: { readonly children: ReactNode }) {
     defaultOptions: {
       queries: {
         staleTime: 5_000,
+        gcTime: KEPT_MS,
         networkMode: 'always',
         refetchOnReconnect: true,
         // What the server has answered will not change by asking again; a dropped connection may.
@@ -19,5 +21,8 @@ export function Providers({ children }: { readonly children: ReactNode }) {
       mutations: { networkMode: 'always' },
     },
   }));
-  return <QueryClientProvider client={client}>{children}</QueryClientProvider>;
+  const [restored, setRestored] = useState(false);
+  // A browser that keeps nothing for us (a private window, say) starts with nothing.
+  useEffect(() => { void keepQueries(client).catch(() => undefined).then(() => setRestored(true)); }, [client]);
+  return <QueryClientProvider client={client}>{restored ? children : null}</QueryClientProvider>;
 }

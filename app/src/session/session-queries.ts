@@ -2,7 +2,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ApiProblem, get, post } from '../api/client';
 import type { Me } from '../api/types';
 import { outbox } from '../outbox/use-outbox';
-import { forget, keep, kept } from '../storage';
+import { wipeQueries } from '../carry/kept-queries';
+import { forget, forgetAll, keep, kept } from '../storage';
 
 const ME = 'me';
 
@@ -30,7 +31,7 @@ export function useSignIn() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (fields: { email: string; password: string }) => post('/sign-in', fields),
-    onSuccess: () => client.resetQueries(),
+    onSuccess: () => { client.removeQueries({ predicate: (query) => query.queryKey[0] !== ME }); return client.resetQueries({ queryKey: [ME] }); },
   });
 }
 
@@ -38,9 +39,10 @@ export function useSignOut() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: () => post('/sign-out'),
-    onSuccess: () => {
+    onSuccess: async () => {
       outbox.use(null);
-      forget(ME);
+      forgetAll();
+      await Promise.all([outbox.wipe(), wipeQueries()]);
       client.removeQueries({ predicate: (query) => query.queryKey[0] !== ME });
       client.setQueryData([ME], null);
     },

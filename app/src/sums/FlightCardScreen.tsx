@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Roster, TodayList } from '../api/types';
 import { useUnits } from '../api/use-units';
-import { useRoster } from '../kit/kit-queries';
+import { useRoster } from '../laid-over/use-roster';
 import { keep, kept } from '../storage';
 import { useToday } from '../today/today-queries';
 import { Button } from '../ui/Button';

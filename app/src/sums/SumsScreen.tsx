@@ -4,7 +4,7 @@ import { sumOf, SUMS } from '@skelby/core/sums/sums';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Roster } from '../api/types';
-import { useRoster } from '../kit/kit-queries';
+import { useRoster } from '../laid-over/use-roster';
 import { LongChoice } from '../ui/Choice';
 import { Loaded } from '../ui/Loaded';
 import { LinkRow, PressRow, Rows } from '../ui/Rows';

@@ -4,8 +4,9 @@ import { Controller, type FieldValues, type Path, type Resolver, useForm } from 
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { AnyObjectSchema } from 'yup';
-import { ApiProblem } from '../api/client';
+import { ApiProblem, type Clash } from '../api/client';
 import { type Speaking, useUnits } from '../api/use-units';
+import { BothVersions } from './BothVersions';
 import { Button } from './Button';
 import { LongChoice, ManyChoice, type Option } from './Choice';
 import { Screen } from './Screen';
@@ -25,7 +26,7 @@ interface RecordFormProps {
   readonly shape: AnyObjectSchema;
   readonly questions: readonly Question[];
   readonly values: FieldValues;
-  readonly onSave: (fields: unknown) => Promise<unknown>;
+  readonly onSave: (fields: Readonly<Record<string, unknown>>) => Promise<unknown>;
 }
 
 /** Limits are checked in SI and told in the school's units. */
@@ -64,12 +65,15 @@ export function RecordForm({ title, up, shape, questions, values, onSave }: Reco
   const units = useUnits();
   const form = useForm<FieldValues>({ defaultValues: values, resolver: yupResolver(shape) as unknown as Resolver<FieldValues> });
   const { errors, isSubmitting } = form.formState;
-  const save = form.handleSubmit(async (fields) => {
+  const [clash, setClash] = useState<Clash | null>(null);
+  const saveWith = (override: Clash['override']) => form.handleSubmit(async (fields) => {
     try {
-      await onSave(fields);
+      setClash(null);
+      await onSave({ ...fields, ...override });
       if (router.canGoBack()) router.back(); else router.replace(up);
     } catch (error) {
       if (!(error instanceof Error)) throw error;
+      if (error instanceof ApiProblem && error.clash.theirs) { setClash(error.clash); return; }
       const named = error instanceof ApiProblem ? error.errors.filter((each) => questions.some((question) => question.name === each.field)) : [];
       for (const each of named) form.setError(each.field as Path<FieldValues>, { message: each.message });
       if (named.length === 0) form.setError('root', { message: error.message });
@@ -79,14 +83,20 @@ export function RecordForm({ title, up, shape, questions, values, onSave }: Reco
   return (
     <Screen
       title={title} up={up}
-      foot={
+      foot={clash ? undefined : (
         <>
           {Object.keys(errors).length > 0 ? <Words as="strong" role="alert">{`! ${errors.root?.message ?? 'Not saved: see what is marked above.'}`}</Words> : null}
-          <Button kind="main" icon="check" label={isSubmitting ? 'Saving …' : 'Save'} disabled={isSubmitting} onPress={() => void save()} />
+          <Button kind="main" icon="check" label={isSubmitting ? 'Saving …' : 'Save'} disabled={isSubmitting} onPress={() => void saveWith(undefined)()} />
         </>
-      }
+      )}
     >
-      <View style={{ gap: 20, maxWidth: 620 }}>
+      {clash ? (
+        <BothVersions
+          by={clash.by ?? null} mine={form.getValues()} theirs={clash.theirs!} questions={questions} onMine={() => void saveWith(clash.override)()}
+          onTheirs={() => { form.reset({ ...form.getValues(), ...clash.theirs }); setClash(null); if (router.canGoBack()) router.back(); else router.replace(up); }}
+        />
+      ) : null}
+      <View style={{ gap: 20, maxWidth: 620, display: clash ? 'none' : 'flex' }}>
         {questions.map((question) => (
           <Controller
             key={question.name} control={form.control} name={question.name}

@@ -41,7 +41,7 @@ function AddDrill({ page, chosen, onAdd }: { readonly page: WeaknessPage; readon
 function PlanOf({ page }: { readonly page: WeaknessPage }) {
   const styles = useStyles();
   const router = useRouter();
-  const put = usePutPlan(page.weakness.id);
+  const put = usePutPlan(page);
   const { causeId } = page.weakness;
   const { mode } = page.pilot;
   const before = page.plans[0]?.drillIds ?? [];

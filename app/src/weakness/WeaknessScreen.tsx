@@ -69,7 +69,7 @@ function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: 
 }
 
 function Foot({ page, next }: { readonly page: WeaknessPage; readonly next: NextStep }) {
-  const move = useMove(page.weakness.id);
+  const move = useMove(page);
   const counter = `/weakness/${page.weakness.id}/reps` as const;
   const problem = move.error ? <Words as="strong" role="alert">{`! ${move.error.message}`}</Words> : null;
   switch (next.do) {
@@ -90,7 +90,7 @@ function Foot({ page, next }: { readonly page: WeaknessPage; readonly next: Next
 
 /** What goes against the usual course, each with its reason. */
 function OutOfTheOrdinary({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
-  const move = useMove(page.weakness.id);
+  const move = useMove(page);
   const last = liveMoves(page.moves).at(-1);
   const signedOrClosed = last && ['signed', 'signed-early', 'closed'].includes(last.kind) ? last : null;
   const error = move.error?.message ?? null;

@@ -1,16 +1,29 @@
 import { type Clearance, clearanceOf } from '@skelby/core/clearance/clearance';
+import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { WeaknessFacts } from '@skelby/core/clearance/facts';
 import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useMemo, useRef } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useMemo } from 'react';
 import { v7 as uuid } from 'uuid';
-import { get, put } from '../api/client';
-import type { RecordedRep, WeaknessPage } from '../api/types';
-import { useWaiting } from '../outbox/use-outbox';
+import { get } from '../api/client';
+import type { OccurrenceOfPilot, RecordedRep, WeaknessPage } from '../api/types';
+import { useRoster } from '../laid-over/use-roster';
+import { occurrenceWith } from '../laid-over/occurrence';
+import { useDeliver } from '../outbox/use-deliver';
+import { useLaidOver } from '../outbox/use-outbox';
+import type { Waiting } from '../outbox/waiting';
 import { today } from '../words/dates';
-import { withWaiting } from './with-waiting';
+import { weaknessWith } from '../laid-over/weakness';
 
-export const useWeakness = (id: string) => useQuery({ queryKey: ['weakness', id], queryFn: () => get<WeaknessPage>(`/weaknesses/${id}`) });
+export function useWeakness(id: string) {
+  const client = useQueryClient();
+  const roster = useRoster().data;
+  const lay = useCallback((page: WeaknessPage | undefined, waiting: readonly Waiting[]) => weaknessWith(id, page, waiting, {
+    roster, rule: client.getQueryData<ClearingRule>(['rule']),
+    occurrence: (occurrenceId) => occurrenceWith(occurrenceId, client.getQueryData<OccurrenceOfPilot>(['occurrence', occurrenceId]), waiting, roster),
+  }), [id, client, roster]);
+  return useLaidOver(useQuery({ queryKey: ['weakness', id], queryFn: () => get<WeaknessPage>(`/weaknesses/${id}`) }), lay);
+}
 
 export interface WorkedOut {
   readonly facts: WeaknessFacts;
@@ -21,16 +34,14 @@ export interface WorkedOut {
 
 /** Works the rungs out on the phone, with the same arithmetic as the server. */
 export function useWorkedOut(page: WeaknessPage): WorkedOut {
-  const waiting = useWaiting();
   return useMemo(() => {
-    const reps = withWaiting(page.weakness.id, page.reps, waiting);
     const drillIds = page.plans[0]?.drillIds ?? [];
     const facts: WeaknessFacts = {
-      causeId: page.weakness.causeId, pilot: page.pilot, rule: page.rule, moves: page.moves, reps,
+      causeId: page.weakness.causeId, pilot: page.pilot, rule: page.rule, moves: page.moves, reps: page.reps,
       keyDrills: keyDrillsOfPlan(page.weakness.causeId, page.pilot.mode, drillIds),
     };
-    return { facts, clearance: clearanceOf(facts), reps, drillIds };
-  }, [page, waiting]);
+    return { facts, clearance: clearanceOf(facts), reps: page.reps, drillIds };
+  }, [page]);
 }
 
 interface MoveWanted {
@@ -39,22 +50,12 @@ interface MoveWanted {
   readonly reason?: string;
 }
 
-/** Signs, closes or undoes. The key is kept until it went through, so a second try is the same move. */
-export function useMove(weaknessId: string) {
-  const client = useQueryClient();
-  const key = useRef(uuid());
-  return useMutation({
-    mutationFn: ({ kind, undoes = undefined, reason = '' }: MoveWanted) =>
-      put(`/weaknesses/${weaknessId}/moves/${key.current}`, { kind, undoes: undoes ?? null, reason, at: new Date().toISOString(), day: today() }),
-    onSuccess: () => { key.current = uuid(); void client.invalidateQueries(); },
-  });
-}
+/** Signs, closes or undoes. */
+export const useMove = ({ weakness, pilot }: WeaknessPage) =>
+  useDeliver(({ kind, undoes = undefined, reason = '' }: MoveWanted) => ({
+    path: `/weaknesses/${weakness.id}/moves/${uuid()}`, what: `${kind === 'undone' ? 'undoing' : kind === 'closed' ? 'closing' : 'signature'} for ${pilot.name}`, stamp: 'at' as const,
+    body: { kind, undoes: undoes ?? null, reason, at: new Date().toISOString(), day: today() },
+  }));
 
-export function usePutPlan(weaknessId: string) {
-  const client = useQueryClient();
-  const key = useRef(uuid());
-  return useMutation({
-    mutationFn: (plan: { drillIds: readonly string[]; reason: string }) => put(`/weaknesses/${weaknessId}/plans/${key.current}`, plan),
-    onSuccess: () => { key.current = uuid(); void client.invalidateQueries(); },
-  });
-}
+export const usePutPlan = ({ weakness, pilot }: WeaknessPage) =>
+  useDeliver((plan: { drillIds: readonly string[]; reason: string }) => ({ path: `/weaknesses/${weakness.id}/plans/${uuid()}`, what: `plan of ${pilot.name}`, body: plan }));

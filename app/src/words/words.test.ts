@@ -5,7 +5,6 @@ import type { Rep } from '@skelby/core/clearance/facts';
 import { crashRateWords, nearMissRateWords } from '../pilots/rate-words';
 import { sureSentences } from '../weakness/HowSure';
 import { curveSentence, rungWords } from '../weakness/rung-words';
-import { withWaiting } from '../weakness/with-waiting';
 import { sayDay } from './dates';
 
 /** What the screens say is true. */
@@ -72,21 +71,6 @@ describe('the rungs in words', () => {
     expect(curveSentence(clearanceWith(six).charts[0]!, DEFAULT_RULE)).toBe('After 6 test reps: 4 clean ones in a row would reach the limit.');
     expect(curveSentence(clearanceWith([...six, rep('7', { met: false })]).charts[0]!, DEFAULT_RULE)).toBe('After 7 test reps: 7 clean ones in a row would reach the limit.');
     expect(curveSentence(clearanceWith([...six, ...['6', '7', '8', '9'].map((id) => rep(id))]).charts[0]!, DEFAULT_RULE)).toBe('Limit reached at test rep 10.');
-  });
-});
-
-describe('what still waits on the phone', () => {
-  const recorded = { ...rep('1'), weaknessId: 'w', pack: 1, missReason: null };
-  const waiting = (path: string, body: object) => ({ key: path, accountId: 'a', what: 'rep', path, body: body as Record<string, unknown> });
-
-  test('counts on the screen already, once, and only for its own weakness', () => {
-    const items = [waiting('/reps/2', { ...recorded, weaknessId: 'w' }), waiting('/reps/1', recorded), waiting('/reps/3', { ...recorded, weaknessId: 'other' })];
-    expect(withWaiting('w', [recorded], items).map((each) => each.id)).toEqual(['1', '2']);
-  });
-
-  test('an undo shows at once, and a refused rep does not', () => {
-    const items = [waiting('/reps/1/taken-back', { reason: 'Mis-tap' }), { ...waiting('/reps/2', recorded), refused: 'No.' }];
-    expect(withWaiting('w', [recorded], items)).toMatchObject([{ id: '1', takenBack: true }]);
   });
 });
 

@@ -1,4 +1,4 @@
-import { array, object } from 'yup';
+import { array, type InferType, object } from 'yup';
 import { DEBRIEF_STATES } from '../debrief/findings';
 import { INJURIES, LIKELIHOODS, SEVERITIES } from '../debrief/severity';
 import { evidenceShape } from './evidence';
@@ -35,3 +35,4 @@ export const debriefShape = object({
   planId: key('Plan'),
   findings: findingsShape,
 }).noUnknown();
+export type DebriefFields = InferType<typeof debriefShape>;

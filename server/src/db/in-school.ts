@@ -8,6 +8,8 @@ export interface SchoolTx {
   readonly tx: Knex.Transaction;
   readonly schoolId: string;
   readonly accountId: string | null;
+  /** In a batch: weaknesses to be worked out again once, at its end. */
+  readonly toRefresh?: Set<string>;
 }
 
 /**

@@ -1,8 +1,9 @@
 import type { Knex } from 'knex';
 import * as first from './migrations/001-first';
 import * as debriefs from './migrations/002-debriefs';
+import * as field from './migrations/003-field';
 
-const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = { '001-first': first, '002-debriefs': debriefs };
+const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = { '001-first': first, '002-debriefs': debriefs, '003-field': field };
 
 const source: Knex.MigrationSource<string> = {
   getMigrations: () => Promise.resolve(Object.keys(MIGRATIONS)),

@@ -9,9 +9,10 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-
 export type Handler = (school: SchoolTx, ctx: Context) => Promise<unknown>;
 export type InTheirSchool = (handler: Handler) => Middleware;
 
-/** Runs a handler in one transaction for the school of whoever is signed in; what it returns is the answer. */
+/** Runs a handler in one transaction for the school of whoever is signed in, or behind a savepoint of the batch it came in; what it returns is the answer. */
 export const inTheirSchool = (db: Knex): InTheirSchool => (handler) => async (ctx) => {
-  const answer = await inSchool(db, ctx.state['who'] as Who, (school) => handler(school, ctx));
+  const batch = ctx.state['batch'] as SchoolTx | undefined;
+  const answer = batch ? await batch.tx.transaction((tx) => handler({ ...batch, tx }, ctx)) : await inSchool(db, ctx.state['who'] as Who, (school) => handler(school, ctx));
   if (answer === undefined) ctx.status = 204;
   else ctx.body = answer;
 };

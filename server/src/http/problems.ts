@@ -11,6 +11,8 @@ export interface FieldError {
 export class Problem extends Error {
   constructor(
     readonly status: number, readonly title: string, readonly detail: string, readonly errors: readonly FieldError[] = [],
+    /** What else the answer holds. */
+    readonly more: Readonly<Record<string, unknown>> = {},
   ) {
     super(detail);
   }
@@ -25,7 +27,7 @@ const fieldErrors = (error: ValidationError): FieldError[] =>
 
 const FOREIGN_KEY = '23503';
 
-function problemOf(error: unknown): Problem | null {
+export function problemOf(error: unknown): Problem | null {
   if (error instanceof Problem) return error;
   if (error instanceof ValidationError) {
     const errors = fieldErrors(error);
@@ -43,12 +45,14 @@ function problemOf(error: unknown): Problem | null {
   return null;
 }
 
+export const documentOf = (problem: Problem) => ({
+  type: 'about:blank', title: problem.title, status: problem.status, detail: problem.detail,
+  ...(problem.errors.length > 0 ? { errors: problem.errors } : {}), ...problem.more,
+});
+
 export function writeProblem(ctx: Context, problem: Problem): void {
   ctx.status = problem.status;
-  ctx.body = {
-    type: 'about:blank', title: problem.title, status: problem.status, detail: problem.detail,
-    ...(problem.errors.length > 0 ? { errors: problem.errors } : {}),
-  };
+  ctx.body = documentOf(problem);
   ctx.type = 'application/problem+json';
 }
 

@@ -60,7 +60,11 @@ export async function putDebrief(school: SchoolTx, occurrenceId: string, id: str
   if (occurrence.withdrawnAt !== null) throw conflict('This entry was withdrawn: log it again if it did happen.');
   const before = await latest(school, occurrenceId);
   const number = before?.number ?? 0;
-  if (number !== base) throw conflict('Somebody saved this debrief meanwhile: open it again to see theirs. Yours is still on this phone.');
+  if (number !== base) {
+    throw new Problem(409, 'Changed meanwhile', 'Somebody saved this debrief meanwhile: look at both and choose. Yours is still on this phone.', [], {
+      theirs: { state: before?.state ?? null, findings: before?.findings ?? null }, override: { base: number },
+    });
+  }
   if (before?.state === 'closed' && reason.length < 3) throw badField('reason', 'This debrief is closed: say in a few words why it is changed.');
   const craft = occurrence.craftId ? (await tx('craft').where({ id: occurrence.craftId }).first() as CraftRecord) : null;
   const proposed = await proposal(school, craft, findings);

@@ -1,5 +1,6 @@
 import type Router from '@koa/router';
 import { causeOf } from '@skelby/core/causes/causes';
+import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Move } from '@skelby/core/clearance/facts';
 import { liveMoves } from '@skelby/core/clearance/standing';
 import { proposePlan } from '@skelby/core/plan/propose-plan';
@@ -8,6 +9,7 @@ import { type OccurrenceFields, occurrenceShape } from '@skelby/core/shapes/reco
 import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';
+import { assertNotStale } from '../http/based-on';
 import { conflict, notFound } from '../http/problems';
 import { differences, recordEvent } from './events';
 import { assertDayNotFuture, assertNotFuture } from './when';
@@ -15,6 +17,7 @@ import { loadFacts, lockWeakness, refreshWeakness } from './weakness-facts';
 
 export interface OccurrenceRow extends OccurrenceFields {
   readonly id: string;
+  readonly revision: number;
   readonly confirmedCauseId: string | null;
   readonly weaknessId: string | null;
   readonly withdrawnAt: string | null;
@@ -41,19 +44,29 @@ export async function logOccurrence(school: SchoolTx, id: string, body: unknown)
   }
   const changed = differences({ ...row }, { ...fields, happenedAt: new Date(fields.happenedAt).toISOString() });
   if (changed) {
+    await assertNotStale(school, row, fields, body);
     if (row.confirmedCauseId && ('causeId' in changed || 'pilotId' in changed)) {
       throw conflict('The cause of this occurrence is confirmed: take the confirmation back before changing its pilot or cause.');
     }
-    await tx('occurrences').where({ id }).update(fields);
+    await tx('occurrences').where({ id }).update({ ...fields, revision: tx.raw('revision + 1') });
     await recordEvent(school, { action: 'changed', subject: 'occurrence', subjectId: id, pilotId: fields.pilotId, data: changed });
   }
   return { id, ...fields };
 }
 
-async function ruleInForce({ tx }: SchoolTx): Promise<string> {
-  const rule = await tx('clearing_rules').where('in_force_from', '<=', tx.fn.now()).orderBy('in_force_from', 'desc').first('id') as { id: string } | undefined;
+/** The rule by which a weakness opened now is cleared. */
+export async function ruleInForce({ tx }: SchoolTx): Promise<ClearingRule & { readonly id: string }> {
+  const rule = await tx('clearing_rules').where('in_force_from', '<=', tx.fn.now()).orderBy('in_force_from', 'desc').first() as (ClearingRule & { id: string }) | undefined;
   if (!rule) throw new Error('The school has no clearing rule.');
-  return rule.id;
+  return rule;
+}
+
+/** An occurrence with what its page says of the pilot. */
+export async function occurrenceOf({ tx }: SchoolTx, id: string): Promise<unknown> {
+  const row = await tx('occurrences as o').join('pilots as p', (on) => on.on('p.school_id', 'o.school_id').andOn('p.id', 'o.pilot_id'))
+    .select('o.*', 'p.name as pilot_name', 'p.mode as pilot_mode', 'p.stick_layout as pilot_stick_layout').where({ 'o.id': id }).first() as unknown;
+  if (!row) throw notFound('occurrence');
+  return row;
 }
 
 /** Finds the pilot's weakness for this cause or opens one, and adds the move that the occurrence makes. */
@@ -64,16 +77,17 @@ async function openOrAdd(school: SchoolTx, occurrence: OccurrenceRow, fields: Co
   const pilot = await tx('pilots').where({ id: pilotId }).forUpdate().first('mode') as { mode: Parameters<typeof proposePlan>[1] };
   const there = await tx('weaknesses').where({ pilotId, causeId: fields.causeId }).first('id', 'state') as { id: string; state: string } | undefined;
   const weaknessId = there?.id ?? fields.weaknessId;
+  if (there && there.id !== fields.weaknessId) await tx('weakness_aliases').insert({ schoolId, id: fields.weaknessId, weaknessId }).onConflict(['school_id', 'id']).ignore();
   let kind: Move['kind'] = 'occurrence-added';
   if (!there) {
     kind = 'opened';
-    await tx('weaknesses').insert({ schoolId, id: weaknessId, pilotId, causeId: fields.causeId, ruleId: await ruleInForce(school), openedAt: fields.at, state: 'open' });
+    await tx('weaknesses').insert({ schoolId, id: weaknessId, pilotId, causeId: fields.causeId, ruleId: (await ruleInForce(school)).id, openedAt: fields.at, state: 'open' });
     await tx('plans').insert({ schoolId, id: fields.planId, weaknessId, accountId, drillIds: proposePlan(fields.causeId, pilot.mode).map((planned) => planned.drillId) });
   } else if (there.state === 'withdrawn') {
     kind = 'opened';
   } else if (there.state === 'watch' || there.state === 'closed' || there.state === 'ready-for-check') {
     kind = 'reopened';
-    await tx('weaknesses').where({ id: weaknessId }).update({ ruleId: await ruleInForce(school) });
+    await tx('weaknesses').where({ id: weaknessId }).update({ ruleId: (await ruleInForce(school)).id });
   }
   await tx('moves').insert({ schoolId, id: fields.moveId, weaknessId, kind, at: fields.at, accountId, occurrenceId: occurrence.id });
   await recordEvent(school, { action: kind, subject: 'weakness', subjectId: weaknessId, pilotId, data: { causeId: fields.causeId, occurrenceId: occurrence.id } });
@@ -129,12 +143,7 @@ export async function withdrawOccurrence(school: SchoolTx, id: string, body: unk
 
 export function occurrenceRoutes(router: Router, inSchool: InTheirSchool): void {
   const at = (ctx: Parameters<typeof keyIn>[0]) => keyIn(ctx, 'id', 'occurrence');
-  router.get('/occurrences/:id', inSchool(async ({ tx }, ctx) => {
-    const row = await tx('occurrences as o').join('pilots as p', (on) => on.on('p.school_id', 'o.school_id').andOn('p.id', 'o.pilot_id'))
-      .select('o.*', 'p.name as pilot_name', 'p.mode as pilot_mode', 'p.stick_layout as pilot_stick_layout').where({ 'o.id': at(ctx) }).first() as unknown;
-    if (!row) throw notFound('occurrence');
-    return row;
-  }));
+  router.get('/occurrences/:id', inSchool((school, ctx) => occurrenceOf(school, at(ctx))));
   router.put('/occurrences/:id', inSchool((school, ctx) => logOccurrence(school, at(ctx), bodyOf(ctx))));
   router.put('/occurrences/:id/withdrawn', inSchool((school, ctx) => withdrawOccurrence(school, at(ctx), bodyOf(ctx))));
   router.put('/occurrences/:id/confirmation', inSchool((school, ctx) => confirmCause(school, at(ctx), bodyOf(ctx))));

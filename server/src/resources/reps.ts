@@ -21,12 +21,13 @@ function assertFits(fields: RepFields): void {
 
 /** Records one attempt. A rep is written once: the same request again is the same rep. */
 export async function putRep(school: SchoolTx, id: string, body: unknown): Promise<unknown> {
-  const fields = await repShape.validate(body, { abortEarly: false });
-  assertNotFuture('flownAt', fields.flownAt);
-  assertDayNotFuture(fields.day);
-  assertFits(fields);
+  const given = await repShape.validate(body, { abortEarly: false });
+  assertNotFuture('flownAt', given.flownAt);
+  assertDayNotFuture(given.day);
+  assertFits(given);
   const { tx, schoolId, accountId } = school;
-  const { pilotId } = await lockWeakness(school, fields.weaknessId);
+  const { id: weaknessId, pilotId } = await lockWeakness(school, given.weaknessId);
+  const fields = { ...given, weaknessId };
   const added = await tx('reps').insert({ schoolId, id, pilotId, accountId, ...fields }).onConflict(['school_id', 'id']).ignore().returning('id') as unknown[];
   if (added.length === 0) {
     const row = await tx('reps').where({ id }).first() as Record<string, unknown>;

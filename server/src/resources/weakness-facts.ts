@@ -1,4 +1,4 @@
-import { type Clearance, clearanceOf } from '@skelby/core/clearance/clearance';
+import { clearanceOf } from '@skelby/core/clearance/clearance';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Move, Rep, WeaknessFacts } from '@skelby/core/clearance/facts';
 import type { FlightMode } from '@skelby/core/flying/vocabulary';
@@ -22,9 +22,15 @@ export interface LoadedFacts extends WeaknessFacts {
   readonly moves: readonly MoveRow[];
 }
 
-/** Keeps a second writer out of this weakness until the transaction ends. */
+/** The weakness's own key, for the one under which it was opened a second time; any other key as it is. */
+export async function ownKey(tx: SchoolTx['tx'], id: string): Promise<string> {
+  const alias = await tx('weakness_aliases').where({ id }).first('weakness_id') as { weaknessId: string } | undefined;
+  return alias?.weaknessId ?? id;
+}
+
+/** Keeps a second writer out of this weakness until the transaction ends. A key under which it was opened a second time finds it too. */
 export async function lockWeakness({ tx }: SchoolTx, id: string): Promise<WeaknessRow> {
-  const weakness = await tx('weaknesses').where({ id }).forUpdate().first() as WeaknessRow | undefined;
+  const weakness = await tx('weaknesses').where({ id: await ownKey(tx, id) }).forUpdate().first() as WeaknessRow | undefined;
   if (!weakness) throw notFound('weakness');
   return weakness;
 }
@@ -57,8 +63,9 @@ export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFac
   };
 }
 
-/** Works the weakness out again and keeps what lists need to know about it. */
-export async function refreshWeakness(school: SchoolTx, id: string): Promise<Clearance> {
+/** Works the weakness out again and keeps what lists need to know about it; within a batch, once at its end. */
+export async function refreshWeakness(school: SchoolTx, id: string): Promise<void> {
+  if (school.toRefresh) { school.toRefresh.add(id); return; }
   const clearance = clearanceOf(await loadFacts(school, id));
   await school.tx('weaknesses').where({ id }).update({
     state: clearance.state,
@@ -67,5 +74,11 @@ export async function refreshWeakness(school: SchoolTx, id: string): Promise<Cle
     signedEarly: clearance.signedEarly,
     rungs: clearance.rungs.map((rung) => rung.share),
   });
-  return clearance;
+}
+
+/** Does now what a batch has put off. */
+export async function refreshPutOff(school: SchoolTx): Promise<void> {
+  const { toRefresh, ...now } = school;
+  for (const id of toRefresh ?? []) await refreshWeakness(now, id);
+  toRefresh?.clear();
 }

@@ -9,11 +9,12 @@ import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { badField, conflict } from '../http/problems';
 import { recordEvent } from './events';
 import { assertNotFuture } from './when';
-import { loadFacts, type LoadedFacts, lockWeakness, refreshWeakness } from './weakness-facts';
+import { loadFacts, type LoadedFacts, lockWeakness, ownKey, refreshWeakness } from './weakness-facts';
 
 /** A weakness with the facts that decide it; the app works out the rungs from these with the same core. */
-export async function weaknessPage(school: SchoolTx, id: string) {
+export async function weaknessPage(school: SchoolTx, named: string) {
   const { tx } = school;
+  const id = await ownKey(tx, named);
   const { rule, reps, pilotId } = await loadFacts(school, id);
   return {
     weakness: await tx('weaknesses').where({ id }).first() as unknown,
@@ -30,10 +31,10 @@ export async function weaknessPage(school: SchoolTx, id: string) {
 const REASON_WANTED = 'Reason is empty: say why in a few words.';
 
 /** Puts a plan in force; earlier ones stay in the history. */
-export async function putPlan(school: SchoolTx, weaknessId: string, id: string, body: unknown): Promise<{ id: string }> {
+export async function putPlan(school: SchoolTx, named: string, id: string, body: unknown): Promise<{ id: string }> {
   const { drillIds, reason } = await planShape.validate(body, { abortEarly: false });
   const { tx, schoolId, accountId } = school;
-  await lockWeakness(school, weaknessId);
+  const { id: weaknessId } = await lockWeakness(school, named);
   if (await tx('plans').where({ id }).first('id')) return { id };
   const { causeId, pilot, pilotId } = await loadFacts(school, weaknessId);
   const problem = planProblem(causeId, pilot.mode, drillIds);
@@ -71,10 +72,10 @@ function assertMove(fields: MoveFields, facts: LoadedFacts): void {
 }
 
 /** Signs, closes, or undoes either. */
-export async function putMove(school: SchoolTx, weaknessId: string, id: string, body: unknown): Promise<{ id: string }> {
+export async function putMove(school: SchoolTx, named: string, id: string, body: unknown): Promise<{ id: string }> {
   const fields = await moveShape.validate(body, { abortEarly: false });
   assertNotFuture('at', fields.at);
-  await lockWeakness(school, weaknessId);
+  const { id: weaknessId } = await lockWeakness(school, named);
   const facts = await loadFacts(school, weaknessId);
   if (facts.moves.some((move) => move.id === id)) return { id };
   assertMove(fields, facts);

@@ -1,0 +1,1 @@
+export { WaitingScreen as default } from '../../screens';

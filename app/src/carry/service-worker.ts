@@ -1,0 +1,27 @@
+import { useEffect, useState } from 'react';
+
+const CHECK_EVERY_MS = 3_600_000;
+
+/**
+ * Has the browser keep the app itself, so that it opens without signal.
+ * @returns loads the newer version that has arrived meanwhile; null while there is none
+ */
+export function useServiceWorker(): (() => void) | null {
+  const [newer, setNewer] = useState<ServiceWorker | null>(null);
+  useEffect(() => {
+    if (process.env['NODE_ENV'] !== 'production' || !('serviceWorker' in navigator)) return undefined;
+    let timer: ReturnType<typeof setInterval> | undefined;
+    void navigator.serviceWorker.register('/service-worker.js').then((registration) => {
+      const look = () => { if (registration.waiting && navigator.serviceWorker.controller) setNewer(registration.waiting); };
+      look();
+      registration.addEventListener('updatefound', () => registration.installing?.addEventListener('statechange', look));
+      timer = setInterval(() => void registration.update().catch(() => undefined), CHECK_EVERY_MS);
+    });
+    return () => { if (timer) clearInterval(timer); };
+  }, []);
+  if (!newer) return null;
+  return () => {
+    navigator.serviceWorker.addEventListener('controllerchange', () => window.location.reload(), { once: true });
+    newer.postMessage({ type: 'SKIP_WAITING' });
+  };
+}

@@ -1,0 +1,42 @@
+import type Router from '@koa/router';
+import type { SchoolTx } from '../db/in-school';
+import type { InTheirSchool } from '../http/in-their-school';
+import { debriefOf } from './debriefs';
+import { experienceOf } from './experience';
+import { occurrenceOf, ruleInForce } from './occurrences';
+import { pilotPage } from './pilot-page';
+import { recentFlights, roster } from './roster';
+import { today } from './today';
+import { weaknessPage } from './weaknesses';
+
+/**
+ * All that a trainer needs with no signal, in one answer: each entry is what its own address would give. Pilots without an open
+ * weakness or an occurrence to debrief are in the roster; their pages stay behind.
+ */
+export async function carry(school: SchoolTx) {
+  const { tx } = school;
+  const list = await today(school);
+  const watched = await tx('weaknesses').where({ state: 'watch' }).select('id', 'pilot_id') as { id: string; pilotId: string }[];
+  const weaknesses = [...(list.weaknesses as { id: string; pilotId: string }[]), ...watched];
+  const toDebrief = list.toDebrief as { id: string; pilotId: string }[];
+  const each = async <T>(ids: Iterable<string>, read: (id: string) => Promise<T>): Promise<Record<string, T>> => {
+    const found: Record<string, T> = {};
+    for (const id of ids) found[id] = await read(id);
+    return found;
+  };
+  return {
+    today: list,
+    roster: await roster(school),
+    flights: await recentFlights(school),
+    experience: await experienceOf(school),
+    rule: await ruleInForce(school),
+    weakness: await each(weaknesses.map(({ id }) => id), (id) => weaknessPage(school, id)),
+    occurrence: await each(toDebrief.map(({ id }) => id), (id) => occurrenceOf(school, id)),
+    debrief: await each(toDebrief.map(({ id }) => id), (id) => debriefOf(school, id)),
+    pilot: await each(new Set([...weaknesses, ...toDebrief].map(({ pilotId }) => pilotId)), (id) => pilotPage(school, id)),
+  };
+}
+
+export function carryRoutes(router: Router, inSchool: InTheirSchool): void {
+  router.get('/carry', inSchool((school) => carry(school)));
+}

@@ -1,0 +1,126 @@
+import type { BatchAnswer, Command } from '@skelby/core/sync/batch';
+import { confirmation, id, occurrence, PILOT, rep, startTestServer, type TestServer, type Visitor, withOccurrence, withWeakness } from '../testing/test-school';
+
+/** What was done without signal reaches the record once, in order, whatever happened on the way. */
+
+let server: TestServer;
+beforeAll(async () => { server = await startTestServer(); });
+afterAll(() => server.close());
+
+const command = (path: string, body: Record<string, unknown>, stamp: Command['stamp'] = null): Command => ({ key: id(), path, stamp, body });
+const repCommand = (weaknessId: string, more: object = {}) => command(`/reps/${id()}`, rep(weaknessId, more), 'flownAt');
+const send = async (trainer: Visitor, commands: readonly Command[], sentAt = new Date().toISOString()) => (await trainer.ask<BatchAnswer>('POST', '/api/sync', { sentAt, minutesAheadOfUtc: 0, commands })).body;
+const repsOf = async (trainer: Visitor, weaknessId: string) => (await trainer.get<{ reps: { met: boolean; flownAt: string; day: string }[] }>(`/weaknesses/${weaknessId}`)).body.reps;
+
+test('a hundred reps go in at once and count; the same outbox again, or twice at once, adds nothing', async () => {
+  const { trainer } = await server.school('Carrowfell');
+  const { weaknessId } = await withWeakness(trainer);
+  const commands = Array.from({ length: 100 }, (_, i) => repCommand(weaknessId, { flownAt: new Date(Date.parse('2026-03-03T10:00:00Z') + i * 60_000).toISOString() }));
+  const [first, second] = await Promise.all([send(trainer, commands), send(trainer, commands)]);
+  expect(first.results.every((result) => result.done)).toBe(true);
+  expect(second.results.every((result) => result.done)).toBe(true);
+  await send(trainer, commands);
+  expect(await repsOf(trainer, weaknessId)).toHaveLength(100);
+  const { body } = await trainer.get<{ weaknesses: { id: string; rungs: number[] }[] }>('/today');
+  expect(body.weaknesses.find((each) => each.id === weaknessId)?.rungs[0]).toBeGreaterThan(0);
+});
+
+test('from log to reps without signal: logged, confirmed and drilled in one batch', async () => {
+  const { trainer } = await server.school('Merrow');
+  const [pilotId, occurrenceId] = [id(), id()];
+  const opening = confirmation();
+  const { results } = await send(trainer, [
+    command(`/pilots/${pilotId}`, PILOT),
+    command(`/occurrences/${occurrenceId}`, occurrence(pilotId), 'happenedAt'),
+    command(`/occurrences/${occurrenceId}/confirmation`, opening, 'at'),
+    repCommand(opening.weaknessId), repCommand(opening.weaknessId, { met: false, missReason: 'height' }),
+  ]);
+  expect(results.filter((result) => !result.done)).toEqual([]);
+  expect(await repsOf(trainer, opening.weaknessId)).toHaveLength(2);
+});
+
+test('two trainers open the same weakness out of signal: the reps of both count in the one there is', async () => {
+  const { trainer, schoolId } = await server.school('Tarn');
+  const { pilotId, occurrenceId } = await withOccurrence(trainer);
+  const other = id();
+  await trainer.put(`/occurrences/${other}`, occurrence(pilotId));
+  const [first, second] = [confirmation(), confirmation()];
+  await send(trainer, [command(`/occurrences/${occurrenceId}/confirmation`, first), repCommand(first.weaknessId)]);
+  const { results } = await send(trainer, [command(`/occurrences/${other}/confirmation`, second), repCommand(second.weaknessId), repCommand(second.weaknessId)]);
+  expect(results.filter((result) => !result.done)).toEqual([]);
+  expect(await repsOf(trainer, first.weaknessId)).toHaveLength(3);
+  expect(await repsOf(trainer, second.weaknessId)).toHaveLength(3); // the second key leads there too
+  expect(await server.db('weaknesses').where({ schoolId })).toHaveLength(1);
+});
+
+test('what cannot be taken is told and leaves nothing behind; the rest goes in', async () => {
+  const { trainer } = await server.school('Skarn');
+  const { weaknessId } = await withWeakness(trainer);
+  const wrong = repCommand(weaknessId, { side: 'left' });
+  const nowhere = command('/nowhere/at-all', {});
+  const { results } = await send(trainer, [repCommand(weaknessId), wrong, nowhere, repCommand(weaknessId)]);
+  expect(results.map((result) => result.done)).toEqual([true, false, false, true]);
+  expect(results[1]).toMatchObject({ key: wrong.key, status: 422, detail: expect.stringContaining('leave Side empty') as string });
+  expect(results[2]).toMatchObject({ status: 404 });
+  expect(await repsOf(trainer, weaknessId)).toHaveLength(2);
+  // Mended, it goes through under the same key.
+  const mended = { ...wrong, body: { ...wrong.body, side: null } };
+  expect((await send(trainer, [mended])).results).toEqual([{ key: wrong.key, done: true }]);
+});
+
+test('an edit from an old revision is refused with both versions, and goes through once it was chosen', async () => {
+  const { trainer } = await server.school('Corrie');
+  const pilotId = id();
+  await trainer.put(`/pilots/${pilotId}`, PILOT);
+  await trainer.put(`/pilots/${pilotId}`, { ...PILOT, note: 'Theirs.', basedOn: 1 });
+  const { results } = await send(trainer, [command(`/pilots/${pilotId}`, { ...PILOT, note: 'Mine.', basedOn: 1 })]);
+  expect(results[0]).toMatchObject({ done: false, status: 409, theirs: { note: 'Theirs.', name: PILOT.name }, by: expect.stringMatching(/^Trainer/) as string, override: { basedOn: 2 } });
+  await send(trainer, [command(`/pilots/${pilotId}`, { ...PILOT, note: 'Mine.', basedOn: 2 })]);
+  const { body } = await trainer.get<{ pilot: { note: string; revision: number } }>(`/pilots/${pilotId}`);
+  expect(body.pilot).toMatchObject({ note: 'Mine.', revision: 3 });
+});
+
+test('an app older than the server says nothing of revisions: its edits are taken', async () => {
+  const { trainer } = await server.school('Old Mill');
+  const pilotId = id();
+  await trainer.put(`/pilots/${pilotId}`, PILOT);
+  await trainer.put(`/pilots/${pilotId}`, { ...PILOT, note: 'Newer.' });
+  expect((await send(trainer, [command(`/pilots/${pilotId}`, { ...PILOT, note: 'From an old phone.' })])).results[0]).toMatchObject({ done: true });
+});
+
+test('a phone whose clock is a day ahead: the reps count, on the day they were flown', async () => {
+  const { trainer } = await server.school('Fellgate');
+  const { weaknessId } = await withWeakness(trainer);
+  const ahead = Date.now() + 2 * 86_400_000;
+  const { results, clockAheadS } = await send(trainer, [repCommand(weaknessId, { flownAt: new Date(ahead - 60_000).toISOString(), day: new Date(ahead).toISOString().slice(0, 10) })], new Date(ahead).toISOString());
+  expect(results[0]).toMatchObject({ done: true });
+  expect(Math.abs(clockAheadS - 2 * 86_400)).toBeLessThan(60);
+  const [flown] = await repsOf(trainer, weaknessId);
+  expect(Math.abs(Date.parse(flown!.flownAt) - Date.now())).toBeLessThan(180_000);
+});
+
+test('a batch that cannot be read says which part, and nothing of it is done', async () => {
+  const { trainer } = await server.school('Quarry');
+  const { body, status } = await trainer.ask<{ errors: { field: string }[] }>('POST', '/api/sync', { sentAt: 'yesterday', minutesAheadOfUtc: 0, commands: [{ key: 'x', path: 'reps', stamp: null, body: 3 }] });
+  expect(status).toBe(422);
+  expect(body.errors.map((each) => each.field)).toEqual(expect.arrayContaining(['sentAt', 'commands[0].key', 'commands[0].path', 'commands[0].body']));
+});
+
+test('what a phone carries out of signal holds the same pages as the server shows', async () => {
+  const { trainer } = await server.school('Hollow');
+  const { weaknessId, pilotId } = await withWeakness(trainer);
+  const other = await withOccurrence(trainer);
+  const { body } = await trainer.get<Record<string, Record<string, unknown>>>('/carry');
+  expect(body['weakness']![weaknessId]).toEqual((await trainer.get(`/weaknesses/${weaknessId}`)).body);
+  expect(body['occurrence']![other.occurrenceId]).toEqual((await trainer.get(`/occurrences/${other.occurrenceId}`)).body);
+  expect(body['pilot']![pilotId]).toEqual((await trainer.get(`/pilots/${pilotId}`)).body);
+  expect(body['today']).toEqual((await trainer.get('/today')).body);
+});
+
+test('another school sees none of it', async () => {
+  const { trainer } = await server.school('One');
+  const { weaknessId } = await withWeakness(trainer);
+  const { trainer: stranger } = await server.school('Two');
+  expect((await send(stranger, [repCommand(weaknessId)])).results[0]).toMatchObject({ done: false, status: 404 });
+  expect((await stranger.get<{ weakness: object }>('/carry')).body.weakness).toEqual({});
+});

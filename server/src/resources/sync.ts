@@ -1,0 +1,53 @@
+import type Router from '@koa/router';
+import { batchShape, type BatchAnswer, type Command, type CommandResult } from '@skelby/core/sync/batch';
+import { putClockRight } from '@skelby/core/sync/clock';
+import type { Context } from 'koa';
+import type { SchoolTx } from '../db/in-school';
+import { bodyOf } from '../http/body';
+import type { InTheirSchool } from '../http/in-their-school';
+import { notFound, problemOf } from '../http/problems';
+import { refreshPutOff } from './weakness-facts';
+
+const REP = /^\/reps\//;
+const PREFIX = '/api';
+
+/** Carries out one command behind a savepoint, with the very handler that takes it when it comes alone. */
+async function carryOut(router: Router, batch: SchoolTx, command: Command): Promise<void> {
+  const address = PREFIX + command.path;
+  const layer = router.match(address, 'PUT').pathAndMethod.filter((each) => each.methods.includes('PUT')).at(-1);
+  if (!layer) throw notFound('address');
+  const params = layer.params(address, layer.captures(address));
+  const ctx = { params, request: { body: command.body }, state: { batch } } as unknown as Context;
+  await layer.stack.at(-1)!(ctx as never, () => Promise.resolve());
+}
+
+async function resultOf(router: Router, batch: SchoolTx, command: Command): Promise<CommandResult> {
+  const { key } = command;
+  if (await batch.tx('commands').where({ id: key }).first('id')) return { key, done: true };
+  // Reps of one batch are worked out together; whatever else comes has to see where they have led.
+  if (!REP.test(command.path)) await refreshPutOff(batch);
+  try {
+    await carryOut(router, batch, command);
+  } catch (error) {
+    const problem = problemOf(error);
+    // Not the command's fault: the whole batch is taken back, and the phone sends it again.
+    if (!problem) throw error;
+    return { key, done: false, status: problem.status, detail: problem.detail, ...problem.more };
+  }
+  await batch.tx('commands').insert({ schoolId: batch.schoolId, id: key, accountId: batch.accountId, path: command.path });
+  return { key, done: true };
+}
+
+/** What a phone did without signal, in order, each command once, however often it is sent. */
+export function syncRoutes(router: Router, inSchool: InTheirSchool): void {
+  router.post('/sync', inSchool(async (school, ctx): Promise<BatchAnswer> => {
+    const { commands, aheadMs } = putClockRight(await batchShape.validate(bodyOf(ctx), { abortEarly: false }), Date.now());
+    // The same outbox from two places at once: the second waits for the first, and then finds its commands done.
+    if (commands.length > 0) await school.tx.raw('select pg_advisory_xact_lock(hashtextextended(?, 0))', [`sync ${school.schoolId}`]);
+    const batch: SchoolTx = { ...school, toRefresh: new Set() };
+    const results: CommandResult[] = [];
+    for (const command of commands) results.push(await resultOf(router, batch, command));
+    await refreshPutOff(batch);
+    return { results, clockAheadS: Math.round(aheadMs / 1000) };
+  }));
+}
