@@ -1,7 +1,6 @@
 import { fromSi, inUnits, sayQuantity, SI_UNITS, toSi, unitFor, type Units } from '@skelby/core/flying/units';
-import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import type { Me } from './types';
+import { useWho } from './use-who';
 
 export interface Speaking {
   readonly units: Units;
@@ -18,9 +17,7 @@ export interface Speaking {
 
 /** Reads and says quantities in the school's units. */
 export function useUnits(): Speaking {
-  // Only looks: the frame has asked who is here before any page is shown.
-  const me = useQuery<Me | null>({ queryKey: ['me'], enabled: false });
-  const units = me.data?.units ?? SI_UNITS;
+  const units = useWho()?.units ?? SI_UNITS;
   return useMemo(() => ({
     units, unit: (siUnit) => unitFor(siUnit, units), from: (value, siUnit) => fromSi(value, siUnit, units), to: (value, siUnit) => toSi(value, siUnit, units),
     say: (value, siUnit) => sayQuantity(value, siUnit, units), sayM: (metres) => sayQuantity(metres, 'm', units), sentence: (text) => inUnits(text, units),

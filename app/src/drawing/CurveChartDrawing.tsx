@@ -1,4 +1,3 @@
-import type { Chart } from '@skelby/core/clearance/clearance';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { LineChart } from 'react-native-gifted-charts';
@@ -9,7 +8,7 @@ const AXIS_WIDTH = 36;
 const LEAST_STEPS = 10;
 
 export interface CurveChartProps {
-  readonly chart: Chart;
+  readonly curve: { readonly scores: readonly number[]; readonly limit: number };
   readonly name: string;
   /** What the chart shows, in words. */
   readonly sentence: string;
@@ -17,11 +16,10 @@ export interface CurveChartProps {
   readonly named?: boolean;
 }
 
-/** The learning-curve CUSUM of one drill or side, with its limit as a dashed line. */
-export function CurveChartDrawing({ chart, name, sentence, height = 150, named = true }: CurveChartProps) {
+/** A CUSUM with its limit as a dashed line: the learning curve of one drill or side, or the relapse chart of a weakness. */
+export function CurveChartDrawing({ curve, name, sentence, height = 150, named = true }: CurveChartProps) {
   const theme = useTheme();
   const [width, setWidth] = useState(0);
-  const { curve } = chart;
   const top = Math.max(curve.limit, ...curve.scores) * 1.12;
   const steps = Math.max(LEAST_STEPS, curve.scores.length - 1);
   return (

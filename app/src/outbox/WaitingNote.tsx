@@ -6,8 +6,11 @@ import { plural } from '../words/words';
 import { outbox, useOutbox } from './use-outbox';
 import { isToSend } from './waiting';
 
-/** Says what has not reached the server yet, what it would not take, and what this phone cannot keep. */
-export function WaitingNote() {
+/**
+ * Says what has not reached the server yet, what it would not take, and what this phone cannot keep.
+ * @param brief where room is short: only how many wait
+ */
+export function WaitingNote({ brief = false }: { readonly brief?: boolean }) {
   const { items, held, unkept } = useOutbox();
   const refused = items.filter((item) => item.refused);
   const toSend = held ? items.filter(isToSend).length : 0;
@@ -22,8 +25,8 @@ export function WaitingNote() {
       ) : null}
       {toSend > 0 ? (
         <Note icon="upload" heading={`${plural(toSend, 'entry', 'entries')} waiting for signal`} live>
-          <Words>Kept on this phone. They go out by themselves.</Words>
-          <LinkButton kind="quiet" label="See what waits" href="/waiting" />
+          {brief ? null : <Words>Kept on this phone. They go out by themselves.</Words>}
+          {brief ? null : <LinkButton kind="quiet" label="See what waits" href="/waiting" />}
         </Note>
       ) : null}
       {refused.map((item) => (

@@ -11,7 +11,7 @@ import { Row, Rows } from '../ui/Rows';
 import { Part, Screen } from '../ui/Screen';
 import { Words } from '../ui/Words';
 import { sayTime } from '../words/dates';
-import { plural } from '../words/words';
+import { plural, sentenceCase } from '../words/words';
 import { madeAt } from './commands';
 import { outbox, useOutbox } from './use-outbox';
 import { isToSend, type Waiting } from './waiting';
@@ -34,7 +34,7 @@ function Refused({ item, roster }: { readonly item: Waiting; readonly roster: Ro
   if (!refused) return null;
   const discard = () => void outbox.discard(item.key);
   return (
-    <Part heading={item.what}>
+    <Part heading={sentenceCase(item.what)}>
       {refused.theirs && refused.override ? (
         <BothVersions by={refused.by ?? null} mine={item.body} theirs={refused.theirs} questions={questionsOf(item, roster)} onMine={() => void outbox.insist(item.key)} onTheirs={discard} />
       ) : (
@@ -84,7 +84,7 @@ export function WaitingScreen() {
       {refused.map((item) => <Refused key={item.key} item={item} roster={roster.data} />)}
       <Part heading={held ? 'Waiting for signal' : 'Waiting'}>
         <Rows empty="Nothing waits: the server has everything.">
-          {waiting.map((item) => <Row key={item.key} title={item.what} under={`Made ${sayTime(madeAt(item.key))}`} />)}
+          {waiting.map((item) => <Row key={item.key} title={sentenceCase(item.what)} under={`Made ${sayTime(madeAt(item.key))}`} />)}
         </Rows>
       </Part>
       <View style={{ gap: 10 }}>

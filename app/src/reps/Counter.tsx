@@ -21,6 +21,7 @@ import { BAND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, SIDE_WORDS } from '../wo
 import { CurveChart, StickPlate } from '../drawing';
 import { chartName, curveSentence, rungWords } from '../weakness/rung-words';
 import { useWeakness, useWorkedOut } from '../weakness/weakness-queries';
+import { RelapseChart } from '../weakness/OnWatch';
 import { HowFlown, purposesFor } from './HowFlown';
 import { forDrill, nextUp, type Settings, sideAfter, useSettings } from './settings';
 import { Verdicts, WhyMissed } from './Verdicts';
@@ -39,7 +40,7 @@ const howWords = (settings: Settings): string =>
 
 /** Where the drill stands: the chart, or the tally of the check. */
 function Standing({ settings, clearance, page }: { readonly settings: Settings; readonly clearance: Clearance; readonly page: WeaknessPage }) {
-  const tally = clearance.check?.drills.find((drill) => drill.drillId === settings.drillId);
+  const tally = (clearance.watch?.next ?? clearance.check)?.drills.find((drill) => drill.drillId === settings.drillId);
   if (settings.purpose === 'check' && tally) {
     return (
       <View>
@@ -48,9 +49,10 @@ function Standing({ settings, clearance, page }: { readonly settings: Settings; 
       </View>
     );
   }
+  if (clearance.watch) return <RelapseChart watch={clearance.watch} rule={page.rule} />;
   const chart = clearance.charts.find((each) => each.drillId === settings.drillId && each.side === settings.side);
   if (!chart) return <Words as="soft">This drill does not decide: practise it as long as it helps.</Words>;
-  return <CurveChart chart={chart} name={chartName(chart)} sentence={curveSentence(chart, page.rule)} height={118} named={chart.side !== null} />;
+  return <CurveChart curve={chart.curve} name={chartName(chart)} sentence={curveSentence(chart, page.rule)} height={118} named={chart.side !== null} />;
 }
 
 function LastRep({ reps, onUndo }: { readonly reps: readonly RecordedRep[]; readonly onUndo: (rep: RecordedRep, reason: string) => void }) {
@@ -100,7 +102,7 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
   const pickDrill = (drillId: string) => change(forDrill(drillId, page, clearance, next));
 
   const notCounted = purpose === 'practice' ? null : whyNotCounted(flown, page.weakness.causeId, page.pilot.mode);
-  const upNext = nextUp(flown, clearance);
+  const upNext = clearance.watch ? null : nextUp(flown, clearance);
   const allThere = clearance.charts.every((chart) => chart.curve.reachedAt !== null);
 
   const counting = (
@@ -116,7 +118,7 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
       )}
     </>
   );
-  if (clearance.state === 'watch' || clearance.state === 'closed' || clearance.state === 'withdrawn') {
+  if (clearance.state === 'closed' || clearance.state === 'withdrawn') {
     return <Screen title={drill.name} under={page.pilot.name} up={up}><Note icon="check-circle">This weakness is not open: no reps to count.</Note><LinkButton label="Back to the weakness" href={up} /></Screen>;
   }
   return (
@@ -125,7 +127,7 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
         <HowFlown settings={flown} drillIds={drillIds} clearance={clearance} next={next} onDrill={pickDrill} onChange={change} />
       ) : (
         <View style={{ gap: 16, maxWidth: wide ? 640 : undefined }}>
-          <WaitingNote />
+          <WaitingNote brief />
           <View style={{ flexDirection: 'row', gap: 16, alignItems: 'center' }}>
             <Words as="heading" style={{ flex: 1 }}>{drill.byEye}</Words>
             {drill.sticks.length > 0 ? <StickPlate layout={page.pilot.stickLayout} moves={drill.sticks} width={54} names={false} /> : null}

@@ -3,6 +3,7 @@ import { later } from '../ui/later';
 const work = () => import('./work');
 export const WeaknessScreen = later(work, (all) => all.WeaknessScreen);
 export const PlanScreen = later(work, (all) => all.PlanScreen);
+export const SignOffSheet = later(work, (all) => all.SignOffSheet);
 export const Counter = later(work, (all) => all.Counter);
 export const PilotScreen = later(work, (all) => all.PilotScreen);
 

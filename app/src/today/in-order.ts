@@ -12,7 +12,10 @@ export interface TodayInOrder {
 }
 
 const nextOf = (line: TodayList['weaknesses'][number], today: Day): NextStep =>
-  nextStep({ state: line.state, check: line.checkFrom ? { from: line.checkFrom, passed: line.checkPassed, drills: [] } : null }, today);
+  nextStep({
+    state: line.state, check: line.checkFrom ? { from: line.checkFrom, passed: line.checkPassed, drills: [] } : null,
+    watch: line.state === 'watch' && line.checkFrom ? { next: { from: line.checkFrom } } : null,
+  }, today);
 
 /** Open weaknesses by what the trainer does next about them; the longest overdue check first. */
 export function inOrder(weaknesses: TodayList['weaknesses'], today: Day): TodayInOrder {

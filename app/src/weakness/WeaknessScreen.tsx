@@ -22,8 +22,10 @@ import { Words } from '../ui/Words';
 import { sayDay, today } from '../words/dates';
 import { STANDING_LINE, STATE_WORDS } from '../words/words';
 import { CurveChart, StickPlate } from '../drawing';
+import { CoverageGrid } from './CoverageGrid';
 import { History } from './History';
 import { HowSure } from './HowSure';
+import { OnWatch } from './OnWatch';
 import { chartName, curveSentence, rungWords } from './rung-words';
 import { useMove, useWeakness, useWorkedOut, type WorkedOut } from './weakness-queries';
 import { whyWords } from './why-words';
@@ -46,7 +48,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
       {charts.length > 1 ? (
         <Choice label="Chart" value={chartName(shown)} onChange={setPicked} options={charts.map((chart) => ({ value: chartName(chart), label: `${chartName(chart)}${chart.curve.reachedAt === null ? '' : ' (there)'}` }))} />
       ) : null}
-      <CurveChart chart={shown} name={chartName(shown)} sentence={curveSentence(shown, page.rule)} named={charts.length === 1} />
+      <CurveChart curve={shown.curve} name={chartName(shown)} sentence={curveSentence(shown, page.rule)} named={charts.length === 1} />
       <HowSure rule={page.rule} mostReps={most} />
     </Part>
   );
@@ -82,7 +84,7 @@ function Foot({ page, next }: { readonly page: WeaknessPage; readonly next: Next
     case 'wait':
       return <Words as="strong">{`Check ${sayDay(next.until)}. Practice now would move it.`}</Words>;
     case 'watch':
-      return <>{problem}<Button icon="archive" label={move.isPending ? 'Closing …' : 'End the watch: close'} disabled={move.isPending} onPress={() => move.mutate({ kind: 'closed' })} /></>;
+      return <>{problem}<LinkButton icon="target" label="Count a rep on watch" href={counter} /><Button icon="archive" label={move.isPending ? 'Closing …' : 'End the watch: close'} disabled={move.isPending} onPress={() => move.mutate({ kind: 'closed' })} /></>;
     case 'nothing':
       return null;
   }
@@ -120,7 +122,8 @@ function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
       foot={<Foot page={page} next={next} />}
       aside={
         <>
-          <Charts page={page} worked={worked} />
+          {clearance.watch ? <OnWatch watch={clearance.watch} rule={page.rule} /> : <Charts page={page} worked={worked} />}
+          {clearance.state === 'withdrawn' ? null : <Part heading="Coverage"><CoverageGrid clearance={clearance} /></Part>}
           <Part heading="In the moment">
             <Words>{cause.respond[onReleaseIn(page.pilot.mode)]}</Words>
             <Words as="soft">{`Anyone in the way ends the discussion: give up the craft. ${STANDING_LINE}`}</Words>
@@ -131,9 +134,11 @@ function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
     >
       <WaitingNote />
       {restricted ? <Note icon="slash" heading="Until cleared">{`${cause.restriction}.`}</Note> : null}
+      {clearance.relapsed ? <Note icon="rotate-ccw" heading="Called back">Tests and checks on watch were missed more often than luck explains: the test starts again.</Note> : null}
       {clearance.failedChecks > 0 && restricted ? <Note icon="rotate-ccw" heading="The check was not kept">The test starts again from nothing: what was shown before did not last.</Note> : null}
       <LargeLadder rungs={clearance.rungs.map((rung) => ({ ...rung, words: rungWords(rung.id, clearance, page.rule) }))} />
       <Plan page={page} worked={worked} />
+      <LinkButton kind="quiet" icon="file-text" label="Sign-off sheet" href={`/weakness/${page.weakness.id}/sheet`} />
       <OutOfTheOrdinary page={page} worked={worked} />
     </Screen>
   );

@@ -43,3 +43,5 @@ export const optionsOf = <T extends string>(words: Readonly<Record<T, string>>):
   Object.entries<string>(words).map(([value, label]) => ({ value: value as T, label }));
 
 export const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
+
+export const sentenceCase = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -248,3 +248,63 @@ describe('signature, watch and relapse', () => {
     expect(diary.now().state).toBe('open');
   });
 });
+
+describe('on watch: checks go on, and the chart may call the pilot back', () => {
+  /** Ready, check passed and signed on the check day; the watch begins the day after. */
+  const signed = () => {
+    const diary = new Diary().ready().met(CHECK_DAY, 4, { purpose: 'check' });
+    diary.move('signed', CHECK_DAY);
+    return diary;
+  };
+  const later = addDays(CHECK_DAY, 20);
+
+  test('the next check is due no sooner than the gap after the one that was passed, and its date is the next step', () => {
+    const now = signed().now();
+    expect(now.watch).toMatchObject({ checks: [{ day: CHECK_DAY, passed: true }], next: { drills: [{ met: 0, missed: 0 }] } });
+    const { from } = now.watch!.next;
+    expect(from >= addDays(CHECK_DAY, 7)).toBe(true);
+    expect(nextStep(now, CHECK_DAY)).toEqual({ do: 'watch', until: from });
+    expect(nextStep(now, from)).toEqual({ do: 'check' });
+  });
+
+  test('a check flown when due and passed pushes the next one further out; one flown too early counts for the chart only', () => {
+    const diary = signed();
+    const { from } = diary.now().watch!.next;
+    diary.met(addDays(from, -1), 4, { purpose: 'check' });
+    expect(diary.now().watch).toMatchObject({ checks: [{}], next: { from }, curve: { alarmAt: null } });
+    expect(diary.now().watch!.curve.scores).toHaveLength(5);
+    diary.met(from, 4, { purpose: 'check' });
+    expect(diary.now().watch!.checks).toEqual([{ day: CHECK_DAY, passed: true }, { day: from, passed: true }]);
+    expect(diary.now().watch!.next.from > addDays(from, 7)).toBe(true);
+  });
+
+  test('a failed check asks for another soon, and alone does not call the pilot back', () => {
+    const diary = signed().met(later, 3, { purpose: 'check' }).rep(later, false, { purpose: 'check' }).rep(later, false, { purpose: 'check' });
+    expect(diary.now()).toMatchObject({ state: 'watch', watch: { checks: [{ passed: true }, { passed: false }] } });
+    expect(diary.now().watch!.next.from).toBe(addDays(later, 7));
+  });
+
+  test('three misses in a row call the pilot back: drilling again from nothing, the signature gone, until it is cleared and signed anew', () => {
+    const diary = signed().rep(later, false, { purpose: 'check' }).rep(later, false, { purpose: 'check' }).rep(later, false, { purpose: 'check' });
+    expect(diary.now()).toMatchObject({ state: 'drilling', relapsed: true, watch: null, reps: 0 });
+    expect(diary.now().rungs.map((rung) => rung.met)).toEqual([false, false, false, false, false]);
+    expect(nextStep(diary.now(), later)).toEqual({ do: 'drill' });
+    diary.met(addDays(later, 1), 5).met(addDays(later, 2), 5, { band: 'light' });
+    expect(diary.now().state).toBe('ready-for-check');
+    diary.met(addDays(later, 9), 4, { purpose: 'check' });
+    diary.move('signed', addDays(later, 9));
+    expect(diary.now()).toMatchObject({ state: 'watch', relapsed: false, watch: { checks: [{ day: addDays(later, 9) }] } });
+  });
+
+  test('practice on watch, and reps with help the pilot does not fly with, leave the chart alone', () => {
+    const diary = signed();
+    for (let i = 0; i < 5; i += 1) diary.rep(later, false, { purpose: 'practice' }).rep(later, false, { mode: 'rate' });
+    expect(diary.now()).toMatchObject({ state: 'watch', watch: { curve: { scores: [0] } } });
+  });
+
+  test('signed early, the first check is due a gap after the signature', () => {
+    const diary = new Diary().met(FIRST, 5);
+    diary.move('signed-early', addDays(FIRST, 1), { reason: 'Seen on the line.' });
+    expect(diary.now().watch).toMatchObject({ checks: [], next: { from: addDays(FIRST, 8) } });
+  });
+});

@@ -1,13 +1,15 @@
 import type { Side } from '../drills/drill';
 import { drillOf } from '../drills/drills';
 import { addDays, type Day } from '../flying/day';
-import { CHECK_ATTEMPTS, CHECK_MET_NEEDED } from './clearing-rule';
+import { CheckTally, type DrillTally } from './check-tally';
+import { CHECK_MET_NEEDED } from './clearing-rule';
 import { whyNotCounted } from './counts-for-test';
 import { type CoverageCell, coverageOf } from './coverage';
 import type { Rep, WeaknessFacts } from './facts';
 import { type LearningCurve, learningCurve } from './learning-curve';
 import type { RungId, WeaknessState } from './rungs';
 import { standingOf } from './standing';
+import { followWatch, type FollowedWatch, type Watch } from './watch';
 
 export interface Rung {
   readonly id: RungId;
@@ -26,7 +28,7 @@ export interface Chart {
 export interface Check {
   /** First day on which a check counts. */
   readonly from: Day;
-  readonly drills: readonly { readonly drillId: string; readonly met: number; readonly missed: number; readonly passed: boolean }[];
+  readonly drills: readonly DrillTally[];
   readonly passed: boolean;
 }
 
@@ -39,13 +41,17 @@ export interface Clearance {
   readonly days: readonly { readonly drillId: string; readonly days: readonly Day[] }[];
   /** Null until test, coverage and days are met. */
   readonly check: Check | null;
+  /** From the signature on; null before it. */
+  readonly watch: Watch | null;
+  /** Called back by the relapse chart since the last signature. */
+  readonly relapsed: boolean;
   /** Checks failed since the weakness was last opened; each starts the test again. */
   readonly failedChecks: number;
   /** Live reps since the chart last started, of any purpose. */
   readonly reps: number;
 }
 
-const flownOrder = (a: Rep, b: Rep) => (a.flownAt < b.flownAt ? -1 : a.flownAt > b.flownAt ? 1 : a.id < b.id ? -1 : 1);
+const flownOrder = (a: Rep, b: Rep) => (a.flownAt < b.flownAt ? -1 : a.flownAt > b.flownAt ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
 
 const chartsOf = (facts: WeaknessFacts, tests: readonly Rep[]): Chart[] =>
   facts.keyDrills.flatMap((drillId) => {
@@ -98,6 +104,8 @@ interface Round {
   readonly check: Check | null;
   readonly failedChecks: number;
   readonly reps: number;
+  /** Day on which the check was passed. */
+  readonly keptOn: Day | null;
 }
 
 /** Follows the reps in the order they were flown; a failed check starts the round again. */
@@ -107,14 +115,15 @@ function followRound(facts: WeaknessFacts, reps: readonly Rep[]): Round {
   let known: FirstThree | null = null;
   const three = () => (known ??= firstThree(facts, tests));
   let lastPractice: Day | null = null;
-  let score = new Map<string, { met: number; missed: number }>();
+  let tally = new CheckTally(facts.keyDrills);
+  let keptOn: Day | null = null;
   let failedChecks = 0;
   let flown = 0;
 
   for (const rep of reps) {
     flown += 1;
     const counted = whyNotCounted(rep, facts.causeId, facts.pilot.mode) === null && facts.keyDrills.includes(rep.drillId);
-    const passed = isPassed(facts, score);
+    const passed = tally.passed();
     if (rep.purpose !== 'check') {
       if (!passed && (lastPractice === null || rep.day > lastPractice)) lastPractice = rep.day;
       if (rep.purpose === 'test' && counted && !passed) {
@@ -125,39 +134,53 @@ function followRound(facts: WeaknessFacts, reps: readonly Rep[]): Round {
     }
     if (!counted || passed || lastPractice === null || !three().met) continue;
     if (rep.day < addDays(lastPractice, facts.rule.checkGapDays)) continue;
-    const of = score.get(rep.drillId) ?? { met: 0, missed: 0 };
-    if (of.met >= CHECK_MET_NEEDED) continue;
-    if (rep.met) of.met += 1; else of.missed += 1;
-    score.set(rep.drillId, of);
-    if (of.missed > CHECK_ATTEMPTS - CHECK_MET_NEEDED) {
+    const ended = tally.add(rep);
+    if (ended === 'passed') keptOn = rep.day;
+    if (ended === 'failed') {
       // Not kept: what was shown before no longer stands, so the test starts again from nothing.
       failedChecks += 1;
       tests = [];
       known = null;
       lastPractice = rep.day;
-      score = new Map();
+      tally = new CheckTally(facts.keyDrills);
       flown = 0;
     }
   }
 
   const check = !three().met || lastPractice === null ? null : {
     from: addDays(lastPractice, facts.rule.checkGapDays),
-    drills: facts.keyDrills.map((drillId) => {
-      const { met, missed } = score.get(drillId) ?? { met: 0, missed: 0 };
-      return { drillId, met, missed, passed: met >= CHECK_MET_NEEDED };
-    }),
-    passed: isPassed(facts, score),
+    drills: tally.drills(),
+    passed: tally.passed(),
   };
-  return { three: three(), check, failedChecks, reps: flown };
+  return { three: three(), check, failedChecks, reps: flown, keptOn };
 }
-
-const isPassed = (facts: WeaknessFacts, score: ReadonlyMap<string, { met: number }>) =>
-  facts.keyDrills.length > 0 && facts.keyDrills.every((drillId) => (score.get(drillId)?.met ?? 0) >= CHECK_MET_NEEDED);
 
 function stateOf(standing: 'active' | 'watch' | 'closed' | 'withdrawn', round: Round): WeaknessState {
   if (standing !== 'active') return standing;
   if (round.check) return 'ready-for-check';
   return round.reps > 0 || round.failedChecks > 0 ? 'drilling' : 'open';
+}
+
+interface Followed {
+  readonly round: Round;
+  readonly watched: FollowedWatch | null;
+  readonly relapsed: boolean;
+}
+
+/** Each signature ends a round and begins a watch; a watch whose chart calls the pilot back begins a round with the reps after that one. */
+function followSignatures(facts: WeaknessFacts, signatures: readonly string[], reps: readonly Rep[]): Followed {
+  let left = reps;
+  let last: Followed | null = null;
+  for (const [i, at] of signatures.entries()) {
+    const next = signatures[i + 1];
+    const round = followRound(facts, left.filter((rep) => rep.flownAt < at));
+    const seen = left.filter((rep) => rep.flownAt >= at && (next === undefined || rep.flownAt < next));
+    const watched = followWatch(facts, seen, round.keptOn === null ? null : { day: round.keptOn, passed: true }, at.slice(0, 10));
+    const { alarm } = watched;
+    if (alarm) left = left.filter((rep) => flownOrder(rep, alarm) > 0);
+    last = { round, watched, relapsed: alarm !== null };
+  }
+  return last && !last.relapsed ? last : { round: followRound(facts, left), watched: null, relapsed: last?.relapsed ?? false };
 }
 
 /**
@@ -166,16 +189,17 @@ function stateOf(standing: 'active' | 'watch' | 'closed' | 'withdrawn', round: R
  */
 export function clearanceOf(facts: WeaknessFacts): Clearance {
   const standing = standingOf(facts.moves);
-  const from = standing.roundFrom;
-  const reps = from === null ? [] : facts.reps.filter((rep) => !rep.takenBack && rep.flownAt >= from).sort(flownOrder);
-  const round = followRound(facts, reps);
-  const state = stateOf(standing.state, round);
+  const { roundFrom } = standing;
+  const reps = roundFrom === null ? [] : facts.reps.filter((rep) => !rep.takenBack && rep.flownAt >= roundFrom).sort(flownOrder);
+  const { round, watched, relapsed } = followSignatures(facts, standing.signatures, reps);
+  const state = relapsed ? (round.check ? 'ready-for-check' : 'drilling') : stateOf(standing.state, round);
+  const watch = watched && state === 'watch' ? { curve: watched.curve, checks: watched.checks, next: watched.next } : null;
   const signed = state === 'watch' || state === 'closed';
   const keptMet = round.check?.drills.reduce((sum, drill) => sum + drill.met, 0) ?? 0;
   const kept = round.check?.passed ?? false;
   return {
     state,
-    signedEarly: standing.signedEarly,
+    signedEarly: standing.signedEarly && !relapsed,
     rungs: [
       ...round.three.rungs,
       { id: 'kept', met: kept, share: kept ? 1 : share(keptMet, facts.keyDrills.length * CHECK_MET_NEEDED) },
@@ -185,6 +209,8 @@ export function clearanceOf(facts: WeaknessFacts): Clearance {
     coverage: round.three.coverage,
     days: round.three.days,
     check: round.check,
+    watch,
+    relapsed,
     failedChecks: round.failedChecks,
     reps: round.reps,
   };

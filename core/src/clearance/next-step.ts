@@ -7,16 +7,18 @@ export type NextStep =
   | { readonly do: 'wait'; readonly until: Day }
   | { readonly do: 'check' }
   | { readonly do: 'sign' }
-  | { readonly do: 'watch' }
+  /** On watch; the next spaced check counts from that day. */
+  | { readonly do: 'watch'; readonly until: Day }
   | { readonly do: 'nothing' };
 
-export function nextStep(clearance: Pick<Clearance, 'state' | 'check'>, today: Day): NextStep {
+export function nextStep(clearance: Pick<Clearance, 'state' | 'check'> & { readonly watch: { readonly next: { readonly from: Day } } | null }, today: Day): NextStep {
   switch (clearance.state) {
     case 'open':
     case 'drilling':
       return { do: 'drill' };
     case 'watch':
-      return { do: 'watch' };
+      if (!clearance.watch) return { do: 'nothing' };
+      return today >= clearance.watch.next.from ? { do: 'check' } : { do: 'watch', until: clearance.watch.next.from };
     case 'closed':
     case 'withdrawn':
       return { do: 'nothing' };

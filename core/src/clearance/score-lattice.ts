@@ -54,7 +54,8 @@ export class ScoreLattice {
 
   /** The score as a number, for drawing; decisions use `compare`. */
   score(point: Point): number {
-    return this.sign * (point.met * this.rise - point.missed * this.fall);
+    // Adding 0 turns −0 into 0.
+    return this.sign * (point.met * this.rise - point.missed * this.fall) + 0;
   }
 
   /** −1, 0 or 1 as the score of `a` is below, equal to or above that of `b`; exact. */

@@ -5,6 +5,8 @@ export interface Standing {
   /** Instant from which reps count; null when withdrawn. */
   readonly roundFrom: string | null;
   readonly signedEarly: boolean;
+  /** Instants of the signatures since then, oldest first: a second one follows when the relapse chart has called the pilot back. */
+  readonly signatures: readonly string[];
 }
 
 /** Moves that have not been taken back, oldest first. */
@@ -17,19 +19,19 @@ export function liveMoves(moves: readonly Move[]): readonly Move[] {
 
 /** Where the trainer's own moves have brought the weakness, before any rep is looked at. */
 export function standingOf(moves: readonly Move[]): Standing {
-  let standing: Standing = { state: 'withdrawn', roundFrom: null, signedEarly: false };
+  let standing: Standing = { state: 'withdrawn', roundFrom: null, signedEarly: false, signatures: [] };
   for (const move of liveMoves(moves)) {
     switch (move.kind) {
       case 'opened':
       case 'reopened':
-        standing = { state: 'active', roundFrom: move.at, signedEarly: false };
+        standing = { state: 'active', roundFrom: move.at, signedEarly: false, signatures: [] };
         break;
       case 'occurrence-added':
-        if (standing.state === 'withdrawn') standing = { state: 'active', roundFrom: move.at, signedEarly: false };
+        if (standing.state === 'withdrawn') standing = { state: 'active', roundFrom: move.at, signedEarly: false, signatures: [] };
         break;
       case 'signed':
       case 'signed-early':
-        standing = { ...standing, state: 'watch', signedEarly: move.kind === 'signed-early' };
+        standing = { ...standing, state: 'watch', signedEarly: move.kind === 'signed-early', signatures: [...standing.signatures, move.at] };
         break;
       case 'closed':
         standing = { ...standing, state: 'closed' };

@@ -17,7 +17,8 @@ export async function carry(school: SchoolTx) {
   const { tx } = school;
   const list = await today(school);
   const watched = await tx('weaknesses').where({ state: 'watch' }).select('id', 'pilot_id') as { id: string; pilotId: string }[];
-  const weaknesses = [...(list.weaknesses as { id: string; pilotId: string }[]), ...watched];
+  const listed = list.weaknesses as { id: string; pilotId: string }[];
+  const weaknesses = [...listed, ...watched.filter(({ id }) => !listed.some((line) => line.id === id))];
   const toDebrief = list.toDebrief as { id: string; pilotId: string }[];
   const each = async <T>(ids: Iterable<string>, read: (id: string) => Promise<T>): Promise<Record<string, T>> => {
     const found: Record<string, T> = {};

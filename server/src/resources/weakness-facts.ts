@@ -69,7 +69,7 @@ export async function refreshWeakness(school: SchoolTx, id: string): Promise<voi
   const clearance = clearanceOf(await loadFacts(school, id));
   await school.tx('weaknesses').where({ id }).update({
     state: clearance.state,
-    checkFrom: clearance.check?.from ?? null,
+    checkFrom: (clearance.watch?.next ?? clearance.check)?.from ?? null,
     checkPassed: clearance.check?.passed ?? false,
     signedEarly: clearance.signedEarly,
     rungs: clearance.rungs.map((rung) => rung.share),

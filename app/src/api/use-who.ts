@@ -1,0 +1,5 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Me } from './types';
+
+/** Who is signed in, for showing. Only looks: the frame has asked who is here before any page is shown. */
+export const useWho = (): Me | null => useQuery<Me | null>({ queryKey: ['me'], enabled: false }).data ?? null;

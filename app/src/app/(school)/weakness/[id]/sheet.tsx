@@ -1,0 +1,1 @@
+export { SignOffSheet as default } from '../../../../screens';
