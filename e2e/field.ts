@@ -58,12 +58,41 @@ export class Trainer {
   }
 
   async sent(): Promise<void> {
-    await expect.poll(() => this.page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('skelby.outbox.')).length)).toBe(0);
+    await expect.poll(() => this.unsent(), { timeout: 20_000 }).toBe(0);
   }
 
-  /** Sets the phone's clock; the day begins at nine. */
+  /** Waits until the phone has all it takes to work without signal: the app itself, and what there is to read. */
+  async carriesAll(): Promise<void> {
+    await this.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await expect.poll(() => this.page.evaluate(() => new Promise<boolean>((resolve) => {
+      const opening = indexedDB.open('skelby-read');
+      opening.onsuccess = () => {
+        const database = opening.result;
+        if (!database.objectStoreNames.contains('queries')) { database.close(); resolve(false); return; }
+        const read = database.transaction('queries').objectStore('queries').get('read');
+        read.onsuccess = () => { database.close(); resolve(typeof read.result === 'string' && read.result.includes('"rule"')); };
+      };
+    })), { timeout: 20_000 }).toBe(true);
+  }
+
+  /** How many entries the phone keeps that the server has not taken. */
+  unsent(): Promise<number> {
+    return this.page.evaluate(() => new Promise<number>((resolve, reject) => {
+      const opening = indexedDB.open('skelby-outbox');
+      opening.onerror = () => reject(new Error('The outbox does not open.'));
+      opening.onsuccess = () => {
+        const database = opening.result;
+        if (!database.objectStoreNames.contains('items')) { database.close(); resolve(0); return; }
+        const all = database.transaction('items').objectStore('items').getAll();
+        all.onsuccess = () => { database.close(); resolve((all.result as { sentAt?: number }[]).filter((item) => item.sentAt === undefined).length); };
+      };
+    }));
+  }
+
+  /** Lives through this day; it begins at nine. The server is told the hour it is there, so that it does not take the phone's clock for a wrong one. */
   async on(day: Date): Promise<void> {
     await this.page.clock.setFixedTime(day);
+    await this.page.route('**/api/sync', (route) => route.continue({ postData: JSON.stringify({ ...(route.request().postDataJSON() as object), sentAt: new Date().toISOString() }) }));
   }
 }
 

@@ -117,7 +117,10 @@ test('without signal the entry waits on the phone, outlives a second entry, and 
   await context.setOffline(true);
   await page.getByRole('button', { name: /^Birds/ }).click();
   await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: 'Confirm: Birds' })).toBeVisible();
+  await page.getByRole('link', { name: 'Today' }).click();
   await expect(page.getByText('1 entry waiting for signal')).toBeVisible();
+  await expect(page.getByRole('link', { name: new RegExp(`${pilot}.*Near-miss today: Birds`) })).toBeVisible();
   await context.setOffline(false);
   await trainer.sent();
   await expect(page.getByText('waiting for signal')).toBeHidden();

@@ -120,7 +120,7 @@ export class Outbox {
 
   /** Forgets what was sent before `readAt`: what has been read since holds it. */
   async forgetSent(readAt: number): Promise<void> {
-    for (const item of this.now.items) if (item.sentAt !== undefined && item.sentAt <= readAt) await this.discard(item.key);
+    for (const item of this.now.items) if (item.sentAt !== undefined && item.sentAt < readAt) await this.discard(item.key);
   }
 
   /** Empties the shelf, whatever is on it. */

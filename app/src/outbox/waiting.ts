@@ -32,7 +32,7 @@ export const isToSend = (item: Waiting): boolean => item.refused === undefined &
 
 /** Changes that what was read at `readAt` cannot hold yet. */
 export const notYetIn = (items: readonly Waiting[], readAt: number): readonly Waiting[] =>
-  items.filter((item) => item.refused === undefined && (item.sentAt === undefined || item.sentAt > readAt));
+  items.filter((item) => item.refused === undefined && (item.sentAt === undefined || item.sentAt >= readAt));
 
 /** Not with the server: waiting, or refused and still to be decided. */
 export const isUnsent = (item: Waiting): boolean => item.sentAt === undefined;

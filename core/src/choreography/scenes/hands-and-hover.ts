@@ -1,0 +1,64 @@
+import type { Scene } from '../scene';
+import { climb, forward, hold, mix, pushed, sideways, turn } from '../legs';
+
+const HOVER = { x: 0, y: 6, z: 2.5, noseDeg: 0 } as const;
+const MARK = { is: 'mark', x: 0, y: 6, label: 'mark' } as const;
+
+/** Small corrections against a wander, there and back. */
+const wander = [
+  pushed({ x: 0.35, y: 0.15 }, 1.2), mix({ roll: -0.14, pitch: -0.06 }, 0.5), hold(0.9), pushed({ x: -0.3, y: -0.3 }, 1.2), mix({ roll: 0.12, pitch: 0.12 }, 0.5), hold(0.9),
+  pushed({ x: 0.1, z: 0.25 }, 1), mix({ throttle: -0.25, roll: -0.04 }, 0.5), hold(1.2),
+];
+
+export const HANDS_AND_HOVER_SCENES: Readonly<Record<string, Scene>> = {
+  'single-stick': {
+    start: { ...HOVER, z: 3 }, marks: [MARK], windFromDeg: 0, wayOut: 'up',
+    legs: [hold(0.6, 'Up, down'), ...climb(1), ...climb(-1), ...turn(45, 'Yaw right, left'), ...turn(-45), ...forward(2, 'Fore, aft'), ...forward(-2), ...sideways(2, 'Right, left'), ...sideways(-2)],
+  },
+  'half-thumb': { start: HOVER, marks: [MARK], windFromDeg: 0, wayOut: 'up', legs: wander },
+  'soft-centre-stick': { start: HOVER, marks: [MARK], windFromDeg: 0, wayOut: 'up', legs: [hold(0.5, 'Each curve the same hover'), ...wander, ...turn(8, 'A little yaw'), ...turn(-8)] },
+  'never-coast': {
+    start: { x: -5, y: 10, z: 4, noseDeg: 0 }, windFromDeg: 0, wayOut: 'up',
+    marks: [{ is: 'mark', x: -5, y: 10 }, { is: 'mark', x: -5, y: 20 }, { is: 'mark', x: 5, y: 20 }, { is: 'mark', x: 5, y: 10 }],
+    legs: [mix({ pitch: 0.4 }, 5, 'Always a hand at work'), mix({ roll: 0.4, throttle: 0.05 }, 5), mix({ pitch: -0.4, throttle: -0.05 }, 5), mix({ roll: -0.4 }, 5)],
+  },
+  'stick-call': {
+    start: { ...HOVER, z: 3 }, marks: [], windFromDeg: 0, wayOut: 'up',
+    legs: [mix({ roll: 0.5 }, 0.7, '"Right"'), hold(0.8), mix({ throttle: 0.5 }, 0.7, '"Up"'), hold(0.8), mix({ yaw: -0.5 }, 0.7, '"Nose left"'), hold(0.8), mix({ pitch: -0.5 }, 0.7, '"Back"'), hold(0.8)],
+  },
+  'mirror-call': {
+    start: { x: 0, y: 8, z: 3, noseDeg: 180 }, marks: [], windFromDeg: 0, wayOut: 'up',
+    legs: [hold(0.5, 'Nose at 6: it faces you'), mix({ roll: -0.5 }, 0.7, '"To your right": roll left'), hold(1), mix({ pitch: -0.5 }, 0.7, '"Away": pull back'), hold(1), mix({ yaw: 0.5 }, 0.7, '"Clockwise": yaw right, as ever'), hold(1)],
+  },
+  'motor-cut-discipline': {
+    start: { x: 0, y: 4, z: 0.1, noseDeg: 0 }, marks: [{ is: 'pad', x: 0, y: 4, label: 'on the ground' }], windFromDeg: 0, wayOut: 'left',
+    legs: [hold(0.8, 'Arm, idle'), mix({ throttle: -1 }, 2.5, 'Stop: the gesture of your own transmitter'), hold(1, 'In the air: only to spare a person, or low and beyond saving')],
+  },
+  'pop-up-takeoff': {
+    start: { x: 0, y: 6, z: 0.1, noseDeg: 0 }, marks: [{ is: 'pad', x: 0, y: 6, label: 'pad' }], windFromDeg: 0, wayOut: 'ahead',
+    legs: [hold(0.8), mix({ throttle: 0.9 }, 1, 'Firm, straight up'), hold(1.2, 'Trim, then look'), hold(1)],
+  },
+  'tail-in-hover': { start: HOVER, marks: [MARK], windFromDeg: 0, wayOut: 'up', legs: [hold(0.6, 'Tail to you, nose into the wind'), ...wander] },
+  'fore-aft-line': {
+    start: HOVER, windFromDeg: 0, wayOut: 'up', marks: [MARK, { is: 'mark', x: 0, y: 21, label: 'far end' }],
+    legs: [...forward(15, 'Out along the line'), hold(1.1, 'Stand 2 s'), ...forward(-15, 'And back'), hold(1.1, 'Stand 2 s')],
+  },
+  'lateral-line': {
+    start: { ...HOVER, y: 8 }, windFromDeg: 0, wayOut: 'up', marks: [{ is: 'mark', x: 0, y: 8 }, { is: 'mark', x: -10, y: 8 }, { is: 'mark', x: 10, y: 8 }],
+    legs: [...sideways(-10, '10 m left'), ...sideways(20, '20 m right'), ...sideways(-10, '10 m left')],
+  },
+  'pad-landing': {
+    start: { x: 0, y: 6, z: 3, noseDeg: 0 }, windFromDeg: 0, wayOut: 'up', marks: [{ is: 'pad', x: 0, y: 6, label: 'pad' }],
+    legs: [mix({ throttle: -0.5 }, 2, 'Half stick down'), mix({ throttle: -0.2 }, 2.2, 'Ease off under 1 m'), hold(0.6, 'Feet down'), mix({ throttle: -1 }, 1.2, 'Motors off, then let go')],
+  },
+  'hover-check': { start: { ...HOVER, z: 3 }, marks: [MARK], windFromDeg: 0, wayOut: 'up', legs: [hold(1.5, 'Wobble? Sound?'), ...turn(15, 'Each control, small'), ...turn(-15), ...forward(0.6), ...forward(-0.6), ...sideways(0.6), ...sideways(-0.6), ...climb(0.4), ...climb(-0.4), hold(1, 'Lights, video, battery')] },
+  'into-wind-hover': {
+    start: { x: 0, y: 8, z: 3, noseDeg: 0 }, marks: [{ is: 'mark', x: 0, y: 8 }], windFromDeg: 0, wayOut: 'up', side: 'nose-in',
+    legs: [pushed({}, 5, 'Lean held against the wind', { pitch: 0.16 })].map((leg) => ({ ...leg, pushed: { y: -4 } })),
+    sides: {
+      'tail-on': { start: { x: 0, y: 8, z: 3, noseDeg: 180 }, legs: [pushed({ y: -4 }, 5, 'Tail to the wind: pull back', { pitch: -0.16 })] },
+      'nose-left': { start: { x: 0, y: 8, z: 3, noseDeg: -90 }, legs: [pushed({ y: -4 }, 5, 'Wind on its right side: roll right', { roll: 0.16 })] },
+      'nose-right': { start: { x: 0, y: 8, z: 3, noseDeg: 90 }, legs: [pushed({ y: -4 }, 5, 'Wind on its left side: roll left', { roll: -0.16 })] },
+    },
+  },
+};
