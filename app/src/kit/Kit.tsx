@@ -52,6 +52,7 @@ export function Kit() {
                 </Rows>
               </Part>
               <Part heading="School">
+                <Rows><LinkRow href="/drills" title="Drills" under="All of them, with the sticks in motion" /></Rows>
                 <Rows><LinkRow href="/school" title="Units and experience" under="What numbers are read in, and what our debriefs have taught the ranking" /></Rows>
               </Part>
               <Account />

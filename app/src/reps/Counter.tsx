@@ -151,6 +151,7 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
           <Standing settings={flown} clearance={clearance} page={page} />
           {settings.pack > 2 ? <Words as="soft">{`${plural(settings.pack, 'pack')}: short and often teaches more. A break?`}</Words> : null}
           <Words as="soft">{drill.task}</Words>
+          <LinkButton kind="quiet" icon="play-circle" label="See it flown" href={`/drills/${drill.id}?pilot=${page.pilot.id}`} />
         </View>
       )}
     </Screen>

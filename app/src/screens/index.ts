@@ -21,3 +21,7 @@ export const DebriefSheet = later(debrief, (all) => all.DebriefSheet);
 export const FlightCardScreen = later(debrief, (all) => all.FlightCardScreen);
 export const SumsScreen = later(debrief, (all) => all.SumsScreen);
 export const SchoolScreen = later(debrief, (all) => all.SchoolScreen);
+
+const drills = () => import('./drills');
+export const DrillScreen = later(drills, (all) => all.DrillScreen);
+export const DrillsScreen = later(drills, (all) => all.DrillsScreen);

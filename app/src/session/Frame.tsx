@@ -18,7 +18,7 @@ const PLACES: readonly { readonly href: Href; readonly label: string; readonly i
   { href: '/pilots', label: 'Pilots', icon: 'users', owns: /^\/pilots/ },
   { href: '/flights', label: 'Flights', icon: 'send', owns: /^\/flights/ },
   { href: '/sums', label: 'Sums', icon: 'compass', owns: /^\/sums/ },
-  { href: '/kit', label: 'Kit', icon: 'tool', owns: /^\/(kit|craft|sites|school)/ },
+  { href: '/kit', label: 'Kit', icon: 'tool', owns: /^\/(kit|craft|sites|school|drills)/ },
 ];
 
 const useStyles = themed((theme) => ({

@@ -1,0 +1,73 @@
+import { sceneOf } from '@skelby/core/choreography/scenes';
+import { coachingOf } from '@skelby/core/drills/coaching';
+import { DRILL_GROUPS, type Drill, type Side } from '@skelby/core/drills/drill';
+import { drillOf, isDrillId } from '@skelby/core/drills/drills';
+import type { StickLayout } from '@skelby/core/flying/vocabulary';
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { useUnits } from '../api/use-units';
+import { useRoster } from '../laid-over/use-roster';
+import { keep, kept } from '../storage';
+import { Choice } from '../ui/Choice';
+import { Note } from '../ui/Note';
+import { LinkRow, Rows } from '../ui/Rows';
+import { Part, Screen } from '../ui/Screen';
+import { Words } from '../ui/Words';
+import { SIDE_WORDS, STANDING_LINE } from '../words/words';
+import { Movement } from './Movement';
+
+const LAYOUTS = [1, 2, 3, 4] as const;
+const LAYOUT = 'drill.layout';
+
+const SIMULATOR_WORDS: Readonly<Record<Drill['simulator'], string>> = { first: 'Simulator first, then the craft', allowed: 'On the simulator or the craft', 'no-use': 'Not for the simulator' };
+const KIND_WORDS: Readonly<Record<Drill['kind'], string>> = { flown: '', spoken: 'Spoken: no flying', ground: 'On the ground: no flying' };
+
+function Page({ drill }: { readonly drill: Drill }) {
+  const { pilot } = useLocalSearchParams<{ pilot?: string }>();
+  const { sentence } = useUnits();
+  const roster = useRoster().data;
+  const whose = roster?.pilots.find((each) => each.id === pilot);
+  const [picked, setPicked] = useState<StickLayout | null>(kept<StickLayout>(LAYOUT));
+  const layout = picked ?? whose?.stickLayout ?? 2;
+  const [side, setSide] = useState<Side | null>(drill.sides[0] ?? null);
+  const coaching = coachingOf(drill.id);
+  const moves = sceneOf(drill.id) !== null;
+  const group = DRILL_GROUPS.find((each) => each.id === drill.group)!.name;
+  return (
+    <Screen
+      title={drill.name} under={[group, whose?.name].filter(Boolean).join(' · ')} up="/drills"
+      aside={
+        <>
+          <Part heading="Do"><Words>{sentence(drill.task)}</Words></Part>
+          <Part heading="What goes wrong">{coaching.mistakes.map((mistake) => <Words key={mistake}>{`– ${mistake}.`}</Words>)}</Part>
+          <Part heading="Stop when"><Words>{coaching.stop}</Words></Part>
+          <Part heading="Standard">
+            <Words>{`By eye: ${sentence(drill.byEye)}.`}</Words>
+            <Words>{`Measured: ${sentence(drill.measured)}.`}</Words>
+            <Words as="soft">{`Dose: ${drill.dose}. ${[KIND_WORDS[drill.kind], SIMULATOR_WORDS[drill.simulator]].filter(Boolean).join('. ')}.`}</Words>
+          </Part>
+          {drill.after.length > 0 ? (
+            <Part heading="Comes after"><Rows>{drill.after.map((id) => <LinkRow key={id} href={`/drills/${id}`} title={drillOf(id).name} under={drillOf(id).trains} />)}</Rows></Part>
+          ) : null}
+          <Words as="soft">{`People behind the line, nobody under the path. ${STANDING_LINE}`}</Words>
+        </>
+      }
+    >
+      <Words as="heading">{sentence(drill.byEye)}</Words>
+      {drill.caution ? <Note icon="alert-triangle" heading="Caution">{sentence(drill.caution)}</Note> : null}
+      {moves ? (
+        <>
+          {drill.sides.length > 0 ? <Choice label="Side" value={side} onChange={setSide} options={drill.sides.map((value) => ({ value, label: SIDE_WORDS[value] }))} /> : null}
+          <Movement key={`${drill.id} ${String(side)} ${layout}`} drillId={drill.id} side={side} layout={layout} />
+          <Choice label="Transmitter" value={layout} onChange={(value) => { keep(LAYOUT, value); setPicked(value); }} options={LAYOUTS.map((value) => ({ value, label: `Mode ${value}` }))} />
+        </>
+      ) : null}
+    </Screen>
+  );
+}
+
+export function DrillScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  if (!isDrillId(id)) return <Screen title="Drill" up="/drills"><Note icon="help-circle" heading="Not here">There is no such drill.</Note></Screen>;
+  return <Page key={id} drill={drillOf(id)} />;
+}
