@@ -1,0 +1,63 @@
+import { abilityIn, AIM_HIGH, AIM_LOW, afterRep, chanceMet, difficultyOf, type Level, levelFor, LEVELS, raschChance } from './ability';
+
+const rep = (n: number, met: boolean, more: object = {}) => ({ drillId: 'tail-in-hover', met, day: '2026-03-02', flownAt: `2026-03-02T09:${String(n).padStart(2, '0')}:00.000Z`, takenBack: false, ...more });
+const many = (met: number, missed: number, more: object = {}) => [...Array.from({ length: met }, (_, i) => rep(i, true, more)), ...Array.from({ length: missed }, (_, i) => rep(met + i, false, more))];
+
+describe('the Rasch model', () => {
+  // Worked values of 1 / (1 + exp(−(θ − b))), as in any table of the logistic function: 0 → 0.5, 1 → 0.7311, 2 → 0.8808, −1 → 0.2689.
+  test.each([[0, 0, 0.5], [1, 0, 0.7311], [2, 0, 0.8808], [0, 1, 0.2689], [1.5, 0.5, 0.7311]])('ability %s against difficulty %s: %s', (ability, difficulty, chance) => {
+    expect(raschChance(ability, difficulty)).toBeCloseTo(chance, 4);
+  });
+
+  test('is Elo\'s expected score on another scale: 200 points ahead is 0.76, 400 is 0.909', () => {
+    // Elo: 1 / (1 + 10^(−d / 400)); a logit is 400 / ln 10 points (Elo, The Rating of Chessplayers, Past and Present, 1978).
+    const logits = (points: number) => (points * Math.LN10) / 400;
+    expect(raschChance(logits(200), 0)).toBeCloseTo(0.7597, 4);
+    expect(raschChance(logits(400), 0)).toBeCloseTo(0.9091, 4);
+  });
+});
+
+describe('what reps say of a pilot', () => {
+  test('a rep met lifts the ability, a miss lowers it, a surprise more than what was expected; each makes it surer', () => {
+    const before = { mean: 1, sd: 1 };
+    const met = afterRep(before, 0, true);
+    const missed = afterRep(before, 0, false);
+    expect(met.mean).toBeGreaterThan(1);
+    expect(missed.mean).toBeLessThan(1);
+    expect(1 - missed.mean).toBeGreaterThan(met.mean - 1);
+    expect(met.sd).toBeLessThan(1);
+    // By hand: chance 0.7311, information 0.1966, variance 1 / (1 + 0.1966) = 0.8357; a miss moves by 0.8357 × 0.7311 = 0.611.
+    expect(missed.mean).toBeCloseTo(1 - 0.611, 3);
+    expect(met.sd ** 2).toBeCloseTo(0.8357, 4);
+  });
+
+  test('after many reps it settles where the share met says, whatever it was before', () => {
+    const shuffled = Array.from({ length: 400 }, (_, i) => rep(i % 60, i % 4 !== 0, { flownAt: `2026-03-02T${String(8 + Math.floor(i / 60)).padStart(2, '0')}:${String(i % 60).padStart(2, '0')}:00.000Z` }));
+    const ability = abilityIn('hover', shuffled, '2026-03-02');
+    expect(raschChance(ability.mean, difficultyOf('tail-in-hover'))).toBeCloseTo(0.75, 1);
+    expect(ability.sd).toBeLessThan(0.2);
+  });
+
+  test('reps of other groups and those taken back say nothing; days without flying make it less sure, never surer than a beginner is unsure', () => {
+    const start = abilityIn('hover', [], '2026-03-02');
+    expect(abilityIn('hover', many(10, 0, { drillId: 'mirror-call' }), '2026-03-02')).toEqual(start);
+    expect(abilityIn('hover', many(10, 0, { takenBack: true }), '2026-03-02')).toEqual(start);
+    const soon = abilityIn('hover', many(20, 5), '2026-03-02');
+    const later = abilityIn('hover', many(20, 5), '2026-06-02');
+    expect(later.mean).toBe(soon.mean);
+    expect(later.sd).toBeGreaterThan(soon.sd);
+    expect(abilityIn('hover', many(20, 5), '2036-03-02').sd).toBeLessThanOrEqual(start.sd);
+  });
+});
+
+test('practice is set where the pilot should succeed about 70 to 85 times in a hundred, easier for the weak and harder for the strong', () => {
+  const weak: Level = levelFor({ mean: -0.8, sd: 0.4 }, 'tail-in-hover');
+  const strong: Level = levelFor({ mean: 3, sd: 0.4 }, 'tail-in-hover');
+  expect(weak).toBe(-2);
+  expect(strong).toBe(1);
+  const middling = { mean: 0.8, sd: 0.5 };
+  const chance = chanceMet(middling, 'tail-in-hover', levelFor(middling, 'tail-in-hover'));
+  expect(chance).toBeGreaterThan(AIM_LOW - 0.12);
+  expect(chance).toBeLessThan(AIM_HIGH + 0.05);
+  for (const level of LEVELS) expect(chanceMet(middling, 'tail-in-hover', level)).toBeLessThanOrEqual(chanceMet(middling, 'tail-in-hover', -2));
+});

@@ -1,0 +1,59 @@
+import { causeOf } from '../causes/causes';
+import { drillOf } from '../drills/drills';
+import type { Place } from '../flying/vocabulary';
+import { LIMITS, type Need } from './limits';
+
+/** An open weakness, as far as it restricts. */
+export interface Restricting {
+  readonly causeId: string;
+  /** Drills of its own plan: they are there to mend it, and stay open. */
+  readonly drillIds: readonly string[];
+}
+
+export interface PlannedFlying {
+  readonly drillId: string;
+  readonly flownOn: 'craft' | 'simulator';
+  readonly place: Place | null;
+  readonly windMps: number | null;
+  readonly windLimitMps: number;
+}
+
+export interface Broken {
+  readonly causeId: string;
+  /** Which restriction, why it is broken, and what would do. Speeds are left open for the school's units. */
+  readonly words: string;
+}
+
+const PLACE_NAMES: Readonly<Record<Place, string>> = { open: 'open ground', trees: 'among trees', indoors: 'indoors', 'under-structure': 'under a structure', 'built-up': 'between walls', water: 'over water' };
+
+/** What has to be seen to before this pilot flies here, each once. */
+export const needsOf = (weaknesses: readonly Restricting[], place: Place | null): readonly Need[] =>
+  [...new Set(weaknesses.flatMap(({ causeId }) => (LIMITS[causeId] ?? []).flatMap((limit) => (limit.limit === 'needs' && (!limit.at || (place !== null && limit.at.includes(place))) ? [limit.what] : []))))];
+
+const USUAL_RESERVE_PERCENT = 25;
+
+/** Charge at which the feet have to be down, per cent: the usual reserve, or more after a battery weakness. */
+export const reserveOf = (weaknesses: readonly Restricting[]): number =>
+  Math.max(USUAL_RESERVE_PERCENT, ...weaknesses.flatMap(({ causeId }) => (LIMITS[causeId] ?? []).flatMap((limit) => (limit.limit === 'reserve' ? [limit.percent] : []))));
+
+/** The restrictions that a planned flight would break. On the simulator nothing is broken. */
+export function brokenBy(flying: PlannedFlying, weaknesses: readonly Restricting[]): readonly Broken[] {
+  if (flying.flownOn === 'simulator') return [];
+  const drill = drillOf(flying.drillId);
+  return weaknesses.flatMap(({ causeId, drillIds }) => {
+    const cause = causeOf(causeId);
+    const broken = (why: string): Broken => ({ causeId, words: `${cause.name}: ${why}` });
+    return (LIMITS[causeId] ?? []).flatMap((limit): Broken[] => {
+      switch (limit.limit) {
+        case 'needs': case 'reserve': return [];
+        case 'not-at': return flying.place !== null && limit.places.includes(flying.place) ? [broken(`not ${PLACE_NAMES[flying.place]} until cleared; fly it on open ground.`)] : [];
+        case 'wind-share': {
+          const most = limit.share * flying.windLimitMps;
+          return flying.windMps !== null && flying.windMps > most ? [broken(`no more than {v:${most.toFixed(1)}} of wind until cleared; it is {v:${flying.windMps.toFixed(1)}}.`)] : [];
+        }
+        case 'without-hold-only-at': return drill.assistance !== 'as-flown' && flying.place !== null && !limit.places.includes(flying.place) ? [broken(`without hold only on ${limit.places.map((place) => PLACE_NAMES[place]).join(' or ')} until cleared.`)] : [];
+        case 'no-drills': return limit.drills.includes(drill.id) && !drillIds.includes(drill.id) ? [broken(`${drill.name} goes against "${cause.restriction}"; on the simulator, or once cleared.`)] : [];
+      }
+    });
+  });
+}
