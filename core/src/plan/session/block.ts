@@ -1,0 +1,58 @@
+import type { Purpose } from '../../clearance/facts';
+import type { Side } from '../../drills/drill';
+import type { Level } from '../ability';
+
+/** Some reps of one drill by one pilot, flown one after the other on one pack. */
+export interface Block {
+  readonly id: string;
+  readonly pilotId: string;
+  readonly weaknessId: string;
+  readonly causeId: string;
+  readonly drillId: string;
+  readonly side: Side | null;
+  readonly purpose: Purpose;
+  readonly level: Level;
+  readonly reps: number;
+  readonly minutes: number;
+  /** What it is expected to bring towards clearing; see docs/session.md for the unit. */
+  readonly gain: number;
+  /** The pilot has never flown this drill: at most one such a session. */
+  readonly isNew: boolean;
+  /** Drills of this session that come before it, on the same pack or an earlier one. */
+  readonly after: readonly string[];
+  /** The other half of a mixed pair: not on the same pack. */
+  readonly apartFrom: string | null;
+  /** Why it is there, for the trainer. */
+  readonly why: string;
+}
+
+/** What the trainer has for today. */
+export interface Means {
+  readonly packs: number;
+  /** Flying time of a pack down to the landing reserve, minutes. */
+  readonly packMinutes: number;
+  /** From the first take-off to the end of light or of the lesson, minutes; null: as long as it takes. */
+  readonly minutes: number | null;
+}
+
+export interface Pack {
+  readonly pilotId: string;
+  readonly blocks: readonly Block[];
+  /** This pilot has just flown two in a row. */
+  readonly restBefore: boolean;
+}
+
+export interface SessionLayout {
+  readonly packs: readonly Pack[];
+  readonly gain: number;
+  /** Whole time, with changes and rests, minutes. */
+  readonly minutes: number;
+  /** Blocks that found no room. */
+  readonly left: readonly Block[];
+}
+
+export const CHANGE_MINUTES = 4;
+export const REST_MINUTES = 15;
+/** Common practice: one or two packs, a break, one or two more. */
+export const PACKS_PER_PILOT = 4;
+export const PACKS_IN_A_ROW = 2;
