@@ -20,7 +20,7 @@ module.exports = {
       rootDir: `${__dirname}/app`,
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
       moduleNameMapper: { '\\.woff2$': '<rootDir>/src/testing/file.js' },
-      transformIgnorePatterns: ['/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-svg|react-native-gifted-charts|gifted-charts-core|uuid|standard-navigation))'],
+      transformIgnorePatterns: ['/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-svg|react-native-gifted-charts|gifted-charts-core|uuid|nanoid|standard-navigation))'],
     },
   ],
 };

@@ -22,6 +22,7 @@ import { recordRoutes } from './resources/records';
 import { repRoutes } from './resources/reps';
 import { rosterRoutes } from './resources/roster';
 import { schoolRoutes } from './resources/school';
+import { sessionRoutes } from './resources/sessions';
 import { syncRoutes } from './resources/sync';
 import { todayRoutes } from './resources/today';
 import { weaknessRoutes } from './resources/weaknesses';
@@ -65,6 +66,7 @@ function apiRouter(db: Knex): Router {
   debriefRoutes(router, inSchool);
   experienceRoutes(router, inSchool);
   rankingRoutes(router, inSchool);
+  sessionRoutes(router, inSchool);
   carryRoutes(router, inSchool);
   syncRoutes(router, inSchool);
   exchangeRoutes(router, db, inSchool);

@@ -5,6 +5,7 @@ import type { Findings } from '@skelby/core/debrief/findings';
 import type { CraftRecord } from '@skelby/core/flying/craft-facts';
 import type { Units } from '@skelby/core/flying/units';
 import type { Experience } from '@skelby/core/ranking/experience';
+import type { SessionFields } from '@skelby/core/shapes/session';
 import type { FlightMode, OccurrenceKind, Place, StickLayout } from '@skelby/core/flying/vocabulary';
 
 /** What the server answers with. */
@@ -130,10 +131,15 @@ export interface WeaknessMove extends Move {
 export interface RecordedRep extends Rep {
   readonly weaknessId: string;
   readonly pack: number;
+  readonly level?: number;
+  readonly measure?: number | null;
+  readonly sessionId?: string | null;
   readonly missReason: string | null;
 }
 
 export interface WeaknessPage {
+  /** How bad it may end next time, 1 to 5, by its debriefs; null where none says. */
+  readonly severity: number | null;
   readonly weakness: WeaknessLine;
   readonly pilot: Pilot;
   readonly rule: ClearingRule;
@@ -156,6 +162,12 @@ export interface DebriefPage {
   readonly debrief: (DebriefVersion & { readonly findings: Findings; readonly proposedCauseId: string | null }) | null;
   /** Newest first. */
   readonly versions: readonly DebriefVersion[];
+}
+
+export interface TrainingSession {
+  readonly id: string;
+  readonly content: SessionFields;
+  readonly by: string | null;
 }
 
 export interface SchoolExperience {

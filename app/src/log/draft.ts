@@ -70,3 +70,6 @@ export function useLogDraft() {
   }, [draft, drop]);
   return { draft, change, drop, take };
 }
+
+/** Begins an entry with what is known where it happened; the log goes on from there. */
+export const beginLog = (part: Partial<LogDraft>): void => keep(NAME, { ...begun(), ...part });

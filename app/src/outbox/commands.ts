@@ -1,6 +1,7 @@
 import type { DebriefFields } from '@skelby/core/shapes/debrief';
 import type { ConfirmFields, MoveFields, PlanFields, RepFields } from '@skelby/core/shapes/loop';
 import type { OccurrenceFields } from '@skelby/core/shapes/records';
+import type { SessionFields } from '@skelby/core/shapes/session';
 import type { Waiting } from './waiting';
 
 interface Bodies {
@@ -16,6 +17,7 @@ interface Bodies {
   readonly 'pilots': Readonly<Record<string, unknown>>;
   readonly 'craft': Readonly<Record<string, unknown>>;
   readonly 'sites': Readonly<Record<string, unknown>>;
+  readonly 'session': SessionFields;
 }
 type Kind = keyof Bodies;
 
@@ -33,6 +35,7 @@ const PATHS: Readonly<Record<Kind, RegExp>> = {
   'pilots': new RegExp(`^/pilots/${KEY}$`),
   'craft': new RegExp(`^/craft/${KEY}$`),
   'sites': new RegExp(`^/sites/${KEY}$`),
+  'session': new RegExp(`^/sessions/${KEY}$`),
 };
 
 export interface Done<K extends Kind> {

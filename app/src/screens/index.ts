@@ -25,3 +25,7 @@ export const SchoolScreen = later(debrief, (all) => all.SchoolScreen);
 const drills = () => import('./drills');
 export const DrillScreen = later(drills, (all) => all.DrillScreen);
 export const DrillsScreen = later(drills, (all) => all.DrillsScreen);
+
+const field = () => import('./field');
+export const PlanSession = later(field, (all) => all.PlanSession);
+export const Runner = later(field, (all) => all.Runner);

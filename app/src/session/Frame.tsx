@@ -14,7 +14,7 @@ import { Words } from '../ui/Words';
 import { useMe } from './session-queries';
 
 const PLACES: readonly { readonly href: Href; readonly label: string; readonly icon: IconName; readonly owns: RegExp }[] = [
-  { href: '/', label: 'Today', icon: 'sunrise', owns: /^\/$|^\/(log|occurrence|weakness|waiting)/ },
+  { href: '/', label: 'Today', icon: 'sunrise', owns: /^\/$|^\/(log|occurrence|weakness|waiting|session)/ },
   { href: '/pilots', label: 'Pilots', icon: 'users', owns: /^\/pilots/ },
   { href: '/flights', label: 'Flights', icon: 'send', owns: /^\/flights/ },
   { href: '/sums', label: 'Sums', icon: 'compass', owns: /^\/sums/ },
@@ -58,8 +58,8 @@ function Places({ rail }: { readonly rail: boolean }) {
   );
 }
 
-/** The counter is a screen for the thumb alone: no way out but back. */
-const BARE = /^\/weakness\/[^/]+\/reps/;
+/** Counting, and a session in the field, are screens for the thumb alone: no way out but back. */
+const BARE = /^\/weakness\/[^/]+\/reps|^\/session\/./;
 
 /** Everything behind the sign-in: who is here, the outbox, and the way between the main places. */
 export function Frame() {

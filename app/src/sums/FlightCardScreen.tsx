@@ -2,6 +2,7 @@ import { causeOf } from '@skelby/core/causes/causes';
 import { craftFacts, SPEED_SETTINGS, type SpeedSetting, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
 import { RESERVE_PCT } from '@skelby/core/reconstruct/energy-home';
 import { FAILSAFE_WORDS } from '@skelby/core/reconstruct/return-height';
+import { reserveOf, windLimitUnder } from '@skelby/core/restrictions/restrictions';
 import { type FlightCard, flightCard, type FlightToBe } from '@skelby/core/sums/go-no-go';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -54,10 +55,6 @@ const useStyles = themed((theme) => ({
 const SETTING_WORDS: Readonly<Record<SpeedSetting, string>> = { slow: 'Slow', normal: 'Normal', fast: 'Fast' };
 const WIND_FROM = [{ value: 0, label: 'Ahead' }, { value: 45, label: 'Ahead, to the side' }, { value: 90, label: 'Across' }, { value: 135, label: 'Behind, to the side' }, { value: 180, label: 'Behind' }] as const;
 
-/** An open wind weakness cuts the pilot's limit by a third; a battery weakness lands with more. */
-const CUT_WIND = 2 / 3;
-const STRETCHED_RESERVE_PCT = 35;
-
 function Card({ card, flight, names, restrictions }: { readonly card: FlightCard; readonly flight: FlightToBe; readonly names: readonly string[]; readonly restrictions: readonly string[] }) {
   const styles = useStyles();
   const { say, sentence } = useUnits();
@@ -96,7 +93,7 @@ function FlightCardForm({ roster, today }: { readonly roster: Roster; readonly t
   const pilot = roster.pilots.find((each) => each.id === chosen.pilotId);
   const craft = roster.craft.find((each) => each.id === chosen.craftId);
   const site = roster.sites.find((each) => each.id === chosen.siteId);
-  const weaknesses = pilot ? today.weaknesses.filter((each) => each.pilotId === pilot.id).map((each) => each.causeId) : [];
+  const open = pilot ? today.weaknesses.filter((each) => each.pilotId === pilot.id && each.state !== 'watch') : [];
   const pickPilot = (pilotId: string) => {
     const picked = roster.pilots.find((each) => each.id === pilotId);
     put({ pilotId, craftId: picked?.lastCraftId ?? chosen.craftId, siteId: picked?.lastSiteId ?? chosen.siteId });
@@ -112,15 +109,15 @@ function FlightCardForm({ roster, today }: { readonly roster: Roster; readonly t
   const inLimits = windMps !== null && windMps >= 0 && windMps <= 30 && gustMps !== null && gustMps >= 0 && gustMps <= 40 && farthestM !== null && farthestM >= 1 && farthestM <= 20_000
     && chargePct !== null && chargePct >= 0 && chargePct <= 100 && reservePct !== null && reservePct >= 0 && reservePct <= 60 && visibilityM !== null && visibilityM >= 10 && visibilityM <= 50_000;
   const flight: FlightToBe | null = pilot && craft && site && inLimits ? {
-    craft: craftFacts(craft ?? USUAL_CRAFT), setting: chosen.setting, windLimitMps: pilot.windLimitMps * (weaknesses.includes('wind-displacement') ? CUT_WIND : 1), place: site.place, tallestM: site.tallestM, windMps, gustMps,
-    windFromOutDeg: chosen.windFromOutDeg, farthestM, chargePct, reservePct: weaknesses.includes('battery-overrun') ? Math.max(STRETCHED_RESERVE_PCT, reservePct) : reservePct, altitudeM: site.altitudeM ?? 0, visibilityM, rain: chosen.rain,
+    craft: craftFacts(craft ?? USUAL_CRAFT), setting: chosen.setting, windLimitMps: windLimitUnder(open, pilot.windLimitMps), place: site.place, tallestM: site.tallestM, windMps, gustMps,
+    windFromOutDeg: chosen.windFromOutDeg, farthestM, chargePct, reservePct: reserveOf(open, reservePct), altitudeM: site.altitudeM ?? 0, visibilityM, rain: chosen.rain,
   } : null;
   const options = (all: readonly { readonly id: string; readonly name: string }[]) => all.map(({ id, name }) => ({ value: id, label: name }));
   return (
     <Screen
       title="Go or no-go" up="/sums" aside={
         <View nativeID="skelby-print" style={{ gap: 16 }}>
-          {flight ? <Card card={flightCard(flight)} flight={flight} names={[pilot!.name, craft!.name, site!.name, SETTING_WORDS[chosen.setting].toLowerCase()]} restrictions={weaknesses.map((id) => causeOf(id).restriction)} />
+          {flight ? <Card card={flightCard(flight)} flight={flight} names={[pilot!.name, craft!.name, site!.name, SETTING_WORDS[chosen.setting].toLowerCase()]} restrictions={open.map((each) => causeOf(each.causeId).restriction)} />
             : <Note icon="info" heading="Not complete">Pick pilot, craft and site, and give every number; the card is worked out as you go.</Note>}
         </View>
       }

@@ -11,7 +11,7 @@ import { Part, Screen } from '../ui/Screen';
 import { sayDay, today } from '../words/dates';
 import { KIND_WORDS } from '../words/words';
 import { inOrder, type TodayWeakness } from './in-order';
-import { useToday } from './today-queries';
+import { useSessionOfToday, useToday } from './today-queries';
 
 function WeaknessRow({ line, under }: { readonly line: TodayWeakness; readonly under: string }) {
   return <LinkRow href={`/weakness/${line.id}`} title={line.pilotName} under={under} before={<SmallLadder shares={line.rungs} />} />;
@@ -36,6 +36,7 @@ function ToDebrief({ occurrences }: { readonly occurrences: TodayList['toDebrief
 }
 
 function TodayOf({ list }: { readonly list: TodayList }) {
+  const running = useSessionOfToday();
   const { checks, toSign, drilling, waiting } = inOrder(list.weaknesses, today());
   const nothing = list.toDebrief.length + list.weaknesses.length === 0;
   const cause = (line: TodayWeakness) => causeOf(line.causeId).name;
@@ -43,6 +44,7 @@ function TodayOf({ list }: { readonly list: TodayList }) {
   return (
     <Screen
       title="Today"
+      end={list.weaknesses.length > 0 ? <LinkButton icon="list" label="Plan a session" href="/session" /> : undefined}
       foot={<LinkButton kind="main" icon="plus" label="Log a crash or near-miss" href="/log/pilot" />}
       aside={nothing ? null : (
         <>
@@ -52,6 +54,7 @@ function TodayOf({ list }: { readonly list: TodayList }) {
       )}
     >
       <WaitingNote />
+      {running ? <LinkButton kind="solid" icon="play" label={running.content.state === 'running' ? 'Go on with the session' : 'Today\'s session'} href={`/session/${running.id}`} /> : null}
       {nothing ? <Note icon="sun" heading="Nobody needs anything now">When something happens, log it below: six taps, and the drills follow.</Note> : null}
       <ToDebrief occurrences={list.toDebrief} />
       <Group heading="To sign" lines={toSign} under={(line) => `${cause(line)}. Check passed; your signature clears it.`} />

@@ -1,10 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { get } from '../api/client';
-import type { TodayList } from '../api/types';
+import type { TodayList, TrainingSession } from '../api/types';
 import { useRoster } from '../laid-over/use-roster';
 import { useLaidOver } from '../outbox/use-outbox';
 import type { Waiting } from '../outbox/waiting';
+import { sessionsWith } from '../laid-over/sessions';
+import { today } from '../words/dates';
 import { todayWith } from '../laid-over/today';
 
 export function useToday() {
@@ -12,3 +14,9 @@ export function useToday() {
   const lay = useCallback((list: TodayList | undefined, waiting: readonly Waiting[]) => todayWith(list, waiting, roster), [roster]);
   return useLaidOver(useQuery({ queryKey: ['today'], queryFn: () => get<TodayList>('/today') }), lay);
 }
+
+/** Sessions planned, running and lately flown. */
+export const useSessions = () => useLaidOver(useQuery({ queryKey: ['sessions'], queryFn: () => get<readonly TrainingSession[]>('/sessions') }), sessionsWith);
+
+/** The session that was planned for today and is not over; null when there is none. */
+export const useSessionOfToday = (): TrainingSession | null => useSessions().data?.find((each) => each.content.day === today() && each.content.state !== 'done') ?? null;

@@ -30,11 +30,13 @@ interface ScreenProps {
   readonly aside?: ReactNode;
   /** The page goes back to its top when this changes: something new is to be read there. */
   readonly topic?: string;
+  /** Beside the title: where else this leads. */
+  readonly end?: ReactNode;
   /** The main action, kept in the thumb's reach. */
   readonly foot?: ReactNode;
 }
 
-export function Screen({ title, under, up, children, aside, topic, foot }: ScreenProps) {
+export function Screen({ title, under, up, children, aside, topic, end, foot }: ScreenProps) {
   const styles = useStyles();
   const theme = useTheme();
   const router = useRouter();
@@ -55,6 +57,7 @@ export function Screen({ title, under, up, children, aside, topic, foot }: Scree
           <Words as="title">{title}</Words>
           {under ? <Words as="soft">{under}</Words> : null}
         </View>
+        {end}
       </View>
       <ScrollView ref={page} contentContainerStyle={styles.content} keyboardShouldPersistTaps="handled" tabIndex={-1}>
         {wide && aside ? (

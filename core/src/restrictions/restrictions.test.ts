@@ -33,6 +33,6 @@ test('what has to be seen to, each once, and only where it matters; the reserve 
   expect(needsOf([open('overcontrol'), open('obstacle-overrun'), open('distraction')], 'open')).toEqual(['slow-setting', 'spotter']);
   expect(needsOf([open('obstacle-overhead')], 'open')).toEqual([]);
   expect(needsOf([open('obstacle-overhead')], 'under-structure')).toEqual(['failsafe-hover']);
-  expect(reserveOf([])).toBe(25);
-  expect(reserveOf([open('battery-overrun')])).toBe(35);
+  expect(reserveOf([], 25)).toBe(25);
+  expect(reserveOf([open('battery-overrun')], 25)).toBe(35);
 });

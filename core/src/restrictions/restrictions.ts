@@ -27,14 +27,16 @@ export interface Broken {
 const PLACE_NAMES: Readonly<Record<Place, string>> = { open: 'open ground', trees: 'among trees', indoors: 'indoors', 'under-structure': 'under a structure', 'built-up': 'between walls', water: 'over water' };
 
 /** What has to be seen to before this pilot flies here, each once. */
-export const needsOf = (weaknesses: readonly Restricting[], place: Place | null): readonly Need[] =>
+export const needsOf = (weaknesses: readonly Pick<Restricting, 'causeId'>[], place: Place | null): readonly Need[] =>
   [...new Set(weaknesses.flatMap(({ causeId }) => (LIMITS[causeId] ?? []).flatMap((limit) => (limit.limit === 'needs' && (!limit.at || (place !== null && limit.at.includes(place))) ? [limit.what] : []))))];
 
-const USUAL_RESERVE_PERCENT = 25;
+/** Charge at which the feet have to be down, per cent: the usual one, or more after a battery weakness. */
+export const reserveOf = (weaknesses: readonly Pick<Restricting, 'causeId'>[], usualPercent: number): number =>
+  Math.max(usualPercent, ...weaknesses.flatMap(({ causeId }) => (LIMITS[causeId] ?? []).flatMap((limit) => (limit.limit === 'reserve' ? [limit.percent] : []))));
 
-/** Charge at which the feet have to be down, per cent: the usual reserve, or more after a battery weakness. */
-export const reserveOf = (weaknesses: readonly Restricting[]): number =>
-  Math.max(USUAL_RESERVE_PERCENT, ...weaknesses.flatMap(({ causeId }) => (LIMITS[causeId] ?? []).flatMap((limit) => (limit.limit === 'reserve' ? [limit.percent] : []))));
+/** Wind that this pilot may fly in until cleared, m/s. */
+export const windLimitUnder = (weaknesses: readonly Pick<Restricting, 'causeId'>[], windLimitMps: number): number =>
+  windLimitMps * Math.min(1, ...weaknesses.flatMap(({ causeId }) => (LIMITS[causeId] ?? []).flatMap((limit) => (limit.limit === 'wind-share' ? [limit.share] : []))));
 
 /** The restrictions that a planned flight would break. On the simulator nothing is broken. */
 export function brokenBy(flying: PlannedFlying, weaknesses: readonly Restricting[]): readonly Broken[] {

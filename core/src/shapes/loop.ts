@@ -1,10 +1,11 @@
-import { type InferType, object, string } from 'yup';
+import { type InferType, number, object, string } from 'yup';
 import { MISS_REASONS, PURPOSES } from '../clearance/facts';
 import { SIDES } from '../drills/drill';
 import { isDrillId } from '../drills/drills';
 import { FLIGHT_MODES } from '../flying/vocabulary';
+import { LEVELS } from '../plan/ability';
 import { WIND_BANDS } from '../flying/wind-band';
-import { causeId, choice, choiceOrNone, day, drillIds, instant, key, keyOrNone, reason, text, whole, yesNo } from './fields';
+import { causeId, choice, choiceOrNone, day, drillIds, instant, key, keyOrNone, quantityOrNone, reason, text, whole, yesNo } from './fields';
 
 /** The steps that bring a weakness from its occurrence to its signature. */
 
@@ -39,6 +40,9 @@ export const repShape = object({
   mode: choice('Mode', FLIGHT_MODES),
   pilotRelative: yesNo('Pilot-relative'),
   pack: whole('Pack', 1, 40),
+  level: number().oneOf(LEVELS, 'Level must be -2, -1, 0 or 1: 0 is the standard.').default(0),
+  measure: quantityOrNone('Measured', 0, 10_000),
+  sessionId: keyOrNone('Session'),
   day: day('Day'),
   flownAt: instant('Time'),
 }).noUnknown();

@@ -6,6 +6,7 @@ import { experienceOf } from './experience';
 import { occurrenceOf, ruleInForce } from './occurrences';
 import { pilotPage } from './pilot-page';
 import { recentFlights, roster } from './roster';
+import { recentSessions } from './sessions';
 import { today } from './today';
 import { weaknessPage } from './weaknesses';
 
@@ -31,6 +32,7 @@ export async function carry(school: SchoolTx) {
     flights: await recentFlights(school),
     experience: await experienceOf(school),
     rule: await ruleInForce(school),
+    sessions: await recentSessions(school),
     weakness: await each(weaknesses.map(({ id }) => id), (id) => weaknessPage(school, id)),
     occurrence: await each(toDebrief.map(({ id }) => id), (id) => occurrenceOf(school, id)),
     debrief: await each(toDebrief.map(({ id }) => id), (id) => debriefOf(school, id)),

@@ -7,13 +7,14 @@ import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { badField, conflict, notFound } from '../http/problems';
 import { differences, recordEvent } from './events';
 import { assertDayNotFuture, assertNotFuture } from './when';
-import { lockWeakness, refreshWeakness } from './weakness-facts';
+import { lockWeakness, refreshSharing } from './weakness-facts';
 
 function assertFits(fields: RepFields): void {
   const drill = drillOf(fields.drillId);
   if (fields.side !== null && !drill.sides.includes(fields.side)) {
     throw badField('side', drill.sides.length === 0 ? `${drill.name} has no sides: leave Side empty.` : `Side must be one of ${drill.sides.join(', ')} for ${drill.name}.`);
   }
+  if (fields.purpose !== 'practice' && fields.level !== 0) throw badField('level', 'Only practice is set easier or harder: tests and checks are flown at the standard.');
   if (fields.purpose !== 'practice' && !isFlown(drill)) throw badField('purpose', `${drill.name} is not flown: its reps are practice.`);
   if (fields.met && fields.missReason !== null) throw badField('missReason', 'A rep that was met has no reason for a miss: leave it empty.');
   if (fields.flownOn === 'simulator' && drill.simulator === 'no-use') throw badField('flownOn', `${drill.name} cannot be shown on the simulator: fly it on the craft.`);
@@ -35,20 +36,20 @@ export async function putRep(school: SchoolTx, id: string, body: unknown): Promi
     return { id };
   }
   await recordEvent(school, { action: 'recorded', subject: 'rep', subjectId: id, pilotId, data: fields });
-  await refreshWeakness(school, fields.weaknessId);
+  await refreshSharing(school, pilotId, fields);
   return { id };
 }
 
 /** Takes a rep back, with a reason. It stays in the record and no longer counts. */
 export async function takeRepBack(school: SchoolTx, id: string, body: unknown): Promise<unknown> {
   const { reason } = await reasonShape.validate(body, { abortEarly: false });
-  const rep = await school.tx('reps').where({ id }).first() as { weaknessId: string; pilotId: string } | undefined;
+  const rep = await school.tx('reps').where({ id }).first() as { weaknessId: string; pilotId: string; drillId: string } | undefined;
   if (!rep) throw notFound('rep');
   await lockWeakness(school, rep.weaknessId);
   const taken = await school.tx('reps').where({ id }).whereNull('taken_back_at').update({ takenBackAt: school.tx.fn.now(), takenBackReason: reason });
   if (taken === 0) return { id };
   await recordEvent(school, { action: 'taken-back', subject: 'rep', subjectId: id, pilotId: rep.pilotId, reason });
-  await refreshWeakness(school, rep.weaknessId);
+  await refreshSharing(school, rep.pilotId, rep);
   return { id };
 }
 

@@ -55,11 +55,13 @@ export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFac
   const head = rows[0];
   if (!head) throw notFound('weakness');
   const moves = await tx('moves').where({ weaknessId: id }).orderBy(['at', 'id']) as MoveRow[];
-  const reps = await tx('reps').where({ weaknessId: id }).orderBy(['flown_at', 'id']) as (Rep & { takenBackAt: string | null })[];
+  const keyDrills = keyDrillsOfPlan(head.causeId, head.mode, head.drillIds ?? []);
+  // A rep counts wherever its drill decides, for whichever weakness it was flown.
+  const reps = await tx('reps').where({ pilotId: head.pilotId }).where((own) => own.where({ weaknessId: id }).orWhereIn('drill_id', [...keyDrills])).orderBy(['flown_at', 'id']) as (Rep & { takenBackAt: string | null })[];
   return {
     causeId: head.causeId, pilotId: head.pilotId, pilot: { mode: head.mode, windLimitMps: head.windLimitMps }, rule: head, moves,
     reps: reps.map((row) => ({ ...row, takenBack: row.takenBackAt !== null })),
-    keyDrills: keyDrillsOfPlan(head.causeId, head.mode, head.drillIds ?? []),
+    keyDrills,
   };
 }
 
@@ -74,6 +76,16 @@ export async function refreshWeakness(school: SchoolTx, id: string): Promise<voi
     signedEarly: clearance.signedEarly,
     rungs: clearance.rungs.map((rung) => rung.share),
   });
+}
+
+/** Works out again every weakness that a rep counts for: its own, and those whose plan has the same drill. */
+export async function refreshSharing(school: SchoolTx, pilotId: string, rep: { readonly weaknessId: string; readonly drillId: string }): Promise<void> {
+  await refreshWeakness(school, rep.weaknessId);
+  const { rows } = await school.tx.raw(`
+    select w.id from weaknesses w
+      join lateral (select drill_ids from plans p where p.school_id = w.school_id and p.weakness_id = w.id order by made_at desc limit 1) p on true
+     where w.pilot_id = ? and w.id <> ? and w.state not in ('closed', 'withdrawn') and ? = any(p.drill_ids)`, [pilotId, rep.weaknessId, rep.drillId]) as { rows: { id: string }[] };
+  for (const { id } of rows) await refreshWeakness(school, id);
 }
 
 /** Does now what a batch has put off. */

@@ -1,5 +1,6 @@
 import type Router from '@koa/router';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
+import { SEVERITIES } from '@skelby/core/debrief/severity';
 import { liveMoves } from '@skelby/core/clearance/standing';
 import { isProposal, planProblem } from '@skelby/core/plan/propose-plan';
 import { type MoveFields, moveShape, planShape } from '@skelby/core/shapes/loop';
@@ -11,6 +12,14 @@ import { recordEvent } from './events';
 import { assertNotFuture } from './when';
 import { loadFacts, type LoadedFacts, lockWeakness, ownKey, refreshWeakness } from './weakness-facts';
 
+/** How bad its occurrences may end next time, 1 to 5, by what their closed debriefs say; null where none does. */
+async function severityOf({ tx }: SchoolTx, weaknessId: string): Promise<number | null> {
+  const said = await tx('debriefs as d').join('occurrences as o', (on) => on.on('o.school_id', 'd.school_id').andOn('o.id', 'd.occurrence_id'))
+    .where({ 'o.weakness_id': weaknessId, 'd.state': 'closed' }).select(tx.raw("d.findings->>'potential' as potential")) as { potential: string | null }[];
+  const ranks = said.map(({ potential }) => SEVERITIES.findIndex((each) => each === potential)).filter((rank) => rank >= 0);
+  return ranks.length === 0 ? null : Math.max(...ranks) + 1;
+}
+
 /** A weakness with the facts that decide it; the app works out the rungs from these with the same core. */
 export async function weaknessPage(school: SchoolTx, named: string) {
   const { tx } = school;
@@ -18,6 +27,7 @@ export async function weaknessPage(school: SchoolTx, named: string) {
   const { rule, reps, pilotId } = await loadFacts(school, id);
   return {
     weakness: await tx('weaknesses').where({ id }).first() as unknown,
+    severity: await severityOf(school, id),
     pilot: await tx('pilots').where({ id: pilotId }).first() as unknown,
     rule,
     reps,

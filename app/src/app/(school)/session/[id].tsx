@@ -1,0 +1,1 @@
+export { Runner as default } from '../../../screens';

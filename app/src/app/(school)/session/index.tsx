@@ -1,0 +1,1 @@
+export { PlanSession as default } from '../../../screens';

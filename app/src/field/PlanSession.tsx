@@ -1,0 +1,141 @@
+import { causeOf } from '@skelby/core/causes/causes';
+import { drillOf } from '@skelby/core/drills/drills';
+import type { Means } from '@skelby/core/plan/layout/block';
+import { judge } from '@skelby/core/plan/layout/judge';
+import { useRouter } from 'expo-router';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import type { Roster, TodayList } from '../api/types';
+import { useUnits } from '../api/use-units';
+import { useRoster } from '../laid-over/use-roster';
+import { useToday } from '../today/today-queries';
+import { Button, ButtonRow } from '../ui/Button';
+import { Choice, LongChoice, ManyChoice } from '../ui/Choice';
+import { Loaded } from '../ui/Loaded';
+import { Note } from '../ui/Note';
+import { PrintButton } from '../ui/PrintButton';
+import { Row, Rows } from '../ui/Rows';
+import { Part, Screen } from '../ui/Screen';
+import { Stepper } from '../ui/Stepper';
+import { TextBox } from '../ui/TextBox';
+import { Words } from '../ui/Words';
+import { plural } from '../words/words';
+import { Arrange, type ArrangedPack } from './Arrange';
+import { calendarOf, saveFile } from './calendar';
+import { usePilotsToday, useSaveSession } from './field-queries';
+import { SessionCard } from './SessionCard';
+import { contentOf, useSessionDraft } from './session-draft';
+import { useLayout } from './use-layout';
+
+const MOST_PACKS = 12;
+const MOST_PILOTS = 6;
+const TIMES = [{ value: 0, label: 'As it takes' }, { value: 60, label: '1 h' }, { value: 90, label: '1½ h' }, { value: 120, label: '2 h' }, { value: 180, label: '3 h' }] as const;
+
+const addMinutes = (time: string, minutes: number): string => {
+  const [hour, minute] = time.split(':').map(Number) as [number, number];
+  const all = (hour * 60 + minute + Math.round(minutes)) % 1440;
+  return `${String(Math.floor(all / 60)).padStart(2, '0')}:${String(all % 60).padStart(2, '0')}`;
+};
+
+function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayList }) {
+  const router = useRouter();
+  const units = useUnits();
+  const { draft, change, anew } = useSessionDraft();
+  const save = useSaveSession();
+  const inTraining = [...new Set(list.weaknesses.map((line) => line.pilotId))].flatMap((id) => roster.pilots.find((pilot) => pilot.id === id) ?? []);
+  const pilotIds = draft.pilotIds.filter((id) => inTraining.some((pilot) => pilot.id === id)).slice(0, MOST_PILOTS);
+  const site = roster.sites.find((each) => each.id === draft.siteId);
+  const pilots = usePilotsToday(pilotIds, list);
+  const means: Means = { packs: draft.packs, packMinutes: draft.packMinutes, minutes: draft.minutes };
+  const { laidOut, working } = useLayout(pilots && pilotIds.length > 0 ? { pilots, conditions: { windMps: draft.windMps, place: site?.place ?? null }, means, today: draft.day } : null);
+  const pilotName = (id: string) => roster.pilots.find((pilot) => pilot.id === id)?.name ?? '';
+
+  // What was moved by hand stays so; blocks that are no longer there, or refused meanwhile, fall out.
+  const packs: readonly ArrangedPack[] = useMemo(() => {
+    if (!laidOut || pilotIds.length === 0) return [];
+    if (!draft.moved) return laidOut.layout.packs;
+    const all = new Map(laidOut.candidates.blocks.map((block) => [block.id, block]));
+    return draft.moved.map(({ pilotId, blockIds }) => ({ pilotId, blocks: blockIds.flatMap((id) => all.get(id) ?? []) })).filter((pack) => pack.blocks.length > 0);
+  }, [laidOut, draft.moved, pilotIds.length]);
+  const judged = judge(packs, means, pilotName);
+  const cost = laidOut && laidOut.layout.gain > 0 ? 1 - judged.gain / laidOut.layout.gain : 0;
+  const arrange = (next: readonly ArrangedPack[]) => change({ moved: next.map(({ pilotId, blocks }) => ({ pilotId, blockIds: blocks.map((block) => block.id) })) });
+  const spare = laidOut ? laidOut.candidates.blocks.filter((block) => !packs.some((pack) => pack.blocks.some((each) => each.id === block.id))) : [];
+  const putIn = (id: string) => {
+    const block = spare.find((each) => each.id === id)!;
+    const own = packs.findIndex((pack) => pack.pilotId === block.pilotId && pack.blocks.reduce((sum, each) => sum + each.minutes, 0) + block.minutes <= draft.packMinutes);
+    arrange(own >= 0 ? packs.map((pack, p) => (p === own ? { ...pack, blocks: [...pack.blocks, block] } : pack)) : [...packs, { pilotId: block.pilotId, blocks: [block] }]);
+  };
+  const content = contentOf(draft, packs);
+  const go = () => void save.mutateAsync({ id: draft.id, content }).then(() => router.push(`/session/${draft.id}`), () => undefined);
+  const rested = packs.map((pack, p) => ({ ...pack, restBefore: judged.rests[p] ?? false }));
+  const forCalendar = () => saveFile('session.ics', calendarOf(draft.id, content, rested, { pilotName, siteName: site?.name ?? null }), 'text/calendar');
+
+  return (
+    <Screen
+      title="Session" up="/"
+      foot={packs.length > 0 ? (
+        <>
+          {save.error ? <Words as="strong" role="alert">{`! ${save.error.message}`}</Words> : null}
+          {judged.problems.length > 0 ? <Words as="strong" role="alert">{`! ${judged.problems[0]}${judged.problems.length > 1 ? ` And ${judged.problems.length - 1} more.` : ''}`}</Words> : null}
+          <Button kind="main" icon="play" label={save.isPending ? 'Saving …' : 'To go or no-go'} disabled={save.isPending || judged.problems.length > 0} onPress={go} />
+        </>
+      ) : undefined}
+      aside={pilotIds.length === 0 ? undefined : (
+        <>
+          <Part heading="The session">
+            {laidOut === null || pilots === null ? <Words as="soft" role="status">Laying it out …</Words> : packs.length === 0 ? <Words>Nothing to fly: see why below.</Words> : (
+              <>
+                <Words role="status">{`${plural(packs.length, 'pack')}, ${Math.round(judged.minutes)} min, until ${addMinutes(draft.startsAt, judged.minutes)}. ${working ? 'Working on it …' : draft.moved === null ? 'The best there is for this time.' : cost < 0.005 ? 'As good as the best.' : `Your order costs ${Math.round(100 * cost)} % of what the best would bring.`}`}</Words>
+                {draft.moved ? <Button kind="quiet" icon="corner-up-left" label="Back to the best" onPress={() => change({ moved: null })} /> : null}
+                <Arrange packs={packs} rests={judged.rests} packMinutes={draft.packMinutes} pilotName={pilotName} onChange={arrange} />
+              </>
+            )}
+          </Part>
+          {laidOut && laidOut.candidates.beforeFlying.length > 0 ? (
+            <Part heading="Takes no pack">
+              <Rows>{laidOut.candidates.beforeFlying.map((each) => <Row key={`${each.pilotId} ${each.drillId}`} title={`${drillOf(each.drillId).name} · ${pilotName(each.pilotId)}`} under={each.words} />)}</Rows>
+            </Part>
+          ) : null}
+          {spare.length > 0 ? (
+            <Part heading="Left out">
+              <ButtonRow>{spare.slice(0, 12).map((block) => <Button key={block.id} kind="plain" icon="plus" label={`${block.reps} × ${drillOf(block.drillId).name}, ${block.purpose} · ${pilotName(block.pilotId)}`} onPress={() => putIn(block.id)} />)}</ButtonRow>
+            </Part>
+          ) : null}
+          {laidOut && laidOut.candidates.notToday.length > 0 ? (
+            <Part heading="Not today">
+              <Rows>{laidOut.candidates.notToday.map((each, i) => <Row key={i} title={`${each.drillId ? drillOf(each.drillId).name : causeOf(each.causeId).name} · ${pilotName(each.pilotId)}`} under={`${each.refused ? 'Refused. ' : ''}${units.sentence(each.words)}`} />)}</Rows>
+            </Part>
+          ) : null}
+          {packs.length > 0 ? (
+            <ButtonRow>
+              <PrintButton label="Print the card" />
+              <Button icon="calendar" label="Calendar file" onPress={forCalendar} />
+              <Button kind="quiet" label="Start anew" onPress={anew} />
+            </ButtonRow>
+          ) : null}
+          {packs.length > 0 ? <SessionCard content={content} rests={judged.rests} pilotName={pilotName} site={site ?? null} weaknesses={list.weaknesses.filter((line) => pilotIds.includes(line.pilotId) && line.state !== 'watch')} /> : null}
+        </>
+      )}
+    >
+      {inTraining.length === 0 ? <Note icon="sun" heading="Nobody is in training">A session is laid out for pilots with an open weakness: log what happened first.</Note> : (
+        <View style={{ gap: 18 }}>
+          <ManyChoice label={`Who flies (up to ${MOST_PILOTS})`} options={inTraining.map((pilot) => ({ value: pilot.id, label: pilot.name }))} values={pilotIds} onChange={(ids) => change({ pilotIds: ids.slice(0, MOST_PILOTS), moved: null, siteId: draft.siteId ?? roster.pilots.find((pilot) => pilot.id === ids[0])?.lastSiteId ?? null })} />
+          <Stepper label="Packs" unit="" value={draft.packs} step={1} least={1} most={MOST_PACKS} onChange={(packs) => { if (packs !== null && packs >= 1 && packs <= MOST_PACKS) change({ packs: Math.round(packs), moved: null }); }} />
+          <Stepper label="Minutes of a pack, down to the reserve" unit="min" value={draft.packMinutes} step={1} least={3} most={40} onChange={(packMinutes) => { if (packMinutes !== null && packMinutes >= 3 && packMinutes <= 40) change({ packMinutes, moved: null }); }} />
+          <Stepper label="Wind now" unit={units.unit('m/s')} value={units.from(draft.windMps, 'm/s')} step={0.5} least={0} most={units.from(20, 'm/s')} onChange={(wind) => { if (wind !== null && wind >= 0) change({ windMps: Math.min(20, units.to(wind, 'm/s')) }); }} />
+          <LongChoice label="Site" options={roster.sites.map(({ id, name }) => ({ value: id, label: name }))} value={draft.siteId} onChange={(siteId) => change({ siteId })} />
+          <Choice label="Time there is" options={TIMES} value={draft.minutes ?? 0} onChange={(minutes) => change({ minutes: minutes === 0 ? null : minutes, moved: null })} />
+          <TextBox label="First take-off" value={draft.startsAt} onChangeText={(startsAt) => change({ startsAt })} error={/^([01]\d|2[0-3]):[0-5]\d$/.test(draft.startsAt) ? undefined : 'Start must be written as hours:minutes, such as 09:30.'} inputMode="numeric" />
+        </View>
+      )}
+    </Screen>
+  );
+}
+
+/** Today's session: who, how many packs and what wind go in; the order that gains most comes out. */
+export function PlanSession() {
+  const roster = useRoster();
+  const today = useToday();
+  return <Loaded query={roster} title="Session" up="/">{(data) => <Loaded query={today} title="Session" up="/">{(list) => <Plan roster={data} list={list} />}</Loaded>}</Loaded>;
+}

@@ -1,0 +1,21 @@
+import { candidatesFor, type Conditions, type PilotToday } from '@skelby/core/plan/layout/candidates';
+import type { Means } from '@skelby/core/plan/layout/block';
+import { layOut } from '@skelby/core/plan/layout/lay-out';
+import type { Day } from '@skelby/core/flying/day';
+
+export interface ToLayOut {
+  readonly pilots: readonly PilotToday[];
+  readonly conditions: Conditions;
+  readonly means: Means;
+  readonly today: Day;
+}
+
+export function laidOut({ pilots, conditions, means, today }: ToLayOut) {
+  const started = performance.now();
+  const candidates = candidatesFor(pilots, conditions, today);
+  const layout = layOut(candidates.blocks, means);
+  return { candidates, layout, ms: performance.now() - started };
+}
+export type LaidOut = ReturnType<typeof laidOut>;
+
+self.onmessage = (event: MessageEvent<ToLayOut>) => self.postMessage(laidOut(event.data));
