@@ -41,16 +41,17 @@ async function problemIn(response: Response): Promise<ApiProblem> {
 }
 
 /** How a body is sent: a file as it is, everything else as JSON. */
-const sent = (body: unknown): RequestInit =>
+const sent = (body: unknown): Pick<RequestInit, 'body'> & { readonly headers?: Readonly<Record<string, string>> } =>
   (body instanceof File ? { headers: { 'Content-Type': 'application/octet-stream' }, body } : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
 
 /** A connection that hangs is as good as none. */
 const LONGEST_WAIT_MS = 60_000;
 
-async function ask(method: 'GET' | 'PUT' | 'POST', path: string, body?: unknown): Promise<Response> {
+async function ask(method: 'GET' | 'PUT' | 'POST', path: string, body?: unknown, token?: string): Promise<Response> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, { method, credentials: 'same-origin', signal: AbortSignal.timeout(LONGEST_WAIT_MS), ...(body === undefined ? {} : sent(body)) });
+    const { headers = {}, ...rest } = body === undefined ? {} : sent(body);
+    response = await fetch(`/api${path}`, { method, credentials: 'same-origin', signal: AbortSignal.timeout(LONGEST_WAIT_MS), headers: { ...headers, ...(token ? { Authorization: `Bearer ${token}` } : {}) }, ...rest });
   } catch {
     reach.lost();
     throw new NoConnection();
@@ -72,6 +73,9 @@ async function read<T>(response: Response): Promise<T> {
 }
 
 export const put = async (path: string, body: unknown): Promise<unknown> => read<unknown>(await ask('PUT', path, body));
+/** As whoever holds a pilot's private link. */
+export const getAs = async <T>(token: string, path: string): Promise<T> => read<T>(await ask('GET', path, undefined, token));
+export const putAs = async (token: string, path: string, body: unknown): Promise<unknown> => read<unknown>(await ask('PUT', path, body, token));
 /** Sends and reads what is answered. */
 export const postFor = async <T>(path: string, body: unknown): Promise<T> => read<T>(await ask('POST', path, body));
 export const post = async (path: string, body: unknown = {}): Promise<void> => { await ask('POST', path, body); };

@@ -115,6 +115,7 @@ export interface TodayList {
 }
 
 export interface PilotPage {
+  readonly links: readonly { readonly id: string; readonly madeAt: string; readonly expiresAt: string }[];
   readonly pilot: Pilot;
   readonly weaknesses: readonly WeaknessLine[];
   readonly occurrences: readonly Occurrence[];

@@ -23,7 +23,7 @@ export function keepQueries(client: QueryClient): Promise<void> {
   const persister = createAsyncStoragePersister({ storage, key: 'read', throttleTime: WRITE_EVERY_MS });
   const [, restored] = persistQueryClient({
     queryClient: client, persister, maxAge: KEPT_MS, buster: SHAPE,
-    dehydrateOptions: { shouldDehydrateQuery: (query) => query.state.status === 'success' && query.queryKey[0] !== 'me' },
+    dehydrateOptions: { shouldDehydrateQuery: (query) => query.state.status === 'success' && query.queryKey[0] !== 'me' && query.queryKey[0] !== 'own' },
   });
   return restored;
 }

@@ -47,7 +47,7 @@ function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayL
   const site = roster.sites.find((each) => each.id === draft.siteId);
   const pilots = usePilotsToday(pilotIds, list);
   const means: Means = { packs: draft.packs, packMinutes: draft.packMinutes, minutes: draft.minutes };
-  const { laidOut, working } = useLayout(pilots && pilotIds.length > 0 ? { pilots, conditions: { windMps: draft.windMps, place: site?.place ?? null }, means, today: draft.day } : null);
+  const { laidOut, working, failed } = useLayout(pilots && pilotIds.length > 0 ? { pilots, conditions: { windMps: draft.windMps, place: site?.place ?? null }, means, today: draft.day } : null);
   const pilotName = (id: string) => roster.pilots.find((pilot) => pilot.id === id)?.name ?? '';
 
   // What was moved by hand stays so; blocks that are no longer there, or refused meanwhile, fall out.
@@ -84,7 +84,7 @@ function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayL
       aside={pilotIds.length === 0 ? undefined : (
         <>
           <Part heading="The session">
-            {laidOut === null || pilots === null ? <Words as="soft" role="status">Laying it out …</Words> : packs.length === 0 ? <Words>Nothing to fly: see why below.</Words> : (
+            {failed ? <Words as="strong" role="alert">{`! ${failed}`}</Words> : laidOut === null || pilots === null ? <Words as="soft" role="status">Laying it out …</Words> : packs.length === 0 ? <Words>Nothing to fly: see why below.</Words> : (
               <>
                 <Words role="status">{`${plural(packs.length, 'pack')}, ${Math.round(judged.minutes)} min, until ${addMinutes(draft.startsAt, judged.minutes)}. ${working ? 'Working on it …' : draft.moved === null ? 'The best there is for this time.' : cost < 0.005 ? 'As good as the best.' : `Your order costs ${Math.round(100 * cost)} % of what the best would bring.`}`}</Words>
                 {draft.moved ? <Button kind="quiet" icon="corner-up-left" label="Back to the best" onPress={() => change({ moved: null })} /> : null}

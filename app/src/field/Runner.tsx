@@ -35,7 +35,7 @@ import { type RunState, useRunState } from './run-state';
 import { Metronome, PackTimer, RepTimer } from './Timers';
 import { useWakeLock } from './use-wake-lock';
 
-const LEVEL_WORDS: Readonly<Record<number, string>> = { [-2]: 'much easier than the standard', [-1]: 'easier than the standard', 0: 'at the standard', 1: 'harder than the standard' };
+const LEVEL_WORDS: Readonly<Record<number, string>> = { [-2]: 'two steps easier than the standard', [-1]: 'a step easier than the standard', 0: 'at the standard', 1: 'a step harder than the standard' };
 
 interface RunProps {
   readonly session: TrainingSession;
@@ -93,9 +93,9 @@ function BlockScreen({ session, roster, list, block, page, state, change, onNext
       foot={state.missedAt ? <WhyMissed onReason={(reason) => record(false, reason, state.missedAt!)} onCancel={() => change({ missedAt: null })} /> : (
         <>
           <ButtonRow>
-            <Button kind="main" icon="alert-octagon" label="Crash or near-miss" onPress={happened} />
-            {last ? <Button icon="corner-up-left" label="Undo" says={`Undo last: ${last.met ? 'met' : 'missed'}`} onPress={undo} /> : null}
-            <Button kind={enough ? 'solid' : 'plain'} icon="arrow-right" label={isLast ? 'End' : 'Next'} onPress={onNext} />
+            <Button kind="main" label="Crash or near-miss" onPress={happened} />
+            {last ? <Button label="Undo" says={`Undo last: ${last.met ? 'met' : 'missed'}`} onPress={undo} /> : null}
+            <Button kind={enough ? 'solid' : 'plain'} label={isLast ? 'End' : 'Next'} onPress={onNext} />
           </ButtonRow>
           <Verdicts onMet={() => record(true, null, new Date().toISOString())} onMissed={() => change({ missedAt: new Date().toISOString() })} />
         </>

@@ -14,6 +14,7 @@ import { Part, Screen } from '../ui/Screen';
 import { Words } from '../ui/Words';
 import { sayDay } from '../words/dates';
 import { KIND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, STATE_WORDS } from '../words/words';
+import { OwnLink } from './OwnLink';
 import { usePilot } from './pilot-queries';
 import { crashRateWords, nearMissRateWords } from './rate-words';
 
@@ -87,6 +88,7 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
           ))}
         </Rows>
       </Part>
+      <OwnLink page={page} />
       <LinkButton kind="quiet" label="Change this pilot" href={`/pilots/${pilot.id}/edit`} />
     </Screen>
   );

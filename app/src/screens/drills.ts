@@ -1,3 +1,4 @@
-/** The drill library: the movements and how they are drawn. */
+/** The drill library, and the pilot's own page that shows its movements. */
 export { DrillScreen } from '../library/DrillScreen';
 export { DrillsScreen } from '../library/DrillsScreen';
+export { OwnPage } from '../own/OwnPage';

@@ -29,3 +29,4 @@ export const DrillsScreen = later(drills, (all) => all.DrillsScreen);
 const field = () => import('./field');
 export const PlanSession = later(field, (all) => all.PlanSession);
 export const Runner = later(field, (all) => all.Runner);
+export const OwnPage = later(drills, (all) => all.OwnPage);

@@ -7,7 +7,7 @@ import { Words } from './Words';
 const useStyles = themed((theme) => ({
   all: { gap: 6 },
   options: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
-  option: { minHeight: TOUCH, minWidth: TOUCH, paddingHorizontal: 14, justifyContent: 'center', borderWidth: 2, borderColor: theme.ink, backgroundColor: theme.ground },
+  option: { maxWidth: '100%', minHeight: TOUCH, minWidth: TOUCH, paddingHorizontal: 14, justifyContent: 'center', borderWidth: 2, borderColor: theme.ink, backgroundColor: theme.ground },
   chosen: { backgroundColor: theme.ink },
   chosenText: { color: theme.ground },
 }));

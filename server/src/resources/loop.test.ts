@@ -62,7 +62,8 @@ test('a near-miss becomes a weakness, is drilled, checked, signed, watched, and 
   expect((await trainer.put(`/weaknesses/${weaknessId}/moves/${moveId}`, sign)).status).toBe(200);
   expect((await trainer.put(`/weaknesses/${weaknessId}/moves/${moveId}`, sign)).status).toBe(200);
   expect(await stateOf(weaknessId)).toBe('watch');
-  expect(await onToday(weaknessId)).toBeUndefined();
+  // On watch, and its next check has come due meanwhile.
+  expect(await onToday(weaknessId)).toMatchObject({ state: 'watch', checkFrom: '2026-03-18' });
 
   const again = id();
   await trainer.put(`/occurrences/${again}`, occurrence(pilotId, { happenedAt: '2026-04-01T09:00:00.000Z', day: '2026-04-01' }));

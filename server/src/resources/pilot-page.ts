@@ -2,11 +2,13 @@ import type Router from '@koa/router';
 import type { SchoolTx } from '../db/in-school';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { notFound } from '../http/problems';
+import { linksOf } from './pilot-links';
 
 const FLIGHTS_SHOWN = 30;
 
 /** Everything about one pilot: weaknesses, occurrences, reps by drill, and what was flown. */
-export async function pilotPage({ tx }: SchoolTx, id: string) {
+export async function pilotPage(school: SchoolTx, id: string) {
+  const { tx } = school;
   const pilot = await tx('pilots').where({ id }).first() as unknown;
   if (!pilot) throw notFound('pilot');
   const reps = await tx.raw(`
@@ -19,6 +21,7 @@ export async function pilotPage({ tx }: SchoolTx, id: string) {
     occurrences: await tx('occurrences').where({ pilotId: id }).orderBy('happened_at', 'desc'),
     reps: reps.rows,
     flown: flown.rows[0],
+    links: await linksOf(school, id),
     flights: await tx('flights').where({ pilotId: id }).orderBy([{ column: 'day', order: 'desc' }, { column: 'id', order: 'desc' }]).limit(FLIGHTS_SHOWN),
   };
 }

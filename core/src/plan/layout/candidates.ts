@@ -123,7 +123,7 @@ function blocksOf(weakness: WeaknessToday, drillId: string, { pilot, conditions,
   const left = decides ? 1 - (behind?.curve.share ?? 1) : 0.5;
   const fit = Math.max(0, 1 - Math.abs(easier - 0.775) / 0.775);
   const practiceGain = (reps: number) => weight * reps * LEARNT_A_REP * fit * left;
-  const levelWords = level === 0 ? 'at the standard' : level < 0 ? `${-level} easier than the standard` : 'harder than the standard';
+  const levelWords = level === 0 ? 'at the standard' : `${level === -2 ? 'two steps' : 'a step'} ${level < 0 ? 'easier' : 'harder'} than the standard`;
   const practiceWhy = `Practice ${levelWords}: about ${percent(easier)} should come off`;
   const practice: readonly Block[] = comingOff >= MIXED_FROM
     ? (['a', 'b'] as const).map((half) => ({ ...base, id: idOf(`practice-${half}`), purpose: 'practice' as const, level, reps: MIXED_REPS, minutes: minutesFor(drillId, MIXED_REPS), gain: practiceGain(MIXED_REPS), apartFrom: idOf(`practice-${half === 'a' ? 'b' : 'a'}`), why: `${practiceWhy}; mixed, since ${percent(comingOff)} came off lately.` }))

@@ -1,0 +1,1 @@
+export { OwnPage as default } from '../../screens';

@@ -1,0 +1,133 @@
+import { id, PILOT, rep, startTestServer, type TestServer, type Visitor, withWeakness } from '../testing/test-school';
+
+/** Sessions, reps that count for more than one weakness, and a pilot's own link. */
+
+let server: TestServer;
+beforeAll(async () => { server = await startTestServer(); });
+afterAll(() => server.close());
+
+const block = (pilotId: string, weaknessId: string, more: object = {}) => ({
+  id: 'b', pilotId, weaknessId, causeId: 'overcontrol', drillId: 'tail-in-hover', side: null, purpose: 'practice', level: -1, reps: 6, minutes: 6, gain: 0.1, isNew: false, after: [], apartFrom: null, why: 'Practice.', ...more,
+});
+const day = new Date().toISOString().slice(0, 10);
+const session = (pilotId: string, weaknessId: string, more: object = {}) => ({
+  day, state: 'planned', siteId: null, windMps: 2, startsAt: '09:30', packsThere: 2, packMinutes: 8, minutes: null, packs: [{ pilotId, blocks: [block(pilotId, weaknessId)] }], goNoGo: null, own: [], ...more,
+});
+
+describe('a session', () => {
+  test('is planned, run and ended, and what was overruled stays with its reason', async () => {
+    const { trainer } = await server.school('Carrowfell');
+    const { pilotId, weaknessId } = await withWeakness(trainer);
+    const sessionId = id();
+    expect((await trainer.put(`/sessions/${sessionId}`, session(pilotId, weaknessId))).status).toBe(200);
+    const goNoGo = { at: new Date().toISOString(), items: [{ words: 'Dry', ok: false }], reason: 'Drizzle only, under the tree line.' };
+    await trainer.put(`/sessions/${sessionId}`, session(pilotId, weaknessId, { state: 'running', goNoGo }));
+    await trainer.put(`/sessions/${sessionId}`, session(pilotId, weaknessId, { state: 'done', goNoGo, own: [{ pilotId, pack: 1, mistakes: ['Waits, then grabs'], next: 'Waits, then grabs' }] }));
+    const { body } = await trainer.get<{ id: string; content: { state: string; goNoGo: object } }[]>('/sessions');
+    expect(body).toMatchObject([{ id: sessionId, content: { state: 'done', goNoGo } }]);
+    const { status, body: refused } = await trainer.put<{ detail: string }>(`/sessions/${sessionId}`, session(pilotId, weaknessId));
+    expect([status, refused.detail]).toEqual([422, 'This session is over: plan a new one.']);
+  });
+
+  test('with a wrong field says which, and with another school\'s pilot is refused', async () => {
+    const { trainer } = await server.school('Tarn');
+    const { pilotId, weaknessId } = await withWeakness(trainer);
+    const wrong = await trainer.put<{ errors: { field: string; message: string }[] }>(`/sessions/${id()}`, session(pilotId, weaknessId, { startsAt: 'noon', packs: [{ pilotId, blocks: [block(pilotId, weaknessId, { reps: 0 })] }] }));
+    expect(wrong.status).toBe(422);
+    expect(wrong.body.errors.map((each) => each.field)).toEqual(expect.arrayContaining(['startsAt', 'packs[0].blocks[0].reps']));
+    const { trainer: stranger } = await server.school('Quarry');
+    expect((await stranger.put(`/sessions/${id()}`, session(pilotId, weaknessId))).status).toBe(422);
+  });
+});
+
+describe('reps', () => {
+  const second = async (trainer: Visitor, pilotId: string) => {
+    const occurrenceId = id();
+    await trainer.put(`/occurrences/${occurrenceId}`, { pilotId, kind: 'near-miss', causeId: 'coasting', note: '', craftId: null, siteId: null, windMps: null, happenedAt: '2026-03-02T09:10:00.000Z', day: '2026-03-02' });
+    return (await trainer.put<{ weaknessId: string }>(`/occurrences/${occurrenceId}/confirmation`, { causeId: 'coasting', weaknessId: id(), moveId: id(), planId: id(), at: '2026-03-02T09:20:00.000Z' })).body.weaknessId;
+  };
+
+  test('of a drill that decides two weaknesses count for both, and taking one back takes it from both', async () => {
+    const { trainer } = await server.school('Merrow');
+    const { pilotId, weaknessId } = await withWeakness(trainer);
+    const other = await second(trainer, pilotId);
+    const shared = id();
+    await trainer.put(`/reps/${shared}`, rep(weaknessId));
+    await trainer.put(`/reps/${id()}`, rep(weaknessId, { drillId: 'half-thumb' }));
+    const repsOf = async (of: string) => (await trainer.get<{ reps: { drillId: string; takenBack: boolean }[] }>(`/weaknesses/${of}`)).body.reps.filter((each) => !each.takenBack).map((each) => each.drillId);
+    expect(await repsOf(other)).toEqual(['tail-in-hover']);
+    const rungOf = async (of: string) => (await trainer.get<{ weaknesses: { id: string; rungs: number[] }[] }>('/today')).body.weaknesses.find((each) => each.id === of)!.rungs[0]!;
+    expect(await rungOf(other)).toBeGreaterThan(0);
+    await trainer.put(`/reps/${shared}/taken-back`, { reason: 'Mis-tap' });
+    expect(await rungOf(other)).toBe(0);
+    expect(await repsOf(other)).toEqual([]);
+  });
+
+  test('keep how hard they were set and what was measured; a test is flown at the standard', async () => {
+    const { trainer } = await server.school('Skarn');
+    const { weaknessId } = await withWeakness(trainer);
+    await trainer.put(`/reps/${id()}`, rep(weaknessId, { purpose: 'practice', level: -2, measure: 1.5 }));
+    expect((await trainer.get<{ reps: object[] }>(`/weaknesses/${weaknessId}`)).body.reps).toMatchObject([{ level: -2, measure: 1.5 }]);
+    const { status, body } = await trainer.put<{ detail: string }>(`/reps/${id()}`, rep(weaknessId, { level: -1 }));
+    expect([status, body.detail]).toEqual([422, 'Only practice is set easier or harder: tests and checks are flown at the standard.']);
+  });
+});
+
+describe('a pilot\'s own link', () => {
+  const asPilot = (token: string) => ({ Authorization: `Bearer ${token}` });
+  const made = async (trainer: Visitor, pilotId: string) => (await trainer.ask<{ id: string; token: string }>('POST', `/api/pilots/${pilotId}/links`, { days: 14 })).body;
+
+  test('shows the pilot their own weaknesses and session, and nobody else\'s, without an account', async () => {
+    const { trainer } = await server.school('Corrie');
+    const { pilotId, weaknessId } = await withWeakness(trainer);
+    const other = await withWeakness(trainer);
+    await trainer.put(`/sessions/${id()}`, session(pilotId, weaknessId, { packs: [{ pilotId, blocks: [block(pilotId, weaknessId)] }, { pilotId: other.pilotId, blocks: [block(other.pilotId, other.weaknessId, { drillId: 'half-thumb' })] }] }));
+    const { token } = await made(trainer, pilotId);
+    const { status, body } = await server.visitor().ask<{ pilot: { name: string }; weaknesses: object[]; session: { blocks: { drillId: string }[] } }>('GET', '/api/own', undefined, asPilot(token));
+    expect(status).toBe(200);
+    expect(body).toMatchObject({ pilot: { name: PILOT.name }, weaknesses: [{ causeId: 'overcontrol' }] });
+    expect(body.session.blocks.map((each) => each.drillId)).toEqual(['tail-in-hover']);
+    expect(JSON.stringify(body)).not.toContain(other.pilotId);
+  });
+
+  test('a near-miss that the pilot tells stands on the trainer\'s Today, once, to be debriefed', async () => {
+    const { trainer } = await server.school('Hollow');
+    const { pilotId } = await withWeakness(trainer);
+    const { token } = await made(trainer, pilotId);
+    const told = { causeId: 'wildlife', note: 'A kite came down at it.', happenedAt: new Date().toISOString(), day };
+    const key = id();
+    for (let times = 0; times < 2; times += 1) expect((await server.visitor().ask('PUT', `/api/own/near-miss/${key}`, told, asPilot(token))).status).toBe(200);
+    const { body } = await trainer.get<{ toDebrief: { id: string; note: string; kind: string }[] }>('/today');
+    expect(body.toDebrief.filter((each) => each.id === key)).toMatchObject([{ kind: 'near-miss', note: 'From the pilot: A kite came down at it.' }]);
+    const short = await server.visitor().ask<{ errors: { field: string }[] }>('PUT', `/api/own/near-miss/${id()}`, { ...told, note: '' }, asPilot(token));
+    expect([short.status, short.body.errors[0]!.field]).toEqual([422, 'note']);
+  });
+
+  test('taken back, run out or made up, it leads nowhere; the token is nowhere in the database', async () => {
+    const { trainer } = await server.school('Old Mill');
+    const { pilotId } = await withWeakness(trainer);
+    const { id: linkId, token } = await made(trainer, pilotId);
+    const statusOf = async (of: string) => (await server.visitor().ask('GET', '/api/own', undefined, asPilot(of))).status;
+    expect(await statusOf(token)).toBe(200);
+    expect((await trainer.get<{ links: object[] }>(`/pilots/${pilotId}`)).body.links).toHaveLength(1);
+    const { rows } = await server.db.raw('select row_to_json(l) as row from pilot_links l') as { rows: { row: object }[] };
+    expect(JSON.stringify(rows)).not.toContain(token);
+    await trainer.put(`/links/${linkId}/revoked`, {});
+    expect(await statusOf(token)).toBe(404);
+    expect(await statusOf('A'.repeat(32))).toBe(404);
+    const later = await made(trainer, pilotId);
+    await server.db('pilot_links').where({ id: later.id }).update({ expiresAt: new Date(Date.now() - 1000) });
+    expect(await statusOf(later.token)).toBe(404);
+    expect((await server.visitor().ask('GET', '/api/own')).status).toBe(404);
+  });
+
+  test('another school can neither make nor take back a link', async () => {
+    const { trainer } = await server.school('Ridge');
+    const { pilotId } = await withWeakness(trainer);
+    const { id: linkId, token } = await made(trainer, pilotId);
+    const { trainer: stranger } = await server.school('Valley');
+    expect((await stranger.ask('POST', `/api/pilots/${pilotId}/links`, { days: 3 })).status).toBe(404);
+    await stranger.put(`/links/${linkId}/revoked`, {});
+    expect((await server.visitor().ask('GET', '/api/own', undefined, asPilot(token))).status).toBe(200);
+  });
+});
