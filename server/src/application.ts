@@ -12,6 +12,7 @@ import { sameOriginWrites } from './http/same-origin';
 import { makeSignIn, signedIn, signOut } from './http/session';
 import { staticApp } from './http/static-app';
 import { carryRoutes } from './resources/carry';
+import { drillRoutes } from './resources/drills';
 import { debriefRoutes } from './resources/debriefs';
 import { exchangeRoutes } from './resources/exchange';
 import { experienceRoutes } from './resources/experience';
@@ -70,6 +71,7 @@ function apiRouter(db: Knex): Router {
   experienceRoutes(router, inSchool);
   rankingRoutes(router, inSchool);
   sessionRoutes(router, inSchool);
+  drillRoutes(router, inSchool);
   carryRoutes(router, inSchool);
   syncRoutes(router, inSchool);
   exchangeRoutes(router, db, inSchool);

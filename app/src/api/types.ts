@@ -2,6 +2,7 @@ import type { WeaknessState } from '@skelby/core/clearance/rungs';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Move, Purpose, Rep } from '@skelby/core/clearance/facts';
 import type { Findings } from '@skelby/core/debrief/findings';
+import type { DrillVersion } from '@skelby/core/drills/school-book';
 import type { CraftRecord } from '@skelby/core/flying/craft-facts';
 import type { Units } from '@skelby/core/flying/units';
 import type { Experience } from '@skelby/core/ranking/experience';
@@ -163,6 +164,13 @@ export interface DebriefPage {
   readonly debrief: (DebriefVersion & { readonly findings: Findings; readonly proposedCauseId: string | null }) | null;
   /** Newest first. */
   readonly versions: readonly DebriefVersion[];
+}
+
+export interface SchoolDrillVersion extends DrillVersion {
+  readonly reason: string;
+  readonly madeAt: string;
+  readonly by: string | null;
+  readonly reps: number;
 }
 
 export interface TrainingSession {

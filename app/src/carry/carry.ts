@@ -1,7 +1,7 @@
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { QueryClient } from '@tanstack/react-query';
 import { get } from '../api/client';
-import type { DebriefPage, Flight, OccurrenceOfPilot, PilotPage, Roster, SchoolExperience, TodayList, TrainingSession, WeaknessPage } from '../api/types';
+import type { DebriefPage, Flight, OccurrenceOfPilot, PilotPage, Roster, SchoolDrillVersion, SchoolExperience, TodayList, TrainingSession, WeaknessPage } from '../api/types';
 import { outbox } from '../outbox/use-outbox';
 
 /** Everything a trainer may want where there is no signal, in one answer. */
@@ -12,13 +12,14 @@ interface Carried {
   readonly experience: SchoolExperience;
   readonly rule: ClearingRule;
   readonly sessions: readonly TrainingSession[];
+  readonly drills: readonly SchoolDrillVersion[];
   readonly weakness: Readonly<Record<string, WeaknessPage>>;
   readonly occurrence: Readonly<Record<string, OccurrenceOfPilot>>;
   readonly debrief: Readonly<Record<string, DebriefPage>>;
   readonly pilot: Readonly<Record<string, PilotPage>>;
 }
 
-const SINGLE = ['today', 'roster', 'flights', 'experience', 'rule', 'sessions'] as const;
+const SINGLE = ['today', 'roster', 'flights', 'experience', 'rule', 'sessions', 'drills'] as const;
 const MANY = ['weakness', 'occurrence', 'debrief', 'pilot'] as const;
 const EVERY_MS = 120_000;
 const AFTER_FIRST_PAGE_MS = 2_500;

@@ -7,6 +7,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { Roster, TodayList } from '../api/types';
 import { useUnits } from '../api/use-units';
+import { useDrillVersions } from '../laid-over/use-book';
 import { useRoster } from '../laid-over/use-roster';
 import { useToday } from '../today/today-queries';
 import { Button, ButtonRow } from '../ui/Button';
@@ -47,7 +48,9 @@ function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayL
   const site = roster.sites.find((each) => each.id === draft.siteId);
   const pilots = usePilotsToday(pilotIds, list);
   const means: Means = { packs: draft.packs, packMinutes: draft.packMinutes, minutes: draft.minutes };
-  const { laidOut, working, failed } = useLayout(pilots && pilotIds.length > 0 ? { pilots, conditions: { windMps: draft.windMps, place: site?.place ?? null }, means, today: draft.day } : null);
+  const { data: versions } = useDrillVersions();
+  const latest = (versions ?? []).filter((version, i, all) => all.findIndex((each) => each.drillId === version.drillId) === i).map(({ drillId, number, fields }) => ({ drillId, number, fields }));
+  const { laidOut, working, failed } = useLayout(pilots && pilotIds.length > 0 ? { pilots, conditions: { windMps: draft.windMps, place: site?.place ?? null }, means, today: draft.day, book: latest } : null);
   const pilotName = (id: string) => roster.pilots.find((pilot) => pilot.id === id)?.name ?? '';
 
   // What was moved by hand stays so; blocks that are no longer there, or refused meanwhile, fall out.

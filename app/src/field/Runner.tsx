@@ -1,6 +1,7 @@
 import { modesFor, whyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { MissReason } from '@skelby/core/clearance/facts';
 import { drillOf } from '@skelby/core/drills/drills';
+import { versionInForce } from '@skelby/core/drills/school-book';
 import { MEASURES } from '@skelby/core/drills/measures';
 import { windBandOf } from '@skelby/core/flying/wind-band';
 import type { Block } from '@skelby/core/plan/layout/block';
@@ -75,7 +76,7 @@ function BlockScreen({ session, roster, list, block, page, state, change, onNext
       path: `/reps/${uuid()}`, what: `rep of ${drill.name}`, stamp: 'flownAt',
       body: {
         weaknessId: page.weakness.id, drillId: drill.id, purpose: block.purpose, met: isMet, missReason, side: block.side, band: windBandOf(content.windMps), flownOn: 'craft', mode, pilotRelative: false,
-        pack: state.pack + 1, level: block.level, measure: state.measure, sessionId: session.id, day: today(), flownAt,
+        pack: state.pack + 1, level: block.level, measure: state.measure, sessionId: session.id, drillVersion: versionInForce(drill.id), day: today(), flownAt,
       },
     });
     change({ missedAt: null, measure: null });

@@ -2,18 +2,22 @@ import { sceneOf } from '@skelby/core/choreography/scenes';
 import { coachingOf } from '@skelby/core/drills/coaching';
 import { DRILL_GROUPS, type Drill, type Side } from '@skelby/core/drills/drill';
 import { drillOf, isDrillId } from '@skelby/core/drills/drills';
+import { isOwnDrillId } from '@skelby/core/drills/school-book';
 import type { StickLayout } from '@skelby/core/flying/vocabulary';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { useUnits } from '../api/use-units';
+import { useDrillVersions } from '../laid-over/use-book';
 import { useRoster } from '../laid-over/use-roster';
 import { keep, kept } from '../storage';
 import { Choice } from '../ui/Choice';
 import { Note } from '../ui/Note';
-import { LinkRow, Rows } from '../ui/Rows';
+import { LinkButton } from '../ui/Button';
+import { LinkRow, Row, Rows } from '../ui/Rows';
 import { Part, Screen } from '../ui/Screen';
 import { Words } from '../ui/Words';
-import { SIDE_WORDS, STANDING_LINE } from '../words/words';
+import { sayDay } from '../words/dates';
+import { plural, SIDE_WORDS, STANDING_LINE } from '../words/words';
 import { Movement } from './Movement';
 
 const LAYOUTS = [1, 2, 3, 4] as const;
@@ -31,6 +35,7 @@ function Page({ drill }: { readonly drill: Drill }) {
   const layout = picked ?? whose?.stickLayout ?? 2;
   const [side, setSide] = useState<Side | null>(drill.sides[0] ?? null);
   const coaching = coachingOf(drill.id);
+  const { data: versions } = useDrillVersions();
   const moves = sceneOf(drill.id) !== null;
   const group = DRILL_GROUPS.find((each) => each.id === drill.group)!.name;
   return (
@@ -45,6 +50,13 @@ function Page({ drill }: { readonly drill: Drill }) {
             <Words>{`By eye: ${sentence(drill.byEye)}.`}</Words>
             <Words>{`Measured: ${sentence(drill.measured)}.`}</Words>
             <Words as="soft">{`Dose: ${drill.dose}. ${[KIND_WORDS[drill.kind], SIMULATOR_WORDS[drill.simulator]].filter(Boolean).join('. ')}.`}</Words>
+          </Part>
+          <Part heading="Versions" end={<LinkButton kind="quiet" label={isOwnDrillId(drill.id) ? 'Change the drill' : 'Change the standard'} href={`/drills/${drill.id}/edit`} />}>
+            <Rows empty="The house standard, never changed here.">
+              {(versions ?? []).filter((version) => version.drillId === drill.id).map((version) => (
+                <Row key={version.number} title={`Version ${version.number}: ${sentence(version.fields.byEye)}`} under={[sayDay(version.madeAt.slice(0, 10)), version.by, version.reason, `${plural(version.reps, 'rep')} flown under it`].filter(Boolean).join(' · ')} />
+              ))}
+            </Rows>
           </Part>
           {drill.after.length > 0 ? (
             <Part heading="Comes after"><Rows>{drill.after.map((id) => <LinkRow key={id} href={`/drills/${id}`} title={drillOf(id).name} under={drillOf(id).trains} />)}</Rows></Part>

@@ -1,7 +1,8 @@
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
-import { DRILLS } from '@skelby/core/drills/drills';
+import { allDrills } from '@skelby/core/drills/drills';
 import { useState } from 'react';
 import { StickPlate } from '../drawing';
+import { LinkButton } from '../ui/Button';
 import { LinkRow, Rows } from '../ui/Rows';
 import { Part, Screen, useIsWide } from '../ui/Screen';
 import { TextBox } from '../ui/TextBox';
@@ -12,7 +13,7 @@ export function DrillsScreen() {
   const [wanted, setWanted] = useState('');
   const wide = useIsWide();
   const words = wanted.trim().toLowerCase();
-  const found = DRILLS.filter((drill) => `${drill.name} ${drill.trains} ${drill.task}`.toLowerCase().includes(words));
+  const found = allDrills().filter((drill) => `${drill.name} ${drill.trains} ${drill.task}`.toLowerCase().includes(words));
   const groups = DRILL_GROUPS.map((group) => ({ ...group, drills: found.filter((drill) => drill.group === group.id) })).filter((group) => group.drills.length > 0);
   const half = Math.ceil(groups.length / 2);
   const parts = (some: typeof groups) => some.map((group) => (
@@ -25,7 +26,7 @@ export function DrillsScreen() {
     </Part>
   ));
   return (
-    <Screen title="Drills" up="/" aside={wide ? parts(groups.slice(half)) : undefined}>
+    <Screen title="Drills" up="/" end={<LinkButton icon="plus" label="Write one" href="/drills/new/edit" />} aside={wide ? parts(groups.slice(half)) : undefined}>
       <TextBox label="Find a drill" value={wanted} onChangeText={setWanted} autoCapitalize="none" />
       {groups.length === 0 ? <Words as="soft">No drill with these words.</Words> : null}
       {parts(wide ? groups.slice(0, half) : groups)}

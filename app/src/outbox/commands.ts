@@ -1,6 +1,7 @@
 import type { DebriefFields } from '@skelby/core/shapes/debrief';
 import type { ConfirmFields, MoveFields, PlanFields, RepFields } from '@skelby/core/shapes/loop';
 import type { OccurrenceFields } from '@skelby/core/shapes/records';
+import type { DrillVersion } from '@skelby/core/drills/school-book';
 import type { SessionFields } from '@skelby/core/shapes/session';
 import type { Waiting } from './waiting';
 
@@ -18,6 +19,7 @@ interface Bodies {
   readonly 'craft': Readonly<Record<string, unknown>>;
   readonly 'sites': Readonly<Record<string, unknown>>;
   readonly 'session': SessionFields;
+  readonly 'drill': DrillVersion['fields'] & { readonly base: number; readonly reason: string };
 }
 type Kind = keyof Bodies;
 
@@ -36,6 +38,7 @@ const PATHS: Readonly<Record<Kind, RegExp>> = {
   'craft': new RegExp(`^/craft/${KEY}$`),
   'sites': new RegExp(`^/sites/${KEY}$`),
   'session': new RegExp(`^/sessions/${KEY}$`),
+  'drill': new RegExp(`^/drills/([\\w-]+)/versions/${KEY}$`),
 };
 
 export interface Done<K extends Kind> {

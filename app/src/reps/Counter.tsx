@@ -4,6 +4,7 @@ import { whyNotCounted, type WhyNotCounted } from '@skelby/core/clearance/counts
 import type { MissReason } from '@skelby/core/clearance/facts';
 import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
 import { drillOf } from '@skelby/core/drills/drills';
+import { versionInForce } from '@skelby/core/drills/school-book';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -94,7 +95,7 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
     const { drillId, side, band, flownOn, mode, pilotRelative, pack } = flown;
     void outbox.add({
       path: `/reps/${uuid()}`, what: `rep of ${drill.name}`, stamp: 'flownAt',
-      body: { weaknessId: page.weakness.id, drillId, purpose, met, missReason, side, band, flownOn, mode, pilotRelative, pack, day: today(), flownAt },
+      body: { weaknessId: page.weakness.id, drillId, purpose, met, missReason, side, band, flownOn, mode, pilotRelative, pack, drillVersion: versionInForce(drillId), day: today(), flownAt },
     });
     change({ missedAt: null, day: today(), ...(purpose === 'check' ? { side: sideAfter(drillId, side) } : {}) });
   };

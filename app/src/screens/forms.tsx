@@ -120,3 +120,4 @@ export function EditOccurrence() {
 }
 
 export { WaitingScreen } from '../outbox/WaitingScreen';
+export { EditDrill } from '../library/EditDrill';

@@ -30,3 +30,4 @@ const field = () => import('./field');
 export const PlanSession = later(field, (all) => all.PlanSession);
 export const Runner = later(field, (all) => all.Runner);
 export const OwnPage = later(drills, (all) => all.OwnPage);
+export const EditDrill = later(forms, (all) => all.EditDrill);

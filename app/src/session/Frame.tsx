@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { keepCarrying } from '../carry/carry';
 import { OfflineStrip } from '../carry/OfflineStrip';
+import { useBook } from '../laid-over/use-book';
 import { outbox } from '../outbox/use-outbox';
 import type { IconName } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
@@ -61,6 +62,13 @@ function Places({ rail }: { readonly rail: boolean }) {
 /** Counting, and a session in the field, are screens for the thumb alone: no way out but back. */
 const BARE = /^\/weakness\/[^/]+\/reps|^\/session\/./;
 
+/** The page asked for, drawn anew when the school's book of drills has changed. */
+function Pages() {
+  const styles = useStyles();
+  const book = useBook();
+  return <View key={book} style={styles.page}><OfflineStrip /><Slot /></View>;
+}
+
 /** Everything behind the sign-in: who is here, the outbox, and the way between the main places. */
 export function Frame() {
   const styles = useStyles();
@@ -89,7 +97,7 @@ export function Frame() {
       {() => (
         <View style={[styles.frame, wide ? styles.wide : null]}>
           {wide ? <Places rail /> : null}
-          <View style={styles.page}><OfflineStrip /><Slot /></View>
+          <Pages />
           {wide || BARE.test(path) ? null : <Places rail={false} />}
         </View>
       )}

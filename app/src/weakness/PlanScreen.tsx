@@ -1,6 +1,6 @@
 import { causeOf } from '@skelby/core/causes/causes';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
-import { drillOf, DRILLS } from '@skelby/core/drills/drills';
+import { allDrills, drillOf } from '@skelby/core/drills/drills';
 import { keyDrillsFor, suits } from '@skelby/core/plan/key-drills';
 import { isProposal, planProblem, proposePlan, whyInPlan } from '@skelby/core/plan/propose-plan';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -23,10 +23,10 @@ const useStyles = themed((theme) => ({
 }));
 
 function AddDrill({ page, chosen, onAdd }: { readonly page: WeaknessPage; readonly chosen: readonly string[]; readonly onAdd: (id: string) => void }) {
-  const fits = DRILLS.filter((drill) => !chosen.includes(drill.id) && suits(drill.id, page.pilot.mode));
+  const fits = allDrills().filter((drill) => !chosen.includes(drill.id) && suits(drill.id, page.pilot.mode));
   const own = causeOf(page.weakness.causeId).drills;
   const suggested = fits.filter((drill) => own.includes(drill.id));
-  const rows = (drills: readonly (typeof DRILLS)[number][]) => drills.map((drill) => <PressRow key={drill.id} title={drill.name} under={drill.trains} onPress={() => onAdd(drill.id)} />);
+  const rows = (drills: ReturnType<typeof allDrills>) => drills.map((drill) => <PressRow key={drill.id} title={drill.name} under={drill.trains} onPress={() => onAdd(drill.id)} />);
   return (
     <>
       {suggested.length > 0 ? <Part heading="Also for this cause"><Rows>{rows(suggested)}</Rows></Part> : null}

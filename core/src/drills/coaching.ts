@@ -1,3 +1,5 @@
+import { isOwnDrillId } from './school-book';
+
 /** What a trainer watches for, from common practice. */
 export interface Coaching {
   readonly mistakes: readonly [string, string];
@@ -90,9 +92,12 @@ export const COACHING: Readonly<Record<string, Coaching>> = {
   'go-no-go': of('Decides first and finds reasons after', 'Leaves people out of it', 'No clear yes: it is a no.'),
 };
 
+/** What to watch for in any drill that the school has written itself. */
+const OWN: Coaching = of('Hurries to the next try', 'Watches the screen instead of the craft', TIRED);
+
 /** @throws RangeError when no drill has this id */
 export function coachingOf(drillId: string): Coaching {
-  const coaching = COACHING[drillId];
+  const coaching = COACHING[drillId] ?? (isOwnDrillId(drillId) ? OWN : undefined);
   if (!coaching) throw new RangeError(`There is no coaching for "${drillId}".`);
   return coaching;
 }

@@ -2,6 +2,7 @@ import { AIR_AND_HEAD } from './air-and-head';
 import type { Drill } from './drill';
 import { HANDS_AND_HOVER } from './hands-and-hover';
 import { POINTING_AND_TURNS } from './pointing-and-turns';
+import { inTheBook, isOwnDrillId, ownDrillIds } from './school-book';
 import { WASH_AND_OBSTACLES } from './wash-and-obstacles';
 
 export const DRILLS: readonly Drill[] = [...HANDS_AND_HOVER, ...POINTING_AND_TURNS, ...WASH_AND_OBSTACLES, ...AIR_AND_HEAD];
@@ -10,12 +11,15 @@ const BY_ID = new Map(DRILLS.map((drill) => [drill.id, drill]));
 
 /** @throws RangeError when no drill has this id */
 export function drillOf(id: string): Drill {
-  const drill = BY_ID.get(id);
+  const drill = inTheBook(id, BY_ID.get(id));
   if (!drill) throw new RangeError(`There is no drill "${id}".`);
   return drill;
 }
 
-export const isDrillId = (id: string): boolean => BY_ID.has(id);
+export const isDrillId = (id: string): boolean => BY_ID.has(id) || isOwnDrillId(id);
+
+/** The house's drills and the school's own. */
+export const allDrills = (): readonly Drill[] => [...DRILLS.map((drill) => drill.id), ...ownDrillIds()].map(drillOf);
 
 /** A flown drill has test reps; spoken and ground drills never decide a clearing. */
 export const isFlown = (drill: Drill): boolean => drill.kind === 'flown';

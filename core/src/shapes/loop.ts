@@ -43,6 +43,7 @@ export const repShape = object({
   level: number().oneOf(LEVELS, 'Level must be -2, -1, 0 or 1: 0 is the standard.').default(0),
   measure: quantityOrNone('Measured', 0, 10_000),
   sessionId: keyOrNone('Session'),
+  drillVersion: whole('Version of the standard', 0, 10_000).default(0),
   day: day('Day'),
   flownAt: instant('Time'),
 }).noUnknown();

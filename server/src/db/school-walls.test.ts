@@ -14,7 +14,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-const TABLES = ['accounts', 'sessions', 'pilots', 'craft', 'sites', 'flights', 'clearing_rules', 'weaknesses', 'occurrences', 'moves', 'plans', 'reps', 'events', 'debriefs', 'experiences', 'commands', 'weakness_aliases', 'training_sessions', 'pilot_links'];
+const TABLES = ['accounts', 'sessions', 'pilots', 'craft', 'sites', 'flights', 'clearing_rules', 'weaknesses', 'occurrences', 'moves', 'plans', 'reps', 'events', 'debriefs', 'experiences', 'commands', 'weakness_aliases', 'training_sessions', 'pilot_links', 'drill_versions'];
 
 test('every table with a school has row-level security, and the working role cannot bypass it', async () => {
   const { rows } = await server.db.raw("select c.relname, c.relrowsecurity from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'school_id' where c.relkind = 'r' and not a.attisdropped") as { rows: { relname: string; relrowsecurity: boolean }[] };

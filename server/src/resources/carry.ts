@@ -2,6 +2,7 @@ import type Router from '@koa/router';
 import type { SchoolTx } from '../db/in-school';
 import type { InTheirSchool } from '../http/in-their-school';
 import { debriefOf } from './debriefs';
+import { drillVersions } from './drills';
 import { experienceOf } from './experience';
 import { occurrenceOf, ruleInForce } from './occurrences';
 import { pilotPage } from './pilot-page';
@@ -33,6 +34,7 @@ export async function carry(school: SchoolTx) {
     experience: await experienceOf(school),
     rule: await ruleInForce(school),
     sessions: await recentSessions(school),
+    drills: await drillVersions(school),
     weakness: await each(weaknesses.map(({ id }) => id), (id) => weaknessPage(school, id)),
     occurrence: await each(toDebrief.map(({ id }) => id), (id) => occurrenceOf(school, id)),
     debrief: await each(toDebrief.map(({ id }) => id), (id) => debriefOf(school, id)),

@@ -3,7 +3,7 @@ import type { SchoolTx } from '../db/in-school';
 
 export interface Change {
   readonly action: string;
-  readonly subject: 'pilot' | 'craft' | 'site' | 'flight' | 'occurrence' | 'weakness' | 'plan' | 'rep' | 'experience' | 'school' | 'session' | 'link';
+  readonly subject: 'pilot' | 'craft' | 'site' | 'flight' | 'occurrence' | 'weakness' | 'plan' | 'rep' | 'experience' | 'school' | 'session' | 'link' | 'drill';
   readonly subjectId: string;
   readonly pilotId?: string | null;
   readonly reason?: string | null;

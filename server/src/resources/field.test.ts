@@ -131,3 +131,43 @@ describe('a pilot\'s own link', () => {
     expect((await server.visitor().ask('GET', '/api/own', undefined, asPilot(token))).status).toBe(200);
   });
 });
+
+describe('standards and own drills', () => {
+  const standard = (more: object = {}) => ({ byEye: '90 s within a pace', measured: '90 s, 1 m', dose: '4 a pack', reason: 'Our crews hold longer.', base: 0, ...more });
+  interface Version { drillId: string; number: number; reps: number; reason: string; fields: { byEye: string } }
+
+  test('every version is kept, with who and why, and reps stay with the one they were flown under', async () => {
+    const { trainer } = await server.school('Winch');
+    const { weaknessId } = await withWeakness(trainer);
+    await trainer.put(`/reps/${id()}`, rep(weaknessId));
+    const first = id();
+    for (let times = 0; times < 2; times += 1) expect((await trainer.put<{ number: number }>(`/drills/tail-in-hover/versions/${first}`, standard())).body.number).toBe(1);
+    for (let reps = 0; reps < 3; reps += 1) await trainer.put(`/reps/${id()}`, rep(weaknessId, { drillVersion: 1, flownAt: `2026-03-03T10:1${reps}:00.000Z` }));
+    await trainer.put(`/drills/tail-in-hover/versions/${id()}`, standard({ byEye: '120 s', base: 1 }));
+    const { body } = await trainer.get<Version[]>('/drills');
+    expect(body.map(({ number, reps, fields }) => [number, reps, fields.byEye])).toEqual([[2, 0, '120 s'], [1, 3, '90 s within a pace']]);
+    expect(body[0]).toMatchObject({ reason: 'Our crews hold longer.', by: expect.stringMatching(/^Trainer/) as string });
+  });
+
+  test('two trainers who change it at once: the second sees both', async () => {
+    const { trainer } = await server.school('Ladder');
+    await trainer.put(`/drills/half-thumb/versions/${id()}`, standard({ byEye: 'Theirs' }));
+    const { status, body } = await trainer.put(`/drills/half-thumb/versions/${id()}`, standard({ byEye: 'Mine' }));
+    expect(status).toBe(409);
+    expect(body).toMatchObject({ theirs: { byEye: 'Theirs' }, override: { base: 1 } });
+  });
+
+  test('an own drill can be practised, and is never a test', async () => {
+    const { trainer } = await server.school('Rope');
+    const { weaknessId } = await withWeakness(trainer);
+    const own = `own-${id()}`;
+    const drill = { name: 'Winch hover', trains: 'Standing over the winch point', task: 'Hover over the cross for a minute.', group: 'hover', kind: 'flown', simulator: 'allowed', sticks: ['pitch'], caution: '', ...standard() };
+    expect((await trainer.put(`/drills/${own}/versions/${id()}`, drill)).status).toBe(200);
+    expect((await trainer.put(`/weaknesses/${weaknessId}/plans/${id()}`, { drillIds: ['tail-in-hover', own], reason: 'Winch work comes next.' })).status).toBe(200);
+    expect((await trainer.put(`/reps/${id()}`, rep(weaknessId, { drillId: own, purpose: 'practice' }))).status).toBe(200);
+    expect((await trainer.put(`/drills/${own}/versions/${id()}`, { ...drill, name: '' })).status).toBe(422);
+    expect((await trainer.put(`/drills/no-such-drill/versions/${id()}`, standard())).status).toBe(404);
+    const { trainer: stranger } = await server.school('Stranger');
+    expect((await stranger.get<Version[]>('/drills')).body).toEqual([]);
+  });
+});

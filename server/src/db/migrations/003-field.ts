@@ -9,7 +9,9 @@ export async function up(db: Knex): Promise<void> {
     alter table reps
       add column level smallint not null default 0 check (level between -2 and 1),
       add column measure double precision,
-      add column session_id uuid;
+      add column session_id uuid,
+      add column drill_version integer not null default 0;
+    comment on column reps.drill_version is 'Version of the drill''s standard that the rep was flown under; 0: the house standard.';
     comment on column reps.level is 'How hard the rep was set, in steps from the standard; only reps at the standard, 0, are tests or checks.';
     comment on column reps.measure is 'What was measured, in the SI unit of the drill; null: judged by eye.';
 
@@ -29,6 +31,18 @@ export async function up(db: Knex): Promise<void> {
       ${refers('account_id', 'accounts')}`)}
     create index training_sessions_by_day on training_sessions (school_id, day desc);
     grant select, insert, update on training_sessions to skelby_app;
+
+    ${schoolTable('drill_versions', `
+      drill_id text not null,
+      number integer not null check (number > 0),
+      fields jsonb not null,
+      reason text not null,
+      made_at timestamptz not null default clock_timestamp(),
+      account_id uuid,
+      unique (school_id, drill_id, number),
+      ${refers('account_id', 'accounts')}`)}
+    create trigger only_added before update or delete or truncate on drill_versions for each statement execute function refuse_change();
+    grant select, insert on drill_versions to skelby_app;
 
     ${schoolTable('pilot_links', `
       pilot_id uuid not null,

@@ -1,1 +1,0 @@
-export { DrillScreen as default } from '../../../screens';

@@ -1,0 +1,1 @@
+export { EditDrill as default } from '../../../../screens';

@@ -1,0 +1,1 @@
+export { DrillScreen as default } from '../../../../screens';

@@ -1,0 +1,67 @@
+import type { Axis } from '../flying/vocabulary';
+import type { Drill, DrillGroupId, DrillKind, SimulatorUse } from './drill';
+
+/** The words of a standard that a school may change. */
+export interface Standard {
+  readonly byEye: string;
+  readonly measured: string;
+  readonly dose: string;
+}
+
+/** A drill that a school has written itself. It is practised and never decides: nothing is known of how hard its standard is. */
+export interface OwnDrill extends Standard {
+  readonly name: string;
+  readonly trains: string;
+  readonly task: string;
+  readonly caution: string;
+  readonly group: DrillGroupId;
+  readonly kind: DrillKind;
+  readonly simulator: SimulatorUse;
+  readonly sticks: readonly Axis[];
+}
+
+/** One version of a changed standard, or of an own drill. Versions are only ever added; the house standard is version 0. */
+export interface DrillVersion {
+  readonly drillId: string;
+  readonly number: number;
+  readonly fields: Standard | OwnDrill;
+}
+
+const OWN_ID = /^own-[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
+
+export const isOwnDrillId = (id: string): boolean => OWN_ID.test(id);
+
+/** What can be said of an own drill whose words are not at hand: enough for counting its reps. */
+const wordless = (id: string): Drill => ({
+  id, group: 'head', kind: 'flown', simulator: 'allowed', name: 'Own drill', trains: '', task: '', byEye: 'As the school has written it', measured: '', dose: '', sticks: [], sides: [], assistance: 'as-flown', after: [],
+});
+
+/** An own drill as the rest of the core knows drills. */
+export const asDrill = (id: string, own: OwnDrill): Drill => {
+  const { caution, ...words } = own;
+  return { ...wordless(id), ...words, ...(caution ? { caution } : {}) };
+};
+
+let book: ReadonlyMap<string, DrillVersion> = new Map();
+
+/**
+ * Opens the book of the one school that a phone works for: from now on drills are found with its words. A server, which serves many
+ * schools, opens none; it counts and never words.
+ */
+export function openBook(latest: readonly DrillVersion[]): void {
+  book = new Map(latest.map((version) => [version.drillId, version]));
+}
+
+/** A drill in the school's own words; the house's where it has changed nothing. */
+export function inTheBook(id: string, house: Drill | undefined): Drill | undefined {
+  const version = book.get(id);
+  if (!version) return house ?? (isOwnDrillId(id) ? wordless(id) : undefined);
+  if (!house) return asDrill(id, version.fields as OwnDrill);
+  const { byEye, measured, dose } = version.fields;
+  return { ...house, byEye, measured, dose };
+}
+
+/** Number of the version of its standard that a drill is flown under now; 0: the house standard. */
+export const versionInForce = (drillId: string): number => book.get(drillId)?.number ?? 0;
+
+export const ownDrillIds = (): readonly string[] => [...book.keys()].filter(isOwnDrillId);
