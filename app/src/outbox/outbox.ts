@@ -58,6 +58,7 @@ export class Outbox {
   use(accountId: string | null): void {
     this.accountId = accountId;
     if (accountId) void this.flush();
+    else if (this.timer) { clearTimeout(this.timer); this.timer = null; }
   }
 
   start(): () => void {

@@ -15,7 +15,7 @@ export function relapseSentences(watch: Watch, rule: ClearingRule): readonly str
   const flown = watch.curve.scores.length - 1;
   return [
     flown === 0 ? 'No test or check flown since the signature.' : `${plural(flown, 'rep')} since the signature: ${watch.curve.scores.at(-1) === 0 ? 'nothing points to a relapse.' : `${percent(watch.curve.scores.at(-1)! / watch.curve.limit)} of the way to being called back.`}`,
-    `A pilot back to missing ${rule.unacceptableMissPercent} % is called back after ${limit.repsToTrueAlarm.toFixed(0)} reps on average; one who misses ${rule.acceptableMissPercent} % falsely only once in ${limit.repsToFalseAlarm.toFixed(0)}.`,
+    `A pilot back to missing ${rule.unacceptableMissPercent} % is called back after ${limit.repsToTrueAlarm.toFixed(0)} reps on average; one who misses ${rule.acceptableMissPercent} % falsely only once in ${limit.repsToFalseAlarm.toFixed(0)} reps.`,
   ];
 }
 
@@ -23,7 +23,7 @@ export function RelapseChart({ watch, rule }: { readonly watch: Watch; readonly 
   const [shows, means] = relapseSentences(watch, rule);
   return (
     <>
-      <CurveChart curve={watch.curve} name="Relapse chart" sentence={shows!} named={false} />
+      {watch.curve.scores.length > 1 ? <CurveChart curve={watch.curve} name="Relapse chart" sentence={shows!} named={false} /> : <Words>{shows}</Words>}
       <Words as="soft">{means}</Words>
     </>
   );

@@ -70,21 +70,22 @@ function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: 
   );
 }
 
-function Foot({ page, next }: { readonly page: WeaknessPage; readonly next: NextStep }) {
+function Foot({ page, next, onWatch }: { readonly page: WeaknessPage; readonly next: NextStep; readonly onWatch: boolean }) {
   const move = useMove(page);
   const counter = `/weakness/${page.weakness.id}/reps` as const;
   const problem = move.error ? <Words as="strong" role="alert">{`! ${move.error.message}`}</Words> : null;
+  const close = <Button icon="archive" label={move.isPending ? 'Closing …' : 'End the watch: close'} disabled={move.isPending} onPress={() => move.mutate({ kind: 'closed' })} />;
   switch (next.do) {
     case 'drill':
       return <LinkButton kind="main" icon="target" label="Count reps" href={counter} />;
     case 'check':
-      return <LinkButton kind="main" icon="check-square" label="Fly the check" href={counter} />;
+      return <>{problem}<LinkButton kind="main" icon="check-square" label="Fly the check" href={counter} />{onWatch ? close : null}</>;
     case 'sign':
       return <>{problem}<Button kind="main" icon="edit-3" label={move.isPending ? 'Signing …' : 'Sign: cleared'} disabled={move.isPending} onPress={() => move.mutate({ kind: 'signed' })} /></>;
     case 'wait':
       return <Words as="strong">{`Check ${sayDay(next.until)}. Practice now would move it.`}</Words>;
     case 'watch':
-      return <>{problem}<LinkButton icon="target" label="Count a rep on watch" href={counter} /><Button icon="archive" label={move.isPending ? 'Closing …' : 'End the watch: close'} disabled={move.isPending} onPress={() => move.mutate({ kind: 'closed' })} /></>;
+      return <>{problem}<LinkButton icon="target" label="Count a rep on watch" href={counter} />{close}</>;
     case 'nothing':
       return null;
   }
@@ -119,7 +120,7 @@ function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
   return (
     <Screen
       title={cause.name} under={`${page.pilot.name} · ${STATE_WORDS[clearance.state]}${clearance.signedEarly ? ', signed early' : ''}`} up="/"
-      foot={<Foot page={page} next={next} />}
+      foot={<Foot page={page} next={next} onWatch={clearance.state === 'watch'} />}
       aside={
         <>
           {clearance.watch ? <OnWatch watch={clearance.watch} rule={page.rule} /> : <Charts page={page} worked={worked} />}

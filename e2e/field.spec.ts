@@ -1,0 +1,316 @@
+import { readFileSync } from 'node:fs';
+import { DEMO_TRAINERS } from '../server/src/demo/school';
+import { expect, type Page, test, type Trainer } from './field';
+
+/** Out of signal, in the middle of a lesson, with things going wrong. */
+
+const met = (page: Page) => page.getByRole('button', { name: 'Met', exact: true });
+
+/** A pilot with one open weakness, on the page of that weakness. */
+async function drilled(trainer: Trainer, page: Page, name: string): Promise<string> {
+  const pilot = await trainer.addPilot(name, '6');
+  await trainer.today();
+  await trainer.log(pilot, 'Near-miss', 'Stick handling', 'Over-control');
+  await trainer.confirm('Over-control');
+  return pilot;
+}
+
+interface Counted {
+  readonly reps: readonly { readonly takenBack: boolean; readonly missReason: string | null; readonly sessionId: string | null; readonly level: number }[];
+}
+const weaknessId = (page: Page) => /weakness\/([^/?]+)/.exec(page.url())![1]!;
+const counted = async (trainer: Trainer, id: string) => ((await (await trainer.context.request.get(`/api/weaknesses/${id}`)).json()) as Counted).reps.filter((each) => !each.takenBack);
+
+test('a day without signal: logged, confirmed and drilled, through a refresh and a closed tab; in the evening all of it is there once', async ({ trainer, page, context }) => {
+  const pilot = await trainer.addPilot('Ines Tarn');
+  await trainer.today();
+  await trainer.carriesAll();
+  await context.setOffline(true);
+  await page.reload();
+  await trainer.log(pilot, 'Crash', 'Orientation', 'Nose-in reversal');
+  await page.getByRole('button', { name: 'Confirm: Nose-in reversal' }).click();
+  await expect(page.getByText('Until cleared')).toBeVisible();
+  const id = weaknessId(page);
+  await page.getByRole('link', { name: 'Count reps' }).click();
+  await met(page).click();
+  await page.reload();
+  await met(page).click();
+  await expect(page.getByText('4 entries waiting for signal')).toBeVisible();
+  await page.close();
+
+  const again = await context.newPage();
+  await again.goto(`/weakness/${id}/reps`);
+  await met(again).click();
+  await expect(again.getByText('5 entries waiting for signal')).toBeVisible();
+  await again.goto('/');
+  await expect(again.getByRole('link', { name: new RegExp(`${pilot}.*Nose-in reversal`) })).toBeVisible();
+  await context.setOffline(false);
+  await expect.poll(async () => (await counted(trainer, id).catch(() => [])).length, { timeout: 60_000 }).toBe(3);
+  await again.reload();
+  await expect(again.getByText('waiting for signal')).toBeHidden();
+});
+
+test('the connection is cut half-way: the server has taken it, the phone has not heard; it is sent again and counts once', async ({ trainer, page }) => {
+  await drilled(trainer, page, 'Ulf Corrie');
+  const id = weaknessId(page);
+  await page.getByRole('link', { name: 'Count reps' }).click();
+  let cuts = 0;
+  await page.route('**/api/sync', async (route) => {
+    cuts += 1;
+    if (cuts > 2) { await route.continue(); return; }
+    await route.fetch();
+    await route.abort('connectionreset');
+  });
+  for (let i = 0; i < 4; i += 1) await met(page).click();
+  await trainer.sent();
+  expect(cuts).toBeGreaterThan(2);
+  expect(await counted(trainer, id)).toHaveLength(4);
+});
+
+test('a phone that is full says so, drops nothing, and hands it over by file', async ({ trainer, page, browser, baseURL }) => {
+  await drilled(trainer, page, 'Petra Skarn');
+  const id = weaknessId(page);
+  await page.route('**/api/sync', (route) => route.abort());
+  await page.evaluate(() => { IDBObjectStore.prototype.put = () => { throw new DOMException('full', 'QuotaExceededError'); }; });
+  await page.getByRole('link', { name: 'Count reps' }).click();
+  await met(page).click();
+  await met(page).click();
+  await expect(page.getByText('This phone is full: 2 entries not kept')).toBeVisible();
+  await page.getByRole('link', { name: 'Save them as a file' }).click();
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as a file' }).click()]);
+  const file = await download.path();
+  expect((JSON.parse(readFileSync(file, 'utf8')) as { entries: object[] }).entries).toHaveLength(2);
+
+  // At the desk another trainer takes the file in, twice.
+  const desk = await browser.newContext({ baseURL: baseURL! });
+  const { email, password } = DEMO_TRAINERS[1]!;
+  await desk.request.post('/api/sign-in', { data: { email, password }, headers: { Origin: baseURL! } });
+  const other = await desk.newPage();
+  await other.goto('/waiting');
+  for (let times = 0; times < 2; times += 1) {
+    await other.getByLabel('File of waiting entries').setInputFiles(file);
+    await expect(other.getByText('2 entries taken in.')).toBeVisible();
+  }
+  await expect.poll(async () => (await counted(trainer, id)).length).toBe(2);
+  await other.getByLabel('File of waiting entries').setInputFiles({ name: 'other.json', mimeType: 'application/json', buffer: Buffer.from('{}') });
+  await expect(other.getByText('This is not a file of waiting entries')).toBeVisible();
+  await desk.close();
+});
+
+test('a phone whose clock is a day ahead: what it counted stands on the day it was flown', async ({ trainer, page }) => {
+  await drilled(trainer, page, 'Gerda Fenn');
+  const id = weaknessId(page);
+  await page.getByRole('link', { name: 'Count reps' }).click();
+  await page.clock.setFixedTime(new Date(Date.now() + 86_400_000));
+  await met(page).click();
+  await expect.poll(async () => (await counted(trainer, id)).length).toBe(1);
+  const [rep] = await counted(trainer, id) as unknown as { flownAt: string }[];
+  expect(Math.abs(Date.parse(rep!.flownAt) - Date.now())).toBeLessThan(120_000);
+  await page.goto('/waiting');
+  await expect(page.getByText('This phone\'s clock is wrong')).toBeVisible();
+});
+
+test('two trainers change the same pilot: the second sees both, side by side, and chooses', async ({ trainer, page, baseURL }) => {
+  const pilot = await trainer.addPilot('Vidar Holm');
+  await page.getByRole('link', { name: pilot }).click();
+  await page.getByRole('link', { name: 'Change this pilot' }).click();
+  const id = /pilots\/([^/]+)/.exec(page.url())![1]!;
+  await page.getByLabel('Wind limit, m/s').fill('4');
+  const theirs = { name: pilot, stickLayout: 2, mode: 'position-hold', windLimitMps: 3, note: 'Seen at the quarry.', basedOn: 1 };
+  expect((await trainer.context.request.put(`/api/pilots/${id}`, { data: theirs, headers: { Origin: baseURL! } })).ok()).toBe(true);
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(/changed this meanwhile/)).toBeVisible();
+  await expect(page.getByText('4 m/s', { exact: true })).toBeVisible();
+  await expect(page.getByText('3 m/s', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(page.getByText(/wind up to 4 m\/s/)).toBeVisible();
+});
+
+test('sign-out wipes the phone, and warns of what would be lost', async ({ trainer, page, context }) => {
+  await drilled(trainer, page, 'Rune Aske');
+  await page.getByRole('link', { name: 'Count reps' }).click();
+  await context.setOffline(true);
+  await met(page).click();
+  await expect(page.getByText('1 entry waiting for signal')).toBeVisible();
+  await context.setOffline(false);
+  await page.route('**/api/sync', (route) => route.abort());
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByText('1 entry would be lost')).toBeVisible();
+  await page.getByRole('button', { name: 'Sign out and lose them' }).click();
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  expect(await trainer.unsent()).toBe(0);
+  expect(await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('skelby.')))).toEqual([]);
+});
+
+test.describe('a session', () => {
+  const planFor = async (page: Page, pilot: string, wind: string) => {
+    await page.goto('/session');
+    await page.getByRole('checkbox', { name: pilot }).click();
+    await page.getByLabel('Wind now', { exact: true }).fill(wind);
+    await page.getByLabel('Wind now', { exact: true }).blur();
+  };
+
+  test('is laid out, looked over, flown and ended; a crash on the way keeps drill, rep and wind', async ({ trainer, page }) => {
+    const pilot = await drilled(trainer, page, 'Signe Vale');
+    const id = weaknessId(page);
+    await planFor(page, pilot, '1.5');
+    await expect(page.getByText(/The best there is for this time/)).toBeVisible({ timeout: 30_000 });
+    await page.getByRole('button', { name: 'To go or no-go' }).click();
+    await expect(page.getByRole('heading', { name: 'Go or no-go' })).toBeVisible();
+    const boxes = page.getByRole('checkbox', { checked: false });
+    while (await boxes.count() > 0) await boxes.first().click();
+    await page.getByRole('button', { name: 'Go', exact: true }).click();
+    await expect(page.getByText(/0 of \d+ · 0 met/)).toBeVisible();
+    await met(page).click();
+    await page.getByRole('button', { name: 'Missed', exact: true }).click();
+    await page.getByRole('button', { name: 'Height', exact: true }).click();
+    await expect(page.getByText(/2 of \d+ · 1 met/)).toBeVisible();
+    await page.getByRole('button', { name: 'Undo last: missed' }).click();
+    await expect(page.getByText(/1 of \d+ · 1 met/)).toBeVisible();
+    await page.reload();
+    await expect(page.getByText(/1 of \d+ · 1 met/)).toBeVisible();
+    const drill = await page.getByRole('heading', { level: 1 }).textContent();
+
+    await page.getByRole('button', { name: 'Crash or near-miss' }).click();
+    await page.getByRole('button', { name: 'Near-miss', exact: true }).click();
+    await page.getByRole('button', { name: /^Stick handling/ }).click();
+    await page.getByRole('button', { name: /^Over-control/ }).click();
+    await expect(page.getByLabel(/What happened/)).toHaveValue(new RegExp(`In ${drill}.* rep 2\\.`));
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByText(/wind 1\.5 m\/s/)).toBeVisible();
+
+    await trainer.today();
+    await page.getByRole('link', { name: 'Go on with the session' }).click();
+    for (let i = 0; i < 12 && !(await page.getByRole('heading', { name: 'Your own eyes' }).isVisible()); i += 1) await page.getByRole('button', { name: /^(Next|End)$/ }).click();
+    await page.getByRole('checkbox').first().click();
+    await page.getByRole('radio').first().click();
+    await page.getByRole('button', { name: 'Go on' }).click();
+    await trainer.sent();
+    const [rep] = await counted(trainer, id);
+    expect(rep!.sessionId).not.toBeNull();
+  });
+
+  test('a no-go says why, and is overruled only with a reason; too much wind leaves nothing to fly', async ({ trainer, page }) => {
+    const pilot = await drilled(trainer, page, 'Torben Lie');
+    await planFor(page, pilot, '9');
+    await expect(page.getByText(/^Refused\. The wind is 9(\.0)? m\/s and this pilot's limit 6(\.0)? m\/s/).first()).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText('Nothing to fly: see why below.')).toBeVisible();
+    await page.getByLabel('Wind now', { exact: true }).fill('3');
+    await page.getByLabel('Wind now', { exact: true }).blur();
+    await page.getByRole('button', { name: 'To go or no-go' }).click();
+    await expect(page.getByRole('button', { name: /not in order yet/ })).toBeDisabled();
+    await page.getByRole('button', { name: 'Go all the same' }).click();
+    await page.getByRole('button', { name: 'Go', exact: true }).click();
+    await expect(page.getByText(/Reason is empty/)).toBeVisible();
+    await page.getByLabel(/Why is it safe/).fill('Alone on the field, trainer on the second transmitter.');
+    await page.getByRole('button', { name: 'Go', exact: true }).click();
+    await expect(met(page)).toBeVisible();
+  });
+
+  test('moved by hand it says what that costs, and goes back to the best', async ({ trainer, page }) => {
+    const pilot = await drilled(trainer, page, 'Maia Stenn');
+    await planFor(page, pilot, '1');
+    await expect(page.getByText(/The best there is/)).toBeVisible({ timeout: 30_000 });
+    await page.getByRole('button', { name: /^Leave out/ }).first().click();
+    await expect(page.getByText(/Your order costs \d+ %/)).toBeVisible();
+    await page.getByRole('button', { name: 'Back to the best' }).click();
+    await expect(page.getByText(/The best there is/)).toBeVisible();
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Calendar file' }).click()]);
+    expect(readFileSync(await download.path(), 'utf8')).toContain('BEGIN:VEVENT');
+  });
+});
+
+test.describe('the drill library', () => {
+  const knob = (page: Page, hand: string) => page.locator(`[id$="-${hand}-knob"]`);
+
+  test('plays the sticks in time, on the hands of the layout chosen, and mirrored for the other side', async ({ trainer, page }) => {
+    await trainer.today();
+    await page.goto('/drills/circle-both-ways');
+    await page.getByRole('button', { name: 'Play' }).waitFor();
+    for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: 'Step on' }).click();
+    // Mode 2: yaw on the left hand. Clockwise: to the right of the middle, which is at 60.
+    expect(Number(await knob(page, 'left').getAttribute('cx'))).toBeGreaterThan(60);
+    await page.getByRole('radio', { name: 'Counter-clockwise' }).click();
+    for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: 'Step on' }).click();
+    expect(Number(await knob(page, 'left').getAttribute('cx'))).toBeLessThan(60);
+    await page.getByRole('radio', { name: 'Mode 4' }).click();
+    for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: 'Step on' }).click();
+    expect(Number(await knob(page, 'right').getAttribute('cx'))).toBeLessThan(60);
+    const before = await page.locator('[id$="-plan"]').getAttribute('transform');
+    await page.getByRole('button', { name: 'Play' }).click();
+    await expect.poll(() => page.locator('[id$="-plan"]').getAttribute('transform')).not.toBe(before);
+    await page.getByRole('button', { name: 'Pause' }).click();
+  });
+
+  test('a changed standard is what the counter asks for, with its version and why; an own drill joins a plan', async ({ trainer, page }) => {
+    await drilled(trainer, page, 'Hanno Berg');
+    const id = weaknessId(page);
+    await page.goto('/drills/look-away-recover/edit');
+    await page.getByLabel('Met when, by eye').fill('Nose named within two counts');
+    await page.getByLabel('Why?').fill('Our crews look at the casualty meanwhile.');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.goto('/drills/look-away-recover');
+    await expect(page.getByText('Version 1: Nose named within two counts')).toBeVisible();
+    await expect(page.getByText(/Our crews look at the casualty meanwhile\. · 0 reps flown under it/)).toBeVisible();
+
+    await page.goto('/drills/new/edit');
+    const name = `Winch hover ${Date.now() % 100_000}`;
+    for (const [label, text] of [['Name', name], ['What it trains', 'Standing over the winch point'], ['What the pilot does', 'Hover over the cross.'], ['Met when, by eye', 'A minute over the cross'], ['Met when, measured', '60 s within 1 m'], ['Dose', '3 a pack']] as const) await page.getByLabel(label, { exact: true }).fill(text);
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.goto(`/weakness/${id}/plan`);
+    await page.getByRole('button', { name: 'Add a drill' }).click();
+    await page.getByRole('button', { name: new RegExp(name) }).click();
+    await page.getByLabel('Why another plan than the proposal?').fill('Winch work comes next.');
+    await page.getByRole('button', { name: 'Use this plan' }).click();
+    await expect(page.getByText(new RegExp(`\\d\\. ${name}`))).toBeVisible();
+  });
+});
+
+test('a pilot\'s own page: by the link alone, with what is theirs; what they tell stands on Today; taken back, it is gone', async ({ trainer, page, browser, baseURL }) => {
+  const pilot = await drilled(trainer, page, 'Liv Oster');
+  await page.goto('/pilots');
+  await page.getByRole('link', { name: pilot }).click();
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const address = (await page.getByText(/\/own#/).textContent())!;
+  const own = await (await browser.newContext({ baseURL: baseURL! })).newPage();
+  await own.goto(address);
+  await expect(own.getByRole('heading', { name: pilot })).toBeVisible();
+  await expect(own.getByText('Slow setting only.')).toBeVisible();
+  await own.getByRole('button', { name: 'Tell us about a near-miss' }).click();
+  await own.getByRole('button', { name: /^Person and surroundings/ }).click();
+  await own.getByRole('button', { name: /^Birds/ }).click();
+  await own.getByLabel('What happened?').fill('A crow came at it.');
+  await own.getByRole('button', { name: 'Tell my trainer' }).click();
+  await expect(own.getByText('Thank you')).toBeVisible();
+  await trainer.today();
+  await page.getByRole('link', { name: new RegExp(`${pilot}.*Near-miss today: Birds`) }).click();
+  await expect(page.getByText('“From the pilot: A crow came at it.”')).toBeVisible();
+  await page.goto('/pilots');
+  await page.getByRole('link', { name: pilot }).click();
+  await page.getByRole('button', { name: 'Take back' }).click();
+  await expect(page.getByRole('button', { name: 'Take back' })).toHaveCount(0);
+  await own.reload();
+  await expect(own.getByText('This link leads nowhere any more: ask your trainer for a new one.')).toBeVisible();
+});
+
+test('on watch the check is flown, and misses in a row call the pilot back', async ({ trainer, page }) => {
+  await drilled(trainer, page, 'Sten Moe');
+  await page.getByRole('button', { name: 'Sign early, before every rung is met' }).click();
+  await page.getByLabel(/Why is it safe to sign now/).fill('Seen on the line with the crew.');
+  await page.getByRole('button', { name: 'Sign early', exact: true }).click();
+  await expect(page.getByText(/Next check in 7 days/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Count a rep on watch' }).click();
+  await page.getByRole('button', { name: /^Practice ·/ }).click();
+  await page.getByRole('radio', { name: /Tail-in hover/ }).click();
+  await page.getByRole('radio', { name: 'Test' }).click();
+  await page.getByRole('button', { name: 'Count on' }).click();
+  for (let i = 0; i < 3; i += 1) {
+    await page.getByRole('button', { name: 'Missed', exact: true }).click();
+    await page.getByRole('button', { name: 'Not said' }).click();
+  }
+  await page.goBack();
+  await expect(page.getByText('Called back')).toBeVisible();
+  await page.getByRole('link', { name: 'Sign-off sheet' }).click();
+  await expect(page.getByText('Shown on the craft')).toBeVisible();
+});
