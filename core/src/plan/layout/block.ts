@@ -16,7 +16,7 @@ export interface Block {
   readonly minutes: number;
   /** What it is expected to bring towards clearing; see docs/session.md for the unit. */
   readonly gain: number;
-  /** The pilot has never flown this drill: at most one such a session. */
+  /** The pilot has never flown this drill: at most one such drill a session. */
   readonly isNew: boolean;
   /** Drills of this session that come before it, on the same pack or an earlier one. */
   readonly after: readonly string[];

@@ -21,7 +21,7 @@ interface Filled {
 function bestOf(blocks: readonly Block[], packMinutes: number, most: number): readonly Filled[] {
   const all = 2 ** blocks.length;
   const bit = new Map(blocks.map((block, i) => [block.id, 1 << i]));
-  const newOnes = blocks.reduce((mask, block, i) => (block.isNew ? mask | (1 << i) : mask), 0);
+  const newDrills = [...new Set(blocks.filter((block) => block.isNew).map((block) => block.drillId))].map((drillId) => blocks.reduce((mask, block, i) => (block.drillId === drillId ? mask | (1 << i) : mask), 0));
   const checks = blocks.reduce((mask, block, i) => (block.purpose === 'check' ? mask | (1 << i) : mask), 0);
   const apart = blocks.map((block) => (block.apartFrom === null ? 0 : bit.get(block.apartFrom) ?? 0));
   // A drill that comes before counts as there once any block of it is.
@@ -43,8 +43,7 @@ function bestOf(blocks: readonly Block[], packMinutes: number, most: number): re
     if ((done & next) !== 0) return false;
     // A check shows what was kept: it is flown fresh, before anything else.
     if ((next & checks) !== 0 && (done & ~checks) !== 0) return false;
-    const fresh = (done | next) & newOnes;
-    if ((fresh & (fresh - 1)) !== 0) return false;
+    if (newDrills.filter((drill) => ((done | next) & drill) !== 0).length > 1) return false;
     for (let i = 0; i < blocks.length; i += 1) if ((next & (1 << i)) !== 0) for (const need of before[i]!) if (((done | next) & need) === 0) return false;
     return true;
   };
