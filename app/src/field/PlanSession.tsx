@@ -87,7 +87,7 @@ function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayL
       aside={pilotIds.length === 0 ? undefined : (
         <>
           <Part heading="The session">
-            {failed ? <Words as="strong" role="alert">{`! ${failed}`}</Words> : laidOut === null || pilots === null ? <Words as="soft" role="status">Laying it out …</Words> : packs.length === 0 ? <Words>Nothing to fly: see why below.</Words> : (
+            {failed ? <Words as="strong" role="alert">{`! ${failed}`}</Words> : laidOut === null || pilots === null ? <Words as="soft" role="status">Laying it out …</Words> : packs.length === 0 && draft.moved === null ? <Words>Nothing to fly: see why below.</Words> : (
               <>
                 <Words role="status">{`${plural(packs.length, 'pack')}, ${Math.round(judged.minutes)} min, until ${addMinutes(draft.startsAt, judged.minutes)}. ${working ? 'Working on it …' : draft.moved === null ? 'The best there is for this time.' : cost < 0.005 ? 'As good as the best.' : `Your order costs ${Math.round(100 * cost)} % of what the best would bring.`}`}</Words>
                 {draft.moved ? <Button kind="quiet" icon="corner-up-left" label="Back to the best" onPress={() => change({ moved: null })} /> : null}

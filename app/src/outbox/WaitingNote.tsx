@@ -3,6 +3,7 @@ import { Button, LinkButton } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Words } from '../ui/Words';
 import { plural } from '../words/words';
+import { ClockNote } from './ClockNote';
 import { outbox, useOutbox } from './use-outbox';
 import { isToSend } from './waiting';
 
@@ -11,12 +12,13 @@ import { isToSend } from './waiting';
  * @param brief where room is short: only how many wait
  */
 export function WaitingNote({ brief = false }: { readonly brief?: boolean }) {
-  const { items, held, unkept } = useOutbox();
+  const { items, held, unkept, clockAheadS } = useOutbox();
   const refused = items.filter((item) => item.refused);
   const toSend = held ? items.filter(isToSend).length : 0;
-  if (toSend + refused.length + unkept.size === 0) return null;
+  if (toSend + refused.length + unkept.size === 0 && clockAheadS === 0) return null;
   return (
     <View style={{ gap: 10 }}>
+      <ClockNote />
       {unkept.size > 0 ? (
         <Note icon="alert-triangle" heading={`This phone is full: ${plural(unkept.size, 'entry', 'entries')} not kept`} live>
           <Words>Only this open page has them. Do not close it: free some space, or save them as a file.</Words>

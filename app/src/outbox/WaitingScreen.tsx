@@ -12,6 +12,7 @@ import { Part, Screen } from '../ui/Screen';
 import { Words } from '../ui/Words';
 import { sayTime } from '../words/dates';
 import { plural, sentenceCase } from '../words/words';
+import { ClockNote } from './ClockNote';
 import { madeAt } from './commands';
 import { outbox, useOutbox } from './use-outbox';
 import { isToSend, type Waiting } from './waiting';
@@ -57,7 +58,7 @@ function saveAsFile(items: readonly Waiting[]): void {
 
 /** What this phone has not handed over yet: what it is, what the server said to it, and ways to hand it over. */
 export function WaitingScreen() {
-  const { items, held, unkept, clockAheadS } = useOutbox();
+  const { items, held, unkept } = useOutbox();
   const roster = useRoster();
   const [said, setSaid] = useState<string | null>(null);
   const picker = useRef<HTMLInputElement>(null);
@@ -79,7 +80,7 @@ export function WaitingScreen() {
       title="On this phone" up="/"
       foot={waiting.length > 0 ? <Button kind="solid" icon="upload" label="Send now" onPress={() => void outbox.flush()} /> : undefined}
     >
-      {clockAheadS === 0 ? null : <Note icon="clock" heading="This phone's clock is wrong">{`It is ${plural(Math.round(Math.abs(clockAheadS) / 60), 'minute')} ${clockAheadS > 0 ? 'ahead' : 'behind'}. Times were put right on the way; set the clock.`}</Note>}
+      <ClockNote />
       {unkept.size > 0 ? <Note icon="alert-triangle" heading={`${plural(unkept.size, 'entry', 'entries')} not kept`} live>This phone has no room for them. Save them as a file before this page is closed.</Note> : null}
       {refused.map((item) => <Refused key={item.key} item={item} roster={roster.data} />)}
       <Part heading={held ? 'Waiting for signal' : 'Waiting'}>

@@ -23,7 +23,8 @@ function pilot(causeId: string, flown: readonly Rep[], more: Partial<PilotToday>
 test('a beginner practises, easier than the standard; a test is offered once most tries should come off', () => {
   const beginner = candidatesFor([pilot('overcontrol', reps(6, (i) => i < 2))], FIELD, TODAY);
   const hover = beginner.blocks.filter((block) => block.drillId === 'tail-in-hover');
-  expect(hover.map((block) => block.purpose)).toEqual(['practice']);
+  expect(hover.map((block) => block.purpose)).toEqual(['practice', 'practice', 'practice']);
+  expect(hover[1]!.gain).toBeLessThan(hover[0]!.gain);
   expect(hover[0]!.level).toBeLessThan(0);
   expect(hover[0]!.why).toContain('easier than the standard');
 
@@ -62,8 +63,9 @@ test('simulator-first drills go to the simulator first, and two weaknesses share
   expect(candidatesFor([one], FIELD, TODAY).beforeFlying.some((each) => each.drillId === 'nose-in-hover' && each.words.includes('simulator'))).toBe(true);
   const both = { ...one, weaknesses: [...one.weaknesses, ...pilot('orientation-side-on', []).weaknesses.map((each) => ({ ...each, weaknessId: 'w2' }))] };
   const shared = candidatesFor([both], FIELD, TODAY);
-  const ids = [...shared.blocks, ...shared.beforeFlying].map((each) => each.drillId);
-  expect(new Set(ids).size).toBe(ids.length);
+  const weaknessesOf = new Map<string, Set<string>>();
+  for (const each of [...shared.blocks, ...shared.beforeFlying]) weaknessesOf.set(each.drillId, (weaknessesOf.get(each.drillId) ?? new Set()).add(each.weaknessId));
+  for (const weaknesses of weaknessesOf.values()) expect(weaknesses.size).toBe(1);
   expect(shared.notToday.some((each) => each.words.includes('counts here too'))).toBe(true);
 });
 

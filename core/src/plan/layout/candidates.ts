@@ -64,6 +64,9 @@ export interface Candidates {
 /** One attempt and getting back to its start, s (from memory). */
 const SECONDS_A_REP: Readonly<Record<DrillGroupId, number>> = { hands: 40, hover: 60, pointing: 40, turns: 50, wash: 45, obstacles: 40, air: 55, head: 45 };
 const PRACTICE_REPS = 6;
+/** A drill that is still being learnt may fill so many blocks of a day, each bringing less than the one before. */
+const BLOCKS_OF_ONE = 3;
+const TIRING = 0.8;
 const MIXED_REPS = 3;
 const TEST_REPS = 5;
 /** Tests are flown once about so many of ten come off. */
@@ -127,7 +130,10 @@ function blocksOf(weakness: WeaknessToday, drillId: string, { pilot, conditions,
   const practiceWhy = `Practice ${levelWords}: about ${percent(easier)} should come off`;
   const practice: readonly Block[] = comingOff >= MIXED_FROM
     ? (['a', 'b'] as const).map((half) => ({ ...base, id: idOf(`practice-${half}`), purpose: 'practice' as const, level, reps: MIXED_REPS, minutes: minutesFor(drillId, MIXED_REPS), gain: practiceGain(MIXED_REPS), apartFrom: idOf(`practice-${half === 'a' ? 'b' : 'a'}`), why: `${practiceWhy}; mixed, since ${percent(comingOff)} came off lately.` }))
-    : [{ ...base, id: idOf('practice'), purpose: 'practice', level, reps: PRACTICE_REPS, minutes: minutesFor(drillId, PRACTICE_REPS), gain: practiceGain(PRACTICE_REPS), apartFrom: null, why: `${practiceWhy}; in one go until seven in ten come off.` }];
+    : Array.from({ length: BLOCKS_OF_ONE }, (_, i) => ({
+      ...base, id: idOf(`practice-${i + 1}`), purpose: 'practice' as const, level, reps: PRACTICE_REPS, minutes: minutesFor(drillId, PRACTICE_REPS), gain: practiceGain(PRACTICE_REPS) * TIRING ** i, apartFrom: null,
+      why: `${practiceWhy}; in one go until seven in ten come off.`,
+    }));
 
   if (!decides || chance < READY_FOR_TEST || !behind) {
     const shown = decides && !behind;

@@ -35,7 +35,7 @@ function bruteForce(blocks: readonly Block[], { packs, packMinutes, minutes }: M
       for (const drillId of each.after) if (blocks.some((other) => other.drillId === drillId && other.pilotId === each.pilotId) && !own.some(({ other, pack }) => other.drillId === drillId && pack <= at)) return;
       if (each.purpose === 'check' && own.some(({ other, pack }) => pack < at && other.purpose !== 'check')) return;
     }
-    if (pilots.some((pilot) => blocks.filter((each, b) => where[b]! >= 0 && each.pilotId === pilot && each.isNew).length > 1)) return;
+    if (pilots.some((pilot) => new Set(blocks.filter((each, b) => where[b]! >= 0 && each.pilotId === pilot && each.isNew).map((each) => each.drillId)).size > 1)) return;
     best = Math.max(best, blocks.reduce((sum, each, b) => sum + (where[b]! >= 0 ? each.gain : 0), 0));
   };
   tryOut([]);
@@ -46,7 +46,7 @@ function bruteForce(blocks: readonly Block[], { packs, packMinutes, minutes }: M
 const DRILLS = ['tail-in-hover', 'fore-aft-line', 'pad-landing', 'side-on-hover', 'lateral-line'];
 const someBlocks = fc.array(fc.record({ pilot: fc.nat(1), minutes: fc.integer({ min: 2, max: 6 }), gain: fc.integer({ min: 1, max: 20 }), isNew: fc.boolean(), check: fc.nat(5), drill: fc.nat(4), needs: fc.nat(8), twin: fc.boolean() }), { minLength: 1, maxLength: 5 })
   .map((all): Block[] => all.map((each, i) => block(`b${i}`, {
-    pilotId: `p${each.pilot}`, minutes: each.minutes, gain: each.gain / 10, isNew: each.isNew, purpose: each.check === 0 ? 'check' : 'practice', drillId: DRILLS[each.drill]!,
+    pilotId: `p${each.pilot}`, minutes: each.minutes, gain: each.gain / 10, isNew: all.some((other) => other.pilot === each.pilot && other.drill === each.drill && other.isNew), purpose: each.check === 0 ? 'check' : 'practice', drillId: DRILLS[each.drill]!,
     after: each.needs < each.drill && depthOf(DRILLS[each.needs]!) < depthOf(DRILLS[each.drill]!) ? [DRILLS[each.needs]!] : [], apartFrom: each.twin && i > 0 && all[i - 1]!.pilot === each.pilot ? `b${i - 1}` : null,
   })));
 
@@ -78,7 +78,7 @@ describe('the layout is the best there is', () => {
 
 describe('hand-laid sessions', () => {
   test('a check goes first although practice would bring more; what is new waits for another day', () => {
-    const layout = layOut([block('practice', { gain: 5 }), block('check', { purpose: 'check', gain: 1 }), block('new-a', { isNew: true, gain: 2 }), block('new-b', { isNew: true, gain: 3 })], means());
+    const layout = layOut([block('practice', { gain: 5 }), block('check', { purpose: 'check', gain: 1 }), block('new-a', { isNew: true, gain: 2, drillId: 'fore-aft-line' }), block('new-b', { isNew: true, gain: 3, drillId: 'pad-landing' })], means());
     expect(idsOf(layout)[0]![0]).toBe('check');
     expect(layout.left.map((each) => each.id)).toEqual(['new-a']);
   });
