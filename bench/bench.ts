@@ -11,7 +11,9 @@ import { CannotGoOn, say } from '../tools/say';
 import { startServer } from '../tools/server-process';
 import { measureApi } from './api';
 import { measureBrowserRanking } from './browser-ranking';
+import { sayClearing } from './clearing';
 import { measureExchange } from './exchange';
+import { measureField, measureLayout, measureSync } from './field';
 import { measureFirstLoad } from './first-load';
 import { measureAccuracy, sayShare } from './ranking';
 
@@ -47,6 +49,7 @@ function sayAccuracy(): void {
 /** Prints the figures that the project keeps an eye on. They are measured, never asserted. */
 export async function bench(): Promise<number> {
   sayAccuracy();
+  say(`\nWhat clearing promises\n${sayClearing()}`);
   const chromium = await needChromium();
   await buildApp();
   const folder = throwawayFolder();
@@ -67,6 +70,15 @@ export async function bench(): Promise<number> {
       const ranked = await measureBrowserRanking(base, chromium);
       say('\nRanking with every open question\'s gain, in the page, processor slowed 4×');
       row('  one ranking (aim: median under 5 ms)', `median ${ranked[Math.floor(ranked.length / 2)]!.toFixed(1)} ms, most ${ranked.at(-1)!.toFixed(1)} ms of ${ranked.length}`);
+      const field = await measureField(base, chromium);
+      say('\nIn the field, processor slowed 4×');
+      row('  opened without signal after one visit (aim: under 2 s)', `median ${ms(field.offlineStart)}`);
+      row('  tap on Met to drawn (aim: under 100 ms)', `median ${ms(field.tap.median)}, most ${ms(field.tap.most)}`);
+      row('  a frame of the drill library, own work (aim: under 4 ms)', `median ${field.frame.median.toFixed(1)} ms, p95 ${field.frame.p95.toFixed(1)} ms of ${field.frame.frames}`);
+      const layout = measureLayout();
+      row('  a session of 6 pilots, 60 blocks, 12 packs, not slowed: a worker escapes the slowing', `median ${ms(layout.median)}, most ${ms(layout.most)} (times 4 by hand: ${ms(layout.median * 4)}; aim: 300)`);
+      const sync = await measureSync(base);
+      row(`  ${sync.reps} queued reps taken by the server (aim: under 10 s)`, `${sync.seconds.toFixed(1)} s`);
       say('\nAPI on the demo school, 50 requests a second for 10 s');
       for (const api of await measureApi(base)) row(`  ${api.what}`, `p50 ${ms(api.p50)}   p95 ${ms(api.p95)}   p99 ${ms(api.p99)}   (${api.answered} answered, ${api.failed} failed)`);
       const exchange = await measureExchange(base, server.pid);

@@ -49,6 +49,13 @@ const debrief = (told: Readonly<Record<string, string>>) => async (page: Page) =
 };
 const NOSE_IN = { 'What was being flown\\?': 'Landing', 'Where were eyes and mind\\?': 'Somebody talked' };
 
+/** A session for two, laid out. */
+const session = async (page: Page) => {
+  await page.goto('/session');
+  for (const name of ['Davit Orrel', 'Cai Penhallis']) await page.getByRole('checkbox', { name }).click();
+  await page.getByText(/The best there is/).waitFor();
+};
+
 const PICTURES: readonly Picture[] = [
   { name: 'today', open: (page) => page.goto('/').then(() => page.getByRole('heading', { name: 'Drilling' }).waitFor()) },
   { name: 'today-wide', size: DESK, open: (page) => page.goto('/').then(() => page.getByRole('heading', { name: 'Drilling' }).waitFor()) },
@@ -80,10 +87,27 @@ const PICTURES: readonly Picture[] = [
   { name: 'weakness-wide', size: DESK, open: weakness(/Oska Merrin.*Yaw tumble/) },
   { name: 'weakness-dark', dark: true, open: weakness(/Tove Lindqvane.*Nose-in reversal/) },
   { name: 'counter', open: (page) => weakness(/Oska Merrin.*Yaw tumble/)(page).then(async () => { await page.getByRole('link', { name: /Power turn Decides/ }).click(); await page.getByRole('img', { name: /test rep/ }).waitFor(); }) },
-  { name: 'counter-missed', open: (page) => weakness(/Oska Merrin.*Yaw tumble/)(page).then(async () => { await page.getByRole('link', { name: 'Count reps' }).click(); await page.getByRole('button', { name: 'Missed', exact: true }).click(); }) },
-  { name: 'plan', open: (page) => weakness(/Clipped a gap/)(page).then(() => page.getByRole('link', { name: 'Change', exact: true }).click()) },
+  { name: 'session', open: (page) => session(page).then(() => page.getByText(/The best there is/).scrollIntoViewIfNeeded()) },
+  {
+    name: 'runner', open: async (page) => {
+      await session(page);
+      await page.getByRole('button', { name: 'To go or no-go' }).click();
+      const boxes = page.getByRole('checkbox', { checked: false });
+      await page.getByRole('heading', { name: 'Go or no-go' }).waitFor();
+      while (await boxes.count() > 0) await boxes.first().click();
+      await page.getByRole('button', { name: 'Go', exact: true }).click();
+      for (let i = 0; i < 3; i += 1) await page.getByRole('button', { name: 'Met', exact: true }).click();
+      await page.getByText(/3 of \d+ · 3 met/).waitFor();
+    },
+  },
+  {
+    name: 'drill', open: async (page) => {
+      await page.goto('/drills/circle-both-ways');
+      await page.getByRole('button', { name: 'Play' }).waitFor();
+      for (let i = 0; i < 9; i += 1) await page.getByRole('button', { name: 'Step on' }).click();
+    },
+  },
   { name: 'pilot', open: (page) => page.goto('/pilots').then(() => page.getByRole('link', { name: /^Nia/ }).click()) },
-  { name: 'pilot-wide', size: DESK, open: (page) => page.goto('/pilots').then(() => page.getByRole('link', { name: /^Nia/ }).click()) },
 ];
 
 /** Takes every picture that the README shows, from the demo data. */
