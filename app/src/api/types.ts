@@ -6,6 +6,7 @@ import type { DrillVersion } from '@skelby/core/drills/school-book';
 import type { CraftRecord } from '@skelby/core/flying/craft-facts';
 import type { Units } from '@skelby/core/flying/units';
 import type { Experience } from '@skelby/core/ranking/experience';
+import type { Track } from '@skelby/core/plan/propose-plan';
 import type { SessionFields } from '@skelby/core/shapes/session';
 import type { FlightMode, OccurrenceKind, Place, StickLayout } from '@skelby/core/flying/vocabulary';
 
@@ -27,6 +28,7 @@ export interface Pilot {
   readonly stickLayout: StickLayout;
   readonly mode: FlightMode;
   readonly windLimitMps: number;
+  readonly track: Track;
   readonly note: string;
 }
 
@@ -142,6 +144,8 @@ export interface RecordedRep extends Rep {
 export interface WeaknessPage {
   /** How bad it may end next time, 1 to 5, by its debriefs; null where none says. */
   readonly severity: number | null;
+  /** Drills that the pilot has met at least once. */
+  readonly met: readonly string[];
   readonly weakness: WeaknessLine;
   readonly pilot: Pilot;
   readonly rule: ClearingRule;

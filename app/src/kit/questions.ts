@@ -17,9 +17,10 @@ export const PILOT_QUESTIONS: readonly Question[] = [
   { name: 'mode', label: 'Flies in', ask: 'choice', options: modes },
   { name: 'stickLayout', label: 'Stick layout', ask: 'choice', options: STICK_LAYOUTS.map((value) => ({ value, label: LAYOUT_WORDS[value] })) },
   { name: 'windLimitMps', label: 'Wind limit', ask: 'number', si: 'm/s', hint: `Beginners: ${BEGINNER_WIND_LIMIT_MPS} m/s (15 mph) or less.` },
+  { name: 'track', label: 'Learns', ask: 'choice', options: [{ value: 'assist-down', label: 'With help, taken away step by step' }, { value: 'manual-first', label: 'Without help from the start' }] },
   { name: 'note', label: 'Note', ask: 'text' },
 ];
-export const NEW_PILOT = { name: '', mode: 'position-hold', stickLayout: 2, windLimitMps: BEGINNER_WIND_LIMIT_MPS, note: '' };
+export const NEW_PILOT = { name: '', mode: 'position-hold', stickLayout: 2, windLimitMps: BEGINNER_WIND_LIMIT_MPS, track: 'assist-down', note: '' };
 
 const HAS = [{ value: true, label: 'Has one' }, { value: false, label: 'None' }] as const;
 const SIDE_OF_CRAFT = { ahead: 'Ahead', behind: 'Behind', side: 'To the sides', above: 'Up', below: 'Down' } as const;

@@ -43,14 +43,15 @@ function PlanOf({ page }: { readonly page: WeaknessPage }) {
   const router = useRouter();
   const put = usePutPlan(page);
   const { causeId } = page.weakness;
-  const { mode } = page.pilot;
+  const { mode, track } = page.pilot;
+  const known = { track, met: page.met };
   const before = page.plans[0]?.drillIds ?? [];
   const [drillIds, setDrillIds] = useState<readonly string[]>(before);
   const [reason, setReason] = useState('');
   const [adding, setAdding] = useState(false);
   const key = keyDrillsFor(causeOf(causeId), mode);
   const changed = drillIds.join() !== before.join();
-  const needsReason = changed && !isProposal(causeId, mode, drillIds);
+  const needsReason = changed && !isProposal(causeId, mode, drillIds, known);
   const problem = planProblem(causeId, mode, drillIds);
   const up = `/weakness/${page.weakness.id}` as const;
 
@@ -89,7 +90,7 @@ function PlanOf({ page }: { readonly page: WeaknessPage }) {
       </View>
       <ButtonRow>
         <Button icon="plus" label="Add a drill" onPress={() => setAdding(true)} />
-        {isProposal(causeId, mode, drillIds) ? null : <Button kind="quiet" label="Back to the proposal" onPress={() => setDrillIds(proposePlan(causeId, mode).map((planned) => planned.drillId))} />}
+        {isProposal(causeId, mode, drillIds, known) ? null : <Button kind="quiet" label="Back to the proposal" onPress={() => setDrillIds(proposePlan(causeId, mode, known).map((planned) => planned.drillId))} />}
       </ButtonRow>
       {needsReason ? <TextBox label="Why another plan than the proposal?" value={reason} onChangeText={setReason} maxLength={300} multiline error={put.error && reason.trim() === '' ? 'Reason is empty: say why in a few words.' : undefined} /> : null}
     </Screen>

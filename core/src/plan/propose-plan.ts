@@ -9,8 +9,22 @@ export const PLAN_AT_MOST = 4;
 /** A trainer may widen a plan up to here: beyond it nobody gets through it in a season. */
 export const PLAN_CEILING = 6;
 
+/** With every help, taken away piece by piece; or without from the first day. Both schools teach well; see each pilot's own. */
+export const TRACKS = ['assist-down', 'manual-first'] as const;
+export type Track = (typeof TRACKS)[number];
+
+/** What is known of a pilot beside the mode. */
+export interface KnownOfPilot {
+  readonly track?: Track;
+  /** Drills that the pilot has met at least once; absent: not known, and nothing is put in before. */
+  readonly met?: readonly string[];
+  /** Cause of the chain's first link that training can break, where it is another than the weakness's own. */
+  readonly link?: string | null;
+}
+
 export type WhyInPlan =
   | { readonly because: 'key' }
+  | { readonly because: 'link'; readonly causeId: string }
   | { readonly because: 'before'; readonly drillId: string }
   | { readonly because: 'no-flying' }
   | { readonly because: 'widens' };
@@ -28,25 +42,36 @@ export function whyInPlan(drillId: string, key: readonly string[]): WhyInPlan {
   return drillOf(drillId).kind === 'flown' ? { because: 'widens' } : { because: 'no-flying' };
 }
 
-const RANK: Readonly<Record<WhyInPlan['because'], number>> = { key: 0, before: 1, 'no-flying': 2, widens: 3 };
+const RANK: Readonly<Record<WhyInPlan['because'], number>> = { key: 0, link: 1, before: 2, 'no-flying': 3, widens: 4 };
+
+/** On the manual track what is flown without help comes sooner, on the other later. */
+const trackOrder = (drillId: string, track: Track): number => {
+  const without = drillOf(drillId).assistance === 'as-flown' ? 0 : 1;
+  return track === 'manual-first' ? -without : without;
+};
 
 /**
- * Two to four drills for a weakness: the key drills, then what leads to them, then what needs no
- * flying, then what widens them; in the order of the lesson (spoken and ground drills first, then
- * by how many drills come before).
+ * Two to four drills for a weakness: the key drills, then what breaks the chain at its first link, then what leads to them, then what
+ * needs no flying, then what widens them; and up to six where a drill's own prerequisite was never met and is put in. In the order of the
+ * lesson: spoken and ground drills first, then by how many drills come before, then as the pilot's track has it.
  */
-export function proposePlan(causeId: string, mode: FlightMode): readonly PlannedDrill[] {
+export function proposePlan(causeId: string, mode: FlightMode, { track = 'assist-down', met, link = null }: KnownOfPilot = {}): readonly PlannedDrill[] {
   const cause = causeOf(causeId);
   const key = keyDrillsFor(cause, mode);
-  const of = (drillId: string) => ({ drillId, why: whyInPlan(drillId, key) });
-  const listed = cause.drills.filter((id) => suits(id, mode)).map(of);
-  const picked = [...listed].sort((a, b) => RANK[a.why.because] - RANK[b.why.because]).slice(0, PLAN_AT_MOST);
+  const of = (drillId: string): PlannedDrill => ({ drillId, why: whyInPlan(drillId, key) });
+  const linked: readonly PlannedDrill[] = link === null || link === causeId ? [] : keyDrillsFor(causeOf(link), mode).filter((id) => !cause.drills.includes(id)).slice(0, 1).map((drillId) => ({ drillId, why: { because: 'link', causeId: link } }));
+  const listed = [...cause.drills.filter((id) => suits(id, mode)).map(of), ...linked];
+  const picked = [...listed].sort((a, b) => RANK[a.why.because] - RANK[b.why.because] || trackOrder(a.drillId, track) - trackOrder(b.drillId, track)).slice(0, PLAN_AT_MOST);
+  for (const drillId of met === undefined ? [] : picked.filter((planned) => drillOf(planned.drillId).kind === 'flown').flatMap((planned) => drillOf(planned.drillId).after)) {
+    if (picked.length >= PLAN_CEILING) break;
+    if (!met!.includes(drillId) && suits(drillId, mode) && !picked.some((planned) => planned.drillId === drillId)) picked.push(of(drillId));
+  }
   for (const id of key.flatMap((drillId) => [...allBefore(drillId)])) {
     if (picked.length >= PLAN_AT_LEAST) break;
     if (!picked.some((planned) => planned.drillId === id)) picked.push(of(id));
   }
   const place = (planned: PlannedDrill) => (drillOf(planned.drillId).kind === 'flown' ? 1 + depthOf(planned.drillId) : 0);
-  return picked.sort((a, b) => place(a) - place(b));
+  return picked.sort((a, b) => place(a) - place(b) || trackOrder(a.drillId, track) - trackOrder(b.drillId, track));
 }
 
 /** What is wrong with a trainer's own plan, said so that it can be mended; null when nothing is. */
@@ -63,8 +88,8 @@ export function planProblem(causeId: string, mode: FlightMode, drillIds: readonl
 }
 
 /** Whether a plan is what would be proposed, so that no reason is asked for. */
-export const isProposal = (causeId: string, mode: FlightMode, drillIds: readonly string[]): boolean =>
-  proposePlan(causeId, mode).map((planned) => planned.drillId).join() === drillIds.join();
+export const isProposal = (causeId: string, mode: FlightMode, drillIds: readonly string[], known: KnownOfPilot = {}): boolean =>
+  proposePlan(causeId, mode, known).map((planned) => planned.drillId).join() === drillIds.join();
 
 /** The deciding drills of a plan for a pilot who flies in this mode. */
 export const keyDrillsOfPlan = (causeId: string, mode: FlightMode, drillIds: readonly string[]): readonly string[] =>

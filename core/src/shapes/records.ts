@@ -1,7 +1,8 @@
-import { array, type InferType, object } from 'yup';
+import { array, type InferType, mixed, object } from 'yup';
 import { SENSOR_SIDES } from '../flying/craft-facts';
 import { LENGTH_UNITS, SPEED_UNITS } from '../flying/units';
 import { FLIGHT_MODES, KINDS_OF_OCCURRENCE, PLACES, STICK_LAYOUTS } from '../flying/vocabulary';
+import { type Track, TRACKS } from '../plan/propose-plan';
 import { causeId, choice, day, instant, key, keyOrNone, line, quantity, quantityOrNone, text, whole, yesNo, yesNoOr } from './fields';
 
 /** The records a school keeps, each with one shape for its form and for the server. */
@@ -11,6 +12,7 @@ export const pilotShape = object({
   stickLayout: choice('Stick layout', STICK_LAYOUTS),
   mode: choice('Flies in', FLIGHT_MODES),
   windLimitMps: quantity('Wind limit', 1, 20, 'm/s'),
+  track: mixed<Track>().oneOf(TRACKS, `Track must be one of ${TRACKS.join(', ')}: pick one of these.`).default('assist-down'),
   note: text('Note', 500),
 }).noUnknown();
 export type PilotFields = InferType<typeof pilotShape>;

@@ -23,8 +23,9 @@ async function errorsOf(validation: Promise<unknown>): Promise<string[]> {
 
 describe('shapes', () => {
   test('a good rep and a good pilot pass as they are', async () => {
-    expect(await repShape.validate(REP)).toEqual(REP);
-    expect(await pilotShape.validate(PILOT)).toEqual(PILOT);
+    // What an older phone does not send is filled in: judged by eye, at the house standard.
+    expect(await repShape.validate(REP)).toEqual({ ...REP, level: 0, measure: null, sessionId: null, drillVersion: 0 });
+    expect(await pilotShape.validate(PILOT)).toEqual({ track: 'assist-down', ...PILOT });
   });
 
   test.each([

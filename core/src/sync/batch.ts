@@ -1,5 +1,4 @@
-import { array, type InferType, mixed, number, object, string } from 'yup';
-import { choiceOrNone, instant, key } from '../shapes/fields';
+/** What passes between a phone and the server when the phone hands over what was done without signal. */
 
 /** The field of a command that the phone's own clock filled in. */
 export const STAMPS = ['flownAt', 'happenedAt', 'at'] as const;
@@ -8,24 +7,23 @@ export type Stamp = (typeof STAMPS)[number];
 /** At most so many commands go out at once. */
 export const BATCH_AT_MOST = 100;
 
-const MINUTES_PER_DAY = 1440;
+/** Something to be done once: carrying out its key a second time does nothing. */
+export interface Command {
+  readonly key: string;
+  /** Address under /api that would be PUT to. */
+  readonly path: string;
+  readonly stamp: Stamp | null;
+  readonly body: Readonly<Record<string, unknown>>;
+}
 
-/** What was done without signal, in the order in which it was done. Carrying out a command's key a second time does nothing. */
-export const batchShape = object({
-  /** What the phone's clock says at the moment of sending. */
-  sentAt: instant('sentAt'),
+export interface Batch {
+  /** What the phone's clock says at the moment of sending, ISO 8601. */
+  readonly sentAt: string;
   /** Minutes by which the phone's own time is ahead of UTC. */
-  minutesAheadOfUtc: number().strict().integer().min(-MINUTES_PER_DAY).max(MINUTES_PER_DAY).defined('minutesAheadOfUtc is missing: give a whole number of minutes.'),
-  commands: array(object({
-    key: key('Key'),
-    /** Address under /api that would be PUT to. */
-    path: string().strict().defined('path is missing: give the address to write to.').matches(/^\/[\w/-]+$/, 'path must be an address under /api, such as /reps/….').max(200),
-    stamp: choiceOrNone('stamp', STAMPS),
-    body: mixed<Readonly<Record<string, unknown>>>().defined('body is missing.').test('object', 'body must be an object.', (value) => typeof value === 'object' && value !== null && !Array.isArray(value)),
-  }).noUnknown()).defined('commands is missing: give a list.').max(BATCH_AT_MOST, `commands is too long: send at most ${BATCH_AT_MOST} at once.`),
-}).noUnknown();
-export type Batch = InferType<typeof batchShape>;
-export type Command = Batch['commands'][number];
+  readonly minutesAheadOfUtc: number;
+  /** In the order in which they were done. */
+  readonly commands: readonly Command[];
+}
 
 export type CommandResult =
   | { readonly key: string; readonly done: true }

@@ -28,15 +28,15 @@ export const DEMO_SITES: readonly SiteFields[] = [
 ];
 
 export const DEMO_PILOTS: readonly PilotFields[] = [
-  { name: 'Tove Lindqvane', stickLayout: 2, mode: 'position-hold', windLimitMps: 6.7, note: '' },
-  { name: 'Bryn Ashdale', stickLayout: 2, mode: 'position-hold', windLimitMps: 6.7, note: 'Left-handed.' },
-  { name: 'Oska Merrin', stickLayout: 2, mode: 'self-level', windLimitMps: 6.7, note: '' },
-  { name: 'Runa Fellgate', stickLayout: 1, mode: 'position-hold', windLimitMps: 5, note: 'Learnt on layout 1, keeps it.' },
-  { name: 'Cai Penhallis', stickLayout: 2, mode: 'rate', windLimitMps: 8, note: '' },
-  { name: 'Elin Scarrow', stickLayout: 2, mode: 'position-hold', windLimitMps: 6.7, note: '' },
-  { name: 'Jory Tamsett', stickLayout: 3, mode: 'position-hold', windLimitMps: 5, note: '' },
-  { name: 'Nia Winterhale-Oakenshaw', stickLayout: 2, mode: 'position-hold', windLimitMps: 8, note: 'Night search lead.' },
-  { name: 'Davit Orrel', stickLayout: 2, mode: 'position-hold', windLimitMps: 4, note: 'Joined this season.' },
+  { name: 'Tove Lindqvane', stickLayout: 2, mode: 'position-hold', track: 'assist-down', windLimitMps: 6.7, note: '' },
+  { name: 'Bryn Ashdale', stickLayout: 2, mode: 'position-hold', track: 'assist-down', windLimitMps: 6.7, note: 'Left-handed.' },
+  { name: 'Oska Merrin', stickLayout: 2, mode: 'self-level', track: 'assist-down', windLimitMps: 6.7, note: '' },
+  { name: 'Runa Fellgate', stickLayout: 1, mode: 'position-hold', track: 'assist-down', windLimitMps: 5, note: 'Learnt on layout 1, keeps it.' },
+  { name: 'Cai Penhallis', stickLayout: 2, mode: 'rate', track: 'manual-first', windLimitMps: 8, note: '' },
+  { name: 'Elin Scarrow', stickLayout: 2, mode: 'position-hold', track: 'assist-down', windLimitMps: 6.7, note: '' },
+  { name: 'Jory Tamsett', stickLayout: 3, mode: 'position-hold', track: 'assist-down', windLimitMps: 5, note: '' },
+  { name: 'Nia Winterhale-Oakenshaw', stickLayout: 2, mode: 'position-hold', track: 'assist-down', windLimitMps: 8, note: 'Night search lead.' },
+  { name: 'Davit Orrel', stickLayout: 2, mode: 'position-hold', track: 'assist-down', windLimitMps: 4, note: 'Joined this season.' },
 ];
 
 /** How far a story goes: each ends in another state of the loop. */

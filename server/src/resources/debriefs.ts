@@ -76,7 +76,7 @@ export async function putDebrief(school: SchoolTx, occurrenceId: string, id: str
     if (occurrence.confirmedCauseId !== null && occurrence.confirmedCauseId !== causeId) {
       await unconfirmCause(school, occurrenceId, { moveId: undoId, at, reason: reason || 'The debrief named another cause.' });
     }
-    if (occurrence.confirmedCauseId !== causeId || occurrence.weaknessId === null) ({ weaknessId: opened } = await confirmCause(school, occurrenceId, { causeId, weaknessId, moveId, planId, at }));
+    if (occurrence.confirmedCauseId !== causeId || occurrence.weaknessId === null) ({ weaknessId: opened } = await confirmCause(school, occurrenceId, { causeId, weaknessId, moveId, planId, at }, findings.chain.find((each) => each.breakable)?.causeId ?? null));
   }
   await tx('debriefs').insert({
     schoolId, id, occurrenceId, number: number + 1, state, findings: JSON.stringify(findings), proposedCauseId: proposed.first, lesson: lesson && JSON.stringify(lesson), reason: reason || null, at, accountId,

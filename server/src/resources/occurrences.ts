@@ -3,7 +3,7 @@ import { causeOf } from '@skelby/core/causes/causes';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Move } from '@skelby/core/clearance/facts';
 import { liveMoves } from '@skelby/core/clearance/standing';
-import { proposePlan } from '@skelby/core/plan/propose-plan';
+import { proposePlan, type Track } from '@skelby/core/plan/propose-plan';
 import { type ConfirmFields, confirmShape, reasonShape, unconfirmShape } from '@skelby/core/shapes/loop';
 import { type OccurrenceFields, occurrenceShape } from '@skelby/core/shapes/records';
 import type { SchoolTx } from '../db/in-school';
@@ -13,7 +13,7 @@ import { assertNotStale } from '../http/based-on';
 import { conflict, notFound } from '../http/problems';
 import { differences, recordEvent } from './events';
 import { assertDayNotFuture, assertNotFuture } from './when';
-import { loadFacts, lockWeakness, refreshWeakness } from './weakness-facts';
+import { loadFacts, lockWeakness, metBy, refreshWeakness } from './weakness-facts';
 
 export interface OccurrenceRow extends OccurrenceFields {
   readonly id: string;
@@ -70,11 +70,11 @@ export async function occurrenceOf({ tx }: SchoolTx, id: string): Promise<unknow
 }
 
 /** Finds the pilot's weakness for this cause or opens one, and adds the move that the occurrence makes. */
-async function openOrAdd(school: SchoolTx, occurrence: OccurrenceRow, fields: ConfirmFields): Promise<string> {
+async function openOrAdd(school: SchoolTx, occurrence: OccurrenceRow, fields: ConfirmFields, link: string | null): Promise<string> {
   const { tx, schoolId, accountId } = school;
   const { pilotId } = occurrence;
   // Two trainers confirming at once wait for each other here.
-  const pilot = await tx('pilots').where({ id: pilotId }).forUpdate().first('mode') as { mode: Parameters<typeof proposePlan>[1] };
+  const pilot = await tx('pilots').where({ id: pilotId }).forUpdate().first('mode', 'track') as { mode: Parameters<typeof proposePlan>[1]; track: Track };
   const there = await tx('weaknesses').where({ pilotId, causeId: fields.causeId }).first('id', 'state') as { id: string; state: string } | undefined;
   const weaknessId = there?.id ?? fields.weaknessId;
   if (there && there.id !== fields.weaknessId) await tx('weakness_aliases').insert({ schoolId, id: fields.weaknessId, weaknessId }).onConflict(['school_id', 'id']).ignore();
@@ -82,7 +82,7 @@ async function openOrAdd(school: SchoolTx, occurrence: OccurrenceRow, fields: Co
   if (!there) {
     kind = 'opened';
     await tx('weaknesses').insert({ schoolId, id: weaknessId, pilotId, causeId: fields.causeId, ruleId: (await ruleInForce(school)).id, openedAt: fields.at, state: 'open' });
-    await tx('plans').insert({ schoolId, id: fields.planId, weaknessId, accountId, drillIds: proposePlan(fields.causeId, pilot.mode).map((planned) => planned.drillId) });
+    await tx('plans').insert({ schoolId, id: fields.planId, weaknessId, accountId, drillIds: proposePlan(fields.causeId, pilot.mode, { track: pilot.track, met: await metBy(school, pilotId), link }).map((planned) => planned.drillId) });
   } else if (there.state === 'withdrawn') {
     kind = 'opened';
   } else if (there.state === 'watch' || there.state === 'closed' || there.state === 'ready-for-check') {
@@ -94,8 +94,11 @@ async function openOrAdd(school: SchoolTx, occurrence: OccurrenceRow, fields: Co
   return weaknessId;
 }
 
-/** The trainer confirms the cause: the weakness opens, grows or re-opens. */
-export async function confirmCause(school: SchoolTx, id: string, body: unknown): Promise<{ weaknessId: string }> {
+/**
+ * The trainer confirms the cause: the weakness opens, grows or re-opens.
+ * @param link cause of the chain's first link that training can break, where a debrief names one
+ */
+export async function confirmCause(school: SchoolTx, id: string, body: unknown, link: string | null = null): Promise<{ weaknessId: string }> {
   const fields = await confirmShape.validate(body, { abortEarly: false });
   assertNotFuture('at', fields.at);
   const occurrence = await lockOccurrence(school, id);
@@ -105,7 +108,7 @@ export async function confirmCause(school: SchoolTx, id: string, body: unknown):
     throw conflict(`The cause is already confirmed as "${causeOf(occurrence.confirmedCauseId).name}": take that back first.`);
   }
   if (occurrence.withdrawnAt !== null) throw conflict('This entry was withdrawn: log it again if it did happen.');
-  const weaknessId = await openOrAdd(school, occurrence, fields);
+  const weaknessId = await openOrAdd(school, occurrence, fields, link);
   await school.tx('occurrences').where({ id }).update({ confirmedCauseId: fields.causeId, confirmedAt: fields.at, confirmedBy: school.accountId, weaknessId });
   await recordEvent(school, { action: 'cause-confirmed', subject: 'occurrence', subjectId: id, pilotId: occurrence.pilotId, data: { causeId: fields.causeId, weaknessId } });
   await refreshWeakness(school, weaknessId);

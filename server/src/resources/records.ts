@@ -24,10 +24,12 @@ export const RECORD_KINDS = {
 
 /** Adds the record, or changes the one with this key; the same request twice changes nothing. */
 export async function saveRecord(school: SchoolTx, kind: RecordKind, id: string, body: unknown): Promise<Record<string, unknown>> {
-  const fields = await kind.shape.validate(body, { abortEarly: false });
-  if (kind.table === 'flights') assertDayNotFuture(fields['day'] as string);
+  const whole = await kind.shape.validate(body, { abortEarly: false });
+  if (kind.table === 'flights') assertDayNotFuture(whole['day'] as string);
   const { tx, schoolId } = school;
   const row = await tx(kind.table).where({ id }).forUpdate().first() as Record<string, unknown> | undefined;
+  // What an older phone does not know of it does not change either.
+  const fields = row ? Object.fromEntries(Object.entries(whole).filter(([name]) => name in (body as object))) : whole;
   const pilotId = kind.subject === 'pilot' ? id : (fields['pilotId'] as string | undefined);
   if (!row) {
     await tx(kind.table).insert({ schoolId, id, ...fields });

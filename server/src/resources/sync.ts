@@ -1,5 +1,6 @@
 import type Router from '@koa/router';
-import { batchShape, type BatchAnswer, type Command, type CommandResult } from '@skelby/core/sync/batch';
+import { batchShape } from '@skelby/core/shapes/batch';
+import type { BatchAnswer, Command, CommandResult } from '@skelby/core/sync/batch';
 import { putClockRight } from '@skelby/core/sync/clock';
 import type { Context } from 'koa';
 import type { SchoolTx } from '../db/in-school';

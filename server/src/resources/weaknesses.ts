@@ -2,7 +2,7 @@ import type Router from '@koa/router';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
 import { SEVERITIES } from '@skelby/core/debrief/severity';
 import { liveMoves } from '@skelby/core/clearance/standing';
-import { isProposal, planProblem } from '@skelby/core/plan/propose-plan';
+import { isProposal, planProblem, type Track } from '@skelby/core/plan/propose-plan';
 import { type MoveFields, moveShape, planShape } from '@skelby/core/shapes/loop';
 import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';
@@ -10,7 +10,7 @@ import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { badField, conflict } from '../http/problems';
 import { recordEvent } from './events';
 import { assertNotFuture } from './when';
-import { loadFacts, type LoadedFacts, lockWeakness, ownKey, refreshWeakness } from './weakness-facts';
+import { loadFacts, type LoadedFacts, lockWeakness, metBy, ownKey, refreshWeakness } from './weakness-facts';
 
 /** How bad its occurrences may end next time, 1 to 5, by what their closed debriefs say; null where none does. */
 async function severityOf({ tx }: SchoolTx, weaknessId: string): Promise<number | null> {
@@ -28,6 +28,7 @@ export async function weaknessPage(school: SchoolTx, named: string) {
   return {
     weakness: await tx('weaknesses').where({ id }).first() as unknown,
     severity: await severityOf(school, id),
+    met: await metBy(school, pilotId),
     pilot: await tx('pilots').where({ id: pilotId }).first() as unknown,
     rule,
     reps,
@@ -49,7 +50,9 @@ export async function putPlan(school: SchoolTx, named: string, id: string, body:
   const { causeId, pilot, pilotId } = await loadFacts(school, weaknessId);
   const problem = planProblem(causeId, pilot.mode, drillIds);
   if (problem) throw badField('drillIds', problem);
-  if (!reason && !isProposal(causeId, pilot.mode, drillIds)) throw badField('reason', REASON_WANTED);
+  const { track } = await tx('pilots').where({ id: pilotId }).first('track') as { track: Track };
+  const known = { track, met: await metBy(school, pilotId) };
+  if (!reason && !isProposal(causeId, pilot.mode, drillIds, known) && !isProposal(causeId, pilot.mode, drillIds, { track })) throw badField('reason', REASON_WANTED);
   await tx('plans').insert({ schoolId, id, weaknessId, accountId, drillIds: [...drillIds], reason });
   await recordEvent(school, { action: 'changed', subject: 'plan', subjectId: id, pilotId, reason, data: { weaknessId, drillIds } });
   await refreshWeakness(school, weaknessId);

@@ -6,6 +6,7 @@ export async function up(db: Knex): Promise<void> {
   await db.raw(`
     ${['pilots', 'craft', 'sites', 'flights', 'occurrences'].map((table) => `alter table ${table} add column revision integer not null default 1;`).join('\n    ')}
 
+    alter table pilots add column track text not null default 'assist-down' check (track in ('assist-down', 'manual-first'));
     alter table reps
       add column level smallint not null default 0 check (level between -2 and 1),
       add column measure double precision,
