@@ -136,6 +136,19 @@ const VIEWS: readonly { readonly name: string; readonly open: (page: Page) => Pr
   { name: 'a sum', open: async (page) => { await page.goto('/sums?sum=stop'); await page.getByRole('img', { name: /Stopping took/ }).waitFor(); } },
   { name: 'the flight card', open: async (page) => { await page.goto('/sums/card'); await page.getByRole('radio', { name: 'Hover 1' }).waitFor(); } },
   { name: 'the school', open: async (page) => { await page.goto('/school'); await page.getByText(/have taught the ranking/).waitFor(); } },
+  {
+    name: 'a session', open: async (page) => {
+      await page.goto('/session');
+      const who = page.getByRole('checkbox', { name: /Cai Penhallis/ });
+      await who.waitFor();
+      if (!(await who.isChecked())) await who.click();
+      await page.getByText(/The best there is/).waitFor();
+    },
+  },
+  { name: 'the drills', open: async (page) => { await page.goto('/drills'); await page.getByRole('link', { name: /Tail-in hover/ }).waitFor(); } },
+  { name: 'a drill', open: async (page) => { await page.goto('/drills/circle-both-ways'); await page.getByRole('button', { name: 'Play' }).waitFor(); } },
+  { name: 'what waits', open: async (page) => { await page.goto('/waiting'); await page.getByText('Nothing waits').waitFor(); } },
+  { name: 'a sign-off sheet', open: async (page) => { await page.goto('/'); await page.getByRole('link', { name: /Runa Fellgate.*Check passed/ }).click(); await page.getByRole('link', { name: 'Sign-off sheet' }).click(); await page.getByText('What this can promise').waitFor(); } },
   { name: 'a form', open: async (page) => { await page.goto('/sites/new'); await page.getByLabel('Tallest thing, m').waitFor(); } },
 ];
 

@@ -6,6 +6,11 @@ export const PlanScreen = later(work, (all) => all.PlanScreen);
 export const SignOffSheet = later(work, (all) => all.SignOffSheet);
 export const Counter = later(work, (all) => all.Counter);
 export const PilotScreen = later(work, (all) => all.PilotScreen);
+export const DrillsScreen = later(work, (all) => all.DrillsScreen);
+export const DrillScreen = later(work, (all) => all.DrillScreen);
+export const PlanSession = later(work, (all) => all.PlanSession);
+export const Runner = later(work, (all) => all.Runner);
+export const OwnPage = later(work, (all) => all.OwnPage);
 
 const forms = () => import('./forms');
 export const EditPilot = later(forms, (all) => all.EditPilot);
@@ -13,6 +18,7 @@ export const EditCraft = later(forms, (all) => all.EditCraft);
 export const EditSite = later(forms, (all) => all.EditSite);
 export const EditFlight = later(forms, (all) => all.EditFlight);
 export const WaitingScreen = later(forms, (all) => all.WaitingScreen);
+export const EditDrill = later(forms, (all) => all.EditDrill);
 export const EditOccurrence = later(forms, (all) => all.EditOccurrence);
 
 const debrief = () => import('./debrief');
@@ -21,13 +27,3 @@ export const DebriefSheet = later(debrief, (all) => all.DebriefSheet);
 export const FlightCardScreen = later(debrief, (all) => all.FlightCardScreen);
 export const SumsScreen = later(debrief, (all) => all.SumsScreen);
 export const SchoolScreen = later(debrief, (all) => all.SchoolScreen);
-
-const drills = () => import('./drills');
-export const DrillScreen = later(drills, (all) => all.DrillScreen);
-export const DrillsScreen = later(drills, (all) => all.DrillsScreen);
-
-const field = () => import('./field');
-export const PlanSession = later(field, (all) => all.PlanSession);
-export const Runner = later(field, (all) => all.Runner);
-export const OwnPage = later(drills, (all) => all.OwnPage);
-export const EditDrill = later(forms, (all) => all.EditDrill);

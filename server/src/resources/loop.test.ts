@@ -46,7 +46,7 @@ test('a near-miss becomes a weakness, is drilled, checked, signed, watched, and 
   expect((await trainer.get<TodayBody>('/today')).body.toDebrief.map((each) => each.id)).not.toContain(occurrenceId);
   expect(await onToday(weaknessId)).toMatchObject({ state: 'open', rungs: [0, 0, 0, 0, 0] });
   const page = await trainer.get<{ plans: { drillIds: string[] }[] }>(`/weaknesses/${weaknessId}`);
-  expect(page.body.plans[0]!.drillIds).toEqual(['single-stick', 'half-thumb', 'tail-in-hover', 'soft-centre-stick']);
+  expect(page.body.plans[0]!.drillIds).toEqual(['single-stick', 'half-thumb', 'pop-up-takeoff', 'tail-in-hover', 'soft-centre-stick']);
 
   await flyTests(weaknessId);
   expect(await onToday(weaknessId)).toMatchObject({ state: 'ready-for-check', checkFrom: '2026-03-11', checkPassed: false, rungs: [1, 1, 1, 0, 0] });
