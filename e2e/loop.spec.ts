@@ -101,6 +101,7 @@ test('the plan is changed with a reason, and never without a deciding drill', as
   await trainer.log(pilot, 'Near-miss', 'Obstacles', 'Could not stop in time');
   await trainer.confirm('Could not stop in time');
   await page.getByRole('link', { name: 'Change', exact: true }).click();
+  await page.getByRole('button', { name: /^Drop/ }).first().waitFor();
   for (let left = await page.getByRole('button', { name: /^Drop/ }).count(); left > 0; left -= 1) await page.getByRole('button', { name: /^Drop/ }).first().click();
   await expect(page.getByRole('alert')).toContainText('Keep at least one deciding drill (Brake to the mark or Climb over)');
   await expect(page.getByRole('button', { name: 'Use this plan' })).toBeDisabled();

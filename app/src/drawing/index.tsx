@@ -1,12 +1,14 @@
 import { lazy, Suspense } from 'react';
 import { View } from 'react-native';
 import type { CurveChartProps } from './CurveChartDrawing';
+import type { MovementProps } from './MovementDrawing';
 import type { RingProps, SideViewProps, SticksProps } from './pointing';
 import type { StickPlateProps } from './StickPlateDrawing';
 import type { SumPictureProps } from './SumDrawing';
 
 const CurveChartLater = lazy(() => import('./drawings').then((all) => ({ default: all.CurveChartDrawing })));
 const StickPlateLater = lazy(() => import('./drawings').then((all) => ({ default: all.StickPlateDrawing })));
+const MovementLater = lazy(() => import('./drawings').then((all) => ({ default: all.MovementDrawing })));
 const SumLater = lazy(() => import('./drawings').then((all) => ({ default: all.SumDrawing })));
 const RingLater = lazy(() => import('./drawings').then((all) => ({ default: all.RingDrawing })));
 const SideViewLater = lazy(() => import('./drawings').then((all) => ({ default: all.SideViewDrawing })));
@@ -24,6 +26,11 @@ export function CurveChart(props: CurveChartProps) {
 export function StickPlate(props: StickPlateProps) {
   const width = props.width ?? PLATE_WIDTH;
   return <Suspense fallback={<View style={{ width: 2 * width + 14, height: width }} />}><StickPlateLater {...props} /></Suspense>;
+}
+
+/** The movement of a drill in time. */
+export function Movement(props: MovementProps) {
+  return <Suspense fallback={<View style={{ height: 780 }} />}><MovementLater {...props} /></Suspense>;
 }
 
 /** A sum, drawn to scale. */

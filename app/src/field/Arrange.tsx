@@ -36,7 +36,7 @@ function BlockRow({ block, onOut }: BlockRowProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: block.id });
   const name = drillOf(block.drillId).name;
   return (
-    <div ref={setNodeRef} role="listitem" style={{ transform: transform ? `translate3d(0, ${transform.y}px, 0)` : undefined, transition, zIndex: isDragging ? 2 : undefined, position: 'relative', outline: isDragging ? `3px solid ${theme.ink}` : undefined }}>
+    <div ref={setNodeRef} style={{ transform: transform ? `translate3d(0, ${transform.y}px, 0)` : undefined, transition, zIndex: isDragging ? 2 : undefined, position: 'relative', outline: isDragging ? `3px solid ${theme.ink}` : undefined }}>
       <View style={styles.block}>
         <button type="button" style={HANDLE} aria-label={`Move ${name}`} {...attributes} {...listeners} role="button"><Feather name="menu" size={22} color={theme.ink} aria-hidden /></button>
         <View style={styles.words}>
@@ -81,7 +81,7 @@ export function Arrange({ packs, rests, packMinutes, pilotName, onChange }: Arra
       <SortableContext items={packs.flatMap((pack) => pack.blocks.map((block) => block.id))} strategy={verticalListSortingStrategy}>
         <View style={{ gap: 14 }}>
           {packs.map((pack, p) => (
-            <View key={p} style={styles.pack} role="list" aria-label={`Pack ${p + 1}`}>
+            <View key={p} style={styles.pack} role="group" aria-label={`Pack ${p + 1}`}>
               {rests[p] ? <Words as="soft" style={styles.rest}>Rest first: two in a row are enough.</Words> : null}
               <Words as="heading">{`Pack ${p + 1} · ${pilotName(pack.pilotId)}`}</Words>
               <Words as="soft">{`${pack.blocks.reduce((sum, block) => sum + block.minutes, 0)} of ${packMinutes} min`}</Words>

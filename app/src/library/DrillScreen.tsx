@@ -1,4 +1,3 @@
-import { sceneOf } from '@skelby/core/choreography/scenes';
 import { coachingOf } from '@skelby/core/drills/coaching';
 import { DRILL_GROUPS, type Drill, type Side } from '@skelby/core/drills/drill';
 import { drillOf, isDrillId } from '@skelby/core/drills/drills';
@@ -7,6 +6,7 @@ import type { StickLayout } from '@skelby/core/flying/vocabulary';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { useUnits } from '../api/use-units';
+import { Movement } from '../drawing';
 import { useDrillVersions } from '../laid-over/use-book';
 import { useRoster } from '../laid-over/use-roster';
 import { keep, kept } from '../storage';
@@ -18,7 +18,6 @@ import { Part, Screen } from '../ui/Screen';
 import { Words } from '../ui/Words';
 import { sayDay } from '../words/dates';
 import { plural, SIDE_WORDS, STANDING_LINE } from '../words/words';
-import { Movement } from './Movement';
 
 const LAYOUTS = [1, 2, 3, 4] as const;
 const LAYOUT = 'drill.layout';
@@ -36,7 +35,7 @@ function Page({ drill }: { readonly drill: Drill }) {
   const [side, setSide] = useState<Side | null>(drill.sides[0] ?? null);
   const coaching = coachingOf(drill.id);
   const { data: versions } = useDrillVersions();
-  const moves = sceneOf(drill.id) !== null;
+  const moves = drill.sticks.length > 0;
   const group = DRILL_GROUPS.find((each) => each.id === drill.group)!.name;
   return (
     <Screen

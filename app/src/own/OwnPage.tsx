@@ -1,10 +1,9 @@
 import { causeOf } from '@skelby/core/causes/causes';
-import { sceneOf } from '@skelby/core/choreography/scenes';
 import { drillOf } from '@skelby/core/drills/drills';
 import { onReleaseIn, type StickLayout } from '@skelby/core/flying/vocabulary';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Movement } from '../library/Movement';
+import { Movement } from '../drawing';
 import { CauseRows, FamilyRows } from '../log/CausePicker';
 import { Button } from '../ui/Button';
 import { RUNG_NAMES, SmallLadder } from '../ui/Ladder';
@@ -27,7 +26,7 @@ function OwnDrill({ drillId, layout, first }: { readonly drillId: string; readon
     <View style={{ gap: 6 }}>
       <Words as="strong">{first ?? drill.name}</Words>
       <Words>{drill.byEye}.</Words>
-      {sceneOf(drillId) ? <Button kind="quiet" icon={open ? 'chevron-up' : 'play-circle'} label={open ? 'Hide the sticks' : `See the sticks: ${drill.name}`} onPress={() => setOpen(!open)} /> : <Words as="soft">{drill.task}</Words>}
+      {drill.sticks.length > 0 ? <Button kind="quiet" icon={open ? 'chevron-up' : 'play-circle'} label={open ? 'Hide the sticks' : `See the sticks: ${drill.name}`} onPress={() => setOpen(!open)} /> : <Words as="soft">{drill.task}</Words>}
       {open ? <Movement drillId={drillId} layout={layout} side={drill.sides[0] ?? null} /> : null}
     </View>
   );

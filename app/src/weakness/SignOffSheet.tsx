@@ -6,6 +6,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import type { WeaknessPage } from '../api/types';
 import { useWho } from '../api/use-who';
+import { LinkButton } from '../ui/Button';
 import { LargeLadder } from '../ui/Ladder';
 import { Loaded } from '../ui/Loaded';
 import { PrintButton } from '../ui/PrintButton';
@@ -52,6 +53,7 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
         <View style={styles.line}><Words as="soft">Trainer, date</Words></View>
         <View style={styles.line}><Words as="soft">Pilot, date</Words></View>
       </View>
+      <View nativeID="skelby-no-print"><LinkButton kind="quiet" label="Back to the weakness" href={`/weakness/${page.weakness.id}`} /></View>
       <Words as="soft">{`A trainer decides; this sheet shows why. ${STANDING_LINE}`}</Words>
     </Screen>
   );

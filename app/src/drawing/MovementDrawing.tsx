@@ -9,7 +9,8 @@ import { useCallback, useId, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Polygon, Polyline, Rect } from 'react-native-svg';
 import { useUnits } from '../api/use-units';
-import { CraftPlan, CraftSide, Ground, Label, Picture, Pilot, PilotSide, ScaleBar, WIDTH, WindArrow } from '../drawing/primitives';
+import { CraftPlan, CraftSide, Ground, Label, Picture, Pilot, PilotSide, ScaleBar, WIDTH, WindArrow } from './primitives';
+import { StickPlateDrawing } from './StickPlateDrawing';
 import { Button, ButtonRow } from '../ui/Button';
 import { themed, useTheme } from '../ui/theme';
 import { Words } from '../ui/Words';
@@ -211,7 +212,13 @@ export interface MovementProps {
 }
 
 /** The movement of a drill in time: sticks as this pilot has them, from above, from the side and as the pilot sees it. */
-export function Movement({ drillId, layout, side }: MovementProps) {
+export function MovementDrawing(props: MovementProps) {
+  // A drill without a movement of its own shows which sticks it works.
+  if (!sceneOf(props.drillId)) return <StickPlateDrawing layout={props.layout} moves={drillOf(props.drillId).sticks} />;
+  return <Playing {...props} />;
+}
+
+function Playing({ drillId, layout, side }: MovementProps) {
   const styles = useStyles();
   const theme = useTheme();
   const { sayM } = useUnits();
