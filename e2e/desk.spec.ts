@@ -83,7 +83,7 @@ test('a trainer who walks out of signal on Today can open every other page, and 
   await trainer.carriesAll();
   await context.setOffline(true);
   await page.reload();
-  await expect(page.getByText('No signal: this phone\'s own copy')).toBeVisible();
+  await expect(page.getByText('No connection: this phone\'s own copy')).toBeVisible();
   await page.getByRole('link', { name: 'Flights' }).click();
   await expect(page.getByText('Rates need what was flown, not only what broke.')).toBeVisible();
   await page.goto('/weakness/01900000-0000-7000-8000-00000000dead');

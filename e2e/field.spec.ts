@@ -132,8 +132,9 @@ test('sign-out wipes the phone, and warns of what would be lost', async ({ train
   await context.setOffline(true);
   await met(page).click();
   await expect(page.getByText('1 entry waiting for signal')).toBeVisible();
-  await context.setOffline(false);
+  // Signal is back, but the server takes nothing.
   await page.route('**/api/sync', (route) => route.abort());
+  await context.setOffline(false);
   await page.goto('/kit');
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByText('1 entry would be lost')).toBeVisible();

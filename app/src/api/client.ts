@@ -5,7 +5,6 @@ export interface FieldProblem {
   readonly message: string;
 }
 
-/** The server's answer when it does not do what was asked, in words a trainer can act on. */
 /** Where somebody else changed the same thing: what is stored, by whom, and what to add so that one's own goes through. */
 export interface Clash {
   readonly theirs?: Readonly<Record<string, unknown>>;
@@ -13,6 +12,7 @@ export interface Clash {
   readonly override?: Readonly<Record<string, unknown>>;
 }
 
+/** The server's answer when it does not do what was asked, in words a trainer can act on. */
 export class ApiProblem extends Error {
   constructor(readonly status: number, message: string, readonly errors: readonly FieldProblem[] = [], readonly clash: Clash = {}) {
     super(message);
@@ -26,12 +26,9 @@ export class NoConnection extends Error {
   }
 }
 
-interface ProblemDocument {
+interface ProblemDocument extends Clash {
   readonly detail?: string;
   readonly errors?: readonly FieldProblem[];
-  readonly theirs?: Clash['theirs'];
-  readonly by?: string | null;
-  readonly override?: Clash['override'];
 }
 
 async function problemIn(response: Response): Promise<ApiProblem> {

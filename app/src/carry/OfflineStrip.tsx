@@ -21,7 +21,7 @@ export function OfflineStrip() {
     return (
       <View style={styles.strip} role="status">
         <Feather name="wifi-off" size={18} color={theme.ground} aria-hidden />
-        <Words style={styles.words}>No signal: this phone's own copy</Words>
+        <Words style={styles.words}>No connection: this phone's own copy</Words>
       </View>
     );
   }

@@ -1,6 +1,6 @@
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { QueryClient } from '@tanstack/react-query';
-import { get } from '../api/client';
+import { ApiProblem, get, NoConnection } from '../api/client';
 import type { DebriefPage, Flight, OccurrenceOfPilot, PilotPage, Roster, SchoolDrillVersion, SchoolExperience, TodayList, TrainingSession, WeaknessPage } from '../api/types';
 import { outbox } from '../outbox/use-outbox';
 
@@ -29,8 +29,12 @@ export async function carry(client: QueryClient): Promise<void> {
   // What is sent while this is on its way may not be in the answer.
   const readAt = Date.now();
   const all = await get<Carried>('/carry');
-  for (const name of SINGLE) client.setQueryData([name], all[name], { updatedAt: readAt });
-  for (const name of MANY) for (const [id, page] of Object.entries(all[name])) client.setQueryData([name, id], page, { updatedAt: readAt });
+  const lay = (key: readonly string[], data: unknown) => {
+    // A page may have been read by itself meanwhile.
+    if ((client.getQueryState(key)?.dataUpdatedAt ?? 0) < readAt) client.setQueryData(key, data, { updatedAt: readAt });
+  };
+  for (const name of SINGLE) lay([name], all[name]);
+  for (const name of MANY) for (const [id, page] of Object.entries(all[name])) lay([name, id], page);
   await outbox.forgetSent(readAt);
 }
 
@@ -44,8 +48,11 @@ export function keepCarrying(client: QueryClient): () => void {
   const again = () => {
     if (stopped || document.visibilityState === 'hidden' || Date.now() - last < EVERY_MS) return;
     last = Date.now();
-    // Out of reach: what was carried before stays, and the next round tries again.
-    carry(client).catch(() => { last = 0; });
+    carry(client).catch((error: unknown) => {
+      if (!(error instanceof NoConnection || error instanceof ApiProblem)) throw error;
+      // Out of reach: what was carried before stays, and the next round tries again.
+      last = 0;
+    });
   };
   const first = setTimeout(again, AFTER_FIRST_PAGE_MS);
   const timer = setInterval(again, EVERY_MS);

@@ -15,7 +15,10 @@ export function useServiceWorker(): (() => void) | null {
       const look = () => { if (registration.waiting && navigator.serviceWorker.controller) setNewer(registration.waiting); };
       look();
       registration.addEventListener('updatefound', () => registration.installing?.addEventListener('statechange', look));
+      // Out of reach, it looks again an hour later.
       timer = setInterval(() => void registration.update().catch(() => undefined), CHECK_EVERY_MS);
+    }, () => {
+      // A browser that keeps nothing for a page, a private window say: the app works, and needs signal to open.
     });
     return () => { if (timer) clearInterval(timer); };
   }, []);

@@ -81,7 +81,7 @@ function BlockScreen({ session, roster, list, block, page, state, change, onNext
     });
     change({ missedAt: null, measure: null });
   };
-  const undo = () => { if (last) void outbox.add({ path: `/reps/${last.id}/taken-back`, body: { reason: 'Mis-tap' }, what: `undo of a rep of ${drill.name}` }); };
+  const undo = () => { if (last) void outbox.add({ path: `/reps/${last.id}/taken-back`, body: { reason: 'Undone in the session' }, what: `undo of a rep of ${drill.name}` }); };
   const happened = () => {
     const side = block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : '';
     beginLog({ ...(pilot ? forPilot(pilot) : {}), pilotId: block.pilotId, windMps: content.windMps, siteId: content.siteId, note: `In ${drill.name}${side}, ${PURPOSE_WORDS[block.purpose].toLowerCase()} rep ${flown.length + 1}.` });
@@ -147,7 +147,7 @@ function Over({ content, roster }: { readonly content: SessionFields; readonly r
         </Part>
       ) : null}
       {content.goNoGo?.reason ? <Note icon="alert-triangle" heading="Flown against a no-go">{content.goNoGo.reason}</Note> : null}
-      <Words>Packs out, motors cold, everybody thanked. What was flown is on each weakness.</Words>
+      <Words>Packs out, motors cold. What was flown stands with each weakness.</Words>
     </Screen>
   );
 }

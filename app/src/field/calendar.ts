@@ -27,11 +27,3 @@ export function calendarOf(id: string, session: Pick<SessionFields, 'day' | 'sta
   if (error || !value) throw error ?? new Error('The calendar file is empty.');
   return value;
 }
-
-export function saveFile(name: string, content: string, type: string): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([content], { type }));
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(link.href);
-}

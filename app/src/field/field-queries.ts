@@ -2,11 +2,12 @@ import { clearanceOf } from '@skelby/core/clearance/clearance';
 import type { PilotToday } from '@skelby/core/plan/layout/candidates';
 import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
 import type { SessionFields } from '@skelby/core/shapes/session';
-import { useQueries } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useQueries, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
+import { useCallback, useMemo } from 'react';
 import { get } from '../api/client';
 import type { TodayList, WeaknessPage } from '../api/types';
-import { weaknessWith } from '../laid-over/weakness';
+import { useRoster } from '../laid-over/use-roster';
+import { around, weaknessWith } from '../laid-over/weakness';
 import { useDeliver } from '../outbox/use-deliver';
 import { useOutbox } from '../outbox/use-outbox';
 import { notYetIn } from '../outbox/waiting';
@@ -15,28 +16,32 @@ const USUAL_SEVERITY = 3;
 
 export const useSaveSession = () => useDeliver(({ id, content }: { id: string; content: SessionFields }) => ({ path: `/sessions/${id}`, what: `session of ${content.day}`, body: content as unknown as Readonly<Record<string, unknown>> }));
 
+function pilotsOf(pilotIds: readonly string[], pages: readonly (WeaknessPage | undefined)[]): readonly PilotToday[] | null {
+  if (pages.some((page) => page === undefined)) return null;
+  return pilotIds.map((pilotId): PilotToday => {
+    const own = (pages as readonly WeaknessPage[]).filter((page) => page.weakness.pilotId === pilotId);
+    const reps = new Map(own.flatMap((page) => page.reps).map((rep) => [rep.id, rep]));
+    return {
+      pilotId, windLimitMps: own[0]?.pilot.windLimitMps ?? 0, reps: [...reps.values()].sort((a, b) => (a.flownAt < b.flownAt ? -1 : 1)),
+      weaknesses: own.map((page) => {
+        const drillIds = page.plans[0]?.drillIds ?? [];
+        const clearance = clearanceOf({ causeId: page.weakness.causeId, pilot: page.pilot, rule: page.rule, moves: page.moves, reps: page.reps, keyDrills: keyDrillsOfPlan(page.weakness.causeId, page.pilot.mode, drillIds) });
+        return { weaknessId: page.weakness.id, causeId: page.weakness.causeId, drillIds, rule: page.rule, clearance, severity: page.severity ?? USUAL_SEVERITY };
+      }),
+    };
+  });
+}
+
 /** What there is to fly for these pilots; null until every weakness of theirs has been read. */
 export function usePilotsToday(pilotIds: readonly string[], list: TodayList): readonly PilotToday[] | null {
+  const client = useQueryClient();
+  const roster = useRoster().data;
   const { items } = useOutbox();
-  const lines = list.weaknesses.filter((line) => pilotIds.includes(line.pilotId));
-  const reads = useQueries({ queries: lines.map((line) => ({ queryKey: ['weakness', line.id], queryFn: () => get<WeaknessPage>(`/weaknesses/${line.id}`), staleTime: 30_000 })) });
-  const pages = lines.map((line, i) => weaknessWith(line.id, reads[i]?.data, notYetIn(items, reads[i]?.dataUpdatedAt ?? 0), { roster: undefined, rule: undefined, occurrence: () => undefined }));
-  const known = JSON.stringify([pilotIds, pages.map((page) => page && [page.weakness.id, page.reps.length, page.reps.filter((rep) => rep.takenBack).length, page.moves.length, page.plans[0]?.id])]);
-  return useMemo(() => {
-    if (pages.some((page) => page === undefined)) return null;
-    return pilotIds.map((pilotId): PilotToday => {
-      const own = (pages as WeaknessPage[]).filter((page) => page.weakness.pilotId === pilotId);
-      const reps = new Map(own.flatMap((page) => page.reps).map((rep) => [rep.id, rep]));
-      return {
-        pilotId, windLimitMps: own[0]?.pilot.windLimitMps ?? 0, reps: [...reps.values()].sort((a, b) => (a.flownAt < b.flownAt ? -1 : 1)),
-        weaknesses: own.map((page) => {
-          const drillIds = page.plans[0]?.drillIds ?? [];
-          const clearance = clearanceOf({ causeId: page.weakness.causeId, pilot: page.pilot, rule: page.rule, moves: page.moves, reps: page.reps, keyDrills: keyDrillsOfPlan(page.weakness.causeId, page.pilot.mode, drillIds) });
-          return { weaknessId: page.weakness.id, causeId: page.weakness.causeId, drillIds, rule: page.rule, clearance, severity: page.severity ?? USUAL_SEVERITY };
-        }),
-      };
-    });
-    // What is known of the pages is in the key.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [known]);
+  const chosen = pilotIds.join(' ');
+  const lines = useMemo(() => list.weaknesses.filter((line) => chosen.split(' ').includes(line.pilotId)), [list, chosen]);
+  const combine = useCallback((reads: readonly UseQueryResult<WeaknessPage>[]) => pilotsOf(chosen === '' ? [] : chosen.split(' '), lines.map((line, i) => {
+    const waiting = notYetIn(items, reads[i]?.dataUpdatedAt ?? 0);
+    return weaknessWith(line.id, reads[i]?.data, waiting, around(client, roster, waiting));
+  })), [chosen, lines, items, client, roster]);
+  return useQueries({ queries: lines.map((line) => ({ queryKey: ['weakness', line.id], queryFn: () => get<WeaknessPage>(`/weaknesses/${line.id}`), staleTime: 30_000 })), combine });
 }

@@ -15,8 +15,8 @@ import { useRoster } from '../laid-over/use-roster';
 function Account() {
   const me = useMe();
   const signOut = useSignOut();
-  const { items } = useOutbox();
-  const unsent = items.filter(isUnsent).length;
+  const { items, others } = useOutbox();
+  const unsent = items.filter(isUnsent).length + others;
   const [sure, setSure] = useState(false);
   if (!me.data) return null;
   return (

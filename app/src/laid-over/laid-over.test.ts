@@ -16,7 +16,7 @@ const recorded = (id: string) => ({ ...repFields(), id, takenBack: false }) as R
 const roster = { pilots: [{ id: pilotId, name: 'Tove Lindqvane', mode: 'position-hold', stickLayout: 2, windLimitMps: 5 }], craft: [], sites: [] } as unknown as Roster;
 const logged = entry(`/occurrences/${occurrenceId}`, { pilotId, kind: 'crash', causeId: 'overcontrol', note: 'Chased it.', craftId: null, siteId: null, windMps: null, happenedAt: '2026-03-03T09:00:00.000Z', day: '2026-03-03' });
 const opening = entry(`/occurrences/${occurrenceId}/confirmation`, { causeId: 'overcontrol', weaknessId, moveId, planId, at: '2026-03-03T09:10:00.000Z' });
-const around = (waiting: readonly Waiting[]): Around => ({ roster, rule: DEFAULT_RULE, occurrence: (id) => occurrenceWith(id, undefined, waiting, roster) as Occurrence | undefined });
+const known = (waiting: readonly Waiting[]): Around => ({ roster, rule: DEFAULT_RULE, occurrence: (id) => occurrenceWith(id, undefined, waiting, roster) as Occurrence | undefined });
 const NOTHING: TodayList = { toDebrief: [], weaknesses: [] };
 
 test('logged without signal: it stands on Today, and its own page opens', () => {
@@ -28,7 +28,7 @@ test('logged without signal: it stands on Today, and its own page opens', () => 
 
 test('confirmed without signal: a weakness with its plan, ready for reps, and Today has moved on', () => {
   const waiting = [logged, opening, entry(`/reps/${uuid()}`, repFields())];
-  const page = weaknessWith(weaknessId, undefined, waiting, around(waiting));
+  const page = weaknessWith(weaknessId, undefined, waiting, known(waiting));
   expect(page).toMatchObject({ weakness: { pilotId, causeId: 'overcontrol' }, moves: [{ kind: 'opened', occurrenceId }], plans: [{ id: planId }], occurrences: [{ id: occurrenceId }] });
   expect(page!.plans[0]!.drillIds.length).toBeGreaterThan(1);
   expect(page!.reps).toHaveLength(1);
@@ -40,7 +40,7 @@ test('a debrief closed without signal opens the weakness too, and its version is
   const closed = entry(`/occurrences/${occurrenceId}/debrief/${versionId}`, { base: 0, state: 'closed', reason: '', at: '2026-03-03T09:20:00.000Z', weaknessId, moveId, planId, undoId: uuid(), findings: { primary: 'overcontrol' } });
   const waiting = [logged, closed];
   expect(debriefWith(occurrenceId, undefined, waiting)).toMatchObject({ debrief: { id: versionId, number: 1, state: 'closed' }, versions: [{ number: 1 }] });
-  expect(weaknessWith(weaknessId, undefined, waiting, around(waiting))).toMatchObject({ moves: [{ kind: 'opened' }] });
+  expect(weaknessWith(weaknessId, undefined, waiting, known(waiting))).toMatchObject({ moves: [{ kind: 'opened' }] });
 });
 
 test('a rep counts at once, once, and only for its own weakness; an undo shows at once', () => {
@@ -54,10 +54,10 @@ test('a new plan and a signature show at once, and not twice once the server has
   const read = { weakness: { id: weaknessId, pilotId, causeId: 'overcontrol', state: 'drilling' }, pilot: roster.pilots[0], rule: DEFAULT_RULE, moves: [], reps: [], occurrences: [], plans: [{ id: uuid(), drillIds: ['tail-in-hover'], reason: '', madeAt: '' }] } as unknown as WeaknessPage;
   const [newPlan, signature] = [uuid(), uuid()];
   const waiting = [entry(`/weaknesses/${weaknessId}/plans/${newPlan}`, { drillIds: ['tail-in-hover', 'half-thumb'], reason: 'Hands first.' }), entry(`/weaknesses/${weaknessId}/moves/${signature}`, { kind: 'signed-early', undoes: null, at: '2026-03-04T09:00:00.000Z', day: '2026-03-04', reason: 'Seen on the line.' })];
-  const page = weaknessWith(weaknessId, read, waiting, around(waiting))!;
+  const page = weaknessWith(weaknessId, read, waiting, known(waiting))!;
   expect(page.plans.map((plan) => plan.id)).toEqual([newPlan, read.plans[0]!.id]);
   expect(page.moves).toMatchObject([{ id: signature, kind: 'signed-early' }]);
-  expect(weaknessWith(weaknessId, page, waiting, around(waiting))).toBe(page);
+  expect(weaknessWith(weaknessId, page, waiting, known(waiting))).toBe(page);
   const listed: TodayList = { toDebrief: [], weaknesses: [{ ...read.weakness, pilotName: 'Tove Lindqvane' }] };
   expect(todayWith(listed, waiting, roster)?.weaknesses).toEqual([]);
 });

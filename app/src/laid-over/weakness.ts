@@ -1,8 +1,10 @@
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import { proposePlan } from '@skelby/core/plan/propose-plan';
-import type { Occurrence, RecordedRep, Roster, WeaknessMove, WeaknessPage } from '../api/types';
+import type { QueryClient } from '@tanstack/react-query';
+import type { Occurrence, OccurrenceOfPilot, RecordedRep, Roster, WeaknessMove, WeaknessPage } from '../api/types';
 import { type Confirmed, confirmed, done } from '../outbox/commands';
 import type { Waiting } from '../outbox/waiting';
+import { occurrenceWith } from './occurrence';
 
 /** What else this phone holds, for a weakness that was opened on it. */
 export interface Around {
@@ -10,6 +12,12 @@ export interface Around {
   readonly rule: ClearingRule | undefined;
   readonly occurrence: (id: string) => Occurrence | undefined;
 }
+
+/** What this phone holds of the rest, from what it has read and done. */
+export const around = (client: QueryClient, roster: Roster | undefined, waiting: readonly Waiting[]): Around => ({
+  roster, rule: client.getQueryData<ClearingRule>(['rule']),
+  occurrence: (id) => occurrenceWith(id, client.getQueryData<OccurrenceOfPilot>(['occurrence', id]), waiting, roster),
+});
 
 /** The page of a weakness that only this phone knows of yet. */
 function opened(id: string, by: Confirmed, around: Around): WeaknessPage | undefined {

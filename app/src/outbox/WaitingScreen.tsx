@@ -10,6 +10,7 @@ import type { Question } from '../ui/RecordForm';
 import { Row, Rows } from '../ui/Rows';
 import { Part, Screen } from '../ui/Screen';
 import { Words } from '../ui/Words';
+import { saveFile } from '../ui/save-file';
 import { sayTime } from '../words/dates';
 import { plural, sentenceCase } from '../words/words';
 import { ClockNote } from './ClockNote';
@@ -49,16 +50,13 @@ function Refused({ item, roster }: { readonly item: Waiting; readonly roster: Ro
 }
 
 function saveAsFile(items: readonly Waiting[]): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([fileOf(items, new Date().toISOString())], { type: 'application/json' }));
-  link.download = `skelby-waiting-${new Date().toISOString().slice(0, 16).replace(':', '')}.json`;
-  link.click();
-  URL.revokeObjectURL(link.href);
+  const now = new Date().toISOString();
+  saveFile(`skelby-waiting-${now.slice(0, 16).replace(':', '')}.json`, fileOf(items, now), 'application/json');
 }
 
 /** What this phone has not handed over yet: what it is, what the server said to it, and ways to hand it over. */
 export function WaitingScreen() {
-  const { items, held, unkept } = useOutbox();
+  const { items, held, unkept, others } = useOutbox();
   const roster = useRoster();
   const [said, setSaid] = useState<string | null>(null);
   const picker = useRef<HTMLInputElement>(null);
@@ -88,6 +86,7 @@ export function WaitingScreen() {
           {waiting.map((item) => <Row key={item.key} title={sentenceCase(item.what)} under={`Made ${sayTime(madeAt(item.key))}`} />)}
         </Rows>
       </Part>
+      {others > 0 ? <Words as="soft">{`${plural(others, 'entry', 'entries')} of another trainer on this phone: sent when they sign in.`}</Words> : null}
       <View style={{ gap: 10 }}>
         <ButtonRow>
           {waiting.length + refused.length > 0 ? <Button icon="download" label="Save as a file" onPress={() => saveAsFile([...waiting, ...refused])} /> : null}

@@ -1,12 +1,21 @@
 import type { UseQueryResult } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
+import { useWho } from '../api/use-who';
 import { Outbox, type OutboxState } from './outbox';
-import { notYetIn, type Waiting } from './waiting';
+import { isUnsent, notYetIn, type Waiting } from './waiting';
 
 /** The phone's one outbox. */
 export const outbox = new Outbox();
 
-export const useOutbox = (): OutboxState => useSyncExternalStore(outbox.subscribe, outbox.state);
+/** What this trainer has done here; what another did on the same phone waits for their own sign-in and is only counted. */
+export function useOutbox(): OutboxState & { readonly others: number } {
+  const state = useSyncExternalStore(outbox.subscribe, outbox.state);
+  const accountId = useWho()?.accountId;
+  return useMemo(() => {
+    const own = state.items.filter((item) => item.accountId === accountId);
+    return { ...state, items: own, others: state.items.filter((item) => item.accountId !== accountId && isUnsent(item)).length };
+  }, [state, accountId]);
+}
 
 /**
  * What was read, with what has been done here since laid over it: a page looks the same whether the server has heard of it yet or not.

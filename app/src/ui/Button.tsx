@@ -75,5 +75,5 @@ export function LinkButton({ href, style, ...look }: ButtonLook & { readonly hre
 
 /** Buttons side by side that wrap when the words are long. */
 export function ButtonRow({ children }: { readonly children: React.ReactNode }) {
-  return <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>{children}</View>;
+  return <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>{children}</View>;
 }

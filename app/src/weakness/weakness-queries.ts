@@ -1,27 +1,22 @@
 import { type Clearance, clearanceOf } from '@skelby/core/clearance/clearance';
-import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { WeaknessFacts } from '@skelby/core/clearance/facts';
 import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { v7 as uuid } from 'uuid';
 import { get } from '../api/client';
-import type { OccurrenceOfPilot, RecordedRep, WeaknessPage } from '../api/types';
+import type { RecordedRep, WeaknessPage } from '../api/types';
 import { useRoster } from '../laid-over/use-roster';
-import { occurrenceWith } from '../laid-over/occurrence';
 import { useDeliver } from '../outbox/use-deliver';
 import { useLaidOver } from '../outbox/use-outbox';
 import type { Waiting } from '../outbox/waiting';
 import { today } from '../words/dates';
-import { weaknessWith } from '../laid-over/weakness';
+import { around, weaknessWith } from '../laid-over/weakness';
 
 export function useWeakness(id: string) {
   const client = useQueryClient();
   const roster = useRoster().data;
-  const lay = useCallback((page: WeaknessPage | undefined, waiting: readonly Waiting[]) => weaknessWith(id, page, waiting, {
-    roster, rule: client.getQueryData<ClearingRule>(['rule']),
-    occurrence: (occurrenceId) => occurrenceWith(occurrenceId, client.getQueryData<OccurrenceOfPilot>(['occurrence', occurrenceId]), waiting, roster),
-  }), [id, client, roster]);
+  const lay = useCallback((page: WeaknessPage | undefined, waiting: readonly Waiting[]) => weaknessWith(id, page, waiting, around(client, roster, waiting)), [id, client, roster]);
   return useLaidOver(useQuery({ queryKey: ['weakness', id], queryFn: () => get<WeaknessPage>(`/weaknesses/${id}`) }), lay);
 }
 

@@ -57,7 +57,7 @@ test('what cannot be taken is told and leaves nothing behind; the rest goes in',
   const { trainer } = await server.school('Skarn');
   const { weaknessId } = await withWeakness(trainer);
   const wrong = repCommand(weaknessId, { side: 'left' });
-  const nowhere = command('/nowhere/at-all', {});
+  const nowhere = command(`/own/near-miss/${id()}`, {});
   const { results } = await send(trainer, [repCommand(weaknessId), wrong, nowhere, repCommand(weaknessId)]);
   expect(results.map((result) => result.done)).toEqual([true, false, false, true]);
   expect(results[1]).toMatchObject({ key: wrong.key, status: 422, detail: expect.stringContaining('leave Side empty') as string });

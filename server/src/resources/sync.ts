@@ -10,13 +10,15 @@ import { notFound, problemOf } from '../http/problems';
 import { refreshPutOff } from './weakness-facts';
 
 const REP = /^\/reps\//;
+/** A pilot's own telling comes by their link, and never in a trainer's batch. */
+const OF_A_TRAINER = /^\/(?!own\/)/;
 const PREFIX = '/api';
 
 /** Carries out one command behind a savepoint, with the very handler that takes it when it comes alone. */
 async function carryOut(router: Router, batch: SchoolTx, command: Command): Promise<void> {
   const address = PREFIX + command.path;
   const layer = router.match(address, 'PUT').pathAndMethod.filter((each) => each.methods.includes('PUT')).at(-1);
-  if (!layer) throw notFound('address');
+  if (!layer || !OF_A_TRAINER.test(command.path)) throw notFound('address');
   const params = layer.params(address, layer.captures(address));
   const ctx = { params, request: { body: command.body }, state: { batch } } as unknown as Context;
   await layer.stack.at(-1)!(ctx as never, () => Promise.resolve());

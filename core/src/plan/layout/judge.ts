@@ -1,6 +1,6 @@
 import { drillOf } from '../../drills/drills';
-import { type Block, type Means, PACKS_IN_A_ROW, PACKS_PER_PILOT } from './block';
-import { minutesOf } from './sequence';
+import { type Block, type Means, PACKS_PER_PILOT } from './block';
+import { minutesOf, restsIn } from './sequence';
 
 export interface Judged {
   readonly gain: number;
@@ -16,8 +16,7 @@ const nameOf = (block: Block): string => drillOf(block.drillId).name;
 /** Weighs a session as a trainer has arranged it. */
 export function judge(packs: readonly { readonly pilotId: string; readonly blocks: readonly Block[] }[], means: Means, pilotName: (pilotId: string) => string): Judged {
   const problems: string[] = [];
-  const rests: boolean[] = [];
-  const inARow = new Map<string, number>();
+  const rests = restsIn(packs.map((pack) => pack.pilotId));
   for (const [p, { pilotId, blocks }] of packs.entries()) {
     const minutes = blocks.reduce((sum, block) => sum + block.minutes, 0);
     if (minutes > means.packMinutes) problems.push(`Pack ${p + 1} holds ${minutes.toFixed(0)} of ${means.packMinutes} minutes: move ${nameOf(blocks.at(-1)!)} to another.`);
@@ -32,10 +31,6 @@ export function judge(packs: readonly { readonly pilotId: string; readonly block
       if (block.purpose === 'check' && earlier.some((each) => each.purpose !== 'check')) problems.push(`The check of ${nameOf(block)} is flown fresh: put it first.`);
       if (blocks.some((each) => each.id === block.apartFrom && each.id < block.id)) problems.push(`${nameOf(block)} is mixed now: put its two halves on different packs.`);
     }
-    const row = (packs[p - 1]?.pilotId === pilotId ? inARow.get(pilotId) ?? 0 : 0) + 1;
-    const tired = row > PACKS_IN_A_ROW;
-    rests.push(tired);
-    inARow.set(pilotId, tired ? 1 : row);
   }
   for (const pilotId of new Set(packs.map((pack) => pack.pilotId))) {
     const own = packs.filter((pack) => pack.pilotId === pilotId);

@@ -7,8 +7,16 @@ export interface Sequence {
   readonly rests: readonly boolean[];
 }
 
-/** Whether a pilot has flown the last packs in a row as often as is good. */
-const isTired = (order: readonly number[], pilot: number): boolean => order.length >= PACKS_IN_A_ROW && order.slice(-PACKS_IN_A_ROW).every((each) => each === pilot);
+/** Before which packs their pilot should rest: after two in a row. */
+export function restsIn<T>(pilots: readonly T[]): readonly boolean[] {
+  let inARow = 0;
+  return pilots.map((pilot, i) => {
+    inARow = i > 0 && pilots[i - 1] === pilot ? inARow + 1 : 1;
+    if (inARow <= PACKS_IN_A_ROW) return false;
+    inARow = 1;
+    return true;
+  });
+}
 
 /**
  * Lays so many packs of each pilot one after the other: the one flying slot goes to whoever has most left, a pilot who has just
@@ -17,18 +25,13 @@ const isTired = (order: readonly number[], pilot: number): boolean => order.leng
 export function sequence(counts: readonly number[]): Sequence {
   const left = [...counts];
   const order: number[] = [];
-  const rests: boolean[] = [];
-  let sinceRest: number[] = [];
   while (left.some((count) => count > 0)) {
     const byLeft = left.map((_, pilot) => pilot).filter((pilot) => left[pilot]! > 0).sort((a, b) => left[b]! - left[a]! || a - b);
-    const fresh = byLeft.find((pilot) => !isTired(sinceRest, pilot));
-    const next = fresh ?? byLeft[0]!;
-    rests.push(fresh === undefined);
-    sinceRest = fresh === undefined ? [next] : [...sinceRest, next];
+    const next = byLeft.find((pilot) => restsIn([...order, pilot]).at(-1) === false) ?? byLeft[0]!;
     order.push(next);
     left[next]! -= 1;
   }
-  return { order, rests };
+  return { order, rests: restsIn(order) };
 }
 
 /** The whole time that a sequence takes, minutes. */
