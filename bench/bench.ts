@@ -1,4 +1,4 @@
-import { existsSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import path from 'node:path';
 import { spawn } from 'node:child_process';
 import { loadDemo } from '../server/src/demo/load';
@@ -35,6 +35,15 @@ async function startTime(folder: string): Promise<number> {
   return seconds;
 }
 
+/** Milliseconds of a fixed amount of whole-number arithmetic: figures of two runs compare only as far as these do. */
+function machineSpeed(): number {
+  const started = performance.now();
+  let sum = 0;
+  for (let i = 0; i < 200_000_000; i += 1) sum = (sum * 31 + i) | 0;
+  if (!Number.isInteger(sum)) throw new CannotGoOn('Whole numbers are not whole here.');
+  return performance.now() - started;
+}
+
 /** How good the ranking is on our own cases, and on the same with answers that say nothing thrown in. */
 function sayAccuracy(): void {
   for (const [what, accuracy] of [['as they stand', measureAccuracy()], ['with four usual answers thrown into each', measureAccuracy(4)]] as const) {
@@ -46,56 +55,98 @@ function sayAccuracy(): void {
   }
 }
 
-/** Prints the figures that the project keeps an eye on. They are measured, never asserted. */
-export async function bench(): Promise<number> {
-  sayAccuracy();
-  say(`\nWhat clearing promises\n${sayClearing()}`);
+interface Running { readonly base: string; readonly pid: number; readonly chromium: string }
+
+/** Parts that need the running app, in the order they are measured. */
+const WITH_THE_APP: Readonly<Record<string, (running: Running) => Promise<void>>> = {
+  async load({ base, chromium }) {
+    const load = await measureFirstLoad(base, chromium);
+    say('\nFirst load of Today (aim: at most 350 kB of script, gzipped)');
+    row('  script run until Today is usable, gzipped', `${(load.scriptGzipped / 1000).toFixed(0)} kB in ${load.scripts} files`);
+    row('  the same as sent (brotli)', `${(load.scriptSent / 1000).toFixed(0)} kB`);
+    row('  asked for to Today drawn, processor slowed 4×, empty cache', `median ${ms(load.slowedCold)} of ${load.runs}`);
+    row('  the same with a warm cache', `median ${ms(load.slowedWarm)} of ${load.runs}`);
+  },
+  async page({ base, chromium }) {
+    const ranked = await measureBrowserRanking(base, chromium);
+    say('\nRanking with every open question\'s gain, in the page, processor slowed 4×');
+    row('  one ranking (aim: median under 5 ms)', `median ${ranked[Math.floor(ranked.length / 2)]!.toFixed(1)} ms, most ${ranked.at(-1)!.toFixed(1)} ms of ${ranked.length}`);
+  },
+  async field({ base, chromium }) {
+    const field = await measureField(base, chromium);
+    say('\nIn the field, processor slowed 4×');
+    row('  opened without signal after one visit (aim: under 2 s)', `median ${ms(field.offlineStart)}`);
+    row('  tap on Met to drawn (aim: under 100 ms)', `median ${ms(field.tap.median)}, most ${ms(field.tap.most)}`);
+    row('  a frame of the drill library, own work (aim: under 4 ms)', `median ${field.frame.median.toFixed(1)} ms, p95 ${field.frame.p95.toFixed(1)} ms of ${field.frame.frames}`);
+    const layout = measureLayout();
+    row('  a session of 6 pilots, 60 blocks, 12 packs, not slowed: a worker escapes the slowing', `median ${ms(layout.median)}, most ${ms(layout.most)} (times 4 by hand: ${ms(layout.median * 4)}; aim: 300)`);
+    const sync = await measureSync(base);
+    row(`  ${sync.reps} queued reps taken by the server (aim: under 10 s)`, `${sync.seconds.toFixed(1)} s`);
+  },
+  async api({ base }) {
+    say('\nAPI on the demo school, 50 requests a second for 10 s');
+    for (const api of await measureApi(base)) row(`  ${api.what}`, `p50 ${ms(api.p50)}   p95 ${ms(api.p95)}   p99 ${ms(api.p99)}   (${api.answered} answered, ${api.failed} failed)`);
+  },
+  async exchange({ base, pid }) {
+    const exchange = await measureExchange(base, pid);
+    say(`\nOccurrences as a file: ${exchange.rows} rows, ${exchange.fileMb.toFixed(1)} MB`);
+    row('  checked without saving', `${exchange.checkSeconds.toFixed(1)} s`);
+    row('  brought in (aim: under 10 s)', `${exchange.saveSeconds.toFixed(1)} s`);
+    row('  written out', `${exchange.exportSeconds.toFixed(1)} s`);
+    row('  memory of the server before, and at most', `${exchange.beforeMb.toFixed(0)} MB, ${exchange.mostMb.toFixed(0)} MB`);
+  },
+};
+
+/** Parts that need nothing else running. */
+const ALONE: Readonly<Record<string, () => Promise<void>>> = {
+  async ranking() { sayAccuracy(); },
+  async clearing() { say(`\nWhat clearing promises\n${sayClearing()}`); },
+  async start() {
+    await buildApp();
+    const starts = throwawayFolder();
+    try {
+      say('\nStart of ./skelby demo (packages installed, app built)');
+      row('  cold: new database, demo school loaded', `${(await startTime(starts)).toFixed(1)} s`);
+      row('  warm: second start (aim: under 8 s)', `${(await startTime(starts)).toFixed(1)} s`);
+    } finally {
+      rmSync(starts, { recursive: true, force: true });
+    }
+  },
+};
+
+/** Runs something against the app on a new database with the demo school. */
+async function withTheApp(work: (running: Running) => Promise<void>): Promise<void> {
   const chromium = await needChromium();
   await buildApp();
   const folder = throwawayFolder();
-  const starts = throwawayFolder() + '-start';
   const cluster = await startCluster(folder);
   try {
     await ensureDatabase(cluster.url, 'bench');
     await withDatabase(cluster.url('bench'), (db) => loadDemo(db, new Date()));
     const server = await startServer(cluster.url('bench'), await freePort());
     try {
-      const base = `http://127.0.0.1:${server.port}`;
-      const load = await measureFirstLoad(base, chromium);
-      say('\nFirst load of Today (aim: at most 350 kB of script, gzipped)');
-      row('  script run until Today is usable, gzipped', `${(load.scriptGzipped / 1000).toFixed(0)} kB in ${load.scripts} files`);
-      row('  the same as sent (brotli)', `${(load.scriptSent / 1000).toFixed(0)} kB`);
-      row('  navigation to Today usable, processor slowed 4×, empty cache', `median ${ms(load.slowedCold)} of ${load.runs}`);
-      row('  the same with a warm cache', `median ${ms(load.slowedWarm)} of ${load.runs}`);
-      const ranked = await measureBrowserRanking(base, chromium);
-      say('\nRanking with every open question\'s gain, in the page, processor slowed 4×');
-      row('  one ranking (aim: median under 5 ms)', `median ${ranked[Math.floor(ranked.length / 2)]!.toFixed(1)} ms, most ${ranked.at(-1)!.toFixed(1)} ms of ${ranked.length}`);
-      const field = await measureField(base, chromium);
-      say('\nIn the field, processor slowed 4×');
-      row('  opened without signal after one visit (aim: under 2 s)', `median ${ms(field.offlineStart)}`);
-      row('  tap on Met to drawn (aim: under 100 ms)', `median ${ms(field.tap.median)}, most ${ms(field.tap.most)}`);
-      row('  a frame of the drill library, own work (aim: under 4 ms)', `median ${field.frame.median.toFixed(1)} ms, p95 ${field.frame.p95.toFixed(1)} ms of ${field.frame.frames}`);
-      const layout = measureLayout();
-      row('  a session of 6 pilots, 60 blocks, 12 packs, not slowed: a worker escapes the slowing', `median ${ms(layout.median)}, most ${ms(layout.most)} (times 4 by hand: ${ms(layout.median * 4)}; aim: 300)`);
-      const sync = await measureSync(base);
-      row(`  ${sync.reps} queued reps taken by the server (aim: under 10 s)`, `${sync.seconds.toFixed(1)} s`);
-      say('\nAPI on the demo school, 50 requests a second for 10 s');
-      for (const api of await measureApi(base)) row(`  ${api.what}`, `p50 ${ms(api.p50)}   p95 ${ms(api.p95)}   p99 ${ms(api.p99)}   (${api.answered} answered, ${api.failed} failed)`);
-      const exchange = await measureExchange(base, server.pid);
-      say(`\nOccurrences as a file: ${exchange.rows} rows, ${exchange.fileMb.toFixed(1)} MB`);
-      row('  checked without saving', `${exchange.checkSeconds.toFixed(1)} s`);
-      row('  brought in (aim: under 10 s)', `${exchange.saveSeconds.toFixed(1)} s`);
-      row('  written out', `${exchange.exportSeconds.toFixed(1)} s`);
-      row('  memory of the server before, and at most', `${exchange.beforeMb.toFixed(0)} MB, ${exchange.mostMb.toFixed(0)} MB`);
+      await work({ base: `http://127.0.0.1:${server.port}`, pid: server.pid, chromium });
     } finally {
       await server.stop();
     }
-    say('\nStart of ./skelby demo (packages installed, app built)');
-    row('  cold: new database, demo school loaded', `${(await startTime(starts)).toFixed(1)} s`);
-    row('  warm: second start (aim: under 8 s)', `${(await startTime(starts)).toFixed(1)} s`);
   } finally {
     await cluster.stop();
-    for (const left of [folder, starts]) if (existsSync(left)) rmSync(left, { recursive: true, force: true });
+    rmSync(folder, { recursive: true, force: true });
   }
+}
+
+/**
+ * Prints the figures that the project keeps an eye on. They are measured, never asserted.
+ * @param parts names of those wanted; none: all
+ */
+export async function bench(parts: readonly string[]): Promise<number> {
+  const known = [...Object.keys(ALONE), ...Object.keys(WITH_THE_APP)];
+  const unknown = parts.find((part) => !known.includes(part));
+  if (unknown !== undefined) throw new CannotGoOn(`There is no part "${unknown}" of the bench. There are: ${known.join(', ')}.`);
+  const wanted = (name: string) => parts.length === 0 || parts.includes(name);
+  row('This machine now: 200 million multiplications and additions', ms(machineSpeed()));
+  for (const [name, measure] of Object.entries(ALONE)) if (wanted(name)) await measure();
+  const running = Object.entries(WITH_THE_APP).filter(([name]) => wanted(name));
+  if (running.length > 0) await withTheApp(async (app) => { for (const [, measure] of running) await measure(app); });
   return 0;
 }

@@ -1,6 +1,5 @@
 import { gzipSync } from 'node:zlib';
-import type { Page } from '@playwright/test';
-import { inBrowser } from './in-browser';
+import { inBrowser, NOTE_WHEN_USABLE, untilUsable } from './in-browser';
 
 const RUNS = 5;
 const SLOWED = 4;
@@ -18,23 +17,10 @@ export interface FirstLoad {
 
 const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
 
-/** Today is usable when its main action and its first row can be tapped. */
-async function untilUsable(page: Page): Promise<void> {
-  await page.getByRole('link', { name: 'Log a crash or near-miss' }).waitFor();
-  await page.getByRole('heading', { name: 'To debrief' }).waitFor();
-}
-
-async function timed(page: Page, base: string): Promise<number> {
-  await page.goto('about:blank');
-  const started = performance.now();
-  await page.goto(base, { waitUntil: 'commit' });
-  await untilUsable(page);
-  return performance.now() - started;
-}
-
 export function measureFirstLoad(base: string, executablePath: string): Promise<FirstLoad> {
   return inBrowser(base, executablePath, async (context) => {
     const page = await context.newPage();
+    await page.addInitScript(NOTE_WHEN_USABLE);
     const scripts = new Map<string, { gzipped: number; sent: number }>();
     const reading: Promise<void>[] = [];
     page.on('response', (response) => {
@@ -44,8 +30,7 @@ export function measureFirstLoad(base: string, executablePath: string): Promise<
         scripts.set(response.url(), { gzipped: gzipSync(body, { level: 9 }).length, sent: sizes.responseBodySize });
       })());
     });
-    await page.goto(base);
-    await untilUsable(page);
+    await untilUsable(page, base);
     await Promise.all(reading);
     page.removeAllListeners('response');
     const devtools = await context.newCDPSession(page);
@@ -54,8 +39,8 @@ export function measureFirstLoad(base: string, executablePath: string): Promise<
     const cold: number[] = [];
     for (let i = 0; i < RUNS; i += 1) {
       await devtools.send('Network.clearBrowserCache');
-      cold.push(await timed(page, base));
-      warm.push(await timed(page, base));
+      cold.push(await untilUsable(page, base));
+      warm.push(await untilUsable(page, base));
     }
     const all = [...scripts.values()];
     return {

@@ -1,4 +1,4 @@
-import { type BrowserContext, chromium } from '@playwright/test';
+import { type BrowserContext, chromium, type Page } from '@playwright/test';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { CannotGoOn } from '../tools/say';
 
@@ -14,4 +14,24 @@ export async function inBrowser<T>(base: string, executablePath: string, measure
   } finally {
     await browser.close();
   }
+}
+
+/** Run in every page before its own scripts: notes when Today's first row is drawn, so that the tool that looks on takes no part of the time. */
+export const NOTE_WHEN_USABLE = `(() => {
+  const look = () => {
+    const headings = document.querySelectorAll('[role="heading"], h1, h2, h3');
+    if (!Array.from(headings).some((each) => each.textContent === 'To debrief') || !document.querySelector('a[href="/log/what"], a[href^="/log"]')) return;
+    watch.disconnect();
+    requestAnimationFrame(() => requestAnimationFrame(() => performance.mark('bench.usable')));
+  };
+  const watch = new MutationObserver(look);
+  watch.observe(document, { subtree: true, childList: true });
+})()`;
+
+/** Opens the page anew. @returns ms from asking for it until Today is drawn and its main action can be tapped; needs NOTE_WHEN_USABLE */
+export async function untilUsable(page: Page, base: string): Promise<number> {
+  await page.goto('about:blank');
+  await page.goto(base, { waitUntil: 'commit' });
+  await page.waitForFunction(() => performance.getEntriesByName('bench.usable').length > 0, undefined, { polling: 250 });
+  return page.evaluate(() => performance.getEntriesByName('bench.usable')[0]!.startTime);
 }

@@ -11,7 +11,7 @@ const HELP = `./skelby demo    sets everything up and serves the demo school
                  (or taken from SKELBY_PASSWORD); a school that is not there is made
 ./skelby test    type check, lint, unit, server and browser tests
                    --only static|unit|browser  one part; what follows -- goes to its runner
-./skelby bench   prints the measured figures
+./skelby bench   prints the measured figures; what follows -- names the parts wanted
 ./skelby pictures  takes the pictures in docs/screenshots anew, from the demo data`;
 
 interface Options {
@@ -54,7 +54,7 @@ async function main(): Promise<number> {
     case 'test':
       return (await import('./test')).test(options.only, rest);
     case 'bench':
-      return (await import('../bench/bench')).bench();
+      return (await import('../bench/bench')).bench(rest);
     case 'pictures':
       return (await import('../e2e/pictures')).takePictures();
     case 'help':

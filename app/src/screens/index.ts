@@ -1,29 +1,28 @@
 import { later } from '../ui/later';
 
-const work = () => import('./work');
-export const WeaknessScreen = later(work, (all) => all.WeaknessScreen);
-export const PlanScreen = later(work, (all) => all.PlanScreen);
-export const SignOffSheet = later(work, (all) => all.SignOffSheet);
-export const Counter = later(work, (all) => all.Counter);
-export const PilotScreen = later(work, (all) => all.PilotScreen);
-export const DrillsScreen = later(work, (all) => all.DrillsScreen);
-export const DrillScreen = later(work, (all) => all.DrillScreen);
-export const PlanSession = later(work, (all) => all.PlanSession);
-export const Runner = later(work, (all) => all.Runner);
-export const OwnPage = later(work, (all) => all.OwnPage);
+/** One piece: what two pieces shared would have to come with the first page. */
+const beyond = () => import('./beyond-today');
+export const WeaknessScreen = later(beyond, (all) => all.WeaknessScreen);
+export const PlanScreen = later(beyond, (all) => all.PlanScreen);
+export const SignOffSheet = later(beyond, (all) => all.SignOffSheet);
+export const Counter = later(beyond, (all) => all.Counter);
+export const PilotScreen = later(beyond, (all) => all.PilotScreen);
+export const DrillsScreen = later(beyond, (all) => all.DrillsScreen);
+export const DrillScreen = later(beyond, (all) => all.DrillScreen);
+export const PlanSession = later(beyond, (all) => all.PlanSession);
+export const Runner = later(beyond, (all) => all.Runner);
+export const OwnPage = later(beyond, (all) => all.OwnPage);
 
-const forms = () => import('./forms');
-export const EditPilot = later(forms, (all) => all.EditPilot);
-export const EditCraft = later(forms, (all) => all.EditCraft);
-export const EditSite = later(forms, (all) => all.EditSite);
-export const EditFlight = later(forms, (all) => all.EditFlight);
-export const WaitingScreen = later(forms, (all) => all.WaitingScreen);
-export const EditDrill = later(forms, (all) => all.EditDrill);
-export const EditOccurrence = later(forms, (all) => all.EditOccurrence);
+export const EditPilot = later(beyond, (all) => all.EditPilot);
+export const EditCraft = later(beyond, (all) => all.EditCraft);
+export const EditSite = later(beyond, (all) => all.EditSite);
+export const EditFlight = later(beyond, (all) => all.EditFlight);
+export const WaitingScreen = later(beyond, (all) => all.WaitingScreen);
+export const EditDrill = later(beyond, (all) => all.EditDrill);
+export const EditOccurrence = later(beyond, (all) => all.EditOccurrence);
 
-const debrief = () => import('./debrief');
-export const DebriefScreen = later(debrief, (all) => all.DebriefScreen);
-export const DebriefSheet = later(debrief, (all) => all.DebriefSheet);
-export const FlightCardScreen = later(debrief, (all) => all.FlightCardScreen);
-export const SumsScreen = later(debrief, (all) => all.SumsScreen);
-export const SchoolScreen = later(debrief, (all) => all.SchoolScreen);
+export const DebriefScreen = later(beyond, (all) => all.DebriefScreen);
+export const DebriefSheet = later(beyond, (all) => all.DebriefSheet);
+export const FlightCardScreen = later(beyond, (all) => all.FlightCardScreen);
+export const SumsScreen = later(beyond, (all) => all.SumsScreen);
+export const SchoolScreen = later(beyond, (all) => all.SchoolScreen);

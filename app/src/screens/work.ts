@@ -1,6 +1,6 @@
 /**
  * The screens that work with drills and charts, with the data and arithmetic they share: weaknesses, counting, the library, sessions,
- * and the pilot's own page. One piece: what two pieces shared would have to come with the first page.
+ * and the pilot's own page.
  */
 export { PlanSession } from '../field/PlanSession';
 export { Runner } from '../field/Runner';

@@ -3,13 +3,19 @@ import type { Knex } from 'knex';
 /** Work before anybody is known: sees no row, and may only call the sign-in functions. */
 export const NO_SCHOOL = '';
 
+/** Weaknesses to be worked out again: by their keys, and as those of a pilot for whom a drill decides. */
+export interface PutOff {
+  readonly weaknesses: Set<string>;
+  readonly drills: Map<string, { readonly pilotId: string; readonly drillId: string }>;
+}
+
 /** One transaction for one school, and who acts in it. */
 export interface SchoolTx {
   readonly tx: Knex.Transaction;
   readonly schoolId: string;
   readonly accountId: string | null;
-  /** In a batch: weaknesses to be worked out again once, at its end. */
-  readonly toRefresh?: Set<string>;
+  /** In a batch: what is to be worked out again once, at its end. */
+  readonly putOff?: PutOff;
 }
 
 /**

@@ -26,7 +26,6 @@ async function carryOut(router: Router, batch: SchoolTx, command: Command): Prom
 
 async function resultOf(router: Router, batch: SchoolTx, command: Command): Promise<CommandResult> {
   const { key } = command;
-  if (await batch.tx('commands').where({ id: key }).first('id')) return { key, done: true };
   // Reps of one batch are worked out together; whatever else comes has to see where they have led.
   if (!REP.test(command.path)) await refreshPutOff(batch);
   try {
@@ -37,7 +36,6 @@ async function resultOf(router: Router, batch: SchoolTx, command: Command): Prom
     if (!problem) throw error;
     return { key, done: false, status: problem.status, detail: problem.detail, ...problem.more };
   }
-  await batch.tx('commands').insert({ schoolId: batch.schoolId, id: key, accountId: batch.accountId, path: command.path });
   return { key, done: true };
 }
 
@@ -47,10 +45,18 @@ export function syncRoutes(router: Router, inSchool: InTheirSchool): void {
     const { commands, aheadMs } = putClockRight(await batchShape.validate(bodyOf(ctx), { abortEarly: false }), Date.now());
     // The same outbox from two places at once: the second waits for the first, and then finds its commands done.
     if (commands.length > 0) await school.tx.raw('select pg_advisory_xact_lock(hashtextextended(?, 0))', [`sync ${school.schoolId}`]);
-    const batch: SchoolTx = { ...school, toRefresh: new Set() };
+    const batch: SchoolTx = { ...school, putOff: { weaknesses: new Set(), drills: new Map() } };
+    const before = new Set(await school.tx('commands').whereIn('id', commands.map((command) => command.key)).pluck('id') as string[]);
+    const done = new Map<string, Command>();
     const results: CommandResult[] = [];
-    for (const command of commands) results.push(await resultOf(router, batch, command));
+    for (const command of commands) {
+      const { key } = command;
+      const result = before.has(key) || done.has(key) ? { key, done: true as const } : await resultOf(router, batch, command);
+      if (result.done && !before.has(key)) done.set(key, command);
+      results.push(result);
+    }
     await refreshPutOff(batch);
+    if (done.size > 0) await school.tx('commands').insert(Array.from(done.values(), ({ key, path }) => ({ schoolId: school.schoolId, id: key, accountId: school.accountId, path })));
     return { results, clockAheadS: Math.round(aheadMs / 1000) };
   }));
 }

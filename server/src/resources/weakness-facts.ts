@@ -22,15 +22,17 @@ export interface LoadedFacts extends WeaknessFacts {
   readonly moves: readonly MoveRow[];
 }
 
+const ALIASED = 'coalesce((select weakness_id from weakness_aliases where id = ?), ?)';
+
 /** The weakness's own key, for the one under which it was opened a second time; any other key as it is. */
 export async function ownKey(tx: SchoolTx['tx'], id: string): Promise<string> {
-  const alias = await tx('weakness_aliases').where({ id }).first('weakness_id') as { weaknessId: string } | undefined;
-  return alias?.weaknessId ?? id;
+  const { rows } = await tx.raw(`select ${ALIASED} as id`, [id, id]) as { rows: { id: string }[] };
+  return rows[0]!.id;
 }
 
 /** Keeps a second writer out of this weakness until the transaction ends. A key under which it was opened a second time finds it too. */
 export async function lockWeakness({ tx }: SchoolTx, id: string): Promise<WeaknessRow> {
-  const weakness = await tx('weaknesses').where({ id: await ownKey(tx, id) }).forUpdate().first() as WeaknessRow | undefined;
+  const weakness = await tx('weaknesses').whereRaw(`id = ${ALIASED}`, [id, id]).forUpdate().first() as WeaknessRow | undefined;
   if (!weakness) throw notFound('weakness');
   return weakness;
 }
@@ -70,7 +72,7 @@ export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFac
 
 /** Works the weakness out again and keeps what lists need to know about it; within a batch, once at its end. */
 export async function refreshWeakness(school: SchoolTx, id: string): Promise<void> {
-  if (school.toRefresh) { school.toRefresh.add(id); return; }
+  if (school.putOff) { school.putOff.weaknesses.add(id); return; }
   const clearance = clearanceOf(await loadFacts(school, id));
   await school.tx('weaknesses').where({ id }).update({
     state: clearance.state,
@@ -84,16 +86,25 @@ export async function refreshWeakness(school: SchoolTx, id: string): Promise<voi
 /** Works out again every weakness that a rep counts for: its own, and those whose plan has the same drill. */
 export async function refreshSharing(school: SchoolTx, pilotId: string, rep: { readonly weaknessId: string; readonly drillId: string }): Promise<void> {
   await refreshWeakness(school, rep.weaknessId);
+  if (school.putOff) { school.putOff.drills.set(`${pilotId} ${rep.drillId}`, { pilotId, drillId: rep.drillId }); return; }
+  for (const id of await openFor(school, pilotId, rep.drillId)) if (id !== rep.weaknessId) await refreshWeakness(school, id);
+}
+
+/** The pilot's open weaknesses whose plan has the drill. */
+async function openFor(school: SchoolTx, pilotId: string, drillId: string): Promise<string[]> {
   const { rows } = await school.tx.raw(`
     select w.id from weaknesses w
       join lateral (select drill_ids from plans p where p.school_id = w.school_id and p.weakness_id = w.id order by made_at desc limit 1) p on true
-     where w.pilot_id = ? and w.id <> ? and w.state not in ('closed', 'withdrawn') and ? = any(p.drill_ids)`, [pilotId, rep.weaknessId, rep.drillId]) as { rows: { id: string }[] };
-  for (const { id } of rows) await refreshWeakness(school, id);
+     where w.pilot_id = ? and w.state not in ('closed', 'withdrawn') and ? = any(p.drill_ids)`, [pilotId, drillId]) as { rows: { id: string }[] };
+  return rows.map((row) => row.id);
 }
 
 /** Does now what a batch has put off. */
 export async function refreshPutOff(school: SchoolTx): Promise<void> {
-  const { toRefresh, ...now } = school;
-  for (const id of toRefresh ?? []) await refreshWeakness(now, id);
-  toRefresh?.clear();
+  const { putOff, ...now } = school;
+  if (!putOff) return;
+  for (const { pilotId, drillId } of putOff.drills.values()) for (const id of await openFor(now, pilotId, drillId)) putOff.weaknesses.add(id);
+  for (const id of putOff.weaknesses) await refreshWeakness(now, id);
+  putOff.weaknesses.clear();
+  putOff.drills.clear();
 }
