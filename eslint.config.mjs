@@ -6,7 +6,7 @@ import ts from 'typescript-eslint';
 const FEATURES = ['today', 'log', 'occurrence', 'weakness', 'reps', 'pilots', 'kit', 'session', 'debrief', 'sums', 'school', 'library', 'field', 'own'];
 
 /** Where one feature may lean on another: the loop's steps follow each other. */
-const MAY_USE = { log: ['kit'], occurrence: ['kit', 'log'], reps: ['weakness'], own: ['log'], field: ['weakness', 'reps', 'log', 'today'], pilots: ['kit'], kit: ['session'], sums: ['kit', 'today'], debrief: ['kit', 'log', 'occurrence', 'sums'], school: ['kit', 'debrief'] };
+const MAY_USE = { log: ['kit'], occurrence: ['kit', 'log'], reps: ['weakness'], own: ['log'], field: ['kit', 'weakness', 'reps', 'log', 'today'], pilots: ['kit'], kit: ['session'], sums: ['kit', 'today'], debrief: ['kit', 'log', 'occurrence', 'sums'], school: ['kit', 'debrief'] };
 
 const featureRules = FEATURES.map((feature) => ({
   files: [`app/src/${feature}/**/*.{ts,tsx}`],

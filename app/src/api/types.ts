@@ -6,7 +6,7 @@ import type { DrillVersion } from '@skelby/core/drills/school-book';
 import type { CraftRecord } from '@skelby/core/flying/craft-facts';
 import type { Units } from '@skelby/core/flying/units';
 import type { Experience } from '@skelby/core/ranking/experience';
-import type { Track } from '@skelby/core/plan/propose-plan';
+import type { KnownOfPilot, Track } from '@skelby/core/plan/propose-plan';
 import type { SessionFields } from '@skelby/core/shapes/session';
 import type { FlightMode, OccurrenceKind, Place, StickLayout } from '@skelby/core/flying/vocabulary';
 
@@ -144,8 +144,8 @@ export interface RecordedRep extends Rep {
 export interface WeaknessPage {
   /** How bad it may end next time, 1 to 5, by its debriefs; null where none says. */
   readonly severity: number | null;
-  /** Drills that the pilot has met at least once. */
-  readonly met: readonly string[];
+  /** What a plan weighs beside the cause. */
+  readonly known: KnownOfPilot;
   readonly weakness: WeaknessLine;
   readonly pilot: Pilot;
   readonly rule: ClearingRule;
@@ -179,6 +179,7 @@ export interface SchoolDrillVersion extends DrillVersion {
 
 export interface TrainingSession {
   readonly id: string;
+  readonly revision?: number;
   readonly content: SessionFields;
   readonly by: string | null;
 }

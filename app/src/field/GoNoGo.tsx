@@ -13,6 +13,7 @@ import { ReasonForm } from '../ui/ReasonForm';
 import { Part, Screen } from '../ui/Screen';
 import { themed, TOUCH } from '../ui/theme';
 import { Words } from '../ui/Words';
+import { timeOf, today } from '../words/dates';
 import { STANDING_LINE } from '../words/words';
 
 export const USUAL_RESERVE_PERCENT = 25;
@@ -57,7 +58,7 @@ export function itemsFor({ content, pilots, site, weaknesses }: Pick<GoProps, 'c
         const limit = windLimitUnder(open(pilot.id), pilot.windLimitMps);
         return { words: `Wind ${say(content.windMps, 'm/s')}, ${pilot.name}'s limit ${say(limit, 'm/s')}`, known: content.windMps <= limit };
       }),
-      ask('Gusts within the limits too, and nothing building up'), ask('Dry: no rain, fog or spray'), ask('Light enough to read the nose'),
+      ask('Gusts within the limits too, and nothing building up'), ask('Dry: no rain, fog or spray'), ...(content.lightUntil === null ? [ask('Light enough to read the nose')] : [{ words: `Light until ${content.lightUntil}`, known: content.day === today() && timeOf(new Date()) < content.lightUntil }]),
       ask('Everybody told that a learner flies, and behind the line'), ask(`Packs charged and seated; land with ${reserve} %`),
       ...(failsafe ? [ask(`On a lost link: ${FAILSAFE_WORDS[failsafe.action]}. Set, and read back`)] : [ask('Failsafe set for this place, and read back')]),
       ...[...new Set(flying.flatMap((pilot) => needsOf(open(pilot.id), place).map((need) => `${pilot.name}: ${NEEDS[need].charAt(0).toLowerCase()}${NEEDS[need].slice(1)}`)))].map(ask),

@@ -1,15 +1,17 @@
 import { causeOf } from '@skelby/core/causes/causes';
 import { drillOf } from '@skelby/core/drills/drills';
+import { CLOCK } from '@skelby/core/shapes/session';
 import type { Means } from '@skelby/core/plan/layout/block';
 import { judge } from '@skelby/core/plan/layout/judge';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { ApiProblem } from '../api/client';
 import type { Roster, TodayList } from '../api/types';
 import { useUnits } from '../api/use-units';
 import { useDrillVersions } from '../laid-over/use-book';
 import { useRoster } from '../laid-over/use-roster';
-import { useToday } from '../today/today-queries';
+import { useSessions, useToday } from '../today/today-queries';
 import { Button, ButtonRow } from '../ui/Button';
 import { Choice, LongChoice, ManyChoice } from '../ui/Choice';
 import { Loaded } from '../ui/Loaded';
@@ -21,21 +23,28 @@ import { Part, Screen } from '../ui/Screen';
 import { Stepper } from '../ui/Stepper';
 import { TextBox } from '../ui/TextBox';
 import { Words } from '../ui/Words';
+import { minuteOfDay } from '../words/dates';
 import { plural } from '../words/words';
 import { Arrange, type ArrangedPack } from './Arrange';
 import { calendarOf } from './calendar';
-import { usePilotsToday, useSaveSession } from './field-queries';
+import { type SessionSave, usePilotsToday, useSaveSession } from './field-queries';
+import { SessionClash } from './SessionClash';
 import { SessionCard } from './SessionCard';
-import { contentOf, useSessionDraft } from './session-draft';
+import { contentOf, minutesThere, type SessionDraft, useSessionDraft } from './session-draft';
 import { useLayout } from './use-layout';
 
 const MOST_PACKS = 12;
 const MOST_PILOTS = 6;
 const TIMES = [{ value: 0, label: 'As it takes' }, { value: 60, label: '1 h' }, { value: 90, label: '1½ h' }, { value: 120, label: '2 h' }, { value: 180, label: '3 h' }] as const;
 
+function lightProblem({ startsAt, lightUntil }: SessionDraft): string | undefined {
+  if (lightUntil === null) return undefined;
+  if (!CLOCK.test(lightUntil)) return 'Light until must be written as hours:minutes, such as 17:45.';
+  return CLOCK.test(startsAt) && minuteOfDay(lightUntil) <= minuteOfDay(startsAt) ? 'Light until is before the first take-off: put one of them right.' : undefined;
+}
+
 const addMinutes = (time: string, minutes: number): string => {
-  const [hour, minute] = time.split(':').map(Number) as [number, number];
-  const all = (hour * 60 + minute + Math.round(minutes)) % 1440;
+  const all = (minuteOfDay(time) + Math.round(minutes)) % 1440;
   return `${String(Math.floor(all / 60)).padStart(2, '0')}:${String(all % 60).padStart(2, '0')}`;
 };
 
@@ -44,11 +53,12 @@ function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayL
   const units = useUnits();
   const { draft, change, anew } = useSessionDraft();
   const save = useSaveSession();
+  const { data: sessions } = useSessions();
   const inTraining = [...new Set(list.weaknesses.map((line) => line.pilotId))].flatMap((id) => roster.pilots.find((pilot) => pilot.id === id) ?? []);
   const pilotIds = draft.pilotIds.filter((id) => inTraining.some((pilot) => pilot.id === id)).slice(0, MOST_PILOTS);
   const site = roster.sites.find((each) => each.id === draft.siteId);
   const pilots = usePilotsToday(pilotIds, list);
-  const means: Means = { packs: draft.packs, packMinutes: draft.packMinutes, minutes: draft.minutes };
+  const means: Means = { packs: draft.packs, packMinutes: draft.packMinutes, minutes: minutesThere(draft) };
   const { data: versions } = useDrillVersions();
   const latest = (versions ?? []).filter((version, i, all) => all.findIndex((each) => each.drillId === version.drillId) === i).map(({ drillId, number, fields }) => ({ drillId, number, fields }));
   const { laidOut, working, failed } = useLayout(pilots && pilotIds.length > 0 ? { pilots, conditions: { windMps: draft.windMps, place: site?.place ?? null }, means, today: draft.day, book: latest } : null);
@@ -71,10 +81,12 @@ function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayL
     arrange(own >= 0 ? packs.map((pack, p) => (p === own ? { ...pack, blocks: [...pack.blocks, block] } : pack)) : [...packs, { pilotId: block.pilotId, blocks: [block] }]);
   };
   const content = contentOf(draft, packs);
-  const go = () => void save.mutateAsync({ id: draft.id, content }).then(() => router.push(`/session/${draft.id}`), () => undefined);
+  const saveAs = (wanted: SessionSave) => void save.mutateAsync(wanted).then(() => router.push(`/session/${draft.id}`), () => undefined);
+  const go = () => saveAs({ id: draft.id, content, basedOn: sessions?.find((each) => each.id === draft.id)?.revision ?? null });
   const rested = packs.map((pack, p) => ({ ...pack, restBefore: judged.rests[p] ?? false }));
   const forCalendar = () => saveFile('session.ics', calendarOf(draft.id, content, rested, { pilotName, siteName: site?.name ?? null }), 'text/calendar');
 
+  if (save.variables && save.error instanceof ApiProblem && save.error.clash.theirs) return <SessionClash wanted={save.variables} problem={save.error} roster={roster} onMine={saveAs} onTheirs={() => router.push(`/session/${draft.id}`)} />;
   return (
     <Screen
       title="Session" up="/"
@@ -82,7 +94,7 @@ function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayL
         <>
           {save.error ? <Words as="strong" role="alert">{`! ${save.error.message}`}</Words> : null}
           {judged.problems.length > 0 ? <Words as="strong" role="alert">{`! ${judged.problems[0]}${judged.problems.length > 1 ? ` And ${judged.problems.length - 1} more.` : ''}`}</Words> : null}
-          <Button kind="main" icon="play" label={save.isPending ? 'Saving …' : 'To go or no-go'} disabled={save.isPending || judged.problems.length > 0} onPress={go} />
+          <Button kind="main" icon="play" label={save.isPending ? 'Saving …' : 'To go or no-go'} disabled={save.isPending || judged.problems.length > 0 || !CLOCK.test(draft.startsAt) || lightProblem(draft) !== undefined} onPress={go} />
         </>
       ) : undefined}
       aside={pilotIds.length === 0 ? undefined : (
@@ -130,7 +142,8 @@ function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayL
           <Stepper label="Wind now" unit={units.unit('m/s')} value={units.from(draft.windMps, 'm/s')} step={0.5} least={0} most={units.from(20, 'm/s')} onChange={(wind) => { if (wind !== null && wind >= 0) change({ windMps: Math.min(20, units.to(wind, 'm/s')) }); }} />
           <LongChoice label="Site" options={roster.sites.map(({ id, name }) => ({ value: id, label: name }))} value={draft.siteId} onChange={(siteId) => change({ siteId })} />
           <Choice label="Time there is" options={TIMES} value={draft.minutes ?? 0} onChange={(minutes) => change({ minutes: minutes === 0 ? null : minutes, moved: null })} />
-          <TextBox label="First take-off" value={draft.startsAt} onChangeText={(startsAt) => change({ startsAt })} error={/^([01]\d|2[0-3]):[0-5]\d$/.test(draft.startsAt) ? undefined : 'Start must be written as hours:minutes, such as 09:30.'} inputMode="numeric" />
+          <TextBox label="First take-off" value={draft.startsAt} onChangeText={(startsAt) => change({ startsAt })} error={CLOCK.test(draft.startsAt) ? undefined : 'Start must be written as hours:minutes, such as 09:30.'} inputMode="numeric" />
+          <TextBox label="Light until" hint="Such as 17:45; empty: light enough all day." value={draft.lightUntil ?? ''} onChangeText={(light) => change({ lightUntil: light === '' ? null : light, moved: null })} error={lightProblem(draft)} inputMode="numeric" />
         </View>
       )}
     </Screen>

@@ -7,9 +7,11 @@ import { windBandOf } from '@skelby/core/flying/wind-band';
 import type { Block } from '@skelby/core/plan/layout/block';
 import { reserveOf } from '@skelby/core/restrictions/restrictions';
 import type { SessionFields } from '@skelby/core/shapes/session';
+import { useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
+import { ApiProblem } from '../api/client';
 import type { Roster, TodayList, TrainingSession, WeaknessPage } from '../api/types';
 import { useUnits } from '../api/use-units';
 import { StickPlate } from '../drawing';
@@ -30,6 +32,7 @@ import { useWeakness } from '../weakness/weakness-queries';
 import { today } from '../words/dates';
 import { PURPOSE_WORDS, SIDE_WORDS } from '../words/words';
 import { useSaveSession } from './field-queries';
+import { SessionClash } from './SessionClash';
 import { GoNoGo, USUAL_RESERVE_PERCENT } from './GoNoGo';
 import { OwnMistakes } from './OwnMistakes';
 import { type RunState, useRunState } from './run-state';
@@ -154,10 +157,12 @@ function Over({ content, roster }: { readonly content: SessionFields; readonly r
 
 function Run({ session, roster, list }: RunProps) {
   const save = useSaveSession();
+  const client = useQueryClient();
   const { content } = session;
   const { state, change } = useRunState(session.id);
-  const put = (part: Partial<SessionFields>) => save.mutateAsync({ id: session.id, content: { ...content, ...part } }).then(() => undefined, () => undefined);
+  const put = (part: Partial<SessionFields>) => save.mutateAsync({ id: session.id, content: { ...content, ...part }, basedOn: session.revision ?? null }).then(() => undefined, () => undefined);
   const site = roster.sites.find((each) => each.id === content.siteId) ?? null;
+  if (save.variables && save.error instanceof ApiProblem && save.error.clash.theirs) return <SessionClash wanted={save.variables} problem={save.error} roster={roster} onMine={(again) => save.mutate(again)} onTheirs={() => { save.reset(); void client.invalidateQueries({ queryKey: ['sessions'] }); }} />;
   if (content.state === 'done') return <Over content={content} roster={roster} />;
   if (content.goNoGo === null) return <GoNoGo content={content} pilots={roster.pilots} site={site} weaknesses={list.weaknesses} busy={save.isPending} error={save.error?.message ?? null} onGo={(goNoGo) => void put({ goNoGo, state: 'running' })} />;
   const pack = content.packs[state.pack];

@@ -14,7 +14,14 @@ import { notYetIn } from '../outbox/waiting';
 
 const USUAL_SEVERITY = 3;
 
-export const useSaveSession = () => useDeliver(({ id, content }: { id: string; content: SessionFields }) => ({ path: `/sessions/${id}`, what: `session of ${content.day}`, body: content as unknown as Readonly<Record<string, unknown>> }));
+export interface SessionSave {
+  readonly id: string;
+  readonly content: SessionFields;
+  /** Revision that it was made from; null: new. */
+  readonly basedOn: number | null;
+}
+
+export const useSaveSession = () => useDeliver(({ id, content, basedOn }: SessionSave) => ({ path: `/sessions/${id}`, what: `session of ${content.day}`, body: { ...content, basedOn } }));
 
 function pilotsOf(pilotIds: readonly string[], pages: readonly (WeaknessPage | undefined)[]): readonly PilotToday[] | null {
   if (pages.some((page) => page === undefined)) return null;

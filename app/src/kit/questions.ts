@@ -1,6 +1,8 @@
+import { drillOf } from '@skelby/core/drills/drills';
 import { FLIGHT_MODES, STICK_LAYOUTS } from '@skelby/core/flying/vocabulary';
 import { SENSOR_SIDES } from '@skelby/core/flying/craft-facts';
 import { BEGINNER_WIND_LIMIT_MPS } from '@skelby/core/flying/wind-band';
+import type { SessionFields } from '@skelby/core/shapes/session';
 import type { Roster } from '../api/types';
 import type { Question } from '../ui/RecordForm';
 import { today } from '../words/dates';
@@ -95,3 +97,24 @@ export const occurrenceQuestions = (roster: Roster, confirmed: boolean): readonl
   { name: 'craftId', label: 'Craft', ask: 'choice', options: named(roster.craft) },
   { name: 'siteId', label: 'Site', ask: 'choice', options: named(roster.sites) },
 ];
+
+type Packs = SessionFields['packs'];
+
+/** What two trainers may have set differently in a day's session, for telling the two apart. */
+export function sessionQuestions(roster: Roster): readonly Question[] {
+  const pilotName = (id: string) => roster.pilots.find((pilot) => pilot.id === id)?.name ?? 'A pilot';
+  return [
+    { name: 'day', label: 'Day', ask: 'day' },
+    { name: 'state', label: 'State', ask: 'choice', options: [{ value: 'planned', label: 'Planned' }, { value: 'running', label: 'Running' }, { value: 'done', label: 'Done' }] },
+    { name: 'siteId', label: 'Site', ask: 'choice', options: roster.sites.map(({ id, name }) => ({ value: id, label: name })) },
+    { name: 'windMps', label: 'Wind', ask: 'number', si: 'm/s' },
+    { name: 'startsAt', label: 'First take-off', ask: 'line' },
+    { name: 'lightUntil', label: 'Light until', ask: 'line' },
+    { name: 'packsThere', label: 'Packs', ask: 'number' },
+    { name: 'packMinutes', label: 'Minutes of a pack', ask: 'number' },
+    { name: 'minutes', label: 'Time there is, min', ask: 'number' },
+    { name: 'packs', label: 'Order', ask: 'told', inWords: (value) => (value as Packs).map((pack, i) => `${i + 1}. ${pilotName(pack.pilotId)}: ${pack.blocks.map((block) => `${block.reps} × ${drillOf(block.drillId).name}`).join(', ')}`).join('. ') || '–' },
+    { name: 'goNoGo', label: 'Go or no-go', ask: 'told', inWords: (value) => (value === null ? 'Not yet' : 'Go') },
+    { name: 'own', label: 'Own mistakes', ask: 'told', inWords: (value) => (value as SessionFields['own']).map((each) => `${pilotName(each.pilotId)}, pack ${each.pack}`).join('; ') || '–' },
+  ];
+}

@@ -35,6 +35,15 @@ test('confirmed without signal: a weakness with its plan, ready for reps, and To
   expect(todayWith(NOTHING, waiting, roster)).toMatchObject({ toDebrief: [], weaknesses: [{ id: weaknessId, state: 'open' }] });
 });
 
+test('reps flown without signal show in the list as the page worked them out; nothing else in the list moves', () => {
+  const line = { id: weaknessId, pilotId, pilotName: 'Tove Lindqvane', causeId: 'overcontrol', state: 'open', checkFrom: null, checkPassed: false, rungs: [0, 0, 0, 0, 0], openedAt: '2026-03-01T09:00:00.000Z' } as const;
+  const list: TodayList = { toDebrief: [], weaknesses: [line, { ...line, id: uuid() }] };
+  const standing = { state: 'drilling', rungs: [0.4, 0, 0.2, 0, 0], checkFrom: null, checkPassed: false } as const;
+  const shown = todayWith(list, [entry(`/reps/${uuid()}`, repFields())], roster, () => standing)!;
+  expect(shown.weaknesses[0]).toMatchObject(standing);
+  expect(shown.weaknesses[1]).toBe(list.weaknesses[1]);
+});
+
 test('a debrief closed without signal opens the weakness too, and its version is there', () => {
   const versionId = uuid();
   const closed = entry(`/occurrences/${occurrenceId}/debrief/${versionId}`, { base: 0, state: 'closed', reason: '', at: '2026-03-03T09:20:00.000Z', weaknessId, moveId, planId, undoId: uuid(), findings: { primary: 'overcontrol' } });

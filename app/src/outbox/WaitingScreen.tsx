@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useRoster } from '../laid-over/use-roster';
-import { CRAFT_QUESTIONS, flightQuestions, occurrenceQuestions, PILOT_QUESTIONS, SITE_QUESTIONS } from '../kit/questions';
+import { CRAFT_QUESTIONS, flightQuestions, occurrenceQuestions, PILOT_QUESTIONS, sessionQuestions, SITE_QUESTIONS } from '../kit/questions';
 import type { Roster } from '../api/types';
 import { BothVersions } from '../ui/BothVersions';
 import { Button, ButtonRow } from '../ui/Button';
@@ -27,6 +27,7 @@ function questionsOf({ path }: Waiting, roster: Roster | undefined): readonly Qu
     case 'sites': return SITE_QUESTIONS;
     case 'flights': return roster ? flightQuestions(roster, false) : [];
     case 'occurrences': return roster ? occurrenceQuestions(roster, false) : [];
+    case 'sessions': return roster ? sessionQuestions(roster) : [];
     default: return [];
   }
 }

@@ -57,7 +57,7 @@ const toSend = (outbox: Outbox): string[] => outbox.state().items.filter(isToSen
 let phone: Phone;
 let field: Field;
 const opened = (account: string | null = 'hanne'): Outbox => {
-  const outbox = new Outbox(field.send, phone);
+  const outbox = new Outbox(field.send, phone, () => 'phone');
   outbox.use(account);
   return outbox;
 };
@@ -161,7 +161,7 @@ test('a request that cannot be read is taken apart: only the entry at fault is r
   const outbox = opened(null);
   outbox.use('hanne');
   const good = field.send;
-  const picky = new Outbox((path, body) => ((body as Sent).commands.some((each) => each.path === '/reps/2') ? Promise.reject(new ApiProblem(422, 'path must be an address.')) : good(path, body)), phone);
+  const picky = new Outbox((path, body) => ((body as Sent).commands.some((each) => each.path === '/reps/2') ? Promise.reject(new ApiProblem(422, 'path must be an address.')) : good(path, body)), phone, () => 'phone');
   picky.use('hanne');
   for (const n of [1, 2, 3]) await picky.add(rep(n));
   await picky.flush();
@@ -238,7 +238,7 @@ test('what waits can be carried to another phone as a file; sent from both, it i
   await first.flush();
   const file = fileOf(first.state().items, '2026-03-03T10:00:00.000Z');
   field.signal = true;
-  const second = new Outbox(field.send, new Phone());
+  const second = new Outbox(field.send, new Phone(), () => 'phone');
   second.use('marek');
   // Keys and paths here are short: the file is checked for the real ones below.
   await second.takeOver((JSON.parse(file) as { entries: Parameters<Outbox['takeOver']>[0] }).entries);

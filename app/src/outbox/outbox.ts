@@ -1,6 +1,7 @@
 import { BATCH_AT_MOST, type BatchAnswer, type CommandResult } from '@skelby/core/sync/batch';
 import { v7 as uuid } from 'uuid';
 import { ApiProblem, NoConnection, postFor } from '../api/client';
+import { keep, kept } from '../storage';
 import { type Shelf, shelfIn } from './shelf';
 import { isToSend, type Waiting } from './waiting';
 
@@ -52,7 +53,7 @@ export class Outbox {
   onDelivered: () => void = () => {};
   onSignedOut: () => void = () => {};
 
-  constructor(private readonly send: Send = (path, body) => postFor<BatchAnswer>(path, body), private readonly shelf: Shelf<Waiting> = shelfIn<Waiting>('skelby-outbox')) {}
+  constructor(private readonly send: Send = (path, body) => postFor<BatchAnswer>(path, body), private readonly shelf: Shelf<Waiting> = shelfIn<Waiting>('skelby-outbox'), private readonly phone: () => string = thisPhone) {}
 
   /** Starts sending for whoever is signed in; null stops it. */
   use(accountId: string | null): void {
@@ -196,7 +197,7 @@ export class Outbox {
       if (batch.length === 0) return;
       try {
         await this.settle(batch, await this.send('/sync', {
-          sentAt: new Date().toISOString(), minutesAheadOfUtc: -new Date().getTimezoneOffset(), commands: batch.map(({ key, path, body, stamp }) => ({ key, path, body, stamp })),
+          sentAt: new Date().toISOString(), minutesAheadOfUtc: -new Date().getTimezoneOffset(), phone: this.phone(), commands: batch.map(({ key, path, body, stamp }) => ({ key, path, body, stamp })),
         }));
         atMost = BATCH_AT_MOST;
       } catch (error) {
@@ -241,6 +242,15 @@ export class Outbox {
 }
 
 const inOrder = (items: readonly Waiting[]): readonly Waiting[] => [...items].sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0));
+
+/** A key for this phone, the same in every tab until somebody signs out. */
+function thisPhone(): string {
+  const known = kept<string>('phone');
+  if (known !== null) return known;
+  const key = uuid();
+  keep('phone', key);
+  return key;
+}
 
 const without = (keys: ReadonlySet<string>, key: string): ReadonlySet<string> => new Set([...keys].filter((each) => each !== key));
 

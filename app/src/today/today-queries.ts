@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { get } from '../api/client';
 import type { TodayList, TrainingSession } from '../api/types';
@@ -6,12 +6,14 @@ import { useRoster } from '../laid-over/use-roster';
 import { useLaidOver } from '../outbox/use-outbox';
 import type { Waiting } from '../outbox/waiting';
 import { sessionsWith } from '../laid-over/sessions';
+import { standingOf } from '../laid-over/standing';
 import { today } from '../words/dates';
 import { todayWith } from '../laid-over/today';
 
 export function useToday() {
+  const client = useQueryClient();
   const roster = useRoster().data;
-  const lay = useCallback((list: TodayList | undefined, waiting: readonly Waiting[]) => todayWith(list, waiting, roster), [roster]);
+  const lay = useCallback((list: TodayList | undefined, waiting: readonly Waiting[]) => todayWith(list, waiting, roster, (id) => standingOf(client, id)), [client, roster]);
   return useLaidOver(useQuery({ queryKey: ['today'], queryFn: () => get<TodayList>('/today') }), lay);
 }
 

@@ -13,6 +13,7 @@ const useStyles = themed((theme) => ({
 }));
 
 function inWords(value: unknown, question: Question | undefined, { say }: Speaking): string {
+  if (question?.ask === 'told') return question.inWords(value);
   if (value === null || value === undefined || value === '') return '–';
   if (question?.ask === 'choice') return question.options.find((option) => option.value === value)?.label ?? String(value);
   if (question?.ask === 'many') return (value as readonly string[]).map((each) => question.options.find((option) => option.value === each)?.label ?? each).join(', ') || '–';
@@ -33,12 +34,14 @@ interface BothVersionsProps {
 export function BothVersions({ by, mine, theirs, questions, onMine, onTheirs }: BothVersionsProps) {
   const styles = useStyles();
   const units = useUnits();
-  const differing = Object.keys(theirs).filter((name) => name in mine && JSON.stringify(mine[name] ?? null) !== JSON.stringify(theirs[name] ?? null));
+  const questionOf = (name: string) => questions.find((each) => each.name === name);
+  const said = (value: unknown, name: string) => (questionOf(name) ? inWords(value, questionOf(name), units) : JSON.stringify(value ?? null));
+  const differing = Object.keys(theirs).filter((name) => name in mine && said(mine[name], name) !== said(theirs[name], name));
   return (
     <View style={{ gap: 12 }}>
       <Note icon="users" heading={`${by ?? 'Somebody'} changed this meanwhile`} live>Both versions are here. Choose; the other stays in the history.</Note>
       {differing.map((name) => {
-        const question = questions.find((each) => each.name === name);
+        const question = questionOf(name);
         return (
           <View key={name} style={styles.line}>
             <Words as="strong">{question?.label ?? name}</Words>

@@ -18,7 +18,9 @@ export type Question =
   | { readonly name: string; readonly label: string; readonly ask: 'line' | 'text' | 'day'; readonly hint?: string }
   | { readonly name: string; readonly label: string; readonly ask: 'number'; /** SI unit of a length or speed: asked and said in the school's own. */ readonly si?: 'm' | 'm/s'; readonly hint?: string }
   | { readonly name: string; readonly label: string; readonly ask: 'choice'; readonly options: readonly Option<string | number | boolean>[] }
-  | { readonly name: string; readonly label: string; readonly ask: 'many'; readonly options: readonly Option<string>[] };
+  | { readonly name: string; readonly label: string; readonly ask: 'many'; readonly options: readonly Option<string>[] }
+  /** Never asked in a form: only told where two versions are compared. */
+  | { readonly name: string; readonly label: string; readonly ask: 'told'; readonly inWords: (value: unknown) => string };
 
 interface RecordFormProps {
   readonly title: string;
@@ -111,7 +113,7 @@ export function RecordForm({ title, up, shape, questions, values, onSave }: Reco
               <QuantityBox question={question} value={field.value as number | string | null} onChange={field.onChange} onBlur={field.onBlur} error={errorOf(question.name)} />
             ) : (
               <TextBox
-                label={question.label} hint={question.hint} value={field.value === null || field.value === undefined ? '' : String(field.value)} onChangeText={field.onChange} onBlur={field.onBlur}
+                label={question.label} hint={question.ask === 'told' ? undefined : question.hint} value={field.value === null || field.value === undefined ? '' : String(field.value)} onChangeText={field.onChange} onBlur={field.onBlur}
                 error={errorOf(question.name)} multiline={question.ask === 'text'}
               />
             ))}

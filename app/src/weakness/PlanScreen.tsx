@@ -2,11 +2,12 @@ import { causeOf } from '@skelby/core/causes/causes';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
 import { allDrills, drillOf } from '@skelby/core/drills/drills';
 import { keyDrillsFor, suits } from '@skelby/core/plan/key-drills';
-import { isProposal, planProblem, proposePlan, whyInPlan } from '@skelby/core/plan/propose-plan';
+import { isProposal, leftOutOf, planProblem, proposePlan } from '@skelby/core/plan/propose-plan';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { WeaknessPage } from '../api/types';
+import { useUnits } from '../api/use-units';
 import { Button, ButtonRow } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
 import { PressRow, Rows } from '../ui/Rows';
@@ -15,7 +16,7 @@ import { TextBox } from '../ui/TextBox';
 import { themed } from '../ui/theme';
 import { Words } from '../ui/Words';
 import { usePutPlan, useWeakness } from './weakness-queries';
-import { whyWords } from './why-words';
+import { leftOutWords, whyWords } from './why-words';
 
 const useStyles = themed((theme) => ({
   planned: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingVertical: 10, borderBottomWidth: 1, borderBottomColor: theme.rule },
@@ -43,8 +44,10 @@ function PlanOf({ page }: { readonly page: WeaknessPage }) {
   const router = useRouter();
   const put = usePutPlan(page);
   const { causeId } = page.weakness;
-  const { mode, track } = page.pilot;
-  const known = { track, met: page.met };
+  const { mode } = page.pilot;
+  const { known } = page;
+  const { sentence } = useUnits();
+  const leftOut = leftOutOf(causeId, mode, known).filter(({ drillId }) => !drillIds.includes(drillId));
   const before = page.plans[0]?.drillIds ?? [];
   const [drillIds, setDrillIds] = useState<readonly string[]>(before);
   const [reason, setReason] = useState('');
@@ -81,7 +84,7 @@ function PlanOf({ page }: { readonly page: WeaknessPage }) {
           <View key={id} role="listitem" style={styles.planned}>
             <View style={styles.words}>
               <Words as="strong">{`${i + 1}. ${drillOf(id).name}`}</Words>
-              <Words as="soft">{whyWords(id, whyInPlan(id, key))}</Words>
+              <Words as="soft">{sentence(whyWords(id, key, known))}</Words>
             </View>
             {i > 0 ? <Button icon="arrow-up" label="" says={`${drillOf(id).name} earlier`} onPress={() => raise(i)} /> : null}
             <Button icon="x" label="" says={`Drop ${drillOf(id).name}`} onPress={() => drop(id)} />
@@ -92,6 +95,7 @@ function PlanOf({ page }: { readonly page: WeaknessPage }) {
         <Button icon="plus" label="Add a drill" onPress={() => setAdding(true)} />
         {isProposal(causeId, mode, drillIds, known) ? null : <Button kind="quiet" label="Back to the proposal" onPress={() => setDrillIds(proposePlan(causeId, mode, known).map((planned) => planned.drillId))} />}
       </ButtonRow>
+      {leftOut.map(({ drillId, why }) => <Words key={drillId} as="soft">{`Left out: ${drillOf(drillId).name}, ${leftOutWords(why)}.`}</Words>)}
       {needsReason ? <TextBox label="Why another plan than the proposal?" value={reason} onChangeText={setReason} maxLength={300} multiline error={put.error && reason.trim() === '' ? 'Reason is empty: say why in a few words.' : undefined} /> : null}
     </Screen>
   );

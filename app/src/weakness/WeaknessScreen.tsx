@@ -4,11 +4,11 @@ import { liveMoves } from '@skelby/core/clearance/standing';
 import { drillOf } from '@skelby/core/drills/drills';
 import { onReleaseIn } from '@skelby/core/flying/vocabulary';
 import { keyDrillsFor } from '@skelby/core/plan/key-drills';
-import { whyInPlan } from '@skelby/core/plan/propose-plan';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { WeaknessPage } from '../api/types';
+import { useUnits } from '../api/use-units';
 import { WaitingNote } from '../outbox/WaitingNote';
 import { Button, LinkButton } from '../ui/Button';
 import { Choice } from '../ui/Choice';
@@ -55,13 +55,14 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
 }
 
 function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
+  const { sentence } = useUnits();
   const key = keyDrillsFor(causeOf(page.weakness.causeId), page.pilot.mode);
   return (
     <Part heading="Drill plan" end={<LinkButton kind="quiet" label="Change" href={`/weakness/${page.weakness.id}/plan`} />}>
       <Rows>
         {worked.drillIds.map((id, i) => (
           <LinkRow
-            key={id} href={`/weakness/${page.weakness.id}/reps?drill=${id}`} title={`${i + 1}. ${drillOf(id).name}`} under={whyWords(id, whyInPlan(id, key))}
+            key={id} href={`/weakness/${page.weakness.id}/reps?drill=${id}`} title={`${i + 1}. ${drillOf(id).name}`} under={sentence(whyWords(id, key, page.known))}
             after={drillOf(id).sticks.length > 0 ? <StickPlate layout={page.pilot.stickLayout} moves={drillOf(id).sticks} width={38} names={false} /> : undefined}
           />
         ))}

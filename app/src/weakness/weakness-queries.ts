@@ -2,7 +2,7 @@ import { type Clearance, clearanceOf } from '@skelby/core/clearance/clearance';
 import type { WeaknessFacts } from '@skelby/core/clearance/facts';
 import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useMemo } from 'react';
+import { useCallback, useEffect, useMemo } from 'react';
 import { v7 as uuid } from 'uuid';
 import { get } from '../api/client';
 import type { RecordedRep, WeaknessPage } from '../api/types';
@@ -11,6 +11,7 @@ import { useDeliver } from '../outbox/use-deliver';
 import { useLaidOver } from '../outbox/use-outbox';
 import type { Waiting } from '../outbox/waiting';
 import { today } from '../words/dates';
+import { keepStanding } from '../laid-over/standing';
 import { around, weaknessWith } from '../laid-over/weakness';
 
 export function useWeakness(id: string) {
@@ -29,7 +30,8 @@ export interface WorkedOut {
 
 /** Works the rungs out on the phone, with the same arithmetic as the server. */
 export function useWorkedOut(page: WeaknessPage): WorkedOut {
-  return useMemo(() => {
+  const client = useQueryClient();
+  const worked = useMemo(() => {
     const drillIds = page.plans[0]?.drillIds ?? [];
     const facts: WeaknessFacts = {
       causeId: page.weakness.causeId, pilot: page.pilot, rule: page.rule, moves: page.moves, reps: page.reps,
@@ -37,6 +39,9 @@ export function useWorkedOut(page: WeaknessPage): WorkedOut {
     };
     return { facts, clearance: clearanceOf(facts), reps: page.reps, drillIds };
   }, [page]);
+  const { clearance } = worked;
+  useEffect(() => keepStanding(client, page.weakness.id, clearance), [client, page.weakness.id, clearance]);
+  return worked;
 }
 
 interface MoveWanted {

@@ -12,6 +12,12 @@ const two = (value: number) => String(value).padStart(2, '0');
 export const dayOf = (instant: Date): Day => `${instant.getFullYear()}-${two(instant.getMonth() + 1)}-${two(instant.getDate())}`;
 
 /** The time of day on this phone's own clock, as hours:minutes. */
+/** Of a time of day such as 09:30. */
+export const minuteOfDay = (time: string): number => {
+  const [hour, minute] = time.split(':').map(Number) as [number, number];
+  return hour * 60 + minute;
+};
+
 export const timeOf = (instant: Date): string => `${two(instant.getHours())}:${two(instant.getMinutes())}`;
 
 export const today = (): Day => dayOf(new Date());

@@ -17,6 +17,11 @@ export const PLACE_WORDS: Readonly<Record<Place, string>> = {
   open: 'Open', trees: 'Trees', indoors: 'Indoors', 'under-structure': 'Under a structure', 'built-up': 'Walls near', water: 'Water',
 };
 
+/** The same within a sentence. */
+export const IN_PLACE: Readonly<Record<Place, string>> = {
+  open: 'in the open', trees: 'among trees', indoors: 'indoors', 'under-structure': 'under structures', 'built-up': 'near walls', water: 'over water',
+};
+
 export const BAND_WORDS: Readonly<Record<WindBand, string>> = { calm: 'Calm', light: 'Light', breezy: 'Breezy' };
 /** Speeds are left open, to be said in the school's units. */
 export const BAND_RANGES: Readonly<Record<WindBand, string>> = { calm: `under {v:${LIGHT_FROM_MPS}}`, light: `from {v:${LIGHT_FROM_MPS}}`, breezy: `from {v:${BREEZY_FROM_MPS}}` };

@@ -2,6 +2,7 @@ import { causeOf } from '../causes/causes';
 import { drillOf, isDrillId } from '../drills/drills';
 import { allBefore, depthOf } from '../drills/prerequisites';
 import type { FlightMode } from '../flying/vocabulary';
+import { type Circumstances, leftOutFor, weighedFor } from './circumstances';
 import { keyDrillsFor, suits } from './key-drills';
 
 export const PLAN_AT_LEAST = 2;
@@ -14,7 +15,7 @@ export const TRACKS = ['assist-down', 'manual-first'] as const;
 export type Track = (typeof TRACKS)[number];
 
 /** What is known of a pilot beside the mode. */
-export interface KnownOfPilot {
+export interface KnownOfPilot extends Circumstances {
   readonly track?: Track;
   /** Drills that the pilot has met at least once; absent: not known, and nothing is put in before. */
   readonly met?: readonly string[];
@@ -43,6 +44,17 @@ export function whyInPlan(drillId: string, key: readonly string[]): WhyInPlan {
 }
 
 const RANK: Readonly<Record<WhyInPlan['because'], number>> = { key: 0, link: 1, before: 2, 'no-flying': 3, widens: 4 };
+/** Hazardous or worse: what is said and done on the ground comes before what is flown. */
+const GRAVE = 4;
+/** Minor or less: the plan stays short. */
+const SLIGHT = 2;
+
+/** Which drills are taken first when not all find room: what the pilot's own flying asks for moves up past its neighbours. */
+function rankOf({ drillId, why }: PlannedDrill, known: KnownOfPilot): number {
+  if (why.because === 'key') return RANK.key;
+  const rank = why.because === 'no-flying' && (known.severity ?? 0) >= GRAVE ? RANK.link : RANK[why.because];
+  return weighedFor(drillId, known) ? rank - 1.5 : rank;
+}
 
 /** On the manual track what is flown without help comes sooner, on the other later. */
 const trackOrder = (drillId: string, track: Track): number => {
@@ -52,16 +64,19 @@ const trackOrder = (drillId: string, track: Track): number => {
 
 /**
  * Two to four drills for a weakness: the key drills, then what breaks the chain at its first link, then what leads to them, then what
- * needs no flying, then what widens them; and up to six where a drill's own prerequisite was never met and is put in. In the order of the
+ * needs no flying, then what widens them, moved up where the pilot's places and winds ask for it and left out where the craft, the places, the
+ * wind limit or the pilot's level make it of no use; a short plan for a slight matter. Up to six where a drill's own prerequisite was never met and is put in. In the order of the
  * lesson: spoken and ground drills first, then by how many drills come before, then as the pilot's track has it.
  */
-export function proposePlan(causeId: string, mode: FlightMode, { track = 'assist-down', met, link = null }: KnownOfPilot = {}): readonly PlannedDrill[] {
+export function proposePlan(causeId: string, mode: FlightMode, known: KnownOfPilot = {}): readonly PlannedDrill[] {
+  const { track = 'assist-down', met, link = null } = known;
   const cause = causeOf(causeId);
   const key = keyDrillsFor(cause, mode);
   const of = (drillId: string): PlannedDrill => ({ drillId, why: whyInPlan(drillId, key) });
   const linked: readonly PlannedDrill[] = link === null || link === causeId ? [] : keyDrillsFor(causeOf(link), mode).filter((id) => !cause.drills.includes(id)).slice(0, 1).map((drillId) => ({ drillId, why: { because: 'link', causeId: link } }));
-  const listed = [...cause.drills.filter((id) => suits(id, mode)).map(of), ...linked];
-  const picked = [...listed].sort((a, b) => RANK[a.why.because] - RANK[b.why.because] || trackOrder(a.drillId, track) - trackOrder(b.drillId, track)).slice(0, PLAN_AT_MOST);
+  const listed = [...cause.drills.filter((id) => suits(id, mode)).map(of), ...linked].filter(({ drillId, why }) => why.because === 'key' || why.because === 'link' || leftOutFor(drillId, known) === null);
+  const atMost = (known.severity ?? PLAN_AT_MOST) <= SLIGHT ? PLAN_AT_MOST - 1 : PLAN_AT_MOST;
+  const picked = [...listed].sort((a, b) => rankOf(a, known) - rankOf(b, known) || trackOrder(a.drillId, track) - trackOrder(b.drillId, track)).slice(0, atMost);
   for (const drillId of met === undefined ? [] : picked.filter((planned) => drillOf(planned.drillId).kind === 'flown').flatMap((planned) => drillOf(planned.drillId).after)) {
     if (picked.length >= PLAN_CEILING) break;
     if (!met!.includes(drillId) && suits(drillId, mode) && !picked.some((planned) => planned.drillId === drillId)) picked.push(of(drillId));
@@ -72,6 +87,15 @@ export function proposePlan(causeId: string, mode: FlightMode, { track = 'assist
   }
   const place = (planned: PlannedDrill) => (drillOf(planned.drillId).kind === 'flown' ? 1 + depthOf(planned.drillId) : 0);
   return picked.sort((a, b) => place(a) - place(b) || trackOrder(a.drillId, track) - trackOrder(b.drillId, track));
+}
+
+/** Drills of the cause that the proposal leaves out, each with what speaks against it for this pilot. */
+export function leftOutOf(causeId: string, mode: FlightMode, known: KnownOfPilot): readonly { readonly drillId: string; readonly why: NonNullable<ReturnType<typeof leftOutFor>> }[] {
+  const planned = new Set(proposePlan(causeId, mode, known).map((each) => each.drillId));
+  return causeOf(causeId).drills.filter((id) => suits(id, mode) && !planned.has(id)).flatMap((drillId) => {
+    const why = leftOutFor(drillId, known);
+    return why ? [{ drillId, why }] : [];
+  });
 }
 
 /** What is wrong with a trainer's own plan, said so that it can be mended; null when nothing is. */

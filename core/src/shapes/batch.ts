@@ -1,6 +1,6 @@
 import { array, mixed, number, object, type ObjectSchema, string } from 'yup';
 import { type Batch, BATCH_AT_MOST, type Command, STAMPS } from '../sync/batch';
-import { choiceOrNone, instant, key } from './fields';
+import { choiceOrNone, instant, key, keyOrNone } from './fields';
 
 const MINUTES_PER_DAY = 1440;
 
@@ -8,6 +8,7 @@ const MINUTES_PER_DAY = 1440;
 export const batchShape = object({
   sentAt: instant('sentAt'),
   minutesAheadOfUtc: number().strict().integer().min(-MINUTES_PER_DAY).max(MINUTES_PER_DAY).defined('minutesAheadOfUtc is missing: give a whole number of minutes.'),
+  phone: keyOrNone('phone'),
   commands: array(object({
     key: key('Key'),
     path: string().strict().defined('path is missing: give the address to write to.').matches(/^\/[\w/-]+$/, 'path must be an address under /api, such as /reps/….').max(200),

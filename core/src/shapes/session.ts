@@ -8,6 +8,9 @@ import { causeId, choice, choiceOrNone, day, instant, key, keyOrNone, quantity, 
 export const SESSION_STATES = ['planned', 'running', 'done'] as const;
 export type SessionState = (typeof SESSION_STATES)[number];
 
+/** Hours and minutes of the day. */
+export const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/;
+
 const MOST_PACKS = 12;
 const MOST_BLOCKS = 12;
 
@@ -35,7 +38,8 @@ export const sessionShape = object({
   state: choice('State', SESSION_STATES),
   siteId: keyOrNone('Site'),
   windMps: quantity('Wind', 0, 40, 'm/s'),
-  startsAt: string().strict().defined('Start is missing: give hours and minutes.').matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'Start must be written as hours:minutes, such as 09:30.'),
+  startsAt: string().strict().defined('Start is missing: give hours and minutes.').matches(CLOCK, 'Start must be written as hours:minutes, such as 09:30.'),
+  lightUntil: string().strict().nullable().default(null).matches(CLOCK, 'Light until must be written as hours:minutes, such as 17:45.'),
   packsThere: whole('Packs', 1, MOST_PACKS),
   packMinutes: quantity('Minutes per pack', 1, 60, 'min'),
   minutes: number().strict().min(5, 'Time is below 5 min: give more, or none.').max(720, 'Time is above 720 min: give less, or none.').nullable().default(null),

@@ -21,6 +21,8 @@ export interface Batch {
   readonly sentAt: string;
   /** Minutes by which the phone's own time is ahead of UTC. */
   readonly minutesAheadOfUtc: number;
+  /** Key that the phone gave itself; an app older than the server has none. */
+  readonly phone: string | null;
   /** In the order in which they were done. */
   readonly commands: readonly Command[];
 }

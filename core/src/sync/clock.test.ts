@@ -7,7 +7,7 @@ const DAY = 24 * HOUR;
 
 const iso = (ms: number) => new Date(ms).toISOString();
 const rep = (flownAtMs: number, day = iso(flownAtMs).slice(0, 10)): Batch['commands'][number] => ({ key: 'k', path: '/reps/r', stamp: 'flownAt', body: { met: true, day, flownAt: iso(flownAtMs) } });
-const sent = (sentAtMs: number, ...commands: Batch['commands']): Batch => ({ sentAt: iso(sentAtMs), minutesAheadOfUtc: 60, commands });
+const sent = (sentAtMs: number, ...commands: Batch['commands']): Batch => ({ sentAt: iso(sentAtMs), minutesAheadOfUtc: 60, phone: null, commands });
 const times = (batch: Batch) => putClockRight(batch, NOW).commands.map((command) => command.body['flownAt']);
 
 test('a clock that is right, or a minute off, changes nothing', () => {

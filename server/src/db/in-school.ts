@@ -14,6 +14,8 @@ export interface SchoolTx {
   readonly tx: Knex.Transaction;
   readonly schoolId: string;
   readonly accountId: string | null;
+  /** The phone that sends, where it says. */
+  readonly phone?: string | null;
   /** In a batch: what is to be worked out again once, at its end. */
   readonly putOff?: PutOff;
 }

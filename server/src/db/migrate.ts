@@ -2,8 +2,9 @@ import type { Knex } from 'knex';
 import * as first from './migrations/001-first';
 import * as debriefs from './migrations/002-debriefs';
 import * as field from './migrations/003-field';
+import * as runs from './migrations/004-runs';
 
-const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = { '001-first': first, '002-debriefs': debriefs, '003-field': field };
+const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = { '001-first': first, '002-debriefs': debriefs, '003-field': field, '004-runs': runs };
 
 const source: Knex.MigrationSource<string> = {
   getMigrations: () => Promise.resolve(Object.keys(MIGRATIONS)),

@@ -13,6 +13,7 @@ import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { badField, conflict, notFound, Problem } from '../http/problems';
 import { recordEvent } from './events';
 import { learn, lessonIn, modelOf } from './experience';
+import { rankOfSeverity } from './known-of-pilot';
 import { confirmCause, lockOccurrence, unconfirmCause } from './occurrences';
 import { assertNotFuture } from './when';
 
@@ -76,7 +77,7 @@ export async function putDebrief(school: SchoolTx, occurrenceId: string, id: str
     if (occurrence.confirmedCauseId !== null && occurrence.confirmedCauseId !== causeId) {
       await unconfirmCause(school, occurrenceId, { moveId: undoId, at, reason: reason || 'The debrief named another cause.' });
     }
-    if (occurrence.confirmedCauseId !== causeId || occurrence.weaknessId === null) ({ weaknessId: opened } = await confirmCause(school, occurrenceId, { causeId, weaknessId, moveId, planId, at }, findings.chain.find((each) => each.breakable)?.causeId ?? null));
+    if (occurrence.confirmedCauseId !== causeId || occurrence.weaknessId === null) ({ weaknessId: opened } = await confirmCause(school, occurrenceId, { causeId, weaknessId, moveId, planId, at }, { link: findings.chain.find((each) => each.breakable)?.causeId ?? null, severity: rankOfSeverity(findings.potential) }));
   }
   await tx('debriefs').insert({
     schoolId, id, occurrenceId, number: number + 1, state, findings: JSON.stringify(findings), proposedCauseId: proposed.first, lesson: lesson && JSON.stringify(lesson), reason: reason || null, at, accountId,

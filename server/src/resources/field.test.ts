@@ -15,6 +15,28 @@ const session = (pilotId: string, weaknessId: string, more: object = {}) => ({
 });
 
 describe('a session', () => {
+  test('changed by two trainers is refused to the second with both versions; the same again changes nothing', async () => {
+    const { trainer } = await server.school('Ravensike');
+    const { pilotId, weaknessId } = await withWeakness(trainer);
+    const sessionId = id();
+    const put = (more: object) => trainer.put<{ theirs?: { windMps: number }; override?: { basedOn: number } }>(`/sessions/${sessionId}`, session(pilotId, weaknessId, more));
+    await put({});
+    expect((await put({ basedOn: 1 })).status).toBe(200);
+    expect((await put({ windMps: 3, basedOn: 1 })).status).toBe(200);
+    const { status, body } = await put({ windMps: 5, basedOn: 1 });
+    expect([status, body.theirs?.windMps, body.override]).toEqual([409, 3, { basedOn: 2 }]);
+    expect((await put({ windMps: 5, ...body.override })).status).toBe(200);
+    const { body: all } = await trainer.get<{ id: string; revision: number; content: { windMps: number } }[]>('/sessions');
+    expect(all).toMatchObject([{ id: sessionId, revision: 3, content: { windMps: 5 } }]);
+  });
+
+  test('the light is an hour of the day', async () => {
+    const { trainer } = await server.school('Duskwater');
+    const { pilotId, weaknessId } = await withWeakness(trainer);
+    const wrong = await trainer.put<{ errors: { message: string }[] }>(`/sessions/${id()}`, session(pilotId, weaknessId, { lightUntil: 'dusk' }));
+    expect([wrong.status, wrong.body.errors[0]?.message]).toEqual([422, 'Light until must be written as hours:minutes, such as 17:45.']);
+  });
+
   test('is planned, run and ended, and what was overruled stays with its reason', async () => {
     const { trainer } = await server.school('Carrowfell');
     const { pilotId, weaknessId } = await withWeakness(trainer);

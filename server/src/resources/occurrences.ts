@@ -3,21 +3,21 @@ import { causeOf } from '@skelby/core/causes/causes';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Move } from '@skelby/core/clearance/facts';
 import { liveMoves } from '@skelby/core/clearance/standing';
-import { proposePlan, type Track } from '@skelby/core/plan/propose-plan';
+import { proposePlan } from '@skelby/core/plan/propose-plan';
 import { type ConfirmFields, confirmShape, reasonShape, unconfirmShape } from '@skelby/core/shapes/loop';
 import { type OccurrenceFields, occurrenceShape } from '@skelby/core/shapes/records';
 import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';
-import { assertNotStale } from '../http/based-on';
+import { assertNotStale, nextRevision, type Revised } from '../http/based-on';
 import { conflict, notFound } from '../http/problems';
 import { differences, recordEvent } from './events';
 import { assertDayNotFuture, assertNotFuture } from './when';
-import { loadFacts, lockWeakness, metBy, refreshWeakness } from './weakness-facts';
+import { knownOf } from './known-of-pilot';
+import { loadFacts, lockWeakness, refreshWeakness } from './weakness-facts';
 
-export interface OccurrenceRow extends OccurrenceFields {
+export interface OccurrenceRow extends OccurrenceFields, Revised {
   readonly id: string;
-  readonly revision: number;
   readonly confirmedCauseId: string | null;
   readonly weaknessId: string | null;
   readonly withdrawnAt: string | null;
@@ -48,7 +48,7 @@ export async function logOccurrence(school: SchoolTx, id: string, body: unknown)
     if (row.confirmedCauseId && ('causeId' in changed || 'pilotId' in changed)) {
       throw conflict('The cause of this occurrence is confirmed: take the confirmation back before changing its pilot or cause.');
     }
-    await tx('occurrences').where({ id }).update({ ...fields, revision: tx.raw('revision + 1') });
+    await tx('occurrences').where({ id }).update({ ...fields, ...nextRevision(school, row) });
     await recordEvent(school, { action: 'changed', subject: 'occurrence', subjectId: id, pilotId: fields.pilotId, data: changed });
   }
   return { id, ...fields };
@@ -69,12 +69,20 @@ export async function occurrenceOf({ tx }: SchoolTx, id: string): Promise<unknow
   return row;
 }
 
+/** What a debrief adds to a plan. */
+export interface FromDebrief {
+  /** Cause of the chain's first link that training can break, where it names one. */
+  readonly link: string | null;
+  /** How bad it may end next time, 1 to 5. */
+  readonly severity: number | null;
+}
+
 /** Finds the pilot's weakness for this cause or opens one, and adds the move that the occurrence makes. */
-async function openOrAdd(school: SchoolTx, occurrence: OccurrenceRow, fields: ConfirmFields, link: string | null): Promise<string> {
+async function openOrAdd(school: SchoolTx, occurrence: OccurrenceRow, fields: ConfirmFields, { link, severity }: FromDebrief): Promise<string> {
   const { tx, schoolId, accountId } = school;
   const { pilotId } = occurrence;
   // Two trainers confirming at once wait for each other here.
-  const pilot = await tx('pilots').where({ id: pilotId }).forUpdate().first('mode', 'track') as { mode: Parameters<typeof proposePlan>[1]; track: Track };
+  const pilot = await tx('pilots').where({ id: pilotId }).forUpdate().first('mode') as { mode: Parameters<typeof proposePlan>[1] };
   const there = await tx('weaknesses').where({ pilotId, causeId: fields.causeId }).first('id', 'state') as { id: string; state: string } | undefined;
   const weaknessId = there?.id ?? fields.weaknessId;
   if (there && there.id !== fields.weaknessId) await tx('weakness_aliases').insert({ schoolId, id: fields.weaknessId, weaknessId }).onConflict(['school_id', 'id']).ignore();
@@ -82,7 +90,7 @@ async function openOrAdd(school: SchoolTx, occurrence: OccurrenceRow, fields: Co
   if (!there) {
     kind = 'opened';
     await tx('weaknesses').insert({ schoolId, id: weaknessId, pilotId, causeId: fields.causeId, ruleId: (await ruleInForce(school)).id, openedAt: fields.at, state: 'open' });
-    await tx('plans').insert({ schoolId, id: fields.planId, weaknessId, accountId, drillIds: proposePlan(fields.causeId, pilot.mode, { track: pilot.track, met: await metBy(school, pilotId), link }).map((planned) => planned.drillId) });
+    await tx('plans').insert({ schoolId, id: fields.planId, weaknessId, accountId, drillIds: proposePlan(fields.causeId, pilot.mode, { ...await knownOf(school, pilotId, null), link, severity }).map((planned) => planned.drillId) });
   } else if (there.state === 'withdrawn') {
     kind = 'opened';
   } else if (there.state === 'watch' || there.state === 'closed' || there.state === 'ready-for-check') {
@@ -96,9 +104,8 @@ async function openOrAdd(school: SchoolTx, occurrence: OccurrenceRow, fields: Co
 
 /**
  * The trainer confirms the cause: the weakness opens, grows or re-opens.
- * @param link cause of the chain's first link that training can break, where a debrief names one
  */
-export async function confirmCause(school: SchoolTx, id: string, body: unknown, link: string | null = null): Promise<{ weaknessId: string }> {
+export async function confirmCause(school: SchoolTx, id: string, body: unknown, debrief: FromDebrief = { link: null, severity: null }): Promise<{ weaknessId: string }> {
   const fields = await confirmShape.validate(body, { abortEarly: false });
   assertNotFuture('at', fields.at);
   const occurrence = await lockOccurrence(school, id);
@@ -108,7 +115,7 @@ export async function confirmCause(school: SchoolTx, id: string, body: unknown, 
     throw conflict(`The cause is already confirmed as "${causeOf(occurrence.confirmedCauseId).name}": take that back first.`);
   }
   if (occurrence.withdrawnAt !== null) throw conflict('This entry was withdrawn: log it again if it did happen.');
-  const weaknessId = await openOrAdd(school, occurrence, fields, link);
+  const weaknessId = await openOrAdd(school, occurrence, fields, debrief);
   await school.tx('occurrences').where({ id }).update({ confirmedCauseId: fields.causeId, confirmedAt: fields.at, confirmedBy: school.accountId, weaknessId });
   await recordEvent(school, { action: 'cause-confirmed', subject: 'occurrence', subjectId: id, pilotId: occurrence.pilotId, data: { causeId: fields.causeId, weaknessId } });
   await refreshWeakness(school, weaknessId);

@@ -4,7 +4,7 @@ import type { ObjectSchema } from 'yup';
 import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';
-import { assertNotStale } from '../http/based-on';
+import { assertNotStale, nextRevision, type Revised } from '../http/based-on';
 import { badField } from '../http/problems';
 import { type Change, differences, recordEvent } from './events';
 import { assertDayNotFuture } from './when';
@@ -38,9 +38,9 @@ export async function saveRecord(school: SchoolTx, kind: RecordKind, id: string,
   }
   const changed = differences(row, fields);
   if (changed) {
-    await assertNotStale(school, row as { id: string; revision: number }, fields, body);
+    await assertNotStale(school, row as unknown as Revised, fields, body);
     if (kind.table === 'flights' && 'pilotId' in changed) throw badField('pilotId', 'A flight keeps its pilot: add a new flight for the other pilot.');
-    await tx(kind.table).where({ id }).update({ ...fields, revision: tx.raw('revision + 1') });
+    await tx(kind.table).where({ id }).update({ ...fields, ...nextRevision(school, row as unknown as Revised) });
     await recordEvent(school, { action: 'changed', subject: kind.subject, subjectId: id, pilotId, data: changed });
   }
   return { id, ...fields };

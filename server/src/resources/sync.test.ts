@@ -9,7 +9,7 @@ afterAll(() => server.close());
 
 const command = (path: string, body: Record<string, unknown>, stamp: Command['stamp'] = null): Command => ({ key: id(), path, stamp, body });
 const repCommand = (weaknessId: string, more: object = {}) => command(`/reps/${id()}`, rep(weaknessId, more), 'flownAt');
-const send = async (trainer: Visitor, commands: readonly Command[], sentAt = new Date().toISOString()) => (await trainer.ask<BatchAnswer>('POST', '/api/sync', { sentAt, minutesAheadOfUtc: 0, commands })).body;
+const send = async (trainer: Visitor, commands: readonly Command[], sentAt = new Date().toISOString(), phone: string | null = null) => (await trainer.ask<BatchAnswer>('POST', '/api/sync', { sentAt, minutesAheadOfUtc: 0, phone, commands })).body;
 const repsOf = async (trainer: Visitor, weaknessId: string) => (await trainer.get<{ reps: { met: boolean; flownAt: string; day: string }[] }>(`/weaknesses/${weaknessId}`)).body.reps;
 
 test('a hundred reps go in at once and count; the same outbox again, or twice at once, adds nothing', async () => {
@@ -78,6 +78,21 @@ test('an edit from an old revision is refused with both versions, and goes throu
   await send(trainer, [command(`/pilots/${pilotId}`, { ...PILOT, note: 'Mine.', basedOn: 2 })]);
   const { body } = await trainer.get<{ pilot: { note: string; revision: number } }>(`/pilots/${pilotId}`);
   expect(body.pilot).toMatchObject({ note: 'Mine.', revision: 3 });
+});
+
+test('a phone that edits twice before it reads again does not clash with itself, and still clashes with another', async () => {
+  const { trainer } = await server.school('Ghyll');
+  const [pilotId, mine, theirs] = [id(), id(), id()];
+  const edit = (note: string, basedOn: number) => command(`/pilots/${pilotId}`, { ...PILOT, note, basedOn });
+  const sendFrom = async (phone: string, ...commands: Command[]) => (await send(trainer, commands, undefined, phone)).results.map((result) => result.done);
+  await trainer.put(`/pilots/${pilotId}`, PILOT);
+  expect(await sendFrom(mine, edit('One.', 1), edit('Two.', 1))).toEqual([true, true]);
+  expect(await sendFrom(mine, edit('Three.', 1))).toEqual([true]);
+  expect(await sendFrom(theirs, edit('Other.', 1))).toEqual([false]);
+  expect(await sendFrom(theirs, edit('Other.', 4))).toEqual([true]);
+  // What came before the other's edit is no longer one run.
+  expect(await sendFrom(mine, edit('Four.', 4))).toEqual([false]);
+  expect((await trainer.get<{ pilot: { note: string; revision: number } }>(`/pilots/${pilotId}`)).body.pilot).toMatchObject({ note: 'Other.', revision: 5 });
 });
 
 test('an app older than the server says nothing of revisions: its edits are taken', async () => {

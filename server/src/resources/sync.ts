@@ -42,10 +42,11 @@ async function resultOf(router: Router, batch: SchoolTx, command: Command): Prom
 /** What a phone did without signal, in order, each command once, however often it is sent. */
 export function syncRoutes(router: Router, inSchool: InTheirSchool): void {
   router.post('/sync', inSchool(async (school, ctx): Promise<BatchAnswer> => {
-    const { commands, aheadMs } = putClockRight(await batchShape.validate(bodyOf(ctx), { abortEarly: false }), Date.now());
+    const given = await batchShape.validate(bodyOf(ctx), { abortEarly: false });
+    const { commands, aheadMs } = putClockRight(given, Date.now());
     // The same outbox from two places at once: the second waits for the first, and then finds its commands done.
     if (commands.length > 0) await school.tx.raw('select pg_advisory_xact_lock(hashtextextended(?, 0))', [`sync ${school.schoolId}`]);
-    const batch: SchoolTx = { ...school, putOff: { weaknesses: new Set(), drills: new Map() } };
+    const batch: SchoolTx = { ...school, phone: given.phone, putOff: { weaknesses: new Set(), drills: new Map() } };
     const before = new Set(await school.tx('commands').whereIn('id', commands.map((command) => command.key)).pluck('id') as string[]);
     const done = new Map<string, Command>();
     const results: CommandResult[] = [];

@@ -45,9 +45,6 @@ interface HeadRow extends ClearingRule {
   readonly drillIds: readonly string[] | null;
 }
 
-/** Drills that a pilot has met at least once. */
-export const metBy = ({ tx }: SchoolTx, pilotId: string): Promise<string[]> => tx('reps').where({ pilotId, met: true }).whereNull('taken_back_at').distinct('drill_id').orderBy('drill_id').pluck('drill_id') as Promise<string[]>;
-
 /** Reads all that decides where a weakness stands. */
 export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFacts> {
   const { rows } = await tx.raw(`

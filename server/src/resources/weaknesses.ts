@@ -1,8 +1,7 @@
 import type Router from '@koa/router';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
-import { SEVERITIES } from '@skelby/core/debrief/severity';
 import { liveMoves } from '@skelby/core/clearance/standing';
-import { isProposal, planProblem, type Track } from '@skelby/core/plan/propose-plan';
+import { isProposal, planProblem } from '@skelby/core/plan/propose-plan';
 import { type MoveFields, moveShape, planShape } from '@skelby/core/shapes/loop';
 import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';
@@ -10,15 +9,8 @@ import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { badField, conflict } from '../http/problems';
 import { recordEvent } from './events';
 import { assertNotFuture } from './when';
-import { loadFacts, type LoadedFacts, lockWeakness, metBy, ownKey, refreshWeakness } from './weakness-facts';
-
-/** How bad its occurrences may end next time, 1 to 5, by what their closed debriefs say; null where none does. */
-async function severityOf({ tx }: SchoolTx, weaknessId: string): Promise<number | null> {
-  const said = await tx('debriefs as d').join('occurrences as o', (on) => on.on('o.school_id', 'd.school_id').andOn('o.id', 'd.occurrence_id'))
-    .where({ 'o.weakness_id': weaknessId, 'd.state': 'closed' }).select(tx.raw("d.findings->>'potential' as potential")) as { potential: string | null }[];
-  const ranks = said.map(({ potential }) => SEVERITIES.findIndex((each) => each === potential)).filter((rank) => rank >= 0);
-  return ranks.length === 0 ? null : Math.max(...ranks) + 1;
-}
+import { knownOf, severityOf } from './known-of-pilot';
+import { loadFacts, type LoadedFacts, lockWeakness, ownKey, refreshWeakness } from './weakness-facts';
 
 /** A weakness with the facts that decide it; the app works out the rungs from these with the same core. */
 export async function weaknessPage(school: SchoolTx, named: string) {
@@ -28,7 +20,7 @@ export async function weaknessPage(school: SchoolTx, named: string) {
   return {
     weakness: await tx('weaknesses').where({ id }).first() as unknown,
     severity: await severityOf(school, id),
-    met: await metBy(school, pilotId),
+    known: await knownOf(school, pilotId, id),
     pilot: await tx('pilots').where({ id: pilotId }).first() as unknown,
     rule,
     reps,
@@ -50,9 +42,8 @@ export async function putPlan(school: SchoolTx, named: string, id: string, body:
   const { causeId, pilot, pilotId } = await loadFacts(school, weaknessId);
   const problem = planProblem(causeId, pilot.mode, drillIds);
   if (problem) throw badField('drillIds', problem);
-  const { track } = await tx('pilots').where({ id: pilotId }).first('track') as { track: Track };
-  const known = { track, met: await metBy(school, pilotId) };
-  if (!reason && !isProposal(causeId, pilot.mode, drillIds, known) && !isProposal(causeId, pilot.mode, drillIds, { track })) throw badField('reason', REASON_WANTED);
+  const known = await knownOf(school, pilotId, weaknessId);
+  if (!reason && !isProposal(causeId, pilot.mode, drillIds, known) && !isProposal(causeId, pilot.mode, drillIds, { track: known.track })) throw badField('reason', REASON_WANTED);
   await tx('plans').insert({ schoolId, id, weaknessId, accountId, drillIds: [...drillIds], reason });
   await recordEvent(school, { action: 'changed', subject: 'plan', subjectId: id, pilotId, reason, data: { weaknessId, drillIds } });
   await refreshWeakness(school, weaknessId);
