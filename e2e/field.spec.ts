@@ -209,6 +209,74 @@ test.describe('a session', () => {
     await expect(met(page)).toBeVisible();
   });
 
+  /** Straight to the first drill, whatever is not in order. */
+  const goAllTheSame = async (page: Page) => {
+    await page.getByRole('button', { name: 'To go or no-go' }).click();
+    await page.getByRole('button', { name: 'Go all the same' }).click();
+    await page.getByLabel(/Why is it safe/).fill('Tried in the hall, motors off.');
+    await page.getByRole('button', { name: 'Go', exact: true }).click();
+    await expect(met(page)).toBeVisible();
+  };
+
+  test('the screen stays awake, the beat is heard, and when the pack is down to its reserve it says land', async ({ trainer, page }) => {
+    await page.addInitScript(`
+      window.tones = [];
+      const make = AudioContext.prototype.createOscillator;
+      AudioContext.prototype.createOscillator = function () { const source = make.call(this); const start = source.start; source.start = function (...at) { window.tones.push(source.frequency.value); return start.apply(this, at); }; return source; };
+      window.locks = 0;
+      Object.defineProperty(navigator, 'wakeLock', { configurable: true, value: { request: async () => { window.locks += 1; return Object.assign(new EventTarget(), { release: async () => { window.locks -= 1; } }); } } });
+    `);
+    const tones = () => page.evaluate('window.tones') as Promise<number[]>;
+    const pilot = await drilled(trainer, page, 'Liv Sandell');
+    await planFor(page, pilot, '1');
+    await goAllTheSame(page);
+    expect(await page.evaluate('window.locks')).toBe(1);
+    await page.getByRole('button', { name: 'Beat', exact: true }).click();
+    await expect.poll(async () => (await tones()).filter((hertz) => hertz === 1200).length, { timeout: 10_000 }).toBeGreaterThan(2);
+    await page.getByRole('button', { name: 'Beat 40' }).click();
+    await page.getByRole('button', { name: 'Beat 60' }).click();
+    await page.getByRole('button', { name: 'Beat 80' }).click();
+    await page.getByRole('button', { name: /^Start the pack/ }).click();
+    await expect(page.getByRole('timer')).toBeVisible();
+    await page.clock.setFixedTime(new Date(Date.now() + 8 * 60_000 + 1_000));
+    await expect(page.getByText(/Landing reserve: land now, feet down at \d+ %/)).toBeVisible();
+    await expect.poll(async () => (await tones()).filter((hertz) => hertz < 1000).length, { timeout: 10_000 }).toBe(3);
+    await page.goto('/');
+    await expect(page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
+  });
+
+  test('the light ends it sooner, and after dark it is a no-go', async ({ trainer, page }) => {
+    const pilot = await drilled(trainer, page, 'Aino Kestrel');
+    await planFor(page, pilot, '1');
+    await expect(page.getByText(/The best there is/)).toBeVisible({ timeout: 30_000 });
+    await page.getByLabel('First take-off').fill('16:00');
+    await page.getByLabel('Light until').fill('15:30');
+    await expect(page.getByText('Light until is before the first take-off: put one of them right.')).toBeVisible();
+    await page.getByLabel('Light until').fill('16:10');
+    await expect(page.getByText(/^1 pack, .*The best there is for this time/)).toBeVisible({ timeout: 30_000 });
+    await page.clock.setFixedTime(new Date(new Date().setHours(17, 0, 0, 0)));
+    await page.getByRole('button', { name: 'To go or no-go' }).click();
+    await expect(page.getByText('Light until 16:10. The light is gone: another day, or the simulator.')).toBeVisible();
+  });
+
+  test('another trainer changed it meanwhile: both are shown, told in words, and one is chosen', async ({ trainer, page, baseURL }) => {
+    const pilot = await drilled(trainer, page, 'Jens Rowantree');
+    await planFor(page, pilot, '1');
+    await page.getByRole('button', { name: 'To go or no-go' }).click();
+    await expect(page.getByRole('heading', { name: 'Go or no-go' })).toBeVisible();
+    await trainer.sent();
+    const id = /session\/([^/?]+)/.exec(page.url())![1]!;
+    const { content, revision } = (await (await trainer.context.request.get(`/api/sessions/${id}`)).json()) as { content: object; revision: number };
+    expect((await trainer.context.request.put(`/api/sessions/${id}`, { data: { ...content, windMps: 4, basedOn: revision }, headers: { Origin: baseURL! } })).ok()).toBe(true);
+    await page.getByRole('button', { name: 'Go all the same' }).click();
+    await page.getByLabel(/Why is it safe/).fill('Tried in the hall.');
+    await page.getByRole('button', { name: 'Go', exact: true }).click();
+    await expect(page.getByText(/changed this meanwhile/)).toBeVisible();
+    await expect(page.getByText(/^4\sm\/s$/)).toBeVisible();
+    await page.getByRole('button', { name: 'Keep mine' }).click();
+    await expect(met(page)).toBeVisible();
+  });
+
   test('moved by hand it says what that costs, and goes back to the best', async ({ trainer, page }) => {
     const pilot = await drilled(trainer, page, 'Maia Stenn');
     await planFor(page, pilot, '1');

@@ -58,7 +58,7 @@ test('reps counted without signal are drawn at once and are all there after the 
   await context.setOffline(true);
   for (let i = 0; i < 3; i += 1) await page.getByRole('button', { name: 'Met', exact: true }).click();
   await expect(page.getByText('After 3 test reps: 7 clean ones in a row would reach the limit.')).toBeVisible();
-  await page.getByRole('button', { name: /^Undo last/ }).click();
+  await page.getByRole('button', { name: /^Undo today's no/ }).click();
   await page.getByRole('button', { name: 'Mis-tap' }).click();
   await expect(page.getByText('After 2 test reps: 8 clean ones in a row would reach the limit.')).toBeVisible();
   await expect(page.getByText('4 entries waiting for signal')).toBeVisible();
@@ -79,7 +79,7 @@ test('a miss that waits for its reason outlives a refresh; the reason is kept', 
   await expect(page.getByText('Why missed?')).toBeVisible();
   await page.getByRole('button', { name: 'Height', exact: true }).click();
   await trainer.sent();
-  await expect(page.getByRole('button', { name: /^Undo last \(Missed/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Undo today's no\. \d+ \(Missed/ })).toBeVisible();
 });
 
 test('a side that is strong does not carry the other: the counter offers the weak one', async ({ trainer, page }) => {

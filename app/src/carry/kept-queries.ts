@@ -6,7 +6,7 @@ import { clear, createStore, del, get, set } from 'idb-keyval';
 /** What was read stays readable for so long without signal. */
 export const KEPT_MS = 14 * 86_400_000;
 /** Raised when what is kept changes its shape: older copies are then left alone and read anew. */
-const SHAPE = '1';
+const SHAPE = '2';
 const WRITE_EVERY_MS = 3_000;
 
 let opened: ReturnType<typeof createStore> | undefined;

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy, memo, Suspense } from 'react';
 import { View } from 'react-native';
 import type { CurveChartProps } from './CurveChartDrawing';
 import type { MovementProps } from './MovementDrawing';
@@ -23,10 +23,10 @@ export function CurveChart(props: CurveChartProps) {
 }
 
 /** Both sticks as this pilot has them, with the axes a drill works. */
-export function StickPlate(props: StickPlateProps) {
+export const StickPlate = memo(function StickPlate(props: StickPlateProps) {
   const width = props.width ?? PLATE_WIDTH;
   return <Suspense fallback={<View style={{ width: 2 * width + 14, height: width }} />}><StickPlateLater {...props} /></Suspense>;
-}
+});
 
 /** The movement of a drill in time. */
 export function Movement(props: MovementProps) {

@@ -22,6 +22,8 @@ interface Item {
   readonly words: string;
   /** Known from numbers; null: a person looks and says. */
   readonly known: boolean | null;
+  /** What to do when the numbers speak against it. */
+  readonly instead?: string;
 }
 
 interface GoProps {
@@ -56,9 +58,9 @@ export function itemsFor({ content, pilots, site, weaknesses }: Pick<GoProps, 'c
     all: [
       ...flying.map((pilot) => {
         const limit = windLimitUnder(open(pilot.id), pilot.windLimitMps);
-        return { words: `Wind ${say(content.windMps, 'm/s')}, ${pilot.name}'s limit ${say(limit, 'm/s')}`, known: content.windMps <= limit };
+        return { words: `Wind ${say(content.windMps, 'm/s')}, ${pilot.name}'s limit ${say(limit, 'm/s')}`, known: content.windMps <= limit, instead: 'Over the limit: wait, fly the simulator, or change who flies.' };
       }),
-      ask('Gusts within the limits too, and nothing building up'), ask('Dry: no rain, fog or spray'), ...(content.lightUntil === null ? [ask('Light enough to read the nose')] : [{ words: `Light until ${content.lightUntil}`, known: content.day === today() && timeOf(new Date()) < content.lightUntil }]),
+      ask('Gusts within the limits too, and nothing building up'), ask('Dry: no rain, fog or spray'), ...(content.lightUntil === null ? [ask('Light enough to read the nose')] : [{ words: `Light until ${content.lightUntil}`, known: content.day === today() && timeOf(new Date()) < content.lightUntil, instead: 'The light is gone: another day, or the simulator.' }]),
       ask('Everybody told that a learner flies, and behind the line'), ask(`Packs charged and seated; land with ${reserve} %`),
       ...(failsafe ? [ask(`On a lost link: ${FAILSAFE_WORDS[failsafe.action]}. Set, and read back`)] : [ask('Failsafe set for this place, and read back')]),
       ...[...new Set(flying.flatMap((pilot) => needsOf(open(pilot.id), place).map((need) => `${pilot.name}: ${NEEDS[need].charAt(0).toLowerCase()}${NEEDS[need].slice(1)}`)))].map(ask),
@@ -96,7 +98,7 @@ export function GoNoGo(props: GoProps) {
         </>
       }
     >
-      {refused.map((item) => <Note key={item.words} icon="slash" heading="No-go">{`${item.words}: over the limit. Wait, fly the simulator, or change who flies.`}</Note>)}
+      {refused.map((item) => <Note key={item.words} icon="slash" heading="No-go">{`${item.words}. ${item.instead ?? ''}`}</Note>)}
       <View>{rows(all)}</View>
       {near.length > 0 ? <Part heading="Near things: walk it first"><View>{rows(near)}</View></Part> : null}
       <Words as="soft">{STANDING_LINE}</Words>

@@ -57,6 +57,9 @@ interface BlockProps extends RunProps {
   readonly workOn: string | null;
 }
 
+/** Three buttons in one row of a phone, room for the thumb above them. */
+const NARROW = { paddingHorizontal: 10 };
+
 /** One drill on the screen: the standard, the plate, met or missed. */
 function BlockScreen({ session, roster, list, block, page, state, change, onNext, isLast, workOn }: BlockProps) {
   const router = useRouter();
@@ -97,9 +100,9 @@ function BlockScreen({ session, roster, list, block, page, state, change, onNext
       foot={state.missedAt ? <WhyMissed onReason={(reason) => record(false, reason, state.missedAt!)} onCancel={() => change({ missedAt: null })} /> : (
         <>
           <ButtonRow>
-            <Button kind="main" label="Crash or near-miss" onPress={happened} />
-            {last ? <Button label="Undo" says={`Undo last: ${last.met ? 'met' : 'missed'}`} onPress={undo} /> : null}
-            <Button kind={enough ? 'solid' : 'plain'} label={isLast ? 'End' : 'Next'} onPress={onNext} />
+            <Button kind="main" style={NARROW} label="Crash or near-miss" onPress={happened} />
+            {last ? <Button style={NARROW} label="Undo" says={`Undo last: ${last.met ? 'met' : 'missed'}`} onPress={undo} /> : null}
+            <Button kind={enough ? 'solid' : 'plain'} style={NARROW} label={isLast ? 'End' : 'Next'} onPress={onNext} />
           </ButtonRow>
           <Verdicts onMet={() => record(true, null, new Date().toISOString())} onMissed={() => change({ missedAt: new Date().toISOString() })} />
         </>

@@ -58,10 +58,11 @@ function Standing({ settings, clearance, page }: { readonly settings: Settings; 
 
 function LastRep({ reps, onUndo }: { readonly reps: readonly RecordedRep[]; readonly onUndo: (rep: RecordedRep, reason: string) => void }) {
   const [asking, setAsking] = useState(false);
-  const last = reps.filter((rep) => !rep.takenBack && rep.day === today()).sort((a, b) => b.flownAt.localeCompare(a.flownAt))[0];
+  const ofToday = reps.filter((rep) => !rep.takenBack && rep.day === today()).sort((a, b) => b.flownAt.localeCompare(a.flownAt));
+  const last = ofToday[0];
   if (!last) return null;
   const words = `${last.met ? 'Met' : 'Missed'}: ${drillOf(last.drillId).name}${last.side ? `, ${SIDE_WORDS[last.side].toLowerCase()}` : ''}`;
-  if (!asking) return <Button kind="quiet" icon="corner-up-left" label={`Undo last (${words})`} onPress={() => setAsking(true)} />;
+  if (!asking) return <Button kind="quiet" icon="corner-up-left" label={`Undo today's no. ${ofToday.length} (${words})`} onPress={() => setAsking(true)} />;
   return (
     <View style={{ gap: 8 }}>
       <Words as="strong">{`Why undo "${words}"?`}</Words>

@@ -1,5 +1,5 @@
 import { causeOf } from '@skelby/core/causes/causes';
-import type { ReactNode } from 'react';
+import { type ReactNode, useDeferredValue } from 'react';
 import type { TodayList } from '../api/types';
 import { WaitingNote } from '../outbox/WaitingNote';
 import { LinkButton } from '../ui/Button';
@@ -37,6 +37,8 @@ function ToDebrief({ occurrences }: { readonly occurrences: TodayList['toDebrief
 
 function TodayOf({ list }: { readonly list: TodayList }) {
   const running = useSessionOfToday();
+  // What is to be done now is drawn first; the longer list below follows at once.
+  const drawsRest = useDeferredValue(true, false);
   const { checks, toSign, drilling, waiting } = inOrder(list.weaknesses, today());
   const nothing = list.toDebrief.length + list.weaknesses.length === 0;
   const cause = (line: TodayWeakness) => causeOf(line.causeId).name;
@@ -46,7 +48,7 @@ function TodayOf({ list }: { readonly list: TodayList }) {
       title="Today"
       end={list.weaknesses.length > 0 ? <LinkButton icon="list" label="Plan a session" href="/session" /> : undefined}
       foot={<LinkButton kind="main" icon="plus" label="Log a crash or near-miss" href="/log/pilot" />}
-      aside={nothing ? null : (
+      aside={nothing || !drawsRest ? null : (
         <>
           <Group heading="Drilling" lines={drilling} under={restricted} />
           <Group heading="Resting before the check" lines={waiting} under={(line) => `${cause(line)}. Check ${sayDay(line.checkFrom!)}; no practice until then.`} />

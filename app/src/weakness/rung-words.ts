@@ -16,7 +16,8 @@ export function curveSentence(chart: Chart, rule: ClearingRule): string {
   const { curve } = chart;
   if (curve.reachedAt !== null) return `Limit reached at test rep ${curve.reachedAt}.`;
   if (curve.reps === 0) return `No test rep yet; ${cleanRepsToGo(rule, curve.at)} clean ones in a row would do.`;
-  return `After ${plural(curve.reps, 'test rep')}: ${cleanRepsToGo(rule, curve.at)} clean ones in a row would reach the limit.`;
+  const toGo = cleanRepsToGo(rule, curve.at);
+  return `After ${plural(curve.reps, 'test rep')}: ${toGo === 1 ? 'one more clean one' : `${toGo} clean ones in a row`} would reach the limit.`;
 }
 
 const cellName = (cell: CoverageCell): string => {

@@ -12,7 +12,7 @@ export type InTheirSchool = (handler: Handler) => Middleware;
 /** Runs a handler in one transaction for the school of whoever is signed in, or behind a savepoint of the batch it came in; what it returns is the answer. */
 export const inTheirSchool = (db: Knex): InTheirSchool => (handler) => async (ctx) => {
   const batch = ctx.state['batch'] as SchoolTx | undefined;
-  const answer = batch ? await batch.tx.transaction((tx) => handler({ ...batch, tx }, ctx)) : await inSchool(db, ctx.state['who'] as Who, (school) => handler(school, ctx));
+  const answer = batch ? await (batch.apart ? batch.tx.transaction((tx) => handler({ ...batch, tx }, ctx)) : handler(batch, ctx)) : await inSchool(db, ctx.state['who'] as Who, (school) => handler(school, ctx));
   if (answer === undefined) ctx.status = 204;
   else ctx.body = answer;
 };

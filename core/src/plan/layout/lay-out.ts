@@ -39,12 +39,17 @@ function bestOf(blocks: readonly Block[], packMinutes: number, most: number): re
     gains[set] = gain;
     if (ok && minutes <= packMinutes) fits.push(set);
   }
+  // Each set's own news and needs, worked out once: there are a few hundred sets and a great many pairs of them.
+  const newIn = new Int32Array(all);
+  for (let set = 1; set < all; set += 1) newIn[set] = newDrills.reduce((mask, drill, i) => ((set & drill) !== 0 ? mask | (1 << i) : mask), 0);
+  const needs = new Map(fits.map((set) => [set, [...new Set(before.flatMap((masks, i) => ((set & (1 << i)) !== 0 ? masks.filter((mask) => (mask & set) === 0) : [])))]]));
   const mayFollow = (done: number, next: number): boolean => {
     if ((done & next) !== 0) return false;
     // A check shows what was kept: it is flown fresh, before anything else.
     if ((next & checks) !== 0 && (done & ~checks) !== 0) return false;
-    if (newDrills.filter((drill) => ((done | next) & drill) !== 0).length > 1) return false;
-    for (let i = 0; i < blocks.length; i += 1) if ((next & (1 << i)) !== 0) for (const need of before[i]!) if (((done | next) & need) === 0) return false;
+    const news = newIn[done]! | newIn[next]!;
+    if ((news & (news - 1)) !== 0) return false;
+    for (const need of needs.get(next)!) if ((done & need) === 0) return false;
     return true;
   };
   let reached = new Map<number, readonly number[]>([[0, []]]);
@@ -84,7 +89,10 @@ export function layOut(blocks: readonly Block[], means: Means): SessionLayout {
   const weighed = pilots.map((pilotId) => blocks.filter((block) => block.pilotId === pilotId && block.gain > 0 && block.minutes <= means.packMinutes).sort(byWorth).slice(0, WEIGHED_PER_PILOT));
   const best = weighed.map((own) => bestOf(own, means.packMinutes, Math.min(PACKS_PER_PILOT, means.packs)));
   let top = { gain: 0, minutes: 0, counts: pilots.map(() => 0) };
+  // The most that this pilot and those after could add with packs without end.
+  const couldAdd = pilots.map((_, pilot) => best.slice(pilot).reduce((sum, own) => sum + own.at(-1)!.gain, 0));
   const share = (pilot: number, counts: readonly number[], left: number, gain: number): void => {
+    if (gain + (couldAdd[pilot] ?? 0) < top.gain - 1e-9) return;
     if (pilot === pilots.length) {
       const minutes = minutesOf(sequence(counts), means);
       if (means.minutes !== null && minutes > means.minutes) return;
