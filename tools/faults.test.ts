@@ -35,6 +35,7 @@ function ended(signal: 'SIGKILL' | 'SIGTERM'): Promise<void> {
   server.kill(signal);
   return gone;
 }
+const [PHONE, OTHER] = [id(), id()];
 const killed = () => ended('SIGKILL');
 
 beforeAll(async () => {
@@ -86,12 +87,12 @@ async function aWeakness(): Promise<{ cookie: string; weaknessId: string }> {
 }
 
 async function filled(cookie: string, weaknessId: string, count: number, shelf = phone()): Promise<Outbox> {
-  const outbox = new Outbox(() => Promise.reject(new NoConnection()), shelf);
+  const outbox = new Outbox(() => Promise.reject(new NoConnection()), shelf, () => PHONE);
   outbox.use('hanne');
   for (let i = 0; i < count; i += 1) await outbox.add({ path: `/reps/${id()}`, stamp: 'flownAt', what: 'rep', body: rep(weaknessId, { flownAt: new Date(Date.parse('2026-03-03T08:00:00Z') + i * 20_000).toISOString() }) });
   await outbox.flush();
   outbox.use(null);
-  const sending = new Outbox(sender(cookie), shelf);
+  const sending = new Outbox(sender(cookie), shelf, () => PHONE);
   await sending.read();
   sending.use('hanne');
   return sending;
@@ -122,7 +123,7 @@ test('the same outbox from two phones at once, and a third time afterwards: each
   const one = await filled(cookie, weaknessId, 150, first);
   const copy = phone();
   for (const [key, item] of first.items) copy.items.set(key, { ...item });
-  const two = new Outbox(sender(cookie), copy);
+  const two = new Outbox(sender(cookie), copy, () => OTHER);
   await two.read();
   two.use('hanne');
   await Promise.all([sendAll(one), sendAll(two)]);
