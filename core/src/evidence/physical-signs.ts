@@ -128,7 +128,7 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
       const needed = chargeHome(Math.min(100_000, distance.value), {
         airSpeedMps: craft.topSpeedMps.normal * USUAL_AWAY_MPS_SHARE, windMps: wind?.value ?? 0, windFromOutDeg: goingHome ? 180 - along : along, enduranceMin: craft.enduranceMin,
       });
-      return needed === null ? 0.98 : chanceOver(needed, battery.value, together(shareOff(distance), battery.value > 0 ? battery.within / battery.value : 1, 0.25));
+      return needed === null ? 0.98 : chanceOver(needed, battery.value, together(shareOff(distance), battery.value > 0 ? Math.min(1, battery.within / battery.value) : 1, 0.25));
     },
   },
   {

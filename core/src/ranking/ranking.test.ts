@@ -99,6 +99,11 @@ describe('the ranking', () => {
     }), { numRuns: 60 });
   });
 
+  test('a battery that is all but empty is as good as empty', () => {
+    const [dead, nearly] = [0, 5e-324].map((charge) => chances({ battery_pct: charge, distance_m: 1e-13, phase: 'ground' }));
+    for (const id of CAUSE_IDS) expect(nearly![id]).toBeCloseTo(dead![id]!, 6);
+  });
+
   test('"not known" changes nothing; a pilot who could not tell where the nose was does', () => {
     for (const question of QUESTIONS) {
       if (question.kind !== 'choice' || question.id === 'nose' || !question.values.some((value) => value.id === 'unknown')) continue;
