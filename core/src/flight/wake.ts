@@ -1,0 +1,71 @@
+import type { CraftModel } from './craft-model';
+
+/** Parcels of wake kept, and how often one is left behind. */
+const PARCELS = 50;
+const EVERY_S = 0.02;
+/** Younger parcels are the rotors' own outflow, not a wake to run into. */
+const OWN_S = 0.12;
+/** How fast the wake slows down and dies, s. */
+const SLOWS_S = 0.45;
+const DIES_S = 0.6;
+const WIDENS_MPS = 0.5;
+/** Lift a rotor loses right in a fresh wake, as a share. */
+const DEEPEST = 0.45;
+
+/**
+ * The air that a craft has pushed away, as puffs that drift off, slow down and die. A rotor that runs back into them loses lift by itself: that is what drops one
+ * side. Ours, after momentum theory: a puff starts at twice the induced velocity, away from the thrust.
+ */
+export class Wake {
+  private readonly x = new Float64Array(PARCELS);
+  private readonly y = new Float64Array(PARCELS);
+  private readonly z = new Float64Array(PARCELS);
+  private readonly vx = new Float64Array(PARCELS);
+  private readonly vy = new Float64Array(PARCELS);
+  private readonly vz = new Float64Array(PARCELS);
+  private readonly age = new Float64Array(PARCELS).fill(Infinity);
+  private next = 0;
+  private since = 0;
+
+  /**
+   * Lets the puffs drift on, and leaves one behind when it is time.
+   * @param nx @param ny @param nz the thrust axis
+   * @param inducedMps by which the rotors push the air away now
+   */
+  step(px: number, py: number, pz: number, nx: number, ny: number, nz: number, inducedMps: number, windX: number, windY: number, windZ: number, dt: number): void {
+    const slower = 1 - dt / SLOWS_S;
+    for (let i = 0; i < PARCELS; i += 1) {
+      if (this.age[i]! === Infinity) continue;
+      this.age[i]! += dt;
+      this.vx[i]! *= slower;
+      this.vy[i]! *= slower;
+      this.vz[i]! *= slower;
+      this.x[i]! += (this.vx[i]! + windX) * dt;
+      this.y[i]! += (this.vy[i]! + windY) * dt;
+      this.z[i]! += (this.vz[i]! + windZ) * dt;
+    }
+    this.since += dt;
+    if (this.since < EVERY_S) return;
+    this.since = 0;
+    const i = this.next;
+    this.next = (i + 1) % PARCELS;
+    [this.x[i], this.y[i], this.z[i], this.age[i]] = [px, py, pz, 0];
+    [this.vx[i], this.vy[i], this.vz[i]] = [-2 * inducedMps * nx, -2 * inducedMps * ny, -2 * inducedMps * nz];
+  }
+
+  /** Share of its lift that a rotor at this place keeps, 1 in clean air. @param nx @param ny @param nz its thrust axis */
+  kept({ spanM, inducedMps }: CraftModel, px: number, py: number, pz: number, nx: number, ny: number, nz: number): number {
+    let into = 0;
+    for (let i = 0; i < PARCELS; i += 1) {
+      const age = this.age[i]!;
+      if (age < OWN_S || age === Infinity) continue;
+      const [dx, dy, dz] = [px - this.x[i]!, py - this.y[i]!, pz - this.z[i]!];
+      const radius = 0.5 * spanM + WIDENS_MPS * age;
+      const near = (dx * dx + dy * dy + dz * dz) / (radius * radius);
+      if (near > 4) continue;
+      const flow = -(this.vx[i]! * nx + this.vy[i]! * ny + this.vz[i]! * nz) / (2 * inducedMps);
+      if (flow > 0) into += flow * Math.exp(-near - age / DIES_S);
+    }
+    return 1 - DEEPEST * (1 - Math.exp(-into));
+  }
+}
