@@ -3,7 +3,7 @@ import globals from 'globals';
 import ts from 'typescript-eslint';
 
 /** Dependencies point one way: app and server → core; features of the app only through ui, api, words and core. */
-const FEATURES = ['today', 'log', 'occurrence', 'weakness', 'reps', 'pilots', 'kit', 'session', 'debrief', 'sums', 'school', 'library', 'field', 'own'];
+const FEATURES = ['today', 'log', 'occurrence', 'weakness', 'reps', 'pilots', 'kit', 'session', 'debrief', 'sums', 'school', 'library', 'field', 'own', 'practice'];
 
 /** Where one feature may lean on another: the loop's steps follow each other. */
 const MAY_USE = { log: ['kit'], occurrence: ['kit', 'log'], reps: ['weakness'], own: ['log'], field: ['kit', 'weakness', 'reps', 'log', 'today'], pilots: ['kit'], kit: ['session'], sums: ['kit', 'today'], debrief: ['kit', 'log', 'occurrence', 'sums'], school: ['kit', 'debrief'] };

@@ -36,9 +36,11 @@ function Page({ drill }: { readonly drill: Drill }) {
   const coaching = coachingOf(drill.id);
   const { data: versions } = useDrillVersions();
   const moves = drill.sticks.length > 0;
+  const flies = moves && drill.simulator !== 'no-use';
   const group = DRILL_GROUPS.find((each) => each.id === drill.group)!.name;
   return (
     <Screen
+      foot={flies ? <LinkButton kind="main" icon="play" label="Practise it here" href={`/drills/${drill.id}/practice${whose ? `?pilot=${whose.id}` : ''}`} /> : undefined}
       title={drill.name} under={[group, whose?.name].filter(Boolean).join(' · ')} up="/drills"
       aside={
         <>

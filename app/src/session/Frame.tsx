@@ -59,8 +59,8 @@ function Places({ rail }: { readonly rail: boolean }) {
   );
 }
 
-/** Counting, and a session in the field, are screens for the thumb alone: no way out but back. */
-const BARE = /^\/weakness\/[^/]+\/reps|^\/session\/./;
+/** Counting, a session in the field and practice are screens for the thumb alone: no way out but back. */
+const BARE = /^\/weakness\/[^/]+\/reps|^\/session\/.|\/practice$/;
 
 /** The page asked for, drawn anew when the school's book of drills has changed. */
 function Pages() {

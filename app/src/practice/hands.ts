@@ -1,0 +1,72 @@
+import { axesOf, type Axis, type StickLayout } from '@skelby/core/flying/vocabulary';
+import type { StickNow } from '@skelby/core/flight/control';
+import { useEffect, useMemo, useRef } from 'react';
+
+/** Where one thumb holds its stick, −1 to 1: right and up positive. */
+export interface Thumb {
+  readonly across: number;
+  readonly up: number;
+}
+export type Hand = 'left' | 'right';
+
+const KEYS: Readonly<Record<string, { readonly hand: Hand; readonly across: number; readonly up: number }>> = {
+  KeyW: { hand: 'left', across: 0, up: 1 }, KeyS: { hand: 'left', across: 0, up: -1 }, KeyA: { hand: 'left', across: -1, up: 0 }, KeyD: { hand: 'left', across: 1, up: 0 },
+  ArrowUp: { hand: 'right', across: 0, up: 1 }, ArrowDown: { hand: 'right', across: 0, up: -1 }, ArrowLeft: { hand: 'right', across: -1, up: 0 }, ArrowRight: { hand: 'right', across: 1, up: 0 },
+};
+/** A key is not a thumb: it moves the stick this far. */
+const KEY_TRAVEL = 0.6;
+/** Gimbals of a game controller as the standard mapping of the Gamepad API has them. */
+const PAD_AXES: Readonly<Record<Hand, readonly [number, number]>> = { left: [0, 1], right: [2, 3] };
+const DRIFT = 0.06;
+const CENTRE: Thumb = { across: 0, up: 0 };
+
+/** What both hands hold, by axis of the craft. */
+export function sticksOf(layout: StickLayout, left: Thumb, right: Thumb): StickNow {
+  const axes = axesOf(layout);
+  const of: Record<Axis, number> = { throttle: 0, yaw: 0, pitch: 0, roll: 0 };
+  of[axes.left.vertical] = left.up;
+  of[axes.left.horizontal] = left.across;
+  of[axes.right.vertical] = right.up;
+  of[axes.right.horizontal] = right.across;
+  return of;
+}
+
+const stronger = (a: number, b: number): number => (Math.abs(a) >= Math.abs(b) ? a : b);
+const both = (a: Thumb, b: Thumb): Thumb => ({ across: stronger(a.across, b.across), up: stronger(a.up, b.up) });
+
+function controllerThumb(hand: Hand): Thumb {
+  const pad = navigator.getGamepads?.().find((each) => each !== null && each.axes.length >= 4);
+  if (!pad) return CENTRE;
+  const [x, y] = PAD_AXES[hand];
+  const past = (value: number) => (Math.abs(value) < DRIFT ? 0 : value);
+  return { across: past(pad.axes[x] ?? 0), up: past(-(pad.axes[y] ?? 0)) };
+}
+
+/** Touch, keys and a controller, whichever moves a stick farther. */
+export function useHands(layout: StickLayout) {
+  const touched = useRef<Record<Hand, Thumb>>({ left: CENTRE, right: CENTRE });
+  const pressed = useRef(new Set<string>());
+  useEffect(() => {
+    const down = (event: KeyboardEvent) => { if (KEYS[event.code] && !(event.target instanceof HTMLInputElement)) { pressed.current.add(event.code); event.preventDefault(); } };
+    const up = (event: KeyboardEvent) => pressed.current.delete(event.code);
+    const gone = () => pressed.current.clear();
+    window.addEventListener('keydown', down);
+    window.addEventListener('keyup', up);
+    window.addEventListener('blur', gone);
+    return () => { window.removeEventListener('keydown', down); window.removeEventListener('keyup', up); window.removeEventListener('blur', gone); };
+  }, []);
+  return useMemo(() => {
+    const keyed = (hand: Hand): Thumb => {
+      let [across, up] = [0, 0];
+      for (const code of pressed.current) { const key = KEYS[code]!; if (key.hand === hand) { across += key.across * KEY_TRAVEL; up += key.up * KEY_TRAVEL; } }
+      return { across, up };
+    };
+    const thumb = (hand: Hand) => both(both(touched.current[hand], keyed(hand)), controllerThumb(hand));
+    return {
+      touch: (hand: Hand, at: Thumb) => { touched.current[hand] = at; },
+      thumb,
+      read: () => sticksOf(layout, thumb('left'), thumb('right')),
+    };
+  }, [layout]);
+}
+export type Hands = ReturnType<typeof useHands>;

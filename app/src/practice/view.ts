@@ -1,0 +1,191 @@
+import type { Mark } from '@skelby/core/choreography/scene';
+import type { Solid } from '@skelby/core/flight/world';
+import {
+  BoxGeometry, BufferGeometry, CircleGeometry, Color, ConeGeometry, CylinderGeometry, DirectionalLight, Fog, Group, HemisphereLight, Line, LineBasicMaterial, type Material, Mesh, MeshBasicMaterial,
+  MeshLambertMaterial, PerspectiveCamera, PlaneGeometry, RingGeometry, Scene, SphereGeometry, Vector3, WebGLRenderer,
+} from 'three';
+import type { Shown } from './practice.worker';
+
+/** World axes as the flight has them: x east, y north, z up. */
+const EYE_M = 1.65;
+/** How wide the pilot looks when the craft is near. Farther off eyes look harder than a screen can show: the view narrows with the root of the distance, and the craft still shrinks. */
+const SIGHT_DEG = 50;
+const NEAR_M = 10;
+const NARROWEST_DEG = 16;
+const CAMERA_DEG = 80;
+const CAMERA_TILT_RAD = (20 * Math.PI) / 180;
+const FIELD_M = 400;
+
+const GROUND = '#A9AD8A';
+const SKY = '#DCE6EA';
+const INK = '#101618';
+const PALE = '#F7F5EC';
+const NOSE = '#C4500F';
+
+export interface Look {
+  readonly spanM: number;
+  readonly rotors: number;
+  readonly marks: readonly Mark[];
+  readonly solids: readonly Solid[];
+  readonly wind: { readonly speedMps: number; readonly fromDeg: number };
+}
+
+export interface Drawn {
+  readonly calls: number;
+  readonly triangles: number;
+}
+
+const flat = (color: string): Material => new MeshLambertMaterial({ color });
+
+/** The craft in its own axes: arms, rotors, a bright nose and a dark tail, so that pointing is as hard to read as it is outdoors. */
+function craftOf(spanM: number, rotors: number): Group {
+  const craft = new Group();
+  const radius = spanM * 0.3;
+  const body = new Mesh(new BoxGeometry(spanM * 0.36, spanM * 0.2, spanM * 0.12), flat(INK));
+  const nose = new Mesh(new BoxGeometry(spanM * 0.12, spanM * 0.16, spanM * 0.1), flat(NOSE));
+  nose.position.x = spanM * 0.22;
+  craft.add(body, nose);
+  for (let i = 0; i < rotors; i += 1) {
+    const angle = ((i + 0.5) * 2 * Math.PI) / rotors;
+    const [x, y] = [Math.cos(angle) * spanM * 0.36, Math.sin(angle) * spanM * 0.36];
+    const arm = new Mesh(new BoxGeometry(spanM * 0.36, spanM * 0.04, spanM * 0.04), flat(INK));
+    arm.position.set(x / 2, y / 2, 0);
+    arm.rotation.z = angle;
+    const disc = new Mesh(new CylinderGeometry(radius * 0.55, radius * 0.55, spanM * 0.015, 14), new MeshLambertMaterial({ color: x > 0 ? NOSE : '#3A4245', transparent: true, opacity: 0.75 }));
+    disc.rotation.x = Math.PI / 2;
+    disc.position.set(x, y, spanM * 0.06);
+    craft.add(arm, disc);
+  }
+  return craft;
+}
+
+function solidMesh(solid: Solid): Mesh {
+  switch (solid.solid) {
+    case 'box': {
+      const mesh = new Mesh(new BoxGeometry(solid.acrossM, solid.alongM, solid.highM), flat('#8D8671'));
+      mesh.position.set(solid.x, solid.y, solid.z);
+      mesh.rotation.z = (-solid.turnedDeg * Math.PI) / 180;
+      return mesh;
+    }
+    case 'pole': {
+      const mesh = new Mesh(new CylinderGeometry(solid.radiusM, solid.radiusM, solid.toM - solid.fromM, 8), flat(INK));
+      mesh.rotation.x = Math.PI / 2;
+      mesh.position.set(solid.x, solid.y, (solid.fromM + solid.toM) / 2);
+      return mesh;
+    }
+    case 'ball': {
+      const mesh = new Mesh(new SphereGeometry(solid.radiusM, 10, 8), flat('#5E6B45'));
+      mesh.position.set(solid.x, solid.y, solid.z);
+      return mesh;
+    }
+    case 'wire': {
+      const [from, to] = [new Vector3(...solid.from), new Vector3(...solid.to)];
+      const mesh = new Mesh(new CylinderGeometry(solid.radiusM, solid.radiusM, from.distanceTo(to), 6), flat(INK));
+      mesh.position.copy(from).lerp(to, 0.5);
+      mesh.quaternion.setFromUnitVectors(new Vector3(0, 1, 0), to.sub(from).normalize());
+      return mesh;
+    }
+  }
+}
+
+/** A sock on a pole: it points down the wind and hangs when there is little. */
+function sockOf({ speedMps, fromDeg }: Look['wind']): Group {
+  const sock = new Group();
+  const pole = new Mesh(new CylinderGeometry(0.04, 0.04, 3, 6), flat(INK));
+  pole.rotation.x = Math.PI / 2;
+  pole.position.z = 1.5;
+  const cloth = new Mesh(new ConeGeometry(0.22, 1.2, 10), flat(NOSE));
+  const [toward, lift] = [((fromDeg + 180) * Math.PI) / 180, Math.min(1, speedMps / 7.5)];
+  const along = new Vector3(Math.sin(toward) * lift, Math.cos(toward) * lift, -Math.sqrt(1 - lift * lift));
+  cloth.quaternion.setFromUnitVectors(new Vector3(0, 1, 0), along);
+  cloth.position.set(0, 0, 3).addScaledVector(along, 0.6);
+  sock.add(pole, cloth);
+  sock.position.set(-4, 12, 0);
+  return sock;
+}
+
+/** The field as the pilot, or the craft's own camera, sees it. */
+export class PracticeView {
+  private readonly scene = new Scene();
+  private readonly renderer: WebGLRenderer;
+  private readonly sight = new PerspectiveCamera(SIGHT_DEG, 1, 0.05, FIELD_M);
+  private readonly craft: Group;
+  private readonly shadow: Mesh;
+  throughCamera = false;
+
+  constructor(canvas: HTMLCanvasElement, look: Look) {
+    this.renderer = new WebGLRenderer({ canvas, antialias: true, powerPreference: 'low-power' });
+    this.renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
+    this.scene.background = new Color(SKY);
+    this.scene.fog = new Fog(SKY, 120, FIELD_M);
+    this.scene.add(new HemisphereLight('#FFFFFF', '#77785F', 2.2));
+    const sun = new DirectionalLight('#FFFFFF', 1.4);
+    sun.position.set(-30, -20, 60);
+    this.scene.add(sun);
+    const ground = new Mesh(new PlaneGeometry(2 * FIELD_M, 2 * FIELD_M), new MeshBasicMaterial({ color: GROUND }));
+    this.scene.add(ground);
+    this.addLines();
+    for (const mark of look.marks) this.addMark(mark);
+    for (const solid of look.solids) this.scene.add(solidMesh(solid));
+    this.scene.add(sockOf(look.wind));
+    this.craft = craftOf(look.spanM, look.rotors);
+    this.shadow = new Mesh(new CircleGeometry(look.spanM * 0.5, 16), new MeshBasicMaterial({ color: INK, transparent: true, opacity: 0.35, depthWrite: false }));
+    this.scene.add(this.craft, this.shadow);
+    this.sight.up.set(0, 0, 1);
+  }
+
+  /** Lines across the field every ten metres: without them distance cannot be judged. */
+  private addLines(): void {
+    const material = new LineBasicMaterial({ color: '#8E9270' });
+    const points: Vector3[] = [];
+    for (let y = 10; y <= 80; y += 10) points.push(new Vector3(-40, y, 0.01), new Vector3(40, y, 0.01));
+    for (let i = 0; i < points.length; i += 2) this.scene.add(new Line(new BufferGeometry().setFromPoints([points[i]!, points[i + 1]!]), material));
+  }
+
+  private addMark({ is, x, y }: Mark): void {
+    if (is !== 'mark' && is !== 'pad') return;
+    const mesh = new Mesh(is === 'pad' ? new CircleGeometry(0.5, 20) : new RingGeometry(0.22, 0.4, 20), new MeshBasicMaterial({ color: PALE }));
+    mesh.position.set(x, y, 0.02);
+    this.scene.add(mesh);
+  }
+
+  resize(width: number, height: number): void {
+    this.renderer.setSize(width, height, false);
+    this.sight.aspect = width / height;
+    this.sight.updateProjectionMatrix();
+  }
+
+  draw({ position: [x, y, z], attitude: [w, i, j, k] }: Shown): Drawn {
+    const { craft, shadow, sight } = this;
+    craft.position.set(x, y, Math.max(z, 0.03));
+    craft.quaternion.set(i, j, k, w);
+    shadow.position.set(x, y, 0.03);
+    shadow.scale.setScalar(1 + z / 12);
+    (shadow.material as MeshBasicMaterial).opacity = 0.35 / (1 + z / 8);
+    craft.visible = !this.throughCamera;
+    const away = Math.hypot(x, y, z - EYE_M);
+    const degrees = this.throughCamera ? CAMERA_DEG : Math.max(NARROWEST_DEG, SIGHT_DEG * Math.sqrt(Math.min(1, NEAR_M / away)));
+    if (Math.abs(sight.fov - degrees) > 0.05) { sight.fov = degrees; sight.updateProjectionMatrix(); }
+    if (this.throughCamera) {
+      const ahead = new Vector3(Math.cos(CAMERA_TILT_RAD), 0, Math.sin(CAMERA_TILT_RAD)).applyQuaternion(craft.quaternion);
+      sight.up.set(-Math.sin(CAMERA_TILT_RAD), 0, Math.cos(CAMERA_TILT_RAD)).applyQuaternion(craft.quaternion);
+      sight.position.copy(craft.position);
+      sight.lookAt(ahead.add(craft.position));
+    } else {
+      sight.up.set(0, 0, 1);
+      sight.position.set(0, 0, EYE_M);
+      sight.lookAt(x, y, Math.max(0.4, z));
+    }
+    this.renderer.render(this.scene, sight);
+    return this.renderer.info.render;
+  }
+
+  dispose(): void {
+    this.scene.traverse((each) => {
+      if (!(each instanceof Mesh || each instanceof Line)) return;
+      each.geometry.dispose();
+      for (const material of [each.material].flat() as Material[]) material.dispose();
+    });
+    this.renderer.dispose();
+  }
+}
