@@ -15,6 +15,7 @@ import { sayClearing } from './clearing';
 import { measureExchange } from './exchange';
 import { measureField, measureLayout, measureSync } from './field';
 import { measureFirstLoad } from './first-load';
+import { measureHeadless, measurePractice } from './flight';
 import { measureAccuracy, sayShare } from './ranking';
 
 const row = (what: string, figure: string) => say(`${what.padEnd(68)}${figure}`);
@@ -82,6 +83,15 @@ const WITH_THE_APP: Readonly<Record<string, (running: Running) => Promise<void>>
     row('  a session of 6 pilots, 60 blocks, 12 packs, not slowed: a worker escapes the slowing', `median ${ms(layout.median)}, most ${ms(layout.most)} (times 4 by hand: ${ms(layout.median * 4)}; aim: 300)`);
     const sync = await measureSync(base);
     row(`  ${sync.reps} queued reps taken by the server (aim: under 10 s)`, `${sync.seconds.toFixed(1)} s`);
+  },
+  async practice({ base, chromium }) {
+    say('\nPractice');
+    row('  headless, 500 steps a second, gusts and wake and all (aim: 200 times the clock)', `${measureHeadless().toFixed(0)} times the clock`);
+    const practice = await measurePractice(base, chromium);
+    row('  from the tap to the first figures (aim: under 3 s)', ms(practice.startMs));
+    row('  a frame, own script work, processor slowed 4× (aim: under 6 ms)', `median ${practice.frame.median.toFixed(1)} ms, p95 ${practice.frame.p95.toFixed(1)} ms`);
+    row('  physics of a frame in its worker, not slowed (aim: under 2 ms)', `median ${practice.physics.median.toFixed(1)} ms, p95 ${practice.physics.p95.toFixed(1)} ms (median times 4 by hand: ${(practice.physics.median * 4).toFixed(1)})`);
+    row('  drawn a frame', `${practice.calls} calls, ${practice.triangles} triangles`);
   },
   async api({ base }) {
     say('\nAPI on the demo school, 50 requests a second for 10 s');

@@ -1,0 +1,52 @@
+import { craftFacts, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
+import { CENTRED, type ModeNow } from '@skelby/core/flight/control';
+import { craftModel } from '@skelby/core/flight/craft-model';
+import { Flight, STEP_S } from '@skelby/core/flight/flight';
+import { inBrowser } from './in-browser';
+
+const SECONDS = 60;
+const WARM_S = 5;
+const SLOWED = 4;
+
+/** How many times faster than the clock a craft flies headless, controllers, gusts, wake and all. */
+export function measureHeadless(): number {
+  const flight = new Flight(craftModel(craftFacts(USUAL_CRAFT)), { solids: [], wind: { speedMps: 5, fromDeg: 0, gusts: 1, jets: [] } }, { x: 0, y: 0, z: 30, headingDeg: 0 }, 1);
+  const mode: ModeNow = { mode: 'position-hold', setting: 'normal', pilotHeadingDeg: null, hold: true };
+  const fly = (seconds: number) => { for (let i = 0; i < seconds / STEP_S; i += 1) flight.step({ ...CENTRED, pitch: 0.3 * Math.sin(flight.timeS) }, mode); };
+  fly(WARM_S);
+  const started = performance.now();
+  fly(SECONDS);
+  return SECONDS / ((performance.now() - started) / 1000);
+}
+
+export interface PracticeFigures {
+  /** From the tap to the first figures under the field, processor not slowed, ms. */
+  readonly startMs: number;
+  /** The page's own script work a frame, processor slowed 4×, ms. */
+  readonly frame: { readonly median: number; readonly p95: number };
+  /** Physics of a frame in its worker, not slowed, ms. */
+  readonly physics: { readonly median: number; readonly p95: number };
+  readonly calls: number;
+  readonly triangles: number;
+}
+
+export function measurePractice(base: string, executablePath: string): Promise<PracticeFigures> {
+  return inBrowser(base, executablePath, async (context) => {
+    const page = await context.newPage();
+    await page.goto(`${base}/drills/circle-both-ways`);
+    const link = page.getByRole('link', { name: 'Practise it here' });
+    await link.waitFor();
+    const started = performance.now();
+    await link.click();
+    await page.getByText(/m away$/).waitFor();
+    const startMs = performance.now() - started;
+    await (await context.newCDPSession(page)).send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
+    await page.evaluate(() => performance.clearMeasures());
+    await page.keyboard.down('ArrowUp');
+    await page.waitForTimeout(5_000);
+    const frames = await page.evaluate(() => performance.getEntriesByName('skelby.practice').map((entry) => ({ ms: entry.duration, ...(entry as PerformanceMeasure).detail as { workMs: number; calls: number; triangles: number } })));
+    const spread = (values: readonly number[]) => { const sorted = [...values].sort((a, b) => a - b); return { median: sorted[Math.floor(sorted.length / 2)]!, p95: sorted[Math.floor(sorted.length * 0.95)]! }; };
+    const last = frames.at(-1)!;
+    return { startMs, frame: spread(frames.map((each) => each.ms)), physics: spread(frames.map((each) => each.workMs)), calls: last.calls, triangles: last.triangles };
+  });
+}
