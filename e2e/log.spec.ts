@@ -110,6 +110,7 @@ test('an entry made by mistake is withdrawn with a reason and leaves Today', asy
 test('without signal the entry waits on the phone, outlives a second entry, and goes out by itself', async ({ trainer, page, context }) => {
   const pilot = await trainer.addPilot('Odd Valebrook');
   await trainer.today();
+  await trainer.carriesAll();
   await page.getByRole('link', { name: 'Log a crash or near-miss' }).click();
   await page.getByRole('button', { name: pilot }).click();
   await page.getByRole('button', { name: 'Near-miss', exact: true }).click();
