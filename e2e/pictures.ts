@@ -59,7 +59,6 @@ const session = async (page: Page) => {
 const PICTURES: readonly Picture[] = [
   { name: 'today', open: (page) => page.goto('/').then(() => page.getByRole('heading', { name: 'Drilling' }).waitFor()) },
   { name: 'today-wide', size: DESK, open: (page) => page.goto('/').then(() => page.getByRole('heading', { name: 'Drilling' }).waitFor()) },
-  { name: 'log-kind', open: logTo(LOGGING[0]) },
   { name: 'log-cause', open: logTo(...LOGGING.slice(0, 3)) },
   { name: 'occurrence', open: (page) => page.goto('/').then(() => page.getByRole('link', { name: /Cai Penhallis.*Crash/ }).click()) },
   { name: 'debrief', open: (page) => debrief(NOSE_IN)(page) },
@@ -87,6 +86,13 @@ const PICTURES: readonly Picture[] = [
   { name: 'weakness-wide', size: DESK, open: weakness(/Oska Merrin.*Yaw tumble/) },
   { name: 'weakness-dark', dark: true, open: weakness(/Tove Lindqvane.*Nose-in reversal/) },
   { name: 'counter', open: (page) => weakness(/Oska Merrin.*Yaw tumble/)(page).then(async () => { await page.getByRole('link', { name: /Power turn Decides/ }).click(); await page.getByRole('img', { name: /test rep/ }).waitFor(); }) },
+  {
+    name: 'practice', open: async (page) => {
+      await page.goto('/drills/figure-eight/practice');
+      await page.getByText(/m away$/).waitFor();
+      await page.waitForTimeout(2_000);
+    },
+  },
   { name: 'session', open: (page) => session(page).then(() => page.getByText(/The best there is/).scrollIntoViewIfNeeded()) },
   {
     name: 'runner', open: async (page) => {
