@@ -142,8 +142,6 @@ export interface RecordedRep extends Rep {
 }
 
 export interface WeaknessPage {
-  /** How bad it may end next time, 1 to 5, by its debriefs; null where none says. */
-  readonly severity: number | null;
   /** What a plan weighs beside the cause. */
   readonly known: KnownOfPilot;
   readonly weakness: WeaknessLine;

@@ -10,13 +10,13 @@ import type { GapDrawing } from '@skelby/core/sums/room-in-gap';
 import type { TurnDrawing } from '@skelby/core/sums/turn-folded';
 import { Circle, Ellipse, G, Line, Polyline, Rect } from 'react-native-svg';
 import { useTheme } from '../ui/theme';
+import { SETTING_WORDS } from '../words/words';
 import { CraftPlan, CraftSide, Ground, Label, Picture, Pilot, PilotSide, ScaleBar, Wall, WIDTH, WindArrow } from './primitives';
 
 type Say = (metres: number) => string;
 type Of<T> = (props: { readonly d: T; readonly say: Say }) => React.JSX.Element;
 
 const points = (all: readonly (readonly [number, number])[]) => all.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
-const SETTING_WORDS = { slow: 'Slow', normal: 'Normal', fast: 'Fast' } as const;
 const LEFT = 14;
 const RIGHT = WIDTH - 20;
 

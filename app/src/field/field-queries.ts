@@ -33,7 +33,7 @@ function pilotsOf(pilotIds: readonly string[], pages: readonly (WeaknessPage | u
       weaknesses: own.map((page) => {
         const drillIds = page.plans[0]?.drillIds ?? [];
         const clearance = clearanceOf({ causeId: page.weakness.causeId, pilot: page.pilot, rule: page.rule, moves: page.moves, reps: page.reps, keyDrills: keyDrillsOfPlan(page.weakness.causeId, page.pilot.mode, drillIds) });
-        return { weaknessId: page.weakness.id, causeId: page.weakness.causeId, drillIds, rule: page.rule, clearance, severity: page.severity ?? USUAL_SEVERITY };
+        return { weaknessId: page.weakness.id, causeId: page.weakness.causeId, drillIds, rule: page.rule, clearance, severity: page.known.severity ?? USUAL_SEVERITY };
       }),
     };
   });

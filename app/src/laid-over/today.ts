@@ -1,7 +1,7 @@
+import type { InLists } from '@skelby/core/clearance/in-lists';
 import type { Roster, TodayList } from '../api/types';
 import { confirmed, done } from '../outbox/commands';
 import type { Waiting } from '../outbox/waiting';
-import type { Standing } from './standing';
 
 const NO_RUNGS = [0, 0, 0, 0, 0];
 
@@ -9,7 +9,7 @@ const NO_RUNGS = [0, 0, 0, 0, 0];
  * Today's list with what was logged, confirmed, withdrawn, flown and signed on this phone.
  * @param standing where a weakness stood when its page was last worked out here
  */
-export function todayWith(list: TodayList | undefined, waiting: readonly Waiting[], roster: Roster | undefined, standing: (weaknessId: string) => Standing | undefined = () => undefined): TodayList | undefined {
+export function todayWith(list: TodayList | undefined, waiting: readonly Waiting[], roster: Roster | undefined, standing: (weaknessId: string) => InLists | undefined = () => undefined): TodayList | undefined {
   if (!list || waiting.length === 0) return list;
   const nameOf = (pilotId: string) => roster?.pilots.find((pilot) => pilot.id === pilotId)?.name ?? '';
   const openings = confirmed(waiting);

@@ -26,7 +26,7 @@ function opened(id: string, by: Confirmed, around: Around): WeaknessPage | undef
   if (!occurrence || !pilot || !around.rule) return undefined;
   return {
     weakness: { id, pilotId: pilot.id, causeId: by.causeId, state: 'open', checkFrom: null, checkPassed: false, rungs: [0, 0, 0, 0, 0], openedAt: by.at },
-    severity: null, known: { track: pilot.track, windLimitMps: pilot.windLimitMps }, pilot, rule: around.rule, moves: [], reps: [], occurrences: [],
+    known: { track: pilot.track, windLimitMps: pilot.windLimitMps }, pilot, rule: around.rule, moves: [], reps: [], occurrences: [],
     plans: [{ id: by.planId, drillIds: proposePlan(by.causeId, pilot.mode, { track: pilot.track }).map((planned) => planned.drillId), reason: '', madeAt: by.at }],
   };
 }

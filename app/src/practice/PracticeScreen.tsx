@@ -18,14 +18,13 @@ import { Part, Screen } from '../ui/Screen';
 import { Stepper } from '../ui/Stepper';
 import { themed } from '../ui/theme';
 import { Words } from '../ui/Words';
-import { MODE_WORDS, SIDE_WORDS, STANDING_LINE } from '../words/words';
+import { MODE_WORDS, SETTING_WORDS, SIDE_WORDS, STANDING_LINE } from '../words/words';
 import { Gimbal } from './Gimbal';
 import { useHands } from './hands';
 import type { Shown } from './practice.worker';
 import { type FlightStart, useFlight } from './use-flight';
 import type { PracticeView } from './view';
 
-const SETTING_WORDS: Readonly<Record<SpeedSetting, string>> = { slow: 'Slow', normal: 'Normal', fast: 'Fast' };
 const READ_EVERY_MS = 200;
 const MOST_WIND_MPS = 12;
 const NAME = 'practice.chosen';
@@ -46,7 +45,7 @@ const useStyles = themed((theme) => ({
 }));
 
 const endedWords = (ended: NonNullable<Ended>): string =>
-  (ended.how === 'ground' ? 'Into the ground' : `Into ${ended.solid?.solid === 'wire' ? 'a bar or wire' : ended.solid?.solid === 'pole' ? 'a post' : 'a wall'}`);
+  (ended.how === 'ground' ? 'Into the ground' : `Into ${ended.solid?.solid === 'wire' ? 'a bar or wire' : ended.solid?.solid === 'pole' ? 'a post' : 'a wall or roof'}`);
 
 /** Distance, height, speed and charge, a few times a second: reading them is not flying. */
 function Readout({ shown }: { readonly shown: Shown | null }) {
@@ -74,7 +73,7 @@ interface FlyProps {
 
 function Fly({ drill, setUp, craft, chosen, mode }: FlyProps) {
   const styles = useStyles();
-  const { sentence } = useUnits();
+  const { sentence, say } = useUnits();
   const canvas = useRef<HTMLCanvasElement>(null);
   const box = useRef<HTMLDivElement>(null);
   const view = useRef<PracticeView | null>(null);
@@ -117,7 +116,7 @@ function Fly({ drill, setUp, craft, chosen, mode }: FlyProps) {
         <div ref={box} style={{ position: 'absolute', inset: 0 }}><canvas ref={canvas} role="img" aria-label={throughCamera ? 'What the camera of the craft sees' : 'The field from where the pilot stands'} style={{ width: '100%', height: '100%', display: 'block' }} /></div>
         {ended ? (
           <View style={styles.over}>
-            <Words as="heading" role="alert">{`${endedWords(ended)} at ${Math.round(ended.speedMps)} m/s`}</Words>
+            <Words as="heading" role="alert">{`${endedWords(ended)} at ${say(Math.round(ended.speedMps), 'm/s')}`}</Words>
             <Button kind="solid" icon="rotate-ccw" label="Again" onPress={again} />
           </View>
         ) : null}

@@ -21,7 +21,7 @@ import { Stepper } from '../ui/Stepper';
 import { themed } from '../ui/theme';
 import { Words } from '../ui/Words';
 import { sayTime } from '../words/dates';
-import { STANDING_LINE } from '../words/words';
+import { SETTING_WORDS, STANDING_LINE } from '../words/words';
 
 const NAME = 'flight-card';
 
@@ -52,7 +52,6 @@ const useStyles = themed((theme) => ({
   large: { fontSize: 26, lineHeight: 32 },
 }));
 
-const SETTING_WORDS: Readonly<Record<SpeedSetting, string>> = { slow: 'Slow', normal: 'Normal', fast: 'Fast' };
 const WIND_FROM = [{ value: 0, label: 'Ahead' }, { value: 45, label: 'Ahead, to the side' }, { value: 90, label: 'Across' }, { value: 135, label: 'Behind, to the side' }, { value: 180, label: 'Behind' }] as const;
 
 function Card({ card, flight, names, restrictions }: { readonly card: FlightCard; readonly flight: FlightToBe; readonly names: readonly string[]; readonly restrictions: readonly string[] }) {

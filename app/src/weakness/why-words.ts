@@ -37,6 +37,6 @@ export function leftOutWords(why: LeftOut): string {
     case 'wind':
       return `wants ${why.bands.map((band) => BAND_WORDS[band].toLowerCase()).join(' or ')} wind, beyond this pilot's limit`;
     case 'level':
-      return `comes off about ${Math.round(why.chance * 10)} times in 10 by the reps so far`;
+      return `comes off about ${Math.round(why.chance * 10)} times in 10, by this pilot's reps of such drills`;
   }
 }

@@ -1,6 +1,7 @@
 import type { WeaknessState } from '@skelby/core/clearance/rungs';
 import type { MissReason, Purpose } from '@skelby/core/clearance/facts';
 import type { Side } from '@skelby/core/drills/drill';
+import type { SpeedSetting } from '@skelby/core/flying/craft-facts';
 import type { FlightMode, OccurrenceKind, Place } from '@skelby/core/flying/vocabulary';
 import { BREEZY_FROM_MPS, LIGHT_FROM_MPS, type WindBand } from '@skelby/core/flying/wind-band';
 import type { Option } from '../ui/Choice';
@@ -21,6 +22,8 @@ export const PLACE_WORDS: Readonly<Record<Place, string>> = {
 export const IN_PLACE: Readonly<Record<Place, string>> = {
   open: 'in the open', trees: 'among trees', indoors: 'indoors', 'under-structure': 'under structures', 'built-up': 'near walls', water: 'over water',
 };
+
+export const SETTING_WORDS: Readonly<Record<SpeedSetting, string>> = { slow: 'Slow', normal: 'Normal', fast: 'Fast' };
 
 export const BAND_WORDS: Readonly<Record<WindBand, string>> = { calm: 'Calm', light: 'Light', breezy: 'Breezy' };
 /** Speeds are left open, to be said in the school's units. */

@@ -13,7 +13,7 @@ const LATELY = 20;
 export const rankOfSeverity = (said: string | null | undefined): number | null => SEVERITIES.findIndex((each) => each === said) + 1 || null;
 
 /** How bad its occurrences may end next time, 1 to 5, by what their closed debriefs say; null where none does. */
-export async function severityOf({ tx }: SchoolTx, weaknessId: string): Promise<number | null> {
+async function severityOf({ tx }: SchoolTx, weaknessId: string): Promise<number | null> {
   const said = await tx('debriefs as d').join('occurrences as o', (on) => on.on('o.school_id', 'd.school_id').andOn('o.id', 'd.occurrence_id'))
     .where({ 'o.weakness_id': weaknessId, 'd.state': 'closed' }).select(tx.raw("d.findings->>'potential' as potential")) as { potential: string | null }[];
   const ranks = said.map(({ potential }) => rankOfSeverity(potential)).filter((rank) => rank !== null);

@@ -1,4 +1,5 @@
 import { clearanceOf } from '@skelby/core/clearance/clearance';
+import { inLists } from '@skelby/core/clearance/in-lists';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Move, Rep, WeaknessFacts } from '@skelby/core/clearance/facts';
 import type { FlightMode } from '@skelby/core/flying/vocabulary';
@@ -72,11 +73,7 @@ export async function refreshWeakness(school: SchoolTx, id: string): Promise<voi
   if (school.putOff) { school.putOff.weaknesses.add(id); return; }
   const clearance = clearanceOf(await loadFacts(school, id));
   await school.tx('weaknesses').where({ id }).update({
-    state: clearance.state,
-    checkFrom: (clearance.watch?.next ?? clearance.check)?.from ?? null,
-    checkPassed: clearance.check?.passed ?? false,
-    signedEarly: clearance.signedEarly,
-    rungs: clearance.rungs.map((rung) => rung.share),
+    ...inLists(clearance), signedEarly: clearance.signedEarly,
   });
 }
 

@@ -9,7 +9,7 @@ import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { badField, conflict } from '../http/problems';
 import { recordEvent } from './events';
 import { assertNotFuture } from './when';
-import { knownOf, severityOf } from './known-of-pilot';
+import { knownOf } from './known-of-pilot';
 import { loadFacts, type LoadedFacts, lockWeakness, ownKey, refreshWeakness } from './weakness-facts';
 
 /** A weakness with the facts that decide it; the app works out the rungs from these with the same core. */
@@ -19,7 +19,6 @@ export async function weaknessPage(school: SchoolTx, named: string) {
   const { rule, reps, pilotId } = await loadFacts(school, id);
   return {
     weakness: await tx('weaknesses').where({ id }).first() as unknown,
-    severity: await severityOf(school, id),
     known: await knownOf(school, pilotId, id),
     pilot: await tx('pilots').where({ id: pilotId }).first() as unknown,
     rule,
