@@ -44,9 +44,9 @@ const CLIMB_GATHERS = 1.2;
 const HEIGHT_GAIN = 1;
 
 const FULL_RATE = { roll: 7, yaw: 3.5 } as const;
-const YAW_RATE: Readonly<Record<SpeedSetting, number>> = { slow: 0.9, normal: 1.6, fast: 2.4 };
-const CLIMB_MPS: Readonly<Record<SpeedSetting, number>> = { slow: 1.5, normal: 3, fast: 5 };
-const SINK_MPS: Readonly<Record<SpeedSetting, number>> = { slow: 1, normal: 2.5, fast: 4 };
+export const YAW_RATE: Readonly<Record<SpeedSetting, number>> = { slow: 0.9, normal: 1.6, fast: 2.4 };
+export const CLIMB_MPS: Readonly<Record<SpeedSetting, number>> = { slow: 1.5, normal: 3, fast: 5 };
+export const SINK_MPS: Readonly<Record<SpeedSetting, number>> = { slow: 1, normal: 2.5, fast: 4 };
 const LATCH_BELOW_MPS = 0.6;
 const DEAD = 0.03;
 /** Lets a lean grow and shrink like a hand would, rad/s. */

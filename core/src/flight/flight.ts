@@ -24,12 +24,15 @@ const BUFFET_S = 0.07;
 const EMPTY_PACK = 0.72;
 /** Air churned up from the ground reaches so many spans up. */
 const CHURN_SPANS = 1.5;
-const CHURN_MPS2 = 1.2;
-const CHURN_RADPS2 = 14;
+const CHURN_MPS2 = 1.1;
+const CHURN_RADPS2 = 16;
 const CHURN_S = 0.25;
+const STIRS_S = 1.5;
 /** The fix wanders. */
 const FIX_SIGMA_M = 0.35;
 const FIX_S = 15;
+/** Lift that a rotor keeps on a side that is held in a stall. */
+const STALLED_KEEPS = 0.15;
 /** A touch-down faster than this, or leaning more, is a crash. */
 const SOFT_MPS = 1.2;
 const UPRIGHT_ENOUGH = 0.85;
@@ -62,7 +65,7 @@ export class Flight {
   /** Charge left, 0 to 1. */
   charge = 1;
   private readonly integrator: Integrator;
-  private readonly controller: Controller;
+  private controller: Controller;
   private readonly air: Air;
   private readonly wake = new Wake();
   private readonly random: Random;
@@ -72,6 +75,10 @@ export class Flight {
   private fixX = 0;
   private fixY = 0;
   private count = 0;
+  private stirred = 0;
+  /** Until then one side is held in a stall: +1 left, −1 right. */
+  private stalledUntilS = 0;
+  private stalledSide = 0;
   private readonly lag: number;
 
   constructor(readonly craft: CraftModel, private readonly scene: Scene, start: Start, seed: number) {
@@ -87,6 +94,28 @@ export class Flight {
     const hover = start.z > 0.3 ? Math.sqrt(1 / thrustToWeight) : 0;
     this.landed = hover === 0;
     this.acting = { rotorSpeed: new Float64Array(rotors).fill(hover), induced: new Float64Array(rotors).fill(craft.inducedMps), kept: new Float64Array(rotors).fill(1), windX: 0, windY: 0, windZ: 0, power: 1, ground: 1, shake: new Float64Array(5) };
+  }
+
+  /** One side loses nearly all its lift for so long, as where rotors run back into their own wash. @param side 1 left, −1 right */
+  dropSide(side: 1 | -1, seconds: number): void {
+    this.stalledSide = side;
+    this.stalledUntilS = this.timeS + seconds;
+  }
+
+  /** Set somewhere else by another's hands, standing still. @param headingDeg clockwise from north */
+  carry(x: number, y: number, z: number, headingDeg: number): void {
+    Object.assign(this.body, standing(x, y, z, headingDeg));
+    this.controller = new Controller(this.craft);
+  }
+
+  /** Thrown out of its attitude: a lean to one side, a heading and a way over the ground that do not belong together. */
+  upset(random: Random): void {
+    const { body } = this;
+    const [turn, lean, toward, away] = [2 * Math.PI * random.uniform(), 0.6 + 0.5 * random.uniform(), 2 * Math.PI * random.uniform(), 2 * Math.PI * random.uniform()];
+    const [hw, hz, tw, ts] = [Math.cos(turn / 2), Math.sin(turn / 2), Math.cos(lean / 2), Math.sin(lean / 2)];
+    const [tx, ty] = [ts * Math.cos(toward), ts * Math.sin(toward)];
+    Object.assign(body, { qw: tw * hw, qx: tx * hw + ty * hz, qy: ty * hw - tx * hz, qz: tw * hz, wx: random.normal(), wy: random.normal(), wz: 1.5 * random.normal(), vx: 5 * Math.cos(away), vy: 5 * Math.sin(away), vz: -1 });
+    this.controller = new Controller(this.craft);
   }
 
   /** Moves on by STEP_S. After a crash nothing moves. */
@@ -132,7 +161,7 @@ export class Flight {
       const x = body.px + (1 - 2 * (qy * qy + qz * qz)) * rx + 2 * (qx * qy - qw * qz) * ry;
       const y = body.py + 2 * (qx * qy + qw * qz) * rx + (1 - 2 * (qx * qx + qz * qz)) * ry;
       const z = body.pz + 2 * (qx * qz - qw * qy) * rx + 2 * (qy * qz + qw * qx) * ry;
-      acting.kept[i] = this.wake.kept(craft, x, y, z, nx, ny, nz) * (1 - WASH_LOSS * turbulent + BUFFET * turbulent * this.buffet[i]!);
+      acting.kept[i] = this.wake.kept(craft, x, y, z, nx, ny, nz) * (1 - WASH_LOSS * turbulent + BUFFET * turbulent * this.buffet[i]!) * (this.timeS < this.stalledUntilS && ry * this.stalledSide > 0 ? STALLED_KEEPS : 1);
     }
     this.nearGround(nz);
     const wander = Math.exp(-LOOK_S / FIX_S);
@@ -143,7 +172,10 @@ export class Flight {
   private nearGround(upright: number): void {
     const { craft, body, acting } = this;
     acting.ground = upright > 0.5 ? groundEffect(craft.rotorRadiusM, Math.max(craft.rotorRadiusM / 2, body.pz)) : 1;
-    const churn = Math.max(0, 1 - body.pz / (CHURN_SPANS * craft.spanM)) * (this.landed ? 0 : 1);
+    const near = Math.max(0, 1 - body.pz / (CHURN_SPANS * craft.spanM)) * (this.landed ? 0 : 1);
+    // The air there is stirred up by lingering, not by passing through.
+    this.stirred += (LOOK_S / STIRS_S) * ((near > 0 ? 1 : 0) - this.stirred);
+    const churn = near * this.stirred;
     const keeps = Math.exp(-LOOK_S / CHURN_S);
     const fresh = churn * Math.sqrt(1 - keeps * keeps);
     for (let i = 0; i < 5; i += 1) acting.shake[i] = keeps * acting.shake[i]! + fresh * (i < 3 ? CHURN_MPS2 : CHURN_RADPS2) * this.random.normal();

@@ -3,6 +3,7 @@ import { movementOf, sceneOf } from '../choreography/scenes';
 import type { Side } from '../drills/drill';
 import { drillOf } from '../drills/drills';
 import type { FlightMode } from '../flying/vocabulary';
+import type { Jet } from './air';
 import type { FlyingMode } from './control';
 import type { Start } from './flight';
 import { gate, type Solid } from './world';
@@ -14,8 +15,13 @@ export interface PracticeSetUp {
   readonly solids: readonly Solid[];
   /** Where the wind should come from, degrees clockwise from north. */
   readonly windFromDeg: number;
+  /** Streams of air that belong to it. */
+  readonly jets: readonly Jet[];
   readonly mode: FlyingMode;
 }
+
+/** What blows across a drill. */
+const JETS: Readonly<Record<string, readonly Jet[]>> = { 'airflow-step': [{ x: 0, y: 19.8, z: 2.5, towardDeg: 180, speedMps: 6, radiusM: 1.5, reachM: 16 }] };
 
 const POST_RADIUS_M = 0.06;
 const WALL_THICK_M = 0.2;
@@ -59,5 +65,5 @@ export function practiceOf(drillId: string, side: Side | null, pilotMode: Flight
   const { moments, windFromDeg, isMirrored } = movementOf(drillId, side);
   const { x, y, z, noseDeg } = moments[0]!;
   const marks = isMirrored ? scene.marks.map((mark) => ({ ...mark, x: -mark.x })) : scene.marks;
-  return { start: { x, y, z, headingDeg: noseDeg }, marks, solids: marks.flatMap(solidsOf), windFromDeg, mode: modeFor(drillId, pilotMode) };
+  return { start: { x, y, z, headingDeg: noseDeg }, marks, solids: marks.flatMap(solidsOf), windFromDeg, jets: JETS[drillId] ?? [], mode: modeFor(drillId, pilotMode) };
 }
