@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Movement } from '../drawing';
 import { CauseRows, FamilyRows } from '../log/CausePicker';
-import { Button } from '../ui/Button';
+import { Button, LinkButton } from '../ui/Button';
 import { RUNG_NAMES, SmallLadder } from '../ui/Ladder';
 import { Loaded } from '../ui/Loaded';
 import { Note } from '../ui/Note';
@@ -28,6 +28,7 @@ function OwnDrill({ drillId, layout, first }: { readonly drillId: string; readon
       <Words>{drill.byEye}.</Words>
       {drill.sticks.length > 0 ? <Button kind="quiet" icon={open ? 'chevron-up' : 'play-circle'} label={open ? 'Hide the sticks' : `See the sticks: ${drill.name}`} onPress={() => setOpen(!open)} /> : <Words as="soft">{drill.task}</Words>}
       {open ? <Movement drillId={drillId} layout={layout} side={drill.sides[0] ?? null} /> : null}
+      {drill.kind === 'flown' && drill.simulator !== 'no-use' ? <LinkButton kind="quiet" icon="monitor" label={`Fly it here: ${drill.name}`} href={`/practice?drill=${drill.id}&layout=${layout}`} /> : null}
     </View>
   );
 }

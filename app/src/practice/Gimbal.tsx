@@ -1,18 +1,47 @@
+import { axesOf, type StickLayout } from '@skelby/core/flying/vocabulary';
+import type { StickNow } from '@skelby/core/flight/control';
 import { type PointerEvent, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { themed } from '../ui/theme';
 import type { Hand, Hands, Thumb } from './hands';
 
 const SIZE = 150;
-const KNOB = 54;
-const REACH = (SIZE - KNOB) / 2;
+const KNOB_SHARE = 0.36;
+const reachOf = (size: number) => (size * (1 - KNOB_SHARE)) / 2;
 
 const useStyles = themed((theme) => ({
-  plate: { width: SIZE, height: SIZE, borderWidth: 3, borderColor: theme.ink, backgroundColor: theme.shade },
-  across: { position: 'absolute', left: 8, right: 8, top: SIZE / 2 - 4, height: 2, backgroundColor: theme.rule },
-  upright: { position: 'absolute', top: 8, bottom: 8, left: SIZE / 2 - 4, width: 2, backgroundColor: theme.rule },
-  knob: { position: 'absolute', width: KNOB, height: KNOB, borderRadius: KNOB / 2, backgroundColor: theme.ink, left: (SIZE - KNOB) / 2 - 3, top: (SIZE - KNOB) / 2 - 3 },
+  plate: { borderWidth: 3, borderColor: theme.ink, backgroundColor: theme.shade },
+  across: { position: 'absolute', left: 8, right: 8, height: 2, backgroundColor: theme.rule },
+  upright: { position: 'absolute', top: 8, bottom: 8, width: 2, backgroundColor: theme.rule },
+  knob: { position: 'absolute', backgroundColor: theme.ink },
+  pair: { flexDirection: 'row', gap: 12 },
 }));
+
+/** A stick seen from above, where it is held. */
+function StickFace({ at, size }: { readonly at: Thumb; readonly size: number }) {
+  const styles = useStyles();
+  const knob = size * KNOB_SHARE;
+  const rest = (size - knob) / 2 - 3;
+  const reach = reachOf(size);
+  return (
+    <View style={[styles.plate, { width: size, height: size }]}>
+      <View style={[styles.across, { top: size / 2 - 4 }]} />
+      <View style={[styles.upright, { left: size / 2 - 4 }]} />
+      <View style={[styles.knob, { width: knob, height: knob, borderRadius: knob / 2, left: rest, top: rest, transform: [{ translateX: at.across * reach }, { translateY: -at.up * reach }] }]} />
+    </View>
+  );
+}
+
+/** Both sticks as they were held. */
+export function SticksHeld({ layout, sticks, size }: { readonly layout: StickLayout; readonly sticks: StickNow; readonly size: number }) {
+  const styles = useStyles();
+  const { left, right } = axesOf(layout);
+  return (
+    <View style={styles.pair} role="img" aria-label="Sticks as they were held">
+      {[left, right].map(({ vertical, horizontal }, i) => <StickFace key={i} at={{ across: sticks[horizontal], up: sticks[vertical] }} size={size} />)}
+    </View>
+  );
+}
 
 interface GimbalProps {
   readonly hand: Hand;
@@ -24,13 +53,12 @@ interface GimbalProps {
 
 /** One stick under a thumb. */
 export function Gimbal({ hand, hands, says, stays }: GimbalProps) {
-  const styles = useStyles();
   const [at, setAt] = useState<Thumb>({ across: 0, up: 0 });
   const plate = useRef<HTMLDivElement>(null);
   const to = (thumb: Thumb) => { setAt(thumb); hands.touch(hand, thumb); };
   const held = (event: PointerEvent) => {
     const box = plate.current!.getBoundingClientRect();
-    const reach = (from: number) => Math.min(1, Math.max(-1, from / REACH));
+    const reach = (from: number) => Math.min(1, Math.max(-1, from / reachOf(SIZE)));
     to({ across: reach(event.clientX - box.x - box.width / 2), up: reach(box.y + box.height / 2 - event.clientY) });
   };
   const free = () => to({ across: 0, up: stays ? at.up : 0 });
@@ -39,11 +67,7 @@ export function Gimbal({ hand, hands, says, stays }: GimbalProps) {
       ref={plate} role="img" aria-label={says} style={{ touchAction: 'none', userSelect: 'none' }}
       onPointerDown={(event) => { event.currentTarget.setPointerCapture(event.pointerId); held(event); }} onPointerMove={(event) => { if (event.buttons > 0) held(event); }} onPointerUp={free} onPointerCancel={free}
     >
-      <View style={styles.plate}>
-        <View style={styles.across} />
-        <View style={styles.upright} />
-        <View style={[styles.knob, { transform: [{ translateX: at.across * REACH }, { translateY: -at.up * REACH }] }]} />
-      </View>
+      <StickFace at={at} size={SIZE} />
     </div>
   );
 }

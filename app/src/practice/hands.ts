@@ -1,6 +1,9 @@
+import { soften } from '@skelby/core/flying/softening';
 import { axesOf, type Axis, type StickLayout } from '@skelby/core/flying/vocabulary';
 import type { StickNow } from '@skelby/core/flight/control';
 import { useEffect, useMemo, useRef } from 'react';
+import { type ControllerSetUp, keptSetUpOnce, type PadNow, padsNow, stickAt } from './controller';
+import type { Tilt } from './tilt';
 
 /** Where one thumb holds its stick, −1 to 1: right and up positive. */
 export interface Thumb {
@@ -15,7 +18,7 @@ const KEYS: Readonly<Record<string, { readonly hand: Hand; readonly across: numb
 };
 /** A key is not a thumb: it moves the stick this far. */
 const KEY_TRAVEL = 0.6;
-/** Gimbals of a game controller as the standard mapping of the Gamepad API has them. */
+/** Gimbals of a game controller as the standard mapping of the Gamepad API has them, until it is set up otherwise. */
 const PAD_AXES: Readonly<Record<Hand, readonly [number, number]>> = { left: [0, 1], right: [2, 3] };
 const DRIFT = 0.06;
 const CENTRE: Thumb = { across: 0, up: 0 };
@@ -33,19 +36,26 @@ export function sticksOf(layout: StickLayout, left: Thumb, right: Thumb): StickN
 
 const stronger = (a: number, b: number): number => (Math.abs(a) >= Math.abs(b) ? a : b);
 const both = (a: Thumb, b: Thumb): Thumb => ({ across: stronger(a.across, b.across), up: stronger(a.up, b.up) });
+const eachAxis = (of: (axis: Axis) => number): StickNow => ({ throttle: of('throttle'), yaw: of('yaw'), pitch: of('pitch'), roll: of('roll') });
 
-function controllerThumb(hand: Hand): Thumb {
-  const pad = navigator.getGamepads?.().find((each) => each !== null && each.axes.length >= 4);
-  if (!pad) return CENTRE;
+/** A controller as it comes: the standard mapping, by hands. */
+function unsetThumb(pad: PadNow | undefined, hand: Hand): Thumb {
+  if (!pad || pad.axes.length < 4) return CENTRE;
   const [x, y] = PAD_AXES[hand];
   const past = (value: number) => (Math.abs(value) < DRIFT ? 0 : value);
   return { across: past(pad.axes[x] ?? 0), up: past(-(pad.axes[y] ?? 0)) };
 }
 
-/** Touch, keys and a controller, whichever moves a stick farther. */
-export function useHands(layout: StickLayout) {
+/** A controller that has been set up: by axes of the craft. */
+function setSticks(pad: PadNow, { axes, softening }: ControllerSetUp): StickNow {
+  return eachAxis((axis) => { const stick = stickAt(axes[axis], pad.axes); return axis === 'throttle' ? stick : soften(stick, softening); });
+}
+
+/** Touch, keys, the phone's tilt and a controller, whichever moves a stick farther. */
+export function useHands(layout: StickLayout, tilt: Tilt) {
   const touched = useRef<Record<Hand, Thumb>>({ left: CENTRE, right: CENTRE });
   const pressed = useRef(new Set<string>());
+  const softening = useRef(0);
   useEffect(() => {
     const down = (event: KeyboardEvent) => { if (KEYS[event.code] && !(event.target instanceof HTMLInputElement)) { pressed.current.add(event.code); event.preventDefault(); } };
     const up = (event: KeyboardEvent) => pressed.current.delete(event.code);
@@ -61,12 +71,23 @@ export function useHands(layout: StickLayout) {
       for (const code of pressed.current) { const key = KEYS[code]!; if (key.hand === hand) { across += key.across * KEY_TRAVEL; up += key.up * KEY_TRAVEL; } }
       return { across, up };
     };
-    const thumb = (hand: Hand) => both(both(touched.current[hand], keyed(hand)), controllerThumb(hand));
     return {
       touch: (hand: Hand, at: Thumb) => { touched.current[hand] = at; },
-      thumb,
-      read: () => sticksOf(layout, thumb('left'), thumb('right')),
+      /** The drill asks for softer sticks. */
+      soften: (share: number) => { softening.current = share; },
+      read: (): StickNow => {
+        const pad = padsNow()[0];
+        const setUp = pad ? keptSetUpOnce(pad.id) : null;
+        const thumb = (hand: Hand) => both(both(touched.current[hand], keyed(hand)), setUp ? CENTRE : unsetThumb(pad, hand));
+        const held = sticksOf(layout, thumb('left'), thumb('right'));
+        const set = pad && setUp ? setSticks(pad, setUp) : null;
+        const leaned = tilt.read();
+        return eachAxis((axis) => {
+          const farthest = stronger(stronger(held[axis], set?.[axis] ?? 0), leaned?.[axis] ?? 0);
+          return axis === 'throttle' ? farthest : soften(farthest, softening.current);
+        });
+      },
     };
-  }, [layout]);
+  }, [layout, tilt]);
 }
 export type Hands = ReturnType<typeof useHands>;

@@ -1,15 +1,29 @@
-import { type CraftRecord, craftFacts } from '@skelby/core/flying/craft-facts';
+import { type CraftRecord, craftFacts, type SensorSide } from '@skelby/core/flying/craft-facts';
+import type { Side } from '@skelby/core/drills/drill';
 import type { ModeNow, StickNow } from '@skelby/core/flight/control';
-import { craftModel } from '@skelby/core/flight/craft-model';
-import { type Ended, Flight, type Scene, type Start, STEP_S } from '@skelby/core/flight/flight';
+import { type CraftModel, craftModel } from '@skelby/core/flight/craft-model';
+import { type Ended, type Scene, type Start, STEP_S } from '@skelby/core/flight/flight';
+import type { ReturnPhase } from '@skelby/core/flight/auto-return';
+import type { Course, Hands } from '@skelby/core/scoring/course';
+import { courseOf } from '@skelby/core/scoring/courses';
+import { pilotAt } from '@skelby/core/scoring/referee';
+import { Rep } from '@skelby/core/scoring/rep';
+import { type Replay, replayOf } from '@skelby/core/scoring/replay';
+import { type Score, scoreTrack } from '@skelby/core/scoring/score';
+import { flightLogCsv } from '@skelby/core/track/flight-log';
 
 /** Starts anew. */
 export interface ToStart {
   readonly do: 'start';
+  readonly drillId: string;
+  readonly side: Side | null;
   readonly craft: CraftRecord;
   readonly scene: Scene;
   readonly start: Start;
   readonly seed: number;
+  readonly sensorSides: readonly SensorSide[];
+  readonly holdDrops: boolean;
+  readonly returnHeightM: number;
 }
 
 /** Flies on for as long as the page's last frame took. */
@@ -18,10 +32,14 @@ export interface ToFly {
   readonly sticks: StickNow;
   readonly mode: ModeNow;
   readonly seconds: number;
+  readonly answer: boolean;
+  readonly takeOver: boolean;
 }
+export type ToDo = ToStart | ToFly | { readonly do: 'hold'; readonly lost: boolean } | { readonly do: 'go-home' } | { readonly do: 'save' };
 
-/** Where the craft is, for drawing. */
+/** Where the craft is and how far the drill has come, for drawing. */
 export interface Shown {
+  readonly is: 'shown';
   readonly position: readonly [number, number, number];
   readonly velocity: readonly [number, number, number];
   /** Body to world: w, x, y, z. */
@@ -29,34 +47,77 @@ export interface Shown {
   readonly timeS: number;
   readonly charge: number;
   readonly wash: number;
-  readonly wind: readonly [number, number, number];
   readonly landed: boolean;
   readonly ended: Ended;
   /** What the physics of this frame took, ms. */
   readonly workMs: number;
+  readonly part: { readonly at: number; readonly of: number; readonly says: string; readonly hands: Hands; readonly blind: boolean; readonly softening: number };
+  readonly pilot: { readonly x: number; readonly y: number };
+  readonly holdLost: boolean;
+  readonly returning: ReturnPhase | null;
+  /** Nearest thing the obstacle sensors see, m; null for none. */
+  readonly nearestM: number | null;
 }
+
+/** A rep that is over. */
+export interface Scored {
+  readonly is: 'scored';
+  readonly score: Score;
+  readonly replay: Replay;
+  readonly ended: Ended;
+}
+export type FromWorker = Shown | Scored | { readonly is: 'log'; readonly csv: string };
 
 /** A page that stood still does not make the craft jump. */
 const LONGEST_S = 0.1;
 
-let flight: Flight | null = null;
+let craft: CraftModel | null = null;
+let course: Course | null = null;
+let rep: Rep | null = null;
+let begun: ToStart | null = null;
 let owed = 0;
+let scored = false;
 
-function shown({ body, acting, timeS, charge, wash, landed, ended }: Flight, workMs: number): Shown {
+function shown({ flight, referee, holdIsLost, autoReturn, nearestM }: Rep, flown: Course, workMs: number): Shown {
+  const { body, timeS, charge, wash, landed, ended } = flight;
+  const { says, hands, blind = false, softening = 0 } = referee.stage;
+  const { x, y } = pilotAt(flown, timeS);
   return {
-    position: [body.px, body.py, body.pz], velocity: [body.vx, body.vy, body.vz], attitude: [body.qw, body.qx, body.qy, body.qz], timeS, charge, wash,
-    wind: [acting.windX, acting.windY, acting.windZ], landed, ended, workMs,
+    is: 'shown', position: [body.px, body.py, body.pz], velocity: [body.vx, body.vy, body.vz], attitude: [body.qw, body.qx, body.qy, body.qz], timeS, charge, wash, landed, ended, workMs,
+    part: { at: referee.at, of: flown.stages.length, says, hands, blind, softening }, pilot: { x, y }, holdLost: holdIsLost, returning: autoReturn?.phase ?? null, nearestM: Number.isFinite(nearestM) ? nearestM : null,
   };
 }
 
-self.onmessage = ({ data }: MessageEvent<ToStart | ToFly>) => {
+function begin(from: ToStart): void {
+  begun = from;
+  craft = craftModel(craftFacts(from.craft));
+  course = courseOf(from.drillId, from.side);
+  if (!course) throw new RangeError(`"${from.drillId}" is not flown on the simulator.`);
+  rep = new Rep({ ...from, craft, course });
+  owed = 0;
+  scored = false;
+}
+
+self.onmessage = ({ data }: MessageEvent<ToDo>) => {
+  const post = (message: FromWorker) => self.postMessage(message);
   const began = performance.now();
-  if (data.do === 'start') {
-    flight = new Flight(craftModel(craftFacts(data.craft)), data.scene, data.start, data.seed);
-    owed = 0;
-  } else if (flight) {
-    owed += Math.min(LONGEST_S, data.seconds);
-    for (; owed >= STEP_S; owed -= STEP_S) flight.step(data.sticks, data.mode);
+  if (data.do === 'start') begin(data);
+  if (!rep || !course || !craft || !begun) return;
+  switch (data.do) {
+    case 'fly':
+      owed += Math.min(LONGEST_S, data.seconds);
+      for (; owed >= STEP_S; owed -= STEP_S) rep.step(data.sticks, data.mode, data);
+      break;
+    case 'hold': rep.dropHold(data.lost); break;
+    case 'go-home': rep.goHome(); break;
+    case 'save': post({ is: 'log', csv: flightLogCsv(rep.writer.track(), [`drill: ${begun.drillId}`, ...(begun.side ? [`side: ${begun.side}`] : []), 'flown on the simulator']) }); return;
+    case 'start': break;
   }
-  if (flight) self.postMessage(shown(flight, performance.now() - began));
+  post(shown(rep, course, performance.now() - began));
+  if (rep.isOver && !scored) {
+    scored = true;
+    const track = rep.writer.track();
+    const score = scoreTrack(track, course, craft, begun.scene.solids);
+    post({ is: 'scored', score, replay: replayOf(track, -Infinity, score.toS), ended: rep.flight.ended });
+  }
 };

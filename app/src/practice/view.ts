@@ -4,7 +4,6 @@ import {
   BoxGeometry, BufferGeometry, CircleGeometry, Color, ConeGeometry, CylinderGeometry, DirectionalLight, Fog, Group, HemisphereLight, Line, LineBasicMaterial, type Material, Mesh, MeshBasicMaterial,
   MeshLambertMaterial, PerspectiveCamera, PlaneGeometry, RingGeometry, Scene, SphereGeometry, Vector3, WebGLRenderer,
 } from 'three';
-import type { Shown } from './practice.worker';
 
 /** World axes as the flight has them: x east, y north, z up. */
 const EYE_M = 1.65;
@@ -28,6 +27,15 @@ export interface Look {
   readonly marks: readonly Mark[];
   readonly solids: readonly Solid[];
   readonly wind: { readonly speedMps: number; readonly fromDeg: number };
+}
+
+/** One picture's worth. */
+export interface Pose {
+  readonly position: readonly [number, number, number];
+  /** Body to world: w, x, y, z. */
+  readonly attitude: readonly [number, number, number, number];
+  /** Where the pilot stands. */
+  readonly pilot: { readonly x: number; readonly y: number };
 }
 
 export interface Drawn {
@@ -111,7 +119,10 @@ export class PracticeView {
   private readonly sight = new PerspectiveCamera(SIGHT_DEG, 1, 0.05, FIELD_M);
   private readonly craft: Group;
   private readonly shadow: Mesh;
+  private path: Line | null = null;
   throughCamera = false;
+  /** The pilot looks away. */
+  blind = false;
 
   constructor(canvas: HTMLCanvasElement, look: Look) {
     this.renderer = new WebGLRenderer({ canvas, antialias: true, powerPreference: 'low-power' });
@@ -155,7 +166,20 @@ export class PracticeView {
     this.sight.updateProjectionMatrix();
   }
 
-  draw({ position: [x, y, z], attitude: [w, i, j, k] }: Shown): Drawn {
+  /** Draws the way flown, from place to place; null takes it off. */
+  showPath(places: readonly (readonly [number, number, number])[] | null): void {
+    if (this.path) {
+      this.scene.remove(this.path);
+      this.path.geometry.dispose();
+      (this.path.material as Material).dispose();
+      this.path = null;
+    }
+    if (!places || places.length < 2) return;
+    this.path = new Line(new BufferGeometry().setFromPoints(places.map((place) => new Vector3(...place))), new LineBasicMaterial({ color: INK }));
+    this.scene.add(this.path);
+  }
+
+  draw({ position: [x, y, z], attitude: [w, i, j, k], pilot }: Pose): Drawn {
     const { craft, shadow, sight } = this;
     craft.position.set(x, y, Math.max(z, 0.03));
     craft.quaternion.set(i, j, k, w);
@@ -163,7 +187,7 @@ export class PracticeView {
     shadow.scale.setScalar(1 + z / 12);
     (shadow.material as MeshBasicMaterial).opacity = 0.35 / (1 + z / 8);
     craft.visible = !this.throughCamera;
-    const away = Math.hypot(x, y, z - EYE_M);
+    const away = Math.hypot(x - pilot.x, y - pilot.y, z - EYE_M);
     const degrees = this.throughCamera ? CAMERA_DEG : Math.max(NARROWEST_DEG, SIGHT_DEG * Math.sqrt(Math.min(1, NEAR_M / away)));
     if (Math.abs(sight.fov - degrees) > 0.05) { sight.fov = degrees; sight.updateProjectionMatrix(); }
     if (this.throughCamera) {
@@ -173,8 +197,8 @@ export class PracticeView {
       sight.lookAt(ahead.add(craft.position));
     } else {
       sight.up.set(0, 0, 1);
-      sight.position.set(0, 0, EYE_M);
-      sight.lookAt(x, y, Math.max(0.4, z));
+      sight.position.set(pilot.x, pilot.y, EYE_M);
+      if (this.blind) sight.lookAt(pilot.x, pilot.y - 10, 0.2); else sight.lookAt(x, y, Math.max(0.4, z));
     }
     this.renderer.render(this.scene, sight);
     return this.renderer.info.render;

@@ -6,20 +6,12 @@ import type { ImportReport } from '../api/types';
 import { Button, ButtonRow } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Row, Rows } from '../ui/Rows';
+import { pickFile } from '../ui/pick-file';
 import { Part } from '../ui/Screen';
 import { Words } from '../ui/Words';
 import { plural } from '../words/words';
 
 const formatOf = (file: File): 'csv' | 'json' => (file.name.toLowerCase().endsWith('.json') ? 'json' : 'csv');
-
-/** Asks the browser for a file; the promise stays open when none is picked. */
-const pickFile = (onPick: (file: File) => void): void => {
-  const input = document.createElement('input');
-  input.type = 'file';
-  input.accept = '.csv,.json,text/csv,application/json';
-  input.onchange = () => { const file = input.files?.[0]; if (file) onPick(file); };
-  input.click();
-};
 
 function useImport() {
   const client = useQueryClient();
@@ -59,7 +51,7 @@ export function Exchange() {
       <ButtonRow>
         <Button icon="download" label="CSV" says="Download the occurrences as CSV" onPress={() => download('csv')} />
         <Button icon="download" label="JSON" says="Download the occurrences as JSON" onPress={() => download('json')} />
-        <Button icon="upload" label="Bring in a file" onPress={() => pickFile(check)} />
+        <Button icon="upload" label="Bring in a file" onPress={() => pickFile('.csv,.json,text/csv,application/json', check)} />
       </ButtonRow>
       {bring.isPending && !bring.data ? <Words as="soft" role="status">Reading the file …</Words> : null}
       {bring.error ? <Words as="strong" role="alert">{`! ${bring.error.message}`}</Words> : null}

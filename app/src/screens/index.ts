@@ -12,6 +12,7 @@ export const DrillScreen = later(beyond, (all) => all.DrillScreen);
 export const PlanSession = later(beyond, (all) => all.PlanSession);
 export const Runner = later(beyond, (all) => all.Runner);
 export const PracticeScreen = later(beyond, (all) => all.PracticeScreen);
+export const LinkedPractice = later(beyond, (all) => all.LinkedPractice);
 export const OwnPage = later(beyond, (all) => all.OwnPage);
 
 export const EditPilot = later(beyond, (all) => all.EditPilot);

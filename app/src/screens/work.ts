@@ -8,7 +8,7 @@ export { DrillScreen } from '../library/DrillScreen';
 export { DrillsScreen } from '../library/DrillsScreen';
 export { OwnPage } from '../own/OwnPage';
 export { PilotScreen } from '../pilots/PilotScreen';
-export { PracticeScreen } from '../practice/PracticeScreen';
+export { LinkedPractice, PracticeScreen } from '../practice/PracticeScreen';
 export { Counter } from '../reps/Counter';
 export { PlanScreen } from '../weakness/PlanScreen';
 export { SignOffSheet } from '../weakness/SignOffSheet';

@@ -57,6 +57,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
 function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
   const { sentence } = useUnits();
   const key = keyDrillsFor(causeOf(page.weakness.causeId), page.pilot.mode);
+  const first = worked.drillIds.find((id) => drillOf(id).simulator === 'first') ?? worked.drillIds.find((id) => drillOf(id).kind === 'flown' && drillOf(id).simulator === 'allowed');
   return (
     <Part heading="Drill plan" end={<LinkButton kind="quiet" label="Change" href={`/weakness/${page.weakness.id}/plan`} />}>
       <Rows>
@@ -67,6 +68,7 @@ function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: 
           />
         ))}
       </Rows>
+      {first ? <LinkButton kind="quiet" icon="monitor" label={`On the simulator first: ${drillOf(first).name}`} href={`/drills/${first}/practice?pilot=${page.pilot.id}&weakness=${page.weakness.id}`} /> : null}
     </Part>
   );
 }

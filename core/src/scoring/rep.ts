@@ -14,6 +14,9 @@ const LINE_EVERY = Math.round(1 / (TRACK_HZ * STEP_S));
 const TAKES_OVER = 0.25;
 const SNAP_S = 0.9;
 const CARRIED_M = 6;
+/** How long hold keeps, and how long it is away, where it drops by chance, s. */
+const HOLD_KEEPS_S = [4, 20] as const;
+const HOLD_AWAY_S = [4, 10] as const;
 
 /** How a rep is set up. */
 export interface RepSetUp {
@@ -23,6 +26,8 @@ export interface RepSetUp {
   readonly start: Start;
   readonly seed: number;
   readonly sensorSides?: readonly SensorSide[];
+  /** Hold drops now and then, unforeseen, and comes back. */
+  readonly holdDrops?: boolean;
   readonly returnHeightM?: number;
   readonly home?: readonly [number, number];
 }
@@ -45,6 +50,7 @@ export class Rep {
   autoReturn: AutoReturn | null = null;
   private readonly random: Random;
   private holdLost = false;
+  private holdTurnsS = Infinity;
   private count = 0;
   private happened: TrackEventName[] = [];
 
@@ -52,6 +58,7 @@ export class Rep {
     const { craft, scene, start, seed, course } = setUp;
     this.flight = new Flight(craft, scene, start, seed);
     this.random = new Random(seed ^ 0x3a17);
+    if (setUp.holdDrops) this.holdTurnsS = this.between(HOLD_KEEPS_S);
     this.referee = new Referee(course, craft, this.line({ throttle: 0, yaw: 0, pitch: 0, roll: 0 }, { mode: course.mode ?? 'position-hold', setting: 'normal', pilotHeadingDeg: null, hold: true }), this.random);
   }
 
@@ -85,6 +92,10 @@ export class Rep {
         mode = { ...mode, mode: 'position-hold', setting: 'normal', pilotHeadingDeg: null };
       }
     }
+    if (flight.timeS > this.holdTurnsS) {
+      this.dropHold(!this.holdLost);
+      this.holdTurnsS = flight.timeS + this.between(this.holdLost ? HOLD_AWAY_S : HOLD_KEEPS_S);
+    }
     if (this.count % LINE_EVERY === 0) {
       const heeded = heedSensors(flight.body, flown, setUp.sensorSides ?? [], mode.setting, mode.mode === 'position-hold' && mode.hold, setUp.scene.solids, setUp.craft.spanM, setUp.craft.topSpeedMps[mode.setting]);
       this.nearestM = heeded.nearestM;
@@ -97,6 +108,8 @@ export class Rep {
     if (flight.ended) { this.happens('crash'); this.write(sticks, mode); }
   }
   private heeded: StickNow | null = null;
+
+  private between([least, most]: readonly [number, number]): number { return least + (most - least) * this.random.uniform(); }
 
   private happens(is: TrackEventName): void {
     this.happened.push(is);

@@ -1,3 +1,4 @@
+import { softened } from '../flying/softening';
 import type { FlightMode } from '../flying/vocabulary';
 import type { Side } from '../drills/drill';
 import type { ModeNow, StickNow } from '../flight/control';
@@ -52,7 +53,3 @@ export function flyDrill(craft: CraftModel, drillId: string, side: Side | null, 
   const track = rep.writer.track();
   return { track, score: scoreTrack(track, course, craft, setUp.solids) };
 }
-
-/** Centre-softened stick: (1 − e) x + e x³. Common practice. */
-export const soften = (x: number, e: number): number => (1 - e) * x + e * x * x * x;
-export const softened = (sticks: StickNow, e: number): StickNow => ({ throttle: soften(sticks.throttle, e), yaw: soften(sticks.yaw, e), pitch: soften(sticks.pitch, e), roll: soften(sticks.roll, e) });

@@ -1,0 +1,1 @@
+export { LinkedPractice as default } from '../screens';

@@ -1,0 +1,67 @@
+import type { Mark } from '@skelby/core/choreography/scene';
+import type { Scene } from '@skelby/core/flight/flight';
+import { forwardRef, type ReactNode, useEffect, useImperativeHandle, useRef } from 'react';
+import { View } from 'react-native';
+import { themed, useTheme } from '../ui/theme';
+import type { Drawn, Pose, PracticeView } from './view';
+
+const useStyles = themed((theme) => ({
+  field: { height: 330, borderWidth: 2, borderColor: theme.ink, backgroundColor: theme.shade },
+  corner: { position: 'absolute', top: 6, right: 6 },
+}));
+
+export interface FieldHandle {
+  readonly draw: (pose: Pose) => Drawn | null;
+  readonly showPath: (places: readonly (readonly [number, number, number])[] | null) => void;
+}
+
+interface FieldProps {
+  readonly spanM: number;
+  readonly rotors: number;
+  readonly marks: readonly Mark[];
+  readonly scene: Scene;
+  readonly throughCamera: boolean;
+  readonly blind: boolean;
+  /** In the corner: the field from above. */
+  readonly inset?: ReactNode;
+  readonly children?: ReactNode;
+}
+
+/** The field in three dimensions. What draws it arrives with it. */
+export const Field = forwardRef<FieldHandle, FieldProps>(function Field({ spanM, rotors, marks, scene, throughCamera, blind, inset, children }, handle) {
+  const styles = useStyles();
+  const theme = useTheme();
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const box = useRef<HTMLDivElement>(null);
+  const view = useRef<PracticeView | null>(null);
+  const last = useRef<Pose | null>(null);
+  useImperativeHandle(handle, () => ({
+    draw: (pose) => { last.current = pose; return view.current?.draw(pose) ?? null; },
+    showPath: (places) => { view.current?.showPath(places); if (last.current) view.current?.draw(last.current); },
+  }), []);
+  useEffect(() => {
+    let over = false;
+    let watch: ResizeObserver | null = null;
+    void import('./view').then(({ PracticeView: View3d }) => {
+      if (over || !canvas.current || !box.current) return;
+      const made = new View3d(canvas.current, { spanM, rotors, marks, solids: scene.solids, wind: scene.wind });
+      view.current = made;
+      watch = new ResizeObserver(([entry]) => { made.resize(entry!.contentRect.width, entry!.contentRect.height); if (last.current) made.draw(last.current); });
+      watch.observe(box.current);
+    });
+    return () => { over = true; watch?.disconnect(); view.current?.dispose(); view.current = null; };
+  }, [spanM, rotors, marks, scene]);
+  useEffect(() => {
+    if (!view.current) return;
+    view.current.throughCamera = throughCamera;
+    view.current.blind = blind;
+    if (last.current) view.current.draw(last.current);
+  }, [throughCamera, blind]);
+  return (
+    <View style={styles.field}>
+      <div ref={box} style={{ position: 'absolute', inset: 0 }}><canvas ref={canvas} role="img" aria-label={throughCamera ? 'What the camera of the craft sees' : 'The field from where the pilot stands'} style={{ width: '100%', height: '100%', display: 'block' }} /></div>
+      {inset ? <View style={[styles.corner, { backgroundColor: theme.ground }]}>{inset}</View> : null}
+      {children}
+    </View>
+  );
+});

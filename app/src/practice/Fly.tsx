@@ -1,0 +1,168 @@
+import { axesOf, type StickLayout } from '@skelby/core/flying/vocabulary';
+import type { Course } from '@skelby/core/scoring/course';
+import type { Drill } from '@skelby/core/drills/drill';
+import type { Ended } from '@skelby/core/flight/flight';
+import type { PracticeSetUp } from '@skelby/core/flight/practice';
+import { headingOf } from '@skelby/core/track/track';
+import type { CraftRecord } from '@skelby/core/flying/craft-facts';
+import { useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '../api/use-units';
+import { Button, ButtonRow } from '../ui/Button';
+import { themed } from '../ui/theme';
+import { Words } from '../ui/Words';
+import { keptSetUpOnce, padsNow } from './controller';
+import { Field, type FieldHandle } from './Field';
+import { Gimbal } from './Gimbal';
+import { useHands } from './hands';
+import { Inset } from './Inset';
+import type { Shown, Scored } from './practice.worker';
+import { Replayed } from './Replayed';
+import { ScorePanel } from './ScorePanel';
+import { flightFrom, type PracticeSettings } from './settings';
+import type { Tilt } from './tilt';
+import { useFlight } from './use-flight';
+
+const READ_EVERY_MS = 200;
+/** Shown: a thing that the sensors see nearer than this, m. */
+const WARN_M = 7;
+
+const useStyles = themed((theme) => ({
+  over: { position: 'absolute', left: 8, right: 8, bottom: 8, padding: 10, backgroundColor: theme.ground, borderWidth: 2, borderColor: theme.ink, gap: 8 },
+  hands: { flexDirection: 'row', justifyContent: 'space-between' },
+  read: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 14 },
+  blind: { position: 'absolute', left: 0, right: 0, top: 0, bottom: 0, alignItems: 'center', justifyContent: 'center', backgroundColor: theme.shade },
+}));
+
+export const endedWords = (ended: NonNullable<Ended>): string =>
+  (ended.how === 'ground' ? 'Into the ground' : `Into ${ended.solid?.solid === 'wire' ? 'a bar or wire' : ended.solid?.solid === 'pole' ? 'a post or trunk' : ended.solid?.solid === 'ball' ? 'a tree' : 'a wall or roof'}`);
+
+const RETURN_WORDS = { climbing: 'Coming home: climbing first', 'on-the-way': 'Coming home', landing: 'Landing by itself' } as const;
+
+/** Distance, height, speed and charge, a few times a second: reading them is not flying. */
+function Readout({ shown }: { readonly shown: Shown | null }) {
+  const styles = useStyles();
+  const { say } = useUnits();
+  if (!shown) return <Words as="soft" role="status">Setting it up …</Words>;
+  const { position: [x, y, z], velocity, charge, holdLost, nearestM, returning } = shown;
+  return (
+    <View style={styles.read}>
+      <Words as="figure">{`${say(Math.round(Math.hypot(x - shown.pilot.x, y - shown.pilot.y)), 'm')} away`}</Words>
+      <Words as="figure">{`${say(Math.round(z * 10) / 10, 'm')} up`}</Words>
+      <Words as="figure">{say(Math.round(Math.hypot(...velocity) * 10) / 10, 'm/s')}</Words>
+      <Words as="figure">{`${Math.round(charge * 100)} %`}</Words>
+      {nearestM !== null && nearestM < WARN_M ? <Words as="figure">{`! ${say(Math.round(nearestM * 10) / 10, 'm')} to something`}</Words> : null}
+      {holdLost ? <Words as="figure">No hold</Words> : null}
+      {returning ? <Words as="figure">{RETURN_WORDS[returning]}</Words> : null}
+    </View>
+  );
+}
+
+interface FlyProps {
+  readonly drill: Drill;
+  readonly course: Course;
+  readonly setUp: PracticeSetUp;
+  readonly craft: CraftRecord;
+  readonly settings: PracticeSettings;
+  readonly layout: StickLayout;
+  readonly tilt: Tilt;
+  readonly onScored: (scored: Scored) => void;
+  /** What became of the rep, under its score. */
+  readonly recorded?: React.ReactNode;
+}
+
+/** The craft, the sticks and the drill: flown, measured, and shown again. */
+export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onScored, recorded }: FlyProps) {
+  const styles = useStyles();
+  const { sentence, say } = useUnits();
+  const field = useRef<FieldHandle>(null);
+  const readAt = useRef(0);
+  const [shown, setShown] = useState<Shown | null>(null);
+  const path = useRef<(readonly [number, number])[]>([]);
+  const [throughCamera, setThroughCamera] = useState(false);
+  const [reads, setReads] = useState(true);
+  const hands = useHands(layout, tilt);
+  const [from] = useState(() => flightFrom(drill.id, settings, setUp, course, craft));
+  const { mode, setting, relative } = settings;
+
+  const onFrame = (now: Shown) => {
+    const began = performance.now();
+    const drawn = field.current?.draw(now);
+    performance.measure('skelby.practice', { start: began, detail: { ...drawn, workMs: now.workMs } });
+    hands.soften(now.part.softening);
+    if (now.timeS === 0) path.current = [];
+    if (now.ended || now.timeS === 0 || began - readAt.current > READ_EVERY_MS) {
+      readAt.current = began;
+      path.current.push([now.position[0], now.position[1]]);
+      setShown(now);
+    }
+  };
+  const flight = useFlight(from, { mode: { mode, setting, pilotHeadingDeg: relative && mode !== 'rate' ? 0 : null, hold: true }, sticks: hands.read, onFrame });
+  const { again, go, isFlying, scored, failed } = flight;
+  const told = useRef(onScored);
+  told.current = onScored;
+  useEffect(() => { if (scored) told.current(scored); }, [scored]);
+
+  // Switches of a controller that has been set up.
+  const uses = useRef({ again, camera: () => setThroughCamera((on) => !on), hold: () => flight.dropHold(!(shown?.holdLost ?? false)), home: flight.goHome });
+  uses.current = { again, camera: () => setThroughCamera((on) => !on), hold: () => flight.dropHold(!(shown?.holdLost ?? false)), home: flight.goHome };
+  useEffect(() => {
+    let before: readonly boolean[] = [];
+    const look = setInterval(() => {
+      const pad = padsNow()[0];
+      const switches = pad ? keptSetUpOnce(pad.id)?.switches ?? {} : {};
+      for (const [use, button] of Object.entries(switches)) if (pad?.pressed[button] && !before[button]) uses.current[use as keyof typeof uses.current]();
+      before = pad?.pressed ?? [];
+    }, 60);
+    return () => clearInterval(look);
+  }, []);
+
+  const { left, right } = axesOf(layout);
+  const stays = (vertical: string) => vertical === 'throttle' && (mode === 'rate' || mode === 'self-level');
+  const part = shown?.part;
+  const says = part ? `${part.of > 1 ? `${part.at + 1} of ${part.of}: ` : ''}${part.says}` : '';
+  const heading = shown ? headingOf({ qw: shown.attitude[0], qx: shown.attitude[1], qy: shown.attitude[2], qz: shown.attitude[3] }) : 0;
+  if (scored) {
+    return (
+      <>
+        {scored.ended ? <Words as="heading" role="alert">{`${endedWords(scored.ended)} at ${say(Math.round(scored.ended.speedMps), 'm/s')}`}</Words> : null}
+        <ScorePanel score={scored.score} />
+        {recorded}
+        <Replayed replay={scored.replay} wrongAtS={scored.score.wrong?.atS ?? null} spanM={craft.spanM} rotors={craft.rotors} marks={setUp.marks} scene={from.scene} layout={layout} />
+        <ButtonRow>
+          <Button kind="solid" icon="rotate-ccw" label="Again" onPress={again} />
+          <Button icon="download" label="Save the flight" onPress={flight.save} />
+        </ButtonRow>
+      </>
+    );
+  }
+  return (
+    <>
+      <Words as="heading">{isFlying ? says : sentence(drill.byEye)}</Words>
+      <Field
+        ref={field} spanM={craft.spanM} rotors={craft.rotors} marks={setUp.marks} scene={from.scene} throughCamera={throughCamera} blind={isFlying && (part?.blind ?? false)}
+        inset={reads && shown ? <Inset size={104} marks={setUp.marks} pilot={shown.pilot} craft={part?.blind || part?.hands === 'find-nose' ? null : { x: shown.position[0], y: shown.position[1], headingDeg: heading }} path={path.current} /> : null}
+      >
+        {isFlying ? null : (
+          <View style={styles.over}>
+            <Button kind="main" icon="play" label="Start" onPress={go} disabled={!shown} />
+          </View>
+        )}
+      </Field>
+      {failed ? <Words as="strong" role="alert">{`! ${failed}`}</Words> : reads ? <Readout shown={shown} /> : null}
+      {isFlying && part?.hands === 'answer' ? <Button kind="solid" icon="message-circle" label="Answer" onPress={flight.answer} /> : null}
+      {isFlying && shown?.returning ? <Button kind="solid" icon="corner-up-left" label="Take it over" onPress={flight.takeOver} /> : null}
+      <View style={styles.hands}>
+        <Gimbal hand="left" hands={hands} says={`Left stick: ${left.vertical}, ${left.horizontal}`} stays={stays(left.vertical)} />
+        <Gimbal hand="right" hands={hands} says={`Right stick: ${right.vertical}, ${right.horizontal}`} stays={stays(right.vertical)} />
+      </View>
+      <ButtonRow>
+        {isFlying ? <Button icon="rotate-ccw" label="Again" onPress={again} /> : null}
+        <Button icon={throughCamera ? 'user' : 'camera'} label={throughCamera ? 'From the ground' : 'Camera'} onPress={() => setThroughCamera(!throughCamera)} />
+        {mode === 'position-hold' ? <Button icon={shown?.holdLost ? 'anchor' : 'shuffle'} label={shown?.holdLost ? 'Give hold back' : 'Drop hold'} onPress={() => flight.dropHold(!(shown?.holdLost ?? false))} /> : null}
+        {mode === 'position-hold' && !shown?.returning ? <Button icon="home" label="Come home" onPress={flight.goHome} /> : null}
+        <Button kind="quiet" label={reads ? 'Hide figures and map' : 'Show figures and map'} onPress={() => setReads(!reads)} />
+      </ButtonRow>
+    </>
+  );
+}

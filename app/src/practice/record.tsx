@@ -1,0 +1,85 @@
+import type { Purpose } from '@skelby/core/clearance/facts';
+import type { Drill } from '@skelby/core/drills/drill';
+import { MEASURES } from '@skelby/core/drills/measures';
+import { versionInForce } from '@skelby/core/drills/school-book';
+import { windBandOf } from '@skelby/core/flying/wind-band';
+import type { Score } from '@skelby/core/scoring/score';
+import { useCallback, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { outbox } from '../outbox/use-outbox';
+import { Button } from '../ui/Button';
+import { Words } from '../ui/Words';
+import { today } from '../words/dates';
+import { PURPOSE_WORDS } from '../words/words';
+import { MEASURE_WORDS, REASON_OF_OTHER } from './measure-words';
+import type { Scored } from './practice.worker';
+import type { PracticeSettings } from './settings';
+
+interface Kept {
+  readonly repId: string;
+  readonly met: boolean;
+  readonly takenBack: boolean;
+}
+export interface Recorded {
+  readonly record: (scored: Scored) => void;
+  readonly undo: () => void;
+  readonly last: Kept | null;
+  /** Where it goes. */
+  readonly weaknessId: string | null;
+  readonly purpose: Purpose;
+}
+
+const reasonFor = ({ wrong }: Score) => (wrong === null ? null : wrong.of === 'crash' || wrong.of === 'not-finished' ? REASON_OF_OTHER[wrong.of] : MEASURE_WORDS[wrong.of].reason);
+
+/** The value a trainer would have written down, where the score has one in that unit. */
+export function measureFor(drillId: string, { values }: Score): number | null {
+  const unit = MEASURES[drillId]?.unit;
+  return unit === undefined ? null : values.find((each) => MEASURE_WORDS[each.of].unit === unit)?.value ?? null;
+}
+
+interface Belongs {
+  readonly weaknessId: string | null;
+  readonly drill: Drill;
+  readonly settings: PracticeSettings | null;
+  readonly purpose: Purpose;
+}
+
+/** Each rep flown for a weakness is recorded with it as one on the simulator. */
+export function useRecorded({ weaknessId, drill, settings, purpose }: Belongs): Recorded {
+  const [last, setLast] = useState<Kept | null>(null);
+  const now = useRef({ settings });
+  now.current = { settings };
+  const record = useCallback(({ score }: Scored) => {
+    const flown = now.current.settings;
+    if (!weaknessId || !flown || score.over === 'stopped') { setLast(null); return; }
+    const [repId, flownAt] = [uuid(), new Date().toISOString()];
+    void outbox.add({
+      path: `/reps/${repId}`, what: `rep of ${drill.name} on the simulator`, stamp: 'flownAt',
+      body: {
+        weaknessId, drillId: drill.id, purpose, met: score.met, missReason: reasonFor(score), side: flown.side, band: windBandOf(flown.windMps), flownOn: 'simulator', mode: flown.mode, pilotRelative: flown.relative, pack: 1,
+        measure: measureFor(drill.id, score), drillVersion: versionInForce(drill.id), day: today(), flownAt,
+      },
+    });
+    setLast({ repId, met: score.met, takenBack: false });
+  }, [weaknessId, drill, purpose]);
+  const undo = useCallback(() => {
+    if (!last || last.takenBack) return;
+    void outbox.add({ path: `/reps/${last.repId}/taken-back`, body: { reason: 'Not a fair attempt' }, what: `undo of a rep of ${drill.name}` });
+    setLast({ ...last, takenBack: true });
+  }, [last, drill]);
+  return { record, undo, last, weaknessId, purpose };
+}
+
+/** What became of the rep. */
+export function RecordedRep({ recorded: { last, undo, weaknessId, purpose } }: { readonly recorded: Recorded }) {
+  if (!weaknessId) return <Words as="soft">Not recorded: opened from a weakness, a rep goes to it.</Words>;
+  if (!last) return null;
+  if (last.takenBack) return <Words role="status">Taken back.</Words>;
+  return (
+    <View style={{ gap: 4 }}>
+      <Words role="status">{`Recorded as ${last.met ? 'met' : 'missed'} on the simulator (${PURPOSE_WORDS[purpose].toLowerCase()}). It still has to be shown on the craft.`}</Words>
+      <Button kind="quiet" icon="corner-up-left" label="Take this rep back" onPress={undo} />
+    </View>
+  );
+}
