@@ -16,6 +16,7 @@ import { measureExchange } from './exchange';
 import { measureField, measureLayout, measureSync } from './field';
 import { measureFirstLoad } from './first-load';
 import { measureHeadless, measurePractice } from './flight';
+import { measureConfusion, measureLogScoring, measurePilots } from './pilots';
 import { measureAccuracy, sayShare } from './ranking';
 
 const row = (what: string, figure: string) => say(`${what.padEnd(68)}${figure}`);
@@ -91,6 +92,7 @@ const WITH_THE_APP: Readonly<Record<string, (running: Running) => Promise<void>>
     row('  from the tap to the first figures (aim: under 3 s)', ms(practice.startMs));
     row('  a frame, own script work, processor slowed 4× (aim: under 6 ms)', `median ${practice.frame.median.toFixed(1)} ms, p95 ${practice.frame.p95.toFixed(1)} ms`);
     row('  physics of a frame in its worker, not slowed (aim: under 2 ms)', `median ${practice.physics.median.toFixed(1)} ms, p95 ${practice.physics.p95.toFixed(1)} ms (median times 4 by hand: ${(practice.physics.median * 4).toFixed(1)})`);
+    row('  stick to new pose, not slowed (aim: a frame and a step, 18.7 ms)', `median ${practice.toPose.median.toFixed(1)} ms, p95 ${practice.toPose.p95.toFixed(1)} ms`);
     row('  drawn a frame', `${practice.calls} calls, ${practice.triangles} triangles`);
   },
   async api({ base }) {
@@ -107,9 +109,30 @@ const WITH_THE_APP: Readonly<Record<string, (running: Running) => Promise<void>>
   },
 };
 
+const REPS_EACH = 10;
+const REPS_OF_OTHERS = 1;
+const CRASHES_EACH = 8;
+
+/** Synthetic pilots: what they meet and miss, and what is made of their crashes. */
+function sayPilots(): void {
+  say('\nSynthetic pilots');
+  const { steady, habits } = measurePilots(REPS_EACH, REPS_OF_OTHERS);
+  const sum = (of: readonly number[]) => of.reduce((all, each) => all + each, 0);
+  row('  steady hands, all drills (aim: 90 % met)', sayShare(sum(steady.map((each) => each.met)), sum(steady.map((each) => each.of))));
+  row('  the drills that steady hands meet least', steady.slice(0, 3).map((each) => `${each.id} ${each.met}/${each.of}`).join(', '));
+  say('  each habit: its own drills missed (aim: 70 %), unrelated ones met');
+  for (const { habit, missedOwn, ofOwn, metOthers, ofOthers } of habits) row(`    ${habit}`, `${missedOwn}/${ofOwn}, ${ofOthers > 0 ? `${metOthers}/${ofOthers}` : 'touches all'}`);
+  const { table, right, all } = measureConfusion(CRASHES_EACH);
+  row('  causes read from crashes, the planted one named first (aim: 85 %)', sayShare(right, all));
+  for (const [planted, named] of table) row(`    ${planted}`, [...named].sort((a, b) => b[1] - a[1]).map(([id, count]) => `${id === planted ? 'itself' : id} ${count}`).join(', '));
+  const log = measureLogScoring();
+  row(`  ${log.lines} lines of a flight log scored, ${log.reps} reps in it (aim: under 1 s)`, ms(log.ms));
+}
+
 /** Parts that need nothing else running. */
 const ALONE: Readonly<Record<string, () => Promise<void>>> = {
   async ranking() { sayAccuracy(); },
+  async pilots() { sayPilots(); },
   async clearing() { say(`\nWhat clearing promises\n${sayClearing()}`); },
   async start() {
     await buildApp();

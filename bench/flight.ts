@@ -26,6 +26,8 @@ export interface PracticeFigures {
   readonly frame: { readonly median: number; readonly p95: number };
   /** Physics of a frame in its worker, not slowed, ms. */
   readonly physics: { readonly median: number; readonly p95: number };
+  /** From reading the sticks to the new pose drawn, processor not slowed, ms. */
+  readonly toPose: { readonly median: number; readonly p95: number };
   readonly calls: number;
   readonly triangles: number;
 }
@@ -40,6 +42,9 @@ export function measurePractice(base: string, executablePath: string): Promise<P
     await link.click();
     await page.getByText(/m away$/).waitFor();
     const startMs = performance.now() - started;
+    await page.getByRole('button', { name: 'Start' }).click();
+    await page.waitForTimeout(3_000);
+    const toPose = (await page.evaluate(() => performance.getEntriesByName('skelby.stick-to-pose').map((entry) => entry.duration)));
     await (await context.newCDPSession(page)).send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
     await page.evaluate(() => performance.clearMeasures());
     await page.keyboard.down('ArrowUp');
@@ -47,6 +52,6 @@ export function measurePractice(base: string, executablePath: string): Promise<P
     const frames = await page.evaluate(() => performance.getEntriesByName('skelby.practice').map((entry) => ({ ms: entry.duration, ...(entry as PerformanceMeasure).detail as { workMs: number; calls: number; triangles: number } })));
     const spread = (values: readonly number[]) => { const sorted = [...values].sort((a, b) => a - b); return { median: sorted[Math.floor(sorted.length / 2)]!, p95: sorted[Math.floor(sorted.length * 0.95)]! }; };
     const last = frames.at(-1)!;
-    return { startMs, frame: spread(frames.map((each) => each.ms)), physics: spread(frames.map((each) => each.workMs)), calls: last.calls, triangles: last.triangles };
+    return { startMs, toPose: spread(toPose), frame: spread(frames.map((each) => each.ms)), physics: spread(frames.map((each) => each.workMs)), calls: last.calls, triangles: last.triangles };
   });
 }

@@ -88,9 +88,14 @@ const PICTURES: readonly Picture[] = [
   { name: 'counter', open: (page) => weakness(/Oska Merrin.*Yaw tumble/)(page).then(async () => { await page.getByRole('link', { name: /Power turn Decides/ }).click(); await page.getByRole('img', { name: /test rep/ }).waitFor(); }) },
   {
     name: 'practice', open: async (page) => {
-      await page.goto('/drills/figure-eight/practice');
-      await page.getByText(/m away$/).waitFor();
-      await page.waitForTimeout(2_000);
+      // A brake that came late: a rep that went wrong has more to show than one that did not.
+      await page.goto('/drills/brake-to-mark/practice?wind=3');
+      await page.getByRole('button', { name: 'Start' }).click({ timeout: 20_000 });
+      await page.keyboard.down('ArrowUp');
+      await page.waitForTimeout(3_200);
+      await page.keyboard.up('ArrowUp');
+      await page.getByRole('button', { name: 'Where it went wrong' }).waitFor({ timeout: 60_000 });
+      await page.waitForTimeout(1_500);
     },
   },
   { name: 'session', open: (page) => session(page).then(() => page.getByText(/The best there is/).scrollIntoViewIfNeeded()) },

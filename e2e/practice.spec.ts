@@ -1,16 +1,26 @@
+import { readFile } from 'node:fs/promises';
+import { counted, drilled, weaknessId } from './drilling';
 import { expect, type Page, test } from './field';
 
 /** Flying a drill on the phone itself. */
 
 /** What the figures under the field say, in their own units. */
 const figure = async (page: Page, unit: RegExp): Promise<number> => Number.parseFloat((await page.getByText(unit).textContent())!);
+const start = (page: Page) => page.getByRole('button', { name: 'Start' }).click({ timeout: 20_000 });
+/** A firm lift-off and a hover, by the key of the throttle. */
+async function popUp(page: Page): Promise<void> {
+  await start(page);
+  await page.keyboard.down('KeyW');
+  await expect.poll(() => figure(page, /m up$/), { timeout: 20_000, intervals: [50] }).toBeGreaterThan(1.4);
+  await page.keyboard.up('KeyW');
+}
 
-test('a drill starts with its marks within moments, answers the keys of the layout, and says where it went in', async ({ trainer, page }) => {
+test('a drill waits with its marks, answers the keys of the layout, and says where it went in and why', async ({ trainer, page }) => {
   await trainer.today();
   await page.goto('/drills/tail-in-hover');
   await page.getByRole('link', { name: 'Practise it here' }).click();
-  await expect(page.getByText(/m away$/)).toBeVisible({ timeout: 15_000 });
-  await expect(page.getByRole('img', { name: 'The field from where the pilot stands' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'The field from where the pilot stands' })).toBeVisible({ timeout: 15_000 });
+  await start(page);
   const before = await figure(page, /m away$/);
   await page.keyboard.down('ArrowUp');
   await expect.poll(() => figure(page, /m away$/), { timeout: 15_000 }).toBeGreaterThan(before + 4);
@@ -20,19 +30,21 @@ test('a drill starts with its marks within moments, answers the keys of the layo
 
   // Without height hold the throttle is the rotors' own speed: pulled back, it comes down hard.
   await page.getByRole('radio', { name: 'Self-level' }).click();
+  await start(page);
   await page.keyboard.down('KeyS');
   await expect(page.getByRole('alert')).toContainText('Into the ground', { timeout: 20_000 });
   await page.keyboard.up('KeyS');
-  await page.getByRole('radio', { name: 'Position hold' }).click();
-  await page.getByRole('button', { name: 'Again' }).first().click();
-  await expect(page.getByText(/^2\.\d\sm up$/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Likely cause' })).toBeVisible();
+  await expect(page.getByText('A crash in practice is not logged')).toBeVisible();
+  await page.getByRole('button', { name: 'Where it went wrong' }).click();
+  await expect(page.getByRole('img', { name: 'Sticks as they were held' })).toBeVisible();
 });
 
 test('on the other layout the same hand does another thing, and a thumb flies as a key does', async ({ trainer, page }) => {
   await trainer.today();
   await page.goto('/drills/tail-in-hover/practice');
-  await expect(page.getByText(/m away$/)).toBeVisible({ timeout: 15_000 });
   await page.getByRole('radio', { name: 'Mode 1' }).click();
+  await start(page);
   const stick = page.getByRole('img', { name: 'Right stick: throttle, roll' });
   await stick.scrollIntoViewIfNeeded();
   const box = (await stick.boundingBox())!;
@@ -41,6 +53,97 @@ test('on the other layout the same hand does another thing, and a thumb flies as
   await page.mouse.move(box.x + box.width / 2, box.y + 10, { steps: 4 });
   await expect.poll(() => figure(page, /m up$/), { timeout: 15_000 }).toBeGreaterThan(5);
   await page.mouse.up();
+});
+
+test('a rep flown from a weakness is measured, goes to it as one on the simulator, and can be taken back', async ({ trainer, page }) => {
+  await drilled(trainer, page, 'Simulator pilot');
+  const id = weaknessId(page);
+  await page.goto(`/drills/pop-up-takeoff/practice?weakness=${id}`);
+  await popUp(page);
+  await expect(page.getByText(/^Recorded as (met|missed) on the simulator/)).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText(/Within a span of the ground: /)).toBeVisible();
+  await expect.poll(async () => (await counted(trainer, id)).map((rep) => (rep as unknown as { flownOn: string }).flownOn)).toEqual(['simulator']);
+  await page.getByRole('button', { name: 'Take this rep back' }).click();
+  await expect.poll(async () => (await counted(trainer, id)).length).toBe(0);
+});
+
+test('a flight is saved as an open log, judged again from it, and a log with a fault is told line and column', async ({ trainer, page }) => {
+  await trainer.today();
+  await page.goto('/drills/pop-up-takeoff/practice');
+  await popUp(page);
+  await expect(page.getByText('Play', { exact: true })).toBeVisible({ timeout: 40_000 });
+  const verdict = await page.getByText(/^Within a span|^[✓✗] Within a span/).first().textContent();
+  const [saved] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the flight' }).click()]);
+  const csv = await readFile((await saved.path()), 'utf8');
+  expect(csv.split('\n')[2]).toContain('time [s],east [m],north [m],up [m]');
+  const judge = async (content: string) => {
+    const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: 'Judge a log' }).click()]);
+    await chooser.setFiles({ name: 'flight.csv', mimeType: 'text/csv', buffer: Buffer.from(content) });
+  };
+  await judge(csv);
+  await expect(page.getByText(/^1\srep found/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(verdict!)).toHaveCount(2);
+  await judge(csv.replace('up [m]', 'up [ft]'));
+  await expect(page.getByText('"ft" is not its unit')).toBeVisible();
+  const lines = csv.split('\n');
+  await judge([...lines.slice(0, 100), lines[100]!.replace(/^([^,]*,[^,]*,)[^,]*/, '$1far'), ...lines.slice(101)].join('\n'));
+  await expect(page.getByText('Line 101, north [m]: "far" is not a number')).toBeVisible();
+});
+
+test('a link opens the drill as the trainer set it, without an account, and a wrong one says what is wrong', async ({ trainer, page, browser }) => {
+  await trainer.today();
+  await page.goto('/drills/brake-to-mark/practice');
+  await page.getByRole('radio', { name: 'Trees' }).click();
+  await page.getByRole('radio', { name: 'Strong' }).click();
+  const address = (await page.getByLabel('Link', { exact: true }).textContent())!;
+  const stranger = await (await browser.newContext()).newPage();
+  await stranger.goto(address);
+  await expect(stranger.getByRole('radio', { name: 'Trees' })).toBeChecked({ timeout: 20_000 });
+  await expect(stranger.getByRole('radio', { name: 'Strong' })).toBeChecked();
+  await start(stranger);
+  await expect(stranger.getByText(/m away$/)).toBeVisible();
+  await stranger.goto(address.replace('gusts=strong', 'gusts=wild'));
+  await expect(stranger.getByText('Gusts must be one of none, usual, strong')).toBeVisible({ timeout: 20_000 });
+  await stranger.context().close();
+});
+
+test('a transmitter is set up by moving its sticks, flies by them, and is known again', async ({ trainer, page }) => {
+  await trainer.today();
+  await page.addInitScript(`
+    window.pad = { id: 'Training transmitter', axes: [0, 0, 0, -1, 0], buttons: [{ pressed: false, value: 0 }, { pressed: false, value: 0 }] };
+    navigator.getGamepads = () => [window.pad];
+  `);
+  await page.goto('/drills/tail-in-hover/practice');
+  await page.getByRole('button', { name: 'Set the sticks up' }).click({ timeout: 20_000 });
+  const push = (axis: number, value: number) => page.evaluate(`window.pad.axes[${axis}] = ${value}`);
+  // Throttle on the fourth axis, yaw on the fifth the wrong way round, pitch and roll on the first two.
+  for (const [axis, high, low] of [[3, 1, -1], [4, -0.8, 0.8], [1, -1, 1], [0, 1, -1]] as const) {
+    await push(axis, axis === 3 ? -1 : 0);
+    for (const value of [high, low]) {
+      await push(axis, value);
+      await expect(page.getByText(`Axis ${axis + 1} moves.`)).toBeVisible();
+      await page.getByRole('button', { name: 'It is there' }).click();
+    }
+    await push(axis, 0);
+  }
+  await expect(page.getByRole('button', { name: 'Set the sticks up again' })).toBeVisible();
+  await push(3, 0.8);
+  await start(page);
+  await expect.poll(() => figure(page, /m up$/), { timeout: 15_000 }).toBeGreaterThan(4);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Set the sticks up again' })).toBeVisible({ timeout: 20_000 });
+});
+
+test('the phone leaned forward flies forward', async ({ trainer, page }) => {
+  await trainer.today();
+  await page.goto('/drills/fore-aft-line/practice');
+  await page.getByRole('button', { name: 'Tilt flies pitch and roll' }).click();
+  const lean = (beta: number) => page.evaluate(`window.dispatchEvent(new DeviceOrientationEvent('deviceorientation', { alpha: 0, beta: ${beta}, gamma: 0 }))`);
+  await lean(40);
+  await expect(page.getByRole('button', { name: 'Stop flying by tilt' })).toBeVisible();
+  await start(page);
+  await lean(25);
+  await expect.poll(() => figure(page, /m away$/), { timeout: 15_000 }).toBeGreaterThan(12);
 });
 
 test('a drill that is not for the simulator leads nowhere here', async ({ trainer, page }) => {

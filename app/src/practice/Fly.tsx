@@ -1,3 +1,4 @@
+import { causeOf } from '@skelby/core/causes/causes';
 import { axesOf, type StickLayout } from '@skelby/core/flying/vocabulary';
 import type { Course } from '@skelby/core/scoring/course';
 import type { Drill } from '@skelby/core/drills/drill';
@@ -9,6 +10,7 @@ import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../api/use-units';
 import { Button, ButtonRow } from '../ui/Button';
+import { Row, Rows } from '../ui/Rows';
 import { themed } from '../ui/theme';
 import { Words } from '../ui/Words';
 import { keptSetUpOnce, padsNow } from './controller';
@@ -16,7 +18,7 @@ import { Field, type FieldHandle } from './Field';
 import { Gimbal } from './Gimbal';
 import { useHands } from './hands';
 import { Inset } from './Inset';
-import type { Shown, Scored } from './practice.worker';
+import type { LikelyCause, Scored, Shown } from './practice.worker';
 import { Replayed } from './Replayed';
 import { ScorePanel } from './ScorePanel';
 import { flightFrom, type PracticeSettings } from './settings';
@@ -54,6 +56,18 @@ function Readout({ shown }: { readonly shown: Shown | null }) {
       {nearestM !== null && nearestM < WARN_M ? <Words as="figure">{`! ${say(Math.round(nearestM * 10) / 10, 'm')} to something`}</Words> : null}
       {holdLost ? <Words as="figure">No hold</Words> : null}
       {returning ? <Words as="figure">{RETURN_WORDS[returning]}</Words> : null}
+    </View>
+  );
+}
+
+/** What the flight itself says of its cause: a practice crash stays in practice, and no trainer has to confirm it. */
+function Likely({ causes }: { readonly causes: readonly LikelyCause[] }) {
+  if (causes.length === 0) return null;
+  return (
+    <View style={{ gap: 6 }}>
+      <Words as="heading">Likely cause</Words>
+      <Rows>{causes.map(({ causeId, probability, because }) => <Row key={causeId} title={`${causeOf(causeId).name} · ${Math.round(probability * 100)} %`} under={because.join('; ')} />)}</Rows>
+      <Words as="soft">Read from the flight alone: what you saw and thought it cannot tell. A crash in practice is not logged as an occurrence.</Words>
     </View>
   );
 }
@@ -127,6 +141,7 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onSco
       <>
         {scored.ended ? <Words as="heading" role="alert">{`${endedWords(scored.ended)} at ${say(Math.round(scored.ended.speedMps), 'm/s')}`}</Words> : null}
         <ScorePanel score={scored.score} />
+        <Likely causes={scored.likely} />
         {recorded}
         <Replayed replay={scored.replay} wrongAtS={scored.score.wrong?.atS ?? null} spanM={craft.spanM} rotors={craft.rotors} marks={setUp.marks} scene={from.scene} layout={layout} />
         <ButtonRow>

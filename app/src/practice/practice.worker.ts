@@ -9,7 +9,10 @@ import { courseOf } from '@skelby/core/scoring/courses';
 import { pilotAt } from '@skelby/core/scoring/referee';
 import { Rep } from '@skelby/core/scoring/rep';
 import { type Replay, replayOf } from '@skelby/core/scoring/replay';
-import { type Score, scoreTrack } from '@skelby/core/scoring/score';
+import { partsOf, type Score, scoreTrack } from '@skelby/core/scoring/score';
+import { rank } from '@skelby/core/ranking/rank';
+import { answersOf } from '@skelby/core/evidence/evidence';
+import { evidenceFrom } from '@skelby/core/scoring/evidence-readers';
 import { flightLogCsv } from '@skelby/core/track/flight-log';
 
 /** Starts anew. */
@@ -65,11 +68,23 @@ export interface Scored {
   readonly score: Score;
   readonly replay: Replay;
   readonly ended: Ended;
+  /** After a crash: what the flight itself says of its cause, likeliest first. */
+  readonly likely: readonly LikelyCause[];
+}
+
+export interface LikelyCause {
+  readonly causeId: string;
+  readonly probability: number;
+  /** What speaks for it most, in words. */
+  readonly because: readonly string[];
 }
 export type FromWorker = Shown | Scored | { readonly is: 'log'; readonly csv: string };
 
 /** A page that stood still does not make the craft jump. */
 const LONGEST_S = 0.1;
+const MOST_CAUSES = 3;
+const WORTH_SAYING = 0.1;
+const MOST_REASONS = 4;
 
 let craft: CraftModel | null = null;
 let course: Course | null = null;
@@ -98,6 +113,15 @@ function begin(from: ToStart): void {
   scored = false;
 }
 
+/** Reads a crash as a debrief would, and ranks what it read. */
+function likelyCauses({ flight: { ended }, writer }: Rep, flown: Course, model: CraftModel, from: ToStart): readonly LikelyCause[] {
+  if (!ended) return [];
+  const [track, facts, { solids }] = [writer.track(), craftFacts(from.craft), from.scene];
+  const { cuts } = partsOf(track, flown, model, solids);
+  const evidence = evidenceFrom({ track, cuts, atS: ended.atS, ended, facts, solids, returnHeightM: from.returnHeightM });
+  return rank(answersOf(evidence), facts).causes.slice(0, MOST_CAUSES).filter((cause, i) => i === 0 || cause.probability >= WORTH_SAYING).map(({ id, probability, reasons }) => ({ causeId: id, probability, because: reasons.filter((reason) => reason.weight > 0).slice(0, MOST_REASONS).map((reason) => reason.words) }));
+}
+
 self.onmessage = ({ data }: MessageEvent<ToDo>) => {
   const post = (message: FromWorker) => self.postMessage(message);
   const began = performance.now();
@@ -118,6 +142,6 @@ self.onmessage = ({ data }: MessageEvent<ToDo>) => {
     scored = true;
     const track = rep.writer.track();
     const score = scoreTrack(track, course, craft, begun.scene.solids);
-    post({ is: 'scored', score, replay: replayOf(track, -Infinity, score.toS), ended: rep.flight.ended });
+    post({ is: 'scored', score, replay: replayOf(track, -Infinity, score.toS), ended: rep.flight.ended, likely: likelyCauses(rep, course, craft, begun) });
   }
 };

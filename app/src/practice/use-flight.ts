@@ -55,8 +55,13 @@ export function useFlight(from: FlightStart, callbacks: Callbacks): Flying {
     let frame = 0;
     let last: number | null = null;
     let answered = true;
+    let sentAt = 0;
     own.onmessage = ({ data }: MessageEvent<FromWorker>) => {
-      if (data.is === 'shown') { answered = true; now.current.onFrame(data); } else if (data.is === 'scored') { setScored(data); if (data.ended) run(false); } else saveFile('practice-flight.csv', data.csv, 'text/csv');
+      if (data.is === 'shown') {
+        answered = true;
+        now.current.onFrame(data);
+        if (sentAt > 0) performance.measure('skelby.stick-to-pose', { start: sentAt });
+      } else if (data.is === 'scored') { setScored(data); if (data.ended) run(false); } else saveFile('practice-flight.csv', data.csv, 'text/csv');
     };
     own.onerror = (event) => setFailed(event.message || 'The part that flies did not load: reload the page.');
     again();
@@ -68,6 +73,7 @@ export function useFlight(from: FlightStart, callbacks: Callbacks): Flying {
       const seconds = last === null ? 0 : (at - last) / 1000;
       last = at;
       answered = false;
+      sentAt = performance.now();
       const { mode, sticks } = now.current;
       own.postMessage({ do: 'fly', sticks: sticks() ?? CENTRED, mode, seconds, ...pressed.current } satisfies ToDo);
       pressed.current = { answer: false, takeOver: false };

@@ -90,13 +90,18 @@ function judge(standard: Standard, cuts: readonly Cut[]): ScoredValue[] {
 }
 
 const MOVEMENT_S = 1;
+const SMOOTHNESS_HZ = 25;
 
 /** How smoothly the lines and bends were flown: hovers have no movement to measure. */
 function smoothnessOf(cuts: readonly Cut[]): number | null {
   const arcs = cuts.flatMap(({ stage, samples }) => {
     const lasted = (samples.at(-1)?.t ?? 0) - (samples[0]?.t ?? 0);
     if (stage.path.is === 'point' || lasted < MOVEMENT_S || samples.every((s) => Math.hypot(s.vx, s.vy, s.vz) < 0.3)) return [];
-    return [spectralArcLength(samples.map((s) => Math.hypot(s.vx, s.vy, s.vz)), (samples.length - 1) / lasted)];
+    // Nothing above ten hertz is looked at: every few lines are enough.
+    const every = Math.max(1, Math.floor((samples.length - 1) / lasted / SMOOTHNESS_HZ));
+    const speeds: number[] = [];
+    for (let i = 0; i < samples.length; i += every) speeds.push(Math.hypot(samples[i]!.vx, samples[i]!.vy, samples[i]!.vz));
+    return [spectralArcLength(speeds, (samples.length - 1) / lasted / every)];
   });
   return arcs.length === 0 ? null : arcs.reduce((sum, each) => sum + each, 0) / arcs.length;
 }
@@ -119,9 +124,11 @@ export function scoreParts({ cuts, over }: Parts, { standards }: Course): Score 
 export const scoreTrack = (track: Track, course: Course, craft: CraftModel, solids: readonly Solid[]): Score => scoreParts(partsOf(track, course, craft, solids), course);
 
 const NEAR_START_M = 3;
+const NEAR_START_UP_M = 1.5;
 
 /**
- * Judges every rep in a longer track: one begins where the craft is within three metres of where the first part does, and the next after it.
+ * Judges every rep in a longer track: one begins where the craft is near where the first part does, within 3 m over the ground and 1.5 m up, and the next after it. What the log cuts short counts
+ * only where it is all there is.
  */
 export function scoreLog(track: Track, course: Course, craft: CraftModel, solids: readonly Solid[]): readonly Score[] {
   const { path } = course.stages[0]!;
@@ -129,10 +136,11 @@ export function scoreLog(track: Track, course: Course, craft: CraftModel, solids
   const { x, y, z } = track.columns;
   const scores: Score[] = [];
   for (let i = 0; i < track.length; i += 1) {
-    if (Math.hypot(x[i]! - sx, y[i]! - sy, z[i]! - sz) > NEAR_START_M) continue;
+    if (Math.hypot(x[i]! - sx, y[i]! - sy) > NEAR_START_M || Math.abs(z[i]! - sz) > NEAR_START_UP_M) continue;
     const parts = partsOf(track, course, craft, solids, i);
     scores.push(scoreParts(parts, course));
     i = Math.max(i, parts.next - 1);
   }
-  return scores;
+  const whole = scores.filter((score) => score.over !== 'stopped');
+  return whole.length > 0 ? whole : scores;
 }

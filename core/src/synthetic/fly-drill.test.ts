@@ -4,6 +4,7 @@ import { craftModel } from '../flight/craft-model';
 import { MEASURED_DRILLS } from '../scoring/courses';
 import { flyDrill } from './fly-drill';
 import { HABIT_SHOWS, HABITS, type Habit } from './habits';
+import { habitOf, Learner } from './learner';
 
 const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
 /** Drills that take seconds. */
@@ -36,4 +37,13 @@ test('the same seed flies the same flight, line for line', () => {
   const [first, second] = [flown(), flown()];
   expect(second.length).toBe(first.length);
   expect(second.columns).toEqual(first.columns);
+});
+
+test('a habit is worn down by practice: missed at first, met in the end', () => {
+  const learner = new Learner(CRAFT, habitOf('obstacle-overrun'), 0.75, 11);
+  const met = Array.from({ length: 16 }, () => learner.fly('brake-to-mark', null, 2)!.score.met);
+  expect(met[0]).toBe(false);
+  expect(met.slice(-5).filter(Boolean).length).toBeGreaterThanOrEqual(4);
+  expect(met.slice(0, 8).filter(Boolean).length).toBeLessThan(met.slice(-8).filter(Boolean).length);
+  expect(learner.fly('stick-call', null, 0)).toBeNull();
 });

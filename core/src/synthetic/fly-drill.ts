@@ -1,12 +1,14 @@
 import { softened } from '../flying/softening';
+import type { SpeedSetting } from '../flying/craft-facts';
 import type { FlightMode } from '../flying/vocabulary';
 import type { Side } from '../drills/drill';
 import type { ModeNow, StickNow } from '../flight/control';
 import { CENTRED } from '../flight/control';
 import type { CraftModel } from '../flight/craft-model';
-import { STEP_S } from '../flight/flight';
+import { type Ended, STEP_S } from '../flight/flight';
 import { practiceOf } from '../flight/practice';
 import { Random } from '../flight/random';
+import type { Solid } from '../flight/world';
 import { courseOf } from '../scoring/courses';
 import { Rep } from '../scoring/rep';
 import { type Score, scoreTrack } from '../scoring/score';
@@ -17,6 +19,9 @@ import { DECIDES_S, type Skill, SKILLED, SyntheticPilot } from './pilot';
 export interface DrillFlown {
   readonly score: Score;
   readonly track: Track;
+  readonly ended: Ended;
+  /** Everything that stood there. */
+  readonly solids: readonly Solid[];
 }
 
 const STEPS_PER_DECISION = Math.round(DECIDES_S / STEP_S);
@@ -27,29 +32,31 @@ const LONGEST_S = 240;
  * @param windMps mean wind 6 m up, with gusts
  * @throws RangeError for a drill that is not flown on the simulator
  */
-export function flyDrill(craft: CraftModel, drillId: string, side: Side | null, windMps: number, habits: ReadonlySet<Habit>, seed: number, { skill = SKILLED, pilotMode = 'position-hold' }: { readonly skill?: Skill; readonly pilotMode?: FlightMode } = {}): DrillFlown {
+export function flyDrill(craft: CraftModel, drillId: string, side: Side | null, windMps: number, habits: ReadonlySet<Habit>, seed: number, { skill = SKILLED, pilotMode = 'position-hold', solids: more = [], setting: chosen }: { readonly skill?: Skill; readonly pilotMode?: FlightMode; readonly solids?: readonly Solid[]; readonly setting?: SpeedSetting } = {}): DrillFlown {
   const [setUp, course] = [practiceOf(drillId, side, pilotMode), courseOf(drillId, side)];
   if (!setUp || !course) throw new RangeError(`"${drillId}" is not flown on the simulator.`);
+  const solids = [...setUp.solids, ...more];
   const random = new Random(seed ^ 0x77);
-  const rep = new Rep({ craft, course, scene: { solids: setUp.solids, wind: { speedMps: windMps, fromDeg: setUp.windFromDeg, gusts: 1, jets: setUp.jets } }, start: setUp.start, seed });
+  const rep = new Rep({ craft, course, scene: { solids, wind: { speedMps: windMps, fromDeg: setUp.windFromDeg, gusts: 1, jets: setUp.jets } }, start: setUp.start, seed });
   const pilot = new SyntheticPilot(craft, course, skill, habits, random);
   const lag = Math.round(skill.reactionS * 100);
   let sticks: StickNow = CENTRED;
   let relative = false;
   const mode = course.mode ?? setUp.mode;
+  const setting = chosen ?? course.setting ?? 'normal';
   for (let step = 0; !rep.isOver && rep.flight.timeS < LONGEST_S; step += 1) {
     if (step % STEPS_PER_DECISION === 0 && rep.writer.length > 0) {
       const s = rep.writer.line(Math.max(0, rep.writer.length - 1 - lag));
       const { stage } = rep.referee;
       relative = stage.relative ?? false;
-      sticks = pilot.decide({ s, referee: rep.referee, mode, setting: course.setting ?? 'normal', holds: !rep.holdIsLost || rep.flight.timeS - rep.referee.beganS < skill.noticesS, relative });
+      sticks = pilot.decide({ s, referee: rep.referee, mode, setting, holds: !rep.holdIsLost || rep.flight.timeS - rep.referee.beganS < skill.noticesS, relative });
       if (stage.softening) sticks = softened(sticks, stage.softening);
     }
     const turned = relative || (habits.has('switches-relative-turned') && rep.referee.at > 0);
-    const now: ModeNow = { mode, setting: course.setting ?? 'normal', pilotHeadingDeg: turned ? 0 : null, hold: true };
+    const now: ModeNow = { mode, setting, pilotHeadingDeg: turned ? 0 : null, hold: true };
     const answers = rep.referee.stage.hands === 'answer' && rep.flight.timeS - rep.referee.beganS > (habits.has('talks-first') ? 0.1 : 2.5);
     rep.step(sticks, now, answers ? { answer: true } : undefined);
   }
   const track = rep.writer.track();
-  return { track, score: scoreTrack(track, course, craft, setUp.solids) };
+  return { track, ended: rep.flight.ended, solids, score: scoreTrack(track, course, craft, solids) };
 }

@@ -182,7 +182,7 @@ export class SyntheticPilot {
       // It answers late: aim a little farther round.
       const lead = clockwiseOf(stage) * turnRate * 0.55;
       const [cx, cy] = [wx * Math.cos(lead) + wy * Math.sin(lead), wy * Math.cos(lead) - wx * Math.sin(lead)];
-      const still = stage.path.is === 'point' && !this.course.walk && at.offM < LEAVES_M;
+      const still = stage.path.is === 'point' && !this.course.walk && at.offM < LEAVES_M && Math.hypot(wx, wy) < LEAVES_M;
       const top = this.craft.topSpeedMps[setting];
       const toward = (relative ? 0 : heading) * DEGREE;
       [along, aside] = still ? [0, 0] : [(cx * Math.sin(toward) + cy * Math.cos(toward)) / top, (cx * Math.cos(toward) - cy * Math.sin(toward)) / top];

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { craftFacts, USUAL_CRAFT } from '../flying/craft-facts';
 import { craftModel } from '../flight/craft-model';
 import { courseOf } from '../scoring/courses';
@@ -34,6 +35,8 @@ test('a flight saved and loaded is the same flight, to a millionth, and is score
 
 test('the header tells units, and the example in the documentation reads', () => {
   expect(lines[0]).toBe('# flown in practice');
+  const documented = /```\n([\s\S]*?)```/.exec(readFileSync(`${__dirname}/../../../docs/flight-log.md`, 'utf8'))![1]!;
+  expect(read(documented)).toMatchObject({ length: 2, events: [{ is: 'call', t: 0.01 }] });
   expect(lines[1]).toMatch(/^time \[s\],east \[m\],north \[m\],up \[m\],v_east \[m\/s\]/);
 });
 

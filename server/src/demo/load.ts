@@ -6,12 +6,15 @@ import type { Purpose } from '@skelby/core/clearance/facts';
 import { learningCurve } from '@skelby/core/clearance/learning-curve';
 import type { Side } from '@skelby/core/drills/drill';
 import { drillOf } from '@skelby/core/drills/drills';
+import { craftModel } from '@skelby/core/flight/craft-model';
+import { craftFacts, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
 import { addDays, type Day } from '@skelby/core/flying/day';
 import { proposeChain } from '@skelby/core/debrief/chain';
 import { NO_FINDINGS } from '@skelby/core/debrief/findings';
 import { answersOf } from '@skelby/core/evidence/evidence';
 import type { FlightMode, OccurrenceKind } from '@skelby/core/flying/vocabulary';
 import type { WindBand } from '@skelby/core/flying/wind-band';
+import { habitOf, Learner } from '@skelby/core/synthetic/learner';
 import type { Knex } from 'knex';
 import { v7 as uuidv7 } from 'uuid';
 import { addSchool, addTrainer } from '../db/add-school';
@@ -27,6 +30,9 @@ import { DEMO_DEBRIEFS } from './debriefs';
 import { DEMO_CRAFT, DEMO_MISS_REASONS, DEMO_PILOTS, DEMO_SCHOOL, DEMO_SITES, DEMO_STORIES, DEMO_TRAINERS, type Story } from './school';
 
 const SEASON_DAYS = 120;
+/** Share of a habit that a rep leaves. */
+const LEARNS = 0.8;
+const DEMO_MODEL = craftModel(craftFacts(USUAL_CRAFT));
 
 interface Fleet {
   readonly pilots: readonly string[];
@@ -187,10 +193,15 @@ class Season {
   private async practise(weaknessId: string, day: Day, reps: number): Promise<void> {
     const facts = await loadFacts(this.school, weaknessId);
     const { drillIds: drills } = await this.school.tx('plans').where({ weaknessId }).orderBy('made_at', 'desc').first('drill_ids') as { drillIds: readonly string[] };
+    // Reps on the simulator are really flown there, by hands that have the habit and wear it down.
+    const learner = new Learner(DEMO_MODEL, habitOf(facts.causeId), LEARNS, 100 + this.made);
     for (let i = 0; i < reps; i += 1) {
       const drill = drillOf(drills[Math.floor((i * drills.length) / reps)]!);
       const side = drill.sides.length === 0 ? null : drill.sides[i % drill.sides.length]!;
-      await this.rep(weaknessId, drill.id, 'practice', this.chance() < 0.62, side, 'calm', facts.pilot.mode, day, i * 4, drill.simulator === 'first');
+      const onSimulator = drill.simulator === 'first';
+      const luck = this.chance() < 0.62;
+      const met = (onSimulator ? learner.fly(drill.id, side, 1)?.score.met : undefined) ?? luck;
+      await this.rep(weaknessId, drill.id, 'practice', met, side, 'calm', facts.pilot.mode, day, i * 4, onSimulator);
     }
   }
 
