@@ -21,6 +21,8 @@ interface FieldProps {
   readonly marks: readonly Mark[];
   readonly scene: Scene;
   readonly throughCamera: boolean;
+  /** How far the camera is tilted up, °. */
+  readonly cameraDeg: number;
   readonly blind: boolean;
   /** In the corner: the field from above. */
   readonly inset?: ReactNode;
@@ -28,13 +30,15 @@ interface FieldProps {
 }
 
 /** The field in three dimensions. What draws it arrives with it. */
-export const Field = forwardRef<FieldHandle, FieldProps>(function Field({ spanM, rotors, marks, scene, throughCamera, blind, inset, children }, handle) {
+export const Field = forwardRef<FieldHandle, FieldProps>(function Field({ spanM, rotors, marks, scene, throughCamera, cameraDeg, blind, inset, children }, handle) {
   const styles = useStyles();
   const theme = useTheme();
   const canvas = useRef<HTMLCanvasElement>(null);
   const box = useRef<HTMLDivElement>(null);
   const view = useRef<PracticeView | null>(null);
   const last = useRef<Pose | null>(null);
+  const tilt = useRef(cameraDeg);
+  tilt.current = cameraDeg;
   useImperativeHandle(handle, () => ({
     draw: (pose) => { last.current = pose; return view.current?.draw(pose) ?? null; },
     showPath: (places) => { view.current?.showPath(places); if (last.current) view.current?.draw(last.current); },
@@ -45,6 +49,7 @@ export const Field = forwardRef<FieldHandle, FieldProps>(function Field({ spanM,
     void import('./view').then(({ PracticeView: View3d }) => {
       if (over || !canvas.current || !box.current) return;
       const made = new View3d(canvas.current, { spanM, rotors, marks, solids: scene.solids, wind: scene.wind });
+      made.cameraDeg = tilt.current;
       view.current = made;
       watch = new ResizeObserver(([entry]) => { made.resize(entry!.contentRect.width, entry!.contentRect.height); if (last.current) made.draw(last.current); });
       watch.observe(box.current);
@@ -54,9 +59,10 @@ export const Field = forwardRef<FieldHandle, FieldProps>(function Field({ spanM,
   useEffect(() => {
     if (!view.current) return;
     view.current.throughCamera = throughCamera;
+    view.current.cameraDeg = cameraDeg;
     view.current.blind = blind;
     if (last.current) view.current.draw(last.current);
-  }, [throughCamera, blind]);
+  }, [throughCamera, cameraDeg, blind]);
   return (
     <View style={styles.field}>
       <div ref={box} style={{ position: 'absolute', inset: 0 }}><canvas ref={canvas} role="img" aria-label={throughCamera ? 'What the camera of the craft sees' : 'The field from where the pilot stands'} style={{ width: '100%', height: '100%', display: 'block' }} /></div>

@@ -55,6 +55,7 @@ function Readout({ shown }: { readonly shown: Shown | null }) {
       <Words as="figure">{`${Math.round(charge * 100)} %`}</Words>
       {nearestM !== null && nearestM < WARN_M ? <Words as="figure">{`! ${say(Math.round(nearestM * 10) / 10, 'm')} to something`}</Words> : null}
       {holdLost ? <Words as="figure">No hold</Words> : null}
+      {shown.linkLost ? <Words as="figure">No link: it flies itself</Words> : null}
       {returning ? <Words as="figure">{RETURN_WORDS[returning]}</Words> : null}
     </View>
   );
@@ -143,7 +144,7 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onSco
         <ScorePanel score={scored.score} />
         <Likely causes={scored.likely} />
         {recorded}
-        <Replayed replay={scored.replay} wrongAtS={scored.score.wrong?.atS ?? null} spanM={craft.spanM} rotors={craft.rotors} marks={setUp.marks} scene={from.scene} layout={layout} />
+        <Replayed replay={scored.replay} wrongAtS={scored.score.wrong?.atS ?? null} spanM={craft.spanM} rotors={craft.rotors} marks={setUp.marks} scene={from.scene} layout={layout} cameraDeg={settings.cameraDeg} />
         <ButtonRow>
           <Button kind="solid" icon="rotate-ccw" label="Again" onPress={again} />
           <Button icon="download" label="Save the flight" onPress={flight.save} />
@@ -155,7 +156,7 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onSco
     <>
       <Words as="heading">{isFlying ? says : sentence(drill.byEye)}</Words>
       <Field
-        ref={field} spanM={craft.spanM} rotors={craft.rotors} marks={setUp.marks} scene={from.scene} throughCamera={throughCamera} blind={isFlying && (part?.blind ?? false)}
+        ref={field} spanM={craft.spanM} rotors={craft.rotors} marks={setUp.marks} scene={from.scene} throughCamera={throughCamera} cameraDeg={settings.cameraDeg} blind={isFlying && (part?.blind ?? false)}
         inset={reads && shown ? <Inset size={104} marks={setUp.marks} pilot={shown.pilot} craft={part?.blind || part?.hands === 'find-nose' ? null : { x: shown.position[0], y: shown.position[1], headingDeg: heading }} path={path.current} /> : null}
       >
         {isFlying ? null : (
@@ -175,6 +176,7 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onSco
         {isFlying ? <Button icon="rotate-ccw" label="Again" onPress={again} /> : null}
         <Button icon={throughCamera ? 'user' : 'camera'} label={throughCamera ? 'From the ground' : 'Camera'} onPress={() => setThroughCamera(!throughCamera)} />
         {mode === 'position-hold' ? <Button icon={shown?.holdLost ? 'anchor' : 'shuffle'} label={shown?.holdLost ? 'Give hold back' : 'Drop hold'} onPress={() => flight.dropHold(!(shown?.holdLost ?? false))} /> : null}
+        {mode === 'position-hold' && isFlying ? <Button icon={shown?.linkLost ? 'wifi' : 'wifi-off'} label={shown?.linkLost ? 'Give the link back' : 'Lose the link'} onPress={() => flight.loseLink(!(shown?.linkLost ?? false))} /> : null}
         {mode === 'position-hold' && !shown?.returning ? <Button icon="home" label="Come home" onPress={flight.goHome} /> : null}
         <Button kind="quiet" label={reads ? 'Hide figures and map' : 'Show figures and map'} onPress={() => setReads(!reads)} />
       </ButtonRow>

@@ -21,10 +21,11 @@ interface LogPartProps {
   readonly scene: Scene;
   readonly marks: readonly Mark[];
   readonly layout: StickLayout;
+  readonly cameraDeg: number;
 }
 
 /** A flight log brought in and judged, away from the page so that it never stands still. */
-export function LogPart({ drill, side, craft, scene, marks, layout }: LogPartProps) {
+export function LogPart({ drill, side, craft, scene, marks, layout, cameraDeg }: LogPartProps) {
   const worker = useRef<Worker | null>(null);
   const [state, setState] = useState<FromLog | 'reading' | null>(null);
   const [chosen, setChosen] = useState(0);
@@ -54,7 +55,7 @@ export function LogPart({ drill, side, craft, scene, marks, layout }: LogPartPro
         <>
           {state.reps.length > 1 ? <ButtonRow><Button label="Before" disabled={chosen === 0} onPress={() => setChosen(chosen - 1)} /><Button label={`Next (${chosen + 1} of ${state.reps.length})`} disabled={chosen === state.reps.length - 1} onPress={() => setChosen(chosen + 1)} /></ButtonRow> : null}
           <ScorePanel score={rep.score} />
-          <Replayed key={chosen} replay={rep.replay} wrongAtS={rep.score.wrong?.atS ?? null} spanM={craft.spanM} rotors={craft.rotors} marks={marks} scene={scene} layout={layout} />
+          <Replayed key={chosen} replay={rep.replay} wrongAtS={rep.score.wrong?.atS ?? null} spanM={craft.spanM} rotors={craft.rotors} marks={marks} scene={scene} layout={layout} cameraDeg={cameraDeg} />
         </>
       ) : null}
     </Part>

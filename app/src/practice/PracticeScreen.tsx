@@ -101,7 +101,7 @@ function Practice({ drill, link, up, crafts, who, weaknessId, purpose }: Practic
             onChange={(part) => setChanged((last) => ({ ...last, ...part }))} onCraft={(craftId) => choose({ craftId })} onLayout={(layout) => choose({ layout })}
           />
           <ControllerPart />
-          <LogPart drill={drill} side={settings.side} craft={craft} scene={scene} marks={setUp.marks} layout={chosen.layout} />
+          <LogPart drill={drill} side={settings.side} craft={craft} scene={scene} marks={setUp.marks} layout={chosen.layout} cameraDeg={settings.cameraDeg} />
           <PassOn search={search} />
           <Words as="soft">{STANDING_LINE}</Words>
         </>

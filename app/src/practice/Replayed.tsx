@@ -26,10 +26,11 @@ interface ReplayedProps {
   readonly marks: readonly Mark[];
   readonly scene: Scene;
   readonly layout: StickLayout;
+  readonly cameraDeg: number;
 }
 
 /** A flight shown again: path, nose and sticks, with the moment it went wrong to jump to. */
-export function Replayed({ replay, wrongAtS, spanM, rotors, marks, scene, layout }: ReplayedProps) {
+export function Replayed({ replay, wrongAtS, spanM, rotors, marks, scene, layout, cameraDeg }: ReplayedProps) {
   const styles = useStyles();
   const field = useRef<FieldHandle>(null);
   const [begin, end] = [replay.t[0] ?? 0, replay.t.at(-1) ?? 0];
@@ -53,7 +54,7 @@ export function Replayed({ replay, wrongAtS, spanM, rotors, marks, scene, layout
   const sticks = { throttle: replay.throttle[i]!, yaw: replay.yaw[i]!, pitch: replay.pitch[i]!, roll: replay.roll[i]! };
   return (
     <View style={{ gap: 10 }}>
-      <Field ref={field} spanM={spanM} rotors={rotors} marks={marks} scene={scene} throughCamera={throughCamera} blind={false} inset={<Inset size={120} marks={marks} pilot={{ x: 0, y: 0 }} craft={{ x: replay.x[i]!, y: replay.y[i]!, headingDeg: heading }} path={flat} />} />
+      <Field ref={field} spanM={spanM} rotors={rotors} marks={marks} scene={scene} throughCamera={throughCamera} cameraDeg={cameraDeg} blind={false} inset={<Inset size={120} marks={marks} pilot={{ x: 0, y: 0 }} craft={{ x: replay.x[i]!, y: replay.y[i]!, headingDeg: heading }} path={flat} />} />
       <View style={styles.line}>
         <input type="range" aria-label="Moment of the flight" min={begin} max={end} step={0.05} value={t} onChange={(event) => { setPlays(false); setT(Number(event.target.value)); }} style={{ flex: 1, height: 44, accentColor: 'currentColor' }} />
         <Words as="figure">{`${(t - begin).toFixed(1)} s`}</Words>

@@ -3,6 +3,7 @@ import type { Side } from '@skelby/core/drills/drill';
 import type { ModeNow, StickNow } from '@skelby/core/flight/control';
 import { type CraftModel, craftModel } from '@skelby/core/flight/craft-model';
 import { type Ended, type Scene, type Start, STEP_S } from '@skelby/core/flight/flight';
+import type { LinkLossAction } from '@skelby/core/flight/failsafe';
 import type { ReturnPhase } from '@skelby/core/flight/auto-return';
 import type { Course, Hands } from '@skelby/core/scoring/course';
 import { courseOf } from '@skelby/core/scoring/courses';
@@ -27,6 +28,7 @@ export interface ToStart {
   readonly sensorSides: readonly SensorSide[];
   readonly holdDrops: boolean;
   readonly returnHeightM: number;
+  readonly onLinkLoss: LinkLossAction;
 }
 
 /** Flies on for as long as the page's last frame took. */
@@ -38,7 +40,7 @@ export interface ToFly {
   readonly answer: boolean;
   readonly takeOver: boolean;
 }
-export type ToDo = ToStart | ToFly | { readonly do: 'hold'; readonly lost: boolean } | { readonly do: 'go-home' } | { readonly do: 'save' };
+export type ToDo = ToStart | ToFly | { readonly do: 'hold'; readonly lost: boolean } | { readonly do: 'link'; readonly lost: boolean } | { readonly do: 'go-home' } | { readonly do: 'save' };
 
 /** Where the craft is and how far the drill has come, for drawing. */
 export interface Shown {
@@ -57,6 +59,7 @@ export interface Shown {
   readonly part: { readonly at: number; readonly of: number; readonly says: string; readonly hands: Hands; readonly blind: boolean; readonly softening: number };
   readonly pilot: { readonly x: number; readonly y: number };
   readonly holdLost: boolean;
+  readonly linkLost: boolean;
   readonly returning: ReturnPhase | null;
   /** Nearest thing the obstacle sensors see, m; null for none. */
   readonly nearestM: number | null;
@@ -93,13 +96,13 @@ let begun: ToStart | null = null;
 let owed = 0;
 let scored = false;
 
-function shown({ flight, referee, holdIsLost, autoReturn, nearestM }: Rep, flown: Course, workMs: number): Shown {
+function shown({ flight, referee, holdIsLost, linkIsLost, autoReturn, nearestM }: Rep, flown: Course, workMs: number): Shown {
   const { body, timeS, charge, wash, landed, ended } = flight;
   const { says, hands, blind = false, softening = 0 } = referee.stage;
   const { x, y } = pilotAt(flown, timeS);
   return {
     is: 'shown', position: [body.px, body.py, body.pz], velocity: [body.vx, body.vy, body.vz], attitude: [body.qw, body.qx, body.qy, body.qz], timeS, charge, wash, landed, ended, workMs,
-    part: { at: referee.at, of: flown.stages.length, says, hands, blind, softening }, pilot: { x, y }, holdLost: holdIsLost, returning: autoReturn?.phase ?? null, nearestM: Number.isFinite(nearestM) ? nearestM : null,
+    part: { at: referee.at, of: flown.stages.length, says, hands, blind, softening }, pilot: { x, y }, holdLost: holdIsLost, linkLost: linkIsLost, returning: autoReturn?.phase ?? null, nearestM: Number.isFinite(nearestM) ? nearestM : null,
   };
 }
 
@@ -118,7 +121,7 @@ function likelyCauses({ flight: { ended }, writer }: Rep, flown: Course, model: 
   if (!ended) return [];
   const [track, facts, { solids }] = [writer.track(), craftFacts(from.craft), from.scene];
   const { cuts } = partsOf(track, flown, model, solids);
-  const evidence = evidenceFrom({ track, cuts, atS: ended.atS, ended, facts, solids, returnHeightM: from.returnHeightM });
+  const evidence = evidenceFrom({ track, cuts, atS: ended.atS, ended, facts, solids, returnHeightM: from.returnHeightM, onLinkLoss: from.onLinkLoss });
   return rank(answersOf(evidence), facts).causes.slice(0, MOST_CAUSES).filter((cause, i) => i === 0 || cause.probability >= WORTH_SAYING).map(({ id, probability, reasons }) => ({ causeId: id, probability, because: reasons.filter((reason) => reason.weight > 0).slice(0, MOST_REASONS).map((reason) => reason.words) }));
 }
 
@@ -133,6 +136,7 @@ self.onmessage = ({ data }: MessageEvent<ToDo>) => {
       for (; owed >= STEP_S; owed -= STEP_S) rep.step(data.sticks, data.mode, data);
       break;
     case 'hold': rep.dropHold(data.lost); break;
+    case 'link': rep.loseLink(data.lost); break;
     case 'go-home': rep.goHome(); break;
     case 'save': post({ is: 'log', csv: flightLogCsv(rep.writer.track(), [`drill: ${begun.drillId}`, ...(begun.side ? [`side: ${begun.side}`] : []), 'flown on the simulator']) }); return;
     case 'start': break;

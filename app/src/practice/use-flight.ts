@@ -14,6 +14,7 @@ export interface Flying {
   readonly scored: Scored | null;
   readonly failed: string | null;
   readonly dropHold: (lost: boolean) => void;
+  readonly loseLink: (lost: boolean) => void;
   readonly goHome: () => void;
   readonly answer: () => void;
   readonly takeOver: () => void;
@@ -82,7 +83,7 @@ export function useFlight(from: FlightStart, callbacks: Callbacks): Flying {
     return () => { cancelAnimationFrame(frame); own.terminate(); worker.current = null; };
   }, [again, run]);
   const tools = useMemo(() => ({
-    go: () => run(true), dropHold: (lost: boolean) => tell({ do: 'hold', lost }), goHome: () => tell({ do: 'go-home' }), save: () => tell({ do: 'save' }),
+    go: () => run(true), dropHold: (lost: boolean) => tell({ do: 'hold', lost }), loseLink: (lost: boolean) => tell({ do: 'link', lost }), goHome: () => tell({ do: 'go-home' }), save: () => tell({ do: 'save' }),
     answer: () => { pressed.current = { ...pressed.current, answer: true }; }, takeOver: () => { pressed.current = { ...pressed.current, takeOver: true }; },
   }), [run, tell]);
   return { again, isFlying, scored, failed, ...tools };

@@ -12,7 +12,6 @@ const SIGHT_DEG = 50;
 const NEAR_M = 10;
 const NARROWEST_DEG = 16;
 const CAMERA_DEG = 80;
-const CAMERA_TILT_RAD = (20 * Math.PI) / 180;
 const FIELD_M = 400;
 
 const GROUND = '#A9AD8A';
@@ -121,6 +120,8 @@ export class PracticeView {
   private readonly shadow: Mesh;
   private path: Line | null = null;
   throughCamera = false;
+  /** Up from level, °. */
+  cameraDeg = 15;
   /** The pilot looks away. */
   blind = false;
 
@@ -191,8 +192,9 @@ export class PracticeView {
     const degrees = this.throughCamera ? CAMERA_DEG : Math.max(NARROWEST_DEG, SIGHT_DEG * Math.sqrt(Math.min(1, NEAR_M / away)));
     if (Math.abs(sight.fov - degrees) > 0.05) { sight.fov = degrees; sight.updateProjectionMatrix(); }
     if (this.throughCamera) {
-      const ahead = new Vector3(Math.cos(CAMERA_TILT_RAD), 0, Math.sin(CAMERA_TILT_RAD)).applyQuaternion(craft.quaternion);
-      sight.up.set(-Math.sin(CAMERA_TILT_RAD), 0, Math.cos(CAMERA_TILT_RAD)).applyQuaternion(craft.quaternion);
+      const tilt = (this.cameraDeg * Math.PI) / 180;
+      const ahead = new Vector3(Math.cos(tilt), 0, Math.sin(tilt)).applyQuaternion(craft.quaternion);
+      sight.up.set(-Math.sin(tilt), 0, Math.cos(tilt)).applyQuaternion(craft.quaternion);
       sight.position.copy(craft.position);
       sight.lookAt(ahead.add(craft.position));
     } else {

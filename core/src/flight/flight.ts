@@ -1,5 +1,5 @@
 import { groundEffect } from '../reconstruct/ground-effect';
-import { washIndex } from '../reconstruct/turn-fold';
+import { WASH_INDEX_LIMIT, washIndex } from '../reconstruct/turn-fold';
 import { washPlace } from '../reconstruct/wash-state';
 import { Air, type Wind } from './air';
 import { type Acting, type BodyState, inflow, Integrator, type RotorsNow, standing } from './body';
@@ -33,6 +33,14 @@ const FIX_SIGMA_M = 0.35;
 const FIX_S = 15;
 /** Lift that a rotor keeps on a side that is held in a stall. */
 const STALLED_KEEPS = 0.15;
+/** A swing is remembered so long, counts from so far, and drops a side when it is followed by so much wash beyond the limit (index times seconds). Set on the manoeuvre itself. */
+const SWING_S = 1.5;
+const SWUNG_RAD = 0.9;
+const DOSE_S = 1;
+const SNAP_DOSE = 0.02;
+const SNAP_LEAST_S = 0.35;
+const SNAP_MORE_S = 1.5;
+const REST_S = 1;
 /** A touch-down faster than this, or leaning more, is a crash. */
 const SOFT_MPS = 1.2;
 const UPRIGHT_ENOUGH = 0.85;
@@ -79,6 +87,9 @@ export class Flight {
   /** Until then one side is held in a stall: +1 left, −1 right. */
   private stalledUntilS = 0;
   private stalledSide = 0;
+  /** How far the nose was swung lately, rad; and how long it has been in its wash since. */
+  private swung = 0;
+  private dose = 0;
   private readonly lag: number;
 
   constructor(readonly craft: CraftModel, private readonly scene: Scene, start: Start, seed: number) {
@@ -148,7 +159,7 @@ export class Flight {
     const nx = 2 * (qx * qz + qw * qy), ny = 2 * (qy * qz - qw * qx), nz = 1 - 2 * (qx * qx + qy * qy);
     const through = -((body.vx - air.x) * nx + (body.vy - air.y) * ny + (body.vz - air.z) * nz);
     const across = Math.sqrt(Math.max(0, (body.vx - air.x) ** 2 + (body.vy - air.y) ** 2 + (body.vz - air.z) ** 2 - through * through));
-    const inHand = Math.max(0, 1 - rotors.thrustN / (craft.fullThrustN * craft.rotors * acting.power));
+    const inHand = Math.max(0, 1 - 1 / (craft.thrustToWeight * acting.power * Math.max(0.2, nz)));
     this.wash = washIndex(through, across, craft.inducedMps, inHand);
     const { trouble } = washPlace(Math.max(-50, Math.min(100, through)), Math.min(100, across), craft.inducedMps);
     this.wake.step(body.px, body.py, body.pz, nx, ny, nz, rotors.inducedMps, air.x, air.y, air.z, LOOK_S);
@@ -163,10 +174,27 @@ export class Flight {
       const z = body.pz + 2 * (qx * qz - qw * qy) * rx + 2 * (qy * qz + qw * qx) * ry;
       acting.kept[i] = this.wake.kept(craft, x, y, z, nx, ny, nz) * (1 - WASH_LOSS * turbulent + BUFFET * turbulent * this.buffet[i]!) * (this.timeS < this.stalledUntilS && ry * this.stalledSide > 0 ? STALLED_KEEPS : 1);
     }
+    this.mayTumble();
     this.nearGround(nz);
     const wander = Math.exp(-LOOK_S / FIX_S);
     this.fixX = wander * this.fixX + FIX_SIGMA_M * Math.sqrt(1 - wander * wander) * this.random.normal();
     this.fixY = wander * this.fixY + FIX_SIGMA_M * Math.sqrt(1 - wander * wander) * this.random.normal();
+  }
+
+  /**
+   * The snap of a yaw tumble: where the nose has just been swung round, the yaw has starved one diagonal; back in the wash for longer than a moment, the side that is deeper in it stalls, the longer
+   * the deeper. Ours, after what pilots tell; craft with power in hand hardly come that far.
+   */
+  private mayTumble(): void {
+    const { body, acting, craft } = this;
+    this.swung += LOOK_S * (Math.abs(body.wz) - this.swung / SWING_S);
+    const beyond = this.swung > SWUNG_RAD ? Math.max(0, this.wash - WASH_INDEX_LIMIT) : 0;
+    this.dose = Math.max(0, this.dose + LOOK_S * (beyond - this.dose / DOSE_S));
+    if (this.dose < SNAP_DOSE || this.timeS < this.stalledUntilS + REST_S) return;
+    let lean = 0;
+    for (let i = 0; i < craft.rotors; i += 1) lean += Math.sign(craft.rotorY[i]!) * acting.kept[i]!;
+    this.dropSide(lean < 0 || (lean === 0 && this.random.uniform() < 0.5) ? 1 : -1, SNAP_LEAST_S + SNAP_MORE_S * beyond);
+    this.dose = 0;
   }
 
   private nearGround(upright: number): void {

@@ -1,8 +1,8 @@
 import type { Path } from '../scoring/path';
-import { distanceTo, type Solid } from './world';
+import { distanceTo, gate, type Solid } from './world';
 
 /** What may be set up round a drill beyond its own marks. */
-export const SURROUNDINGS = ['none', 'poles', 'trees', 'wires', 'walls', 'roof'] as const;
+export const SURROUNDINGS = ['none', 'poles', 'trees', 'wires', 'walls', 'roof', 'gates'] as const;
 export type Surroundings = (typeof SURROUNDINGS)[number];
 
 const tree = (x: number, y: number): readonly Solid[] => [{ solid: 'pole', x, y, fromM: 0, toM: 4, radiusM: 0.25 }, { solid: 'ball', x, y, z: 6, radiusM: 2.6 }, { solid: 'wire', from: [x, y, 5], to: [x + 3.4, y - 1, 5.6], radiusM: 0.02 }];
@@ -14,6 +14,7 @@ const ALL: Readonly<Record<Surroundings, readonly (readonly Solid[])[]>> = {
   trees: EDGES.map(([x, y]) => tree(x, y)),
   wires: [8, 14, 30, 40].map((y) => [{ solid: 'wire', from: [-40, y, 7.5], to: [40, y + 3, 7], radiusM: 0.015 }]),
   walls: [[{ solid: 'box', x: -18, y: 24, z: 2.5, alongM: 40, acrossM: 0.4, highM: 5, turnedDeg: 0 }], [{ solid: 'box', x: 18, y: 24, z: 2.5, alongM: 40, acrossM: 0.4, highM: 5, turnedDeg: 0 }], [{ solid: 'box', x: 0, y: 46, z: 2.5, alongM: 0.4, acrossM: 36, highM: 5, turnedDeg: 0 }]],
+  gates: [[-9, 16], [9, 22], [-8, 30], [8, 38]].map(([x, y]) => gate(x!, y!, 2, 0, 2.4)),
   roof: [[{ solid: 'box', x: 0, y: 22, z: 8, alongM: 30, acrossM: 24, highM: 0.3, turnedDeg: 0 }]],
 };
 const CLEAR_M = 2.5;

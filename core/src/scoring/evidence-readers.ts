@@ -1,5 +1,6 @@
 import type { Evidence } from '../evidence/evidence';
 import type { CraftFacts } from '../flying/craft-facts';
+import type { LinkLossAction } from '../flight/failsafe';
 import type { Ended } from '../flight/flight';
 import type { Solid } from '../flight/world';
 import { distanceTo } from '../flight/world';
@@ -19,6 +20,7 @@ export interface ReadFrom {
   readonly facts: CraftFacts;
   readonly solids: readonly Solid[];
   readonly returnHeightM?: number;
+  readonly onLinkLoss?: LinkLossAction;
 }
 
 const LOOKS_BACK_S = 5;
@@ -250,6 +252,7 @@ export function evidenceFrom(from: ReadFrom): Evidence {
   const toggled = look.from.track.columns.relative.some((value, i, all) => i > 0 && value !== all[i - 1]);
   const lost = from.track.events.some((each) => each.is === 'hold-lost' && each.t <= last.t);
   const returned = from.track.events.some((each) => each.is === 'return' && each.t <= last.t);
+  const cutOff = from.track.events.some((each) => each.is === 'link-lost' && each.t <= last.t);
   const takenOver = from.track.events.some((each) => each.is === 'take-over' && each.t <= last.t);
   const wide = look.cut ? from.solids.filter((solid) => solid.solid === 'wire' && distanceTo(solid, last.x, last.y, last.z) < NEAR_GATE_M) : [];
   const gateWidth = Math.max(0, ...wide.map((solid) => (solid.solid === 'wire' ? Math.hypot(solid.to[0] - solid.from[0], solid.to[1] - solid.from[1]) : 0)));
@@ -262,8 +265,8 @@ export function evidenceFrom(from: ReadFrom): Evidence {
     yaw_burst: yawBurst(look), snap: snapOf(look), yaw_without_roll: turning ? (look.within(2).some((s) => Math.abs(s.yaw) > 0.15 && Math.abs(s.roll) < 0.05) && !look.within(2).some((s) => Math.abs(s.roll) > 0.1) ? 'yes' : 'no') : null,
     flight_mode: mode, hold_expected: promised ? 'yes' : 'no', pilot_relative: last.relative ? 'on' : 'off', mode_toggled: toggled ? 'pilot-relative' : lost ? null : 'none', position_hold: mode !== 'position-hold' ? 'off' : lost && !last.hold ? 'dropped' : lost ? 'dropped' : 'on',
     height_hold: mode === 'position-hold' || mode === 'height-hold' ? 'on' : 'off', drift_direction: driftOf(look), speed_setting: settingAt(last), ...obstacleOf(look), wind_mps: Math.hypot(windX, windY), wind_side: windSide(look),
-    battery_pct: Math.round(last.battery * 100), auto_return: returned ? 'commanded' : 'none', auto_phase: returned ? (takenOver ? 'cancelled' : 'on-the-way') : null, return_height_m: returned ? from.returnHeightM ?? null : null,
-    sticks_before: sticksBefore(look), motors_cut: 'no', gap_ratio: phase === 'gap' && gateWidth > 0 ? Math.max(1, gateWidth / from.facts.spanM) : null, link: 'steady', wildlife: 'none', precipitation: 'none', craft_check: 'passed', after_inspection: 'sound', calibration: 'done', view: 'direct-sight',
+    battery_pct: Math.round(last.battery * 100), auto_return: returned ? 'commanded' : cutOff && from.onLinkLoss !== 'hover' ? 'link-loss' : 'none', auto_phase: returned ? (takenOver ? 'cancelled' : 'on-the-way') : null, return_height_m: returned || cutOff ? from.returnHeightM ?? null : null,
+    sticks_before: sticksBefore(look), motors_cut: 'no', gap_ratio: phase === 'gap' && gateWidth > 0 ? Math.max(1, gateWidth / from.facts.spanM) : null, link: cutOff ? 'control-lost' : 'steady', wildlife: 'none', precipitation: 'none', craft_check: 'passed', after_inspection: 'sound', calibration: 'done', view: 'direct-sight',
   };
   return Object.fromEntries(Object.entries(answers).filter(([, value]) => value !== null && !(typeof value === 'number' && Number.isNaN(value)))) as Evidence;
 }

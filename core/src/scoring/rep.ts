@@ -4,6 +4,7 @@ import type { ModeNow, StickNow } from '../flight/control';
 import type { CraftModel } from '../flight/craft-model';
 import { Flight, type Scene, type Start, STEP_S } from '../flight/flight';
 import { Random } from '../flight/random';
+import { failsafeSticks, type LinkLossAction } from '../flight/failsafe';
 import { heedSensors } from '../flight/sensors';
 import { modeIndex, type Sample, settingIndex, TRACK_HZ, type TrackEventName, TrackWriter } from '../track/track';
 import type { Course } from './course';
@@ -29,6 +30,8 @@ export interface RepSetUp {
   /** Hold drops now and then, unforeseen, and comes back. */
   readonly holdDrops?: boolean;
   readonly returnHeightM?: number;
+  /** What the craft does by itself when the link is lost; it goes home where nothing is said. */
+  readonly onLinkLoss?: LinkLossAction;
   readonly home?: readonly [number, number];
 }
 
@@ -50,6 +53,7 @@ export class Rep {
   autoReturn: AutoReturn | null = null;
   private readonly random: Random;
   private holdLost = false;
+  private failsafe: AutoReturn | null = null;
   private holdTurnsS = Infinity;
   private count = 0;
   private happened: TrackEventName[] = [];
@@ -71,10 +75,23 @@ export class Rep {
     this.holdLost = lost;
   }
 
+  get linkIsLost(): boolean { return this.failsafe !== null; }
+
+  /** The craft no longer hears the sticks, or hears them again. */
+  loseLink(lost: boolean): void {
+    if (lost === this.linkIsLost) return;
+    this.failsafe = lost ? this.wayHome() : null;
+    this.happens(lost ? 'link-lost' : 'link-back');
+  }
+
   goHome(): void {
-    const { craft, home = [0, 6], returnHeightM = 30 } = this.setUp;
-    this.autoReturn = new AutoReturn(craft, home[0], home[1], returnHeightM);
+    this.autoReturn = this.wayHome();
     this.happens('return');
+  }
+
+  private wayHome(): AutoReturn {
+    const { craft, home = [0, 6], returnHeightM = 30 } = this.setUp;
+    return new AutoReturn(craft, home[0], home[1], returnHeightM);
   }
 
   /** Moves on by STEP_S. After it is over the craft flies on, and is still written down. */
@@ -83,7 +100,10 @@ export class Rep {
     if (flight.ended) return;
     let mode: ModeNow = this.holdLost ? { ...asked, hold: false } : asked;
     let flown = sticks;
-    if (this.autoReturn) {
+    if (this.failsafe) {
+      flown = failsafeSticks(setUp.onLinkLoss ?? 'return', flight.body, this.failsafe);
+      mode = { ...mode, mode: 'position-hold', setting: 'normal', pilotHeadingDeg: null };
+    } else if (this.autoReturn) {
       if (pressed.takeOver || Math.max(Math.abs(sticks.pitch), Math.abs(sticks.roll), Math.abs(sticks.yaw), Math.abs(sticks.throttle)) > TAKES_OVER) {
         this.autoReturn = null;
         this.happens('take-over');

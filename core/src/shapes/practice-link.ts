@@ -1,15 +1,18 @@
 import { type InferType, mixed, object } from 'yup';
 import { SIDES } from '../drills/drill';
 import { FLYING_MODES } from '../flight/control';
+import { LINK_LOSS_ACTIONS } from '../flight/failsafe';
 import { SURROUNDINGS } from '../flight/surroundings';
 import { type CraftRecord, SENSOR_SIDES, type SensorSide, SPEED_SETTINGS, USUAL_CRAFT } from '../flying/craft-facts';
 import { FLIGHT_MODES } from '../flying/vocabulary';
-import { choiceOrNone, quantity } from './fields';
+import { choiceOrNone, quantity, quantityOrNone } from './fields';
 
 export const GUSTS = ['none', 'usual', 'strong'] as const;
 export type Gusts = (typeof GUSTS)[number];
 /** Turbulence of the standard, times this. Gusts of twice the mean happen: strong comes near to that. */
 export const GUST_SHARE: Readonly<Record<Gusts, number>> = { none: 0, usual: 1, strong: 2.2 };
+export const LEAST_TILT_DEG = -30;
+export const MOST_TILT_DEG = 45;
 export const HOLDS = ['keeps', 'drops'] as const;
 export const MOST_PRACTICE_WIND_MPS = 12;
 
@@ -20,13 +23,16 @@ export const practiceLinkShape = object({
   side: choiceOrNone('Side', SIDES),
   mode: choiceOrNone('Mode', FLYING_MODES),
   setting: choiceOrNone('Speed setting', SPEED_SETTINGS),
-  wind: quantity('Wind', 0, MOST_PRACTICE_WIND_MPS, 'm/s').default(0),
+  wind: quantityOrNone('Wind', 0, MOST_PRACTICE_WIND_MPS, 'm/s'),
   gusts: choiceOrNone('Gusts', GUSTS),
   jet: onOff('Stream of air'),
   around: choiceOrNone('Surroundings', SURROUNDINGS),
   hold: choiceOrNone('Hold', HOLDS),
   sensors: onOff('Sensors'),
   relative: onOff('Pilot-relative'),
+  /** What the craft does when the link is lost. */
+  lost: choiceOrNone('On link loss', LINK_LOSS_ACTIONS),
+  camera: quantityOrNone('Camera tilt', LEAST_TILT_DEG, MOST_TILT_DEG, '°'),
   home: quantity('Return height', 5, 120, 'm').default(30),
   craft: mixed<string>().nullable().default(null).test('craft', 'Craft must be mass, span, rotors, rotor radius, thrust to weight and top speed, in SI units, with spaces between.', (value) => value === null || value === undefined || craftFromText(value) !== null),
 });

@@ -15,7 +15,7 @@ export interface TrackEvent {
   readonly t: number;
   readonly is: TrackEventName;
 }
-export const TRACK_EVENTS = ['call', 'answer', 'hold-lost', 'upset', 'snap-over', 'return', 'take-over', 'crash', 'landed'] as const;
+export const TRACK_EVENTS = ['call', 'answer', 'hold-lost', 'upset', 'snap-over', 'return', 'take-over', 'link-lost', 'link-back', 'crash', 'landed'] as const;
 export type TrackEventName = (typeof TRACK_EVENTS)[number];
 
 /** A flight written down, column by column. */
