@@ -19,7 +19,7 @@ import { RUNGS } from '@skelby/core/clearance/rungs';
 import { type OwnPageData, useOwnPage, useTell } from './own-queries';
 
 /** A drill of one's own: the standard, and the sticks in motion when asked for. */
-function OwnDrill({ drillId, layout, first }: { readonly drillId: string; readonly layout: StickLayout; readonly first?: string }) {
+function OwnDrill({ drillId, layout, token, first }: { readonly drillId: string; readonly layout: StickLayout; readonly token: string; readonly first?: string }) {
   const [open, setOpen] = useState(false);
   const drill = drillOf(drillId);
   return (
@@ -28,7 +28,7 @@ function OwnDrill({ drillId, layout, first }: { readonly drillId: string; readon
       <Words>{drill.byEye}.</Words>
       {drill.sticks.length > 0 ? <Button kind="quiet" icon={open ? 'chevron-up' : 'play-circle'} label={open ? 'Hide the sticks' : `See the sticks: ${drill.name}`} onPress={() => setOpen(!open)} /> : <Words as="soft">{drill.task}</Words>}
       {open ? <Movement drillId={drillId} layout={layout} side={drill.sides[0] ?? null} /> : null}
-      {drill.kind === 'flown' && drill.simulator !== 'no-use' ? <LinkButton kind="quiet" icon="monitor" label={`Fly it here: ${drill.name}`} href={`/practice?drill=${drill.id}&layout=${layout}`} /> : null}
+      {drill.kind === 'flown' && drill.simulator !== 'no-use' ? <LinkButton kind="quiet" icon="monitor" label={`Fly it here: ${drill.name}`} href={`/practice?drill=${drill.id}&layout=${layout}#${token}`} /> : null}
     </View>
   );
 }
@@ -60,7 +60,7 @@ function Tell({ token, onDone }: { readonly token: string; readonly onDone: () =
   );
 }
 
-function Own({ page, onTell }: { readonly page: OwnPageData; readonly onTell: () => void }) {
+function Own({ page, token, onTell }: { readonly page: OwnPageData; readonly token: string; readonly onTell: () => void }) {
   const { pilot, session } = page;
   const met = page.flown.reduce((sum, each) => sum + each.met, 0);
   const reps = page.flown.reduce((sum, each) => sum + each.reps, 0);
@@ -72,7 +72,7 @@ function Own({ page, onTell }: { readonly page: OwnPageData; readonly onTell: ()
           {session ? (
             <Part heading={`Session ${sayDay(session.day)}, ${session.startsAt}`}>
               {session.siteName ? <Words as="soft">{session.siteName}</Words> : null}
-              {session.blocks.map((block, i) => <OwnDrill key={i} drillId={block.drillId} layout={pilot.stickLayout} first={`${block.reps} × ${drillOf(block.drillId).name}${block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : ''} · ${PURPOSE_WORDS[block.purpose].toLowerCase()}`} />)}
+              {session.blocks.map((block, i) => <OwnDrill key={i} drillId={block.drillId} layout={pilot.stickLayout} token={token} first={`${block.reps} × ${drillOf(block.drillId).name}${block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : ''} · ${PURPOSE_WORDS[block.purpose].toLowerCase()}`} />)}
             </Part>
           ) : null}
           <Part heading="Flown lately">
@@ -95,7 +95,7 @@ function Own({ page, onTell }: { readonly page: OwnPageData; readonly onTell: ()
             <Words>{cause.how}</Words>
             <Words as="strong">{`When it happens: ${cause.respond[onReleaseIn(pilot.mode)]}`}</Words>
             {weakness.state === 'watch' ? null : <Note icon="slash" heading="Until cleared">{`${cause.restriction}.`}</Note>}
-            {(weakness.drillIds ?? []).map((id) => <OwnDrill key={id} drillId={id} layout={pilot.stickLayout} />)}
+            {(weakness.drillIds ?? []).map((id) => <OwnDrill key={id} drillId={id} layout={pilot.stickLayout} token={token} />)}
           </Part>
         );
       })}
@@ -111,5 +111,5 @@ export function OwnPage() {
   const query = useOwnPage(token);
   if (token === '') return <Screen title="Your page"><Note icon="link" heading="The link is cut off">Open it again as your trainer passed it on, all of it.</Note></Screen>;
   if (telling) return <Tell token={token} onDone={() => setTelling(false)} />;
-  return <Loaded query={query} title="Your page">{(page) => <Own page={page} onTell={() => setTelling(true)} />}</Loaded>;
+  return <Loaded query={query} title="Your page">{(page) => <Own page={page} token={token} onTell={() => setTelling(true)} />}</Loaded>;
 }

@@ -44,6 +44,8 @@ interface PracticeProps {
   readonly who: WhoFlies;
   /** The weakness that reps flown here belong to. */
   readonly weaknessId: string | null;
+  /** The pilot's own link, which finds the weakness by itself. */
+  readonly token: string | null;
   readonly purpose: 'practice' | 'test';
 }
 
@@ -69,7 +71,7 @@ function PassOn({ search }: { readonly search: string }) {
   );
 }
 
-function Practice({ drill, link, up, crafts, who, weaknessId, purpose }: PracticeProps) {
+function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: PracticeProps) {
   const [chosen, setChosen] = useState<Chosen>(() => ({ ...BEFORE, ...kept<Partial<Chosen>>(NAME), ...(who.layout ? { layout: who.layout } : {}) }));
   const choose = (part: Partial<Chosen>) => setChosen((last) => { const next = { ...last, ...part }; keep(NAME, next); return next; });
   const linked = link.craft ? craftFromText(link.craft) : null;
@@ -87,7 +89,7 @@ function Practice({ drill, link, up, crafts, who, weaknessId, purpose }: Practic
   }, [drill, link, usualMode, changed]);
   const setUp = useMemo(() => practiceOf(drill.id, settings?.side ?? null, usualMode), [drill.id, settings?.side, usualMode]);
   const course = useMemo(() => courseOf(drill.id, settings?.side ?? null), [drill.id, settings?.side]);
-  const recorded = useRecorded({ weaknessId, drill, settings, purpose });
+  const recorded = useRecorded({ weaknessId, token, drill, settings, purpose });
   const scene = useMemo(() => (settings && setUp && course ? flightFrom(drill.id, settings, setUp, course, craft).scene : null), [drill.id, settings, setUp, course, craft]);
   if (!settings || !setUp || !course || !usual || !scene) return <Screen title="Practice" under={drill.name} up={up ?? '/drills'}><Note icon="slash" heading="Not here">This drill is not flown with the sticks, or not on a simulator.</Note></Screen>;
   const search = linkSearch(drill.id, linkFrom(settings, drill, usual, craft === USUAL_CRAFT ? null : craftAsText(craft)));
@@ -138,19 +140,20 @@ export function PracticeScreen() {
   return (
     <Practice
       key={`${id} ${whose?.id ?? ''}`} drill={drill} link={link} up={weakness ? `/weakness/${weakness}` : `/drills/${id}`} crafts={roster?.craft ?? []} who={whose ? { layout: whose.stickLayout, mode: whose.mode } : {}}
-      weaknessId={weakness ?? null} purpose={purpose === 'test' ? 'test' : 'practice'}
+      weaknessId={weakness ?? null} token={null} purpose={purpose === 'test' ? 'test' : 'practice'}
     />
   );
 }
 
-/** By a link that was passed on, without an account: nothing is recorded. */
+/** By a link that was passed on, without an account. What stands behind the # is the pilot's own link, and makes the reps count as practice. */
 export function LinkedPractice() {
   const { drill: id = '', layout } = useLocalSearchParams<{ drill?: string; layout?: string }>();
+  const [token] = useState(() => window.location.hash.slice(1));
   const link = useLink();
   if (!isDrillId(id)) return <Broken>There is no such drill. Ask for the link again.</Broken>;
   if (typeof link === 'string') return <Broken>{link}</Broken>;
   const drill = drillOf(id);
   if (link.side && !SIDES.some((side) => side === link.side && drill.sides.includes(side))) return <Broken>{`${drill.name} has no side “${link.side}”.`}</Broken>;
   const sticks = Number(layout);
-  return <Practice key={id} drill={drill} link={link} up={undefined} crafts={[]} who={sticks >= 1 && sticks <= 4 ? { layout: sticks as StickLayout } : {}} weaknessId={null} purpose="practice" />;
+  return <Practice key={id} drill={drill} link={link} up={undefined} crafts={[]} who={sticks >= 1 && sticks <= 4 ? { layout: sticks as StickLayout } : {}} weaknessId={null} token={token || null} purpose="practice" />;
 }

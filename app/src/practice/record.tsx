@@ -7,6 +7,7 @@ import type { Score } from '@skelby/core/scoring/score';
 import { useCallback, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
+import { putAs } from '../api/client';
 import { outbox } from '../outbox/use-outbox';
 import { Button } from '../ui/Button';
 import { Words } from '../ui/Words';
@@ -20,6 +21,8 @@ interface Kept {
   readonly repId: string;
   readonly met: boolean;
   readonly takenBack: boolean;
+  /** Why it did not go through; null while nothing went wrong. */
+  readonly failed: string | null;
 }
 export interface Recorded {
   readonly record: (scored: Scored) => void;
@@ -27,6 +30,8 @@ export interface Recorded {
   readonly last: Kept | null;
   /** Where it goes. */
   readonly weaknessId: string | null;
+  /** The pilot's own link. */
+  readonly token: string | null;
   readonly purpose: Purpose;
 }
 
@@ -40,46 +45,48 @@ export function measureFor(drillId: string, { values }: Score): number | null {
 
 interface Belongs {
   readonly weaknessId: string | null;
+  readonly token: string | null;
   readonly drill: Drill;
   readonly settings: PracticeSettings | null;
   readonly purpose: Purpose;
 }
 
 /** Each rep flown for a weakness is recorded with it as one on the simulator. */
-export function useRecorded({ weaknessId, drill, settings, purpose }: Belongs): Recorded {
+export function useRecorded({ weaknessId, token, drill, settings, purpose }: Belongs): Recorded {
   const [last, setLast] = useState<Kept | null>(null);
   const now = useRef({ settings });
   now.current = { settings };
   const record = useCallback(({ score }: Scored) => {
     const flown = now.current.settings;
-    if (!weaknessId || !flown || score.over === 'stopped') { setLast(null); return; }
+    if ((!weaknessId && !token) || !flown || score.over === 'stopped') { setLast(null); return; }
     const [repId, flownAt] = [uuid(), new Date().toISOString()];
-    void outbox.add({
-      path: `/reps/${repId}`, what: `rep of ${drill.name} on the simulator`, stamp: 'flownAt',
-      body: {
-        weaknessId, drillId: drill.id, purpose, met: score.met, missReason: reasonFor(score), side: flown.side, band: windBandOf(flown.windMps), flownOn: 'simulator', mode: flown.mode, pilotRelative: flown.relative, pack: 1,
-        measure: measureFor(drill.id, score), drillVersion: versionInForce(drill.id), day: today(), flownAt,
-      },
-    });
-    setLast({ repId, met: score.met, takenBack: false });
-  }, [weaknessId, drill, purpose]);
+    const body = {
+      drillId: drill.id, met: score.met, missReason: reasonFor(score), side: flown.side, band: windBandOf(flown.windMps), mode: flown.mode, pilotRelative: flown.relative, pack: 1,
+      measure: measureFor(drill.id, score), drillVersion: versionInForce(drill.id), day: today(), flownAt,
+    };
+    const kept = { repId, met: score.met, takenBack: false, failed: null };
+    setLast(kept);
+    if (weaknessId) void outbox.add({ path: `/reps/${repId}`, what: `rep of ${drill.name} on the simulator`, stamp: 'flownAt', body: { ...body, weaknessId, purpose, flownOn: 'simulator' } });
+    else if (token) void putAs(token, `/own/reps/${repId}`, body).catch((error: unknown) => setLast({ ...kept, failed: error instanceof Error ? error.message : String(error) }));
+  }, [weaknessId, token, drill, purpose]);
   const undo = useCallback(() => {
     if (!last || last.takenBack) return;
     void outbox.add({ path: `/reps/${last.repId}/taken-back`, body: { reason: 'Not a fair attempt' }, what: `undo of a rep of ${drill.name}` });
     setLast({ ...last, takenBack: true });
   }, [last, drill]);
-  return { record, undo, last, weaknessId, purpose };
+  return { record, undo, last, weaknessId, token, purpose };
 }
 
 /** What became of the rep. */
-export function RecordedRep({ recorded: { last, undo, weaknessId, purpose } }: { readonly recorded: Recorded }) {
-  if (!weaknessId) return <Words as="soft">Not recorded: opened from a weakness, a rep goes to it.</Words>;
+export function RecordedRep({ recorded: { last, undo, weaknessId, token, purpose } }: { readonly recorded: Recorded }) {
+  if (!weaknessId && !token) return <Words as="soft">Not recorded: opened from a weakness, a rep goes to it.</Words>;
   if (!last) return null;
+  if (last.failed !== null) return <Words as="strong" role="alert">{`! Not recorded. ${last.failed}`}</Words>;
   if (last.takenBack) return <Words role="status">Taken back.</Words>;
   return (
     <View style={{ gap: 4 }}>
       <Words role="status">{`Recorded as ${last.met ? 'met' : 'missed'} on the simulator (${PURPOSE_WORDS[purpose].toLowerCase()}). It still has to be shown on the craft.`}</Words>
-      <Button kind="quiet" icon="corner-up-left" label="Take this rep back" onPress={undo} />
+      {weaknessId ? <Button kind="quiet" icon="corner-up-left" label="Take this rep back" onPress={undo} /> : null}
     </View>
   );
 }

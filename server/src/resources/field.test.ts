@@ -125,6 +125,22 @@ describe('a pilot\'s own link', () => {
     expect([short.status, short.body.errors[0]!.field]).toEqual([422, 'note']);
   });
 
+  test('a rep that the pilot flew alone goes to the weakness that plans it, as practice on the simulator whatever was sent, once', async () => {
+    const { trainer } = await server.school('Ghyll');
+    const { pilotId, weaknessId } = await withWeakness(trainer);
+    const { token } = await made(trainer, pilotId);
+    const flown = { drillId: 'tail-in-hover', met: true, missReason: null, side: null, band: 'calm', mode: 'position-hold', pilotRelative: false, pack: 1, day, flownAt: new Date().toISOString() };
+    const put = (body: object, key = id()) => server.visitor().ask<{ errors?: { field: string }[]; detail?: string }>('PUT', `/api/own/reps/${key}`, body, asPilot(token));
+    const key = id();
+    for (let times = 0; times < 2; times += 1) expect((await put(flown, key)).status).toBe(200);
+    const { body } = await trainer.get<{ reps: { id: string; purpose: string; flownOn: string }[] }>(`/weaknesses/${weaknessId}`);
+    expect(body.reps).toMatchObject([{ id: key, purpose: 'practice', flownOn: 'simulator' }]);
+    expect((await put({ ...flown, drillId: 'orbit-the-post' })).status).toBe(409);
+    for (const forged of [{ flownOn: 'craft' }, { purpose: 'test' }]) expect((await put({ ...flown, ...forged })).status).toBe(200);
+    const after = await trainer.get<{ reps: { purpose: string; flownOn: string }[] }>(`/weaknesses/${weaknessId}`);
+    expect(after.body.reps.map((rep) => [rep.purpose, rep.flownOn])).toEqual(Array.from({ length: 3 }, () => ['practice', 'simulator']));
+  });
+
   test('taken back, run out or made up, it leads nowhere; the token is nowhere in the database', async () => {
     const { trainer } = await server.school('Old Mill');
     const { pilotId } = await withWeakness(trainer);

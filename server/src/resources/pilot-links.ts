@@ -2,6 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import type Router from '@koa/router';
 import { isCauseId } from '@skelby/core/causes/causes';
 import { day, instant, text } from '@skelby/core/shapes/fields';
+import { repShape } from '@skelby/core/shapes/loop';
 import type { SessionFields } from '@skelby/core/shapes/session';
 import type { Knex } from 'knex';
 import type { Context } from 'koa';
@@ -14,6 +15,7 @@ import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { notFound, Problem } from '../http/problems';
 import { recordEvent } from './events';
 import { logOccurrence } from './occurrences';
+import { putRep } from './reps';
 
 /** A private link to a pilot's own page: no account, an end, and it can be taken back. The token is told once and kept only as a hash. */
 
@@ -77,11 +79,27 @@ const nearMissShape = object({
   day: day('Day'),
 }).noUnknown();
 
+/** What a pilot flies alone is practice on the simulator: which weakness it belongs to, the plans say. */
+const ownRepShape = repShape.omit(['weaknessId', 'purpose', 'flownOn', 'level', 'sessionId']);
+
+async function putOwnRep(school: SchoolTx, pilotId: string, id: string, body: unknown): Promise<unknown> {
+  const fields = await ownRepShape.validate(body, { abortEarly: false });
+  const { rows: [weakness] } = await school.tx.raw(`
+    select w.id from weaknesses w
+     where w.pilot_id = ? and w.state in ('open', 'drilling', 'ready-for-check', 'watch')
+       and ? = any (select unnest(drill_ids) from (select drill_ids from plans p where p.school_id = w.school_id and p.weakness_id = w.id order by made_at desc limit 1) newest)
+     order by w.opened_at desc limit 1`, [pilotId, fields.drillId]) as { rows: { id: string }[] };
+  if (!weakness) throw new Problem(409, 'In no plan', 'This drill is in none of your plans: fly it as you like, nothing is recorded.');
+  return putRep(school, id, { ...fields, weaknessId: weakness.id, purpose: 'practice', flownOn: 'simulator', level: 0, sessionId: null });
+}
+
 const PER_DAY = 20;
+const REPS_PER_DAY = 300;
 
 /** The routes behind a pilot's link: the token comes in a header, so that it stands in no log and no address that is passed on. */
 export function ownRoutes(router: Router, db: Knex): void {
   const told = new RateLimiterMemory({ points: PER_DAY, duration: 86_400 });
+  const flown = new RateLimiterMemory({ points: REPS_PER_DAY, duration: 86_400 });
   const asPilot = async <T>(ctx: Context, work: (school: SchoolTx, pilotId: string, linkId: string) => Promise<T>): Promise<T> => {
     const token = /^Bearer ([\w-]{20,64})$/.exec(ctx.get('Authorization'))?.[1];
     const found = token ? await inSchool(db, { schoolId: NO_SCHOOL, accountId: null }, async ({ tx }) => ((await tx.raw('select * from pilot_by_token(?)', [hashOf(token)])) as { rows: { schoolId: string; pilotId: string; linkId: string }[] }).rows[0]) : undefined;
@@ -89,6 +107,16 @@ export function ownRoutes(router: Router, db: Knex): void {
     return inSchool(db, { schoolId: found.schoolId, accountId: null }, (school) => work(school, found.pilotId, found.linkId));
   };
   router.get('/own', async (ctx) => { ctx.body = await asPilot(ctx, ownPage); });
+  router.put('/own/reps/:id', async (ctx) => {
+    ctx.body = await asPilot(ctx, async (school, pilotId, linkId) => {
+      try {
+        await flown.consume(linkId);
+      } catch {
+        throw new Problem(429, 'Too many', `More than ${REPS_PER_DAY} reps in a day: rest, and come back tomorrow.`);
+      }
+      return putOwnRep(school, pilotId, keyIn(ctx, 'id', 'rep'), bodyOf(ctx));
+    });
+  });
   router.put('/own/near-miss/:id', async (ctx) => {
     ctx.body = await asPilot(ctx, async (school, pilotId, linkId) => {
       const fields = await nearMissShape.validate(bodyOf(ctx), { abortEarly: false });
