@@ -15,7 +15,7 @@ import { Inset } from './Inset';
 const TICK_MS = 50;
 const BEFORE_S = 2;
 
-const useStyles = themed(() => ({ line: { flexDirection: 'row', alignItems: 'center', gap: 12 }, buttons: { flex: 1, minWidth: 0 } }));
+const useStyles = themed(() => ({ line: { flexDirection: 'row', alignItems: 'center', gap: 12 } }));
 
 interface ReplayedProps {
   readonly replay: Replay;
@@ -59,14 +59,12 @@ export function Replayed({ replay, wrongAtS, spanM, rotors, marks, scene, layout
         <input type="range" aria-label="Moment of the flight" min={begin} max={end} step={0.05} value={t} onChange={(event) => { setPlays(false); setT(Number(event.target.value)); }} style={{ flex: 1, height: 44, accentColor: 'currentColor' }} />
         <Words as="figure">{`${(t - begin).toFixed(1)} s`}</Words>
       </View>
-      <View style={styles.line}>
-        <SticksHeld layout={layout} sticks={sticks} size={84} />
-        <View style={styles.buttons}><ButtonRow>
-          <Button icon={plays ? 'pause' : 'play'} label={plays ? 'Stop' : 'Play'} onPress={() => { if (t >= end) setT(begin); setPlays(!plays); }} />
-          {wrongAtS === null ? null : <Button icon="alert-triangle" label="Where it went wrong" onPress={() => { setPlays(false); setT(wrongAtS); }} />}
-          <Button icon={throughCamera ? 'user' : 'camera'} label={throughCamera ? 'From the ground' : 'Camera'} onPress={() => setThroughCamera(!throughCamera)} />
-        </ButtonRow></View>
-      </View>
+      <SticksHeld layout={layout} sticks={sticks} size={84} />
+      <ButtonRow>
+        <Button icon={plays ? 'pause' : 'play'} label={plays ? 'Stop' : 'Play'} onPress={() => { if (t >= end) setT(begin); setPlays(!plays); }} />
+        {wrongAtS === null ? null : <Button icon="alert-triangle" label="Where it went wrong" onPress={() => { setPlays(false); setT(wrongAtS); }} />}
+        <Button icon={throughCamera ? 'user' : 'camera'} label={throughCamera ? 'From the ground' : 'Camera'} onPress={() => setThroughCamera(!throughCamera)} />
+      </ButtonRow>
     </View>
   );
 }

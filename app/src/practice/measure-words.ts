@@ -18,7 +18,7 @@ export const MEASURE_WORDS: Readonly<Record<MeasureId, MeasureWords>> = {
   height: words('Height error', 'm', 'Look at the height as often as at the mark, and hold it with small throttle.', 'height'),
   heading: words('Nose off', '°', 'Bring yaw in with every other move, not after it.', 'nose'),
   overshoot: words('Overshoot', 'm', 'Begin to brake earlier: the lean back takes time.', 'too-late'),
-  miss: words('Off the end', 'm', 'Ease off before the mark and let it come to you.', 'too-late'),
+  miss: words('Stopped short by', 'm', 'Keep the speed a little longer: the mark is farther off than it looks.'),
   mark: words('Missed the mark by', 'm', 'Set up for the next mark while still flying to this one.'),
   'wrong-moves': words('Wrong first moves', 'count', 'Before the first stick say where the nose points: toward you, roll and pitch mirror.', 'wrong-first-move'),
   others: words('Other sticks moved', '%', 'One stick at a time: rest the other thumb until its turn.', 'wrong-first-move'),

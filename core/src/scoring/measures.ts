@@ -152,7 +152,8 @@ export const MEASURING = {
   height: greatest((cut, i, s) => Math.abs(s.z - cut.beside[i]!.nearest[2])),
   heading: greatest((cut, i) => noseError(cut, i)),
   overshoot: greatest((cut, i) => Math.max(0, cut.beside[i]!.alongM - lengthOf(cut.stage.path))),
-  miss: atEnd((cut) => Math.abs(lengthOf(cut.stage.path) - cut.beside.at(-1)!.alongM)),
+  /** Stopped short of the end by. */
+  miss: atEnd((cut) => Math.max(0, lengthOf(cut.stage.path) - cut.beside.at(-1)!.alongM)),
   /** Nearest it came to the end of the way. */
   mark: least((cut, _, s) => { const { path } = cut.stage; return path.is === 'segment' ? Math.hypot(s.x - path.to[0], s.y - path.to[1]) : null; }),
   'wrong-moves': wrongMoves,

@@ -49,7 +49,7 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Record<string, CourseOf>> = {
     ],
     standards: [{ of: 'hands-off', most: 1, in: [1] }, { of: 'touched-again', most: 0, in: [1] }, { of: 'height-lost', most: 20, in: [1, 2] }], mode: 'self-level',
   }),
-  'brake-to-mark': () => ({ stages: [leg('Stop at the mark', [0, 6, 3], [0, 26, 3], { nose: 0, until: { is: 'still', standS: 1 }, speedMps: 5 })], standards: [{ of: 'miss', most: 2 }] }),
+  'brake-to-mark': () => ({ stages: [leg('Stop at the mark', [0, 6, 3], [0, 26, 3], { nose: 0, until: { is: 'still', standS: 1 }, speedMps: 5 })], standards: [{ of: 'overshoot', most: 2 }, { of: 'miss', most: 2 }] }),
   'mode-stop-table': () => ({
     stages: [1, 2].flatMap((run) => [
       leg(run === 1 ? 'At speed to the mark: this makes your card' : 'The same again: match it', [0, 6, 3], [0, 20, 3], { nose: 0, speedMps: 4 }), free('Let go', [0, 24, 3], { is: 'still', standS: 0.5 }, { hands: 'stop' }),
