@@ -31,6 +31,9 @@ test('a drill waits with its marks, answers the keys of the layout, and says whe
   // Without height hold the throttle is the rotors' own speed: pulled back, it comes down hard.
   await page.getByRole('radio', { name: 'Self-level' }).click();
   await start(page);
+  // Modes are switched in flight, as on a craft: it flies on.
+  await page.getByRole('radio', { name: 'Fast', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Start' })).toBeHidden();
   await page.keyboard.down('KeyS');
   await expect(page.getByRole('alert')).toContainText('Into the ground', { timeout: 20_000 });
   await page.keyboard.up('KeyS');
@@ -144,6 +147,18 @@ test('the phone leaned forward flies forward', async ({ trainer, page }) => {
   await start(page);
   await lean(25);
   await expect.poll(() => figure(page, /m away$/), { timeout: 15_000 }).toBeGreaterThan(12);
+});
+
+test('pilot-relative mode is switched in flight, and the craft flies on', async ({ trainer, page }) => {
+  await trainer.today();
+  await page.goto('/drills/relative-mode-discipline/practice');
+  await start(page);
+  await expect(page.getByText(/^2 of 4: /)).toBeVisible({ timeout: 20_000 });
+  await page.getByRole('button', { name: 'Pilot-relative on' }).click();
+  await page.keyboard.down('ArrowRight');
+  await expect(page.getByRole('button', { name: 'Pilot-relative off' })).toBeVisible();
+  await expect.poll(() => figure(page, /m away$/), { timeout: 20_000, intervals: [50] }).toBeGreaterThan(9);
+  await page.keyboard.up('ArrowRight');
 });
 
 test('a drill that is not for the simulator leads nowhere here', async ({ trainer, page }) => {

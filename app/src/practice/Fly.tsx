@@ -5,7 +5,7 @@ import type { Drill } from '@skelby/core/drills/drill';
 import type { Ended } from '@skelby/core/flight/flight';
 import type { PracticeSetUp } from '@skelby/core/flight/practice';
 import { headingOf } from '@skelby/core/track/track';
-import type { CraftRecord } from '@skelby/core/flying/craft-facts';
+import { type CraftRecord, craftFacts } from '@skelby/core/flying/craft-facts';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../api/use-units';
@@ -81,13 +81,14 @@ interface FlyProps {
   readonly settings: PracticeSettings;
   readonly layout: StickLayout;
   readonly tilt: Tilt;
+  readonly onRelative: (on: boolean) => void;
   readonly onScored: (scored: Scored) => void;
   /** What became of the rep, under its score. */
   readonly recorded?: React.ReactNode;
 }
 
 /** The craft, the sticks and the drill: flown, measured, and shown again. */
-export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onScored, recorded }: FlyProps) {
+export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onRelative, onScored, recorded }: FlyProps) {
   const styles = useStyles();
   const { sentence, say } = useUnits();
   const field = useRef<FieldHandle>(null);
@@ -178,6 +179,7 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onSco
         {mode === 'position-hold' ? <Button icon={shown?.holdLost ? 'anchor' : 'shuffle'} label={shown?.holdLost ? 'Give hold back' : 'Drop hold'} onPress={() => flight.dropHold(!(shown?.holdLost ?? false))} /> : null}
         {mode === 'position-hold' && isFlying ? <Button icon={shown?.linkLost ? 'wifi' : 'wifi-off'} label={shown?.linkLost ? 'Give the link back' : 'Lose the link'} onPress={() => flight.loseLink(!(shown?.linkLost ?? false))} /> : null}
         {mode === 'position-hold' && !shown?.returning ? <Button icon="home" label="Come home" onPress={flight.goHome} /> : null}
+        {mode !== 'rate' && craftFacts(craft).hasPilotRelative ? <Button icon="compass" label={relative ? 'Pilot-relative off' : 'Pilot-relative on'} onPress={() => onRelative(!relative)} /> : null}
         <Button kind="quiet" label={reads ? 'Hide figures and map' : 'Show figures and map'} onPress={() => setReads(!reads)} />
       </ButtonRow>
     </>

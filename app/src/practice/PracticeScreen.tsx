@@ -71,6 +71,10 @@ function PassOn({ search }: { readonly search: string }) {
   );
 }
 
+/** What can only be changed on the ground; mode, speed setting, pilot-relative and camera are switched in flight. */
+const setAnew = ({ side, windMps, gusts, jet, around, holdDrops, sensors, returnHeightM, onLinkLoss }: PracticeSettings, craft: CraftRecord): string =>
+  JSON.stringify([side, windMps, gusts, jet, around, holdDrops, sensors, returnHeightM, onLinkLoss, craftAsText(craft)]);
+
 function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: PracticeProps) {
   const [chosen, setChosen] = useState<Chosen>(() => ({ ...BEFORE, ...kept<Partial<Chosen>>(NAME), ...(who.layout ? { layout: who.layout } : {}) }));
   const choose = (part: Partial<Chosen>) => setChosen((last) => { const next = { ...last, ...part }; keep(NAME, next); return next; });
@@ -109,7 +113,10 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
         </>
       }
     >
-      <Fly key={`${search} ${craftAsText(craft)}`} drill={drill} course={course} setUp={setUp} craft={craft} settings={settings} layout={chosen.layout} tilt={tilt} onScored={recorded.record} recorded={<RecordedRep recorded={recorded} />} />
+      <Fly
+        key={setAnew(settings, craft)} drill={drill} course={course} setUp={setUp} craft={craft} settings={settings} layout={chosen.layout} tilt={tilt}
+        onRelative={(relative) => setChanged((last) => ({ ...last, relative }))} onScored={recorded.record} recorded={<RecordedRep recorded={recorded} />}
+      />
     </Screen>
   );
 }
