@@ -44,7 +44,7 @@ export function LogPart({ drill, side, craft, scene, marks, layout, cameraDeg }:
   const rep = state !== null && state !== 'reading' && state.is === 'read' ? state.reps[chosen] ?? null : null;
   return (
     <Part heading="From a flight log">
-      <Words as="soft">A CSV with a header that names units, 50 to 200 lines a second: docs/flight-log.md tells the columns. It is judged as this drill and stays on this device.</Words>
+      <Words as="soft">A CSV of time, place, velocity, attitude and sticks, with units in its header, 50 to 200 lines a second; a flight saved here shows how. It is judged as this drill and stays on this device.</Words>
       <ButtonRow>
         <Button icon="upload" label={state === 'reading' ? 'Reading …' : 'Judge a log'} disabled={state === 'reading'} onPress={() => pickFile('.csv,text/csv', read)} />
         {state === 'reading' ? <Button kind="quiet" label="Stop" onPress={() => { stop(); setState(null); }} /> : null}

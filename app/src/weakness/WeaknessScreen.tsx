@@ -68,7 +68,7 @@ function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: 
           />
         ))}
       </Rows>
-      {first ? <LinkButton kind="quiet" icon="monitor" label={`On the simulator first: ${drillOf(first).name}`} href={`/drills/${first}/practice?pilot=${page.pilot.id}&weakness=${page.weakness.id}`} /> : null}
+      {first ? <LinkButton kind="quiet" icon="monitor" label={`Fly no. ${worked.drillIds.indexOf(first) + 1} on the simulator first`} href={`/drills/${first}/practice?pilot=${page.pilot.id}&weakness=${page.weakness.id}`} /> : null}
     </Part>
   );
 }
