@@ -43,7 +43,7 @@ self.onmessage = ({ data }: MessageEvent<ToRead>) => {
   const failed = (error: unknown) => post({ is: 'bad', message: error instanceof FlightLogError ? error.message : `The log could not be read: ${error instanceof Error ? error.message : String(error)}` });
   parse<string[]>(file, {
     chunk: ({ data: rows }, parser) => {
-      try { for (const row of rows) { line += 1; reader.row(row, line); } } catch (error) { parser.abort(); line = -1; failed(error); }
+      try { for (const row of rows) { line += 1; reader.row(row, line); } } catch (error) { line = -1; failed(error); parser.abort(); }
     },
     complete: () => { if (line < 0) return; try { post(judge(reader, data)); } catch (error) { failed(error); } },
     error: failed,
