@@ -88,11 +88,11 @@ const PICTURES: readonly Picture[] = [
   { name: 'counter', open: (page) => weakness(/Oska Merrin.*Yaw tumble/)(page).then(async () => { await page.getByRole('link', { name: /Power turn Decides/ }).click(); await page.getByRole('img', { name: /test rep/ }).waitFor(); }) },
   {
     name: 'practice', open: async (page) => {
-      // A brake that came late: a rep that went wrong has more to show than one that did not.
+      // Stopped short: a rep that went wrong has more to show than one that did not.
       await page.goto('/drills/brake-to-mark/practice?wind=3');
       await page.getByRole('button', { name: 'Start' }).click({ timeout: 20_000 });
       await page.keyboard.down('ArrowUp');
-      await page.waitForTimeout(3_200);
+      await page.waitForTimeout(2_000);
       await page.keyboard.up('ArrowUp');
       await page.getByRole('button', { name: 'Where it went wrong' }).waitFor({ timeout: 60_000 });
       await page.waitForTimeout(1_500);
