@@ -1,11 +1,11 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { postFor, put } from '../api/client';
 import type { PilotPage } from '../api/types';
 import { Button, ButtonRow } from '../ui/Button';
 import { Row, Rows } from '../ui/Rows';
 import { Part } from '../ui/Screen';
+import { usePassOn } from '../ui/use-pass-on';
 import { Words } from '../ui/Words';
 import { sayDay } from '../words/dates';
 
@@ -14,22 +14,12 @@ const DAYS = 14;
 /** A private link to the pilot's own page: made here, shown once, and taken back here. */
 export function OwnLink({ page }: { readonly page: PilotPage }) {
   const client = useQueryClient();
-  const [copied, setCopied] = useState(false);
+  const { copied, pass, anew } = usePassOn('Your Skelby page');
   const look = () => { void client.invalidateQueries({ queryKey: ['pilot', page.pilot.id] }); };
-  const make = useMutation({ mutationFn: () => postFor<{ token: string }>(`/pilots/${page.pilot.id}/links`, { days: DAYS }), onSuccess: () => { setCopied(false); look(); } });
+  const make = useMutation({ mutationFn: () => postFor<{ token: string }>(`/pilots/${page.pilot.id}/links`, { days: DAYS }), onSuccess: () => { anew(); look(); } });
   const revoke = useMutation({ mutationFn: (id: string) => put(`/links/${id}/revoked`, {}), onSuccess: () => { make.reset(); look(); } });
   // Behind the # it stays in the browser: no server and no other site is told it.
   const address = make.data ? `${window.location.origin}/own#${make.data.token}` : null;
-  const pass = async () => {
-    if (!address) return;
-    try {
-      if ('share' in navigator) await navigator.share({ title: 'Your Skelby page', url: address });
-      else { await window.navigator.clipboard.writeText(address); setCopied(true); }
-    } catch (error) {
-      // The pilot's phone was not picked after all.
-      if (!(error instanceof DOMException && error.name === 'AbortError')) throw error;
-    }
-  };
   const error = make.error ?? revoke.error;
   return (
     <Part heading="Pilot's own page">
@@ -38,7 +28,7 @@ export function OwnLink({ page }: { readonly page: PilotPage }) {
       {address ? (
         <View style={{ gap: 8 }}>
           <Words aria-label="Link">{address}</Words>
-          <ButtonRow><Button kind="solid" icon="share-2" label={copied ? 'Copied' : 'Pass it on'} onPress={() => void pass()} /></ButtonRow>
+          <ButtonRow><Button kind="solid" icon="share-2" label={copied ? 'Copied' : 'Pass it on'} onPress={() => void pass(address)} /></ButtonRow>
           <Words as="soft">It is shown this once.</Words>
         </View>
       ) : <Button icon="link" label={make.isPending ? 'Making …' : 'Make a link'} disabled={make.isPending} onPress={() => make.mutate()} />}

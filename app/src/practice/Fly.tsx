@@ -26,8 +26,6 @@ import type { Tilt } from './tilt';
 import { useFlight } from './use-flight';
 
 const READ_EVERY_MS = 200;
-/** Shown: a thing that the sensors see nearer than this, m. */
-const WARN_M = 7;
 
 const useStyles = themed((theme) => ({
   over: { position: 'absolute', left: 8, right: 8, bottom: 8, padding: 10, backgroundColor: theme.ground, borderWidth: 2, borderColor: theme.ink, gap: 8 },
@@ -53,7 +51,7 @@ function Readout({ shown }: { readonly shown: Shown | null }) {
       <Words as="figure">{`${say(Math.round(z * 10) / 10, 'm')} up`}</Words>
       <Words as="figure">{say(Math.round(Math.hypot(...velocity) * 10) / 10, 'm/s')}</Words>
       <Words as="figure">{`${Math.round(charge * 100)} %`}</Words>
-      {nearestM !== null && nearestM < WARN_M ? <Words as="figure">{`! ${say(Math.round(nearestM * 10) / 10, 'm')} to something`}</Words> : null}
+      {nearestM !== null ? <Words as="figure">{`! ${say(Math.round(nearestM * 10) / 10, 'm')} to something`}</Words> : null}
       {holdLost ? <Words as="figure">No hold</Words> : null}
       {shown.linkLost ? <Words as="figure">No link: it flies itself</Words> : null}
       {returning ? <Words as="figure">{RETURN_WORDS[returning]}</Words> : null}

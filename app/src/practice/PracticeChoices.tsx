@@ -1,6 +1,6 @@
 import type { Drill } from '@skelby/core/drills/drill';
 import { FLYING_MODES } from '@skelby/core/flight/control';
-import { LINK_LOSS_ACTIONS, type LinkLossAction } from '@skelby/core/flight/failsafe';
+import { FAILSAFE_WORDS, FAILSAFES } from '@skelby/core/reconstruct/return-height';
 import { SURROUNDINGS, type Surroundings } from '@skelby/core/flight/surroundings';
 import { type CraftRecord, craftFacts, SPEED_SETTINGS } from '@skelby/core/flying/craft-facts';
 import { STICK_LAYOUTS, type StickLayout } from '@skelby/core/flying/vocabulary';
@@ -11,12 +11,11 @@ import { Choice } from '../ui/Choice';
 import { Part } from '../ui/Screen';
 import { Stepper } from '../ui/Stepper';
 import { Words } from '../ui/Words';
-import { MODE_WORDS, SETTING_WORDS, SIDE_WORDS } from '../words/words';
+import { MODE_WORDS, sentenceCase, SETTING_WORDS, SIDE_WORDS } from '../words/words';
 import type { PracticeSettings } from './settings';
 import type { Tilt } from './tilt';
 
 const AROUND_WORDS: Readonly<Record<Surroundings, string>> = { none: 'Open field', poles: 'Poles', trees: 'Trees', wires: 'Wires', walls: 'Walls', roof: 'A roof', gates: 'Gates' };
-const LOSS_WORDS: Readonly<Record<LinkLossAction, string>> = { return: 'Comes home', hover: 'Hovers', land: 'Lands' };
 const GUST_WORDS: Readonly<Record<Gusts, string>> = { none: 'None', usual: 'Usual', strong: 'Strong' };
 const ON_OFF = [{ value: true, label: 'On' }, { value: false, label: 'Off' }] as const;
 const LEAST_RETURN_M = 5;
@@ -50,7 +49,7 @@ export function PracticeChoices({ drill, settings, craft, craftId, crafts, layou
         <Choice label="Hold drops by itself" value={settings.holdDrops} onChange={(holdDrops) => onChange({ holdDrops })} options={ON_OFF} />
         {facts.sensorSides.length > 0 ? <Choice label="Obstacle sensors" value={settings.sensors} onChange={(sensors) => onChange({ sensors })} options={ON_OFF} /> : null}
         {facts.sensorSides.length > 0 && settings.sensors ? <Words as="soft">{`They look ${facts.sensorSides.join(', ')}; they do not see wires, twigs and thin poles, and are off in the fast setting and without hold.`}</Words> : null}
-        <Choice label="When the link is lost it" value={settings.onLinkLoss} onChange={(onLinkLoss) => onChange({ onLinkLoss })} options={LINK_LOSS_ACTIONS.map((value) => ({ value, label: LOSS_WORDS[value] }))} />
+        <Choice label="On a lost link" value={settings.onLinkLoss} onChange={(onLinkLoss) => onChange({ onLinkLoss })} options={FAILSAFES.map((value) => ({ value, label: sentenceCase(FAILSAFE_WORDS[value]) }))} />
         <Stepper label="Return height" unit={units.unit('m')} value={units.from(settings.returnHeightM, 'm')} step={5} least={units.from(LEAST_RETURN_M, 'm')} most={units.from(MOST_RETURN_M, 'm')} onChange={(value) => { const height = length(value, LEAST_RETURN_M, MOST_RETURN_M); if (height !== null) onChange({ returnHeightM: height }); }} />
       </Part>
       <Part heading="Air and surroundings">

@@ -13,6 +13,7 @@ import { keep, kept } from '../storage';
 import { Button, LinkButton } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Part, Screen } from '../ui/Screen';
+import { usePassOn } from '../ui/use-pass-on';
 import { Words } from '../ui/Words';
 import { STANDING_LINE } from '../words/words';
 import { ControllerPart } from './ControllerPart';
@@ -51,22 +52,13 @@ interface PracticeProps {
 
 /** Passes on how it is set up: the link opens the same drill for anybody, without an account. */
 function PassOn({ search }: { readonly search: string }) {
-  const [copied, setCopied] = useState(false);
+  const { copied, pass } = usePassOn('Skelby practice');
   const address = `${window.location.origin}/practice?${search}`;
-  const pass = async () => {
-    try {
-      if ('share' in navigator) await navigator.share({ title: 'Skelby practice', url: address });
-      else { await window.navigator.clipboard.writeText(address); setCopied(true); }
-    } catch (error) {
-      // Nobody was picked after all.
-      if (!(error instanceof DOMException && error.name === 'AbortError')) throw error;
-    }
-  };
   return (
     <Part heading="Pass it on">
       <Words as="soft">Opens this drill as it is set here, for whoever has the link.</Words>
       <Words aria-label="Link">{address}</Words>
-      <Button icon="share-2" label={copied ? 'Copied' : 'Pass on the link'} onPress={() => void pass()} />
+      <Button icon="share-2" label={copied ? 'Copied' : 'Pass on the link'} onPress={() => void pass(address)} />
     </Part>
   );
 }

@@ -3,7 +3,7 @@ import type { Side } from '@skelby/core/drills/drill';
 import type { ModeNow, StickNow } from '@skelby/core/flight/control';
 import { type CraftModel, craftModel } from '@skelby/core/flight/craft-model';
 import { type Ended, type Scene, type Start, STEP_S } from '@skelby/core/flight/flight';
-import type { LinkLossAction } from '@skelby/core/flight/failsafe';
+import type { Failsafe } from '@skelby/core/reconstruct/return-height';
 import type { ReturnPhase } from '@skelby/core/flight/auto-return';
 import type { Course, Hands } from '@skelby/core/scoring/course';
 import { courseOf } from '@skelby/core/scoring/courses';
@@ -28,7 +28,7 @@ export interface ToStart {
   readonly sensorSides: readonly SensorSide[];
   readonly holdDrops: boolean;
   readonly returnHeightM: number;
-  readonly onLinkLoss: LinkLossAction;
+  readonly onLinkLoss: Failsafe;
 }
 
 /** Flies on for as long as the page's last frame took. */

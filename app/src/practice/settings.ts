@@ -5,7 +5,7 @@ import type { FlyingMode } from '@skelby/core/flight/control';
 import type { PracticeSetUp } from '@skelby/core/flight/practice';
 import { type Surroundings, surroundingsOf } from '@skelby/core/flight/surroundings';
 import { type CraftRecord, craftFacts, type SpeedSetting } from '@skelby/core/flying/craft-facts';
-import type { LinkLossAction } from '@skelby/core/flight/failsafe';
+import type { Failsafe } from '@skelby/core/reconstruct/return-height';
 import type { WindBand } from '@skelby/core/flying/wind-band';
 import { GUST_SHARE, type Gusts, type PracticeLink } from '@skelby/core/shapes/practice-link';
 import type { FlightStart } from './use-flight';
@@ -23,7 +23,7 @@ export interface PracticeSettings {
   readonly sensors: boolean;
   readonly relative: boolean;
   readonly returnHeightM: number;
-  readonly onLinkLoss: LinkLossAction;
+  readonly onLinkLoss: Failsafe;
   readonly cameraDeg: number;
 }
 

@@ -44,7 +44,7 @@ describe('obstacle sensors of small craft', () => {
 
 describe('what the craft does by itself', () => {
   const setUp = practiceOf('return-takeover', null, 'position-hold')!;
-  const rep = (solids: readonly Solid[] = [], onLinkLoss: 'return' | 'hover' | 'land' = 'return') =>
+  const rep = (solids: readonly Solid[] = [], onLinkLoss: 'return' | 'hover' | 'descend' = 'return') =>
     new Rep({ craft: CRAFT, course: courseOf('tail-in-hover')!, scene: { solids, wind: STILL }, start: { ...setUp.start, z: 6 }, seed: 3, returnHeightM: 15, onLinkLoss });
   test('an automatic return climbs first, whatever is above it, then comes home and lands', () => {
     const free = rep();
@@ -60,7 +60,7 @@ describe('what the craft does by itself', () => {
     expect(roofed.flight.ended?.how).toBe('solid');
   });
   test('a lost link does what was set, and the sticks count again when it is back', () => {
-    const [hovers, lands] = [rep([], 'hover'), rep([], 'land')];
+    const [hovers, lands] = [rep([], 'hover'), rep([], 'descend')];
     for (const each of [hovers, lands]) { each.loseLink(true); for (let i = 0; i < 25 / STEP_S; i += 1) each.step({ ...CENTRED, pitch: 1 }, HELD); }
     expect(Math.hypot(hovers.flight.body.px, hovers.flight.body.py - 34)).toBeLessThan(3);
     expect(hovers.flight.body.pz).toBeCloseTo(6, 0);

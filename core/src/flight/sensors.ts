@@ -4,7 +4,7 @@ import type { StickNow } from './control';
 import { distanceTo, type Solid } from './world';
 
 /** Small craft warn from here on, and stop so far off in the normal setting; in the slow one nearer. Common practice. */
-export const WARNS_M = 6.5;
+const WARNS_M = 6.5;
 const STOPS_M: Readonly<Record<Exclude<SpeedSetting, 'fast'>, number>> = { slow: 2, normal: 3 };
 const BEHIND_STOPS_M = 2;
 /** Thinner than this is not seen: twigs, wires, poles of tape. */

@@ -1,6 +1,6 @@
 import type { Evidence } from '../evidence/evidence';
 import type { CraftFacts } from '../flying/craft-facts';
-import type { LinkLossAction } from '../flight/failsafe';
+import type { Failsafe } from '../reconstruct/return-height';
 import type { Ended } from '../flight/flight';
 import type { Solid } from '../flight/world';
 import { distanceTo } from '../flight/world';
@@ -20,7 +20,7 @@ export interface ReadFrom {
   readonly facts: CraftFacts;
   readonly solids: readonly Solid[];
   readonly returnHeightM?: number;
-  readonly onLinkLoss?: LinkLossAction;
+  readonly onLinkLoss?: Failsafe;
 }
 
 const LOOKS_BACK_S = 5;

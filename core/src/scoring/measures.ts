@@ -1,10 +1,8 @@
-import { WASH_INDEX_LIMIT, washIndex } from '../reconstruct/turn-fold';
-import { headingOf, leanOf, type Sample, thrustAxis, turned } from '../track/track';
+import { washIndex } from '../reconstruct/turn-fold';
+import { headingOf, leanOf, type Sample, turned } from '../track/track';
 import { type Cut, deflection, handsOff, holdsHeight, type Measured, noseError, pushOf } from './cut';
 import { bearing, lengthOf } from './path';
-import { pilotAt, speedOver, washTrouble } from './referee';
-
-export { WASH_INDEX_LIMIT };
+import { airAtDiscs, pilotAt, speedOver, washTrouble } from './referee';
 
 /** Smallest deflection that counts as a move, and the largest that counts as small. Common practice. */
 const MOVE = 0.08;
@@ -50,12 +48,9 @@ const firstWhere = (cut: Cut, so: (s: Sample, i: number) => boolean): Sample | n
 
 /** Way of the nose against the way of the craft, degrees; null when it hardly moves. */
 const noseToPath = (s: Sample): number | null => (speedOver(s) < UNDER_WAY_MPS ? null : Math.abs(turned(headingOf(s), bearing(s.vx, s.vy))));
-const washIndexOf = (cut: Cut, s: Sample): number => {
-  const [nx, ny, nz] = thrustAxis(s);
-  const [ax, ay, az] = [s.vx - (s.windX || 0), s.vy - (s.windY || 0), s.vz - (s.windZ || 0)];
-  const through = -(ax * nx + ay * ny + az * nz);
-  const across = Math.sqrt(Math.max(0, ax * ax + ay * ay + az * az - through * through));
-  return washIndex(through, across, cut.craft.inducedMps, Math.max(0, 1 - 1 / (Math.max(0.2, nz) * cut.craft.thrustToWeight)));
+const washIndexOf = ({ craft }: Cut, s: Sample): number => {
+  const { throughMps, acrossMps, upright } = airAtDiscs(s);
+  return washIndex(throughMps, acrossMps, craft.inducedMps, Math.max(0, 1 - 1 / (Math.max(0.2, upright) * craft.thrustToWeight)));
 };
 
 /** Where the sticks ought to push: toward the place, less the way already on. */

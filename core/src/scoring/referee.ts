@@ -57,13 +57,18 @@ export function noseWanted(nose: Nose, sample: Pick<Sample, 'x' | 'y'>, at: Besi
 
 export const clockwiseOf = ({ path }: Stage): number => (path.is === 'arc' ? Math.sign(path.sweepDeg) : 0);
 
-/** How deep in the states of its own wash a craft is, 0 to 1. */
-export function washTrouble(craft: CraftModel, s: Sample): number {
+/** The air that a craft meets, m/s: through its discs from below, and across them; and how upright it is, 1 to −1. */
+export function airAtDiscs(s: Sample): { readonly throughMps: number; readonly acrossMps: number; readonly upright: number } {
   const [nx, ny, nz] = thrustAxis(s);
   const [ax, ay, az] = [s.vx - (s.windX || 0), s.vy - (s.windY || 0), s.vz - (s.windZ || 0)];
-  const through = -(ax * nx + ay * ny + az * nz);
-  const across = Math.sqrt(Math.max(0, ax * ax + ay * ay + az * az - through * through));
-  return washPlace(Math.max(-50, Math.min(100, through)), Math.min(100, across), craft.inducedMps).trouble;
+  const throughMps = -(ax * nx + ay * ny + az * nz);
+  return { throughMps, acrossMps: Math.sqrt(Math.max(0, ax * ax + ay * ay + az * az - throughMps * throughMps)), upright: nz };
+}
+
+/** How deep in the states of its own wash a craft is, 0 to 1. */
+export function washTrouble(craft: CraftModel, s: Sample): number {
+  const { throughMps, acrossMps } = airAtDiscs(s);
+  return washPlace(Math.max(-50, Math.min(100, throughMps)), Math.min(100, acrossMps), craft.inducedMps).trouble;
 }
 
 export type Over = 'finished' | 'given-up';
@@ -180,7 +185,7 @@ export class Referee {
   }
 }
 
-export function isSafe(s: Sample): boolean {
+function isSafe(s: Sample): boolean {
   const speed = speedOver(s);
   const nose = Math.abs(turned(headingOf(s), bearing(s.vx, s.vy)));
   return leanOf(s) < SAFE.leanDeg && s.vz > -SAFE.sinkMps && speed < SAFE.mostMps && speed > SAFE.creepMps && nose < SAFE.noseDeg;

@@ -4,7 +4,8 @@ import type { ModeNow, StickNow } from '../flight/control';
 import type { CraftModel } from '../flight/craft-model';
 import { Flight, type Scene, type Start, STEP_S } from '../flight/flight';
 import { Random } from '../flight/random';
-import { failsafeSticks, type LinkLossAction } from '../flight/failsafe';
+import type { Failsafe } from '../reconstruct/return-height';
+import { failsafeSticks } from '../flight/failsafe';
 import { heedSensors } from '../flight/sensors';
 import { modeIndex, type Sample, settingIndex, TRACK_HZ, type TrackEventName, TrackWriter } from '../track/track';
 import type { Course } from './course';
@@ -31,7 +32,7 @@ export interface RepSetUp {
   readonly holdDrops?: boolean;
   readonly returnHeightM?: number;
   /** What the craft does by itself when the link is lost; it goes home where nothing is said. */
-  readonly onLinkLoss?: LinkLossAction;
+  readonly onLinkLoss?: Failsafe;
   readonly home?: readonly [number, number];
 }
 
@@ -57,6 +58,8 @@ export class Rep {
   private holdTurnsS = Infinity;
   private count = 0;
   private happened: TrackEventName[] = [];
+  /** The sticks as the sensors let them through. */
+  private heeded: StickNow | null = null;
 
   constructor(private readonly setUp: RepSetUp) {
     const { craft, scene, start, seed, course } = setUp;
@@ -127,8 +130,6 @@ export class Rep {
     this.count += 1;
     if (flight.ended) { this.happens('crash'); this.write(sticks, mode); }
   }
-  private heeded: StickNow | null = null;
-
   private between([least, most]: readonly [number, number]): number { return least + (most - least) * this.random.uniform(); }
 
   private happens(is: TrackEventName): void {

@@ -1,7 +1,7 @@
 import type { Track, TrackColumn } from '../track/track';
 
 /** What is needed to show a flight again, some twenty lines a second. */
-export const REPLAY_COLUMNS = ['t', 'x', 'y', 'z', 'qw', 'qx', 'qy', 'qz', 'throttle', 'yaw', 'pitch', 'roll'] as const satisfies readonly TrackColumn[];
+const REPLAY_COLUMNS = ['t', 'x', 'y', 'z', 'qw', 'qx', 'qy', 'qz', 'throttle', 'yaw', 'pitch', 'roll'] as const satisfies readonly TrackColumn[];
 export type Replay = Readonly<Record<(typeof REPLAY_COLUMNS)[number], Float32Array>>;
 
 const HZ = 20;

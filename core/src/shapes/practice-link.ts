@@ -1,7 +1,7 @@
 import { type InferType, mixed, object } from 'yup';
 import { SIDES } from '../drills/drill';
 import { FLYING_MODES } from '../flight/control';
-import { LINK_LOSS_ACTIONS } from '../flight/failsafe';
+import { FAILSAFES } from '../reconstruct/return-height';
 import { SURROUNDINGS } from '../flight/surroundings';
 import { type CraftRecord, SENSOR_SIDES, type SensorSide, SPEED_SETTINGS, USUAL_CRAFT } from '../flying/craft-facts';
 import { FLIGHT_MODES } from '../flying/vocabulary';
@@ -31,7 +31,7 @@ export const practiceLinkShape = object({
   sensors: onOff('Sensors'),
   relative: onOff('Pilot-relative'),
   /** What the craft does when the link is lost. */
-  lost: choiceOrNone('On link loss', LINK_LOSS_ACTIONS),
+  lost: choiceOrNone('On link loss', FAILSAFES),
   camera: quantityOrNone('Camera tilt', LEAST_TILT_DEG, MOST_TILT_DEG, '°'),
   home: quantity('Return height', 5, 120, 'm').default(30),
   craft: mixed<string>().nullable().default(null).test('craft', 'Craft must be mass, span, rotors, rotor radius, thrust to weight and top speed, in SI units, with spaces between.', (value) => value === null || value === undefined || craftFromText(value) !== null),

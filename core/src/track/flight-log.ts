@@ -19,7 +19,7 @@ const optional = (column: TrackColumn, name: string, unit: string, most: number,
 const word = (column: TrackColumn, name: string, words: readonly string[], otherwise: string): LogColumn => ({ column, name, unit: null, needed: false, otherwise: words.indexOf(otherwise), most: words.length, words });
 
 /** The columns of a log. East, north and up are from where the pilot stands; attitude turns body axes (ahead, left, up) into them. SI units. */
-export const LOG_COLUMNS: readonly LogColumn[] = [
+const LOG_COLUMNS: readonly LogColumn[] = [
   number('t', 'time', 's', 86_400),
   number('x', 'east', 'm', 10_000), number('y', 'north', 'm', 10_000), number('z', 'up', 'm', 10_000),
   number('vx', 'v_east', 'm/s', 150), number('vy', 'v_north', 'm/s', 150), number('vz', 'v_up', 'm/s', 150),
@@ -32,11 +32,11 @@ export const LOG_COLUMNS: readonly LogColumn[] = [
 const EVENT = 'event';
 const titleOf = ({ name, unit }: LogColumn): string => (unit === null ? name : `${name} [${unit}]`);
 
-export const LOG_HZ = { least: 50, most: 200 } as const;
+const LOG_HZ = { least: 50, most: 200 } as const;
 /** A gap longer than this cannot be judged over, s. */
 const GAP_S = 0.25;
 /** An hour at the fastest rate. */
-export const MOST_LINES = 720_000;
+const MOST_LINES = 720_000;
 /** Larger files are not read, bytes. */
 export const MOST_BYTES = 150_000_000;
 const UNIT_TOLERANCE = 0.05;

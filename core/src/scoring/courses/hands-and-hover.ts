@@ -28,7 +28,7 @@ const squares = () => {
 };
 
 /** Where the nose points on each side of a hover, as a bearing. */
-export const NOSE_ON: Readonly<Partial<Record<Side, number>>> = { 'tail-on': 0, 'nose-left': -90, 'nose-in': 180, 'nose-right': 90 };
+const NOSE_ON: Readonly<Partial<Record<Side, number>>> = { 'tail-on': 0, 'nose-left': -90, 'nose-in': 180, 'nose-right': 90 };
 
 /** A quarter held, then moved a little and stopped, in both directions. */
 export function quarter(nose: number, y: number, seconds: number, withinM: number): Course {
