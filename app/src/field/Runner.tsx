@@ -19,6 +19,7 @@ import { beginLog, forPilot } from '../log/draft';
 import { useRoster } from '../laid-over/use-roster';
 import { outbox } from '../outbox/use-outbox';
 import { WaitingNote } from '../outbox/WaitingNote';
+import { SimulatorLink } from '../ui/SimulatorLink';
 import { Verdicts, WhyMissed } from '../reps/Verdicts';
 import { useSessions, useToday } from '../today/today-queries';
 import { Button, ButtonRow, LinkButton } from '../ui/Button';
@@ -134,6 +135,7 @@ function BlockScreen({ session, roster, list, block, page, state, change, onNext
       ) : null}
       {awake ? null : <Words as="soft">This phone may go dark: keep its screen on in its settings.</Words>}
       <LinkButton kind="quiet" icon="play-circle" label="See it flown" href={`/drills/${drill.id}?pilot=${block.pilotId}`} />
+      <SimulatorLink drill={drill} label="Fly it on the simulator" with={{ pilot: block.pilotId, weakness: page.weakness.id, purpose: block.purpose, side: block.side, session: session.id }} />
     </Screen>
   );
 }

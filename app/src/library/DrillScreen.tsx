@@ -9,6 +9,7 @@ import { useUnits } from '../api/use-units';
 import { Movement } from '../drawing';
 import { useDrillVersions } from '../laid-over/use-book';
 import { useRoster } from '../laid-over/use-roster';
+import { isFlownHere, practiceHref } from '../ui/SimulatorLink';
 import { keep, kept } from '../storage';
 import { Choice } from '../ui/Choice';
 import { Note } from '../ui/Note';
@@ -36,11 +37,11 @@ function Page({ drill }: { readonly drill: Drill }) {
   const coaching = coachingOf(drill.id);
   const { data: versions } = useDrillVersions();
   const moves = drill.sticks.length > 0;
-  const flies = moves && drill.simulator !== 'no-use';
+  const flies = moves && isFlownHere(drill);
   const group = DRILL_GROUPS.find((each) => each.id === drill.group)!.name;
   return (
     <Screen
-      foot={flies ? <LinkButton kind="main" icon="play" label="Practise it here" href={`/drills/${drill.id}/practice${whose ? `?pilot=${whose.id}` : ''}`} /> : undefined}
+      foot={flies ? <LinkButton kind="main" icon="play" label="Practise it here" href={practiceHref(drill.id, whose ? { pilot: whose.id } : {})} /> : undefined}
       title={drill.name} under={[group, whose?.name].filter(Boolean).join(' · ')} up="/drills"
       aside={
         <>

@@ -16,7 +16,8 @@ const MAY_PASS = new Set([408, 425, 429]);
 /** The server takes 64 kB at once. */
 const BATCH_CHARACTERS = 45_000;
 
-const willPass = (error: ApiProblem): boolean => error.status >= 500 || MAY_PASS.has(error.status);
+/** Whether trying again later can help. */
+export const willPass = (error: ApiProblem): boolean => error.status >= 500 || MAY_PASS.has(error.status);
 
 export type Send = (path: string, body: unknown) => Promise<BatchAnswer>;
 

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Movement } from '../drawing';
 import { CauseRows, FamilyRows } from '../log/CausePicker';
+import { isFlownHere } from '../ui/SimulatorLink';
 import { Button, LinkButton } from '../ui/Button';
 import { RUNG_NAMES, SmallLadder } from '../ui/Ladder';
 import { Loaded } from '../ui/Loaded';
@@ -16,6 +17,8 @@ import { Words } from '../ui/Words';
 import { sayDay } from '../words/dates';
 import { plural, PURPOSE_WORDS, SIDE_WORDS, STANDING_LINE, STATE_WORDS } from '../words/words';
 import { RUNGS } from '@skelby/core/clearance/rungs';
+import { useOwnSending } from '../outbox/own-outbox';
+import { OwnWaiting } from '../outbox/OwnWaiting';
 import { type OwnPageData, useOwnPage, useTell } from './own-queries';
 
 /** A drill of one's own: the standard, and the sticks in motion when asked for. */
@@ -28,7 +31,7 @@ function OwnDrill({ drillId, layout, token, first }: { readonly drillId: string;
       <Words>{drill.byEye}.</Words>
       {drill.sticks.length > 0 ? <Button kind="quiet" icon={open ? 'chevron-up' : 'play-circle'} label={open ? 'Hide the sticks' : `See the sticks: ${drill.name}`} onPress={() => setOpen(!open)} /> : <Words as="soft">{drill.task}</Words>}
       {open ? <Movement drillId={drillId} layout={layout} side={drill.sides[0] ?? null} /> : null}
-      {drill.kind === 'flown' && drill.simulator !== 'no-use' ? <LinkButton kind="quiet" icon="monitor" label={`Fly it here: ${drill.name}`} href={`/practice?drill=${drill.id}&layout=${layout}#${token}`} /> : null}
+      {isFlownHere(drill) ? <LinkButton kind="quiet" icon="monitor" label={`Fly it here: ${drill.name}`} href={`/practice?drill=${drill.id}&layout=${layout}#${token}`} /> : null}
     </View>
   );
 }
@@ -83,6 +86,7 @@ function Own({ page, token, onTell }: { readonly page: OwnPageData; readonly tok
         </>
       )}
     >
+      <OwnWaiting token={token} />
       {page.weaknesses.length === 0 ? <Note icon="sun" heading="Nothing open">Fly well, and tell us when something nearly happened.</Note> : page.weaknesses.map((weakness) => {
         const cause = causeOf(weakness.causeId);
         const next = RUNGS[weakness.rungs.findIndex((share) => share < 1)];
@@ -109,6 +113,7 @@ export function OwnPage() {
   const [token] = useState(() => window.location.hash.slice(1));
   const [telling, setTelling] = useState(false);
   const query = useOwnPage(token);
+  useOwnSending(token || null);
   if (token === '') return <Screen title="Your page"><Note icon="link" heading="The link is cut off">Open it again as your trainer passed it on, all of it.</Note></Screen>;
   if (telling) return <Tell token={token} onDone={() => setTelling(false)} />;
   return <Loaded query={query} title="Your page">{(page) => <Own page={page} token={token} onTell={() => setTelling(true)} />}</Loaded>;

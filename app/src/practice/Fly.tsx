@@ -6,7 +6,7 @@ import type { Ended } from '@skelby/core/flight/flight';
 import type { PracticeSetUp } from '@skelby/core/flight/practice';
 import { headingOf } from '@skelby/core/track/track';
 import { type CraftRecord, craftFacts } from '@skelby/core/flying/craft-facts';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../api/use-units';
 import { Button, ButtonRow } from '../ui/Button';
@@ -18,14 +18,13 @@ import { Field, type FieldHandle } from './Field';
 import { Gimbal } from './Gimbal';
 import { useHands } from './hands';
 import { Inset } from './Inset';
+import { Live, type Standing, standingIn } from './live';
 import type { LikelyCause, Scored, Shown } from './practice.worker';
 import { Replayed } from './Replayed';
 import { ScorePanel } from './ScorePanel';
 import { flightFrom, type PracticeSettings } from './settings';
 import type { Tilt } from './tilt';
 import { useFlight } from './use-flight';
-
-const READ_EVERY_MS = 200;
 
 const useStyles = themed((theme) => ({
   over: { position: 'absolute', left: 8, right: 8, bottom: 8, padding: 10, backgroundColor: theme.ground, borderWidth: 2, borderColor: theme.ink, gap: 8 },
@@ -40,9 +39,10 @@ export const endedWords = (ended: NonNullable<Ended>): string =>
 const RETURN_WORDS = { climbing: 'Coming home: climbing first', 'on-the-way': 'Coming home', landing: 'Landing by itself' } as const;
 
 /** Distance, height, speed and charge, a few times a second: reading them is not flying. */
-function Readout({ shown }: { readonly shown: Shown | null }) {
+function Readout({ live }: { readonly live: Live }) {
   const styles = useStyles();
   const { say } = useUnits();
+  const { shown } = useSyncExternalStore(live.subscribe, live.now);
   if (!shown) return <Words as="soft" role="status">Setting it up …</Words>;
   const { position: [x, y, z], velocity, charge, holdLost, nearestM, returning } = shown;
   return (
@@ -57,6 +57,14 @@ function Readout({ shown }: { readonly shown: Shown | null }) {
       {returning ? <Words as="figure">{RETURN_WORDS[returning]}</Words> : null}
     </View>
   );
+}
+
+/** The field from above. Where the nose has to be found, it does not give it away. */
+function Map({ live, marks }: { readonly live: Live; readonly marks: PracticeSetUp['marks'] }) {
+  const { shown, path } = useSyncExternalStore(live.subscribe, live.now);
+  if (!shown) return null;
+  const { position: [x, y], attitude: [qw, qx, qy, qz], part, pilot } = shown;
+  return <Inset size={104} marks={marks} pilot={pilot} craft={part.blind || part.hands === 'find-nose' ? null : { x, y, headingDeg: headingOf({ qw, qx, qy, qz }) }} path={path} />;
 }
 
 /** What the flight itself says of its cause: a practice crash stays in practice, and no trainer has to confirm it. */
@@ -90,9 +98,8 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onRel
   const styles = useStyles();
   const { sentence, say } = useUnits();
   const field = useRef<FieldHandle>(null);
-  const readAt = useRef(0);
-  const [shown, setShown] = useState<Shown | null>(null);
-  const path = useRef<(readonly [number, number])[]>([]);
+  const [live] = useState(() => new Live());
+  const [standing, setStanding] = useState<Standing | null>(null);
   const [throughCamera, setThroughCamera] = useState(false);
   const [reads, setReads] = useState(true);
   const hands = useHands(layout, tilt);
@@ -104,12 +111,8 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onRel
     const drawn = field.current?.draw(now);
     performance.measure('skelby.practice', { start: began, detail: { ...drawn, workMs: now.workMs } });
     hands.soften(now.part.softening);
-    if (now.timeS === 0) path.current = [];
-    if (now.ended || now.timeS === 0 || began - readAt.current > READ_EVERY_MS) {
-      readAt.current = began;
-      path.current.push([now.position[0], now.position[1]]);
-      setShown(now);
-    }
+    live.show(now, began);
+    setStanding((last) => standingIn(now, last));
   };
   const flight = useFlight(from, { mode: { mode, setting, pilotHeadingDeg: relative && mode !== 'rate' ? 0 : null, hold: true }, sticks: hands.read, onFrame });
   const { again, go, isFlying, scored, failed } = flight;
@@ -118,8 +121,8 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onRel
   useEffect(() => { if (scored) told.current(scored); }, [scored]);
 
   // Switches of a controller that has been set up.
-  const uses = useRef({ again, camera: () => setThroughCamera((on) => !on), hold: () => flight.dropHold(!(shown?.holdLost ?? false)), home: flight.goHome });
-  uses.current = { again, camera: () => setThroughCamera((on) => !on), hold: () => flight.dropHold(!(shown?.holdLost ?? false)), home: flight.goHome };
+  const uses = useRef({ again, camera: () => setThroughCamera((on) => !on), hold: () => flight.dropHold(!(standing?.holdLost ?? false)), home: flight.goHome });
+  uses.current = { again, camera: () => setThroughCamera((on) => !on), hold: () => flight.dropHold(!(standing?.holdLost ?? false)), home: flight.goHome };
   useEffect(() => {
     let before: readonly boolean[] = [];
     const look = setInterval(() => {
@@ -133,9 +136,8 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onRel
 
   const { left, right } = axesOf(layout);
   const stays = (vertical: string) => vertical === 'throttle' && (mode === 'rate' || mode === 'self-level');
-  const part = shown?.part;
+  const part = standing?.part;
   const says = part ? `${part.of > 1 ? `${part.at + 1} of ${part.of}: ` : ''}${part.says}` : '';
-  const heading = shown ? headingOf({ qw: shown.attitude[0], qx: shown.attitude[1], qy: shown.attitude[2], qz: shown.attitude[3] }) : 0;
   if (scored) {
     return (
       <>
@@ -143,7 +145,7 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onRel
         <ScorePanel score={scored.score} />
         <Likely causes={scored.likely} />
         {recorded}
-        <Replayed replay={scored.replay} wrongAtS={scored.score.wrong?.atS ?? null} spanM={craft.spanM} rotors={craft.rotors} marks={setUp.marks} scene={from.scene} layout={layout} cameraDeg={settings.cameraDeg} />
+        <Replayed replay={scored.replay} wrongAtS={scored.score.wrong?.atS ?? null} spanM={craft.spanM} rotors={craft.rotors} marks={setUp.marks} scene={from.scene} layout={layout} cameraDeg={settings.cameraDeg} course={course} />
         <ButtonRow>
           <Button kind="solid" icon="rotate-ccw" label="Again" onPress={again} />
           <Button icon="download" label="Save the flight" onPress={flight.save} />
@@ -156,17 +158,17 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onRel
       <Words as="heading">{isFlying ? says : sentence(drill.byEye)}</Words>
       <Field
         ref={field} spanM={craft.spanM} rotors={craft.rotors} marks={setUp.marks} scene={from.scene} throughCamera={throughCamera} cameraDeg={settings.cameraDeg} blind={isFlying && (part?.blind ?? false)}
-        inset={reads && shown ? <Inset size={104} marks={setUp.marks} pilot={shown.pilot} craft={part?.blind || part?.hands === 'find-nose' ? null : { x: shown.position[0], y: shown.position[1], headingDeg: heading }} path={path.current} /> : null}
+        inset={reads ? <Map live={live} marks={setUp.marks} /> : null}
       >
         {isFlying ? null : (
           <View style={styles.over}>
-            <Button kind="main" icon="play" label="Start" onPress={go} disabled={!shown} />
+            <Button kind="main" icon="play" label="Start" onPress={go} disabled={!standing} />
           </View>
         )}
       </Field>
-      {failed ? <Words as="strong" role="alert">{`! ${failed}`}</Words> : reads ? <Readout shown={shown} /> : null}
+      {failed ? <Words as="strong" role="alert">{`! ${failed}`}</Words> : reads ? <Readout live={live} /> : null}
       {isFlying && part?.hands === 'answer' ? <Button kind="solid" icon="message-circle" label="Answer" onPress={flight.answer} /> : null}
-      {isFlying && shown?.returning ? <Button kind="solid" icon="corner-up-left" label="Take it over" onPress={flight.takeOver} /> : null}
+      {isFlying && standing?.returning ? <Button kind="solid" icon="corner-up-left" label="Take it over" onPress={flight.takeOver} /> : null}
       <View style={styles.hands}>
         <Gimbal hand="left" hands={hands} says={`Left stick: ${left.vertical}, ${left.horizontal}`} stays={stays(left.vertical)} />
         <Gimbal hand="right" hands={hands} says={`Right stick: ${right.vertical}, ${right.horizontal}`} stays={stays(right.vertical)} />
@@ -174,9 +176,9 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onRel
       <ButtonRow>
         {isFlying ? <Button icon="rotate-ccw" label="Again" onPress={again} /> : null}
         <Button icon={throughCamera ? 'user' : 'camera'} label={throughCamera ? 'From the ground' : 'Camera'} onPress={() => setThroughCamera(!throughCamera)} />
-        {mode === 'position-hold' ? <Button icon={shown?.holdLost ? 'anchor' : 'shuffle'} label={shown?.holdLost ? 'Give hold back' : 'Drop hold'} onPress={() => flight.dropHold(!(shown?.holdLost ?? false))} /> : null}
-        {mode === 'position-hold' && isFlying ? <Button icon={shown?.linkLost ? 'wifi' : 'wifi-off'} label={shown?.linkLost ? 'Give the link back' : 'Lose the link'} onPress={() => flight.loseLink(!(shown?.linkLost ?? false))} /> : null}
-        {mode === 'position-hold' && !shown?.returning ? <Button icon="home" label="Come home" onPress={flight.goHome} /> : null}
+        {mode === 'position-hold' ? <Button icon={standing?.holdLost ? 'anchor' : 'shuffle'} label={standing?.holdLost ? 'Give hold back' : 'Drop hold'} onPress={() => flight.dropHold(!(standing?.holdLost ?? false))} /> : null}
+        {mode === 'position-hold' && isFlying ? <Button icon={standing?.linkLost ? 'wifi' : 'wifi-off'} label={standing?.linkLost ? 'Give the link back' : 'Lose the link'} onPress={() => flight.loseLink(!(standing?.linkLost ?? false))} /> : null}
+        {mode === 'position-hold' && !standing?.returning ? <Button icon="home" label="Come home" onPress={flight.goHome} /> : null}
         {mode !== 'rate' && craftFacts(craft).hasPilotRelative ? <Button icon="compass" label={relative ? 'Pilot-relative off' : 'Pilot-relative on'} onPress={() => onRelative(!relative)} /> : null}
         <Button kind="quiet" label={reads ? 'Hide figures and map' : 'Show figures and map'} onPress={() => setReads(!reads)} />
       </ButtonRow>

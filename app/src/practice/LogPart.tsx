@@ -2,6 +2,7 @@ import type { Drill, Side } from '@skelby/core/drills/drill';
 import type { Mark } from '@skelby/core/choreography/scene';
 import type { CraftRecord } from '@skelby/core/flying/craft-facts';
 import type { Scene } from '@skelby/core/flight/flight';
+import type { Course } from '@skelby/core/scoring/course';
 import type { StickLayout } from '@skelby/core/flying/vocabulary';
 import { useEffect, useRef, useState } from 'react';
 import { Button, ButtonRow } from '../ui/Button';
@@ -16,6 +17,7 @@ import { ScorePanel } from './ScorePanel';
 
 interface LogPartProps {
   readonly drill: Drill;
+  readonly course: Course;
   readonly side: Side | null;
   readonly craft: CraftRecord;
   readonly scene: Scene;
@@ -25,7 +27,7 @@ interface LogPartProps {
 }
 
 /** A flight log brought in and judged, away from the page so that it never stands still. */
-export function LogPart({ drill, side, craft, scene, marks, layout, cameraDeg }: LogPartProps) {
+export function LogPart({ drill, course, side, craft, scene, marks, layout, cameraDeg }: LogPartProps) {
   const worker = useRef<Worker | null>(null);
   const [state, setState] = useState<FromLog | 'reading' | null>(null);
   const [chosen, setChosen] = useState(0);
@@ -55,7 +57,7 @@ export function LogPart({ drill, side, craft, scene, marks, layout, cameraDeg }:
         <>
           {state.reps.length > 1 ? <ButtonRow><Button label="Before" disabled={chosen === 0} onPress={() => setChosen(chosen - 1)} /><Button label={`Next (${chosen + 1} of ${state.reps.length})`} disabled={chosen === state.reps.length - 1} onPress={() => setChosen(chosen + 1)} /></ButtonRow> : null}
           <ScorePanel score={rep.score} />
-          <Replayed key={chosen} replay={rep.replay} wrongAtS={rep.score.wrong?.atS ?? null} spanM={craft.spanM} rotors={craft.rotors} marks={marks} scene={scene} layout={layout} cameraDeg={cameraDeg} />
+          <Replayed key={chosen} replay={rep.replay} wrongAtS={rep.score.wrong?.atS ?? null} spanM={craft.spanM} rotors={craft.rotors} marks={marks} scene={scene} layout={layout} cameraDeg={cameraDeg} course={course} />
         </>
       ) : null}
     </Part>

@@ -99,7 +99,7 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
             onChange={(part) => setChanged((last) => ({ ...last, ...part }))} onCraft={(craftId) => choose({ craftId })} onLayout={(layout) => choose({ layout })}
           />
           <ControllerPart />
-          <LogPart drill={drill} side={settings.side} craft={craft} scene={scene} marks={setUp.marks} layout={chosen.layout} cameraDeg={settings.cameraDeg} />
+          <LogPart drill={drill} course={course} side={settings.side} craft={craft} scene={scene} marks={setUp.marks} layout={chosen.layout} cameraDeg={settings.cameraDeg} />
           <PassOn search={search} />
           <Words as="soft">{STANDING_LINE}</Words>
         </>
@@ -128,7 +128,7 @@ function Broken({ up, children }: { readonly up?: Href; readonly children: strin
 
 /** From within the school: its craft, its pilot's sticks, and reps that go to the weakness. */
 export function PracticeScreen() {
-  const { id, pilot, weakness, purpose } = useLocalSearchParams<{ id: string; pilot?: string; weakness?: string; purpose?: string }>();
+  const { id, pilot, weakness, purpose, session } = useLocalSearchParams<{ id: string; pilot?: string; weakness?: string; purpose?: string; session?: string }>();
   const link = useLink();
   const roster = useRoster().data;
   if (!isDrillId(id)) return <Screen title="Practice" up="/drills"><Note icon="help-circle" heading="Not here">There is no such drill.</Note></Screen>;
@@ -138,7 +138,7 @@ export function PracticeScreen() {
   const whose = roster?.pilots.find((each) => each.id === pilot);
   return (
     <Practice
-      key={`${id} ${whose?.id ?? ''}`} drill={drill} link={link} up={weakness ? `/weakness/${weakness}` : `/drills/${id}`} crafts={roster?.craft ?? []} who={whose ? { layout: whose.stickLayout, mode: whose.mode } : {}}
+      key={`${id} ${whose?.id ?? ''}`} drill={drill} link={link} up={session ? `/session/${session}` : weakness ? `/weakness/${weakness}` : `/drills/${id}`} crafts={roster?.craft ?? []} who={whose ? { layout: whose.stickLayout, mode: whose.mode } : {}}
       weaknessId={weakness ?? null} token={null} purpose={purpose === 'test' ? 'test' : 'practice'}
     />
   );

@@ -4,11 +4,13 @@ import { MEASURES } from '@skelby/core/drills/measures';
 import { versionInForce } from '@skelby/core/drills/school-book';
 import { windBandOf } from '@skelby/core/flying/wind-band';
 import type { Score } from '@skelby/core/scoring/score';
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useRef, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
-import { putAs } from '../api/client';
 import { outbox } from '../outbox/use-outbox';
+import { WaitingNote } from '../outbox/WaitingNote';
+import { ownOutbox, useOwnSending } from '../outbox/own-outbox';
+import { OwnWaiting } from '../outbox/OwnWaiting';
 import { Button } from '../ui/Button';
 import { Words } from '../ui/Words';
 import { today } from '../words/dates';
@@ -21,13 +23,13 @@ interface Kept {
   readonly repId: string;
   readonly met: boolean;
   readonly takenBack: boolean;
-  /** Why it did not go through; null while nothing went wrong. */
-  readonly failed: string | null;
 }
 export interface Recorded {
   readonly record: (scored: Scored) => void;
   readonly undo: () => void;
   readonly last: Kept | null;
+  /** Whether the server would not take the last one. */
+  readonly isRefused: boolean;
   /** Where it goes. */
   readonly weaknessId: string | null;
   /** The pilot's own link. */
@@ -64,29 +66,33 @@ export function useRecorded({ weaknessId, token, drill, settings, purpose }: Bel
       drillId: drill.id, met: score.met, missReason: reasonFor(score), side: flown.side, band: windBandOf(flown.windMps), mode: flown.mode, pilotRelative: flown.relative, pack: 1,
       measure: measureFor(drill.id, score), drillVersion: versionInForce(drill.id), day: today(), flownAt,
     };
-    const kept = { repId, met: score.met, takenBack: false, failed: null };
-    setLast(kept);
-    if (weaknessId) void outbox.add({ path: `/reps/${repId}`, what: `rep of ${drill.name} on the simulator`, stamp: 'flownAt', body: { ...body, weaknessId, purpose, flownOn: 'simulator' } });
-    else if (token) void putAs(token, `/own/reps/${repId}`, body).catch((error: unknown) => setLast({ ...kept, failed: error instanceof Error ? error.message : String(error) }));
+    setLast({ repId, met: score.met, takenBack: false });
+    const what = `rep of ${drill.name} on the simulator`;
+    if (weaknessId) void outbox.add({ path: `/reps/${repId}`, what, stamp: 'flownAt', body: { ...body, weaknessId, purpose, flownOn: 'simulator' } });
+    else void ownOutbox.add({ path: `/own/reps/${repId}`, what, body });
   }, [weaknessId, token, drill, purpose]);
   const undo = useCallback(() => {
     if (!last || last.takenBack) return;
     void outbox.add({ path: `/reps/${last.repId}/taken-back`, body: { reason: 'Not a fair attempt' }, what: `undo of a rep of ${drill.name}` });
     setLast({ ...last, takenBack: true });
   }, [last, drill]);
-  return { record, undo, last, weaknessId, token, purpose };
+  useOwnSending(token);
+  const box = weaknessId ? outbox : ownOutbox;
+  const { items } = useSyncExternalStore(box.subscribe, box.state);
+  const isRefused = last !== null && items.some((item) => item.refused !== undefined && item.path.endsWith(`/reps/${last.repId}`));
+  return { record, undo, last, isRefused, weaknessId, token, purpose };
 }
 
 /** What became of the rep. */
-export function RecordedRep({ recorded: { last, undo, weaknessId, token, purpose } }: { readonly recorded: Recorded }) {
+export function RecordedRep({ recorded: { last, isRefused, undo, weaknessId, token, purpose } }: { readonly recorded: Recorded }) {
   if (!weaknessId && !token) return <Words as="soft">Not recorded: opened from a weakness, a rep goes to it.</Words>;
   if (!last) return null;
-  if (last.failed !== null) return <Words as="strong" role="alert">{`! Not recorded. ${last.failed}`}</Words>;
   if (last.takenBack) return <Words role="status">Taken back.</Words>;
   return (
     <View style={{ gap: 4 }}>
-      <Words role="status">{`Recorded as ${last.met ? 'met' : 'missed'} on the simulator (${PURPOSE_WORDS[purpose].toLowerCase()}). It still has to be shown on the craft.`}</Words>
-      {weaknessId ? <Button kind="quiet" icon="corner-up-left" label="Take this rep back" onPress={undo} /> : null}
+      {isRefused ? null : <Words role="status">{`Recorded as ${last.met ? 'met' : 'missed'} on the simulator (${PURPOSE_WORDS[purpose].toLowerCase()}). It still has to be shown on the craft.`}</Words>}
+      {weaknessId ? <WaitingNote brief /> : <OwnWaiting token={token} />}
+      {weaknessId && !isRefused ? <Button kind="quiet" icon="corner-up-left" label="Take this rep back" onPress={undo} /> : null}
     </View>
   );
 }

@@ -12,6 +12,7 @@ import { v7 as uuid } from 'uuid';
 import type { RecordedRep, WeaknessPage } from '../api/types';
 import { outbox } from '../outbox/use-outbox';
 import { WaitingNote } from '../outbox/WaitingNote';
+import { SimulatorLink } from '../ui/SimulatorLink';
 import { Button, ButtonRow, LinkButton } from '../ui/Button';
 import { Loaded } from '../ui/Loaded';
 import { Note } from '../ui/Note';
@@ -79,10 +80,6 @@ function beginWith(page: WeaknessPage, drillIds: readonly string[], clearance: C
   const drillId = wanted && drillIds.includes(wanted) ? wanted : next.do === 'check' ? behind?.drillId ?? drillIds[0]! : drillIds[0]!;
   return { ...forDrill(drillId, page, clearance, next), pilotRelative: false, pack: 1, day: today(), missedAt: null };
 }
-
-/** The drill as it stands here, for the simulator. */
-const practiceSearch = ({ side, purpose }: Settings, page: WeaknessPage): string =>
-  new URLSearchParams({ pilot: page.pilot.id, weakness: page.weakness.id, purpose: purpose === 'test' ? 'test' : 'practice', ...(side ? { side } : {}) }).toString();
 
 function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wanted: string | undefined }) {
   const { clearance, reps, drillIds } = useWorkedOut(page);
@@ -158,7 +155,7 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
           {settings.pack > 2 ? <Words as="soft">{`${plural(settings.pack, 'pack')}: short and often teaches more. A break?`}</Words> : null}
           <Words as="soft">{drill.task}</Words>
           <LinkButton kind="quiet" icon="play-circle" label="See it flown" href={`/drills/${drill.id}?pilot=${page.pilot.id}`} />
-          {drill.kind === 'flown' && drill.simulator !== 'no-use' ? <LinkButton kind="quiet" icon="monitor" label="Fly it on the simulator" href={`/drills/${drill.id}/practice?${practiceSearch(flown, page)}`} /> : null}
+          <SimulatorLink drill={drill} label="Fly it on the simulator" with={{ pilot: page.pilot.id, weakness: page.weakness.id, purpose, side: flown.side }} />
         </View>
       )}
     </Screen>

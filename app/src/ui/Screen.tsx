@@ -12,6 +12,7 @@ const useStyles = themed((theme) => ({
   titles: { flex: 1 },
   content: { paddingHorizontal: 16, paddingBottom: 32, gap: 22, maxWidth: 1240 },
   columns: { flexDirection: 'row', gap: 40, alignItems: 'flex-start' },
+  below: { gap: 22 },
   column: { flex: 1, gap: 22, minWidth: 0 },
   foot: { borderTopWidth: 2, borderTopColor: theme.ink, padding: 12, backgroundColor: theme.ground },
   footIn: { gap: 10 },
@@ -60,17 +61,12 @@ export function Screen({ title, under, up, children, aside, topic, end, foot }: 
         {end}
       </View>
       <ScrollView ref={page} contentContainerStyle={styles.content} keyboardShouldPersistTaps="handled" tabIndex={-1}>
-        {wide && aside ? (
-          <View style={styles.columns}>
-            <View style={styles.column}>{children}</View>
-            <View style={styles.column}>{aside}</View>
+        {aside ? (
+          <View style={wide ? styles.columns : styles.below}>
+            <View style={wide ? styles.column : styles.below}>{children}</View>
+            <View style={wide ? styles.column : styles.below}>{aside}</View>
           </View>
-        ) : (
-          <>
-            {children}
-            {aside}
-          </>
-        )}
+        ) : children}
       </ScrollView>
       {foot ? <View nativeID="skelby-foot" style={styles.foot}><View style={[styles.footIn, wide ? styles.footWide : null]}>{foot}</View></View> : null}
     </View>

@@ -10,6 +10,7 @@ import { View } from 'react-native';
 import type { WeaknessPage } from '../api/types';
 import { useUnits } from '../api/use-units';
 import { WaitingNote } from '../outbox/WaitingNote';
+import { isFlownHere, SimulatorLink } from '../ui/SimulatorLink';
 import { Button, LinkButton } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { LargeLadder } from '../ui/Ladder';
@@ -57,7 +58,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
 function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
   const { sentence } = useUnits();
   const key = keyDrillsFor(causeOf(page.weakness.causeId), page.pilot.mode);
-  const first = worked.drillIds.find((id) => drillOf(id).simulator === 'first') ?? worked.drillIds.find((id) => drillOf(id).kind === 'flown' && drillOf(id).simulator === 'allowed');
+  const first = worked.drillIds.find((id) => drillOf(id).simulator === 'first') ?? worked.drillIds.find((id) => isFlownHere(drillOf(id)));
   return (
     <Part heading="Drill plan" end={<LinkButton kind="quiet" label="Change" href={`/weakness/${page.weakness.id}/plan`} />}>
       <Rows>
@@ -68,7 +69,7 @@ function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: 
           />
         ))}
       </Rows>
-      {first ? <LinkButton kind="quiet" icon="monitor" label={`Fly no. ${worked.drillIds.indexOf(first) + 1} on the simulator first`} href={`/drills/${first}/practice?pilot=${page.pilot.id}&weakness=${page.weakness.id}`} /> : null}
+      {first ? <SimulatorLink drill={drillOf(first)} label={`Fly no. ${worked.drillIds.indexOf(first) + 1} on the simulator first`} with={{ pilot: page.pilot.id, weakness: page.weakness.id }} /> : null}
     </Part>
   );
 }

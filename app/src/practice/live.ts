@@ -1,0 +1,41 @@
+import type { Shown } from './practice.worker';
+
+const READ_EVERY_MS = 200;
+
+interface Now {
+  readonly shown: Shown | null;
+  /** Where it has been, a few places a second: x, y in m. */
+  readonly path: readonly (readonly [number, number])[];
+}
+
+/** What is read beside the flight, a few times a second, without the screen around it being drawn anew. */
+export class Live {
+  private readonly listeners = new Set<() => void>();
+  private last: Now = { shown: null, path: [] };
+  private readAt = -Infinity;
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => { this.listeners.delete(listener); };
+  };
+  readonly now = (): Now => this.last;
+
+  /** @param at ms on the page's clock */
+  show(shown: Shown, at: number): void {
+    const isNew = shown.timeS === 0;
+    if (!isNew && !shown.ended && at - this.readAt <= READ_EVERY_MS) return;
+    this.readAt = at;
+    const [x, y] = shown.position;
+    this.last = { shown, path: [...(isNew ? [] : this.last.path), [x, y]] };
+    for (const listener of this.listeners) listener();
+  }
+}
+
+/** What the buttons and prompts depend on. */
+export type Standing = Pick<Shown, 'part' | 'holdLost' | 'linkLost' | 'returning'>;
+
+/** @returns `last` itself while nothing of it has changed */
+export function standingIn({ part, holdLost, linkLost, returning }: Shown, last: Standing | null): Standing {
+  const isSame = last !== null && last.holdLost === holdLost && last.linkLost === linkLost && last.returning === returning && last.part.at === part.at && last.part.says === part.says && last.part.hands === part.hands && last.part.blind === part.blind;
+  return isSame ? last : { part, holdLost, linkLost, returning };
+}

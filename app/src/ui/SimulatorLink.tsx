@@ -1,0 +1,27 @@
+import type { Purpose } from '@skelby/core/clearance/facts';
+import type { Drill, Side } from '@skelby/core/drills/drill';
+import { type Href } from 'expo-router';
+import { LinkButton } from './Button';
+
+/** Whether the drill has anything to fly on the simulator. */
+export const isFlownHere = (drill: Drill): boolean => drill.kind === 'flown' && drill.simulator !== 'no-use';
+
+/** Whose practice it is, and where its reps go. */
+export interface Practiser {
+  readonly pilot?: string;
+  readonly weakness?: string;
+  readonly purpose?: Purpose;
+  readonly side?: Side | null;
+  /** Session in the field to go back to. */
+  readonly session?: string;
+}
+
+export function practiceHref(drillId: string, { purpose, ...whose }: Practiser): Href {
+  const said = Object.entries({ ...whose, purpose: purpose === 'test' ? 'test' : undefined }).filter((each): each is [string, string] => Boolean(each[1]));
+  return `/drills/${drillId}/practice${said.length > 0 ? `?${new URLSearchParams(said).toString()}` : ''}` as Href;
+}
+
+/** To the simulator, for a drill that can be flown there. */
+export function SimulatorLink({ drill, label, with: whose }: { readonly drill: Drill; readonly label: string; readonly with: Practiser }) {
+  return isFlownHere(drill) ? <LinkButton kind="quiet" icon="monitor" label={label} href={practiceHref(drill.id, whose)} /> : null;
+}
