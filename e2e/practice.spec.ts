@@ -1,4 +1,4 @@
-import { readFile } from 'node:fs/promises';
+import { readFile, truncate, writeFile } from 'node:fs/promises';
 import { counted, drilled, weaknessId } from './drilling';
 import { expect, type Page, test } from './field';
 
@@ -91,6 +91,72 @@ test('a flight is saved as an open log, judged again from it, and a log with a f
   const lines = csv.split('\n');
   await judge([...lines.slice(0, 100), lines[100]!.replace(/^([^,]*,[^,]*,)[^,]*/, '$1far'), ...lines.slice(101)].join('\n'));
   await expect(page.getByText('Line 101, north [m]: "far" is not a number')).toBeVisible();
+});
+
+/** Rotors stopped in the air: a rep that is soon over. */
+async function fall(page: Page): Promise<void> {
+  await page.getByRole('radio', { name: 'Self-level' }).click({ timeout: 20_000 });
+  await page.keyboard.down('KeyS');
+  await expect(page.getByRole('alert')).toContainText('Into the ground', { timeout: 20_000 });
+  await page.keyboard.up('KeyS');
+}
+
+test('the phone is turned in flight and after it: it flies on, and the score stays', async ({ trainer, page }) => {
+  await trainer.today();
+  await page.goto('/drills/fore-aft-line/practice');
+  await start(page);
+  const before = await figure(page, /m away$/);
+  await page.keyboard.down('ArrowUp');
+  await expect.poll(() => figure(page, /m away$/), { timeout: 15_000 }).toBeGreaterThan(before + 3);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.keyboard.up('ArrowUp');
+  await expect(page.getByRole('button', { name: 'Start' })).toBeHidden();
+  expect(await figure(page, /m away$/)).toBeGreaterThan(before + 2);
+  await fall(page);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect(page.getByRole('heading', { name: 'Likely cause' })).toBeVisible();
+});
+
+test('a rep flown with a pilot\'s own link waits for signal, and then stands with the weakness', async ({ trainer, page, browser, baseURL }) => {
+  const pilot = await drilled(trainer, page, 'Own link');
+  const id = weaknessId(page);
+  await page.goto('/pilots');
+  await page.getByRole('link', { name: pilot }).click();
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const address = (await page.getByText(/\/own#/).textContent())!;
+  const context = await browser.newContext({ baseURL: baseURL! });
+  const own = await context.newPage();
+  await own.goto(address);
+  await own.getByRole('link', { name: /^Fly it here: / }).first().click();
+  await expect(own.getByText(/m away$/)).toBeVisible({ timeout: 20_000 });
+  await context.setOffline(true);
+  await start(own);
+  await fall(own);
+  await expect(own.getByText(/^1\sentry waiting for signal/)).toBeVisible({ timeout: 20_000 });
+  expect(await counted(trainer, id)).toHaveLength(0);
+  await context.setOffline(false);
+  await expect(own.getByText(/waiting for signal/)).toBeHidden({ timeout: 20_000 });
+  await expect(own.getByText('Recorded as missed on the simulator')).toBeVisible();
+  await expect.poll(async () => (await counted(trainer, id)).length).toBe(1);
+  await context.close();
+});
+
+test('a log of 300 MB, and one that is a single line, are turned away while the page goes on', async ({ trainer, page }, info) => {
+  await trainer.today();
+  await page.goto('/drills/pop-up-takeoff/practice');
+  const judge = async (megabytes: number) => {
+    const path = info.outputPath(`${megabytes}.csv`);
+    await writeFile(path, '');
+    await truncate(path, megabytes * 1e6); // zeros, which take no room on the disk
+    const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: 'Judge a log' }).click()]);
+    await chooser.setFiles(path);
+  };
+  await judge(300);
+  await expect(page.getByText('The file has 300 MB: at most 150.')).toBeVisible();
+  await judge(140);
+  await page.getByRole('button', { name: 'Camera', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'From the ground' })).toBeVisible();
+  await expect(page.getByText('Line 1: it has no end within 1 MB')).toBeVisible();
 });
 
 test('a link opens the drill as the trainer set it, without an account, and a wrong one says what is wrong', async ({ trainer, page, browser }) => {

@@ -30,6 +30,10 @@ test.describe('a session', () => {
     await page.reload();
     await expect(page.getByText(/1 of \d+ · 1 met/)).toBeVisible();
     const drill = await page.getByRole('heading', { level: 1 }).textContent();
+    await page.getByRole('link', { name: 'Fly it on the simulator' }).click();
+    await expect(page.getByRole('heading', { name: 'Practice' })).toBeVisible();
+    await page.getByRole('button', { name: 'Back' }).click();
+    await expect(page.getByText(/1 of \d+ · 1 met/)).toBeVisible();
 
     await page.getByRole('button', { name: 'Crash or near-miss' }).click();
     await page.getByRole('button', { name: 'Near-miss', exact: true }).click();
@@ -105,6 +109,8 @@ test.describe('a session', () => {
 
   test('the light ends it sooner, and after dark it is a no-go', async ({ trainer, page }) => {
     const pilot = await drilled(trainer, page, 'Aino Kestrel');
+    const at = (hour: number) => page.clock.setFixedTime(new Date(new Date().setHours(hour, 0, 0, 0)));
+    await at(9);
     await planFor(page, pilot, '1');
     await expect(page.getByText(/The best there is/)).toBeVisible({ timeout: 30_000 });
     await page.getByLabel('First take-off').fill('16:00');
@@ -112,7 +118,7 @@ test.describe('a session', () => {
     await expect(page.getByText('Light until is before the first take-off: put one of them right.')).toBeVisible();
     await page.getByLabel('Light until').fill('16:10');
     await expect(page.getByText(/^1 pack, .*The best there is for this time/)).toBeVisible({ timeout: 30_000 });
-    await page.clock.setFixedTime(new Date(new Date().setHours(17, 0, 0, 0)));
+    await at(17);
     await page.getByRole('button', { name: 'To go or no-go' }).click();
     await expect(page.getByText('Light until 16:10. The light is gone: another day, or the simulator.')).toBeVisible();
   });

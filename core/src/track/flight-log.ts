@@ -41,6 +41,8 @@ const MOST_LINES = 720_000;
 export const MOST_BYTES = 150_000_000;
 const UNIT_TOLERANCE = 0.05;
 const FEET = 3.2808;
+/** Of what stands in a file, characters. */
+const MOST_SHOWN = 20;
 
 /** What is wrong with a log, where, and what to do. */
 export class FlightLogError extends Error {
@@ -90,7 +92,7 @@ export class FlightLogReader {
     this.writer.add(values);
     const events = this.eventAt < 0 ? '' : (cells[this.eventAt] ?? '').trim();
     for (const name of events === '' ? [] : events.split(/\s+/)) {
-      if (!(TRACK_EVENTS as readonly string[]).includes(name)) throw new FlightLogError(`"${name}" is not an event: one of ${TRACK_EVENTS.join(', ')}.`, line, EVENT);
+      if (!(TRACK_EVENTS as readonly string[]).includes(name)) throw new FlightLogError(`"${name.slice(0, MOST_SHOWN)}" is not an event: one of ${TRACK_EVENTS.join(', ')}.`, line, EVENT);
       this.writer.happens(name as TrackEventName, values.t);
     }
   }
@@ -118,8 +120,8 @@ export class FlightLogReader {
       if (name === EVENT) { this.eventAt = at; return; }
       const is = LOG_COLUMNS.find((each) => each.name === name);
       if (!is) return;
-      if (is.unit !== null && unit !== is.unit) throw new FlightLogError(`${unit === undefined ? 'the unit is missing' : `"${unit}" is not its unit`}: write "${titleOf(is)}" and give ${is.unit === '1' ? 'values from −1 to 1' : is.unit}.`, line, `column ${at + 1} "${title}"`);
-      if (found.some((each) => each.is === is)) throw new FlightLogError('it is there twice: leave one out.', line, `column ${at + 1} "${title}"`);
+      if (is.unit !== null && unit !== is.unit) throw new FlightLogError(`${unit === undefined ? 'the unit is missing' : `"${unit.slice(0, MOST_SHOWN)}" is not its unit`}: write "${titleOf(is)}" and give ${is.unit === '1' ? 'values from −1 to 1' : is.unit}.`, line, `column ${at + 1} "${title.slice(0, 2 * MOST_SHOWN)}"`);
+      if (found.some((each) => each.is === is)) throw new FlightLogError('it is there twice: leave one out.', line, `column ${at + 1} "${title.slice(0, 2 * MOST_SHOWN)}"`);
       found.push({ at, is });
     });
     const missing = LOG_COLUMNS.filter((each) => each.needed && !found.some(({ is }) => is === each)).map(titleOf);
@@ -131,7 +133,7 @@ export class FlightLogReader {
     const text = (cell ?? '').trim();
     if (is.words) {
       const at = text === '' ? is.otherwise : is.words.indexOf(text);
-      if (at < 0) throw new FlightLogError(`"${text}" is not known: one of ${is.words.join(', ')}.`, line, titleOf(is));
+      if (at < 0) throw new FlightLogError(`"${text.slice(0, MOST_SHOWN)}" is not known: one of ${is.words.join(', ')}.`, line, titleOf(is));
       return at;
     }
     if (text === '') {
@@ -139,8 +141,8 @@ export class FlightLogReader {
       return is.otherwise;
     }
     const value = Number(text);
-    if (!Number.isFinite(value)) throw new FlightLogError(`"${text.slice(0, 20)}" is not a number: fill it, or leave the whole line out.`, line, titleOf(is));
-    if (Math.abs(value) > is.most) throw new FlightLogError(`${text} is out of bounds: at most ${is.most}${is.unit === '1' || is.unit === null ? '' : ` ${is.unit}`}.`, line, titleOf(is));
+    if (!Number.isFinite(value)) throw new FlightLogError(`"${text.slice(0, MOST_SHOWN)}" is not a number: fill it, or leave the whole line out.`, line, titleOf(is));
+    if (Math.abs(value) > is.most) throw new FlightLogError(`${text.slice(0, MOST_SHOWN)} is out of bounds: at most ${is.most}${is.unit === '1' || is.unit === null ? '' : ` ${is.unit}`}.`, line, titleOf(is));
     return value;
   }
 
