@@ -1,4 +1,4 @@
-import type { Course } from '@skelby/core/scoring/course';
+import { type Course, modeFlown } from '@skelby/core/scoring/course';
 import type { Drill, Side } from '@skelby/core/drills/drill';
 import type { Jet } from '@skelby/core/flight/air';
 import type { FlyingMode } from '@skelby/core/flight/control';
@@ -37,7 +37,7 @@ const CROSSING_JET: Jet = { x: -14, y: 16, z: 3, towardDeg: 90, speedMps: 6, rad
 
 export function settingsFrom(link: PracticeLink, drill: Drill, setUp: PracticeSetUp, course: Course): PracticeSettings {
   return {
-    side: link.side ?? drill.sides[0] ?? null, mode: link.mode ?? course.mode ?? setUp.mode, setting: link.setting ?? course.setting ?? 'normal', windMps: link.wind ?? BAND_WIND_MPS[(drill.bands ?? ['calm'])[0]!], gusts: link.gusts ?? 'usual', jet: link.jet ?? false,
+    side: link.side ?? drill.sides[0] ?? null, mode: link.mode ?? modeFlown(course, setUp.mode), setting: link.setting ?? course.setting ?? 'normal', windMps: link.wind ?? BAND_WIND_MPS[(drill.bands ?? ['calm'])[0]!], gusts: link.gusts ?? 'usual', jet: link.jet ?? false,
     around: link.around ?? 'none', holdDrops: link.hold === 'drops', sensors: link.sensors ?? true, relative: link.relative ?? false, returnHeightM: link.home, onLinkLoss: link.lost ?? 'return', cameraDeg: link.camera ?? USUAL_CAMERA_DEG,
   };
 }

@@ -43,7 +43,8 @@ const CLIMB_GAIN = 3;
 const CLIMB_GATHERS = 1.2;
 const HEIGHT_GAIN = 1;
 
-const FULL_RATE = { roll: 7, yaw: 3.5 } as const;
+/** What a stick at its end asks for in rate mode, rad/s. */
+export const FULL_RATE = { roll: 7, yaw: 3.5 } as const;
 export const YAW_RATE: Readonly<Record<SpeedSetting, number>> = { slow: 0.9, normal: 1.6, fast: 2.4 };
 export const CLIMB_MPS: Readonly<Record<SpeedSetting, number>> = { slow: 1.5, normal: 3, fast: 5 };
 export const SINK_MPS: Readonly<Record<SpeedSetting, number>> = { slow: 1, normal: 2.5, fast: 4 };

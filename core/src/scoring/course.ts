@@ -75,10 +75,14 @@ export interface Walk {
 export interface Course {
   readonly stages: readonly Stage[];
   readonly standards: readonly Standard[];
+  /** What it must be flown in; see `modeFlown`. */
   readonly mode?: FlyingMode;
   readonly setting?: SpeedSetting;
   readonly walk?: Walk;
 }
+
+/** What a drill is flown in: as it asks for, but whoever flies in rate mode does by hand what others do level by themselves. @param usual as the pilot and the drill's assistance have it */
+export const modeFlown = ({ mode }: Pick<Course, 'mode'>, usual: FlyingMode): FlyingMode => (mode === undefined || (mode === 'self-level' && usual === 'rate') ? usual : mode);
 
 const USUAL_SPEED_MPS = 2.5;
 

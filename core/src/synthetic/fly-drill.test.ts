@@ -1,6 +1,7 @@
 import { drillOf } from '../drills/drills';
 import { craftFacts, USUAL_CRAFT } from '../flying/craft-facts';
 import { craftModel } from '../flight/craft-model';
+import { practiceOf } from '../flight/practice';
 import { MEASURED_DRILLS } from '../scoring/courses';
 import { flyDrill } from './fly-drill';
 import { HABIT_SHOWS, HABITS, type Habit } from './habits';
@@ -30,6 +31,14 @@ test.each(HABITS)('%s misses the drills that are there to train it away, and no 
   const others = SHORT.filter((id) => !drills.includes(id) && !touches.includes(id));
   expect(others.length).toBeGreaterThan(1);
   expect(others.filter((id, i) => !flyDrill(CRAFT, id, drillOf(id).sides[0] ?? null, WIND[(drillOf(id).bands ?? ['light'])[0]!], new Set([habit]), 40 + i).score.met)).toEqual([]);
+}, 60_000);
+
+test('in rate mode the same hands turn leans into turn rates, and fly most drills by hand', () => {
+  const byHand = MEASURED_DRILLS.filter((id) => practiceOf(id, drillOf(id).sides[0] ?? null, 'rate')!.mode === 'rate' && ['tail-in-hover', 'lateral-line', 'circle-both-ways', 'roll-then-look', 'crab-leg', 'gap-chain', 'lean-and-lift', 'climb-over'].includes(id));
+  expect(byHand.length).toBe(8);
+  const flown = byHand.map((id) => flyDrill(CRAFT, id, drillOf(id).sides[0] ?? null, 1, new Set(), 50, { pilotMode: 'rate' }));
+  expect(flown.every(({ track }) => track.columns.mode.every((mode) => mode === 0))).toBe(true);
+  expect(byHand.filter((_, i) => !flown[i]!.score.met)).toEqual([]);
 }, 60_000);
 
 test('the same seed flies the same flight, line for line', () => {

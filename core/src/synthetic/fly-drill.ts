@@ -9,6 +9,7 @@ import { type Ended, STEP_S } from '../flight/flight';
 import { practiceOf } from '../flight/practice';
 import { Random } from '../flight/random';
 import type { Solid } from '../flight/world';
+import { modeFlown } from '../scoring/course';
 import { courseOf } from '../scoring/courses';
 import { Rep } from '../scoring/rep';
 import { type Score, scoreTrack } from '../scoring/score';
@@ -42,7 +43,7 @@ export function flyDrill(craft: CraftModel, drillId: string, side: Side | null, 
   const lag = Math.round(skill.reactionS * 100);
   let sticks: StickNow = CENTRED;
   let relative = false;
-  const mode = course.mode ?? setUp.mode;
+  const mode = modeFlown(course, setUp.mode);
   const setting = chosen ?? course.setting ?? 'normal';
   for (let step = 0; !rep.isOver && rep.flight.timeS < LONGEST_S; step += 1) {
     if (step % STEPS_PER_DECISION === 0 && rep.writer.length > 0) {

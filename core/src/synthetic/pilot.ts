@@ -1,4 +1,4 @@
-import { CENTRED, CLIMB_MPS, type FlyingMode, SINK_MPS, type StickNow, YAW_RATE } from '../flight/control';
+import { CENTRED, CLIMB_MPS, FULL_RATE, type FlyingMode, SINK_MPS, type StickNow, YAW_RATE } from '../flight/control';
 import type { CraftModel } from '../flight/craft-model';
 import type { Random } from '../flight/random';
 import type { SpeedSetting } from '../flying/craft-facts';
@@ -6,7 +6,7 @@ import { G_MPS2 } from '../reconstruct/constants';
 import type { Course, Stage } from '../scoring/course';
 import { bearing, beside, type Beside, lengthOf } from '../scoring/path';
 import { clockwiseOf, noseWanted, pilotAt, type Referee, walkerAt } from '../scoring/referee';
-import { headingOf, type Sample, turned } from '../track/track';
+import { headingOf, type Sample, thrustAxis, turned } from '../track/track';
 import type { Habit } from './habits';
 
 /** What a pair of hands can do. */
@@ -33,6 +33,8 @@ const LEAVES_M = 0.35;
 const REST_STICK = 0.03;
 const NUDGE = 0.045;
 const FRAME_OFF_M = 0.85;
+/** How soon hands bring a lean about in rate mode, 1/s. */
+const LEAN_GAIN = 6;
 
 type Vector = readonly [number, number, number];
 const clamp = (value: number, most: number): number => Math.max(-most, Math.min(most, value));
@@ -56,6 +58,8 @@ export class SyntheticPilot {
   private leanX = 0;
   private leanY = 0;
   private lift = 0;
+  /** Sticks given since what is seen now, in rate mode. */
+  private readonly given: Pick<StickNow, 'pitch' | 'roll'>[] = [];
   private stageAt = -1;
   private stageS = 0;
   private pulseS = 0;
@@ -67,15 +71,31 @@ export class SyntheticPilot {
   decide(seen: Seen): StickNow {
     const { referee, s } = seen;
     if (referee.at !== this.stageAt) { this.stageAt = referee.at; this.stageS = s.t; this.pulseS = 0; this.lookedS = s.t; }
-    const wanted = this.wanted(seen);
-    this.meant = wanted;
+    const meant = this.wanted(seen);
+    this.meant = meant;
+    const letsGo = referee.stage.hands === 'off';
+    const wanted = seen.mode !== 'rate' || (letsGo && meant.pitch === 0 && meant.roll === 0) ? meant : letsGo ? { ...this.sticks } : this.asRates(seen, meant);
     for (const axis of ['throttle', 'yaw', 'pitch', 'roll'] as const) {
       const keeps = Math.exp(-DECIDES_S / TREMOR_S);
       this.shake[axis] = keeps * this.shake[axis] + Math.sqrt(1 - keeps * keeps) * this.skill.tremor * this.random.normal();
       const to = clamp(wanted[axis] === 0 ? 0 : wanted[axis] + this.shake[axis], 1);
       this.sticks[axis] += clamp(to - this.sticks[axis], STICK_PER_S * DECIDES_S);
     }
+    this.given.push({ pitch: this.sticks.pitch, roll: this.sticks.roll });
+    if (this.given.length > this.skill.reactionS / DECIDES_S) this.given.shift();
     return { ...this.sticks };
+  }
+
+  /** Leans asked for, as the turn rates that bring them about: what is seen is old, and hands know what they have given since. */
+  private asRates({ s, setting }: Seen, { throttle, yaw, pitch, roll }: StickNow): StickNow {
+    const [nx, ny, nz] = thrustAxis(s);
+    const toward = headingOf(s) * DEGREE;
+    const since = (axis: 'pitch' | 'roll') => FULL_RATE.roll * DECIDES_S * this.given.reduce((sum, each) => sum + each[axis], 0);
+    const rate = (lean: number, is: number, axis: 'pitch' | 'roll') => clamp((LEAN_GAIN * (lean * this.craft.leanRad[setting] - is - since(axis))) / FULL_RATE.roll, 1);
+    return {
+      throttle, yaw: (yaw * YAW_RATE[setting]) / FULL_RATE.yaw,
+      pitch: rate(pitch, Math.atan2(nx * Math.sin(toward) + ny * Math.cos(toward), nz), 'pitch'), roll: rate(roll, Math.atan2(nx * Math.cos(toward) - ny * Math.sin(toward), nz), 'roll'),
+    };
   }
 
   private has(habit: Habit): boolean { return this.habits.has(habit); }
@@ -136,7 +156,7 @@ export class SyntheticPilot {
   /** The way over the ground and up that is wanted now, m/s. */
   private way({ s, mode }: Seen, stage: Stage, at: Beside): Vector {
     const { path } = stage;
-    const k = (mode === 'position-hold' ? 0.8 : 0.65) * this.skill.gain;
+    const k = (mode === 'position-hold' ? 0.8 : mode === 'rate' ? 0.5 : 0.65) * this.skill.gain;
     const [ox, oy] = [at.nearest[0] - s.x, at.nearest[1] - s.y];
     if (path.is === 'point') {
       if (this.has('backs-blind') && stage.until.is === 'nose') return [0, -2, 0];
