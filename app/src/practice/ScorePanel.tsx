@@ -1,3 +1,4 @@
+import { MEASURE_FACTS } from '@skelby/core/scoring/measure-facts';
 import type { Score, ScoredValue } from '@skelby/core/scoring/score';
 import { View } from 'react-native';
 import { useUnits } from '../api/use-units';
@@ -12,7 +13,7 @@ const round = (value: number, digits: number): number => Math.round(value * 10 *
 export function useSayMeasure() {
   const { say } = useUnits();
   return ({ of }: Pick<ScoredValue, 'of'>, value: number): string => {
-    const { unit } = MEASURE_WORDS[of];
+    const { unit } = MEASURE_FACTS[of];
     if (unit === 'm' || unit === 'm/s') return say(round(value, 2), unit);
     if (unit === '%') return `${Math.round(value * 100)} %`;
     if (unit === '°') return `${Math.round(value)}°`;
@@ -41,7 +42,7 @@ export function ScorePanel({ score }: { readonly score: Score }) {
       <Note icon={score.met ? 'check-circle' : 'x-circle'} heading={score.met ? 'Met' : stopped ? 'Not finished' : 'Missed'} live>{change ?? 'To the standard, all of it.'}</Note>
       <Rows>
         {oncePerMeasure(score.values).map((value) => (
-          <Row key={value.of} title={`${value.ok ? '✓' : '✗'} ${MEASURE_WORDS[value.of].name}: ${say(value, value.value)}`} under={MEASURE_WORDS[value.of].unit === 'yes' ? undefined : `${value.isLeast ? 'At least' : 'At most'} ${say(value, value.limit)}`} />
+          <Row key={value.of} title={`${value.ok ? '✓' : '✗'} ${MEASURE_WORDS[value.of].name}: ${say(value, value.value)}`} under={MEASURE_FACTS[value.of].unit === 'yes' ? undefined : `${value.isLeast ? 'At least' : 'At most'} ${say(value, value.limit)}`} />
         ))}
       </Rows>
       {score.smoothness === null ? null : <Words as="soft">{`Smoothness of the lines and turns: ${score.smoothness.toFixed(1)} (spectral arc length; nearer to 0 is smoother).`}</Words>}

@@ -1,9 +1,8 @@
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { Drill } from '@skelby/core/drills/drill';
-import { MEASURES } from '@skelby/core/drills/measures';
 import { versionInForce } from '@skelby/core/drills/school-book';
 import { windBandOf } from '@skelby/core/flying/wind-band';
-import type { Score } from '@skelby/core/scoring/score';
+import { missReasonOf, recordedMeasure } from '@skelby/core/scoring/measure-facts';
 import { useCallback, useRef, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
@@ -15,7 +14,6 @@ import { Button } from '../ui/Button';
 import { Words } from '../ui/Words';
 import { today } from '../words/dates';
 import { PURPOSE_WORDS } from '../words/words';
-import { MEASURE_WORDS, REASON_OF_OTHER } from './measure-words';
 import type { Scored } from './practice.worker';
 import type { PracticeSettings } from './settings';
 
@@ -37,14 +35,6 @@ export interface Recorded {
   readonly purpose: Purpose;
 }
 
-const reasonFor = ({ wrong }: Score) => (wrong === null ? null : wrong.of === 'crash' || wrong.of === 'not-finished' ? REASON_OF_OTHER[wrong.of] : MEASURE_WORDS[wrong.of].reason);
-
-/** The value a trainer would have written down, where the score has one in that unit. */
-export function measureFor(drillId: string, { values }: Score): number | null {
-  const unit = MEASURES[drillId]?.unit;
-  return unit === undefined ? null : values.find((each) => MEASURE_WORDS[each.of].unit === unit)?.value ?? null;
-}
-
 interface Belongs {
   readonly weaknessId: string | null;
   readonly token: string | null;
@@ -63,8 +53,8 @@ export function useRecorded({ weaknessId, token, drill, settings, purpose }: Bel
     if ((!weaknessId && !token) || !flown || score.over === 'stopped') { setLast(null); return; }
     const [repId, flownAt] = [uuid(), new Date().toISOString()];
     const body = {
-      drillId: drill.id, met: score.met, missReason: reasonFor(score), side: flown.side, band: windBandOf(flown.windMps), mode: flown.mode, pilotRelative: flown.relative, pack: 1,
-      measure: measureFor(drill.id, score), drillVersion: versionInForce(drill.id), day: today(), flownAt,
+      drillId: drill.id, met: score.met, missReason: missReasonOf(score), side: flown.side, band: windBandOf(flown.windMps), mode: flown.mode, pilotRelative: flown.relative, pack: 1,
+      measure: recordedMeasure(drill.id, score), drillVersion: versionInForce(drill.id), day: today(), flownAt,
     };
     setLast({ repId, met: score.met, takenBack: false });
     const what = `rep of ${drill.name} on the simulator`;

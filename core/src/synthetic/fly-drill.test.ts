@@ -49,10 +49,12 @@ test('the same seed flies the same flight, line for line', () => {
 });
 
 test('a habit is worn down by practice: missed at first, met in the end', () => {
-  const learner = new Learner(CRAFT, habitOf('obstacle-overrun'), 0.75, 11);
-  const met = Array.from({ length: 16 }, () => learner.fly('brake-to-mark', null, 2)!.score.met);
+  const learner = new Learner(habitOf('obstacle-overrun'), 0.75, 11, (id, side, habit, nth) => (MEASURED_DRILLS.includes(id) ? flyDrill(CRAFT, id, side, 2, new Set(habit ? [habit] : []), 11 + nth).score.met : null));
+  const met = Array.from({ length: 16 }, () => learner.fly('brake-to-mark', null)!);
   expect(met[0]).toBe(false);
   expect(met.slice(-5).filter(Boolean).length).toBeGreaterThanOrEqual(4);
   expect(met.slice(0, 8).filter(Boolean).length).toBeLessThan(met.slice(-8).filter(Boolean).length);
-  expect(learner.fly('stick-call', null, 0)).toBeNull();
+  expect(learner.fly('stick-call', null)).toBeNull();
+  learner.relapse(1);
+  expect(learner.fly('brake-to-mark', null)).toBe(false);
 });

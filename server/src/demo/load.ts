@@ -6,15 +6,13 @@ import type { Purpose } from '@skelby/core/clearance/facts';
 import { learningCurve } from '@skelby/core/clearance/learning-curve';
 import type { Side } from '@skelby/core/drills/drill';
 import { drillOf } from '@skelby/core/drills/drills';
-import { craftModel } from '@skelby/core/flight/craft-model';
-import { craftFacts, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
 import { addDays, type Day } from '@skelby/core/flying/day';
 import { proposeChain } from '@skelby/core/debrief/chain';
 import { NO_FINDINGS } from '@skelby/core/debrief/findings';
 import { answersOf } from '@skelby/core/evidence/evidence';
 import type { FlightMode, OccurrenceKind } from '@skelby/core/flying/vocabulary';
 import type { WindBand } from '@skelby/core/flying/wind-band';
-import { habitOf, Learner } from '@skelby/core/synthetic/learner';
+import { Learner } from '@skelby/core/synthetic/learner';
 import type { Knex } from 'knex';
 import { v7 as uuidv7 } from 'uuid';
 import { addSchool, addTrainer } from '../db/add-school';
@@ -27,12 +25,16 @@ import { putMove } from '../resources/weaknesses';
 import { loadFacts } from '../resources/weakness-facts';
 import { chanceFrom } from './chance';
 import { DEMO_DEBRIEFS } from './debriefs';
+import { FLOWN } from './flown';
+import { demoHabitOf, FLOWN_EACH, flownKey, type FlownRep } from './flying';
 import { DEMO_CRAFT, DEMO_MISS_REASONS, DEMO_PILOTS, DEMO_SCHOOL, DEMO_SITES, DEMO_STORIES, DEMO_TRAINERS, type Story } from './school';
 
 const SEASON_DAYS = 120;
 /** Share of a habit that a rep leaves. */
-const LEARNS = 0.8;
-const DEMO_MODEL = craftModel(craftFacts(USUAL_CRAFT));
+const LEAVES = 0.8;
+/** How often it shows, however much is flown, in whoever is stuck; and in whoever falls back. */
+const STUCK = 0.3;
+const RELAPSE = 0.9;
 
 interface Fleet {
   readonly pilots: readonly string[];
@@ -43,6 +45,7 @@ interface Fleet {
 /** Writes the demo's history through the same functions that serve a trainer's taps. */
 class Season {
   private readonly chance = chanceFrom(7);
+  private readonly learners = new Map<string, Learner<FlownRep>>();
   private made = 0;
   private fleet: Fleet = { pilots: [], craft: [], sites: [] };
 
@@ -130,7 +133,8 @@ class Season {
         return this.test(weaknessId, addDays(day, 2), 0.55);
       case 'stuck':
         await this.practise(weaknessId, addDays(day, 1), 12);
-        return this.test(weaknessId, addDays(day, 3), 1, 4);
+        (await this.learnerOf(weaknessId)).relapse(STUCK, 1);
+        return this.test(weaknessId, addDays(day, 3), 1);
       case 'waiting':
         await this.practise(weaknessId, addDays(day, 2), 10);
         return this.test(weaknessId, this.ago(5), 1);
@@ -139,10 +143,11 @@ class Season {
         return this.test(weaknessId, this.ago(12), 1);
       case 'check-passed':
         await this.ready(weaknessId, day);
-        return this.check(weaknessId, this.ago(1), true);
+        return this.check(weaknessId, this.ago(1));
       case 'check-failed':
         await this.ready(weaknessId, day);
-        await this.check(weaknessId, addDays(day, 14), false);
+        (await this.learnerOf(weaknessId)).relapse(RELAPSE);
+        await this.check(weaknessId, addDays(day, 14));
         return this.practise(weaknessId, this.ago(6), 5);
       case 'signed-early':
         await this.practise(weaknessId, addDays(day, 2), 9);
@@ -176,38 +181,53 @@ class Season {
     await this.ready(weaknessId, day);
     const facts = await loadFacts(this.school, weaknessId);
     const from = clearanceOf(facts).check!.from;
-    await this.check(weaknessId, from, true);
+    await this.check(weaknessId, from);
     await this.move(weaknessId, 'signed', from);
   }
 
   private async rep(
-    weaknessId: string, drillId: string, purpose: Purpose, met: boolean, side: Side | null, band: WindBand, flies: FlightMode, day: Day, minute: number, onSimulator = false,
+    weaknessId: string, drillId: string, purpose: Purpose, [missReason, measure]: FlownRep, side: Side | null, band: WindBand, flies: FlightMode, day: Day, minute: number, onSimulator = false,
   ): Promise<void> {
     await putRep(this.school, this.key(), {
-      weaknessId, drillId, purpose, met, missReason: met ? null : DEMO_MISS_REASONS[Math.floor(this.chance() * DEMO_MISS_REASONS.length)],
+      weaknessId, drillId, purpose, met: missReason === null, missReason, measure,
       side, band, flownOn: onSimulator ? 'simulator' : 'craft', mode: modesFor(drillOf(drillId).assistance, flies)[0], pilotRelative: false,
       pack: 1 + Math.floor(minute / 60), day, flownAt: this.at(day, 60 + minute),
     });
   }
 
+  /** Reps are flown by synthetic hands: they have the habit behind the cause, and wear it down. */
+  private async learnerOf(weaknessId: string): Promise<Learner<FlownRep>> {
+    const known = this.learners.get(weaknessId);
+    if (known) return known;
+    const { causeId } = await loadFacts(this.school, weaknessId);
+    const learner = new Learner<FlownRep>(demoHabitOf(causeId), LEAVES, 100 + this.made, (drillId, side, habit, nth) => {
+      const key = flownKey(drillId, side);
+      const series = (habit ? FLOWN.habits[habit]?.[key] : undefined) ?? FLOWN.steady[key];
+      return series?.[nth % FLOWN_EACH] ?? null;
+    });
+    this.learners.set(weaknessId, learner);
+    return learner;
+  }
+
+  /** A rep that no flight can tell of: spoken, on the ground, or not for the simulator. @param missed how often it is */
+  private told(missed: number): FlownRep {
+    return [this.chance() >= missed ? null : DEMO_MISS_REASONS[Math.floor(this.chance() * DEMO_MISS_REASONS.length)]!, null];
+  }
+
   private async practise(weaknessId: string, day: Day, reps: number): Promise<void> {
     const facts = await loadFacts(this.school, weaknessId);
     const { drillIds: drills } = await this.school.tx('plans').where({ weaknessId }).orderBy('made_at', 'desc').first('drill_ids') as { drillIds: readonly string[] };
-    // Reps on the simulator are really flown there, by hands that have the habit and wear it down.
-    const learner = new Learner(DEMO_MODEL, habitOf(facts.causeId), LEARNS, 100 + this.made);
+    const learner = await this.learnerOf(weaknessId);
     for (let i = 0; i < reps; i += 1) {
       const drill = drillOf(drills[Math.floor((i * drills.length) / reps)]!);
       const side = drill.sides.length === 0 ? null : drill.sides[i % drill.sides.length]!;
-      const onSimulator = drill.simulator === 'first';
-      const luck = this.chance() < 0.62;
-      const met = (onSimulator ? learner.fly(drill.id, side, 1)?.score.met : undefined) ?? luck;
-      await this.rep(weaknessId, drill.id, 'practice', met, side, 'calm', facts.pilot.mode, day, i * 4, onSimulator);
+      await this.rep(weaknessId, drill.id, 'practice', learner.fly(drill.id, side) ?? this.told(0.38), side, 'calm', facts.pilot.mode, day, i * 4, drill.simulator === 'first');
     }
   }
 
-  /** Flies test reps over two days, up to a share of each chart's limit or a number of clean-ish reps. */
-  private async test(weaknessId: string, day: Day, upTo: number, missEvery = 9): Promise<void> {
-    const facts = await loadFacts(this.school, weaknessId);
+  /** Flies test reps over two days, up to a share of each chart's limit. */
+  private async test(weaknessId: string, day: Day, upTo: number): Promise<void> {
+    const [facts, learner] = [await loadFacts(this.school, weaknessId), await this.learnerOf(weaknessId)];
     const charts = facts.keyDrills.flatMap((drillId) => {
       const { sides } = drillOf(drillId);
       return (sides.length > 0 ? sides : [null]).map((side) => ({ drillId, side }));
@@ -218,21 +238,21 @@ class Season {
       for (let i = 0; i < facts.rule.plannedReps; i += 1) {
         const curve = learningCurve(facts.rule, results);
         if (curve.reachedAt !== null || (upTo < 1 && curve.share >= upTo)) break;
-        const met = i % missEvery !== 2;
-        results.push(met);
+        const rep = learner.fly(drillId, side) ?? this.told(0.05);
+        results.push(rep[0] === null);
         const onDay = i < 6 ? day : addDays(day, 1);
-        await this.rep(weaknessId, drillId, 'test', met, side, bands[i % bands.length]!, facts.pilot.mode, onDay, i * 4);
+        await this.rep(weaknessId, drillId, 'test', rep, side, bands[i % bands.length]!, facts.pilot.mode, onDay, i * 4);
       }
     }
   }
 
-  private async check(weaknessId: string, day: Day, passes: boolean): Promise<void> {
-    const facts = await loadFacts(this.school, weaknessId);
+  private async check(weaknessId: string, day: Day): Promise<void> {
+    const [facts, learner] = [await loadFacts(this.school, weaknessId), await this.learnerOf(weaknessId)];
     for (const [d, drillId] of facts.keyDrills.entries()) {
       const { sides } = drillOf(drillId);
       for (let i = 0; i < CHECK_ATTEMPTS; i += 1) {
-        const met = passes ? i !== 1 : i > 1;
-        await this.rep(weaknessId, drillId, 'check', met, sides[i % Math.max(1, sides.length)] ?? null, 'calm', facts.pilot.mode, day, d * 30 + i * 4);
+        const side = sides[i % Math.max(1, sides.length)] ?? null;
+        await this.rep(weaknessId, drillId, 'check', learner.fly(drillId, side) ?? this.told(0.05), side, 'calm', facts.pilot.mode, day, d * 30 + i * 4);
       }
     }
   }
