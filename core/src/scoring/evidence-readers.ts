@@ -7,6 +7,7 @@ import { distanceTo } from '../flight/world';
 import { headingOf, leanOf, modeAt, type Sample, settingAt, type Track, turned } from '../track/track';
 import { type Cut, deflection, handsOff, pushOf } from './cut';
 import { reversals } from './measures';
+import type { Hands } from './course';
 import { bearing } from './path';
 import { pilotAt, speedOver, washTrouble } from './referee';
 
@@ -67,6 +68,9 @@ function wanted(cut: Cut, s: Sample): readonly [number, number] | null {
   return null;
 }
 
+/** Hands that do what the part asks for, wherever that takes it. */
+const WITHOUT_A_WAY: ReadonlySet<Hands> = new Set<Hands>(['off', 'stop', 'sink', 'lean', 'answer', 'take-over', 'recover']);
+
 interface Moved {
   readonly s: Sample;
   readonly went: 'as-meant' | 'opposite' | 'sideways';
@@ -74,7 +78,8 @@ interface Moved {
 
 /** The first plain push of a part, and how it went against what was wanted there. */
 function firstMoveIn(cut: Cut, untilS: number): Moved | null {
-  if (cut.stage.path.is === 'arc') return null;
+  // Only where the path says where to go.
+  if (cut.stage.path.is === 'arc' || WITHOUT_A_WAY.has(cut.stage.hands)) return null;
   let rested = true;
   for (const s of cut.samples) {
     if (s.t > untilS) return null;
@@ -139,6 +144,13 @@ function phaseOf(look: Look): string {
   if (cut?.stage.path.is === 'arc' || (turnRate(look) > TURNING_DEG_PER_S && speed > 1)) return 'turn';
   if (sink > 0.8 && cut?.stage.path.is === 'segment' && cut.stage.path.to[2] < cut.stage.path.from[2] - 1) return 'descent';
   return cut?.stage.path.is === 'point' || speed < SLOW_MPS ? 'hover' : 'cruise';
+}
+
+/** Where eyes and mind were, as far as the drill itself saw to it: it spoke to the pilot, or made them look away. */
+function attentionOf({ from: { cuts }, cut }: Look): string | null {
+  if (!cut) return null;
+  if (cut.stage.hands === 'answer') return 'talked-to';
+  return cut.stage.blind || cuts[cuts.indexOf(cut) - 1]?.stage.blind ? 'looked-away' : null;
 }
 
 /** How far the attitude was thrown within a moment, and how it ended. */
@@ -258,9 +270,11 @@ export function evidenceFrom(from: ReadFrom): Evidence {
   const gateWidth = Math.max(0, ...wide.map((solid) => (solid.solid === 'wire' ? Math.hypot(solid.to[0] - solid.from[0], solid.to[1] - solid.from[1]) : 0)));
   const first = firstMove(look);
   const seenAt = first?.s ?? last;
+  const attention = attentionOf(look);
+  const bears = Math.hypot(seenAt.x - pilot.x, seenAt.y - pilot.y) > 2 ? ((headingOf(seenAt) - bearing(seenAt.x - pilot.x, seenAt.y - pilot.y)) % 360 + 360) % 360 : null;
   const promised = from.track.columns.mode[0] === 3 && from.track.columns.hold[0] === 1;
   const answers: Record<string, string | number | null> = {
-    phase, nose: Math.hypot(seenAt.x - pilot.x, seenAt.y - pilot.y) > 2 ? ((headingOf(seenAt) - bearing(seenAt.x - pilot.x, seenAt.y - pilot.y)) % 360 + 360) % 360 : null, first_move: first?.went ?? (look.window.every(handsOff) ? 'nothing' : null), correction_effect: correctionEffect(look), travel: travelOf(look), path_folded: turning ? folded(look) : null,
+    phase, attention, nose: attention === 'looked-away' ? 'unknown' : bears, first_move: first?.went ?? (look.window.every(handsOff) ? 'nothing' : null), correction_effect: correctionEffect(look), travel: travelOf(look), path_folded: turning ? folded(look) : null,
     height_trend: heightTrend(look), power_in_turn: turning ? (throttle < -0.15 ? 'low' : throttle > 0.2 ? 'rising' : 'steady') : null, speed_mps: Math.min(60, speed), descent_mps: sink > 0.3 ? Math.min(30, sink) : null, height_m: Math.max(0, last.z), distance_m: distance,
     yaw_burst: yawBurst(look), snap: snapOf(look), yaw_without_roll: turning ? (look.within(2).some((s) => Math.abs(s.yaw) > 0.15 && Math.abs(s.roll) < 0.05) && !look.within(2).some((s) => Math.abs(s.roll) > 0.1) ? 'yes' : 'no') : null,
     flight_mode: mode, hold_expected: promised ? 'yes' : 'no', pilot_relative: last.relative ? 'on' : 'off', mode_toggled: toggled ? 'pilot-relative' : lost ? null : 'none', position_hold: mode !== 'position-hold' ? 'off' : lost && !last.hold ? 'dropped' : lost ? 'dropped' : 'on',

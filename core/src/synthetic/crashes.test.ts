@@ -27,3 +27,13 @@ test('what is read is what a debrief asks, in its own values', () => {
 test('a slide after hold was lost is read as one with the air', () => {
   expect(readCrash(USUAL_CRAFT, 'freezes-on-drift', CRASH_SCENES['freezes-on-drift']![0]!, 317)!.evidence).toMatchObject({ position_hold: 'dropped', drift_direction: 'downwind', obstacle_kind: 'solid' });
 });
+
+test('what the drill itself saw to is read with the flight: it spoke to the pilot, or turned their eyes away', () => {
+  const evidenceOf = (habit: Habit) => readCrash(USUAL_CRAFT, habit, CRASH_SCENES[habit]![0]!, 300)!.evidence;
+  expect(evidenceOf('talks-first')).toMatchObject({ attention: 'talked-to' });
+  // An answer that comes too soon is no wrong stick: the part does not say where to go.
+  expect(evidenceOf('talks-first')).not.toHaveProperty('first_move');
+  expect(evidenceOf('guesses-the-nose')).toMatchObject({ attention: 'looked-away', nose: 'unknown' });
+  expect(evidenceOf('watches-the-return')).toMatchObject({ auto_return: 'commanded', sticks_before: 'released' });
+  expect(evidenceOf('brakes-late')).not.toHaveProperty('attention');
+});

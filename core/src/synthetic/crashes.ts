@@ -24,7 +24,7 @@ export interface CrashScene {
 const wall = (y: number): Solid => ({ solid: 'box', x: 0, y, z: 3, alongM: 0.4, acrossM: 30, highM: 6, turnedDeg: 0 });
 const side = (x: number): Solid => ({ solid: 'box', x, y: 14, z: 3, alongM: 40, acrossM: 0.4, highM: 6, turnedDeg: 0 });
 
-/** Where the flight itself can show the habit. What a pilot saw, felt or believed no flight tells: habits of that kind are not here. */
+/** Where the flight, and what its drill saw to, can show the habit. What a pilot felt no flight tells, and turning back too late breaks nothing: neither is here. */
 export const CRASH_SCENES: Readonly<Partial<Record<Habit, readonly CrashScene[]>>> = {
   'mirrors-nose-in': [{ drillId: 'nose-in-hover', windMps: 3, solids: [side(7), side(-7), wall(20)] }, { drillId: 'clock-hover', side: 'nose-in', windMps: 3, mode: 'height-hold' }],
   'flies-side-on-as-tail-in': [{ drillId: 'side-on-hover', side: 'nose-left', windMps: 3, solids: [side(9), side(-9), wall(18)] }, { drillId: 'clock-hover', side: 'nose-right', windMps: 3, mode: 'height-hold' }],
@@ -42,6 +42,9 @@ export const CRASH_SCENES: Readonly<Partial<Record<Habit, readonly CrashScene[]>
   'turns-by-yaw-alone': [{ drillId: 'roll-then-look', side: 'right', windMps: 2 }],
   'no-power-in-a-lean': [{ drillId: 'lean-and-lift', windMps: 1 }],
   'wrong-stick': [{ drillId: 'single-stick', windMps: 1 }],
+  'watches-the-return': [{ drillId: 'return-takeover', windMps: 2 }],
+  'guesses-the-nose': [{ drillId: 'home-by-readout', windMps: 2 }, { drillId: 'look-away-recover', windMps: 3 }],
+  'talks-first': [{ drillId: 'pause-then-talk', windMps: 2 }],
   'switches-relative-turned': [{ drillId: 'relative-mode-discipline', windMps: 2 }],
 };
 
