@@ -3,13 +3,14 @@ import type { Axis } from '@skelby/core/flying/vocabulary';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Button, ButtonRow } from '../ui/Button';
+import { Choice } from '../ui/Choice';
 import { Note } from '../ui/Note';
 import { Row, Rows } from '../ui/Rows';
 import { Part } from '../ui/Screen';
 import { Stepper } from '../ui/Stepper';
 import { themed } from '../ui/theme';
 import { Words } from '../ui/Words';
-import { ASKED, type AxisAt, type ControllerSetUp, keepSetUp, keptSetUpOnce, movedAxis, padsNow, type PadNow, stickAt, SWITCH_USES, type SwitchUse } from './controller';
+import { ASKED, type AxisAt, chosenPad, type ControllerSetUp, keepSetUp, keptSetUpOnce, movedAxis, padsNow, type PadNow, pickPad, stickAt, SWITCH_USES, type SwitchUse } from './controller';
 
 const LOOK_MS = 80;
 const USE_WORDS: Readonly<Record<SwitchUse, string>> = { again: 'Again', camera: 'Camera or ground', hold: 'Drop hold, give it back', home: 'Come home' };
@@ -21,14 +22,16 @@ const useStyles = themed((theme) => ({
   line: { flexDirection: 'row', alignItems: 'center', gap: 10 },
 }));
 
+const NONE: readonly PadNow[] = [];
+
 /** What is plugged in, looked at a few times a second. */
-function usePad(): PadNow | null {
-  const [pad, setPad] = useState<PadNow | null>(() => padsNow()[0] ?? null);
+function usePads(): readonly PadNow[] {
+  const [pads, setPads] = useState<readonly PadNow[]>(padsNow);
   useEffect(() => {
-    const look = setInterval(() => { const now = padsNow()[0]; setPad((last) => (now ? { ...now, axes: [...now.axes] } : last === null ? last : null)); }, LOOK_MS);
+    const look = setInterval(() => { const now = padsNow(); setPads(now.length > 0 ? now.map((pad) => ({ ...pad, axes: [...pad.axes] })) : NONE); }, LOOK_MS);
     return () => clearInterval(look);
   }, []);
-  return pad;
+  return pads;
 }
 
 function Bar({ name, value }: { readonly name: string; readonly value: number }) {
@@ -63,7 +66,8 @@ function Wizard({ pad, onDone, onCancel }: { readonly pad: PadNow; readonly onDo
 
 /** Transmitters and game controllers: pick one up, move the sticks, and it is set up and kept. */
 export function ControllerPart() {
-  const pad = usePad();
+  const pads = usePads();
+  const pad = chosenPad(pads);
   const [asking, setAsking] = useState(false);
   const [awaiting, setAwaiting] = useState<SwitchUse | null>(null);
   const [, refresh] = useState(0);
@@ -75,7 +79,9 @@ export function ControllerPart() {
   if (!pad) return <Part heading="Transmitter or controller"><Words as="soft">None seen. Plug it in and move a stick: the browser shows it only then.</Words></Part>;
   return (
     <Part heading="Transmitter or controller">
-      <Words as="strong">{pad.id}</Words>
+      {pads.length > 1
+        ? <Choice label="Fly with" value={pad.index} options={pads.map(({ index, id: name }) => ({ value: index, label: name }))} onChange={(index) => { const one = pads.find((each) => each.index === index); if (one) { pickPad(one); setAsking(false); setAwaiting(null); refresh((n) => n + 1); } }} />
+        : <Words as="strong">{pad.id}</Words>}
       {asking ? (
         <Wizard pad={pad} onCancel={() => setAsking(false)} onDone={(axes) => { setAsking(false); change({ axes, softening: setUp?.softening ?? 0, switches: setUp?.switches ?? {} }); }} />
       ) : (

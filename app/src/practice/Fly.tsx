@@ -13,7 +13,7 @@ import { Button, ButtonRow } from '../ui/Button';
 import { Row, Rows } from '../ui/Rows';
 import { themed } from '../ui/theme';
 import { Words } from '../ui/Words';
-import { keptSetUpOnce, padsNow } from './controller';
+import { keptSetUpOnce, padNow } from './controller';
 import { Field, type FieldHandle } from './Field';
 import { Gimbal } from './Gimbal';
 import { useHands } from './hands';
@@ -126,7 +126,7 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onRel
   useEffect(() => {
     let before: readonly boolean[] = [];
     const look = setInterval(() => {
-      const pad = padsNow()[0];
+      const pad = padNow();
       const switches = pad ? keptSetUpOnce(pad.id)?.switches ?? {} : {};
       for (const [use, button] of Object.entries(switches)) if (pad?.pressed[button] && !before[button]) uses.current[use as keyof typeof uses.current]();
       before = pad?.pressed ?? [];

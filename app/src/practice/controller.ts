@@ -22,6 +22,8 @@ export interface ControllerSetUp {
 
 /** What of a controller is read; the browser's own object has more. */
 export interface PadNow {
+  /** Where it is plugged in, as the browser counts. */
+  readonly index: number;
   readonly id: string;
   readonly axes: readonly number[];
   readonly pressed: readonly boolean[];
@@ -70,6 +72,30 @@ export const ASKED: readonly { readonly axis: Axis; readonly high: string; reado
   { axis: 'pitch', high: 'Pitch all the way forward', low: 'Pitch all the way back' }, { axis: 'roll', high: 'Roll all the way right', low: 'Roll all the way left' },
 ];
 
-/** All controllers that are plugged in. */
+/** All controllers that are plugged in, sticks or not. */
 export const padsNow = (): readonly PadNow[] =>
-  [...(navigator.getGamepads?.() ?? [])].flatMap((pad) => (pad ? [{ id: pad.id, axes: pad.axes, pressed: pad.buttons.map((button) => button.pressed || button.value > 0.5) }] : []));
+  [...(navigator.getGamepads?.() ?? [])].flatMap((pad) => (pad ? [{ index: pad.index, id: pad.id, axes: pad.axes, pressed: pad.buttons.map((button) => button.pressed || button.value > 0.5) }] : []));
+
+interface Picked {
+  readonly id: string;
+  readonly index: number;
+}
+const PICKED = 'controller-picked';
+let picked: Picked | null | undefined;
+
+/** Flies with this one from now on, and whenever it is plugged in again. */
+export function pickPad({ id, index }: PadNow): void {
+  picked = { id, index };
+  keep(PICKED, picked);
+}
+
+/** The one that was picked; else one that has been set up, else the first with two sticks, else the first. */
+export function chosenPad(pads: readonly PadNow[]): PadNow | null {
+  if (picked === undefined) picked = kept<Picked>(PICKED) ?? null;
+  const wanted = picked;
+  return pads.find((pad) => pad.id === wanted?.id && pad.index === wanted.index) ?? pads.find((pad) => pad.id === wanted?.id)
+    ?? pads.find((pad) => keptSetUpOnce(pad.id) !== null) ?? pads.find((pad) => pad.axes.length >= ASKED.length) ?? pads[0] ?? null;
+}
+
+/** The controller that flies now. */
+export const padNow = (): PadNow | null => chosenPad(padsNow());

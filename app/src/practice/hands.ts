@@ -2,7 +2,7 @@ import { soften } from '@skelby/core/flying/softening';
 import { axesOf, type Axis, type StickLayout } from '@skelby/core/flying/vocabulary';
 import type { StickNow } from '@skelby/core/flight/control';
 import { useEffect, useMemo, useRef } from 'react';
-import { type ControllerSetUp, keptSetUpOnce, type PadNow, padsNow, stickAt } from './controller';
+import { type ControllerSetUp, keptSetUpOnce, type PadNow, padNow, stickAt } from './controller';
 import type { Tilt } from './tilt';
 
 /** Where one thumb holds its stick, −1 to 1: right and up positive. */
@@ -39,7 +39,7 @@ const both = (a: Thumb, b: Thumb): Thumb => ({ across: stronger(a.across, b.acro
 const eachAxis = (of: (axis: Axis) => number): StickNow => ({ throttle: of('throttle'), yaw: of('yaw'), pitch: of('pitch'), roll: of('roll') });
 
 /** A controller as it comes: the standard mapping, by hands. */
-function unsetThumb(pad: PadNow | undefined, hand: Hand): Thumb {
+function unsetThumb(pad: PadNow | null, hand: Hand): Thumb {
   if (!pad || pad.axes.length < 4) return CENTRE;
   const [x, y] = PAD_AXES[hand];
   const past = (value: number) => (Math.abs(value) < DRIFT ? 0 : value);
@@ -76,7 +76,7 @@ export function useHands(layout: StickLayout, tilt: Tilt) {
       /** The drill asks for softer sticks. */
       soften: (share: number) => { softening.current = share; },
       read: (): StickNow => {
-        const pad = padsNow()[0];
+        const pad = padNow();
         const setUp = pad ? keptSetUpOnce(pad.id) : null;
         const thumb = (hand: Hand) => both(both(touched.current[hand], keyed(hand)), setUp ? CENTRE : unsetThumb(pad, hand));
         const held = sticksOf(layout, thumb('left'), thumb('right'));

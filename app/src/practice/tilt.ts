@@ -20,6 +20,16 @@ interface AsksFirst { requestPermission?: () => Promise<'granted' | 'denied'> }
 /** Stick for a lean, −1 to 1. @param deg from level */
 export const leanStick = (deg: number): number => (Math.abs(deg) < DEAD_DEG ? 0 : Math.max(-1, Math.min(1, deg / FULL_DEG)));
 
+/** Lean to and from the pilot, and to the side, of a phone that is held turned. @param angle of the screen to the phone, ° @param beta @param gamma the phone's own, ° */
+export function asHeld(angle: number, beta: number, gamma: number): { readonly beta: number; readonly gamma: number } {
+  switch ((angle + 360) % 360) {
+    case 90: return { beta: -gamma, gamma: beta };
+    case 180: return { beta: -beta, gamma: -gamma };
+    case 270: return { beta: gamma, gamma: -beta };
+    default: return { beta, gamma };
+  }
+}
+
 export function useTilt(): Tilt {
   const [on, setOn] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
@@ -30,9 +40,7 @@ export function useTilt(): Tilt {
     [now.current, level.current] = [null, null];
     const leaned = ({ beta, gamma }: DeviceOrientationEvent) => {
       if (beta === null || gamma === null) return;
-      // Held on its side, the phone's long edge is the horizon.
-      const turned = window.screen.orientation?.type.startsWith('landscape') ?? false;
-      now.current = turned ? { beta: -gamma, gamma: beta } : { beta, gamma };
+      now.current = asHeld(window.screen.orientation?.angle ?? 0, beta, gamma);
       level.current ??= now.current;
     };
     window.addEventListener('deviceorientation', leaned);
