@@ -7,6 +7,7 @@ import { inBrowser } from './in-browser';
 const SECONDS = 60;
 const WARM_S = 5;
 const SLOWED = 4;
+const FRAME_S = 1 / 60;
 
 /** How many times faster than the clock a craft flies headless, controllers, gusts, wake and all. */
 export function measureHeadless(): number {
@@ -24,7 +25,7 @@ export interface PracticeFigures {
   readonly startMs: number;
   /** The page's own script work a frame, processor slowed 4×, ms. */
   readonly frame: { readonly median: number; readonly p95: number };
-  /** Physics of a frame in its worker, not slowed, ms. */
+  /** Physics in its worker for each 16.7 ms flown, not slowed, ms. A frame that took the page longer flies more. */
   readonly physics: { readonly median: number; readonly p95: number };
   /** From reading the sticks to the new pose drawn, processor not slowed, ms. */
   readonly toPose: { readonly median: number; readonly p95: number };
@@ -49,9 +50,10 @@ export function measurePractice(base: string, executablePath: string): Promise<P
     await page.evaluate(() => performance.clearMeasures());
     await page.keyboard.down('ArrowUp');
     await page.waitForTimeout(5_000);
-    const frames = await page.evaluate(() => performance.getEntriesByName('skelby.practice').map((entry) => ({ ms: entry.duration, ...(entry as PerformanceMeasure).detail as { workMs: number; calls: number; triangles: number } })));
+    const frames = await page.evaluate(() => performance.getEntriesByName('skelby.practice').map((entry) => ({ ms: entry.duration, ...(entry as PerformanceMeasure).detail as { workMs: number; timeS: number; calls: number; triangles: number } })));
     const spread = (values: readonly number[]) => { const sorted = [...values].sort((a, b) => a - b); return { median: sorted[Math.floor(sorted.length / 2)]!, p95: sorted[Math.floor(sorted.length * 0.95)]! }; };
     const last = frames.at(-1)!;
-    return { startMs, toPose: spread(toPose), frame: spread(frames.map((each) => each.ms)), physics: spread(frames.map((each) => each.workMs)), calls: last.calls, triangles: last.triangles };
+    const physics = frames.flatMap((frame, i) => { const flownS = frame.timeS - (frames[i - 1]?.timeS ?? frame.timeS); return flownS > 0 ? [(frame.workMs * FRAME_S) / flownS] : []; });
+    return { startMs, toPose: spread(toPose), frame: spread(frames.map((each) => each.ms)), physics: spread(physics), calls: last.calls, triangles: last.triangles };
   });
 }

@@ -109,7 +109,7 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onRel
   const onFrame = (now: Shown) => {
     const began = performance.now();
     const drawn = field.current?.draw(now);
-    performance.measure('skelby.practice', { start: began, detail: { ...drawn, workMs: now.workMs } });
+    performance.measure('skelby.practice', { start: began, detail: { ...drawn, workMs: now.workMs, timeS: now.timeS } });
     hands.soften(now.part.softening);
     live.show(now, began);
     setStanding((last) => standingIn(now, last));
