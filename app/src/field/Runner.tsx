@@ -135,7 +135,7 @@ function BlockScreen({ session, roster, list, block, page, state, change, onNext
       ) : null}
       {awake ? null : <Words as="soft">This phone may go dark: keep its screen on in its settings.</Words>}
       <LinkButton kind="quiet" icon="play-circle" label="See it flown" href={`/drills/${drill.id}?pilot=${block.pilotId}`} />
-      <SimulatorLink drill={drill} label="Fly it on the simulator" with={{ pilot: block.pilotId, weakness: page.weakness.id, purpose: block.purpose, side: block.side, session: session.id }} />
+      {block.purpose === 'check' ? null : <SimulatorLink drill={drill} label="Fly it on the simulator" with={{ pilot: block.pilotId, weakness: page.weakness.id, purpose: block.purpose, side: block.side, session: session.id }} />}
     </Screen>
   );
 }

@@ -22,7 +22,7 @@ import { OwnWaiting } from '../outbox/OwnWaiting';
 import { type OwnPageData, useOwnPage, useTell } from './own-queries';
 
 /** A drill of one's own: the standard, and the sticks in motion when asked for. */
-function OwnDrill({ drillId, layout, token, first }: { readonly drillId: string; readonly layout: StickLayout; readonly token: string; readonly first?: string }) {
+function OwnDrill({ drillId, layout, token, first, rests = false }: { readonly drillId: string; readonly layout: StickLayout; readonly token: string; readonly first?: string; readonly rests?: boolean }) {
   const [open, setOpen] = useState(false);
   const drill = drillOf(drillId);
   return (
@@ -31,7 +31,7 @@ function OwnDrill({ drillId, layout, token, first }: { readonly drillId: string;
       <Words>{drill.byEye}.</Words>
       {drill.sticks.length > 0 ? <Button kind="quiet" icon={open ? 'chevron-up' : 'play-circle'} label={open ? 'Hide the sticks' : `See the sticks: ${drill.name}`} onPress={() => setOpen(!open)} /> : <Words as="soft">{drill.task}</Words>}
       {open ? <Movement drillId={drillId} layout={layout} side={drill.sides[0] ?? null} /> : null}
-      {isFlownHere(drill) ? <LinkButton kind="quiet" icon="monitor" label={`Fly it here: ${drill.name}`} href={`/practice?drill=${drill.id}&layout=${layout}#${token}`} /> : null}
+      {isFlownHere(drill) && !rests ? <LinkButton kind="quiet" icon="monitor" label={`Fly it here: ${drill.name}`} href={`/practice?drill=${drill.id}&layout=${layout}#${token}`} /> : null}
     </View>
   );
 }
@@ -75,7 +75,7 @@ function Own({ page, token, onTell }: { readonly page: OwnPageData; readonly tok
           {session ? (
             <Part heading={`Session ${sayDay(session.day)}, ${session.startsAt}`}>
               {session.siteName ? <Words as="soft">{session.siteName}</Words> : null}
-              {session.blocks.map((block, i) => <OwnDrill key={i} drillId={block.drillId} layout={pilot.stickLayout} token={token} first={`${block.reps} × ${drillOf(block.drillId).name}${block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : ''} · ${PURPOSE_WORDS[block.purpose].toLowerCase()}`} />)}
+              {session.blocks.map((block, i) => <OwnDrill key={i} drillId={block.drillId} layout={pilot.stickLayout} token={token} rests={block.purpose === 'check'} first={`${block.reps} × ${drillOf(block.drillId).name}${block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : ''} · ${PURPOSE_WORDS[block.purpose].toLowerCase()}`} />)}
             </Part>
           ) : null}
           <Part heading="Flown lately">
@@ -89,6 +89,7 @@ function Own({ page, token, onTell }: { readonly page: OwnPageData; readonly tok
       <OwnWaiting token={token} />
       {page.weaknesses.length === 0 ? <Note icon="sun" heading="Nothing open">Fly well, and tell us when something nearly happened.</Note> : page.weaknesses.map((weakness) => {
         const cause = causeOf(weakness.causeId);
+        const rests = weakness.checkFrom !== null && !weakness.checkPassed && weakness.state !== 'watch';
         const next = RUNGS[weakness.rungs.findIndex((share) => share < 1)];
         return (
           <Part key={weakness.causeId} heading={cause.name}>
@@ -99,7 +100,8 @@ function Own({ page, token, onTell }: { readonly page: OwnPageData; readonly tok
             <Words>{cause.how}</Words>
             <Words as="strong">{`When it happens: ${cause.respond[onReleaseIn(pilot.mode)]}`}</Words>
             {weakness.state === 'watch' ? null : <Note icon="slash" heading="Until cleared">{`${cause.restriction}.`}</Note>}
-            {(weakness.drillIds ?? []).map((id) => <OwnDrill key={id} drillId={id} layout={pilot.stickLayout} token={token} />)}
+            {rests ? <Words as="soft">No practice of these until the check: it would move it.</Words> : null}
+            {(weakness.drillIds ?? []).map((id) => <OwnDrill key={id} drillId={id} layout={pilot.stickLayout} token={token} rests={rests} />)}
           </Part>
         );
       })}

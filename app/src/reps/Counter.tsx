@@ -155,7 +155,7 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
           {settings.pack > 2 ? <Words as="soft">{`${plural(settings.pack, 'pack')}: short and often teaches more. A break?`}</Words> : null}
           <Words as="soft">{drill.task}</Words>
           <LinkButton kind="quiet" icon="play-circle" label="See it flown" href={`/drills/${drill.id}?pilot=${page.pilot.id}`} />
-          <SimulatorLink drill={drill} label="Fly it on the simulator" with={{ pilot: page.pilot.id, weakness: page.weakness.id, purpose, side: flown.side }} />
+          {next.do === 'check' ? null : <SimulatorLink drill={drill} label="Fly it on the simulator" with={{ pilot: page.pilot.id, weakness: page.weakness.id, purpose, side: flown.side }} />}
         </View>
       )}
     </Screen>

@@ -58,7 +58,8 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
 function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
   const { sentence } = useUnits();
   const key = keyDrillsFor(causeOf(page.weakness.causeId), page.pilot.mode);
-  const first = worked.drillIds.find((id) => drillOf(id).simulator === 'first') ?? worked.drillIds.find((id) => isFlownHere(drillOf(id)));
+  // Practice of any kind before the check would move it.
+  const first = nextStep(worked.clearance, today()).do === 'drill' ? worked.drillIds.find((id) => drillOf(id).simulator === 'first') ?? worked.drillIds.find((id) => isFlownHere(drillOf(id))) : undefined;
   return (
     <Part heading="Drill plan" end={<LinkButton kind="quiet" label="Change" href={`/weakness/${page.weakness.id}/plan`} />}>
       <Rows>
