@@ -1,9 +1,10 @@
 import type { Mark } from '@skelby/core/choreography/scene';
 import type { Solid } from '@skelby/core/flight/world';
 import {
-  BoxGeometry, BufferGeometry, CircleGeometry, Color, ConeGeometry, CylinderGeometry, DirectionalLight, Fog, Group, HemisphereLight, Line, LineBasicMaterial, type Material, Mesh, MeshBasicMaterial,
+  BoxGeometry, BufferGeometry, CircleGeometry, Color, ConeGeometry, CylinderGeometry, DirectionalLight, Fog, Group, HemisphereLight, Line, LineBasicMaterial, LineSegments, type Material, Mesh, MeshBasicMaterial,
   MeshLambertMaterial, PerspectiveCamera, PlaneGeometry, RingGeometry, Scene, SphereGeometry, Vector3, WebGLRenderer,
 } from 'three';
+import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 
 /** World axes as the flight has them: x east, y north, z up. */
 const EYE_M = 1.65;
@@ -44,25 +45,27 @@ export interface Drawn {
 
 const flat = (color: string): Material => new MeshLambertMaterial({ color });
 
+/** Several shapes of one colour, drawn in one call. */
+function merged(parts: readonly BufferGeometry[], material: Material): Mesh {
+  const mesh = new Mesh(mergeGeometries([...parts]), material);
+  for (const part of parts) part.dispose();
+  return mesh;
+}
+
 /** The craft in its own axes: arms, rotors, a bright nose and a dark tail, so that pointing is as hard to read as it is outdoors. */
 function craftOf(spanM: number, rotors: number): Group {
   const craft = new Group();
   const radius = spanM * 0.3;
-  const body = new Mesh(new BoxGeometry(spanM * 0.36, spanM * 0.2, spanM * 0.12), flat(INK));
-  const nose = new Mesh(new BoxGeometry(spanM * 0.12, spanM * 0.16, spanM * 0.1), flat(NOSE));
-  nose.position.x = spanM * 0.22;
-  craft.add(body, nose);
+  const dark: BufferGeometry[] = [new BoxGeometry(spanM * 0.36, spanM * 0.2, spanM * 0.12)];
+  const discs: Record<'front' | 'rear', BufferGeometry[]> = { front: [], rear: [] };
   for (let i = 0; i < rotors; i += 1) {
     const angle = ((i + 0.5) * 2 * Math.PI) / rotors;
     const [x, y] = [Math.cos(angle) * spanM * 0.36, Math.sin(angle) * spanM * 0.36];
-    const arm = new Mesh(new BoxGeometry(spanM * 0.36, spanM * 0.04, spanM * 0.04), flat(INK));
-    arm.position.set(x / 2, y / 2, 0);
-    arm.rotation.z = angle;
-    const disc = new Mesh(new CylinderGeometry(radius * 0.55, radius * 0.55, spanM * 0.015, 14), new MeshLambertMaterial({ color: x > 0 ? NOSE : '#3A4245', transparent: true, opacity: 0.75 }));
-    disc.rotation.x = Math.PI / 2;
-    disc.position.set(x, y, spanM * 0.06);
-    craft.add(arm, disc);
+    dark.push(new BoxGeometry(spanM * 0.36, spanM * 0.04, spanM * 0.04).rotateZ(angle).translate(x / 2, y / 2, 0));
+    discs[x > 0 ? 'front' : 'rear'].push(new CylinderGeometry(radius * 0.55, radius * 0.55, spanM * 0.015, 14).rotateX(Math.PI / 2).translate(x, y, spanM * 0.06));
   }
+  const disc = (color: string) => new MeshLambertMaterial({ color, transparent: true, opacity: 0.75 });
+  craft.add(merged(dark, flat(INK)), new Mesh(new BoxGeometry(spanM * 0.12, spanM * 0.16, spanM * 0.1).translate(spanM * 0.22, 0, 0), flat(NOSE)), merged(discs.front, disc(NOSE)), merged(discs.rear, disc('#3A4245')));
   return craft;
 }
 
@@ -151,7 +154,7 @@ export class PracticeView {
     const material = new LineBasicMaterial({ color: '#8E9270' });
     const points: Vector3[] = [];
     for (let y = 10; y <= 80; y += 10) points.push(new Vector3(-40, y, 0.01), new Vector3(40, y, 0.01));
-    for (let i = 0; i < points.length; i += 2) this.scene.add(new Line(new BufferGeometry().setFromPoints([points[i]!, points[i + 1]!]), material));
+    this.scene.add(new LineSegments(new BufferGeometry().setFromPoints(points), material));
   }
 
   private addMark({ is, x, y }: Mark): void {
