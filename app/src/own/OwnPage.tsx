@@ -95,7 +95,7 @@ function Own({ page, token, onTell }: { readonly page: OwnPageData; readonly tok
           <Part key={weakness.causeId} heading={cause.name}>
             <View style={{ flexDirection: 'row', gap: 14, alignItems: 'center' }}>
               <SmallLadder shares={weakness.rungs} />
-              <Words as="soft" style={{ flex: 1 }}>{`${STATE_WORDS[weakness.state]}${weakness.state !== 'watch' && next ? ` · next rung: ${RUNG_NAMES[next].toLowerCase()}` : ''}${weakness.checkFrom && !weakness.checkPassed ? ` · check ${sayDay(weakness.checkFrom)}` : ''}`}</Words>
+              <Words as="soft" style={{ flex: 1 }}>{`${STATE_WORDS[weakness.state]}${weakness.state !== 'watch' && next ? ` · next rung: ${RUNG_NAMES[next].toLowerCase()}` : ''}${weakness.checkFrom && !weakness.checkPassed ? ` · check due ${sayDay(weakness.checkFrom)}` : ''}`}</Words>
             </View>
             <Words>{cause.how}</Words>
             <Words as="strong">{`When it happens: ${cause.respond[onReleaseIn(pilot.mode)]}`}</Words>

@@ -1,10 +1,11 @@
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { Drill, Side } from '@skelby/core/drills/drill';
+import { isOwnDrillId } from '@skelby/core/drills/school-book';
 import { type Href } from 'expo-router';
 import { LinkButton } from './Button';
 
-/** Whether the drill has anything to fly on the simulator. */
-export const isFlownHere = (drill: Drill): boolean => drill.kind === 'flown' && drill.simulator !== 'no-use';
+/** Whether the drill has anything to fly on the simulator: a school's own drill has no course there. */
+export const isFlownHere = (drill: Drill): boolean => drill.kind === 'flown' && drill.simulator !== 'no-use' && !isOwnDrillId(drill.id);
 
 /** Whose practice it is, and where its reps go. */
 export interface Practiser {

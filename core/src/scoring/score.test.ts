@@ -55,6 +55,16 @@ describe('a minute over the mark', () => {
     expect(score(hover(62, (t) => ({ mode: 2, dx: t > 30 && t < 31 ? 1.5 : 0 }))).met).toBe(true);
   });
 
+  test('a fall is what went wrong, not what it cut short; a slide before it is', () => {
+    const fallen = (of: typeof course, dx: number) => {
+      const track = hover(20, (t) => ({ dx: t > 8 ? dx : 0 }));
+      return scoreTrack({ ...track, events: [{ is: 'crash', t: 20 }] }, of, CRAFT, []);
+    };
+    // Brake to the mark, never set out: it also stopped short, but that is not what went wrong.
+    expect(fallen(courseOf('brake-to-mark')!, 0)).toMatchObject({ met: false, over: 'crashed', wrong: { of: 'crash' } });
+    expect(fallen(course, 3)).toMatchObject({ met: false, over: 'crashed', wrong: { of: 'off' } });
+  });
+
   test('what is cut short is no rep', () => expect(score(hover(40, () => ({})))).toMatchObject({ met: false, over: 'stopped', wrong: { of: 'not-finished' } }));
 
   test('a log with three reps gives three', () => {

@@ -111,8 +111,9 @@ export function scoreParts({ cuts, over }: Parts, { standards }: Course): Score 
   const values = standards.flatMap((standard) => judge(standard, cuts));
   const [fromS, toS] = [cuts[0]?.samples[0]?.t ?? 0, cuts.at(-1)?.samples.at(-1)?.t ?? 0];
   const missed = values.filter((each) => !each.ok).map(({ of, atS }) => ({ of, atS }) as NonNullable<Score['wrong']>);
-  // Where it fell short of the standard before it crashed or was given up, that came first.
-  if (over !== 'finished') missed.push({ of: over === 'crashed' ? 'crash' : 'not-finished', atS: toS });
+  // Where it fell short of the standard before it crashed or was given up, that came first; what a crash cut short is not what went wrong.
+  if (over === 'crashed') missed.unshift({ of: 'crash', atS: toS });
+  else if (over !== 'finished') missed.push({ of: 'not-finished', atS: toS });
   const unmeasured = standards.filter((standard) => !values.some((each) => each.of === standard.of) && !(standard.byHandOnly));
   if (over === 'finished' && unmeasured.length > 0) missed.push({ of: unmeasured[0]!.of, atS: toS });
   const wrong = missed.length === 0 ? null : missed.reduce((first, each) => (each.atS < first.atS ? each : first));

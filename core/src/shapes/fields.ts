@@ -58,7 +58,7 @@ export const choiceOrNone = <T extends string>(label: string, values: readonly T
   mixed<T>()
     .nullable()
     .default(null)
-    .test('choice', `${label} must be one of ${values.join(', ')}, or null: pick one of these.`, (value) => value === null || (values as readonly unknown[]).includes(value));
+    .test('choice', `${label} must be one of ${values.join(', ')}, or left empty: pick one of these.`, (value) => value === null || (values as readonly unknown[]).includes(value));
 
 export const yesNo = (label: string) => boolean().strict().defined(`${label} is missing: say true or false.`).nonNullable().typeError(`${label} must be true or false.`);
 
