@@ -1,6 +1,6 @@
 import { causeOf } from '@skelby/core/causes/causes';
 import { drillOf } from '@skelby/core/drills/drills';
-import { onReleaseIn, type StickLayout } from '@skelby/core/flying/vocabulary';
+import { onReleaseIn } from '@skelby/core/flying/vocabulary';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Movement } from '../drawing';
@@ -22,7 +22,7 @@ import { OwnWaiting } from '../outbox/OwnWaiting';
 import { type OwnPageData, useOwnPage, useTell } from './own-queries';
 
 /** A drill of one's own: the standard, and the sticks in motion when asked for. */
-function OwnDrill({ drillId, layout, token, first, rests = false }: { readonly drillId: string; readonly layout: StickLayout; readonly token: string; readonly first?: string; readonly rests?: boolean }) {
+function OwnDrill({ drillId, pilot: { stickLayout: layout, mode }, token, first, rests = false }: { readonly drillId: string; readonly pilot: OwnPageData['pilot']; readonly token: string; readonly first?: string; readonly rests?: boolean }) {
   const [open, setOpen] = useState(false);
   const drill = drillOf(drillId);
   return (
@@ -31,7 +31,7 @@ function OwnDrill({ drillId, layout, token, first, rests = false }: { readonly d
       <Words>{drill.byEye}.</Words>
       {drill.sticks.length > 0 ? <Button kind="quiet" icon={open ? 'chevron-up' : 'play-circle'} label={open ? 'Hide the sticks' : `See the sticks: ${drill.name}`} onPress={() => setOpen(!open)} /> : <Words as="soft">{drill.task}</Words>}
       {open ? <Movement drillId={drillId} layout={layout} side={drill.sides[0] ?? null} /> : null}
-      {isFlownHere(drill) && !rests ? <LinkButton kind="quiet" icon="monitor" label={`Fly it here: ${drill.name}`} href={`/practice?drill=${drill.id}&layout=${layout}#${token}`} /> : null}
+      {isFlownHere(drill) && !rests ? <LinkButton kind="quiet" icon="monitor" label={`Fly it here: ${drill.name}`} href={`/practice?drill=${drill.id}&layout=${layout}&flies=${mode}#${token}`} /> : null}
     </View>
   );
 }
@@ -75,7 +75,7 @@ function Own({ page, token, onTell }: { readonly page: OwnPageData; readonly tok
           {session ? (
             <Part heading={`Session ${sayDay(session.day)}, ${session.startsAt}`}>
               {session.siteName ? <Words as="soft">{session.siteName}</Words> : null}
-              {session.blocks.map((block, i) => <OwnDrill key={i} drillId={block.drillId} layout={pilot.stickLayout} token={token} rests={block.purpose === 'check'} first={`${block.reps} × ${drillOf(block.drillId).name}${block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : ''} · ${PURPOSE_WORDS[block.purpose].toLowerCase()}`} />)}
+              {session.blocks.map((block, i) => <OwnDrill key={i} drillId={block.drillId} pilot={pilot} token={token} rests={block.purpose === 'check'} first={`${block.reps} × ${drillOf(block.drillId).name}${block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : ''} · ${PURPOSE_WORDS[block.purpose].toLowerCase()}`} />)}
             </Part>
           ) : null}
           <Part heading="Flown lately">
@@ -101,7 +101,7 @@ function Own({ page, token, onTell }: { readonly page: OwnPageData; readonly tok
             <Words as="strong">{`When it happens: ${cause.respond[onReleaseIn(pilot.mode)]}`}</Words>
             {weakness.state === 'watch' ? null : <Note icon="slash" heading="Until cleared">{`${cause.restriction}.`}</Note>}
             {rests ? <Words as="soft">No practice of these until the check: it would move it.</Words> : null}
-            {(weakness.drillIds ?? []).map((id) => <OwnDrill key={id} drillId={id} layout={pilot.stickLayout} token={token} rests={rests} />)}
+            {(weakness.drillIds ?? []).map((id) => <OwnDrill key={id} drillId={id} pilot={pilot} token={token} rests={rests} />)}
           </Part>
         );
       })}

@@ -2,7 +2,7 @@ import { type Drill, SIDES } from '@skelby/core/drills/drill';
 import { drillOf, isDrillId } from '@skelby/core/drills/drills';
 import { practiceOf } from '@skelby/core/flight/practice';
 import { type CraftRecord, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
-import type { FlightMode, StickLayout } from '@skelby/core/flying/vocabulary';
+import { FLIGHT_MODES, type FlightMode, STICK_LAYOUTS, type StickLayout } from '@skelby/core/flying/vocabulary';
 import { courseOf } from '@skelby/core/scoring/courses';
 import { craftAsText, craftFromText, linkSearch, type PracticeLink, practiceLinkShape } from '@skelby/core/shapes/practice-link';
 import { type Href, useLocalSearchParams } from 'expo-router';
@@ -146,13 +146,14 @@ export function PracticeScreen() {
 
 /** By a link that was passed on, without an account. What stands behind the # is the pilot's own link, and makes the reps count as practice. */
 export function LinkedPractice() {
-  const { drill: id = '', layout } = useLocalSearchParams<{ drill?: string; layout?: string }>();
+  const { drill: id = '', layout, flies } = useLocalSearchParams<{ drill?: string; layout?: string; flies?: string }>();
   const [token] = useState(() => window.location.hash.slice(1));
   const link = useLink();
   if (!isDrillId(id)) return <Broken>There is no such drill. Ask for the link again.</Broken>;
   if (typeof link === 'string') return <Broken>{link}</Broken>;
   const drill = drillOf(id);
   if (link.side && !SIDES.some((side) => side === link.side && drill.sides.includes(side))) return <Broken>{`${drill.name} has no side “${link.side}”.`}</Broken>;
-  const sticks = Number(layout);
-  return <Practice key={id} drill={drill} link={link} up={undefined} crafts={[]} who={sticks >= 1 && sticks <= 4 ? { layout: sticks as StickLayout } : {}} weaknessId={null} token={token || null} purpose="practice" />;
+  const sticks = STICK_LAYOUTS.find((each) => each === Number(layout));
+  const mode = FLIGHT_MODES.find((each) => each === flies);
+  return <Practice key={id} drill={drill} link={link} up={undefined} crafts={[]} who={{ ...(sticks ? { layout: sticks } : {}), ...(mode ? { mode } : {}) }} weaknessId={null} token={token || null} purpose="practice" />;
 }
