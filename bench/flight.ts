@@ -2,6 +2,7 @@ import { craftFacts, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
 import { CENTRED, type ModeNow } from '@skelby/core/flight/control';
 import { craftModel } from '@skelby/core/flight/craft-model';
 import { Flight, STEP_S } from '@skelby/core/flight/flight';
+import type { Page } from '@playwright/test';
 import { inBrowser } from './in-browser';
 
 const SECONDS = 60;
@@ -20,15 +21,32 @@ export function measureHeadless(): number {
   return SECONDS / ((performance.now() - started) / 1000);
 }
 
+interface Spread {
+  readonly median: number;
+  readonly p95: number;
+}
+const spread = (values: readonly number[]): Spread => { const sorted = [...values].sort((a, b) => a - b); return { median: sorted[Math.floor(sorted.length / 2)]!, p95: sorted[Math.floor(sorted.length * 0.95)]! }; };
+
+/** From reading the sticks to the new pose, ms, over five seconds in steady flight. */
+async function stickToPose(page: Page): Promise<Spread> {
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.waitForTimeout(2_000);
+  await page.evaluate(() => performance.clearMeasures());
+  await page.waitForTimeout(5_000);
+  return spread(await page.evaluate(() => performance.getEntriesByName('skelby.stick-to-pose').map((entry) => entry.duration)));
+}
+
 export interface PracticeFigures {
   /** From the tap to the first figures under the field, processor not slowed, ms. */
   readonly startMs: number;
   /** The page's own script work a frame, processor slowed 4×, ms. */
-  readonly frame: { readonly median: number; readonly p95: number };
+  readonly frame: Spread;
   /** Physics in its worker for each 16.7 ms flown, not slowed, ms. A frame that took the page longer flies more. */
-  readonly physics: { readonly median: number; readonly p95: number };
+  readonly physics: Spread;
   /** From reading the sticks to the new pose drawn, processor not slowed, ms. */
-  readonly toPose: { readonly median: number; readonly p95: number };
+  readonly toPose: Spread;
+  /** The same with the picture left out: where it is drawn in software, drawing takes the cores from everything else. */
+  readonly toPoseUndrawn: Spread;
   readonly calls: number;
   readonly triangles: number;
 }
@@ -43,17 +61,19 @@ export function measurePractice(base: string, executablePath: string): Promise<P
     await link.click();
     await page.getByText(/m away$/).waitFor();
     const startMs = performance.now() - started;
-    await page.getByRole('button', { name: 'Start' }).click();
-    await page.waitForTimeout(3_000);
-    const toPose = (await page.evaluate(() => performance.getEntriesByName('skelby.stick-to-pose').map((entry) => entry.duration)));
+    const toPose = await stickToPose(page);
     await (await context.newCDPSession(page)).send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
     await page.evaluate(() => performance.clearMeasures());
     await page.keyboard.down('ArrowUp');
     await page.waitForTimeout(5_000);
     const frames = await page.evaluate(() => performance.getEntriesByName('skelby.practice').map((entry) => ({ ms: entry.duration, ...(entry as PerformanceMeasure).detail as { workMs: number; timeS: number; calls: number; triangles: number } })));
-    const spread = (values: readonly number[]) => { const sorted = [...values].sort((a, b) => a - b); return { median: sorted[Math.floor(sorted.length / 2)]!, p95: sorted[Math.floor(sorted.length * 0.95)]! }; };
     const last = frames.at(-1)!;
     const physics = frames.flatMap((frame, i) => { const flownS = frame.timeS - (frames[i - 1]?.timeS ?? frame.timeS); return flownS > 0 ? [(frame.workMs * FRAME_S) / flownS] : []; });
-    return { startMs, toPose: spread(toPose), frame: spread(frames.map((each) => each.ms)), physics: spread(physics), calls: last.calls, triangles: last.triangles };
+    const undrawn = await context.newPage();
+    await undrawn.addInitScript('for (const draw of ["drawElements", "drawArrays"]) WebGL2RenderingContext.prototype[draw] = () => {};');
+    await undrawn.goto(`${base}/drills/circle-both-ways/practice`);
+    await undrawn.getByText(/m away$/).waitFor();
+    const toPoseUndrawn = await stickToPose(undrawn);
+    return { startMs, toPose, toPoseUndrawn, frame: spread(frames.map((each) => each.ms)), physics: spread(physics), calls: last.calls, triangles: last.triangles };
   });
 }

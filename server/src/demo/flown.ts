@@ -131,9 +131,9 @@ export const FLOWN: FlownReps = {
       'climb-over': [[null, 3.5], [null, 3.5], [null, 3.5], [null, 3.6], [null, 3.6], [null, 3.5], [null, 3.6], [null, 3.5]],
     },
     'spins-its-turns': {
-      'banked-s': [['height', null], ['height', null], ['height', null], ['height', null], ['height', null], ['height', null], ['height', null], ['height', null]],
-      'tail-in-ring clockwise': [['too-late', 0.7], ['nose', 0.2], ['too-late', 0.5], ['too-late', 0.2], ['too-late', 0.6], ['nose', 0.3], ['too-late', 0.6], ['nose', 0.2]],
-      'tail-in-ring counter-clockwise': [['too-late', 0.7], ['nose', 0.2], ['too-late', 0.5], ['too-late', 0.2], ['too-late', 0.6], ['nose', 0.2], ['too-late', 0.6], ['nose', 0.3]],
+      'banked-s': [['too-late', null], ['too-late', null], ['too-late', null], ['too-late', null], ['too-late', null], ['too-late', null], ['too-late', null], ['too-late', null]],
+      'tail-in-ring clockwise': [['too-late', 0.7], ['too-late', 0.2], ['too-late', 0.5], ['too-late', 0.2], ['too-late', 0.6], ['too-late', 0.3], ['too-late', 0.6], ['too-late', 0.2]],
+      'tail-in-ring counter-clockwise': [['too-late', 0.7], ['too-late', 0.2], ['too-late', 0.5], ['too-late', 0.2], ['too-late', 0.6], ['too-late', 0.2], ['too-late', 0.6], ['too-late', 0.3]],
       'lead-walk': [[null, null], [null, null], [null, null], [null, null], [null, null], [null, null], [null, null], [null, null]],
       'fore-aft-line': [[null, 0.2], [null, 0.1], [null, 0.2], [null, 0.2], [null, 0.2], [null, 0.2], [null, 0.2], [null, 0.3]],
       'tail-in-hover': [[null, 0.5], [null, 0.5], [null, 0.4], [null, 0.6], [null, 0.4], [null, 0.6], [null, 0.4], [null, 0.5]],
