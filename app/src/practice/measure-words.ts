@@ -1,4 +1,4 @@
-import type { MeasureId } from '@skelby/core/scoring/measures';
+import type { MeasureId } from '@skelby/core/scoring/measure-facts';
 
 interface MeasureWords {
   readonly name: string;

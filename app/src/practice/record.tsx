@@ -2,7 +2,7 @@ import type { Purpose } from '@skelby/core/clearance/facts';
 import type { Drill } from '@skelby/core/drills/drill';
 import { versionInForce } from '@skelby/core/drills/school-book';
 import { windBandOf } from '@skelby/core/flying/wind-band';
-import { missReasonOf, recordedMeasure } from '@skelby/core/scoring/measure-facts';
+import { missReasonOf, recordedMeasure } from '@skelby/core/scoring/recorded';
 import { useCallback, useRef, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';

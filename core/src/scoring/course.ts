@@ -1,7 +1,7 @@
 import type { FlyingMode } from '../flight/control';
 import type { Axis } from '../flying/vocabulary';
 import type { SpeedSetting } from '../flying/craft-facts';
-import type { MeasureId } from './measures';
+import type { MeasureId } from './measure-facts';
 import type { Path, Place } from './path';
 
 /** Where the nose should point: a bearing, the way the path runs, away from the pilot, at a place, or so far inside a curve. */

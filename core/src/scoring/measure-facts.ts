@@ -1,7 +1,4 @@
 import type { MissReason } from '../clearance/facts';
-import { MEASURES } from '../drills/measures';
-import type { MeasureId } from './measures';
-import type { Score } from './score';
 
 export interface MeasureFacts {
   readonly unit: 'm' | 's' | 'm/s' | '°' | '%' | 'count' | 'ratio' | 'yes';
@@ -9,7 +6,8 @@ export interface MeasureFacts {
   readonly reason: MissReason;
 }
 
-export const MEASURE_FACTS: Readonly<Record<MeasureId, MeasureFacts>> = {
+/** Everything that can be measured of a rep; how is in measures.ts. */
+export const MEASURE_FACTS = {
   off: { unit: 'm', reason: 'off-the-mark' },
   height: { unit: 'm', reason: 'height' },
   heading: { unit: '°', reason: 'nose' },
@@ -54,16 +52,5 @@ export const MEASURE_FACTS: Readonly<Record<MeasureId, MeasureFacts>> = {
   calmer: { unit: '%', reason: 'off-the-mark' },
   'stops-alike': { unit: '%', reason: 'too-late' },
   footprint: { unit: 'm', reason: 'off-the-mark' },
-};
-
-const OTHER_REASONS = { crash: 'too-late', 'not-finished': 'off-the-mark' } as const satisfies Record<string, MissReason>;
-
-/** Why a rep was missed, as it is recorded; null when it was met. */
-export const missReasonOf = ({ met, wrong }: Pick<Score, 'met' | 'wrong'>): MissReason | null =>
-  (met || wrong === null ? null : wrong.of === 'crash' || wrong.of === 'not-finished' ? OTHER_REASONS[wrong.of] : MEASURE_FACTS[wrong.of].reason);
-
-/** The value that a trainer would have written down for the drill, where the score has one in that unit. SI. */
-export function recordedMeasure(drillId: string, { values }: Pick<Score, 'values'>): number | null {
-  const unit = MEASURES[drillId]?.unit;
-  return unit === undefined ? null : values.find((each) => MEASURE_FACTS[each.of].unit === unit)?.value ?? null;
-}
+} as const satisfies Readonly<Record<string, MeasureFacts>>;
+export type MeasureId = keyof typeof MEASURE_FACTS;

@@ -1,6 +1,7 @@
 import { washIndex } from '../reconstruct/turn-fold';
 import { headingOf, leanOf, type Sample, turned } from '../track/track';
 import { type Cut, deflection, handsOff, holdsHeight, type Measured, noseError, pushOf } from './cut';
+import type { MeasureId } from './measure-facts';
 import { bearing, lengthOf } from './path';
 import { airAtDiscs, pilotAt, speedOver, washTrouble } from './referee';
 
@@ -228,7 +229,7 @@ export const MEASURING = {
     return i < 0 ? null : { value: cut.beside[i]!.alongM / lengthOf(cut.stage.path), atS: cut.samples[i]!.t };
   },
   'speed-at-answer': atEnd((_, s) => (holdsHeight(s) && s.mode === 3 ? speedOver(s) : 0)),
-} as const satisfies Readonly<Record<string, Measuring>>;
+} as const satisfies Readonly<Record<Exclude<MeasureId, 'calmer' | 'stops-alike' | 'footprint'>, Measuring>>;
 
 /** Measures that compare several parts with each other. */
 export const COMPARING = {
@@ -251,6 +252,4 @@ export const COMPARING = {
     const extent = (of: (s: Sample) => number) => { let [low, high] = [Infinity, -Infinity]; for (const s of all) { low = Math.min(low, of(s)); high = Math.max(high, of(s)); } return high - low; };
     return { value: Math.max(extent((s) => s.x), extent((s) => s.y)), atS: all.at(-1)!.t };
   },
-} as const;
-
-export type MeasureId = keyof typeof MEASURING | keyof typeof COMPARING;
+} as const satisfies Readonly<Partial<Record<MeasureId, (cuts: readonly Cut[]) => Measured | null>>>;

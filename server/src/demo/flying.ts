@@ -6,7 +6,7 @@ import { allBefore } from '@skelby/core/drills/prerequisites';
 import { craftModel } from '@skelby/core/flight/craft-model';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
 import { courseOf } from '@skelby/core/scoring/courses';
-import { missReasonOf, recordedMeasure } from '@skelby/core/scoring/measure-facts';
+import { missReasonOf, recordedMeasure } from '@skelby/core/scoring/recorded';
 import { flyDrill } from '@skelby/core/synthetic/fly-drill';
 import { HABIT_SHOWS, type Habit } from '@skelby/core/synthetic/habits';
 import { habitOf } from '@skelby/core/synthetic/learner';

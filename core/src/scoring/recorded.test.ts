@@ -1,6 +1,7 @@
 import { MEASURES } from '../drills/measures';
 import { MEASURED_DRILLS, courseOf } from './courses';
-import { MEASURE_FACTS, missReasonOf, recordedMeasure } from './measure-facts';
+import { MEASURE_FACTS } from './measure-facts';
+import { missReasonOf, recordedMeasure } from './recorded';
 import type { Score, ScoredValue } from './score';
 
 const value = (of: ScoredValue['of'], at: number): ScoredValue => ({ of, value: at, limit: 1, isLeast: false, ok: at <= 1, atS: 2 });
