@@ -31,7 +31,7 @@ import { DEMO_CRAFT, DEMO_MISS_REASONS, DEMO_PILOTS, DEMO_SCHOOL, DEMO_SITES, DE
 
 const SEASON_DAYS = 120;
 /** Share of a habit that a rep leaves. */
-const LEAVES = 0.8;
+const LEAVES = 0.9;
 /** How often it shows, however much is flown, in whoever is stuck; and in whoever falls back. */
 const STUCK = 0.3;
 const RELAPSE = 0.9;
