@@ -35,8 +35,10 @@ export function measurePilots(reps: number, repsOfOthers: number): PilotFigures 
   return { steady: [...steady].sort((a, b) => a.met / a.of - b.met / b.of), habits };
 }
 
+/** Not the flights that the readers were written on. */
+const UNSEEN_SEED = 9_000;
 /** Planted causes against those named first. */
-export const measureConfusion = (perScene: number) => confusion(USUAL_CRAFT, perScene);
+export const measureConfusion = (perScene: number) => confusion(USUAL_CRAFT, perScene, UNSEEN_SEED);
 
 const LOG_MINUTES = 30;
 

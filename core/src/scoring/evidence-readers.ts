@@ -202,15 +202,29 @@ function obstacleOf(look: Look): Readonly<Record<string, string>> {
   };
 }
 
+/** What of a way over the ground is not along the line being flown; all of it where there is none. */
+function acrossTheLine({ cut }: Look, x: number, y: number): readonly [number, number] {
+  if (cut?.stage.path.is !== 'segment') return [x, y];
+  const { from, to } = cut.stage.path;
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+  const length = Math.hypot(dx, dy);
+  if (length < 1) return [x, y];
+  const along = (x * dx + y * dy) / length;
+  return [x - (along * dx) / length, y - (along * dy) / length];
+}
+
 function driftOf(look: Look): string | null {
   const { last, speed, windX, windY } = look;
   if (speed < SLOW_MPS) return null;
   const lines = look.within(1);
   const wind = Math.hypot(windX, windY);
   if (wind < BUSY_WIND_MPS && mean(lines.map(deflection)) > 0.35) return 'neither';
-  // It goes where the air goes, and nobody pushed it there.
-  const pushed = wind > 0 ? mean(lines.map((s) => { const [px, py] = pushOf(s); return (px * windX + py * windY) / wind; })) : 0;
-  if (wind > 1 && angleBetween(last.vx, last.vy, windX, windY) < 50 && speed < 1.6 * wind && pushed < 0.12) return 'downwind';
+  // It goes where the air goes, and nobody pushed it there. Along a line only what leaves the line counts.
+  const [vx, vy] = acrossTheLine(look, last.vx, last.vy);
+  const [ax, ay] = acrossTheLine(look, windX, windY);
+  const across = Math.hypot(ax, ay);
+  const pushed = across > 0 ? mean(lines.map((s) => { const [px, py] = pushOf(s); return (px * ax + py * ay) / across; })) : 0;
+  if (across > 1 && Math.hypot(vx, vy) > SLOW_MPS && angleBetween(vx, vy, ax, ay) < 50 && speed < 1.6 * wind && pushed < 0.12) return 'downwind';
   return lines.every((s) => deflection(s) < 0.08) ? 'own-momentum' : 'neither';
 }
 

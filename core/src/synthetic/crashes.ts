@@ -68,14 +68,14 @@ export function readCrash(record: CraftRecord, habit: Habit, scene: CrashScene, 
   return { planted: HABIT_SHOWS[habit].cause, ranked: rank(answersOf(evidence), facts).causes, evidence, crashed: ended !== null };
 }
 
-/** How often each planted cause was named first: counts by planted cause and by what was named. */
-export function confusion(record: CraftRecord, perScene: number): { readonly table: ReadonlyMap<string, ReadonlyMap<string, number>>; readonly right: number; readonly all: number } {
+/** How often each planted cause was named first: counts by planted cause and by what was named. @param fromSeed of the first flight of each scene */
+export function confusion(record: CraftRecord, perScene: number, fromSeed: number): { readonly table: ReadonlyMap<string, ReadonlyMap<string, number>>; readonly right: number; readonly all: number } {
   const table = new Map<string, Map<string, number>>();
   let [right, all] = [0, 0];
   for (const [habit, scenes] of Object.entries(CRASH_SCENES) as [Habit, readonly CrashScene[]][]) {
     for (const scene of scenes) {
       for (let i = 0; i < perScene; i += 1) {
-        const read = readCrash(record, habit, scene, 300 + 17 * i);
+        const read = readCrash(record, habit, scene, fromSeed + 17 * i);
         if (!read) continue;
         const named = read.ranked[0]!.id;
         const row = table.get(read.planted) ?? new Map<string, number>();
