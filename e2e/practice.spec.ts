@@ -117,6 +117,30 @@ test('the phone is turned in flight and after it: it flies on, and the score sta
   await expect(page.getByRole('heading', { name: 'Likely cause' })).toBeVisible();
 });
 
+test('a phone on its side has the field between the thumbs; a thumb still down when a rep ends flies nothing on', async ({ trainer, page }) => {
+  await trainer.today();
+  await page.setViewportSize({ width: 844, height: 390 });
+  await page.goto('/drills/tail-in-hover/practice');
+  await page.getByRole('radio', { name: 'Self-level' }).click({ timeout: 20_000 });
+  const stick = page.getByRole('img', { name: 'Left stick: throttle, yaw' });
+  const [left, view, right] = [(await stick.boundingBox())!, (await page.getByRole('img', { name: 'The field from where the pilot stands' }).boundingBox())!, (await page.getByRole('img', { name: 'Right stick: pitch, roll' }).boundingBox())!];
+  expect(left.x + left.width).toBeLessThan(view.x);
+  expect(view.x + view.width).toBeLessThan(right.x);
+  await stick.scrollIntoViewIfNeeded();
+  await start(page);
+  const box = (await stick.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height - 4, { steps: 4 });
+  await expect(page.getByRole('alert')).toContainText('Into the ground', { timeout: 20_000 });
+  await page.mouse.up();
+  await page.getByRole('button', { name: 'Again' }).click();
+  // The throttle waits where it carries the craft: it does not fall.
+  await start(page);
+  await page.waitForTimeout(1_500);
+  expect(await figure(page, /m up$/)).toBeGreaterThan(1.5);
+});
+
 test('a rep flown with a pilot\'s own link waits for signal, and then stands with the weakness', async ({ trainer, page, browser, baseURL }) => {
   const pilot = await drilled(trainer, page, 'Own link');
   const id = weaknessId(page);

@@ -5,8 +5,11 @@ import { View } from 'react-native';
 import { themed, useTheme } from '../ui/theme';
 import type { Drawn, Pose, PracticeView } from './view';
 
+/** Height where there is room, px. */
+export const FIELD_PX = 330;
+
 const useStyles = themed((theme) => ({
-  field: { height: 330, borderWidth: 2, borderColor: theme.ink, backgroundColor: theme.shade },
+  field: { borderWidth: 2, borderColor: theme.ink, backgroundColor: theme.shade },
   corner: { position: 'absolute', top: 6, right: 6 },
 }));
 
@@ -16,6 +19,8 @@ export interface FieldHandle {
 }
 
 interface FieldProps {
+  /** On the screen, px. */
+  readonly height: number;
   readonly spanM: number;
   readonly rotors: number;
   readonly marks: readonly Mark[];
@@ -30,7 +35,7 @@ interface FieldProps {
 }
 
 /** The field in three dimensions. What draws it arrives with it. */
-export const Field = forwardRef<FieldHandle, FieldProps>(function Field({ spanM, rotors, marks, scene, throughCamera, cameraDeg, blind, inset, children }, handle) {
+export const Field = forwardRef<FieldHandle, FieldProps>(function Field({ height, spanM, rotors, marks, scene, throughCamera, cameraDeg, blind, inset, children }, handle) {
   const styles = useStyles();
   const theme = useTheme();
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -64,7 +69,7 @@ export const Field = forwardRef<FieldHandle, FieldProps>(function Field({ spanM,
     if (last.current) view.current.draw(last.current);
   }, [throughCamera, cameraDeg, blind]);
   return (
-    <View style={styles.field}>
+    <View style={[styles.field, { height }]}>
       <div ref={box} style={{ position: 'absolute', inset: 0 }}><canvas ref={canvas} role="img" aria-label={throughCamera ? 'What the camera of the craft sees' : 'The field from where the pilot stands'} style={{ width: '100%', height: '100%', display: 'block' }} /></div>
       {inset ? <View style={[styles.corner, { backgroundColor: theme.ground }]}>{inset}</View> : null}
       {children}

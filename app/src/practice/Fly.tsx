@@ -2,21 +2,22 @@ import { causeOf } from '@skelby/core/causes/causes';
 import { axesOf, type StickLayout } from '@skelby/core/flying/vocabulary';
 import type { Course } from '@skelby/core/scoring/course';
 import type { Drill } from '@skelby/core/drills/drill';
+import { throttleStick } from '@skelby/core/flight/control';
 import type { Ended } from '@skelby/core/flight/flight';
 import type { PracticeSetUp } from '@skelby/core/flight/practice';
 import { headingOf } from '@skelby/core/track/track';
 import { type CraftRecord, craftFacts } from '@skelby/core/flying/craft-facts';
-import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import { View } from 'react-native';
+import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { useWindowDimensions, View } from 'react-native';
 import { useUnits } from '../api/use-units';
 import { Button, ButtonRow } from '../ui/Button';
 import { Row, Rows } from '../ui/Rows';
 import { themed } from '../ui/theme';
 import { Words } from '../ui/Words';
 import { keptSetUpOnce, padNow } from './controller';
-import { Field, type FieldHandle } from './Field';
+import { Field, FIELD_PX, type FieldHandle } from './Field';
 import { Gimbal } from './Gimbal';
-import { useHands } from './hands';
+import { type Hand, useHands } from './hands';
 import { Inset } from './Inset';
 import { Live, type Standing, standingIn } from './live';
 import type { LikelyCause, Scored, Shown } from './practice.worker';
@@ -26,9 +27,18 @@ import { flightFrom, type PracticeSettings } from './settings';
 import type { Tilt } from './tilt';
 import { useFlight } from './use-flight';
 
+const ON_GROUND_M = 0.3;
+const STICK_PX = 150;
+/** A phone on its side: the field between the thumbs, px. */
+const LOW = 520;
+const LEAST_FIELD_PX = 260;
+const AROUND_FIELD_PX = 180;
+
 const useStyles = themed((theme) => ({
   over: { position: 'absolute', left: 8, right: 8, bottom: 8, padding: 10, backgroundColor: theme.ground, borderWidth: 2, borderColor: theme.ink, gap: 8 },
   hands: { flexDirection: 'row', justifyContent: 'space-between' },
+  low: { flexDirection: 'row', gap: 12, alignItems: 'flex-end' },
+  middle: { flex: 1, minWidth: 0, gap: 6 },
   read: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 14 },
   blind: { position: 'absolute', left: 0, right: 0, top: 0, bottom: 0, alignItems: 'center', justifyContent: 'center', backgroundColor: theme.shade },
 }));
@@ -102,6 +112,8 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onRel
   const [standing, setStanding] = useState<Standing | null>(null);
   const [throughCamera, setThroughCamera] = useState(false);
   const [reads, setReads] = useState(true);
+  const [round, setRound] = useState(0);
+  const { width, height } = useWindowDimensions();
   const hands = useHands(layout, tilt);
   const [from] = useState(() => flightFrom(drill.id, settings, setUp, course, craft));
   const { mode, setting, relative } = settings;
@@ -115,7 +127,12 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onRel
     setStanding((last) => standingIn(now, last));
   };
   const flight = useFlight(from, { mode: { mode, setting, pilotHeadingDeg: relative && mode !== 'rate' ? 0 : null, hold: true }, sticks: hands.read, onFrame });
-  const { again, go, isFlying, scored, failed } = flight;
+  const { go, isFlying, scored, failed } = flight;
+  // Without height hold the throttle waits where it carries the craft; on the ground in the middle, which does not.
+  const waits = (mode !== 'rate' && mode !== 'self-level') || setUp.start.z < ON_GROUND_M ? 0 : throttleStick(1 / craft.thrustToWeight);
+  const rest = useCallback(() => { hands.rest(waits); setRound((n) => n + 1); }, [hands, waits]);
+  useEffect(() => { if (!isFlying) rest(); }, [isFlying, rest]);
+  const again = () => { rest(); flight.again(); };
   const told = useRef(onScored);
   told.current = onScored;
   useEffect(() => { if (scored) told.current(scored); }, [scored]);
@@ -138,6 +155,9 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onRel
   const stays = (vertical: string) => vertical === 'throttle' && (mode === 'rate' || mode === 'self-level');
   const part = standing?.part;
   const says = part ? `${part.of > 1 ? `${part.at + 1} of ${part.of}: ` : ''}${part.says}` : '';
+  const asked = !isFlying ? <Button kind="main" icon="play" label="Start" onPress={go} disabled={!standing} />
+    : part?.hands === 'answer' ? <Button kind="solid" icon="message-circle" label="Answer" onPress={flight.answer} />
+      : standing?.returning ? <Button kind="solid" icon="corner-up-left" label="Take it over" onPress={flight.takeOver} /> : null;
   if (scored) {
     return (
       <>
@@ -153,26 +173,23 @@ export function Fly({ drill, course, setUp, craft, settings, layout, tilt, onRel
       </>
     );
   }
-  return (
+  const low = height < LOW && width > height;
+  const stick = (hand: Hand, { vertical, horizontal }: typeof left) => <Gimbal key={`${hand} ${round}`} hand={hand} hands={hands} says={`${hand === 'left' ? 'Left' : 'Right'} stick: ${vertical}, ${horizontal}`} stays={stays(vertical)} size={low ? Math.min(STICK_PX, (width - LEAST_FIELD_PX) / 2) : STICK_PX} />;
+  const seen = (
     <>
       <Words as="heading">{isFlying ? says : sentence(drill.byEye)}</Words>
       <Field
-        ref={field} spanM={craft.spanM} rotors={craft.rotors} marks={setUp.marks} scene={from.scene} throughCamera={throughCamera} cameraDeg={settings.cameraDeg} blind={isFlying && (part?.blind ?? false)}
-        inset={reads ? <Map live={live} marks={setUp.marks} /> : null}
+        ref={field} height={low ? Math.max(LEAST_FIELD_PX / 2, height - AROUND_FIELD_PX) : FIELD_PX} spanM={craft.spanM} rotors={craft.rotors} marks={setUp.marks} scene={from.scene}
+        throughCamera={throughCamera} cameraDeg={settings.cameraDeg} blind={isFlying && (part?.blind ?? false)} inset={reads ? <Map live={live} marks={setUp.marks} /> : null}
       >
-        {isFlying ? null : (
-          <View style={styles.over}>
-            <Button kind="main" icon="play" label="Start" onPress={go} disabled={!standing} />
-          </View>
-        )}
+        {asked ? <View style={styles.over}>{asked}</View> : null}
       </Field>
       {failed ? <Words as="strong" role="alert">{`! ${failed}`}</Words> : reads ? <Readout live={live} /> : null}
-      {isFlying && part?.hands === 'answer' ? <Button kind="solid" icon="message-circle" label="Answer" onPress={flight.answer} /> : null}
-      {isFlying && standing?.returning ? <Button kind="solid" icon="corner-up-left" label="Take it over" onPress={flight.takeOver} /> : null}
-      <View style={styles.hands}>
-        <Gimbal hand="left" hands={hands} says={`Left stick: ${left.vertical}, ${left.horizontal}`} stays={stays(left.vertical)} />
-        <Gimbal hand="right" hands={hands} says={`Right stick: ${right.vertical}, ${right.horizontal}`} stays={stays(right.vertical)} />
-      </View>
+    </>
+  );
+  return (
+    <>
+      {low ? <View style={styles.low}>{stick('left', left)}<View style={styles.middle}>{seen}</View>{stick('right', right)}</View> : <>{seen}<View style={styles.hands}>{stick('left', left)}{stick('right', right)}</View></>}
       <ButtonRow>
         {isFlying ? <Button icon="rotate-ccw" label="Again" onPress={again} /> : null}
         <Button icon={throughCamera ? 'user' : 'camera'} label={throughCamera ? 'From the ground' : 'Camera'} onPress={() => setThroughCamera(!throughCamera)} />

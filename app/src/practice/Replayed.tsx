@@ -10,7 +10,7 @@ import { View } from 'react-native';
 import { Button, ButtonRow } from '../ui/Button';
 import { themed } from '../ui/theme';
 import { Words } from '../ui/Words';
-import { Field, type FieldHandle } from './Field';
+import { Field, FIELD_PX, type FieldHandle } from './Field';
 import { SticksHeld } from './Gimbal';
 import { Inset } from './Inset';
 
@@ -59,7 +59,7 @@ export function Replayed({ replay, wrongAtS, spanM, rotors, marks, scene, layout
   const sticks = { throttle: replay.throttle[i]!, yaw: replay.yaw[i]!, pitch: replay.pitch[i]!, roll: replay.roll[i]! };
   return (
     <View style={{ gap: 10 }}>
-      <Field ref={field} spanM={spanM} rotors={rotors} marks={marks} scene={scene} throughCamera={throughCamera} cameraDeg={cameraDeg} blind={false} inset={<Inset size={120} marks={marks} pilot={pilot} craft={{ x: replay.x[i]!, y: replay.y[i]!, headingDeg: heading }} path={flat} />} />
+      <Field ref={field} height={FIELD_PX} spanM={spanM} rotors={rotors} marks={marks} scene={scene} throughCamera={throughCamera} cameraDeg={cameraDeg} blind={false} inset={<Inset size={120} marks={marks} pilot={pilot} craft={{ x: replay.x[i]!, y: replay.y[i]!, headingDeg: heading }} path={flat} />} />
       <View style={styles.line}>
         <input type="range" aria-label="Moment of the flight" min={begin} max={end} step={0.05} value={t} onChange={(event) => { setPlays(false); setT(Number(event.target.value)); }} style={{ flex: 1, height: 44, accentColor: 'currentColor' }} />
         <Words as="figure">{`${(t - begin).toFixed(1)} s`}</Words>

@@ -1,7 +1,7 @@
 import { soften } from '@skelby/core/flying/softening';
 import { axesOf, type Axis, type StickLayout } from '@skelby/core/flying/vocabulary';
 import type { StickNow } from '@skelby/core/flight/control';
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { type ControllerSetUp, keptSetUpOnce, type PadNow, padNow, stickAt } from './controller';
 import type { Tilt } from './tilt';
 
@@ -21,6 +21,8 @@ const KEY_TRAVEL = 0.6;
 /** Gimbals of a game controller as the standard mapping of the Gamepad API has them, until it is set up otherwise. */
 const PAD_AXES: Readonly<Record<Hand, readonly [number, number]>> = { left: [0, 1], right: [2, 3] };
 const DRIFT = 0.06;
+/** So far a controller's throttle is moved on purpose. */
+const PAD_MOVES = 0.1;
 const CENTRE: Thumb = { across: 0, up: 0 };
 
 /** What both hands hold, by axis of the craft. */
@@ -35,12 +37,12 @@ export function sticksOf(layout: StickLayout, left: Thumb, right: Thumb): StickN
 }
 
 const stronger = (a: number, b: number): number => (Math.abs(a) >= Math.abs(b) ? a : b);
-const both = (a: Thumb, b: Thumb): Thumb => ({ across: stronger(a.across, b.across), up: stronger(a.up, b.up) });
+const added = (a: number, b: number): number => Math.max(-1, Math.min(1, a + b));
 const eachAxis = (of: (axis: Axis) => number): StickNow => ({ throttle: of('throttle'), yaw: of('yaw'), pitch: of('pitch'), roll: of('roll') });
 
 /** A controller as it comes: the standard mapping, by hands. */
-function unsetThumb(pad: PadNow | null, hand: Hand): Thumb {
-  if (!pad || pad.axes.length < 4) return CENTRE;
+function unsetThumb(pad: PadNow, hand: Hand): Thumb {
+  if (pad.axes.length < 4) return CENTRE;
   const [x, y] = PAD_AXES[hand];
   const past = (value: number) => (Math.abs(value) < DRIFT ? 0 : value);
   return { across: past(pad.axes[x] ?? 0), up: past(-(pad.axes[y] ?? 0)) };
@@ -51,11 +53,33 @@ function setSticks(pad: PadNow, { axes, softening }: ControllerSetUp): StickNow 
   return eachAxis((axis) => { const stick = stickAt(axes[axis], pad.axes); return axis === 'throttle' ? stick : soften(stick, softening); });
 }
 
-/** Touch, keys, the phone's tilt and a controller, whichever moves a stick farther. */
+/**
+ * Whose throttle counts, the thumb's on the screen or the controller's: both stay where they were left, so it is whichever was moved last. A controller that has been set up is there to be flown with.
+ */
+export class ThrottleFrom {
+  private last: number | null = null;
+  private isPad = false;
+
+  /** @param pad throttle of the controller now, null without one. @returns whether it is the controller's */
+  look(pad: number | null, isSetUp: boolean): boolean {
+    if (pad === null) { this.last = null; this.isPad = false; return false; }
+    if (this.last === null) this.isPad = isSetUp;
+    this.last ??= pad;
+    if (Math.abs(pad - this.last) > PAD_MOVES) { this.isPad = true; this.last = pad; }
+    return this.isPad;
+  }
+  /** The thumb took its own. */
+  touched(): void {
+    this.isPad = false;
+  }
+}
+
+/** Touch, keys, the phone's tilt and a controller, whichever moves a stick farther; keys move a throttle from where the thumb left it. */
 export function useHands(layout: StickLayout, tilt: Tilt) {
   const touched = useRef<Record<Hand, Thumb>>({ left: CENTRE, right: CENTRE });
   const pressed = useRef(new Set<string>());
   const softening = useRef(0);
+  const [from] = useState(() => new ThrottleFrom());
   useEffect(() => {
     const down = (event: KeyboardEvent) => { if (KEYS[event.code] && !(event.target instanceof HTMLInputElement)) { pressed.current.add(event.code); event.preventDefault(); } };
     const up = (event: KeyboardEvent) => pressed.current.delete(event.code);
@@ -71,23 +95,35 @@ export function useHands(layout: StickLayout, tilt: Tilt) {
       for (const code of pressed.current) { const key = KEYS[code]!; if (key.hand === hand) { across += key.across * KEY_TRAVEL; up += key.up * KEY_TRAVEL; } }
       return { across, up };
     };
+    const place = (hand: Hand, at: Thumb) => { touched.current[hand] = at; };
     return {
-      touch: (hand: Hand, at: Thumb) => { touched.current[hand] = at; },
+      /** A thumb moves its stick. */
+      touch: (hand: Hand, at: Thumb) => { place(hand, at); from.touched(); },
+      /** Puts a stick somewhere without anybody's doing. */
+      place,
+      touched: (hand: Hand): Thumb => touched.current[hand],
+      /** Both thumbs off. @param throttle where it stands, −1 to 1 */
+      rest: (throttle: number) => {
+        const of = (vertical: Axis): Thumb => ({ across: 0, up: vertical === 'throttle' ? throttle : 0 });
+        const axes = axesOf(layout);
+        touched.current = { left: of(axes.left.vertical), right: of(axes.right.vertical) };
+      },
       /** The drill asks for softer sticks. */
       soften: (share: number) => { softening.current = share; },
       read: (): StickNow => {
         const pad = padNow();
         const setUp = pad ? keptSetUpOnce(pad.id) : null;
-        const thumb = (hand: Hand) => both(both(touched.current[hand], keyed(hand)), setUp ? CENTRE : unsetThumb(pad, hand));
-        const held = sticksOf(layout, thumb('left'), thumb('right'));
-        const set = pad && setUp ? setSticks(pad, setUp) : null;
+        const thumbs = sticksOf(layout, touched.current.left, touched.current.right);
+        const keys = sticksOf(layout, keyed('left'), keyed('right'));
+        const held = pad ? (setUp ? setSticks(pad, setUp) : sticksOf(layout, unsetThumb(pad, 'left'), unsetThumb(pad, 'right'))) : null;
         const leaned = tilt.read();
+        const padThrottle = from.look(held?.throttle ?? null, setUp !== null);
         return eachAxis((axis) => {
-          const farthest = stronger(stronger(held[axis], set?.[axis] ?? 0), leaned?.[axis] ?? 0);
-          return axis === 'throttle' ? farthest : soften(farthest, softening.current);
+          if (axis === 'throttle') return padThrottle && held ? stronger(keys.throttle, held.throttle) : added(thumbs.throttle, keys.throttle);
+          return soften(stronger(stronger(added(thumbs[axis], keys[axis]), held?.[axis] ?? 0), leaned?.[axis] ?? 0), softening.current);
         });
       },
     };
-  }, [layout, tilt]);
+  }, [layout, tilt, from]);
 }
 export type Hands = ReturnType<typeof useHands>;

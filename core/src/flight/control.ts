@@ -53,6 +53,9 @@ const DEAD = 0.03;
 /** Lets a lean grow and shrink like a hand would, rad/s. */
 export const LEAN_RATE_RADPS = 3;
 
+/** Where a throttle without height hold stands for a share of full thrust: the stick is rotor speed, and thrust goes with its square. */
+export const throttleStick = (thrustShare: number): number => 2 * Math.sqrt(thrustShare) - 1;
+
 /** By which a lean lags what is asked: the attitude loop and the rate loop inside it. */
 export const CONTROL_LAG_S = 1 / (2 * ATTITUDE_GAIN) + 1 / RATE_GAIN;
 

@@ -1,4 +1,4 @@
-import { CENTRED, CLIMB_MPS, FULL_RATE, type FlyingMode, SINK_MPS, type StickNow, YAW_RATE } from '../flight/control';
+import { CENTRED, CLIMB_MPS, FULL_RATE, type FlyingMode, SINK_MPS, type StickNow, throttleStick, YAW_RATE } from '../flight/control';
 import type { CraftModel } from '../flight/craft-model';
 import type { Random } from '../flight/random';
 import type { SpeedSetting } from '../flying/craft-facts';
@@ -280,7 +280,7 @@ export class SyntheticPilot {
     const { s } = seen;
     const upright = this.has('no-power-in-a-lean') ? 1 : Math.max(0.5, 1 - 2 * (s.qx * s.qx + s.qy * s.qy));
     const share = Math.max(0, (G_MPS2 + more) / (G_MPS2 * this.craft.thrustToWeight * upright));
-    return clamp(2 * Math.sqrt(share) - 1, 1);
+    return clamp(throttleStick(share), 1);
   }
 
   private yawFor(seen: Seen, stage: Stage, at: Beside): number {
