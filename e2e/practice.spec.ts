@@ -227,6 +227,17 @@ test('a transmitter is set up by moving its sticks, flies by them, and is known 
   await expect(page.getByRole('button', { name: 'Set the sticks up again' })).toBeVisible({ timeout: 20_000 });
 });
 
+test('where nothing can be drawn in three dimensions it says so, and map and figures still show the flight', async ({ trainer, page }) => {
+  await trainer.today();
+  await page.addInitScript('HTMLCanvasElement.prototype.getContext = () => null;');
+  await page.goto('/drills/fore-aft-line/practice');
+  await expect(page.getByText('No picture: the part that draws did not start.')).toBeVisible({ timeout: 20_000 });
+  await start(page);
+  await page.keyboard.down('ArrowUp');
+  await expect.poll(() => figure(page, /m away$/), { timeout: 15_000 }).toBeGreaterThan(11);
+  await page.keyboard.up('ArrowUp');
+});
+
 test('the phone leaned forward flies forward', async ({ trainer, page }) => {
   await trainer.today();
   await page.goto('/drills/fore-aft-line/practice');

@@ -1,8 +1,9 @@
 import type { Mark } from '@skelby/core/choreography/scene';
 import type { Scene } from '@skelby/core/flight/flight';
-import { forwardRef, type ReactNode, useEffect, useImperativeHandle, useRef } from 'react';
+import { forwardRef, type ReactNode, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { themed, useTheme } from '../ui/theme';
+import { Words } from '../ui/Words';
 import type { Drawn, Pose, PracticeView } from './view';
 
 /** Height where there is room, px. */
@@ -10,6 +11,7 @@ export const FIELD_PX = 330;
 
 const useStyles = themed((theme) => ({
   field: { borderWidth: 2, borderColor: theme.ink, backgroundColor: theme.shade },
+  failed: { position: 'absolute', left: 10, right: 120, top: 10, gap: 6 },
   corner: { position: 'absolute', top: 6, right: 6 },
 }));
 
@@ -44,6 +46,7 @@ export const Field = forwardRef<FieldHandle, FieldProps>(function Field({ height
   const last = useRef<Pose | null>(null);
   const tilt = useRef(cameraDeg);
   tilt.current = cameraDeg;
+  const [failed, setFailed] = useState<string | null>(null);
   useImperativeHandle(handle, () => ({
     draw: (pose) => { last.current = pose; return view.current?.draw(pose) ?? null; },
     showPath: (places) => { view.current?.showPath(places); if (last.current) view.current?.draw(last.current); },
@@ -58,7 +61,8 @@ export const Field = forwardRef<FieldHandle, FieldProps>(function Field({ height
       view.current = made;
       watch = new ResizeObserver(([entry]) => { made.resize(entry!.contentRect.width, entry!.contentRect.height); if (last.current) made.draw(last.current); });
       watch.observe(box.current);
-    });
+      setFailed(null);
+    }).catch((error: unknown) => { if (!over) setFailed(error instanceof Error ? error.message : String(error)); });
     return () => { over = true; watch?.disconnect(); view.current?.dispose(); view.current = null; };
   }, [spanM, rotors, marks, scene]);
   useEffect(() => {
@@ -71,6 +75,7 @@ export const Field = forwardRef<FieldHandle, FieldProps>(function Field({ height
   return (
     <View style={[styles.field, { height }]}>
       <div ref={box} style={{ position: 'absolute', inset: 0 }}><canvas ref={canvas} role="img" aria-label={throughCamera ? 'What the camera of the craft sees' : 'The field from where the pilot stands'} style={{ width: '100%', height: '100%', display: 'block' }} /></div>
+      {failed ? <View style={styles.failed} role="alert"><Words as="strong">! No picture: the part that draws did not start.</Words><Words as="soft">{`Map and figures still show the flight. Reload the page, or try another browser. (${failed})`}</Words></View> : null}
       {inset ? <View style={[styles.corner, { backgroundColor: theme.ground }]}>{inset}</View> : null}
       {children}
     </View>
