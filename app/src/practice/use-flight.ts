@@ -62,7 +62,7 @@ export function useFlight(from: FlightStart, callbacks: Callbacks): Flying {
         answered = true;
         now.current.onFrame(data);
         if (sentAt > 0) performance.measure('skelby.stick-to-pose', { start: sentAt });
-      } else if (data.is === 'scored') { setScored(data); if (data.ended) run(false); } else saveFile('practice-flight.csv', data.csv, 'text/csv');
+      } else if (data.is === 'scored') { setScored(data); run(false); } else saveFile('practice-flight.csv', data.csv, 'text/csv');
     };
     own.onerror = (event) => setFailed(event.message || 'The part that flies did not load: reload the page.');
     again();
