@@ -4,7 +4,7 @@ import { isOwnDrillId } from '@skelby/core/drills/school-book';
 import { type Href } from 'expo-router';
 import { LinkButton } from './Button';
 
-/** Whether the drill has anything to fly on the simulator: a school's own drill has no course there. */
+/** Whether the simulator has a course for the drill; for those that a school wrote itself it has none. */
 export const isFlownHere = (drill: Drill): boolean => drill.kind === 'flown' && drill.simulator !== 'no-use' && !isOwnDrillId(drill.id);
 
 /** Whose practice it is, and where its reps go. */

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { CAUSES } from '@skelby/core/causes/causes';
 import type { MissReason } from '@skelby/core/clearance/facts';
 import type { Side } from '@skelby/core/drills/drill';
@@ -17,6 +18,7 @@ export type FlownRep = readonly [reason: MissReason | null, measure: number | nu
 export type FlownSeries = Readonly<Record<string, readonly FlownRep[]>>;
 export interface FlownReps {
   readonly steady: FlownSeries;
+  /** Only where the habit shows: elsewhere it flies as steady hands do. */
   readonly habits: Readonly<Partial<Record<Habit, FlownSeries>>>;
 }
 
@@ -51,10 +53,12 @@ export function flyDemoReps(): FlownReps {
       const { sides } = drillOf(id);
       return (sides.length > 0 ? sides : [null]).map((side) => [flownKey(id, side), Array.from({ length: FLOWN_EACH }, (_, nth) => flyDemoRep(id, side, habit, nth))] as const);
     }));
+  const steady = series([...new Set(causes.flatMap(drillsFor))], null);
+  const shows = (flown: FlownSeries): FlownSeries => Object.fromEntries(Object.entries(flown).filter(([key, reps]) => !isDeepStrictEqual(reps, steady[key])));
   const habits: Partial<Record<Habit, FlownSeries>> = {};
   for (const causeId of causes) {
     const habit = demoHabitOf(causeId);
-    if (habit) habits[habit] = { ...habits[habit], ...series(drillsFor(causeId), habit) };
+    if (habit) habits[habit] = { ...habits[habit], ...shows(series(drillsFor(causeId), habit)) };
   }
-  return { steady: series([...new Set(causes.flatMap(drillsFor))], null), habits };
+  return { steady, habits };
 }
