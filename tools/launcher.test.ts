@@ -93,11 +93,17 @@ test('a school of one\'s own: add a trainer, serve, sign in, stop; a second star
   const server = skelby(['serve', '--port', String(port), '--data', data]);
   await server.up;
   const origin = `http://127.0.0.1:${port}`;
-  const signIn = await fetch(`${origin}/api/sign-in`, { method: 'POST', headers: { Origin: origin, 'Content-Type': 'application/json' }, body: JSON.stringify({ email: 'a@field.example', password }) });
-  expect(signIn.status).toBe(200);
+  const signInAs = (email: string) => fetch(`${origin}/api/sign-in`, { method: 'POST', headers: { Origin: origin, 'Content-Type': 'application/json' }, body: JSON.stringify({ email, password }) });
+  expect((await signInAs('a@field.example')).status).toBe(200);
   const second = await skelby(['serve', '--port', String(await freePort()), '--data', data]).ended;
   expect(second.code).toBe(1);
   expect(second.said).toContain(`Skelby already runs on this data at http://127.0.0.1:${port}`);
+
+  // A second trainer, while the school is at work: the live database stays.
+  const colleague = await skelby(['trainer', '--school', 'Field School', '--name', 'B. Trainer', '--email', 'b@field.example', '--data', data], { SKELBY_PASSWORD: password }).ended;
+  expect(colleague).toMatchObject({ code: 0, said: 'B. Trainer can sign in to Field School as b@field.example.\n' });
+  expect((await signInAs('b@field.example')).status).toBe(200);
+  expect(await answers(port)).toBe(true);
 
   server.child.kill('SIGINT');
   expect((await server.ended).code).toBe(0);

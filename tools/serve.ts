@@ -1,8 +1,8 @@
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { loadDemo } from '../server/src/demo/load';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { buildApp } from './build-app';
+import { claim } from './claim';
 import { type Cluster, startCluster } from './cluster';
 import { ensureDatabase, remakeDatabase, withDatabase } from './database';
 import { defaultDataFolder } from './places';
@@ -24,38 +24,6 @@ export function portOf(text: string | undefined): number {
   const port = Number(text);
   if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new CannotGoOn(`--port must be a whole number from 1 to 65535, not "${text}".`);
   return port;
-}
-
-interface Running {
-  readonly pid: number;
-  readonly port: number;
-}
-
-function runningIn(file: string): Running | null {
-  if (!existsSync(file)) return null;
-  try {
-    const { pid, port } = JSON.parse(readFileSync(file, 'utf8')) as Running;
-    if (pid !== process.pid) process.kill(pid, 0);
-    return { pid, port };
-  } catch {
-    // Half-written, or of a launcher that is gone: nobody runs here.
-    return null;
-  }
-}
-
-/** Keeps two launchers from using one data folder. */
-function claim(folder: string, port: number): () => void {
-  const file = path.join(folder, 'running.json');
-  try {
-    mkdirSync(folder, { recursive: true });
-    const other = runningIn(file);
-    if (other) throw new CannotGoOn(`Skelby already runs on this data at http://127.0.0.1:${other.port} (process ${other.pid}). Stop that one, or name another folder with --data DIR.`);
-    writeFileSync(file, JSON.stringify({ pid: process.pid, port }));
-  } catch (error) {
-    if (error instanceof CannotGoOn) throw error;
-    throw new CannotGoOn(`The data folder ${folder} cannot be used (${(error as Error).message}). Name another with --data DIR.`);
-  }
-  return () => rmSync(file, { force: true });
 }
 
 const untilTold = (): Promise<void> =>

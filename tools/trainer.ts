@@ -2,7 +2,8 @@ import { createInterface } from 'node:readline/promises';
 import path from 'node:path';
 import { object, string } from 'yup';
 import { addSchool, addTrainer as insertTrainer } from '../server/src/db/add-school';
-import { startCluster } from './cluster';
+import { claim, runningIn } from './claim';
+import { joinCluster, startCluster } from './cluster';
 import { ensureDatabase, withDatabase } from './database';
 import { defaultDataFolder } from './places';
 import { CannotGoOn, say } from './say';
@@ -33,16 +34,32 @@ export interface TrainerOptions {
   readonly data?: string;
 }
 
+/** The database to add to: the one given, the one that is running on this data, or one started for as long as this takes. */
+async function database(options: TrainerOptions): Promise<{ readonly url: string; readonly release: () => Promise<void> }> {
+  const given = process.env['DATABASE_URL'];
+  if (given) return { url: given, release: () => Promise.resolve() };
+  const folder = path.resolve(options.data ?? (await defaultDataFolder('school')));
+  if ((runningIn(folder)?.port ?? null) !== null) return { url: joinCluster(folder)(DATABASE), release: () => Promise.resolve() };
+  const free = claim(folder, null);
+  try {
+    const cluster = await startCluster(folder);
+    await ensureDatabase(cluster.url, DATABASE);
+    return { url: cluster.url(DATABASE), release: async () => { await cluster.stop(); free(); } };
+  } catch (error) {
+    free();
+    throw error;
+  }
+}
+
 /** Adds a trainer, and the school where there is none of that name. */
 export async function addTrainer(options: TrainerOptions): Promise<number> {
   const password = await askPassword();
   const wanted = await shape.validate({ ...options, password }, { abortEarly: false }).catch((error: { errors: string[] }) => {
     throw new CannotGoOn(error.errors.join('\n'));
   });
-  const cluster = process.env['DATABASE_URL'] ? null : await startCluster(path.resolve(options.data ?? (await defaultDataFolder('school'))));
+  const { url, release } = await database(options);
   try {
-    if (cluster) await ensureDatabase(cluster.url, DATABASE);
-    await withDatabase(process.env['DATABASE_URL'] ?? cluster!.url(DATABASE), (db) => db.transaction(async (tx) => {
+    await withDatabase(url, (db) => db.transaction(async (tx) => {
       if (await tx('accounts').where({ email: wanted.email }).first()) throw new CannotGoOn(`${wanted.email} signs in already: choose another address.`);
       const there = await tx('schools').where({ name: wanted.school }).first('id') as { id: string } | undefined;
       await insertTrainer(tx, there?.id ?? (await addSchool(tx, { name: wanted.school })), wanted);
@@ -50,6 +67,6 @@ export async function addTrainer(options: TrainerOptions): Promise<number> {
     say(`${wanted.name} can sign in to ${wanted.school} as ${wanted.email}.`);
     return 0;
   } finally {
-    await cluster?.stop();
+    await release();
   }
 }
