@@ -79,6 +79,26 @@ test('an entry left half-way is offered again later, and a new one does not take
   await expect(page.getByRole('button', { name: 'Runa Fellgate' })).toBeVisible();
 });
 
+test('a note left unfinished for one pilot never turns up under the next', async ({ trainer, page }) => {
+  const [first, second] = [await trainer.addPilot('Begun Askrigg'), await trainer.addPilot('Next Hawes')];
+  await trainer.today();
+  await page.getByRole('link', { name: 'Log a crash or near-miss' }).click();
+  for (const name of [new RegExp(first), /^Crash$/, /^Stick handling/, /^Over-control/]) await page.getByRole('button', { name }).click();
+  await page.getByLabel('What happened, in a line (optional)').fill('Said of the first pilot alone.');
+  // Half a minute later, from Today and from the other pilot's page: the entry is offered, and is not turned into another pilot's.
+  for (const from of ['/', '/pilots']) {
+    await page.goto(from);
+    if (from === '/pilots') await page.getByRole('link', { name: new RegExp(second) }).click();
+    await page.getByRole('link', { name: 'Log a crash or near-miss' }).click();
+    await expect(page.getByText('An entry is not finished')).toBeVisible();
+    await expect(page.getByText(new RegExp(`${first}.*Said of the first pilot alone`))).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Throw it away' }).click();
+  await page.getByLabel('Find by name').fill(second);
+  for (const name of [new RegExp(second), /^Near-miss$/, /^Stick handling/, /^Over-control/]) await page.getByRole('button', { name }).click();
+  await expect(page.getByLabel('What happened, in a line (optional)')).toHaveValue('');
+});
+
 test('two tabs in the middle of one entry send two entries, not one over the other', async ({ trainer, page, context }) => {
   const pilot = await trainer.addPilot('Twice Rundgren');
   await trainer.today();

@@ -74,14 +74,23 @@ function KindButtons({ go }: Pick<StepProps, 'go'>) {
   return <>{KINDS_OF_OCCURRENCE.map((kind) => <Button key={kind} label={KIND_WORDS[kind]} style={{ minHeight: 112 }} large onPress={() => go({ kind }, 'family')} />)}</>;
 }
 
-/** An entry begun a while ago is finished or thrown away before another is begun. */
-function Unfinished({ draft, who, onGoOn, onDrop }: { readonly draft: LogDraft; readonly who: string | undefined; readonly onGoOn: () => void; readonly onDrop: () => void }) {
+interface UnfinishedProps {
+  readonly draft: LogDraft;
+  readonly who: string | undefined;
+  readonly onGoOn: () => void;
+  readonly onDrop: () => void;
+  readonly onOtherPilot: () => void;
+}
+
+/** An entry that was begun is finished, thrown away or put right before another is begun: what was said of one pilot never stands under the next. */
+function Unfinished({ draft, who, onGoOn, onDrop, onOtherPilot }: UnfinishedProps) {
   return (
     <Note icon="edit" heading="An entry is not finished">
       <Words>{[who, draft.kind ? KIND_WORDS[draft.kind] : null, sayTime(draft.startedAt), draft.note ? `“${draft.note}”` : null].filter(Boolean).join(' · ')}</Words>
       <ButtonRow>
         <Button kind="solid" label="Go on with it" onPress={onGoOn} />
         <Button label="Throw it away" onPress={onDrop} />
+        <Button kind="quiet" label="It was another pilot" onPress={onOtherPilot} />
       </ButtonRow>
     </Note>
   );
@@ -103,10 +112,13 @@ export function Log() {
   const roster = useRoster();
   const { draft, change, drop, take } = useLogDraft();
   const [sending, setSending] = useState(false);
+  const [renaming, setRenaming] = useState(false);
 
   // From a pilot's own page the first question is answered already.
   const asked = params.pilot === draft.pilotId ? undefined : roster.data?.pilots.find((pilot) => pilot.id === params.pilot);
-  const unfinished = isOld(draft) && hasProgress(draft);
+  const unfinished = hasProgress(draft) && !renaming;
+  // Coming from a pilot's page: what is begun is another entry, unless it is this pilot's of a moment ago.
+  const comesAnew = params.pilot !== undefined && (asked !== undefined || isOld(draft));
   useEffect(() => { if (asked && !unfinished) change(forPilot(asked)); }, [asked, change, unfinished]);
 
   // The draft is gone by now: the page waits to be left, and asks nothing more.
@@ -114,10 +126,10 @@ export function Log() {
   if (!isStep(params.step)) return <Redirect href="/log/pilot" />;
   const step = params.step;
   const lacking = params.pilot && draft.pilotId === null ? null : missing(draft, step);
-  if (unfinished && asked) return <Redirect href="/log/pilot" />;
+  if (unfinished && comesAnew) return <Redirect href="/log/pilot" />;
   if (lacking) return <Redirect href={`/log/${lacking}`} />;
 
-  const go: StepProps['go'] = (part, next) => { change(part); router.push(`/log/${next}`); };
+  const go: StepProps['go'] = (part, next) => { setRenaming(false); change(part); router.push(`/log/${next}`); };
   const who = roster.data?.pilots.find((pilot) => pilot.id === draft.pilotId)?.name;
   const soFar = [who, draft.kind ? KIND_WORDS[draft.kind] : null, draft.familyId ? FAMILIES.find((each) => each.id === draft.familyId)?.name : null];
   const under = soFar.slice(0, STEPS.indexOf(step)).filter(Boolean).join(' · ');
@@ -142,7 +154,7 @@ export function Log() {
             title={TITLES[step]} under={under || undefined} up="/"
             foot={step === 'save' ? <Button kind="main" icon="check" label="Save" onPress={() => void save()} /> : step === 'kind' ? <KindButtons go={go} /> : undefined}
           >
-            {step === 'pilot' && unfinished ? <Unfinished draft={draft} who={who} onGoOn={() => router.push(`/log/${missing(draft, 'save') ?? 'save'}`)} onDrop={drop} /> : null}
+            {step === 'pilot' && unfinished ? <Unfinished draft={draft} who={who} onGoOn={() => router.push(`/log/${missing(draft, 'save') ?? 'save'}`)} onDrop={drop} onOtherPilot={() => setRenaming(true)} /> : null}
             {step === 'pilot' && !unfinished ? <PilotStep {...props} /> : null}
             {step === 'kind' ? <KindStep /> : null}
             {step === 'family' ? <FamilyRows onPick={(familyId) => go({ familyId }, 'cause')} /> : null}
