@@ -1,7 +1,7 @@
 import { drillOf } from '@skelby/core/drills/drills';
 import { failsafeFor, FAILSAFE_WORDS } from '@skelby/core/reconstruct/return-height';
 import { NEEDS } from '@skelby/core/restrictions/limits';
-import { needsOf, reserveOf, windLimitUnder } from '@skelby/core/restrictions/restrictions';
+import { brokenBy, needsOf, reserveOf, type Restricting, windLimitUnder } from '@skelby/core/restrictions/restrictions';
 import type { SessionFields } from '@skelby/core/shapes/session';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -52,6 +52,10 @@ export function itemsFor({ content, pilots, site, weaknesses }: Pick<GoProps, 'c
   const ask = (words: string): Item => ({ words, known: null });
   const reserve = Math.max(...flying.map((pilot) => reserveOf(open(pilot.id), USUAL_RESERVE_PERCENT)), USUAL_RESERVE_PERCENT);
   const blocks = content.packs.flatMap((pack) => pack.blocks);
+  // Drills of a weakness's own plan stay open to it.
+  const restricting = (pilotId: string): readonly Restricting[] => open(pilotId).map(({ id, causeId }) => ({ causeId, drillIds: blocks.filter((block) => block.weaknessId === id).map((block) => block.drillId) }));
+  const ruledOut = flying.flatMap((pilot) => [...new Set(blocks.filter((block) => block.pilotId === pilot.id).map((block) => block.drillId))].flatMap((drillId) =>
+    brokenBy({ drillId, flownOn: 'craft', place, windMps: null, windLimitMps: pilot.windLimitMps }, restricting(pilot.id)).map(({ words }) => ({ words: `${pilot.name}, ${drillOf(drillId).name}. ${words}`, known: false, instead: 'Take it out of the plan, or fly it on the simulator.' }))));
   const isNear = place !== 'open' || blocks.some((block) => drillOf(block.drillId).group === 'obstacles');
   const failsafe = site ? failsafeFor(site.place) : null;
   return {
@@ -60,6 +64,7 @@ export function itemsFor({ content, pilots, site, weaknesses }: Pick<GoProps, 'c
         const limit = windLimitUnder(open(pilot.id), pilot.windLimitMps);
         return { words: `Wind ${say(content.windMps, 'm/s')}, ${pilot.name}'s limit ${say(limit, 'm/s')}`, known: content.windMps <= limit, instead: 'Over the limit: wait, fly the simulator, or change who flies.' };
       }),
+      ...ruledOut,
       ask('Gusts within the limits too, and nothing building up'), ask('Dry: no rain, fog or spray'), ...(content.lightUntil === null ? [ask('Light enough to read the nose')] : [{ words: `Light until ${content.lightUntil}`, known: content.day === today() && timeOf(new Date()) < content.lightUntil, instead: 'The light is gone: another day, or the simulator.' }]),
       ask('Everybody told that a learner flies, and behind the line'), ask(`Packs charged and seated; land with ${reserve} %`),
       ...(failsafe ? [ask(`On a lost link: ${FAILSAFE_WORDS[failsafe.action]}. Set, and read back`)] : [ask('Failsafe set for this place, and read back')]),

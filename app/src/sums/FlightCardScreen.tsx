@@ -109,7 +109,7 @@ function FlightCardForm({ roster, today }: { readonly roster: Roster; readonly t
     && chargePct !== null && chargePct >= 0 && chargePct <= 100 && reservePct !== null && reservePct >= 0 && reservePct <= 60 && visibilityM !== null && visibilityM >= 10 && visibilityM <= 50_000;
   const flight: FlightToBe | null = pilot && craft && site && inLimits ? {
     craft: craftFacts(craft ?? USUAL_CRAFT), setting: chosen.setting, windLimitMps: windLimitUnder(open, pilot.windLimitMps), place: site.place, tallestM: site.tallestM, windMps, gustMps,
-    windFromOutDeg: chosen.windFromOutDeg, farthestM, chargePct, reservePct: reserveOf(open, reservePct), altitudeM: site.altitudeM ?? 0, visibilityM, rain: chosen.rain,
+    windFromOutDeg: chosen.windFromOutDeg, farthestM, chargePct, reservePct: reserveOf(open, reservePct), altitudeM: site.altitudeM ?? 0, visibilityM, rain: chosen.rain, weaknesses: open,
   } : null;
   const options = (all: readonly { readonly id: string; readonly name: string }[]) => all.map(({ id, name }) => ({ value: id, label: name }));
   return (

@@ -21,6 +21,8 @@ export interface CraftFacts {
   /** Minutes a full pack lasts at an easy pace. */
   readonly enduranceMin: number;
   readonly sensorSides: readonly SensorSide[];
+  /** Whether the obstacle sensors also work in the fast setting. */
+  readonly sensorsInFast: boolean;
   readonly hasHeightHold: boolean;
   readonly hasPilotRelative: boolean;
 }
@@ -41,6 +43,7 @@ export interface CraftRecord {
   readonly leanFastDeg?: number | null;
   readonly enduranceMin?: number | null;
   readonly sensorSides?: readonly SensorSide[] | null;
+  readonly sensorsInFast?: boolean | null;
   readonly hasHeightHold?: boolean | null;
   readonly hasPilotRelative?: boolean | null;
 }
@@ -57,7 +60,7 @@ export function craftFacts(record: CraftRecord): CraftFacts {
     },
     leanDeg: { slow: record.leanSlowDeg ?? USUAL.leanSlowDeg, normal: record.leanNormalDeg ?? USUAL.leanNormalDeg, fast: record.leanFastDeg ?? USUAL.leanFastDeg },
     enduranceMin: record.enduranceMin ?? USUAL.enduranceMin,
-    sensorSides: record.sensorSides ?? [],
+    sensorSides: record.sensorSides ?? [], sensorsInFast: record.sensorsInFast ?? false,
     hasHeightHold: record.hasHeightHold ?? !manual,
     hasPilotRelative: record.hasPilotRelative ?? !manual,
   };

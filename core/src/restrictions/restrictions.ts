@@ -1,6 +1,7 @@
 import { causeOf } from '../causes/causes';
 import { drillOf } from '../drills/drills';
-import type { Place } from '../flying/vocabulary';
+import type { SpeedSetting } from '../flying/craft-facts';
+import { type FlightMode, onReleaseIn, type Place } from '../flying/vocabulary';
 import { LIMITS, type Need } from './limits';
 
 /** An open weakness, as far as it restricts. */
@@ -37,6 +38,24 @@ export const reserveOf = (weaknesses: readonly Pick<Restricting, 'causeId'>[], u
 /** Wind that this pilot may fly in until cleared, m/s. */
 export const windLimitUnder = (weaknesses: readonly Pick<Restricting, 'causeId'>[], windLimitMps: number): number =>
   windLimitMps * Math.min(1, ...weaknesses.flatMap(({ causeId }) => (LIMITS[causeId] ?? []).flatMap((limit) => (limit.limit === 'wind-share' ? [limit.share] : []))));
+
+/** A flight outside any drill, as far as restrictions have a say in it. */
+export interface FreeFlight {
+  readonly place: Place;
+  readonly setting: SpeedSetting;
+  /** Mode of the craft. */
+  readonly mode: FlightMode;
+}
+
+/** The restrictions that a flight outside any drill would break; wind and reserve have sums of their own. */
+export const brokenByFlight = ({ place, setting, mode }: FreeFlight, weaknesses: readonly Pick<Restricting, 'causeId'>[]): readonly Broken[] =>
+  weaknesses.flatMap(({ causeId }) => (LIMITS[causeId] ?? []).flatMap((limit): Broken[] => {
+    const broken = (why: string): Broken[] => [{ causeId, words: `${causeOf(causeId).name}: ${why}` }];
+    if (limit.limit === 'needs' && limit.what === 'slow-setting' && setting !== 'slow') return broken('only the slow setting until cleared; switch to slow.');
+    if (limit.limit === 'not-at' && limit.places.includes(place)) return broken(`not ${PLACE_NAMES[place]} until cleared; fly on open ground.`);
+    if (limit.limit === 'without-hold-only-at' && onReleaseIn(mode) === 'manual' && !limit.places.includes(place)) return broken(`without hold only on ${limit.places.map((each) => PLACE_NAMES[each]).join(' or ')} until cleared.`);
+    return [];
+  }));
 
 /** The restrictions that a planned flight would break. On the simulator nothing is broken. */
 export function brokenBy(flying: PlannedFlying, weaknesses: readonly Restricting[]): readonly Broken[] {

@@ -8,6 +8,7 @@ import { type FailsafeAdvice, failsafeFor, returnHeight } from '../reconstruct/r
 import { attitudeRange, detectionRange } from '../reconstruct/sight-range';
 import { stoppingDistance } from '../reconstruct/stopping-distance';
 import { QUIET_DESCENT_SHARE } from '../reconstruct/wash-state';
+import { brokenByFlight, type Restricting } from '../restrictions/restrictions';
 import { metres, speed } from './sum';
 
 export interface FlightToBe {
@@ -27,6 +28,8 @@ export interface FlightToBe {
   readonly altitudeM: number;
   readonly visibilityM: number;
   readonly rain: boolean;
+  /** Open weaknesses of the pilot. */
+  readonly weaknesses: readonly Pick<Restricting, 'causeId'>[];
 }
 
 export interface Check {
@@ -52,9 +55,16 @@ export const LEAST_RESERVE_PCT = 20;
 const STAND_OFF_FACTOR = 1.5;
 const CRUISE_SHARE = 0.6;
 
+/** Near things, a setting that switches the obstacle sensors off takes away what the craft was bought with. Common practice. */
+function sensorCheck({ craft, setting, place }: FlightToBe): readonly Check[] {
+  if (craft.sensorSides.length === 0 || place === 'open') return [];
+  const off = setting === 'fast' && !craft.sensorsInFast;
+  return [{ id: 'sensors', go: !off, words: off ? 'Fast switches the obstacle sensors off, and there is something to hit: fly normal or slow' : `Obstacle sensors work in ${setting}` }];
+}
+
 /**
  * Go or no-go for one flight, with the figures a pilot takes along. Limits: the pilot's wind limit, half the craft's top speed in
- * the setting flown, half the attitude range, the turn-back point. All common practice; local rules come first.
+ * the setting flown, half the attitude range, the turn-back point, and what the pilot's open weaknesses rule out. All common practice; local rules come first.
  * @throws RangeError when an input lies outside the range of a formula
  */
 export function flightCard(flight: FlightToBe): FlightCard {
@@ -72,6 +82,8 @@ export function flightCard(flight: FlightToBe): FlightCard {
     { id: 'sight', go: flight.farthestM <= sightLimitM, words: `Farthest ${metres(flight.farthestM)}, attitude safely read to ${metres(Math.round(sightLimitM))}` },
     { id: 'reserve', go: flight.reservePct >= LEAST_RESERVE_PCT, words: `Reserve ${flight.reservePct} %, never under ${LEAST_RESERVE_PCT} %` },
     { id: 'rain', go: !flight.rain, words: flight.rain ? 'Rain, fog or spray: stay down' : 'Dry' },
+    ...sensorCheck(flight),
+    ...brokenByFlight({ place: flight.place, setting, mode: craft.mode }, flight.weaknesses).map(({ causeId, words }) => ({ id: `until-cleared ${causeId}`, go: false, words })),
   ];
   return {
     go: checks.every((check) => check.go), checks, turnBackM, sightLimitM, returnHeightM: returnHeight(flight.tallestM), standOffM: totalM * STAND_OFF_FACTOR,

@@ -69,7 +69,7 @@ test('only sums that have something to say about the occurrence are shown', () =
 
 describe('go or no-go', () => {
   const flight: FlightToBe = {
-    craft: CRAFT, setting: 'normal', windLimitMps: 6.7, place: 'open', tallestM: 9, windMps: 3, gustMps: 5, windFromOutDeg: 0, farthestM: 50, chargePct: 100, reservePct: 25, altitudeM: 300, visibilityM: 5000, rain: false,
+    craft: CRAFT, setting: 'normal', windLimitMps: 6.7, place: 'open', tallestM: 9, windMps: 3, gustMps: 5, windFromOutDeg: 0, farthestM: 50, chargePct: 100, reservePct: 25, altitudeM: 300, visibilityM: 5000, rain: false, weaknesses: [],
   };
   const failing = (more: Partial<FlightToBe>) => flightCard({ ...flight, ...more }).checks.filter((check) => !check.go).map((check) => check.id);
 
@@ -87,5 +87,17 @@ describe('go or no-go', () => {
   ])('%s is no-go', (_, more, id) => {
     expect(failing(more)).toEqual([id]);
     expect(flightCard({ ...flight, ...more }).go).toBe(false);
+  });
+
+  const until = (causeId: string) => ({ weaknesses: [{ causeId }] });
+  test.each<[string, Partial<FlightToBe>, string, Partial<FlightToBe>]>([
+    ['fast while only slow is allowed', { ...until('obstacle-overrun'), setting: 'fast' }, 'until-cleared obstacle-overrun', { setting: 'slow', windMps: 2, gustMps: 2 }],
+    ['normal while only slow is allowed', { ...until('overcontrol'), setting: 'normal' }, 'until-cleared overcontrol', { setting: 'slow', windMps: 2, gustMps: 2 }],
+    ['a place that is ruled out', { ...until('obstacle-thin'), place: 'trees' }, 'until-cleared obstacle-thin', { place: 'open' }],
+    ['without hold where that is ruled out', { ...until('no-gps-drift'), place: 'indoors', craft: craftFacts({ ...USUAL_CRAFT, mode: 'self-level' }) }, 'until-cleared no-gps-drift', { place: 'open' }],
+    ['near things in the setting that switches the sensors off', { place: 'trees', setting: 'fast', craft: craftFacts({ ...USUAL_CRAFT, sensorSides: ['ahead'] }) }, 'sensors', { craft: craftFacts({ ...USUAL_CRAFT, sensorSides: ['ahead'], sensorsInFast: true }) }],
+  ])('%s is no-go, and goes once that is changed', (_, more, id, mended) => {
+    expect(failing(more)).toEqual([id]);
+    expect(flightCard({ ...flight, ...more, ...mended }).go).toBe(true);
   });
 });
