@@ -108,6 +108,8 @@ export interface WeaknessLine {
   readonly checkFrom: string | null;
   readonly checkPassed: boolean;
   readonly signedEarly?: boolean;
+  /** Reps with which a check failed; absent in a copy kept by an older version. */
+  readonly failedAt?: readonly string[];
   readonly rungs: readonly number[];
   readonly openedAt: string;
 }

@@ -32,7 +32,7 @@ function pilotsOf(pilotIds: readonly string[], pages: readonly (WeaknessPage | u
       pilotId, windLimitMps: own[0]?.pilot.windLimitMps ?? 0, reps: [...reps.values()].sort((a, b) => (a.flownAt < b.flownAt ? -1 : 1)),
       weaknesses: own.map((page) => {
         const drillIds = page.plans[0]?.drillIds ?? [];
-        const clearance = clearanceOf({ causeId: page.weakness.causeId, pilot: page.pilot, rule: page.rule, moves: page.moves, reps: page.reps, keyDrills: keyDrillsOfPlan(page.weakness.causeId, page.pilot.mode, drillIds) });
+        const clearance = clearanceOf({ causeId: page.weakness.causeId, pilot: page.pilot, rule: page.rule, moves: page.moves, reps: page.reps, keyDrills: keyDrillsOfPlan(page.weakness.causeId, page.pilot.mode, drillIds), failedAt: page.weakness.failedAt });
         return { weaknessId: page.weakness.id, causeId: page.weakness.causeId, drillIds, rule: page.rule, clearance, severity: page.known.severity ?? USUAL_SEVERITY };
       }),
     };

@@ -35,7 +35,7 @@ export function useWorkedOut(page: WeaknessPage): WorkedOut {
     const drillIds = page.plans[0]?.drillIds ?? [];
     const facts: WeaknessFacts = {
       causeId: page.weakness.causeId, pilot: page.pilot, rule: page.rule, moves: page.moves, reps: page.reps,
-      keyDrills: keyDrillsOfPlan(page.weakness.causeId, page.pilot.mode, drillIds),
+      keyDrills: keyDrillsOfPlan(page.weakness.causeId, page.pilot.mode, drillIds), failedAt: page.weakness.failedAt,
     };
     return { facts, clearance: clearanceOf(facts), reps: page.reps, drillIds };
   }, [page]);

@@ -47,6 +47,8 @@ export interface Clearance {
   readonly relapsed: boolean;
   /** Checks failed since the weakness was last opened; each starts the test again. */
   readonly failedChecks: number;
+  /** The reps with which they failed. */
+  readonly failedAt: readonly string[];
   /** Live reps since the chart last started, of any purpose. */
   readonly reps: number;
 }
@@ -102,7 +104,7 @@ function firstThree(facts: WeaknessFacts, tests: readonly Rep[]): FirstThree {
 interface Round {
   readonly three: FirstThree;
   readonly check: Check | null;
-  readonly failedChecks: number;
+  readonly failedAt: readonly string[];
   readonly reps: number;
   /** Day on which the check was passed. */
   readonly keptOn: Day | null;
@@ -117,11 +119,24 @@ function followRound(facts: WeaknessFacts, reps: readonly Rep[]): Round {
   let lastPractice: Day | null = null;
   let tally = new CheckTally(facts.keyDrills);
   let keptOn: Day | null = null;
-  let failedChecks = 0;
+  const failedAt: string[] = [];
   let flown = 0;
+  /** Not kept: what was shown before no longer stands, so the test starts again from nothing. */
+  const fail = (rep: Rep) => {
+    failedAt.push(rep.id);
+    tests = [];
+    known = null;
+    lastPractice = rep.day;
+    tally = new CheckTally(facts.keyDrills);
+    flown = 0;
+  };
 
   for (const rep of reps) {
     flown += 1;
+    if (facts.failedAt?.includes(rep.id)) {
+      fail(rep);
+      continue;
+    }
     const counted = whyNotCounted(rep, facts.causeId, facts.pilot.mode) === null && facts.keyDrills.includes(rep.drillId);
     const passed = tally.passed();
     if (rep.purpose !== 'check') {
@@ -136,15 +151,7 @@ function followRound(facts: WeaknessFacts, reps: readonly Rep[]): Round {
     if (rep.day < addDays(lastPractice, facts.rule.checkGapDays)) continue;
     const ended = tally.add(rep);
     if (ended === 'passed') keptOn = rep.day;
-    if (ended === 'failed') {
-      // Not kept: what was shown before no longer stands, so the test starts again from nothing.
-      failedChecks += 1;
-      tests = [];
-      known = null;
-      lastPractice = rep.day;
-      tally = new CheckTally(facts.keyDrills);
-      flown = 0;
-    }
+    if (ended === 'failed') fail(rep);
   }
 
   const check = !three().met || lastPractice === null ? null : {
@@ -152,13 +159,13 @@ function followRound(facts: WeaknessFacts, reps: readonly Rep[]): Round {
     drills: tally.drills(),
     passed: tally.passed(),
   };
-  return { three: three(), check, failedChecks, reps: flown, keptOn };
+  return { three: three(), check, failedAt, reps: flown, keptOn };
 }
 
 function stateOf(standing: 'active' | 'watch' | 'closed' | 'withdrawn', round: Round): WeaknessState {
   if (standing !== 'active') return standing;
   if (round.check) return 'ready-for-check';
-  return round.reps > 0 || round.failedChecks > 0 ? 'drilling' : 'open';
+  return round.reps > 0 || round.failedAt.length > 0 ? 'drilling' : 'open';
 }
 
 interface Followed {
@@ -211,7 +218,8 @@ export function clearanceOf(facts: WeaknessFacts): Clearance {
     check: round.check,
     watch,
     relapsed,
-    failedChecks: round.failedChecks,
+    failedChecks: round.failedAt.length,
+    failedAt: round.failedAt,
     reps: round.reps,
   };
 }

@@ -47,6 +47,8 @@ export interface WeaknessFacts {
   readonly rule: ClearingRule;
   readonly moves: readonly Move[];
   readonly reps: readonly Rep[];
+  /** Reps with which a check failed, as they were judged when they were flown: they stay failures whatever is changed about the pilot later. */
+  readonly failedAt?: readonly string[];
 }
 
 /** Why a rep was missed, in the two taps a trainer has for it. */

@@ -16,8 +16,6 @@ export interface SchoolTx {
   readonly accountId: string | null;
   /** The phone that sends, where it says. */
   readonly phone?: string | null;
-  /** In a batch: whether each command stands behind a savepoint of its own. */
-  readonly apart?: boolean;
   /** In a batch: what is to be worked out again once, at its end. */
   readonly putOff?: PutOff;
 }

@@ -3,8 +3,9 @@ import * as first from './migrations/001-first';
 import * as debriefs from './migrations/002-debriefs';
 import * as field from './migrations/003-field';
 import * as runs from './migrations/004-runs';
+import * as failedChecks from './migrations/005-failed-checks';
 
-const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = { '001-first': first, '002-debriefs': debriefs, '003-field': field, '004-runs': runs };
+const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = { '001-first': first, '002-debriefs': debriefs, '003-field': field, '004-runs': runs, '005-failed-checks': failedChecks };
 
 const source: Knex.MigrationSource<string> = {
   getMigrations: () => Promise.resolve(Object.keys(MIGRATIONS)),

@@ -72,6 +72,17 @@ test('a near-miss becomes a weakness, is drilled, checked, signed, watched, and 
   expect(await onToday(weaknessId)).toMatchObject({ state: 'open', rungs: [0, 0, 0, 0, 0] });
 });
 
+test.each([['a higher wind limit', { windLimitMps: 8 }], ['another mode', { mode: 'height-hold' }]])('a check that failed stays failed when the pilot is given %s', async (_, edit) => {
+  const { pilotId, weaknessId } = await withWeakness(trainer);
+  await flyTests(weaknessId);
+  for (let i = 0; i < 2; i += 1) await trainer.put(`/reps/${id()}`, rep(weaknessId, { purpose: 'check', met: false, missReason: 'height', day: '2026-03-11', flownAt: `2026-03-11T09:0${i}:00.000Z` }));
+  expect(await onToday(weaknessId)).toMatchObject({ state: 'drilling', rungs: [0, 0, 0, 0, 0] });
+  await trainer.put(`/pilots/${pilotId}`, { ...PILOT, ...edit, basedOn: 1 });
+  expect(await onToday(weaknessId)).toMatchObject({ state: 'drilling', rungs: [0, 0, 0, 0, 0] });
+  await trainer.put(`/pilots/${pilotId}`, { ...PILOT, basedOn: 2 });
+  expect(await onToday(weaknessId)).toMatchObject({ state: 'drilling', rungs: [0, 0, 0, 0, 0] });
+}, 60_000);
+
 test('confirming twice, from two phones at once, opens one weakness', async () => {
   const [pilotId, a, b] = [id(), id(), id()];
   await trainer.put(`/pilots/${pilotId}`, PILOT);

@@ -14,7 +14,7 @@ import { conflict, notFound } from '../http/problems';
 import { differences, recordEvent } from './events';
 import { assertDayNotFuture, assertNotFuture } from './when';
 import { knownOf } from './known-of-pilot';
-import { loadFacts, lockWeakness, refreshWeakness } from './weakness-facts';
+import { loadFacts, lockPilot, lockWeakness, refreshWeakness } from './weakness-facts';
 
 export interface OccurrenceRow extends OccurrenceFields, Revised {
   readonly id: string;
@@ -23,11 +23,13 @@ export interface OccurrenceRow extends OccurrenceFields, Revised {
   readonly withdrawnAt: string | null;
 }
 
-/** Keeps a second writer out of this occurrence until the transaction ends. */
-export async function lockOccurrence({ tx }: SchoolTx, id: string): Promise<OccurrenceRow> {
-  const row = await tx('occurrences').where({ id }).forUpdate().first() as OccurrenceRow | undefined;
-  if (!row) throw notFound('occurrence');
-  return row;
+/** Keeps a second writer out of this occurrence, and out of its pilot's weaknesses, until the transaction ends. */
+export async function lockOccurrence(school: SchoolTx, id: string): Promise<OccurrenceRow> {
+  const { tx } = school;
+  const pilotId = await tx('occurrences').where({ id }).first('pilot_id') as { pilotId: string } | undefined;
+  if (!pilotId) throw notFound('occurrence');
+  await lockPilot(school, pilotId.pilotId);
+  return await tx('occurrences').where({ id }).forUpdate().first() as OccurrenceRow;
 }
 
 /** Logs a crash or near-miss, or corrects the one with this key. */
@@ -36,6 +38,7 @@ export async function logOccurrence(school: SchoolTx, id: string, body: unknown)
   assertNotFuture('happenedAt', fields.happenedAt);
   assertDayNotFuture(fields.day);
   const { tx, schoolId, accountId } = school;
+  await lockPilot(school, fields.pilotId);
   const row = await tx('occurrences').where({ id }).forUpdate().first() as OccurrenceRow | undefined;
   if (!row) {
     await tx('occurrences').insert({ schoolId, id, loggedBy: accountId, ...fields });
@@ -81,8 +84,7 @@ export interface FromDebrief {
 async function openOrAdd(school: SchoolTx, occurrence: OccurrenceRow, fields: ConfirmFields, { link, severity }: FromDebrief): Promise<string> {
   const { tx, schoolId, accountId } = school;
   const { pilotId } = occurrence;
-  // Two trainers confirming at once wait for each other here.
-  const pilot = await tx('pilots').where({ id: pilotId }).forUpdate().first('mode') as { mode: Parameters<typeof proposePlan>[1] };
+  const pilot = await tx('pilots').where({ id: pilotId }).first('mode') as { mode: Parameters<typeof proposePlan>[1] };
   const there = await tx('weaknesses').where({ pilotId, causeId: fields.causeId }).first('id', 'state') as { id: string; state: string } | undefined;
   const weaknessId = there?.id ?? fields.weaknessId;
   if (there && there.id !== fields.weaknessId) await tx('weakness_aliases').insert({ schoolId, id: fields.weaknessId, weaknessId }).onConflict(['school_id', 'id']).ignore();

@@ -7,6 +7,7 @@ import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { assertNotStale, nextRevision, type Revised } from '../http/based-on';
 import { badField } from '../http/problems';
 import { type Change, differences, recordEvent } from './events';
+import { refreshPilot, refreshPutOff } from './weakness-facts';
 import { assertDayNotFuture } from './when';
 
 interface RecordKind {
@@ -21,6 +22,13 @@ export const RECORD_KINDS = {
   sites: { table: 'sites', subject: 'site', shape: siteShape },
   flights: { table: 'flights', subject: 'flight', shape: flightShape },
 } as unknown as Readonly<Record<'pilots' | 'craft' | 'sites' | 'flights', RecordKind>>;
+
+/** Works a pilot's weaknesses out at once, in a batch too. */
+async function workOutNow(school: SchoolTx, pilotId: string): Promise<void> {
+  await refreshPutOff(school);
+  const { putOff: _later, ...now } = school;
+  await refreshPilot(now, pilotId);
+}
 
 /** Adds the record, or changes the one with this key; the same request twice changes nothing. */
 export async function saveRecord(school: SchoolTx, kind: RecordKind, id: string, body: unknown): Promise<Record<string, unknown>> {
@@ -40,7 +48,11 @@ export async function saveRecord(school: SchoolTx, kind: RecordKind, id: string,
   if (changed) {
     await assertNotStale(school, row as unknown as Revised, fields, body);
     if (kind.table === 'flights' && 'pilotId' in changed) throw badField('pilotId', 'A flight keeps its pilot: add a new flight for the other pilot.');
+    const rejudges = kind.table === 'pilots' && ('mode' in changed || 'windLimitMps' in changed);
+    // What was flown is judged once more as the pilot was: a check that failed is then on record.
+    if (rejudges) await workOutNow(school, id);
     await tx(kind.table).where({ id }).update({ ...fields, ...nextRevision(school, row as unknown as Revised) });
+    if (rejudges) await workOutNow(school, id);
     await recordEvent(school, { action: 'changed', subject: kind.subject, subjectId: id, pilotId, data: changed });
   }
   return { id, ...fields };

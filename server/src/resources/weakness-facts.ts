@@ -31,11 +31,20 @@ export async function ownKey(tx: SchoolTx['tx'], id: string): Promise<string> {
   return rows[0]!.id;
 }
 
-/** Keeps a second writer out of this weakness until the transaction ends. A key under which it was opened a second time finds it too. */
-export async function lockWeakness({ tx }: SchoolTx, id: string): Promise<WeaknessRow> {
-  const weakness = await tx('weaknesses').whereRaw(`id = ${ALIASED}`, [id, id]).forUpdate().first() as WeaknessRow | undefined;
+/**
+ * Keeps a second writer out of all that belongs to one pilot until the transaction ends. Every write that works a weakness out takes this
+ * lock before any other of that pilot's rows: a rep counts for several weaknesses, and two writers that took those one by one would wait for
+ * each other for ever. It does not stand in the way of rows that merely refer to the pilot.
+ */
+export const lockPilot = async ({ tx }: SchoolTx, pilotId: string): Promise<void> => { await tx('pilots').where({ id: pilotId }).forNoKeyUpdate().first('id'); };
+
+/** Locks the pilot of a weakness, and with it the weakness. A key under which it was opened a second time finds it too. */
+export async function lockWeakness(school: SchoolTx, id: string): Promise<WeaknessRow> {
+  const read = () => school.tx('weaknesses').whereRaw(`id = ${ALIASED}`, [id, id]).first() as Promise<WeaknessRow | undefined>;
+  const weakness = await read();
   if (!weakness) throw notFound('weakness');
-  return weakness;
+  await lockPilot(school, weakness.pilotId);
+  return (await read())!;
 }
 
 interface HeadRow extends ClearingRule {
@@ -43,13 +52,14 @@ interface HeadRow extends ClearingRule {
   readonly pilotId: string;
   readonly mode: FlightMode;
   readonly windLimitMps: number;
+  readonly failedAt: readonly string[];
   readonly drillIds: readonly string[] | null;
 }
 
 /** Reads all that decides where a weakness stands. */
 export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFacts> {
   const { rows } = await tx.raw(`
-    select r.*, w.cause_id, w.pilot_id, p.mode, p.wind_limit_mps,
+    select r.*, w.cause_id, w.pilot_id, w.failed_at, p.mode, p.wind_limit_mps,
            (select drill_ids from plans where plans.school_id = w.school_id and plans.weakness_id = w.id order by made_at desc limit 1) as drill_ids
       from weaknesses w
       join pilots p on p.school_id = w.school_id and p.id = w.pilot_id
@@ -64,17 +74,23 @@ export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFac
   return {
     causeId: head.causeId, pilotId: head.pilotId, pilot: { mode: head.mode, windLimitMps: head.windLimitMps }, rule: head, moves,
     reps: reps.map((row) => ({ ...row, takenBack: row.takenBackAt !== null })),
-    keyDrills,
+    keyDrills, failedAt: head.failedAt,
   };
 }
 
 /** Works the weakness out again and keeps what lists need to know about it; within a batch, once at its end. */
 export async function refreshWeakness(school: SchoolTx, id: string): Promise<void> {
   if (school.putOff) { school.putOff.weaknesses.add(id); return; }
-  const clearance = clearanceOf(await loadFacts(school, id));
+  const facts = await loadFacts(school, id);
+  const clearance = clearanceOf(facts);
   await school.tx('weaknesses').where({ id }).update({
-    ...inLists(clearance), signedEarly: clearance.signedEarly,
+    ...inLists(clearance), signedEarly: clearance.signedEarly, failedAt: [...new Set([...facts.failedAt ?? [], ...clearance.failedAt])],
   });
+}
+
+/** Works out again every weakness of a pilot that is not over. */
+export async function refreshPilot(school: SchoolTx, pilotId: string): Promise<void> {
+  for (const id of await school.tx('weaknesses').where({ pilotId }).whereNotIn('state', ['closed', 'withdrawn']).orderBy('id').pluck('id') as string[]) await refreshWeakness(school, id);
 }
 
 /** Works out again every weakness that a rep counts for: its own, and those whose plan has the same drill. */
