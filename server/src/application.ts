@@ -9,8 +9,8 @@ import { inTheirSchool } from './http/in-their-school';
 import { Problem, problems } from './http/problems';
 import { type InFlight, requests } from './http/requests';
 import { sameOriginWrites } from './http/same-origin';
-import { makeSignIn, signedIn, signOut } from './http/session';
-import { staticApp } from './http/static-app';
+import { makeSignIn, signOut } from './http/session';
+import { isApi, staticApp } from './http/static-app';
 import { carryRoutes } from './resources/carry';
 import { drillRoutes } from './resources/drills';
 import { debriefRoutes } from './resources/debriefs';
@@ -51,12 +51,12 @@ const CONTENT_POLICY = {
   },
 };
 
-function apiRouter(db: Knex): Router {
-  const router = new Router({ prefix: '/api' });
+/** Routes are matched in one case only: what stands before a handler must not be passed by writing its address otherwise. */
+function apiRouter(db: Knex, log: Logger): Router {
+  const router = new Router({ prefix: '/api', sensitive: true });
   const inSchool = inTheirSchool(db);
   router.post('/sign-in', makeSignIn(db));
   ownRoutes(router, db);
-  router.use(signedIn(db));
   router.post('/sign-out', signOut(db));
   schoolRoutes(router, inSchool);
   todayRoutes(router, inSchool);
@@ -73,13 +73,13 @@ function apiRouter(db: Knex): Router {
   sessionRoutes(router, inSchool);
   drillRoutes(router, inSchool);
   carryRoutes(router, inSchool);
-  syncRoutes(router, inSchool);
+  syncRoutes(router, inSchool, log);
   exchangeRoutes(router, db, inSchool);
   return router;
 }
 
 function healthRouter(db: Knex, isStopping: () => boolean): Router {
-  const router = new Router();
+  const router = new Router({ sensitive: true });
   router.get('/healthz', (ctx) => { ctx.body = { alive: true }; });
   router.get('/readyz', async (ctx) => {
     if (isStopping()) throw new Problem(503, 'Stopping', 'The server is stopping.');
@@ -101,7 +101,7 @@ export function application({ db, log, appFolder, isStopping, inFlight }: Applic
     // A reader that hung up is no error of ours.
     if (error.code !== 'ECONNRESET' && error.code !== 'EPIPE' && error.code !== 'ERR_STREAM_PREMATURE_CLOSE') log.error({ err: error }, 'stream failed');
   });
-  const api = apiRouter(db);
+  const api = apiRouter(db, log);
   const health = healthRouter(db, isStopping);
   koa.use(requests(log, inFlight));
   koa.use(helmet({ contentSecurityPolicy: CONTENT_POLICY, referrerPolicy: { policy: 'same-origin' }, strictTransportSecurity: false }));
@@ -111,7 +111,7 @@ export function application({ db, log, appFolder, isStopping, inFlight }: Applic
   koa.use(compress({ threshold: 1024, br: false, gzip: { level: 1 } }));
   koa.use(bodyParser({ enableTypes: ['json'], jsonLimit: '64kb' }));
   koa.use(async (ctx, next) => {
-    if (ctx.path.startsWith('/api')) ctx.set('Cache-Control', 'no-store');
+    if (isApi(ctx.path)) ctx.set('Cache-Control', 'no-store');
     await next();
   });
   koa.use(health.routes());

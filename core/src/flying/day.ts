@@ -13,10 +13,17 @@ const utcMidnight = (day: Day): number => {
   return ms;
 };
 
+/** Whether a text is a day of the calendar: 30 February is none. */
 export const isDay = (text: string): boolean => {
   const ms = DAY.test(text) ? Date.parse(`${text}T00:00:00Z`) : Number.NaN;
-  return !Number.isNaN(ms) && new Date(ms).toISOString().slice(0, 10) === text;
+  // Years before the first have no place in a record, nor in the database.
+  return !Number.isNaN(ms) && text >= '0001' && new Date(ms).toISOString().slice(0, 10) === text;
 };
+
+const INSTANT = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,6})?Z$/;
+
+/** Whether a text is an instant in UTC, as ISO 8601 writes it, on a day of the calendar. */
+export const isInstant = (text: string): boolean => INSTANT.test(text) && isDay(text.slice(0, 10)) && !Number.isNaN(Date.parse(text));
 
 export const addDays = (day: Day, days: number): Day =>
   new Date(utcMidnight(day) + days * MS_PER_DAY).toISOString().slice(0, 10);

@@ -1,6 +1,6 @@
 import { array, boolean, mixed, number, string } from 'yup';
 import { isCauseId } from '../causes/causes';
-import { isDay } from '../flying/day';
+import { isDay, isInstant } from '../flying/day';
 
 /**
  * Building blocks for the shapes. Each message names the field, the limit and the remedy, since
@@ -16,15 +16,19 @@ export const key = (label: string) =>
 export const keyOrNone = (label: string) =>
   mixed<string>().nullable().default(null).test('key', `${label} must be a UUID in lower case, or null.`, (value) => value === null || (typeof value === 'string' && UUID.test(value)));
 
+/** Half of a surrogate pair, or a NUL: no text, and no database keeps it. */
+const NO_TEXT = /\p{Surrogate}|\0/u;
+const readableText = (label: string) => string().test('readable', `${label} holds a character that is no text: delete it, or type it again.`, (value) => typeof value !== 'string' || !NO_TEXT.test(value));
+
 export const line = (label: string, longest: number) =>
-  string().trim().defined().nonNullable().required(`${label} is empty: write something.`).max(longest, `${label} is too long: at most ${longest} characters, so shorten it.`);
+  readableText(label).trim().defined().nonNullable().required(`${label} is empty: write something.`).max(longest, `${label} is too long: at most ${longest} characters, so shorten it.`);
 
 export const text = (label: string, longest: number) =>
-  string().trim().nonNullable().default('').max(longest, `${label} is too long: at most ${longest} characters, so shorten it.`);
+  readableText(label).trim().nonNullable().default('').max(longest, `${label} is too long: at most ${longest} characters, so shorten it.`);
 
 /** A reason a trainer gives for going against what is proposed. */
 export const reason = () =>
-  string().trim().defined().nonNullable().required('Reason is empty: say why in a few words.').min(3, 'Reason is too short: say why in a few words.').max(300, 'Reason is too long: at most 300 characters, so shorten it.');
+  readableText('Reason').trim().defined().nonNullable().required('Reason is empty: say why in a few words.').min(3, 'Reason is too short: say why in a few words.').max(300, 'Reason is too long: at most 300 characters, so shorten it.');
 
 const withUnit = (value: number, unit: string) => (unit ? `${value} ${unit}` : `${value}`);
 
@@ -69,11 +73,9 @@ export const yesNoOr = <T extends boolean | null>(label: string, usual: T) =>
 export const day = (label: string) =>
   string().strict().defined().nonNullable().test('day', `${label} must be a day written YYYY-MM-DD, such as 2026-05-31.`, (value) => typeof value === 'string' && isDay(value));
 
-const INSTANT = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,6})?Z$/;
-
 export const instant = (label: string) =>
   string().strict().defined().nonNullable().test('instant', `${label} must be an instant in UTC, such as 2026-05-31T09:30:00.000Z.`,
-    (value) => typeof value === 'string' && INSTANT.test(value) && !Number.isNaN(Date.parse(value)));
+    (value) => typeof value === 'string' && isInstant(value));
 
 export const drillIds = (label: string) => array(string().strict().defined()).strict().defined(`${label} is missing: give a list of drill ids.`).typeError(`${label} must be a list of drill ids.`);
 

@@ -1,4 +1,4 @@
-import type { Day } from '../flying/day';
+import { type Day, isInstant } from '../flying/day';
 import type { Batch, Command } from './batch';
 
 const NEAR_ENOUGH_MS = 120_000;
@@ -12,9 +12,17 @@ export interface PutRight {
 
 const localDay = (instantMs: number, minutesAheadOfUtc: number): Day => new Date(instantMs + minutesAheadOfUtc * MS_PER_MINUTE).toISOString().slice(0, 10);
 
+/** Instant that the phone's clock filled in, ms since 1970; NaN where there is none. */
+const stampOf = ({ stamp, body }: Command): number => {
+  const stamped = stamp === null ? undefined : body[stamp];
+  return typeof stamped === 'string' && isInstant(stamped) ? Date.parse(stamped) : Number.NaN;
+};
+
 function moved(command: Command, byMs: number, minutesAheadOfUtc: number): Command {
-  if (command.stamp === null || byMs === 0) return command;
-  const instantMs = Date.parse(String(command.body[command.stamp])) + byMs;
+  const stampedMs = stampOf(command);
+  // A stamp that is missing or no instant cannot be moved: whoever takes the command refuses it by name.
+  if (command.stamp === null || byMs === 0 || Number.isNaN(stampedMs)) return command;
+  const instantMs = stampedMs + byMs;
   const day = 'day' in command.body ? { day: localDay(instantMs, minutesAheadOfUtc) } : {};
   return { ...command, body: { ...command.body, ...day, [command.stamp]: new Date(instantMs).toISOString() } };
 }
@@ -30,7 +38,6 @@ export function putClockRight(batch: Batch, nowMs: number): PutRight {
   const ahead = Date.parse(batch.sentAt) - nowMs;
   const offset = Math.abs(ahead) > NEAR_ENOUGH_MS ? -ahead : 0;
   const shifted = batch.commands.map((command) => moved(command, offset, batch.minutesAheadOfUtc));
-  const stampOf = (command: Command) => (command.stamp === null ? Number.NaN : Date.parse(String(command.body[command.stamp])));
   const isFuture = (command: Command) => stampOf(command) > nowMs + NEAR_ENOUGH_MS;
   const latest = Math.max(nowMs, ...shifted.filter(isFuture).map(stampOf));
   const commands = shifted.map((command) => (isFuture(command) ? moved(command, nowMs - latest, batch.minutesAheadOfUtc) : command));

@@ -83,6 +83,17 @@ describe('at the door', () => {
     expect((await server.visitor().get(address)).status).toBe(401);
   });
 
+  test('no way of writing an address goes round the question who asks', async () => {
+    const stranger = server.visitor();
+    const addresses = ['/today', '/roster', '/flights', '/me', '/sessions', '/drills', '/experience', '/carry', '/occurrences.csv', '/occurrences.json', `/pilots/${id()}`, `/weaknesses/${id()}`, `/occurrences/${id()}/debrief`];
+    const otherwise = (address: string) => ['/api', '/API', '/Api', '/api/'].flatMap((prefix) => [prefix + address, prefix + address.toUpperCase(), `${prefix}${address}/`]);
+    for (const address of addresses.flatMap(otherwise)) expect([address, String((await stranger.ask('GET', address)).status)]).toEqual([address, expect.stringMatching(/401|404/)]);
+    for (const address of otherwise(`/reps/${id()}`)) expect([address, String((await stranger.ask('PUT', address, {})).status)]).toEqual([address, expect.stringMatching(/401|404/)]);
+    const trainer = await server.visitor().signIn(email);
+    expect((await trainer.ask('GET', '/API/today')).status).toBe(404);
+    expect((await trainer.get('/today')).status).toBe(200);
+  });
+
   test.each([[undefined], ['https://elsewhere.example'], ['null']])('a write with the origin %s is refused', async (origin) => {
     const visitor = await server.visitor().signIn(email);
     const headers: Record<string, string> = { Cookie: visitor.cookie, 'Content-Type': 'application/json', ...(origin ? { Origin: origin } : {}) };

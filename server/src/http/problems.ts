@@ -27,6 +27,16 @@ const fieldErrors = (error: ValidationError): FieldError[] =>
 
 const FOREIGN_KEY = '23503';
 
+/** PostgreSQL's codes for what passes by itself: lost connections, locks and serialization, resources, cancelled or shut down. */
+const PASSES = /^(08|40|53|57)|^55P03$/;
+
+/** Whether the same request, sent again a little later, may well go through. */
+export const passesByItself = (error: unknown): boolean => error instanceof Error && 'code' in error && typeof error.code === 'string' && PASSES.test(error.code);
+
+/** Told where the fault is ours. */
+export const OUR_MISTAKE = new Problem(500, 'Our mistake', 'Something went wrong here. Nothing was changed; try again.');
+const BUSY = new Problem(503, 'Busy', 'The server is busy with the same records. Nothing was changed; it is tried again by itself.');
+
 export function problemOf(error: unknown): Problem | null {
   if (error instanceof Problem) return error;
   if (error instanceof ValidationError) {
@@ -42,6 +52,7 @@ export function problemOf(error: unknown): Problem | null {
     const detail = error.status === 413 ? 'The request is too large: send at most 64 kB.' : `The request could not be read: ${error.message}.`;
     return new Problem(error.status, 'Bad request', detail);
   }
+  if (passesByItself(error)) return BUSY;
   return null;
 }
 
@@ -52,6 +63,7 @@ export const documentOf = (problem: Problem) => ({
 
 export function writeProblem(ctx: Context, problem: Problem): void {
   ctx.status = problem.status;
+  if (problem === BUSY) ctx.set('Retry-After', '1');
   ctx.body = documentOf(problem);
   ctx.type = 'application/problem+json';
 }
@@ -63,6 +75,6 @@ export const problems = (log: Logger): Middleware => async (ctx, next) => {
   } catch (error) {
     const problem = problemOf(error);
     if (!problem) log.error({ err: error, requestId: ctx.state['requestId'], path: ctx.path }, 'request failed');
-    writeProblem(ctx, problem ?? new Problem(500, 'Our mistake', 'Something went wrong here. Nothing was changed; try again.'));
+    writeProblem(ctx, problem ?? OUR_MISTAKE);
   }
 };

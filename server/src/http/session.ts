@@ -2,7 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
 import { signInShape } from '@skelby/core/shapes/sign-in';
 import type { Knex } from 'knex';
-import type { Context, Middleware } from 'koa';
+import type { Context } from 'koa';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 import { v7 as uuid } from 'uuid';
 import { inSchool, NO_SCHOOL } from '../db/in-school';
@@ -79,19 +79,22 @@ async function whoHas(db: Knex, token: string): Promise<Who | undefined> {
   return rows[0];
 }
 
-export const signOut = (db: Knex) => async (ctx: Context) => {
-  const token = ctx.cookies.get(COOKIE);
-  const who = ctx.state['who'] as Who;
-  if (token) await inSchool(db, who, ({ tx }) => tx('sessions').where({ tokenHash: tokenHash(token) }).delete());
-  ctx.cookies.set(COOKIE, null, { httpOnly: true, sameSite: 'lax', secure: ctx.secure, overwrite: true });
-  ctx.status = 204;
-};
-
-/** Lets nobody past without a session. */
-export const signedIn = (db: Knex): Middleware => async (ctx, next) => {
+/**
+ * Who is signed in. Every handler that needs somebody asks here, so that no way to a handler goes round the question.
+ * @throws Problem 401 when nobody is
+ */
+export async function whoAsks(db: Knex, ctx: Context): Promise<Who> {
   const token = ctx.cookies.get(COOKIE);
   const who = token ? await whoHas(db, token) : undefined;
   if (!who) throw new Problem(401, 'Not signed in', 'Sign in to go on.');
   ctx.state['who'] = who;
-  await next();
+  return who;
+}
+
+export const signOut = (db: Knex) => async (ctx: Context) => {
+  const token = ctx.cookies.get(COOKIE);
+  const who = await whoAsks(db, ctx);
+  if (token) await inSchool(db, who, ({ tx }) => tx('sessions').where({ tokenHash: tokenHash(token) }).delete());
+  ctx.cookies.set(COOKIE, null, { httpOnly: true, sameSite: 'lax', secure: ctx.secure, overwrite: true });
+  ctx.status = 204;
 };

@@ -14,9 +14,12 @@ function decoded(address: string): string {
   }
 }
 
+/** Whether an address belongs to the API, in whatever case it is written: the app has no page there. */
+export const isApi = (address: string): boolean => /^\/api(\/|$)/i.test(address);
+
 /** Serves the built app; every page address answers with the app itself, which then finds its route. */
 export const staticApp = (folder: string): Middleware => async (ctx, next) => {
-  if ((ctx.method !== 'GET' && ctx.method !== 'HEAD') || ctx.path.startsWith('/api')) return next();
+  if ((ctx.method !== 'GET' && ctx.method !== 'HEAD') || isApi(ctx.path)) return next();
   const wanted = path.normalize(decoded(ctx.path));
   const isFile = path.extname(wanted) !== '' && existsSync(path.join(folder, wanted));
   if (path.extname(wanted) !== '' && !isFile) return next();

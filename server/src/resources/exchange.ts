@@ -7,7 +7,7 @@ import { importOccurrences } from '../exchange/import-occurrences';
 import { readCsv, readJson } from '../exchange/read-file';
 import type { InTheirSchool } from '../http/in-their-school';
 import { badField } from '../http/problems';
-import type { Who } from '../http/session';
+import { whoAsks } from '../http/session';
 
 const READERS = { csv: readCsv, json: readJson } as const;
 
@@ -25,7 +25,7 @@ const send = (ctx: Context, type: string, name: string, parts: AsyncGenerator<st
 
 /** Occurrences out as a file, and in from one. A file is checked first; nothing is saved until that is asked for. */
 export function exchangeRoutes(router: Router, db: Knex, inSchool: InTheirSchool): void {
-  router.get('/occurrences.csv', (ctx) => send(ctx, 'text/csv', 'occurrences.csv', occurrencesAsCsv(db, ctx.state['who'] as Who)));
-  router.get('/occurrences.json', (ctx) => send(ctx, 'application/json', 'occurrences.json', occurrencesAsJson(db, ctx.state['who'] as Who)));
+  router.get('/occurrences.csv', async (ctx) => send(ctx, 'text/csv', 'occurrences.csv', occurrencesAsCsv(db, await whoAsks(db, ctx))));
+  router.get('/occurrences.json', async (ctx) => send(ctx, 'application/json', 'occurrences.json', occurrencesAsJson(db, await whoAsks(db, ctx))));
   router.post('/imports/occurrences', inSchool((school, ctx) => importOccurrences(school, READERS[asked(ctx, 'format', ['csv', 'json'])](ctx.req), asked(ctx, 'save', ['nothing', 'good']) === 'good')));
 }

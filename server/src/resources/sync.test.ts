@@ -68,6 +68,48 @@ test('what cannot be taken is told and leaves nothing behind; the rest goes in',
   expect((await send(trainer, [mended])).results).toEqual([{ key: wrong.key, done: true }]);
 });
 
+const SESSION = {
+  day: '2026-03-02', state: 'planned', siteId: null, windMps: 2, startsAt: '09:30', lightUntil: null, packsThere: 1, packMinutes: 8, minutes: null, packs: [], goNoGo: null, own: [],
+};
+const odd = (pilotId: string): readonly [string, Command, number][] => [
+  ['half a surrogate pair in a note', command(`/occurrences/${id()}`, occurrence(pilotId, { note: 'a \ud83d b' }), 'happenedAt'), 422],
+  ['a NUL in a name', command(`/pilots/${id()}`, { ...PILOT, name: 'A\0B' }), 422],
+  ['30 February', command(`/occurrences/${id()}`, occurrence(pilotId, { happenedAt: '2026-02-30T09:00:00.000Z', day: '2026-02-28' }), 'happenedAt'), 422],
+  ['the year nought', command(`/occurrences/${id()}`, occurrence(pilotId, { happenedAt: '0000-01-01T09:00:00.000Z', day: '0000-01-01' }), 'happenedAt'), 422],
+  ['a stamp that is missing', command(`/occurrences/${id()}`, { ...occurrence(pilotId), happenedAt: undefined }, 'happenedAt'), 422],
+  ['a stamp that is no instant', command(`/occurrences/${id()}`, occurrence(pilotId, { happenedAt: { at: 1 } }), 'happenedAt'), 422],
+  ['a fault of ours: what no shape looks at and the database cannot keep', command(`/sessions/${id()}`, {
+    ...SESSION, packs: [{ pilotId, blocks: [{ id: 'a', pilotId, weaknessId: id(), causeId: 'overcontrol', drillId: 'tail-in-hover', side: null, purpose: 'practice', level: 0, reps: 3, minutes: 3, gain: 1, isNew: false, after: ['\0'], apartFrom: null, why: '' }] }],
+  }), 500],
+];
+
+test.each(odd(id()).map(([what], i) => [what, i] as const))('%s is answered for itself, and what comes after it goes through', async (_, i) => {
+  const { trainer } = await server.school(`Odd ${i}`);
+  const { pilotId, weaknessId } = await withWeakness(trainer);
+  const [, wrong, status] = odd(pilotId)[i]!;
+  // A phone whose clock is an hour out: the stamps are moved too.
+  const sentAt = new Date(Date.now() - 3_600_000).toISOString();
+  const { results } = await send(trainer, [repCommand(weaknessId), wrong, repCommand(weaknessId)], sentAt);
+  expect(results.map((result) => result.done)).toEqual([true, false, true]);
+  expect(results[1]).toMatchObject({ key: wrong.key, status, detail: expect.stringMatching(/\w/) as string });
+  expect(await repsOf(trainer, weaknessId)).toHaveLength(2);
+});
+
+test('two reps of one pilot at once, counting for two weaknesses, sixty times over: every one is taken', async () => {
+  const { trainer } = await server.school('Pairs');
+  const { pilotId, weaknessId } = await withWeakness(trainer);
+  const other = id();
+  await trainer.put(`/occurrences/${other}`, occurrence(pilotId, { causeId: 'coasting' }));
+  const { body: { weaknessId: second } } = await trainer.put<{ weaknessId: string }>(`/occurrences/${other}/confirmation`, confirmation({ causeId: 'coasting' }));
+  const shared = (await trainer.get<{ plans: { drillIds: string[] }[] }>(`/weaknesses/${second}`)).body.plans[0]!.drillIds;
+  expect(shared).toContain('tail-in-hover');
+  for (let pair = 0; pair < 60; pair += 1) {
+    const answers = await Promise.all([weaknessId, second].map((each) => trainer.put(`/reps/${id()}`, rep(each))));
+    expect(answers.map(({ status }) => status)).toEqual([200, 200]);
+  }
+  expect(await repsOf(trainer, weaknessId)).toHaveLength(120);
+});
+
 test('an edit from an old revision is refused with both versions, and goes through once it was chosen', async () => {
   const { trainer } = await server.school('Corrie');
   const pilotId = id();

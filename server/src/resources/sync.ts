@@ -3,10 +3,11 @@ import { batchShape } from '@skelby/core/shapes/batch';
 import type { BatchAnswer, Command, CommandResult } from '@skelby/core/sync/batch';
 import { putClockRight } from '@skelby/core/sync/clock';
 import type { Context } from 'koa';
+import type { Logger } from 'pino';
 import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';
 import type { InTheirSchool } from '../http/in-their-school';
-import { notFound, problemOf } from '../http/problems';
+import { notFound, OUR_MISTAKE, passesByItself, type Problem, problemOf } from '../http/problems';
 import { refreshPutOff } from './weakness-facts';
 
 const REP = /^\/reps\//;
@@ -24,47 +25,54 @@ async function carryOut(router: Router, batch: SchoolTx, command: Command): Prom
   await layer.stack.at(-1)!(ctx as never, () => Promise.resolve());
 }
 
-async function resultOf(router: Router, batch: SchoolTx, command: Command): Promise<CommandResult> {
-  const { key } = command;
-  // Reps of one batch are worked out together; whatever else comes has to see where they have led.
-  if (!REP.test(command.path)) await refreshPutOff(batch);
-  try {
-    await carryOut(router, batch, command);
-  } catch (error) {
-    const problem = problemOf(error);
-    // Not the command's fault: the whole batch is taken back, and the phone sends it again.
-    if (!problem) throw error;
-    return { key, done: false, status: problem.status, detail: problem.detail, ...problem.more };
-  }
-  return { key, done: true };
-}
+const note = ({ tx, schoolId, accountId }: SchoolTx, done: readonly Command[]) =>
+  (done.length === 0 ? undefined : tx('commands').insert(done.map(({ key, path }) => ({ schoolId, id: key, accountId, path }))));
 
-/** Takes everything back to where the batch began. */
-class OneRefused extends Error {}
+/** Those of the commands that are not done yet, each key once. */
+const toDo = (commands: readonly Command[], before: ReadonlySet<string>): readonly Command[] =>
+  [...new Map(commands.filter(({ key }) => !before.has(key)).map((command) => [command.key, command])).values()];
 
-/**
- * Carries out the commands that are not done yet, in order.
- * @param apart each behind a savepoint of its own, so that one refused takes nothing else back; without, one refused ends it
- * @throws OneRefused
- */
-async function carryOutAll(router: Router, batch: SchoolTx, commands: readonly Command[], before: ReadonlySet<string>, apart: boolean): Promise<CommandResult[]> {
-  const within: SchoolTx = { ...batch, apart, putOff: { weaknesses: new Set(), drills: new Map() } };
-  const done = new Map<string, Command>();
-  const results: CommandResult[] = [];
+/** Carries all of them out in order; weaknesses are worked out again once, at the end. Whatever goes wrong takes all of it back. */
+async function carryOutTogether(router: Router, batch: SchoolTx, commands: readonly Command[]): Promise<void> {
+  const within: SchoolTx = { ...batch, putOff: { weaknesses: new Set(), drills: new Map() } };
   for (const command of commands) {
-    const { key } = command;
-    const result = before.has(key) || done.has(key) ? { key, done: true as const } : await resultOf(router, within, command);
-    if (!result.done && !apart) throw new OneRefused();
-    if (result.done && !before.has(key)) done.set(key, command);
-    results.push(result);
+    // Reps of one batch are worked out together; whatever else comes has to see where they have led.
+    if (!REP.test(command.path)) await refreshPutOff(within);
+    await carryOut(router, within, command);
   }
   await refreshPutOff(within);
-  if (done.size > 0) await batch.tx('commands').insert(Array.from(done.values(), ({ key, path }) => ({ schoolId: batch.schoolId, id: key, accountId: batch.accountId, path })));
-  return results;
+  await note(batch, commands);
+}
+
+/** What a command that was not carried out is answered. A fault of ours is answered for that command too: thrown, it would hold up all that come after it. */
+async function refusalOf({ tx }: SchoolTx, error: unknown, tellOurs: (error: unknown) => void): Promise<Problem> {
+  if (passesByItself(error)) throw error;
+  const problem = problemOf(error);
+  if (problem) return problem;
+  // Where the database itself is gone this throws, and the phone sends the batch again.
+  await tx.raw('select 1');
+  tellOurs(error);
+  return OUR_MISTAKE;
+}
+
+/** Carries each of them out behind a savepoint of its own, worked out to its end: one that is refused, whatever for, takes nothing else back. */
+async function carryOutApart(router: Router, batch: SchoolTx, commands: readonly Command[], tellOurs: (command: Command, error: unknown) => void): Promise<ReadonlyMap<string, Problem>> {
+  const refused = new Map<string, Problem>();
+  for (const command of commands) {
+    try {
+      await batch.tx.transaction(async (tx) => {
+        await carryOut(router, { ...batch, tx }, command);
+        await note({ ...batch, tx }, [command]);
+      });
+    } catch (error) {
+      refused.set(command.key, await refusalOf(batch, error, (ours) => tellOurs(command, ours)));
+    }
+  }
+  return refused;
 }
 
 /** What a phone did without signal, in order, each command once, however often it is sent. */
-export function syncRoutes(router: Router, inSchool: InTheirSchool): void {
+export function syncRoutes(router: Router, inSchool: InTheirSchool, log: Logger): void {
   router.post('/sync', inSchool(async (school, ctx): Promise<BatchAnswer> => {
     const given = await batchShape.validate(bodyOf(ctx), { abortEarly: false });
     const { commands, aheadMs } = putClockRight(given, Date.now());
@@ -73,10 +81,16 @@ export function syncRoutes(router: Router, inSchool: InTheirSchool): void {
     const before = new Set(await school.tx('commands').whereIn('id', commands.map((command) => command.key)).pluck('id') as string[]);
     const batch: SchoolTx = { ...school, phone: given.phone };
     // Nearly always all of them go in, and one savepoint does. Where one is refused, all is taken back and done again, each behind its own.
-    const together = await school.tx.transaction((tx) => carryOutAll(router, { ...batch, tx }, commands, before, false)).catch((error: unknown) => {
-      if (error instanceof OneRefused) return null;
-      throw error;
+    const wanted = toDo(commands, before);
+    const tellOurs = (command: Command, error: unknown) => log.error({ err: error, requestId: ctx.state['requestId'], command: command.path }, 'command failed');
+    const refused = await school.tx.transaction((tx) => carryOutTogether(router, { ...batch, tx }, wanted)).then(() => new Map<string, Problem>(), (error: unknown) => {
+      if (passesByItself(error)) throw error;
+      return carryOutApart(router, batch, wanted, tellOurs);
     });
-    return { results: together ?? await carryOutAll(router, batch, commands, before, true), clockAheadS: Math.round(aheadMs / 1000) };
+    const results = commands.map(({ key }): CommandResult => {
+      const problem = refused.get(key);
+      return problem ? { key, done: false, status: problem.status, detail: problem.detail, ...problem.more } : { key, done: true };
+    });
+    return { results, clockAheadS: Math.round(aheadMs / 1000) };
   }));
 }
