@@ -4,9 +4,15 @@ const pure = (displayName) => ({
   rootDir: `${__dirname}/${displayName}`,
   testMatch: ['<rootDir>/**/*.test.ts'],
   testEnvironment: 'node',
-  transform: { '\\.tsx?$': ['babel-jest', { presets: ['babel-preset-expo'], caller: { name: 'metro', platform: 'web' } }] },
+  transform: {
+    '\\.tsx?$': [
+      'babel-jest',
+      { presets: ['babel-preset-expo'], caller: { name: 'metro', platform: 'web' } },
+    ],
+  },
   transformIgnorePatterns: ['/node_modules/'],
-  // Looked up inside the tests' own context a global is slow, and the flight model looks these up a million times.
+  // Looked up inside the tests' own context a global is slow, and the flight model looks these up a million
+  // times.
   sandboxInjectedGlobals: ['Math', 'Infinity'],
 });
 
@@ -22,7 +28,9 @@ module.exports = {
       rootDir: `${__dirname}/app`,
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
       moduleNameMapper: { '\\.woff2$': '<rootDir>/src/testing/file.js' },
-      transformIgnorePatterns: ['/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-svg|react-native-gifted-charts|gifted-charts-core|uuid|nanoid|standard-navigation))'],
+      transformIgnorePatterns: [
+        '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-svg|react-native-gifted-charts|gifted-charts-core|uuid|nanoid|standard-navigation))',
+      ],
     },
   ],
 };

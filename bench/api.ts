@@ -9,7 +9,19 @@ const PER_SECOND = 50;
 const WARM_UP_SECONDS = 4;
 
 /** A debrief in its middle. */
-const DEBRIEF = { craft: null, evidence: { phase: 'turn', nose: 95, travel: 'forward', obstacle_side: 'ahead', speed_mps: 9, seen_at_m: 14, wind_mps: 4, feeling: 'tense' } };
+const DEBRIEF = {
+  craft: null,
+  evidence: {
+    phase: 'turn',
+    nose: 95,
+    travel: 'forward',
+    obstacle_side: 'ahead',
+    speed_mps: 9,
+    seen_at_m: 14,
+    wind_mps: 4,
+    feeling: 'tense',
+  },
+};
 
 export interface ApiFigures {
   readonly what: string;
@@ -29,17 +41,38 @@ interface Asked {
 }
 
 /**
- * Sends one request every fiftieth of a second, whether the ones before have been answered or not, as people would.
+ * Sends one request every fiftieth of a second, whether the ones before have been answered or not, as people
+ * would.
  * The time of each runs from when it was due: a stall of the server is felt by all that come in it.
  */
-async function sendEvenly(base: string, headers: Record<string, string>, { what, method, path, body }: Asked, seconds: number): Promise<ApiFigures> {
+async function sendEvenly(
+  base: string,
+  headers: Record<string, string>,
+  { what, method, path, body }: Asked,
+  seconds: number,
+): Promise<ApiFigures> {
   const agent = new http.Agent({ keepAlive: true });
-  const send = (due: number) => new Promise<{ ms: number; ok: boolean }>((resolve) => {
-    const failed = () => { resolve({ ms: performance.now() - due, ok: false }); };
-    http.request(base + path(), { method, headers: { ...headers, 'Accept-Encoding': 'gzip' }, agent }, (answer) => {
-      answer.resume().once('error', failed).once('end', () => { resolve({ ms: performance.now() - due, ok: (answer.statusCode ?? 500) < 300 }); });
-    }).once('error', failed).end(body?.());
-  });
+  const send = (due: number) =>
+    new Promise<{ ms: number; ok: boolean }>((resolve) => {
+      const failed = () => {
+        resolve({ ms: performance.now() - due, ok: false });
+      };
+      http
+        .request(
+          base + path(),
+          { method, headers: { ...headers, 'Accept-Encoding': 'gzip' }, agent },
+          (answer) => {
+            answer
+              .resume()
+              .once('error', failed)
+              .once('end', () => {
+                resolve({ ms: performance.now() - due, ok: (answer.statusCode ?? 500) < 300 });
+              });
+          },
+        )
+        .once('error', failed)
+        .end(body?.());
+    });
   const started = performance.now();
   const sent: ReturnType<typeof send>[] = [];
   for (let turn = 0; turn < seconds * PER_SECOND; turn += 1) {
@@ -59,7 +92,11 @@ async function sendEvenly(base: string, headers: Record<string, string>, { what,
 /** Headers of a trainer of the demo school. */
 export async function signedIn(base: string): Promise<Record<string, string>> {
   const { email, password } = DEMO_TRAINERS[0];
-  const signIn = await fetch(`${base}/api/sign-in`, { method: 'POST', headers: { Origin: base, 'Content-Type': 'application/json' }, body: JSON.stringify({ email, password }) });
+  const signIn = await fetch(`${base}/api/sign-in`, {
+    method: 'POST',
+    headers: { Origin: base, 'Content-Type': 'application/json' },
+    body: JSON.stringify({ email, password }),
+  });
   const cookie = signIn.headers.get('Set-Cookie')?.split(';')[0];
   if (!cookie) throw new CannotGoOn(`The bench could not sign in (${signIn.status}).`);
   return { Cookie: cookie, Origin: base, 'Content-Type': 'application/json' };
@@ -68,22 +105,57 @@ export async function signedIn(base: string): Promise<Record<string, string>> {
 /** Today, logging an occurrence and recording a rep, each at a steady rate; every write is a new row. */
 export async function measureApi(base: string): Promise<readonly ApiFigures[]> {
   const headers = await signedIn(base);
-  const read = async <T>(address: string) => (await (await fetch(`${base}/api${address}`, { headers })).json()) as T;
+  const read = async <T>(address: string) =>
+    (await (await fetch(`${base}/api${address}`, { headers })).json()) as T;
   const { pilots } = await read<{ pilots: { id: string }[] }>('/roster');
   const { weaknesses } = await read<{ weaknesses: { id: string }[] }>('/today');
   const now = () => new Date().toISOString();
   const day = now().slice(0, 10);
 
-  const occurrence = () => JSON.stringify({ pilotId: pilots[0]!.id, kind: 'near-miss', causeId: 'overcontrol', note: 'Bench.', craftId: null, siteId: null, windMps: 2, happenedAt: now(), day });
+  const occurrence = () =>
+    JSON.stringify({
+      pilotId: pilots[0]!.id,
+      kind: 'near-miss',
+      causeId: 'overcontrol',
+      note: 'Bench.',
+      craftId: null,
+      siteId: null,
+      windMps: 2,
+      happenedAt: now(),
+      day,
+    });
   let turn = 0;
-  const rep = () => JSON.stringify({
-    weaknessId: weaknesses[(turn += 1) % weaknesses.length]!.id, drillId: 'hold-off-hover', purpose: 'practice', met: true, missReason: null, side: null, band: 'calm', flownOn: 'craft', mode: 'height-hold', pilotRelative: false, pack: 1, day, flownAt: now(),
-  });
+  const rep = () =>
+    JSON.stringify({
+      weaknessId: weaknesses[(turn += 1) % weaknesses.length]!.id,
+      drillId: 'hold-off-hover',
+      purpose: 'practice',
+      met: true,
+      missReason: null,
+      side: null,
+      band: 'calm',
+      flownOn: 'craft',
+      mode: 'height-hold',
+      pilotRelative: false,
+      pack: 1,
+      day,
+      flownAt: now(),
+    });
   const asked: readonly Asked[] = [
     { what: 'Today', method: 'GET', path: () => '/api/today' },
     { what: 'Log an occurrence', method: 'PUT', path: () => `/api/occurrences/${uuid()}`, body: occurrence },
-    { what: 'Rank a debrief of eight answers (aim: p95 under 20 ms)', method: 'POST', path: () => '/api/v1/rank', body: () => JSON.stringify(DEBRIEF) },
-    { what: 'Record a rep, in turn at each open weakness', method: 'PUT', path: () => `/api/reps/${uuid()}`, body: rep },
+    {
+      what: 'Rank a debrief of eight answers (aim: p95 under 20 ms)',
+      method: 'POST',
+      path: () => '/api/v1/rank',
+      body: () => JSON.stringify(DEBRIEF),
+    },
+    {
+      what: 'Record a rep, in turn at each open weakness',
+      method: 'PUT',
+      path: () => `/api/reps/${uuid()}`,
+      body: rep,
+    },
   ];
   const figures: ApiFigures[] = [];
   for (const each of asked) {

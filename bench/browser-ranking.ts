@@ -3,7 +3,10 @@ import { inBrowser } from './in-browser';
 const SLOWED = 4;
 const ANSWERS = 12;
 
-/** Milliseconds that each ranking of a debrief took in the page, processor slowed 4×, from the app's own marks. */
+/**
+ * Milliseconds that each ranking of a debrief took in the page, processor slowed 4×, from the app's own
+ * marks.
+ */
 export function measureBrowserRanking(base: string, executablePath: string): Promise<readonly number[]> {
   return inBrowser(base, executablePath, async (context) => {
     const page = await context.newPage();
@@ -23,10 +26,19 @@ export function measureBrowserRanking(base: string, executablePath: string): Pro
         const group = page.getByRole('group', { name: asked ?? '' });
         if (await group.count()) await group.getByRole('button').first().click();
         else await page.getByRole('button', { name: 'Skip' }).click();
-        await page.waitForFunction((before) => document.querySelector('[aria-level="2"]')?.textContent !== before, asked);
+        await page.waitForFunction(
+          (before) => document.querySelector('[aria-level="2"]')?.textContent !== before,
+          asked,
+        );
       }
       await devtools.send('Emulation.setCPUThrottlingRate', { rate: 1 });
-      times.push(...(await page.evaluate(() => performance.getEntriesByName('skelby.rank').map((entry) => entry.duration))).slice(1));
+      times.push(
+        ...(
+          await page.evaluate(() =>
+            performance.getEntriesByName('skelby.rank').map((entry) => entry.duration),
+          )
+        ).slice(1),
+      );
     }
     return times.sort((a, b) => a - b);
   });

@@ -7,7 +7,8 @@ import { ScoreLattice } from '@skelby/core/clearance/score-lattice';
 import { addDays, type Day } from '@skelby/core/flying/day';
 
 /**
- * A class of pilots whose true skill is known, put through the whole rule and through three simpler ones. Everything here is made up
+ * A class of pilots whose true skill is known, put through the whole rule and through three simpler ones.
+ * Everything here is made up
  * on purpose: what is looked at is the rule.
  */
 
@@ -63,18 +64,38 @@ const SKILLS: readonly Skill[] = [
   { name: 'not competent: misses 40 %, learns nothing', start: 0.4, learntARep: 0, lostADay: 0, best: 0.4 },
   { name: 'half-way: misses 25 %, learns nothing', start: 0.25, learntARep: 0, lostADay: 0, best: 0.25 },
   { name: 'competent: misses 10 %', start: 0.1, learntARep: 0, lostADay: 0, best: 0.1 },
-  { name: 'learns from 50 % towards 8 %, keeps most of it', start: 0.5, learntARep: 0.03, lostADay: 0.005, best: 0.08 },
-  { name: 'learns fast and forgets: back above 30 % within a week', start: 0.5, learntARep: 0.08, lostADay: 0.12, best: 0.08 },
+  {
+    name: 'learns from 50 % towards 8 %, keeps most of it',
+    start: 0.5,
+    learntARep: 0.03,
+    lostADay: 0.005,
+    best: 0.08,
+  },
+  {
+    name: 'learns fast and forgets: back above 30 % within a week',
+    start: 0.5,
+    learntARep: 0.08,
+    lostADay: 0.12,
+    best: 0.08,
+  },
 ];
 
 class PilotWith {
   private learnt: number;
 
-  constructor(private readonly skill: Skill) { this.learnt = 1; }
+  constructor(private readonly skill: Skill) {
+    this.learnt = 1;
+  }
 
-  missRate(): number { return this.skill.best + (this.skill.start - this.skill.best) * this.learnt; }
-  flies(): void { this.learnt *= 1 - this.skill.learntARep; }
-  rests(days: number): void { this.learnt = 1 - (1 - this.learnt) * (1 - this.skill.lostADay) ** days; }
+  missRate(): number {
+    return this.skill.best + (this.skill.start - this.skill.best) * this.learnt;
+  }
+  flies(): void {
+    this.learnt *= 1 - this.skill.learntARep;
+  }
+  rests(days: number): void {
+    this.learnt = 1 - (1 - this.learnt) * (1 - this.skill.lostADay) ** days;
+  }
 }
 
 interface Ended {
@@ -85,8 +106,14 @@ interface Ended {
 }
 
 type Simple = (met: readonly boolean[]) => boolean;
-const inARow = (count: number): Simple => (met) => met.length >= count && met.slice(-count).every(Boolean);
-/** Wald's sequential probability ratio test (1945) of 10 % against 40 % with both errors at 10 %; `met` since it last said "not competent". */
+const inARow =
+  (count: number): Simple =>
+  (met) =>
+    met.length >= count && met.slice(-count).every(Boolean);
+/**
+ * Wald's sequential probability ratio test (1945) of 10 % against 40 % with both errors at 10 %; `met` since
+ * it last said "not competent".
+ */
 function sprt(met: readonly boolean[]): boolean {
   let sum = 0;
   for (const each of met) {
@@ -98,17 +125,36 @@ function sprt(met: readonly boolean[]): boolean {
 }
 
 const RULES: readonly { readonly name: string; readonly simple: Simple | null }[] = [
-  { name: 'all five rungs', simple: null }, { name: 'three in a row', simple: inARow(3) }, { name: 'five in a row', simple: inARow(5) }, { name: 'sequential probability ratio', simple: sprt },
+  { name: 'all five rungs', simple: null },
+  { name: 'three in a row', simple: inARow(3) },
+  { name: 'five in a row', simple: inARow(5) },
+  { name: 'sequential probability ratio', simple: sprt },
 ];
 
 function follow(skill: Skill, correlation: number, simple: Simple | null, chance: Chance): Ended {
   const pilot = new PilotWith(skill);
   const reps: Rep[] = [];
-  const moves: Move[] = [{ id: 'opened', kind: 'opened', at: `${FIRST}T08:00:00.000Z`, reason: null, undoes: null }];
-  const facts = (): WeaknessFacts => ({ causeId: 'overcontrol', keyDrills: [DRILL], pilot: { mode: 'position-hold', windLimitMps: 5 }, rule: DEFAULT_RULE, moves, reps });
+  const moves: Move[] = [
+    { id: 'opened', kind: 'opened', at: `${FIRST}T08:00:00.000Z`, reason: null, undoes: null },
+  ];
+  const facts = (): WeaknessFacts => ({
+    causeId: 'overcontrol',
+    keyDrills: [DRILL],
+    pilot: { mode: 'position-hold', windLimitMps: 5 },
+    rule: DEFAULT_RULE,
+    moves,
+    reps,
+  });
   let day = FIRST;
-  const restTo = (days: number) => { pilot.rests(days); day = addDays(day, days); };
-  const end = (cleared: boolean): Ended => { const flown = reps.length; pilot.rests(30); return { cleared, reps: flown, later: pilot.missRate() }; };
+  const restTo = (days: number) => {
+    pilot.rests(days);
+    day = addDays(day, days);
+  };
+  const end = (cleared: boolean): Ended => {
+    const flown = reps.length;
+    pilot.rests(30);
+    return { cleared, reps: flown, later: pilot.missRate() };
+  };
   for (let pack = 0; reps.length < MOST_REPS; pack += 1) {
     if (pack > 0 && pack % PACKS_A_DAY === 0) restTo(DAYS_BETWEEN);
     const state = simple ? null : clearanceOf(facts());
@@ -117,8 +163,18 @@ function follow(skill: Skill, correlation: number, simple: Simple | null, chance
     const missRate = chance.around(pilot.missRate(), correlation);
     for (let rep = 0; rep < (checking ? 5 : REPS_A_PACK); rep += 1) {
       reps.push({
-        id: String(reps.length).padStart(4, '0'), drillId: DRILL, purpose: checking ? 'check' : 'test', met: chance.next() >= missRate, side: null, band: pack % 2 ? 'light' : 'calm', flownOn: 'craft', mode: 'position-hold', pilotRelative: false,
-        day, flownAt: `${day}T09:${String(reps.length % 60).padStart(2, '0')}:00.000Z`, takenBack: false,
+        id: String(reps.length).padStart(4, '0'),
+        drillId: DRILL,
+        purpose: checking ? 'check' : 'test',
+        met: chance.next() >= missRate,
+        side: null,
+        band: pack % 2 ? 'light' : 'calm',
+        flownOn: 'craft',
+        mode: 'position-hold',
+        pilotRelative: false,
+        day,
+        flownAt: `${day}T09:${String(reps.length % 60).padStart(2, '0')}:00.000Z`,
+        takenBack: false,
       });
       pilot.flies();
       if (simple?.(reps.map((each) => each.met))) return end(true);
@@ -142,23 +198,37 @@ export interface ClearingLine {
 }
 
 export function clearingTable(): readonly ClearingLine[] {
-  return SKILLS.flatMap((skill) => [0, 0.15].flatMap((correlation) => RULES.map(({ name, simple }) => {
-    const chance = new Chance(20_260_302);
-    const ended = Array.from({ length: PILOTS }, () => follow(skill, correlation, simple, chance));
-    const cleared = ended.filter((each) => each.cleared);
-    return {
-      skill: skill.name, correlation, rule: name, cleared: cleared.length / PILOTS, reps: cleared.reduce((sum, each) => sum + each.reps, 0) / Math.max(1, cleared.length),
-      gone: cleared.filter((each) => each.later > 0.25).length / Math.max(1, cleared.length),
-    };
-  })));
+  return SKILLS.flatMap((skill) =>
+    [0, 0.15].flatMap((correlation) =>
+      RULES.map(({ name, simple }) => {
+        const chance = new Chance(20_260_302);
+        const ended = Array.from({ length: PILOTS }, () => follow(skill, correlation, simple, chance));
+        const cleared = ended.filter((each) => each.cleared);
+        return {
+          skill: skill.name,
+          correlation,
+          rule: name,
+          cleared: cleared.length / PILOTS,
+          reps: cleared.reduce((sum, each) => sum + each.reps, 0) / Math.max(1, cleared.length),
+          gone: cleared.filter((each) => each.later > 0.25).length / Math.max(1, cleared.length),
+        };
+      }),
+    ),
+  );
 }
 
 export function sayClearing(): string {
   const lattice = new ScoreLattice(DEFAULT_RULE);
   const { point } = limitOf(DEFAULT_RULE);
-  const lines = clearingTable().map((line) => `| ${line.skill} | ${line.correlation} | ${line.rule} | ${percent(line.cleared)} | ${line.cleared === 0 ? '–' : line.reps.toFixed(0)} | ${line.cleared === 0 ? '–' : percent(line.gone)} |`);
+  const lines = clearingTable().map(
+    (line) =>
+      `| ${line.skill} | ${line.correlation} | ${line.rule} | ${percent(line.cleared)} | ${line.cleared === 0 ? '–' : line.reps.toFixed(0)} | ${line.cleared === 0 ? '–' : percent(line.gone)} |`,
+  );
   return [
     `One chart alone, exact: a pilot who misses 40 % is through within ${DEFAULT_RULE.plannedReps} reps in ${(100 * chanceClearedWithin(lattice, point, DEFAULT_RULE.plannedReps, 0.4)[DEFAULT_RULE.plannedReps]!).toFixed(1)} %, within ${MOST_REPS} in ${(100 * chanceClearedWithin(lattice, point, MOST_REPS, 0.4)[MOST_REPS]!).toFixed(1)} %.`,
-    '', `| pilot (${PILOTS} of each, up to ${MOST_REPS} reps) | reps of a pack hang together | rule | cleared | reps it took | of these missing over 25 % a month later |`, '| --- | --- | --- | --- | --- | --- |', ...lines,
+    '',
+    `| pilot (${PILOTS} of each, up to ${MOST_REPS} reps) | reps of a pack hang together | rule | cleared | reps it took | of these missing over 25 % a month later |`,
+    '| --- | --- | --- | --- | --- | --- |',
+    ...lines,
   ].join('\n');
 }

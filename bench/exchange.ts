@@ -16,15 +16,36 @@ function manyOccurrences(): string {
   const rows = Array.from({ length: ROWS }, (_, i) => {
     const { cause, told, evidence } = CASES[i % CASES.length]!;
     const cells = toCells({
-      id: uuid(), pilotId: '', pilot: `Bench pilot ${i % 40}`, kind: i % 3 === 0 ? 'crash' : 'near-miss', day, happenedAt: `${day}T09:00:00.000Z`, causeId: cause, note: told, craft: null, site: null, windMps: 3, confirmedCauseId: cause, withdrawnReason: null,
-      debrief: { ...NO_FINDINGS, state: 'closed', evidence, ownPick: cause, primary: cause, actual: 'minor', injury: 'none' },
+      id: uuid(),
+      pilotId: '',
+      pilot: `Bench pilot ${i % 40}`,
+      kind: i % 3 === 0 ? 'crash' : 'near-miss',
+      day,
+      happenedAt: `${day}T09:00:00.000Z`,
+      causeId: cause,
+      note: told,
+      craft: null,
+      site: null,
+      windMps: 3,
+      confirmedCauseId: cause,
+      withdrawnReason: null,
+      debrief: {
+        ...NO_FINDINGS,
+        state: 'closed',
+        evidence,
+        ownPick: cause,
+        primary: cause,
+        actual: 'minor',
+        injury: 'none',
+      },
     });
     return COLUMNS.map(({ name }) => cells[name]);
   });
   return stringify([COLUMNS.map(({ name }) => name), ...rows], { record_delimiter: 'windows' });
 }
 
-const residentMb = (pid: number, what: 'VmRSS' | 'VmHWM'): number => Number(new RegExp(`${what}:\\s+(\\d+)`).exec(readFileSync(`/proc/${pid}/status`, 'utf8'))![1]) / 1024;
+const residentMb = (pid: number, what: 'VmRSS' | 'VmHWM'): number =>
+  Number(new RegExp(`${what}:\\s+(\\d+)`).exec(readFileSync(`/proc/${pid}/status`, 'utf8'))![1]) / 1024;
 
 export interface ImportFigures {
   readonly rows: number;
@@ -43,7 +64,11 @@ export async function measureExchange(base: string, pid: number): Promise<Import
   const beforeMb = residentMb(pid, 'VmRSS');
   const timed = async (save: string) => {
     const started = performance.now();
-    const response = await fetch(`${base}/api/imports/occurrences?format=csv&save=${save}`, { method: 'POST', headers, body: file });
+    const response = await fetch(`${base}/api/imports/occurrences?format=csv&save=${save}`, {
+      method: 'POST',
+      headers,
+      body: file,
+    });
     const report = (await response.json()) as { good: number };
     if (report.good !== ROWS) throw new CannotGoOn(`The import took ${report.good} of ${ROWS} rows.`);
     return (performance.now() - started) / 1000;
@@ -52,5 +77,13 @@ export async function measureExchange(base: string, pid: number): Promise<Import
   const saveSeconds = await timed('good');
   const started = performance.now();
   await (await fetch(`${base}/api/occurrences.csv`, { headers })).text();
-  return { rows: ROWS, fileMb: file.length / 1e6, checkSeconds, saveSeconds, exportSeconds: (performance.now() - started) / 1000, beforeMb, mostMb: residentMb(pid, 'VmHWM') };
+  return {
+    rows: ROWS,
+    fileMb: file.length / 1e6,
+    checkSeconds,
+    saveSeconds,
+    exportSeconds: (performance.now() - started) / 1000,
+    beforeMb,
+    mostMb: residentMb(pid, 'VmHWM'),
+  };
 }

@@ -15,7 +15,8 @@ export interface FirstLoad {
   readonly runs: number;
 }
 
-const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+const median = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
 
 export function measureFirstLoad(base: string, executablePath: string): Promise<FirstLoad> {
   return inBrowser(base, executablePath, async (context) => {
@@ -25,10 +26,15 @@ export function measureFirstLoad(base: string, executablePath: string): Promise<
     const reading: Promise<void>[] = [];
     page.on('response', (response) => {
       if (response.request().resourceType() !== 'script') return;
-      reading.push((async () => {
-        const [body, sizes] = [await response.body(), await response.request().sizes()];
-        scripts.set(response.url(), { gzipped: gzipSync(body, { level: 9 }).length, sent: sizes.responseBodySize });
-      })());
+      reading.push(
+        (async () => {
+          const [body, sizes] = [await response.body(), await response.request().sizes()];
+          scripts.set(response.url(), {
+            gzipped: gzipSync(body, { level: 9 }).length,
+            sent: sizes.responseBodySize,
+          });
+        })(),
+      );
     });
     await untilUsable(page, base);
     await Promise.all(reading);
@@ -44,8 +50,12 @@ export function measureFirstLoad(base: string, executablePath: string): Promise<
     }
     const all = [...scripts.values()];
     return {
-      scripts: all.length, scriptGzipped: all.reduce((sum, each) => sum + each.gzipped, 0), scriptSent: all.reduce((sum, each) => sum + each.sent, 0),
-      slowedCold: median(cold), slowedWarm: median(warm), runs: RUNS,
+      scripts: all.length,
+      scriptGzipped: all.reduce((sum, each) => sum + each.gzipped, 0),
+      scriptSent: all.reduce((sum, each) => sum + each.sent, 0),
+      slowedCold: median(cold),
+      slowedWarm: median(warm),
+      runs: RUNS,
     };
   });
 }

@@ -3,12 +3,30 @@ import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { CannotGoOn } from '../tools/say';
 
 /** Runs a measurement in a browser on a phone's screen, with a trainer of the demo school signed in. */
-export async function inBrowser<T>(base: string, executablePath: string, measure: (context: BrowserContext) => Promise<T>): Promise<T> {
-  const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+export async function inBrowser<T>(
+  base: string,
+  executablePath: string,
+  measure: (context: BrowserContext) => Promise<T>,
+): Promise<T> {
+  const browser = await chromium.launch({
+    executablePath,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
   try {
     const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
     const { email, password } = DEMO_TRAINERS[0];
-    const answer = await context.request.post(`${base}/api/sign-in`, { data: { email, password }, headers: { Origin: base } });
+    const answer = await context.request.post(`${base}/api/sign-in`, {
+      data: { email, password },
+      headers: { Origin: base },
+    });
     if (!answer.ok()) throw new CannotGoOn(`The bench could not sign in (${answer.status()}).`);
     return await measure(context);
   } finally {
@@ -16,14 +34,20 @@ export async function inBrowser<T>(base: string, executablePath: string, measure
   }
 }
 
-/** In the page: calls back when what is in the document now has been drawn. The frame is drawn between its callbacks and the next message. */
+/**
+ * In the page: calls back when what is in the document now has been drawn. The frame is drawn between its
+ * callbacks and the next message.
+ */
 export const AFTER_PAINT = `((drawn) => requestAnimationFrame(() => {
   const { port1, port2 } = new MessageChannel();
   port1.onmessage = drawn;
   port2.postMessage(null);
 }))`;
 
-/** Run in every page before its own scripts: notes when Today's first row is drawn, so that the tool that looks on takes no part of the time. */
+/**
+ * Run in every page before its own scripts: notes when Today's first row is drawn, so that the tool that
+ * looks on takes no part of the time.
+ */
 export const NOTE_WHEN_USABLE = `(() => {
   const AFTER_PAINT = ${AFTER_PAINT};
   const look = () => {
@@ -36,10 +60,15 @@ export const NOTE_WHEN_USABLE = `(() => {
   watch.observe(document, { subtree: true, childList: true });
 })()`;
 
-/** Opens the page anew. @returns ms from asking for it until Today is drawn and its main action can be tapped; needs NOTE_WHEN_USABLE */
+/**
+ * Opens the page anew. @returns ms from asking for it until Today is drawn and its main action can be tapped;
+ * needs NOTE_WHEN_USABLE
+ */
 export async function untilUsable(page: Page, base: string): Promise<number> {
   await page.goto('about:blank');
   await page.goto(base, { waitUntil: 'commit' });
-  await page.waitForFunction(() => performance.getEntriesByName('bench.usable').length > 0, undefined, { polling: 250 });
+  await page.waitForFunction(() => performance.getEntriesByName('bench.usable').length > 0, undefined, {
+    polling: 250,
+  });
   return page.evaluate(() => performance.getEntriesByName('bench.usable')[0]!.startTime);
 }

@@ -13,24 +13,58 @@ const WIND = { calm: 1, light: 3.5, breezy: 6 } as const;
 
 function met(id: string, habits: readonly Habit[], seed: number): boolean {
   const { sides, bands = ['calm', 'light'] } = drillOf(id);
-  const mode = habits[0] && HABIT_SHOWS[habits[0]].drills.includes(id) ? HABIT_SHOWS[habits[0]].mode : undefined;
-  return flyDrill(CRAFT, id, sides[seed % Math.max(1, sides.length)] ?? null, WIND[bands[seed % bands.length]!], new Set(habits), 7_000 + 13 * seed, mode ? { pilotMode: mode } : {}).score.met;
+  const mode =
+    habits[0] && HABIT_SHOWS[habits[0]].drills.includes(id) ? HABIT_SHOWS[habits[0]].mode : undefined;
+  return flyDrill(
+    CRAFT,
+    id,
+    sides[seed % Math.max(1, sides.length)] ?? null,
+    WIND[bands[seed % bands.length]!],
+    new Set(habits),
+    7_000 + 13 * seed,
+    mode ? { pilotMode: mode } : {},
+  ).score.met;
 }
 
 export interface PilotFigures {
   /** Of steady hands, by drill: met of flown, the worst first. */
   readonly steady: readonly { readonly id: string; readonly met: number; readonly of: number }[];
-  readonly habits: readonly { readonly habit: Habit; readonly missedOwn: number; readonly ofOwn: number; readonly metOthers: number; readonly ofOthers: number }[];
+  readonly habits: readonly {
+    readonly habit: Habit;
+    readonly missedOwn: number;
+    readonly ofOwn: number;
+    readonly metOthers: number;
+    readonly ofOthers: number;
+  }[];
 }
 
 /** Flies every measured drill headless: with steady hands, and with every habit. */
 export function measurePilots(reps: number, repsOfOthers: number): PilotFigures {
-  const count = (ids: readonly string[], habits: readonly Habit[], each: number) => ids.flatMap((id) => Array.from({ length: each }, (_, i) => met(id, habits, i)));
-  const steady = MEASURED_DRILLS.map((id) => { const all = count([id], [], reps); return { id, met: all.filter(Boolean).length, of: all.length }; });
+  const count = (ids: readonly string[], habits: readonly Habit[], each: number) =>
+    ids.flatMap((id) => Array.from({ length: each }, (_, i) => met(id, habits, i)));
+  const steady = MEASURED_DRILLS.map((id) => {
+    const all = count([id], [], reps);
+    return { id, met: all.filter(Boolean).length, of: all.length };
+  });
   const habits = HABITS.map((habit) => {
     const { drills, touches } = HABIT_SHOWS[habit];
-    const [own, others] = [count(drills, [habit], reps), touches === 'all' ? [] : count(MEASURED_DRILLS.filter((id) => !drills.includes(id) && !touches.includes(id)), [habit], repsOfOthers)];
-    return { habit, missedOwn: own.filter((each) => !each).length, ofOwn: own.length, metOthers: others.filter(Boolean).length, ofOthers: others.length };
+    const [own, others] = [
+      count(drills, [habit], reps),
+      touches === 'all'
+        ? []
+        : count(
+            MEASURED_DRILLS.filter((id) => !drills.includes(id) && !touches.includes(id)),
+            [habit],
+            repsOfOthers,
+          ),
+    ];
+    return {
+      habit,
+      missedOwn: own.filter((each) => !each).length,
+      ofOwn: own.length,
+      metOthers: others.filter(Boolean).length,
+      ofOthers: others.length,
+    };
   });
   return { steady: [...steady].sort((a, b) => a.met / a.of - b.met / b.of), habits };
 }
@@ -42,12 +76,23 @@ export const measureConfusion = (perScene: number) => confusion(USUAL_CRAFT, per
 
 const LOG_MINUTES = 30;
 
-/** Scores a parsed log of thirty minutes at 100 lines a second, flown rep after rep. @returns ms, and the reps found */
+/**
+ * Scores a parsed log of thirty minutes at 100 lines a second, flown rep after rep. @returns ms, and the reps
+ * found
+ */
 export function measureLogScoring(): { readonly ms: number; readonly lines: number; readonly reps: number } {
   const writer = new TrackWriter();
   const rep = flyDrill(CRAFT, 'fore-aft-line', null, 3, new Set(), 5).track;
-  for (let begin = 0; writer.length < LOG_MINUTES * 60 * 100; begin += rep.columns.t[rep.length - 1]! + 0.01) {
-    for (let i = 0; i < rep.length && writer.length < LOG_MINUTES * 60 * 100; i += 1) writer.add({ ...Object.fromEntries(TRACK_COLUMNS.map((column) => [column, rep.columns[column][i]!])), t: rep.columns.t[i]! + begin } as never);
+  for (
+    let begin = 0;
+    writer.length < LOG_MINUTES * 60 * 100;
+    begin += rep.columns.t[rep.length - 1]! + 0.01
+  ) {
+    for (let i = 0; i < rep.length && writer.length < LOG_MINUTES * 60 * 100; i += 1)
+      writer.add({
+        ...Object.fromEntries(TRACK_COLUMNS.map((column) => [column, rep.columns[column][i]!])),
+        t: rep.columns.t[i]! + begin,
+      } as never);
   }
   const track = writer.track();
   const started = performance.now();

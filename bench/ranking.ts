@@ -14,7 +14,13 @@ export interface Accuracy {
   /** Mean over cases of the sum over causes of (probability − truth)². */
   readonly brier: number;
   /** By how sure the first cause was: from, to, how many, and how many of them right. */
-  readonly reliability: readonly { readonly from: number; readonly to: number; readonly cases: number; readonly right: number; readonly said: number }[];
+  readonly reliability: readonly {
+    readonly from: number;
+    readonly to: number;
+    readonly cases: number;
+    readonly right: number;
+    readonly said: number;
+  }[];
 }
 
 const BINS = [0, 0.2, 0.4, 0.6, 0.8, 0.9, 1] as const;
@@ -27,7 +33,11 @@ function withNoise(evidence: Evidence, answers: number, chance: () => number): E
   for (let i = 0; i < answers; i += 1) {
     const id = open.splice(Math.floor(chance() * open.length), 1)[0]!;
     let left = chance() * 20;
-    noisy[id] = Object.entries(USUAL_ANSWERS[id]!).find(([, count]) => { left -= count; return left <= 0; })?.[0] ?? Object.keys(USUAL_ANSWERS[id]!)[0]!;
+    noisy[id] =
+      Object.entries(USUAL_ANSWERS[id]!).find(([, count]) => {
+        left -= count;
+        return left <= 0;
+      })?.[0] ?? Object.keys(USUAL_ANSWERS[id]!)[0]!;
   }
   return noisy;
 }
@@ -38,15 +48,37 @@ function withNoise(evidence: Evidence, answers: number, chance: () => number): E
  */
 export function measureAccuracy(noise = 0): Accuracy {
   const chance = chanceFrom(11);
-  const ranked = CASES.map(({ cause, evidence }) => ({ cause, causes: rank(answersOf(withNoise(evidence, noise, chance)), CRAFT).causes }));
+  const ranked = CASES.map(({ cause, evidence }) => ({
+    cause,
+    causes: rank(answersOf(withNoise(evidence, noise, chance)), CRAFT).causes,
+  }));
   const place = (each: (typeof ranked)[number]) => each.causes.findIndex(({ id }) => id === each.cause);
-  const brier = ranked.reduce((sum, { cause, causes }) => sum + causes.reduce((of, { id, probability }) => of + (probability - (id === cause ? 1 : 0)) ** 2, 0), 0) / ranked.length;
+  const brier =
+    ranked.reduce(
+      (sum, { cause, causes }) =>
+        sum + causes.reduce((of, { id, probability }) => of + (probability - (id === cause ? 1 : 0)) ** 2, 0),
+      0,
+    ) / ranked.length;
   const reliability = BINS.slice(1).map((to, i) => {
     const from = BINS[i]!;
-    const inside = ranked.filter(({ causes }) => causes[0]!.probability > from && causes[0]!.probability <= to);
-    return { from, to, cases: inside.length, right: inside.filter((each) => place(each) === 0).length, said: inside.reduce((sum, { causes }) => sum + causes[0]!.probability, 0) / Math.max(1, inside.length) };
+    const inside = ranked.filter(
+      ({ causes }) => causes[0]!.probability > from && causes[0]!.probability <= to,
+    );
+    return {
+      from,
+      to,
+      cases: inside.length,
+      right: inside.filter((each) => place(each) === 0).length,
+      said: inside.reduce((sum, { causes }) => sum + causes[0]!.probability, 0) / Math.max(1, inside.length),
+    };
   });
-  return { cases: ranked.length, first: ranked.filter((each) => place(each) === 0).length, firstThree: ranked.filter((each) => place(each) < 3).length, brier, reliability };
+  return {
+    cases: ranked.length,
+    first: ranked.filter((each) => place(each) === 0).length,
+    firstThree: ranked.filter((each) => place(each) < 3).length,
+    brier,
+    reliability,
+  };
 }
 
 const percent = (share: number) => `${(share * 100).toFixed(0)} %`;

@@ -8,8 +8,15 @@ import { expect, type Page, test, type Trainer } from './field';
 type Told = Readonly<Record<string, string>>;
 
 const NOSE_IN: Told = {
-  'What was being flown?': 'Landing', 'Where did the nose point, seen from you?': 'Toward the pilot', 'Your first correction: which way did it go?': 'The opposite way', 'What did the corrections do?': 'Made it worse',
-  'What did the hands do just before?': 'Large inputs', 'How was it moving just before?': 'Sideways', 'Where were eyes and mind?': 'Somebody talked', 'How did it feel?': 'Tense', 'Position hold at the time?': 'On and healthy',
+  'What was being flown?': 'Landing',
+  'Where did the nose point, seen from you?': 'Toward the pilot',
+  'Your first correction: which way did it go?': 'The opposite way',
+  'What did the corrections do?': 'Made it worse',
+  'What did the hands do just before?': 'Large inputs',
+  'How was it moving just before?': 'Sideways',
+  'Where were eyes and mind?': 'Somebody talked',
+  'How did it feel?': 'Tense',
+  'Position hold at the time?': 'On and healthy',
 };
 
 /** Answers what is asked until nothing more is, or enough was; returns how many taps it took. */
@@ -19,7 +26,11 @@ async function answer(page: Page, told: Told, most = 20): Promise<number> {
     const asked = await question.textContent();
     if (asked === 'Enough asked') return taps;
     const wanted = told[asked ?? ''];
-    if (wanted) await page.getByRole('group', { name: asked! }).getByRole('button', { name: wanted, exact: true }).click();
+    if (wanted)
+      await page
+        .getByRole('group', { name: asked! })
+        .getByRole('button', { name: wanted, exact: true })
+        .click();
     else await page.getByRole('button', { name: 'Skip' }).click();
     await expect(question).not.toHaveText(asked ?? '');
   }
@@ -34,9 +45,13 @@ async function logged(trainer: Trainer, page: Page, pilot: string): Promise<stri
   return name;
 }
 
-const first = (page: Page, cause: RegExp) => expect(page.getByRole('status', { name: /^First three/ })).toHaveAttribute('aria-label', cause);
+const first = (page: Page, cause: RegExp) =>
+  expect(page.getByRole('status', { name: /^First three/ })).toHaveAttribute('aria-label', cause);
 
-test('"hit a tree" turns out to be nose-in: a few answers, a decision, and its weakness is open', async ({ trainer, page }) => {
+test('"hit a tree" turns out to be nose-in: a few answers, a decision, and its weakness is open', async ({
+  trainer,
+  page,
+}) => {
   const pilot = await logged(trainer, page, 'Signe Aaberg');
   await expect(page.getByText('What the answers say')).toBeHidden();
   await page.getByRole('button', { name: 'I cannot say yet' }).click();
@@ -62,7 +77,10 @@ test('"hit a tree" turns out to be nose-in: a few answers, a decision, and its w
   await expect(page.getByRole('heading', { name: 'Nose-in reversal' })).toBeVisible();
 });
 
-test('a refresh half-way loses no answer; an answer can be changed and cleared', async ({ trainer, page }) => {
+test('a refresh half-way loses no answer; an answer can be changed and cleared', async ({
+  trainer,
+  page,
+}) => {
   await logged(trainer, page, 'Halvard Ek');
   await page.getByRole('button', { name: 'Could not stop in time' }).click();
   await answer(page, { ...NOSE_IN }, 3);
@@ -106,7 +124,10 @@ test('numbers come by pointing or stepper, and the sums say what they mean', asy
   await expect(stop.getByText(/^Yes: it needed/)).toBeVisible();
 });
 
-test('a closed debrief is reopened with a reason, another cause moves the drills, and every version stays', async ({ trainer, page }) => {
+test('a closed debrief is reopened with a reason, another cause moves the drills, and every version stays', async ({
+  trainer,
+  page,
+}) => {
   const pilot = await logged(trainer, page, 'Ragna Stole');
   const address = page.url();
   await page.getByRole('button', { name: 'Could not stop in time' }).click();
@@ -120,7 +141,9 @@ test('a closed debrief is reopened with a reason, another cause moves the drills
   await decide(/^Could not stop in time/);
   await expect(page.getByText(`${pilot} · Open`)).toBeVisible();
   await page.goto(address);
-  await expect(page.getByText('Decided: Could not stop in time. Every version is kept; to change it, say why.')).toBeVisible();
+  await expect(
+    page.getByText('Decided: Could not stop in time. Every version is kept; to change it, say why.'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Reopen it' }).click();
   await page.getByLabel('Why is it reopened?').fill('The film shows the nose toward him.');
   await page.getByRole('button', { name: 'Reopen', exact: true }).click();
@@ -130,18 +153,39 @@ test('a closed debrief is reopened with a reason, another cause moves the drills
   await page.goto(address.replace('/debrief', '/sheet'));
   await expect(page.getByText(/version 2/)).toBeVisible();
   await expect(page.getByRole('heading', { name: pilot })).toBeVisible();
-  await page.getByRole('checkbox', { name: 'Leave the pilot\'s name out' }).click();
+  await page.getByRole('checkbox', { name: "Leave the pilot's name out" }).click();
   await expect(page.getByText(pilot.split(' ')[0]!)).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'Name withheld' })).toBeVisible();
 });
 
-test('a debrief that somebody else saved meanwhile is not written over unseen', async ({ trainer, page, baseURL }) => {
+test('a debrief that somebody else saved meanwhile is not written over unseen', async ({
+  trainer,
+  page,
+  baseURL,
+}) => {
   await logged(trainer, page, 'Odd Myhre');
   await page.getByRole('button', { name: 'Could not stop in time' }).click();
   await answer(page, NOSE_IN, 2);
   const occurrenceId = /occurrence\/([^/]+)/.exec(page.url())![1]!;
-  const theirs = { base: 0, state: 'open', reason: '', at: new Date().toISOString(), weaknessId: uuid(), moveId: uuid(), undoId: uuid(), planId: uuid(), findings: { evidence: { wildlife: 'near' }, wentWell: 'Theirs.' } };
-  expect((await trainer.context.request.put(`/api/occurrences/${occurrenceId}/debrief/${uuid()}`, { data: theirs, headers: { Origin: baseURL! } })).ok()).toBe(true);
+  const theirs = {
+    base: 0,
+    state: 'open',
+    reason: '',
+    at: new Date().toISOString(),
+    weaknessId: uuid(),
+    moveId: uuid(),
+    undoId: uuid(),
+    planId: uuid(),
+    findings: { evidence: { wildlife: 'near' }, wentWell: 'Theirs.' },
+  };
+  expect(
+    (
+      await trainer.context.request.put(`/api/occurrences/${occurrenceId}/debrief/${uuid()}`, {
+        data: theirs,
+        headers: { Origin: baseURL! },
+      })
+    ).ok(),
+  ).toBe(true);
   await page.getByRole('radio', { name: 'Decide' }).click();
   await page.getByRole('button', { name: 'Save it as it is and finish later' }).click();
   await expect(page.getByText('Somebody saved this debrief meanwhile', { exact: true })).toBeVisible();
@@ -151,7 +195,11 @@ test('a debrief that somebody else saved meanwhile is not written over unseen', 
   await expect(page.getByLabel('Say it to the pilot too')).toHaveValue('Theirs.');
 });
 
-test('without signal the debrief goes on, and is closed once there is signal again', async ({ trainer, page, context }) => {
+test('without signal the debrief goes on, and is closed once there is signal again', async ({
+  trainer,
+  page,
+  context,
+}) => {
   const pilot = await logged(trainer, page, 'Embla Rud');
   await page.getByRole('button', { name: 'Could not stop in time' }).click();
   await page.getByRole('heading', { level: 2 }).first().waitFor();
@@ -171,7 +219,10 @@ test('without signal the debrief goes on, and is closed once there is signal aga
 });
 
 test.describe('planning', () => {
-  test('a sum stands on its own, recomputes at once, and says it in the school\'s units', async ({ trainer, page }) => {
+  test("a sum stands on its own, recomputes at once, and says it in the school's units", async ({
+    trainer,
+    page,
+  }) => {
     await page.route('**/api/me', async (route) => {
       const answered = await route.fetch();
       await route.fulfill({ json: { ...(await answered.json()), units: { length: 'ft', speed: 'kn' } } });
@@ -179,15 +230,23 @@ test.describe('planning', () => {
     await trainer.today();
     await page.getByRole('link', { name: 'Sums' }).click();
     await page.getByRole('button', { name: 'Would the automatic return have cleared?' }).click();
-    await expect(page.getByText(/^With less than the margin|^Yes, with 33.ft over the tallest thing/)).toBeVisible();
+    await expect(
+      page.getByText(/^With less than the margin|^Yes, with 33.ft over the tallest thing/),
+    ).toBeVisible();
     await page.getByRole('button', { name: 'Return height as set (usual): less' }).click({ clickCount: 3 });
-    await page.getByLabel('Return height as set (usual)', { exact: true }).or(page.getByLabel('Return height as set (changed)', { exact: true })).fill('50');
+    await page
+      .getByLabel('Return height as set (usual)', { exact: true })
+      .or(page.getByLabel('Return height as set (changed)', { exact: true }))
+      .fill('50');
     await expect(page.getByText(/^No: set 16.ft below the tallest thing/)).toBeVisible();
     await page.getByRole('button', { name: 'Back', exact: true }).click();
     await expect(page.getByText('One by one')).toBeVisible();
   });
 
-  test('go or no-go: wind over the pilot\'s limit is no-go, and the card fits one page', async ({ trainer, page }) => {
+  test("go or no-go: wind over the pilot's limit is no-go, and the card fits one page", async ({
+    trainer,
+    page,
+  }) => {
     const pilot = await trainer.addPilot('Liv Tangen', '4');
     await page.goto('/sums/card');
     await page.getByText('Who, what, where').waitFor();
@@ -208,17 +267,25 @@ test.describe('planning', () => {
   });
 });
 
-test('a file with one bad line is checked first, and only the good one comes in', async ({ trainer, page }, testInfo) => {
+test('a file with one bad line is checked first, and only the good one comes in', async ({
+  trainer,
+  page,
+}, testInfo) => {
   await trainer.today();
   await page.goto('/school');
   const name = `Nils ${uuid().slice(-6)}`;
   const file = testInfo.outputPath('occurrences.csv');
   const row = `${name},crash,2026-03-02,2026-03-02T09:00:00.000Z,overcontrol`;
-  writeFileSync(file, ['pilot,kind,day,happened_at,logged_cause,speed_mps', `${row},4±1`, `${row},fast`, ''].join('\r\n'));
+  writeFileSync(
+    file,
+    ['pilot,kind,day,happened_at,logged_cause,speed_mps', `${row},4±1`, `${row},fast`, ''].join('\r\n'),
+  );
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Bring in a file' }).click();
   await (await chooser).setFiles(file);
-  await expect(page.getByText(`1 entry can come in; 1 with mistakes; new pilots: ${name}. Nothing is saved yet.`)).toBeVisible();
+  await expect(
+    page.getByText(`1 entry can come in; 1 with mistakes; new pilots: ${name}. Nothing is saved yet.`),
+  ).toBeVisible();
   await expect(page.getByText('Line 3, speed_mps')).toBeVisible();
   await page.getByRole('button', { name: 'Bring in the good 1' }).click();
   await expect(page.getByText(/^1 entry brought in/)).toBeVisible();
@@ -229,6 +296,8 @@ test('a file with one bad line is checked first, and only the good one comes in'
 test('what the school has learnt is listed with its counts', async ({ trainer, page }) => {
   await trainer.today();
   await page.goto('/school');
-  await expect(page.getByText(/debriefs have taught the ranking\. Going along with it teaches nothing\./)).toBeVisible();
+  await expect(
+    page.getByText(/debriefs have taught the ranking\. Going along with it teaches nothing\./),
+  ).toBeVisible();
   await expect(page.getByText(/^Over-control · \d+ debriefs?/)).toBeVisible();
 });

@@ -27,7 +27,10 @@ test.describe('sign-in', () => {
   });
 });
 
-test('craft, sites and flights are added and changed; what is wrong is named, and nothing typed is lost', async ({ trainer, page }) => {
+test('craft, sites and flights are added and changed; what is wrong is named, and nothing typed is lost', async ({
+  trainer,
+  page,
+}) => {
   const pilot = await trainer.addPilot('Bente Krog');
   await page.goto('/craft/new');
   await page.getByLabel('Name', { exact: true }).fill('Hover 3');
@@ -78,16 +81,22 @@ test('an address that leads nowhere says so, and the way back is there', async (
   await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
 });
 
-test('a trainer who walks out of signal on Today can open every other page, and is told what cannot be loaded', async ({ trainer, page, context }) => {
+test('a trainer who walks out of signal on Today can open every other page, and is told what cannot be loaded', async ({
+  trainer,
+  page,
+  context,
+}) => {
   await trainer.today();
   await trainer.carriesAll();
   await context.setOffline(true);
   await page.reload();
-  await expect(page.getByText('No connection: this phone\'s own copy')).toBeVisible();
+  await expect(page.getByText("No connection: this phone's own copy")).toBeVisible();
   await page.getByRole('link', { name: 'Flights' }).click();
   await expect(page.getByText('Rates need what was flown, not only what broke.')).toBeVisible();
   await page.goto('/weakness/01900000-0000-7000-8000-00000000dead');
-  await expect(page.getByText('No connection to the server. Check the signal; nothing you typed is lost.')).toBeVisible({ timeout: 15_000 });
+  await expect(
+    page.getByText('No connection to the server. Check the signal; nothing you typed is lost.'),
+  ).toBeVisible({ timeout: 15_000 });
   await page.getByRole('link', { name: 'Today' }).click();
   await page.getByRole('link', { name: 'Log a crash or near-miss' }).click();
   await expect(page.getByRole('heading', { name: 'Who was flying?' })).toBeVisible();
@@ -96,7 +105,11 @@ test('a trainer who walks out of signal on Today can open every other page, and 
   await expect(page.getByText('Rates need what was flown, not only what broke.')).toBeVisible();
 });
 
-test('two tabs of one phone do not fight: what one logs the other shows', async ({ trainer, page, context }) => {
+test('two tabs of one phone do not fight: what one logs the other shows', async ({
+  trainer,
+  page,
+  context,
+}) => {
   const pilot = await trainer.addPilot('Maud Fenn');
   await trainer.today();
   const second = await context.newPage();
@@ -109,20 +122,77 @@ test('two tabs of one phone do not fight: what one logs the other shows', async 
 });
 
 async function violations(page: Page): Promise<string[]> {
-  const { violations: found } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
-  return found.map((each) => `${each.id}: ${each.nodes.map((node) => node.html.slice(0, 140)).slice(0, 3).join(' | ')}`);
+  const { violations: found } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  return found.map(
+    (each) =>
+      `${each.id}: ${each.nodes
+        .map((node) => node.html.slice(0, 140))
+        .slice(0, 3)
+        .join(' | ')}`,
+  );
 }
 
 const VIEWS: readonly { readonly name: string; readonly open: (page: Page) => Promise<void> }[] = [
-  { name: 'Today', open: async (page) => { await page.goto('/'); await page.getByRole('heading', { name: 'Drilling' }).waitFor(); } },
-  { name: 'Log', open: async (page) => { await page.goto('/log/pilot'); await page.getByRole('button', { name: 'Davit Orrel' }).click(); await page.getByRole('button', { name: 'Crash', exact: true }).waitFor(); } },
-  { name: 'an occurrence to confirm', open: async (page) => { await page.goto('/'); await page.getByRole('link', { name: /Cai Penhallis.*Crash/ }).click(); await page.getByRole('button', { name: /^Confirm/ }).waitFor(); } },
-  { name: 'a weakness', open: async (page) => { await page.goto('/'); await page.getByRole('link', { name: /Nose-in reversal\. Due/ }).click(); await page.getByRole('img', { name: /: Limit reached/ }).waitFor(); } },
-  { name: 'the rep counter', open: async (page) => { await page.goto('/'); await page.getByRole('link', { name: /Clipped a gap/ }).click(); await page.getByRole('link', { name: 'Count reps' }).click(); await page.getByRole('button', { name: 'Met', exact: true }).waitFor(); } },
-  { name: 'a pilot', open: async (page) => { await page.goto('/pilots'); await page.getByRole('link', { name: /^Nia/ }).click(); await page.getByRole('heading', { name: 'Flown' }).waitFor(); } },
-  { name: 'Kit', open: async (page) => { await page.goto('/kit'); await page.getByRole('heading', { name: 'Sites' }).waitFor(); } },
   {
-    name: 'a debrief', open: async (page) => {
+    name: 'Today',
+    open: async (page) => {
+      await page.goto('/');
+      await page.getByRole('heading', { name: 'Drilling' }).waitFor();
+    },
+  },
+  {
+    name: 'Log',
+    open: async (page) => {
+      await page.goto('/log/pilot');
+      await page.getByRole('button', { name: 'Davit Orrel' }).click();
+      await page.getByRole('button', { name: 'Crash', exact: true }).waitFor();
+    },
+  },
+  {
+    name: 'an occurrence to confirm',
+    open: async (page) => {
+      await page.goto('/');
+      await page.getByRole('link', { name: /Cai Penhallis.*Crash/ }).click();
+      await page.getByRole('button', { name: /^Confirm/ }).waitFor();
+    },
+  },
+  {
+    name: 'a weakness',
+    open: async (page) => {
+      await page.goto('/');
+      await page.getByRole('link', { name: /Nose-in reversal\. Due/ }).click();
+      await page.getByRole('img', { name: /: Limit reached/ }).waitFor();
+    },
+  },
+  {
+    name: 'the rep counter',
+    open: async (page) => {
+      await page.goto('/');
+      await page.getByRole('link', { name: /Clipped a gap/ }).click();
+      await page.getByRole('link', { name: 'Count reps' }).click();
+      await page.getByRole('button', { name: 'Met', exact: true }).waitFor();
+    },
+  },
+  {
+    name: 'a pilot',
+    open: async (page) => {
+      await page.goto('/pilots');
+      await page.getByRole('link', { name: /^Nia/ }).click();
+      await page.getByRole('heading', { name: 'Flown' }).waitFor();
+    },
+  },
+  {
+    name: 'Kit',
+    open: async (page) => {
+      await page.goto('/kit');
+      await page.getByRole('heading', { name: 'Sites' }).waitFor();
+    },
+  },
+  {
+    name: 'a debrief',
+    open: async (page) => {
       await page.goto('/');
       await page.getByRole('link', { name: /Cai Penhallis.*Crash/ }).click();
       await page.getByRole('link', { name: 'Debrief', exact: true }).click();
@@ -132,12 +202,39 @@ const VIEWS: readonly { readonly name: string; readonly open: (page: Page) => Pr
       await page.getByText('What would change this').waitFor();
     },
   },
-  { name: 'a decision', open: async (page) => { await page.getByText('Today').first().waitFor(); await VIEWS.find((view) => view.name === 'a debrief')!.open(page); await page.getByRole('radio', { name: 'Decide' }).click(); await page.getByText('What went well').waitFor(); } },
-  { name: 'a sum', open: async (page) => { await page.goto('/sums?sum=stop'); await page.getByRole('img', { name: /Stopping took/ }).waitFor(); } },
-  { name: 'the flight card', open: async (page) => { await page.goto('/sums/card'); await page.getByRole('radio', { name: 'Hover 1' }).waitFor(); } },
-  { name: 'the school', open: async (page) => { await page.goto('/school'); await page.getByText(/have taught the ranking/).waitFor(); } },
   {
-    name: 'a session', open: async (page) => {
+    name: 'a decision',
+    open: async (page) => {
+      await page.getByText('Today').first().waitFor();
+      await VIEWS.find((view) => view.name === 'a debrief')!.open(page);
+      await page.getByRole('radio', { name: 'Decide' }).click();
+      await page.getByText('What went well').waitFor();
+    },
+  },
+  {
+    name: 'a sum',
+    open: async (page) => {
+      await page.goto('/sums?sum=stop');
+      await page.getByRole('img', { name: /Stopping took/ }).waitFor();
+    },
+  },
+  {
+    name: 'the flight card',
+    open: async (page) => {
+      await page.goto('/sums/card');
+      await page.getByRole('radio', { name: 'Hover 1' }).waitFor();
+    },
+  },
+  {
+    name: 'the school',
+    open: async (page) => {
+      await page.goto('/school');
+      await page.getByText(/have taught the ranking/).waitFor();
+    },
+  },
+  {
+    name: 'a session',
+    open: async (page) => {
       await page.goto('/session');
       const who = page.getByRole('checkbox', { name: /Cai Penhallis/ });
       await who.waitFor();
@@ -145,11 +242,43 @@ const VIEWS: readonly { readonly name: string; readonly open: (page: Page) => Pr
       await page.getByText(/The best there is/).waitFor();
     },
   },
-  { name: 'the drills', open: async (page) => { await page.goto('/drills'); await page.getByRole('link', { name: /Tail-in hover/ }).waitFor(); } },
-  { name: 'a drill', open: async (page) => { await page.goto('/drills/circle-both-ways'); await page.getByRole('button', { name: 'Play' }).waitFor(); } },
-  { name: 'what waits', open: async (page) => { await page.goto('/waiting'); await page.getByText('Nothing waits').waitFor(); } },
-  { name: 'a sign-off sheet', open: async (page) => { await page.goto('/'); await page.getByRole('link', { name: /Runa Fellgate.*Check passed/ }).click(); await page.getByRole('link', { name: 'Sign-off sheet' }).click(); await page.getByText('What this can promise').waitFor(); } },
-  { name: 'a form', open: async (page) => { await page.goto('/sites/new'); await page.getByLabel('Tallest thing, m').waitFor(); } },
+  {
+    name: 'the drills',
+    open: async (page) => {
+      await page.goto('/drills');
+      await page.getByRole('link', { name: /Tail-in hover/ }).waitFor();
+    },
+  },
+  {
+    name: 'a drill',
+    open: async (page) => {
+      await page.goto('/drills/circle-both-ways');
+      await page.getByRole('button', { name: 'Play' }).waitFor();
+    },
+  },
+  {
+    name: 'what waits',
+    open: async (page) => {
+      await page.goto('/waiting');
+      await page.getByText('Nothing waits').waitFor();
+    },
+  },
+  {
+    name: 'a sign-off sheet',
+    open: async (page) => {
+      await page.goto('/');
+      await page.getByRole('link', { name: /Runa Fellgate.*Check passed/ }).click();
+      await page.getByRole('link', { name: 'Sign-off sheet' }).click();
+      await page.getByText('What this can promise').waitFor();
+    },
+  },
+  {
+    name: 'a form',
+    open: async (page) => {
+      await page.goto('/sites/new');
+      await page.getByLabel('Tallest thing, m').waitFor();
+    },
+  },
 ];
 
 for (const look of ['light', 'dark'] as const) {
@@ -170,12 +299,21 @@ test('everything that is tapped in the field is at least 56 px high', async ({ t
   for (const view of VIEWS) {
     await view.open(page);
     const small = await page.locator('button, a, [role="button"], [role="radio"]').evaluateAll((all) =>
-      all.filter((each) => { const { height, width } = each.getBoundingClientRect(); return width > 0 && height < 55.5; }).map((each) => each.textContent));
+      all
+        .filter((each) => {
+          const { height, width } = each.getBoundingClientRect();
+          return width > 0 && height < 55.5;
+        })
+        .map((each) => each.textContent),
+    );
     expect(small, view.name).toEqual([]);
   }
 });
 
-test('a page that breaks says so and leads back, and an unknown address does too', async ({ trainer, page }) => {
+test('a page that breaks says so and leads back, and an unknown address does too', async ({
+  trainer,
+  page,
+}) => {
   await trainer.today();
   await page.route('**/api/today', (route) => route.fulfill({ json: { toDebrief: null, weaknesses: [] } }));
   await page.reload();

@@ -13,7 +13,15 @@ export async function drilled(trainer: Trainer, page: Page, name: string): Promi
 }
 
 interface Counted {
-  readonly reps: readonly { readonly takenBack: boolean; readonly missReason: string | null; readonly sessionId: string | null; readonly level: number }[];
+  readonly reps: readonly {
+    readonly takenBack: boolean;
+    readonly missReason: string | null;
+    readonly sessionId: string | null;
+    readonly level: number;
+  }[];
 }
 export const weaknessId = (page: Page) => /weakness\/([^/?]+)/.exec(page.url())![1]!;
-export const counted = async (trainer: Trainer, id: string) => ((await (await trainer.context.request.get(`/api/weaknesses/${id}`)).json()) as Counted).reps.filter((each) => !each.takenBack);
+export const counted = async (trainer: Trainer, id: string) =>
+  ((await (await trainer.context.request.get(`/api/weaknesses/${id}`)).json()) as Counted).reps.filter(
+    (each) => !each.takenBack,
+  );

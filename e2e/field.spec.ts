@@ -5,7 +5,11 @@ import { expect, type Page, test } from './field';
 
 /** Out of signal, in the middle of a lesson, with things going wrong. */
 
-test('a day without signal: logged, confirmed and drilled, through a refresh and a closed tab; in the evening all of it is there once', async ({ trainer, page, context }) => {
+test('a day without signal: logged, confirmed and drilled, through a refresh and a closed tab; in the evening all of it is there once', async ({
+  trainer,
+  page,
+  context,
+}) => {
   const pilot = await trainer.addPilot('Ines Tarn');
   await trainer.today();
   await trainer.carriesAll();
@@ -29,19 +33,27 @@ test('a day without signal: logged, confirmed and drilled, through a refresh and
   await again.goto('/');
   await expect(again.getByRole('link', { name: new RegExp(`${pilot}.*Nose-in reversal`) })).toBeVisible();
   await context.setOffline(false);
-  await expect.poll(async () => (await counted(trainer, id).catch(() => [])).length, { timeout: 60_000 }).toBe(3);
+  await expect
+    .poll(async () => (await counted(trainer, id).catch(() => [])).length, { timeout: 60_000 })
+    .toBe(3);
   await again.reload();
   await expect(again.getByText('waiting for signal')).toBeHidden();
 });
 
-test('the connection is cut half-way: the server has taken it, the phone has not heard; it is sent again and counts once', async ({ trainer, page }) => {
+test('the connection is cut half-way: the server has taken it, the phone has not heard; it is sent again and counts once', async ({
+  trainer,
+  page,
+}) => {
   await drilled(trainer, page, 'Ulf Corrie');
   const id = weaknessId(page);
   await page.getByRole('link', { name: 'Count reps' }).click();
   let cuts = 0;
   await page.route('**/api/sync', async (route) => {
     cuts += 1;
-    if (cuts > 2) { await route.continue(); return; }
+    if (cuts > 2) {
+      await route.continue();
+      return;
+    }
     await route.fetch();
     await route.abort('connectionreset');
   });
@@ -51,17 +63,29 @@ test('the connection is cut half-way: the server has taken it, the phone has not
   expect(await counted(trainer, id)).toHaveLength(4);
 });
 
-test('a phone that is full says so, drops nothing, and hands it over by file', async ({ trainer, page, browser, baseURL }) => {
+test('a phone that is full says so, drops nothing, and hands it over by file', async ({
+  trainer,
+  page,
+  browser,
+  baseURL,
+}) => {
   await drilled(trainer, page, 'Petra Skarn');
   const id = weaknessId(page);
   await page.route('**/api/sync', (route) => route.abort());
-  await page.evaluate(() => { IDBObjectStore.prototype.put = () => { throw new DOMException('full', 'QuotaExceededError'); }; });
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
   await page.getByRole('link', { name: 'Count reps' }).click();
   await met(page).click();
   await met(page).click();
   await expect(page.getByText('This phone is full: 2 entries not kept')).toBeVisible();
   await page.getByRole('link', { name: 'Save them as a file' }).click();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as a file' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as a file' }).click(),
+  ]);
   const file = await download.path();
   expect((JSON.parse(readFileSync(file, 'utf8')) as { entries: object[] }).entries).toHaveLength(2);
 
@@ -76,32 +100,54 @@ test('a phone that is full says so, drops nothing, and hands it over by file', a
     await expect(other.getByText('2 entries taken in.')).toBeVisible();
   }
   await expect.poll(async () => (await counted(trainer, id)).length).toBe(2);
-  await other.getByLabel('File of waiting entries').setInputFiles({ name: 'other.json', mimeType: 'application/json', buffer: Buffer.from('{}') });
+  await other
+    .getByLabel('File of waiting entries')
+    .setInputFiles({ name: 'other.json', mimeType: 'application/json', buffer: Buffer.from('{}') });
   await expect(other.getByText('This is not a file of waiting entries')).toBeVisible();
   await desk.close();
 });
 
-test('a phone whose clock is a day ahead: what it counted stands on the day it was flown', async ({ trainer, page }) => {
+test('a phone whose clock is a day ahead: what it counted stands on the day it was flown', async ({
+  trainer,
+  page,
+}) => {
   await drilled(trainer, page, 'Gerda Fenn');
   const id = weaknessId(page);
   await page.getByRole('link', { name: 'Count reps' }).click();
   await page.clock.setFixedTime(new Date(Date.now() + 86_400_000));
   await met(page).click();
   await expect.poll(async () => (await counted(trainer, id)).length).toBe(1);
-  const [rep] = await counted(trainer, id) as unknown as { flownAt: string }[];
+  const [rep] = (await counted(trainer, id)) as unknown as { flownAt: string }[];
   expect(Math.abs(Date.parse(rep!.flownAt) - Date.now())).toBeLessThan(120_000);
-  await expect(page.getByText('This phone\'s clock is wrong')).toBeVisible();
-  await expect(page.getByText('It is 1 day ahead. Times were put right on the way; set the clock.')).toBeVisible();
+  await expect(page.getByText("This phone's clock is wrong")).toBeVisible();
+  await expect(
+    page.getByText('It is 1 day ahead. Times were put right on the way; set the clock.'),
+  ).toBeVisible();
 });
 
-test('two trainers change the same pilot: the second sees both, side by side, and chooses', async ({ trainer, page, baseURL }) => {
+test('two trainers change the same pilot: the second sees both, side by side, and chooses', async ({
+  trainer,
+  page,
+  baseURL,
+}) => {
   const pilot = await trainer.addPilot('Vidar Holm');
   await page.getByRole('link', { name: pilot }).click();
   await page.getByRole('link', { name: 'Change this pilot' }).click();
   const id = /pilots\/([^/]+)/.exec(page.url())![1]!;
   await page.getByLabel('Wind limit, m/s').fill('4');
-  const theirs = { name: pilot, stickLayout: 2, mode: 'position-hold', windLimitMps: 3, note: 'Seen at the quarry.', basedOn: 1 };
-  expect((await trainer.context.request.put(`/api/pilots/${id}`, { data: theirs, headers: { Origin: baseURL! } })).ok()).toBe(true);
+  const theirs = {
+    name: pilot,
+    stickLayout: 2,
+    mode: 'position-hold',
+    windLimitMps: 3,
+    note: 'Seen at the quarry.',
+    basedOn: 1,
+  };
+  expect(
+    (
+      await trainer.context.request.put(`/api/pilots/${id}`, { data: theirs, headers: { Origin: baseURL! } })
+    ).ok(),
+  ).toBe(true);
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/changed this meanwhile/)).toBeVisible();
   await expect(page.getByText(/^4\sm\/s$/)).toBeVisible();
@@ -125,13 +171,18 @@ test('sign-out wipes the phone, and warns of what would be lost', async ({ train
   await page.getByRole('button', { name: 'Sign out and lose them' }).click();
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   expect(await trainer.unsent()).toBe(0);
-  expect(await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('skelby.')))).toEqual([]);
+  expect(
+    await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('skelby.'))),
+  ).toEqual([]);
 });
 
 test.describe('the drill library', () => {
   const knob = (page: Page, hand: string) => page.locator(`[id$="-${hand}-knob"]`);
 
-  test('plays the sticks in time, on the hands of the layout chosen, and mirrored for the other side', async ({ trainer, page }) => {
+  test('plays the sticks in time, on the hands of the layout chosen, and mirrored for the other side', async ({
+    trainer,
+    page,
+  }) => {
     await trainer.today();
     await page.goto('/drills/circle-both-ways');
     await page.getByRole('button', { name: 'Play' }).waitFor();
@@ -150,7 +201,10 @@ test.describe('the drill library', () => {
     await page.getByRole('button', { name: 'Pause' }).click();
   });
 
-  test('a changed standard is what the counter asks for, with its version and why; an own drill joins a plan', async ({ trainer, page }) => {
+  test('a changed standard is what the counter asks for, with its version and why; an own drill joins a plan', async ({
+    trainer,
+    page,
+  }) => {
     await drilled(trainer, page, 'Hanno Berg');
     const id = weaknessId(page);
     await page.goto('/drills/look-away-recover/edit');
@@ -159,11 +213,21 @@ test.describe('the drill library', () => {
     await page.getByRole('button', { name: 'Save' }).click();
     await page.goto('/drills/look-away-recover');
     await expect(page.getByText('Version 1: Nose named within two counts')).toBeVisible();
-    await expect(page.getByText(/Our crews look at the casualty meanwhile\. · 0 reps flown under it/)).toBeVisible();
+    await expect(
+      page.getByText(/Our crews look at the casualty meanwhile\. · 0 reps flown under it/),
+    ).toBeVisible();
 
     await page.goto('/drills/new/edit');
     const name = `Winch hover ${Date.now() % 100_000}`;
-    for (const [label, text] of [['Name', name], ['What it trains', 'Standing over the winch point'], ['What the pilot does', 'Hover over the cross.'], ['Met when, by eye', 'A minute over the cross'], ['Met when, measured', '60 s within 1 m'], ['Dose', '3 a pack']] as const) await page.getByLabel(label, { exact: true }).fill(text);
+    for (const [label, text] of [
+      ['Name', name],
+      ['What it trains', 'Standing over the winch point'],
+      ['What the pilot does', 'Hover over the cross.'],
+      ['Met when, by eye', 'A minute over the cross'],
+      ['Met when, measured', '60 s within 1 m'],
+      ['Dose', '3 a pack'],
+    ] as const)
+      await page.getByLabel(label, { exact: true }).fill(text);
     await page.getByRole('button', { name: 'Save' }).click();
     await page.goto(`/weakness/${id}/plan`);
     await page.getByRole('button', { name: 'Add a drill' }).click();
@@ -174,7 +238,12 @@ test.describe('the drill library', () => {
   });
 });
 
-test('a pilot\'s own page: by the link alone, with what is theirs; what they tell stands on Today; taken back, it is gone', async ({ trainer, page, browser, baseURL }) => {
+test("a pilot's own page: by the link alone, with what is theirs; what they tell stands on Today; taken back, it is gone", async ({
+  trainer,
+  page,
+  browser,
+  baseURL,
+}) => {
   const pilot = await drilled(trainer, page, 'Liv Oster');
   await page.goto('/pilots');
   await page.getByRole('link', { name: pilot }).click();
@@ -198,7 +267,9 @@ test('a pilot\'s own page: by the link alone, with what is theirs; what they tel
   await page.getByRole('button', { name: 'Take back' }).click();
   await expect(page.getByRole('button', { name: 'Take back' })).toHaveCount(0);
   await own.reload();
-  await expect(own.getByText('This link leads nowhere any more: ask your trainer for a new one.')).toBeVisible();
+  await expect(
+    own.getByText('This link leads nowhere any more: ask your trainer for a new one.'),
+  ).toBeVisible();
 });
 
 test('on watch the check is flown, and misses in a row call the pilot back', async ({ trainer, page }) => {

@@ -7,7 +7,10 @@ import { type BrowserContext, expect, type Page, test as base } from '@playwrigh
 const SUFFIX = () => randomUUID().slice(0, 6);
 
 export class Trainer {
-  constructor(readonly page: Page, readonly context: BrowserContext) {}
+  constructor(
+    readonly page: Page,
+    readonly context: BrowserContext,
+  ) {}
 
   async today(): Promise<void> {
     await this.page.goto('/');
@@ -58,7 +61,8 @@ export class Trainer {
 
   /** Counts reps met, and waits until the phone has sent them. */
   async met(times: number): Promise<void> {
-    for (let i = 0; i < times; i += 1) await this.page.getByRole('button', { name: 'Met', exact: true }).click();
+    for (let i = 0; i < times; i += 1)
+      await this.page.getByRole('button', { name: 'Met', exact: true }).click();
     await this.sent();
   }
 
@@ -66,38 +70,78 @@ export class Trainer {
     await expect.poll(() => this.unsent(), { timeout: 20_000 }).toBe(0);
   }
 
-  /** Waits until the phone has all it takes to work without signal: the app itself, and what there is to read. */
+  /**
+   * Waits until the phone has all it takes to work without signal: the app itself, and what there is to read.
+   */
   async carriesAll(): Promise<void> {
     await this.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    await expect.poll(() => this.page.evaluate(() => new Promise<boolean>((resolve) => {
-      const opening = indexedDB.open('skelby-read');
-      opening.onsuccess = () => {
-        const database = opening.result;
-        if (!database.objectStoreNames.contains('queries')) { database.close(); resolve(false); return; }
-        const read = database.transaction('queries').objectStore('queries').get('read');
-        read.onsuccess = () => { database.close(); resolve(typeof read.result === 'string' && read.result.includes('"rule"')); };
-      };
-    })), { timeout: 20_000 }).toBe(true);
+    await expect
+      .poll(
+        () =>
+          this.page.evaluate(
+            () =>
+              new Promise<boolean>((resolve) => {
+                const opening = indexedDB.open('skelby-read');
+                opening.onsuccess = () => {
+                  const database = opening.result;
+                  if (!database.objectStoreNames.contains('queries')) {
+                    database.close();
+                    resolve(false);
+                    return;
+                  }
+                  const read = database.transaction('queries').objectStore('queries').get('read');
+                  read.onsuccess = () => {
+                    database.close();
+                    resolve(typeof read.result === 'string' && read.result.includes('"rule"'));
+                  };
+                };
+              }),
+          ),
+        { timeout: 20_000 },
+      )
+      .toBe(true);
   }
 
   /** How many entries the phone keeps that the server has not taken. */
   unsent(): Promise<number> {
-    return this.page.evaluate(() => new Promise<number>((resolve, reject) => {
-      const opening = indexedDB.open('skelby-outbox');
-      opening.onerror = () => reject(new Error('The outbox does not open.'));
-      opening.onsuccess = () => {
-        const database = opening.result;
-        if (!database.objectStoreNames.contains('items')) { database.close(); resolve(0); return; }
-        const all = database.transaction('items').objectStore('items').getAll();
-        all.onsuccess = () => { database.close(); resolve((all.result as { sentAt?: number }[]).filter((item) => item.sentAt === undefined).length); };
-      };
-    }));
+    return this.page.evaluate(
+      () =>
+        new Promise<number>((resolve, reject) => {
+          const opening = indexedDB.open('skelby-outbox');
+          opening.onerror = () => reject(new Error('The outbox does not open.'));
+          opening.onsuccess = () => {
+            const database = opening.result;
+            if (!database.objectStoreNames.contains('items')) {
+              database.close();
+              resolve(0);
+              return;
+            }
+            const all = database.transaction('items').objectStore('items').getAll();
+            all.onsuccess = () => {
+              database.close();
+              resolve(
+                (all.result as { sentAt?: number }[]).filter((item) => item.sentAt === undefined).length,
+              );
+            };
+          };
+        }),
+    );
   }
 
-  /** Lives through this day; it begins at nine. The server is told the hour it is there, so that it does not take the phone's clock for a wrong one. */
+  /**
+   * Lives through this day; it begins at nine. The server is told the hour it is there, so that it does not
+   * take the phone's clock for a wrong one.
+   */
   async on(day: Date): Promise<void> {
     await this.page.clock.setFixedTime(day);
-    await this.page.route('**/api/sync', (route) => route.continue({ postData: JSON.stringify({ ...(route.request().postDataJSON() as object), sentAt: new Date().toISOString() }) }));
+    await this.page.route('**/api/sync', (route) =>
+      route.continue({
+        postData: JSON.stringify({
+          ...(route.request().postDataJSON() as object),
+          sentAt: new Date().toISOString(),
+        }),
+      }),
+    );
   }
 }
 
@@ -111,7 +155,10 @@ export const daysAgo = (days: number): Date => {
 export const test = base.extend<{ trainer: Trainer }>({
   trainer: async ({ page, context, baseURL }, use) => {
     const { email, password } = DEMO_TRAINERS[0];
-    const answer = await context.request.post('/api/sign-in', { data: { email, password }, headers: { Origin: baseURL! } });
+    const answer = await context.request.post('/api/sign-in', {
+      data: { email, password },
+      headers: { Origin: baseURL! },
+    });
     expect(answer.ok()).toBe(true);
     await use(new Trainer(page, context));
   },

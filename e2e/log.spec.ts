@@ -12,10 +12,15 @@ test('a trainer logs a near-miss in six taps and well under twenty seconds', asy
   await expect(page.getByText('People first')).toBeInViewport();
 });
 
-test('place, craft and wind come from the last flight and can be changed later', async ({ trainer, page }) => {
+test('place, craft and wind come from the last flight and can be changed later', async ({
+  trainer,
+  page,
+}) => {
   await trainer.today();
   await trainer.log('Elin Scarrow', 'Crash', 'Obstacles', 'Wire, twig or net');
-  await expect(page.getByText(/(Merrow Moor airstrip|Gillet quarry) · Hover \d · wind [\d.]+\sm\/s/)).toBeVisible();
+  await expect(
+    page.getByText(/(Merrow Moor airstrip|Gillet quarry) · Hover \d · wind [\d.]+\sm\/s/),
+  ).toBeVisible();
   await page.getByRole('link', { name: 'Change the details' }).click();
   await page.getByLabel('What happened').fill('Clipped the sheep netting.');
   await page.getByLabel('Wind (empty: not known), m/s').fill('');
@@ -25,7 +30,10 @@ test('place, craft and wind come from the last flight and can be changed later',
   await expect(page.getByText(/Gillet quarry · Hover \d$/)).toBeVisible();
 });
 
-test('a refresh in the middle keeps what was tapped and typed; back goes one question back', async ({ trainer, page }) => {
+test('a refresh in the middle keeps what was tapped and typed; back goes one question back', async ({
+  trainer,
+  page,
+}) => {
   await trainer.today();
   await page.getByRole('link', { name: 'Log a crash or near-miss' }).click();
   await page.getByRole('button', { name: 'Jory Tamsett' }).click();
@@ -43,16 +51,23 @@ test('a refresh in the middle keeps what was tapped and typed; back goes one que
   await expect(page.getByRole('heading', { name: 'Jory Tamsett' })).toBeVisible();
 });
 
-test('a wrong pilot and a wrong hour are put right before the cause is confirmed', async ({ trainer, page }) => {
+test('a wrong pilot and a wrong hour are put right before the cause is confirmed', async ({
+  trainer,
+  page,
+}) => {
   const pilot = await trainer.addPilot('Right Honsdal');
   await trainer.today();
   await trainer.log('Davit Orrel', 'Crash', 'Obstacles', 'Backed into it blind');
   await page.getByRole('link', { name: 'Change the details' }).click();
-  await page.getByLabel('Pilot: find by name').or(page.getByRole('radio', { name: pilot })).first().waitFor();
+  await page
+    .getByLabel('Pilot: find by name')
+    .or(page.getByRole('radio', { name: pilot }))
+    .first()
+    .waitFor();
   const search = page.getByLabel('Pilot: find by name');
   if (await search.isVisible()) await search.fill(pilot);
   await page.getByRole('radio', { name: pilot }).click();
-  await page.getByLabel('Time, as hours:minutes').fill('9 o\'clock');
+  await page.getByLabel('Time, as hours:minutes').fill("9 o'clock");
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('! Time must be written as hours:minutes, such as 09:30.')).toBeVisible();
   await page.getByLabel('Time, as hours:minutes').fill('00:05');
@@ -61,7 +76,10 @@ test('a wrong pilot and a wrong hour are put right before the cause is confirmed
   await expect(page.getByText(/, 00:05/)).toBeVisible();
 });
 
-test('an entry left half-way is offered again later, and a new one does not take its hour', async ({ trainer, page }) => {
+test('an entry left half-way is offered again later, and a new one does not take its hour', async ({
+  trainer,
+  page,
+}) => {
   await trainer.today();
   const then = new Date();
   await trainer.on(new Date(then.getTime() - 3 * 3_600_000));
@@ -83,9 +101,11 @@ test('a note left unfinished for one pilot never turns up under the next', async
   const [first, second] = [await trainer.addPilot('Begun Askrigg'), await trainer.addPilot('Next Hawes')];
   await trainer.today();
   await page.getByRole('link', { name: 'Log a crash or near-miss' }).click();
-  for (const name of [new RegExp(first), /^Crash$/, /^Stick handling/, /^Over-control/]) await page.getByRole('button', { name }).click();
+  for (const name of [new RegExp(first), /^Crash$/, /^Stick handling/, /^Over-control/])
+    await page.getByRole('button', { name }).click();
   await page.getByLabel('What happened, in a line (optional)').fill('Said of the first pilot alone.');
-  // Half a minute later, from Today and from the other pilot's page: the entry is offered, and is not turned into another pilot's.
+  // Half a minute later, from Today and from the other pilot's page: the entry is offered, and is not turned
+  // into another pilot's.
   for (const from of ['/', '/pilots']) {
     await page.goto(from);
     if (from === '/pilots') await page.getByRole('link', { name: new RegExp(second) }).click();
@@ -95,15 +115,21 @@ test('a note left unfinished for one pilot never turns up under the next', async
   }
   await page.getByRole('button', { name: 'Throw it away' }).click();
   await page.getByLabel('Find by name').fill(second);
-  for (const name of [new RegExp(second), /^Near-miss$/, /^Stick handling/, /^Over-control/]) await page.getByRole('button', { name }).click();
+  for (const name of [new RegExp(second), /^Near-miss$/, /^Stick handling/, /^Over-control/])
+    await page.getByRole('button', { name }).click();
   await expect(page.getByLabel('What happened, in a line (optional)')).toHaveValue('');
 });
 
-test('two tabs in the middle of one entry send two entries, not one over the other', async ({ trainer, page, context }) => {
+test('two tabs in the middle of one entry send two entries, not one over the other', async ({
+  trainer,
+  page,
+  context,
+}) => {
   const pilot = await trainer.addPilot('Twice Rundgren');
   await trainer.today();
   await page.getByRole('link', { name: 'Log a crash or near-miss' }).click();
-  for (const name of [new RegExp(pilot), /^Near-miss$/, /^Stick handling/, /^Over-control/]) await page.getByRole('button', { name }).click();
+  for (const name of [new RegExp(pilot), /^Near-miss$/, /^Stick handling/, /^Over-control/])
+    await page.getByRole('button', { name }).click();
   const second = await context.newPage();
   await second.goto('/log/save');
   await second.getByRole('button', { name: 'Save' }).click();
@@ -122,12 +148,18 @@ test('an entry made by mistake is withdrawn with a reason and leaves Today', asy
   await page.getByRole('button', { name: 'Logged by mistake: withdraw it' }).click();
   await page.getByLabel('Why is it withdrawn?').fill('Tapped the wrong name.');
   await page.getByRole('button', { name: 'Withdraw', exact: true }).click();
-  await expect(page.getByText('Tapped the wrong name. It stays on record and counts for nothing.')).toBeVisible();
+  await expect(
+    page.getByText('Tapped the wrong name. It stays on record and counts for nothing.'),
+  ).toBeVisible();
   await trainer.today();
   await expect(page.getByRole('link', { name: new RegExp(pilot) })).toHaveCount(0);
 });
 
-test('without signal the entry waits on the phone, outlives a second entry, and goes out by itself', async ({ trainer, page, context }) => {
+test('without signal the entry waits on the phone, outlives a second entry, and goes out by itself', async ({
+  trainer,
+  page,
+  context,
+}) => {
   const pilot = await trainer.addPilot('Odd Valebrook');
   await trainer.today();
   await trainer.carriesAll();
@@ -141,16 +173,23 @@ test('without signal the entry waits on the phone, outlives a second entry, and 
   await expect(page.getByRole('button', { name: 'Confirm: Birds' })).toBeVisible();
   await page.getByRole('link', { name: 'Today' }).click();
   await expect(page.getByText('1 entry waiting for signal')).toBeVisible();
-  await expect(page.getByRole('link', { name: new RegExp(`${pilot}.*Near-miss today: Birds`) })).toBeVisible();
+  await expect(
+    page.getByRole('link', { name: new RegExp(`${pilot}.*Near-miss today: Birds`) }),
+  ).toBeVisible();
   await context.setOffline(false);
   await trainer.sent();
   await expect(page.getByText('waiting for signal')).toBeHidden();
-  await expect(page.getByRole('link', { name: new RegExp(`${pilot}.*Near-miss today: Birds`) })).toBeVisible();
+  await expect(
+    page.getByRole('link', { name: new RegExp(`${pilot}.*Near-miss today: Birds`) }),
+  ).toBeVisible();
 });
 
 test('the whole of logging works from the keyboard', async ({ trainer, page }) => {
   await trainer.today();
-  const press = async (name: string | RegExp, role: 'button' | 'link' = 'button') => { await page.getByRole(role, { name }).focus(); await page.keyboard.press('Enter'); };
+  const press = async (name: string | RegExp, role: 'button' | 'link' = 'button') => {
+    await page.getByRole(role, { name }).focus();
+    await page.keyboard.press('Enter');
+  };
   await press('Log a crash or near-miss', 'link');
   await press('Runa Fellgate');
   await press(/^Near-miss$/);
@@ -160,7 +199,7 @@ test('the whole of logging works from the keyboard', async ({ trainer, page }) =
   await expect(page.getByRole('button', { name: 'Confirm: Carried by the wind' })).toBeVisible();
 });
 
-test('from a pilot\'s own page the first question is answered already', async ({ trainer, page }) => {
+test("from a pilot's own page the first question is answered already", async ({ trainer, page }) => {
   await trainer.today();
   await page.getByRole('link', { name: 'Pilots' }).click();
   await page.getByRole('link', { name: /^Oska Merrin/ }).click();

@@ -2,7 +2,10 @@ import { daysAgo, expect, test } from './field';
 
 /** From the crash to the signature and back, in days of the phone's calendar. */
 
-test('a student takes off with a loose rotor, and is cleared eleven days later; the next time it opens again', async ({ trainer, page }) => {
+test('a student takes off with a loose rotor, and is cleared eleven days later; the next time it opens again', async ({
+  trainer,
+  page,
+}) => {
   await trainer.on(daysAgo(20));
   const pilot = await trainer.addPilot('Vigdis Holmgard');
   await trainer.today();
@@ -13,12 +16,18 @@ test('a student takes off with a loose rotor, and is cleared eleven days later; 
   await expect(page.getByRole('link', { name: /^2\. Hover check Decides/ })).toBeVisible();
 
   // Two days of test reps.
-  for (const [ago, reps] of [[19, 5], [18, 5]] as const) {
+  for (const [ago, reps] of [
+    [19, 5],
+    [18, 5],
+  ] as const) {
     await trainer.on(daysAgo(ago));
     await page.getByRole('link', { name: /^2\. Hover check/ }).click();
     await trainer.announceTest();
     await trainer.met(reps);
-    if (ago === 19) await expect(page.getByText('After 5 test reps: 5 clean ones in a row would reach the limit.')).toBeVisible();
+    if (ago === 19)
+      await expect(
+        page.getByText('After 5 test reps: 5 clean ones in a row would reach the limit.'),
+      ).toBeVisible();
     await page.getByRole('button', { name: 'Back' }).click();
   }
   await expect(page.getByText('Check in 7 days. Practice now would move it.')).toBeVisible();
@@ -48,7 +57,11 @@ test('a student takes off with a loose rotor, and is cleared eleven days later; 
   await expect(page.getByText('Signed', { exact: true }).first()).toBeVisible();
 });
 
-test('reps counted without signal are drawn at once and are all there after the signal is back', async ({ trainer, page, context }) => {
+test('reps counted without signal are drawn at once and are all there after the signal is back', async ({
+  trainer,
+  page,
+  context,
+}) => {
   const pilot = await trainer.addPilot('Esker Brandt');
   await trainer.today();
   await trainer.log(pilot, 'Near-miss', 'Battery and link', 'Lost the radio link');
@@ -57,15 +70,21 @@ test('reps counted without signal are drawn at once and are all there after the 
   await trainer.announceTest();
   await context.setOffline(true);
   for (let i = 0; i < 3; i += 1) await page.getByRole('button', { name: 'Met', exact: true }).click();
-  await expect(page.getByText('After 3 test reps: 7 clean ones in a row would reach the limit.')).toBeVisible();
+  await expect(
+    page.getByText('After 3 test reps: 7 clean ones in a row would reach the limit.'),
+  ).toBeVisible();
   await page.getByRole('button', { name: /^Undo today's no/ }).click();
   await page.getByRole('button', { name: 'Mis-tap' }).click();
-  await expect(page.getByText('After 2 test reps: 8 clean ones in a row would reach the limit.')).toBeVisible();
+  await expect(
+    page.getByText('After 2 test reps: 8 clean ones in a row would reach the limit.'),
+  ).toBeVisible();
   await expect(page.getByText('4 entries waiting for signal')).toBeVisible();
   await context.setOffline(false);
   await trainer.sent();
   await page.reload();
-  await expect(page.getByText('After 2 test reps: 8 clean ones in a row would reach the limit.')).toBeVisible();
+  await expect(
+    page.getByText('After 2 test reps: 8 clean ones in a row would reach the limit.'),
+  ).toBeVisible();
 });
 
 test('a miss that waits for its reason outlives a refresh; the reason is kept', async ({ trainer, page }) => {
@@ -82,7 +101,10 @@ test('a miss that waits for its reason outlives a refresh; the reason is kept', 
   await expect(page.getByRole('button', { name: /^Undo today's no\. \d+ \(Missed/ })).toBeVisible();
 });
 
-test('a side that is strong does not carry the other: the counter offers the weak one', async ({ trainer, page }) => {
+test('a side that is strong does not carry the other: the counter offers the weak one', async ({
+  trainer,
+  page,
+}) => {
   const pilot = await trainer.addPilot('Sunniva Dale');
   await trainer.today();
   await trainer.log(pilot, 'Crash', 'Orientation', 'Side-on mix-up');
@@ -102,8 +124,11 @@ test('the plan is changed with a reason, and never without a deciding drill', as
   await trainer.confirm('Could not stop in time');
   await page.getByRole('link', { name: 'Change', exact: true }).click();
   await page.getByRole('button', { name: /^Drop/ }).first().waitFor();
-  for (let left = await page.getByRole('button', { name: /^Drop/ }).count(); left > 0; left -= 1) await page.getByRole('button', { name: /^Drop/ }).first().click();
-  await expect(page.getByRole('alert')).toContainText('Keep at least one deciding drill (Brake to the mark or Climb over)');
+  for (let left = await page.getByRole('button', { name: /^Drop/ }).count(); left > 0; left -= 1)
+    await page.getByRole('button', { name: /^Drop/ }).first().click();
+  await expect(page.getByRole('alert')).toContainText(
+    'Keep at least one deciding drill (Brake to the mark or Climb over)',
+  );
   await expect(page.getByRole('button', { name: 'Use this plan' })).toBeDisabled();
   await page.getByRole('button', { name: 'Add a drill' }).click();
   await page.getByRole('button', { name: /^Climb over/ }).click();
@@ -115,7 +140,10 @@ test('the plan is changed with a reason, and never without a deciding drill', as
   await expect(page.getByText(/Brakes well, freezes on the climb\./)).toBeVisible();
 });
 
-test('signing early asks why and shows on the record; it can be undone, and nothing is erased', async ({ trainer, page }) => {
+test('signing early asks why and shows on the record; it can be undone, and nothing is erased', async ({
+  trainer,
+  page,
+}) => {
   const pilot = await trainer.addPilot('Liv Norrgard');
   await trainer.today();
   await trainer.log(pilot, 'Near-miss', 'Stick handling', 'Over-control');
@@ -123,7 +151,9 @@ test('signing early asks why and shows on the record; it can be undone, and noth
   await page.getByRole('button', { name: 'Sign early, before every rung is met' }).click();
   await page.getByRole('button', { name: 'Sign early', exact: true }).click();
   await expect(page.getByText('! Reason is empty: say why in a few words.')).toBeVisible();
-  await page.getByLabel('Why is it safe to sign now? This shows on the record.').fill('Flew the whole course clean.');
+  await page
+    .getByLabel('Why is it safe to sign now? This shows on the record.')
+    .fill('Flew the whole course clean.');
   await page.getByRole('button', { name: 'Sign early', exact: true }).click();
   await expect(page.getByText(`${pilot} · On watch, signed early`)).toBeVisible();
   await page.getByRole('button', { name: 'Undo the signature' }).click();
@@ -134,7 +164,10 @@ test('signing early asks why and shows on the record; it can be undone, and noth
   await expect(page.getByText(/Meant another pilot\./)).toBeVisible();
 });
 
-test('a cause that turns out wrong is taken back with a reason, and the right one confirmed', async ({ trainer, page }) => {
+test('a cause that turns out wrong is taken back with a reason, and the right one confirmed', async ({
+  trainer,
+  page,
+}) => {
   const pilot = await trainer.addPilot('Aksel Rund');
   await trainer.today();
   await trainer.log(pilot, 'Crash', 'Person and surroundings', 'Distraction');
@@ -150,5 +183,7 @@ test('a cause that turns out wrong is taken back with a reason, and the right on
   await page.getByRole('button', { name: /^Orientation/ }).click();
   await page.getByRole('button', { name: /^Nose-in reversal/ }).click();
   await trainer.confirm('Nose-in reversal');
-  await expect(page.getByText('Nose-in only above 10 m and at least 15 m to the side of anybody.')).toBeVisible();
+  await expect(
+    page.getByText('Nose-in only above 10 m and at least 15 m to the side of anybody.'),
+  ).toBeVisible();
 });

@@ -28,23 +28,34 @@ const weakness = (name: RegExp) => async (page: Page) => {
   await page.getByRole('img', { name: /test rep/ }).waitFor();
 };
 
-const logTo = (...taps: readonly RegExp[]) => async (page: Page) => {
-  await page.goto('/log/pilot');
-  for (const name of taps) await page.getByRole('button', { name }).first().click();
-};
+const logTo =
+  (...taps: readonly RegExp[]) =>
+  async (page: Page) => {
+    await page.goto('/log/pilot');
+    for (const name of taps) await page.getByRole('button', { name }).first().click();
+  };
 
 const LOGGING = [/^Davit Orrel/, /^Crash/, /^Orientation/, /^Nose-in reversal/] as const;
 
 /** A debrief with some answers told, by their questions; what is asked next is in the picture. */
 const debrief = (told: Readonly<Record<string, string>>) => async (page: Page) => {
   await page.goto('/');
-  await page.getByRole('link', { name: /Davit Orrel.*Near-miss/ }).first().click();
+  await page
+    .getByRole('link', { name: /Davit Orrel.*Near-miss/ })
+    .first()
+    .click();
   await page.getByRole('link', { name: 'Debrief', exact: true }).click();
   await page.getByRole('button', { name: 'I cannot say yet' }).click();
   for (const [ask, answer] of Object.entries(told)) {
     await page.getByRole('button', { name: 'Something else was told' }).click();
-    await page.getByRole('button', { name: new RegExp(`${ask}$`) }).first().click();
-    await page.getByRole('group', { name: new RegExp(`^${ask}$`) }).getByRole('button', { name: answer, exact: true }).click();
+    await page
+      .getByRole('button', { name: new RegExp(`${ask}$`) })
+      .first()
+      .click();
+    await page
+      .getByRole('group', { name: new RegExp(`^${ask}$`) })
+      .getByRole('button', { name: answer, exact: true })
+      .click();
   }
 };
 const NOSE_IN = { 'What was being flown\\?': 'Landing', 'Where were eyes and mind\\?': 'Somebody talked' };
@@ -57,15 +68,40 @@ const session = async (page: Page) => {
 };
 
 const PICTURES: readonly Picture[] = [
-  { name: 'today', open: (page) => page.goto('/').then(() => page.getByRole('heading', { name: 'Drilling' }).waitFor()) },
-  { name: 'today-wide', size: DESK, open: (page) => page.goto('/').then(() => page.getByRole('heading', { name: 'Drilling' }).waitFor()) },
-  { name: 'log-cause', open: logTo(...LOGGING.slice(0, 3)) },
-  { name: 'occurrence', open: (page) => page.goto('/').then(() => page.getByRole('link', { name: /Cai Penhallis.*Crash/ }).click()) },
-  { name: 'debrief', open: (page) => debrief(NOSE_IN)(page) },
-  { name: 'debrief-wide', size: DESK, open: (page) => debrief({ ...NOSE_IN, 'Where did the nose point, seen from you\\?': 'Toward the pilot', 'Your first correction: which way did it go\\?': 'The opposite way' })(page) },
   {
-    name: 'decide', open: async (page) => {
-      await debrief({ ...NOSE_IN, 'Where did the nose point, seen from you\\?': 'Toward the pilot', 'Your first correction: which way did it go\\?': 'The opposite way' })(page);
+    name: 'today',
+    open: (page) => page.goto('/').then(() => page.getByRole('heading', { name: 'Drilling' }).waitFor()),
+  },
+  {
+    name: 'today-wide',
+    size: DESK,
+    open: (page) => page.goto('/').then(() => page.getByRole('heading', { name: 'Drilling' }).waitFor()),
+  },
+  { name: 'log-cause', open: logTo(...LOGGING.slice(0, 3)) },
+  {
+    name: 'occurrence',
+    open: (page) =>
+      page.goto('/').then(() => page.getByRole('link', { name: /Cai Penhallis.*Crash/ }).click()),
+  },
+  { name: 'debrief', open: (page) => debrief(NOSE_IN)(page) },
+  {
+    name: 'debrief-wide',
+    size: DESK,
+    open: (page) =>
+      debrief({
+        ...NOSE_IN,
+        'Where did the nose point, seen from you\\?': 'Toward the pilot',
+        'Your first correction: which way did it go\\?': 'The opposite way',
+      })(page),
+  },
+  {
+    name: 'decide',
+    open: async (page) => {
+      await debrief({
+        ...NOSE_IN,
+        'Where did the nose point, seen from you\\?': 'Toward the pilot',
+        'Your first correction: which way did it go\\?': 'The opposite way',
+      })(page);
       await page.getByRole('radio', { name: 'Decide' }).click();
       await page.getByRole('radio', { name: /^Nose-in reversal/ }).click();
       await page.getByRole('radio', { name: 'It was: Small repair' }).click();
@@ -73,21 +109,39 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('radio', { name: 'First aid' }).scrollIntoViewIfNeeded();
     },
   },
-  { name: 'sum', open: (page) => page.goto('/sums?sum=stop').then(() => page.getByRole('img', { name: /Stopping took/ }).waitFor()) },
   {
-    name: 'flight-card-wide', size: DESK, open: async (page) => {
+    name: 'sum',
+    open: (page) =>
+      page.goto('/sums?sum=stop').then(() => page.getByRole('img', { name: /Stopping took/ }).waitFor()),
+  },
+  {
+    name: 'flight-card-wide',
+    size: DESK,
+    open: async (page) => {
       await page.goto('/sums/card');
       await page.getByRole('radio', { name: 'Tove Lindqvane' }).click();
       await page.getByRole('region', { name: 'Flight card' }).waitFor();
     },
   },
-  { name: 'school-wide', size: DESK, open: (page) => page.goto('/school').then(() => page.getByText(/have taught the ranking/).waitFor()) },
+  {
+    name: 'school-wide',
+    size: DESK,
+    open: (page) => page.goto('/school').then(() => page.getByText(/have taught the ranking/).waitFor()),
+  },
   { name: 'weakness', open: weakness(/Oska Merrin.*Yaw tumble/) },
   { name: 'weakness-wide', size: DESK, open: weakness(/Oska Merrin.*Yaw tumble/) },
   { name: 'weakness-dark', dark: true, open: weakness(/Tove Lindqvane.*Nose-in reversal/) },
-  { name: 'counter', open: (page) => weakness(/Oska Merrin.*Yaw tumble/)(page).then(async () => { await page.getByRole('link', { name: /Power turn Decides/ }).click(); await page.getByRole('img', { name: /test rep/ }).waitFor(); }) },
   {
-    name: 'practice', open: async (page) => {
+    name: 'counter',
+    open: (page) =>
+      weakness(/Oska Merrin.*Yaw tumble/)(page).then(async () => {
+        await page.getByRole('link', { name: /Power turn Decides/ }).click();
+        await page.getByRole('img', { name: /test rep/ }).waitFor();
+      }),
+  },
+  {
+    name: 'practice',
+    open: async (page) => {
       // Stopped short: a rep that went wrong has more to show than one that did not.
       await page.goto('/drills/brake-to-mark/practice?wind=3');
       await page.getByRole('button', { name: 'Start' }).click({ timeout: 20_000 });
@@ -98,27 +152,35 @@ const PICTURES: readonly Picture[] = [
       await page.waitForTimeout(1_500);
     },
   },
-  { name: 'session', open: (page) => session(page).then(() => page.getByText(/The best there is/).scrollIntoViewIfNeeded()) },
   {
-    name: 'runner', open: async (page) => {
+    name: 'session',
+    open: (page) => session(page).then(() => page.getByText(/The best there is/).scrollIntoViewIfNeeded()),
+  },
+  {
+    name: 'runner',
+    open: async (page) => {
       await session(page);
       await page.getByRole('button', { name: 'To go or no-go' }).click();
       const boxes = page.getByRole('checkbox', { checked: false });
       await page.getByRole('heading', { name: 'Go or no-go' }).waitFor();
-      while (await boxes.count() > 0) await boxes.first().click();
+      while ((await boxes.count()) > 0) await boxes.first().click();
       await page.getByRole('button', { name: 'Go', exact: true }).click();
       for (let i = 0; i < 3; i += 1) await page.getByRole('button', { name: 'Met', exact: true }).click();
       await page.getByText(/3 of \d+ · 3 met/).waitFor();
     },
   },
   {
-    name: 'drill', open: async (page) => {
+    name: 'drill',
+    open: async (page) => {
       await page.goto('/drills/circle-both-ways');
       await page.getByRole('button', { name: 'Play' }).waitFor();
       for (let i = 0; i < 9; i += 1) await page.getByRole('button', { name: 'Step on' }).click();
     },
   },
-  { name: 'pilot', open: (page) => page.goto('/pilots').then(() => page.getByRole('link', { name: /^Nia/ }).click()) },
+  {
+    name: 'pilot',
+    open: (page) => page.goto('/pilots').then(() => page.getByRole('link', { name: /^Nia/ }).click()),
+  },
 ];
 
 /** Takes every picture that the README shows, from the demo data. */
@@ -131,13 +193,32 @@ export async function takePictures(): Promise<number> {
     await ensureDatabase(cluster.url, 'pictures');
     await withDatabase(cluster.url('pictures'), (db) => loadDemo(db, new Date()));
     const server = await startServer(cluster.url('pictures'), await freePort());
-    const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+    const browser = await chromium.launch({
+      executablePath,
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    });
     try {
       const baseURL = `http://127.0.0.1:${server.port}`;
       for (const picture of PICTURES) {
-        const context = await browser.newContext({ baseURL, viewport: picture.size ?? PHONE, colorScheme: picture.dark ? 'dark' : 'light', locale: 'en-GB' });
+        const context = await browser.newContext({
+          baseURL,
+          viewport: picture.size ?? PHONE,
+          colorScheme: picture.dark ? 'dark' : 'light',
+          locale: 'en-GB',
+        });
         const { email, password } = DEMO_TRAINERS[0];
-        const answer = await context.request.post('/api/sign-in', { data: { email, password }, headers: { Origin: baseURL } });
+        const answer = await context.request.post('/api/sign-in', {
+          data: { email, password },
+          headers: { Origin: baseURL },
+        });
         if (!answer.ok()) throw new CannotGoOn(`Sign-in answered ${answer.status()}.`);
         const page = await context.newPage();
         await picture.open(page);

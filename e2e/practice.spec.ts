@@ -5,7 +5,8 @@ import { expect, type Page, test } from './field';
 /** Flying a drill on the phone itself. */
 
 /** What the figures under the field say, in their own units. */
-const figure = async (page: Page, unit: RegExp): Promise<number> => Number.parseFloat((await page.getByText(unit).textContent())!);
+const figure = async (page: Page, unit: RegExp): Promise<number> =>
+  Number.parseFloat((await page.getByText(unit).textContent())!);
 const start = (page: Page) => page.getByRole('button', { name: 'Start' }).click({ timeout: 20_000 });
 /** A firm lift-off and a hover, by the key of the throttle. */
 async function popUp(page: Page): Promise<void> {
@@ -15,11 +16,16 @@ async function popUp(page: Page): Promise<void> {
   await page.keyboard.up('KeyW');
 }
 
-test('a drill waits with its marks, answers the keys of the layout, and says where it went in and why', async ({ trainer, page }) => {
+test('a drill waits with its marks, answers the keys of the layout, and says where it went in and why', async ({
+  trainer,
+  page,
+}) => {
   await trainer.today();
   await page.goto('/drills/tail-in-hover');
   await page.getByRole('link', { name: 'Practise it here' }).click();
-  await expect(page.getByRole('img', { name: 'The field from where the pilot stands' })).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByRole('img', { name: 'The field from where the pilot stands' })).toBeVisible({
+    timeout: 15_000,
+  });
   await start(page);
   const before = await figure(page, /m away$/);
   await page.keyboard.down('ArrowUp');
@@ -43,7 +49,10 @@ test('a drill waits with its marks, answers the keys of the layout, and says whe
   await expect(page.getByRole('img', { name: 'Sticks as they were held' })).toBeVisible();
 });
 
-test('on the other layout the same hand does another thing, and a thumb flies as a key does', async ({ trainer, page }) => {
+test('on the other layout the same hand does another thing, and a thumb flies as a key does', async ({
+  trainer,
+  page,
+}) => {
   await trainer.today();
   await page.goto('/drills/tail-in-hover/practice');
   await page.getByRole('radio', { name: 'Mode 1' }).click();
@@ -58,29 +67,48 @@ test('on the other layout the same hand does another thing, and a thumb flies as
   await page.mouse.up();
 });
 
-test('a rep flown from a weakness is measured, goes to it as one on the simulator, and can be taken back', async ({ trainer, page }) => {
+test('a rep flown from a weakness is measured, goes to it as one on the simulator, and can be taken back', async ({
+  trainer,
+  page,
+}) => {
   await drilled(trainer, page, 'Simulator pilot');
   const id = weaknessId(page);
   await page.goto(`/drills/pop-up-takeoff/practice?weakness=${id}`);
   await popUp(page);
   await expect(page.getByText(/^Recorded as (met|missed) on the simulator/)).toBeVisible({ timeout: 40_000 });
   await expect(page.getByText(/Within a span of the ground: /)).toBeVisible();
-  await expect.poll(async () => (await counted(trainer, id)).map((rep) => (rep as unknown as { flownOn: string }).flownOn)).toEqual(['simulator']);
+  await expect
+    .poll(async () =>
+      (await counted(trainer, id)).map((rep) => (rep as unknown as { flownOn: string }).flownOn),
+    )
+    .toEqual(['simulator']);
   await page.getByRole('button', { name: 'Take this rep back' }).click();
   await expect.poll(async () => (await counted(trainer, id)).length).toBe(0);
 });
 
-test('a flight is saved as an open log, judged again from it, and a log with a fault is told line and column', async ({ trainer, page }) => {
+test('a flight is saved as an open log, judged again from it, and a log with a fault is told line and column', async ({
+  trainer,
+  page,
+}) => {
   await trainer.today();
   await page.goto('/drills/pop-up-takeoff/practice');
   await popUp(page);
   await expect(page.getByText('Play', { exact: true })).toBeVisible({ timeout: 40_000 });
-  const verdict = await page.getByText(/^Within a span|^[✓✗] Within a span/).first().textContent();
-  const [saved] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the flight' }).click()]);
-  const csv = await readFile((await saved.path()), 'utf8');
+  const verdict = await page
+    .getByText(/^Within a span|^[✓✗] Within a span/)
+    .first()
+    .textContent();
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the flight' }).click(),
+  ]);
+  const csv = await readFile(await saved.path(), 'utf8');
   expect(csv.split('\n')[2]).toContain('time [s],east [m],north [m],up [m]');
   const judge = async (content: string) => {
-    const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: 'Judge a log' }).click()]);
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      page.getByRole('button', { name: 'Judge a log' }).click(),
+    ]);
     await chooser.setFiles({ name: 'flight.csv', mimeType: 'text/csv', buffer: Buffer.from(content) });
   };
   await judge(csv);
@@ -89,7 +117,11 @@ test('a flight is saved as an open log, judged again from it, and a log with a f
   await judge(csv.replace('up [m]', 'up [ft]'));
   await expect(page.getByText('"ft" is not its unit')).toBeVisible();
   const lines = csv.split('\n');
-  await judge([...lines.slice(0, 100), lines[100]!.replace(/^([^,]*,[^,]*,)[^,]*/, '$1far'), ...lines.slice(101)].join('\n'));
+  await judge(
+    [...lines.slice(0, 100), lines[100]!.replace(/^([^,]*,[^,]*,)[^,]*/, '$1far'), ...lines.slice(101)].join(
+      '\n',
+    ),
+  );
   await expect(page.getByText('Line 101, north [m]: "far" is not a number')).toBeVisible();
 });
 
@@ -101,7 +133,10 @@ async function fall(page: Page): Promise<void> {
   await page.keyboard.up('KeyS');
 }
 
-test('the phone is turned in flight and after it: it flies on, and the score stays', async ({ trainer, page }) => {
+test('the phone is turned in flight and after it: it flies on, and the score stays', async ({
+  trainer,
+  page,
+}) => {
   await trainer.today();
   await page.goto('/drills/fore-aft-line/practice');
   await start(page);
@@ -117,13 +152,20 @@ test('the phone is turned in flight and after it: it flies on, and the score sta
   await expect(page.getByRole('heading', { name: 'Likely cause' })).toBeVisible();
 });
 
-test('a phone on its side has the field between the thumbs; a thumb still down when a rep ends flies nothing on', async ({ trainer, page }) => {
+test('a phone on its side has the field between the thumbs; a thumb still down when a rep ends flies nothing on', async ({
+  trainer,
+  page,
+}) => {
   await trainer.today();
   await page.setViewportSize({ width: 844, height: 390 });
   await page.goto('/drills/tail-in-hover/practice');
   await page.getByRole('radio', { name: 'Self-level' }).click({ timeout: 20_000 });
   const stick = page.getByRole('img', { name: 'Left stick: throttle, yaw' });
-  const [left, view, right] = [(await stick.boundingBox())!, (await page.getByRole('img', { name: 'The field from where the pilot stands' }).boundingBox())!, (await page.getByRole('img', { name: 'Right stick: pitch, roll' }).boundingBox())!];
+  const [left, view, right] = [
+    (await stick.boundingBox())!,
+    (await page.getByRole('img', { name: 'The field from where the pilot stands' }).boundingBox())!,
+    (await page.getByRole('img', { name: 'Right stick: pitch, roll' }).boundingBox())!,
+  ];
   expect(left.x + left.width).toBeLessThan(view.x);
   expect(view.x + view.width).toBeLessThan(right.x);
   await stick.scrollIntoViewIfNeeded();
@@ -141,7 +183,12 @@ test('a phone on its side has the field between the thumbs; a thumb still down w
   expect(await figure(page, /m up$/)).toBeGreaterThan(1.5);
 });
 
-test('a rep flown with a pilot\'s own link waits for signal, and then stands with the weakness', async ({ trainer, page, browser, baseURL }) => {
+test("a rep flown with a pilot's own link waits for signal, and then stands with the weakness", async ({
+  trainer,
+  page,
+  browser,
+  baseURL,
+}) => {
   const pilot = await drilled(trainer, page, 'Own link');
   const id = weaknessId(page);
   await page.goto('/pilots');
@@ -151,7 +198,10 @@ test('a rep flown with a pilot\'s own link waits for signal, and then stands wit
   const context = await browser.newContext({ baseURL: baseURL! });
   const own = await context.newPage();
   await own.goto(address);
-  await own.getByRole('link', { name: /^Fly it here: / }).first().click();
+  await own
+    .getByRole('link', { name: /^Fly it here: / })
+    .first()
+    .click();
   await expect(own.getByText(/m away$/)).toBeVisible({ timeout: 20_000 });
   await context.setOffline(true);
   await start(own);
@@ -165,14 +215,20 @@ test('a rep flown with a pilot\'s own link waits for signal, and then stands wit
   await context.close();
 });
 
-test('a log of 300 MB, and one that is a single line, are turned away while the page goes on', async ({ trainer, page }, info) => {
+test('a log of 300 MB, and one that is a single line, are turned away while the page goes on', async ({
+  trainer,
+  page,
+}, info) => {
   await trainer.today();
   await page.goto('/drills/pop-up-takeoff/practice');
   const judge = async (megabytes: number) => {
     const path = info.outputPath(`${megabytes}.csv`);
     await writeFile(path, '');
     await truncate(path, megabytes * 1e6); // zeros, which take no room on the disk
-    const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: 'Judge a log' }).click()]);
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      page.getByRole('button', { name: 'Judge a log' }).click(),
+    ]);
     await chooser.setFiles(path);
   };
   await judge(300);
@@ -183,7 +239,11 @@ test('a log of 300 MB, and one that is a single line, are turned away while the 
   await expect(page.getByText('Line 1: it has no end within 1 MB')).toBeVisible();
 });
 
-test('a link opens the drill as the trainer set it, without an account, and a wrong one says what is wrong', async ({ trainer, page, browser }) => {
+test('a link opens the drill as the trainer set it, without an account, and a wrong one says what is wrong', async ({
+  trainer,
+  page,
+  browser,
+}) => {
   await trainer.today();
   await page.goto('/drills/brake-to-mark/practice');
   await page.getByRole('radio', { name: 'Trees' }).click();
@@ -196,11 +256,16 @@ test('a link opens the drill as the trainer set it, without an account, and a wr
   await start(stranger);
   await expect(stranger.getByText(/m away$/)).toBeVisible();
   await stranger.goto(address.replace('gusts=strong', 'gusts=wild'));
-  await expect(stranger.getByText('Gusts must be one of none, usual, strong')).toBeVisible({ timeout: 20_000 });
+  await expect(stranger.getByText('Gusts must be one of none, usual, strong')).toBeVisible({
+    timeout: 20_000,
+  });
   await stranger.context().close();
 });
 
-test('a transmitter is set up by moving its sticks, flies by them, and is known again', async ({ trainer, page }) => {
+test('a transmitter is set up by moving its sticks, flies by them, and is known again', async ({
+  trainer,
+  page,
+}) => {
   await trainer.today();
   await page.addInitScript(`
     window.pad = { id: 'Training transmitter', axes: [0, 0, 0, -1, 0], buttons: [{ pressed: false, value: 0 }, { pressed: false, value: 0 }] };
@@ -210,7 +275,12 @@ test('a transmitter is set up by moving its sticks, flies by them, and is known 
   await page.getByRole('button', { name: 'Set the sticks up' }).click({ timeout: 20_000 });
   const push = (axis: number, value: number) => page.evaluate(`window.pad.axes[${axis}] = ${value}`);
   // Throttle on the fourth axis, yaw on the fifth the wrong way round, pitch and roll on the first two.
-  for (const [axis, high, low] of [[3, 1, -1], [4, -0.8, 0.8], [1, -1, 1], [0, 1, -1]] as const) {
+  for (const [axis, high, low] of [
+    [3, 1, -1],
+    [4, -0.8, 0.8],
+    [1, -1, 1],
+    [0, 1, -1],
+  ] as const) {
     await push(axis, axis === 3 ? -1 : 0);
     for (const value of [high, low]) {
       await push(axis, value);
@@ -224,14 +294,21 @@ test('a transmitter is set up by moving its sticks, flies by them, and is known 
   await start(page);
   await expect.poll(() => figure(page, /m up$/), { timeout: 15_000 }).toBeGreaterThan(4);
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Set the sticks up again' })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('button', { name: 'Set the sticks up again' })).toBeVisible({
+    timeout: 20_000,
+  });
 });
 
-test('where nothing can be drawn in three dimensions it says so, and map and figures still show the flight', async ({ trainer, page }) => {
+test('where nothing can be drawn in three dimensions it says so, and map and figures still show the flight', async ({
+  trainer,
+  page,
+}) => {
   await trainer.today();
   await page.addInitScript('HTMLCanvasElement.prototype.getContext = () => null;');
   await page.goto('/drills/fore-aft-line/practice');
-  await expect(page.getByText('No picture: the part that draws did not start.')).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText('No picture: the part that draws did not start.')).toBeVisible({
+    timeout: 20_000,
+  });
   await start(page);
   await page.keyboard.down('ArrowUp');
   await expect.poll(() => figure(page, /m away$/), { timeout: 15_000 }).toBeGreaterThan(11);
@@ -242,7 +319,10 @@ test('the phone leaned forward flies forward', async ({ trainer, page }) => {
   await trainer.today();
   await page.goto('/drills/fore-aft-line/practice');
   await page.getByRole('button', { name: 'Tilt flies pitch and roll' }).click();
-  const lean = (beta: number) => page.evaluate(`window.dispatchEvent(new DeviceOrientationEvent('deviceorientation', { alpha: 0, beta: ${beta}, gamma: 0 }))`);
+  const lean = (beta: number) =>
+    page.evaluate(
+      `window.dispatchEvent(new DeviceOrientationEvent('deviceorientation', { alpha: 0, beta: ${beta}, gamma: 0 }))`,
+    );
   await lean(40);
   await expect(page.getByRole('button', { name: 'Stop flying by tilt' })).toBeVisible();
   await start(page);

@@ -10,7 +10,10 @@ test.describe('a session', () => {
     await page.getByLabel('Wind now', { exact: true }).blur();
   };
 
-  test('is laid out, looked over, flown and ended; a crash on the way keeps drill, rep and wind', async ({ trainer, page }) => {
+  test('is laid out, looked over, flown and ended; a crash on the way keeps drill, rep and wind', async ({
+    trainer,
+    page,
+  }) => {
     const pilot = await drilled(trainer, page, 'Signe Vale');
     const id = weaknessId(page);
     await planFor(page, pilot, '1.5');
@@ -18,7 +21,7 @@ test.describe('a session', () => {
     await page.getByRole('button', { name: 'To go or no-go' }).click();
     await expect(page.getByRole('heading', { name: 'Go or no-go' })).toBeVisible();
     const boxes = page.getByRole('checkbox', { checked: false });
-    while (await boxes.count() > 0) await boxes.first().click();
+    while ((await boxes.count()) > 0) await boxes.first().click();
     await page.getByRole('button', { name: 'Go', exact: true }).click();
     await expect(page.getByText(/0 of \d+ · 0 met/)).toBeVisible();
     await met(page).click();
@@ -45,7 +48,12 @@ test.describe('a session', () => {
 
     await trainer.today();
     await page.getByRole('link', { name: 'Go on with the session' }).click();
-    for (let i = 0; i < 12 && !(await page.getByRole('heading', { name: 'Your own eyes' }).isVisible()); i += 1) await page.getByRole('button', { name: /^(Next|End)$/ }).click();
+    for (
+      let i = 0;
+      i < 12 && !(await page.getByRole('heading', { name: 'Your own eyes' }).isVisible());
+      i += 1
+    )
+      await page.getByRole('button', { name: /^(Next|End)$/ }).click();
     await page.getByRole('checkbox').first().click();
     await page.getByRole('radio').first().click();
     await page.getByRole('button', { name: 'Go on' }).click();
@@ -54,10 +62,15 @@ test.describe('a session', () => {
     expect(rep!.sessionId).not.toBeNull();
   });
 
-  test('a no-go says why, and is overruled only with a reason; too much wind leaves nothing to fly', async ({ trainer, page }) => {
+  test('a no-go says why, and is overruled only with a reason; too much wind leaves nothing to fly', async ({
+    trainer,
+    page,
+  }) => {
     const pilot = await drilled(trainer, page, 'Torben Lie');
     await planFor(page, pilot, '9');
-    await expect(page.getByText(/^Refused\. The wind is 9\sm\/s and this pilot's limit 6\sm\/s/).first()).toBeVisible({ timeout: 30_000 });
+    await expect(
+      page.getByText(/^Refused\. The wind is 9\sm\/s and this pilot's limit 6\sm\/s/).first(),
+    ).toBeVisible({ timeout: 30_000 });
     await expect(page.getByText('Nothing to fly: see why below.')).toBeVisible();
     await page.getByLabel('Wind now', { exact: true }).fill('3');
     await page.getByLabel('Wind now', { exact: true }).blur();
@@ -80,7 +93,10 @@ test.describe('a session', () => {
     await expect(met(page)).toBeVisible();
   };
 
-  test('the screen stays awake, the beat is heard, and when the pack is down to its reserve it says land', async ({ trainer, page }) => {
+  test('the screen stays awake, the beat is heard, and when the pack is down to its reserve it says land', async ({
+    trainer,
+    page,
+  }) => {
     await page.addInitScript(`
       window.tones = [];
       const make = AudioContext.prototype.createOscillator;
@@ -94,7 +110,9 @@ test.describe('a session', () => {
     await goAllTheSame(page);
     expect(await page.evaluate('window.locks')).toBe(1);
     await page.getByRole('button', { name: 'Beat', exact: true }).click();
-    await expect.poll(async () => (await tones()).filter((hertz) => hertz === 1200).length, { timeout: 10_000 }).toBeGreaterThan(2);
+    await expect
+      .poll(async () => (await tones()).filter((hertz) => hertz === 1200).length, { timeout: 10_000 })
+      .toBeGreaterThan(2);
     await page.getByRole('button', { name: 'Beat 40' }).click();
     await page.getByRole('button', { name: 'Beat 60' }).click();
     await page.getByRole('button', { name: 'Beat 80' }).click();
@@ -102,7 +120,9 @@ test.describe('a session', () => {
     await expect(page.getByRole('timer')).toBeVisible();
     await page.clock.setFixedTime(new Date(Date.now() + 8 * 60_000 + 1_000));
     await expect(page.getByText(/Landing reserve: land now, feet down at \d+ %/)).toBeVisible();
-    await expect.poll(async () => (await tones()).filter((hertz) => hertz < 1000).length, { timeout: 10_000 }).toBe(3);
+    await expect
+      .poll(async () => (await tones()).filter((hertz) => hertz < 1000).length, { timeout: 10_000 })
+      .toBe(3);
     await page.goto('/');
     await expect(page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
   });
@@ -115,23 +135,42 @@ test.describe('a session', () => {
     await expect(page.getByText(/The best there is/)).toBeVisible({ timeout: 30_000 });
     await page.getByLabel('First take-off').fill('16:00');
     await page.getByLabel('Light until').fill('15:30');
-    await expect(page.getByText('Light until is before the first take-off: put one of them right.')).toBeVisible();
+    await expect(
+      page.getByText('Light until is before the first take-off: put one of them right.'),
+    ).toBeVisible();
     await page.getByLabel('Light until').fill('16:10');
-    await expect(page.getByText(/^1 pack, .*The best there is for this time/)).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText(/^1 pack, .*The best there is for this time/)).toBeVisible({
+      timeout: 30_000,
+    });
     await at(17);
     await page.getByRole('button', { name: 'To go or no-go' }).click();
-    await expect(page.getByText('Light until 16:10. The light is gone: another day, or the simulator.')).toBeVisible();
+    await expect(
+      page.getByText('Light until 16:10. The light is gone: another day, or the simulator.'),
+    ).toBeVisible();
   });
 
-  test('another trainer changed it meanwhile: both are shown, told in words, and one is chosen', async ({ trainer, page, baseURL }) => {
+  test('another trainer changed it meanwhile: both are shown, told in words, and one is chosen', async ({
+    trainer,
+    page,
+    baseURL,
+  }) => {
     const pilot = await drilled(trainer, page, 'Jens Rowantree');
     await planFor(page, pilot, '1');
     await page.getByRole('button', { name: 'To go or no-go' }).click();
     await expect(page.getByRole('heading', { name: 'Go or no-go' })).toBeVisible();
     await trainer.sent();
     const id = /session\/([^/?]+)/.exec(page.url())![1]!;
-    const { content, revision } = (await (await trainer.context.request.get(`/api/sessions/${id}`)).json()) as { content: object; revision: number };
-    expect((await trainer.context.request.put(`/api/sessions/${id}`, { data: { ...content, windMps: 4, basedOn: revision }, headers: { Origin: baseURL! } })).ok()).toBe(true);
+    const { content, revision } = (await (
+      await trainer.context.request.get(`/api/sessions/${id}`)
+    ).json()) as { content: object; revision: number };
+    expect(
+      (
+        await trainer.context.request.put(`/api/sessions/${id}`, {
+          data: { ...content, windMps: 4, basedOn: revision },
+          headers: { Origin: baseURL! },
+        })
+      ).ok(),
+    ).toBe(true);
     await page.getByRole('button', { name: 'Go all the same' }).click();
     await page.getByLabel(/Why is it safe/).fill('Tried in the hall.');
     await page.getByRole('button', { name: 'Go', exact: true }).click();
@@ -145,11 +184,17 @@ test.describe('a session', () => {
     const pilot = await drilled(trainer, page, 'Maia Stenn');
     await planFor(page, pilot, '1');
     await expect(page.getByText(/The best there is/)).toBeVisible({ timeout: 30_000 });
-    await page.getByRole('button', { name: /^Leave out/ }).first().click();
+    await page
+      .getByRole('button', { name: /^Leave out/ })
+      .first()
+      .click();
     await expect(page.getByText(/Your order costs \d+ %/)).toBeVisible();
     await page.getByRole('button', { name: 'Back to the best' }).click();
     await expect(page.getByText(/The best there is/)).toBeVisible();
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Calendar file' }).click()]);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Calendar file' }).click(),
+    ]);
     expect(readFileSync(await download.path(), 'utf8')).toContain('BEGIN:VEVENT');
   });
 });

@@ -1,5 +1,13 @@
 import { createHash } from 'node:crypto';
-import { createReadStream, createWriteStream, existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import {
+  createReadStream,
+  createWriteStream,
+  existsSync,
+  readdirSync,
+  readFileSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { constants, createBrotliCompress, createGzip } from 'node:zlib';
@@ -20,35 +28,59 @@ const LEAVE_OUT_UNUSED = { EXPO_UNSTABLE_METRO_OPTIMIZE_GRAPH: '1', EXPO_UNSTABL
 const filesIn = (folder: string): string[] =>
   readdirSync(folder, { withFileTypes: true })
     .filter((entry) => !['node_modules', 'dist', '.expo'].includes(entry.name))
-    .flatMap((entry) => (entry.isDirectory() ? filesIn(path.join(folder, entry.name)) : [path.join(folder, entry.name)]));
+    .flatMap((entry) =>
+      entry.isDirectory() ? filesIn(path.join(folder, entry.name)) : [path.join(folder, entry.name)],
+    );
 
 /** What the built app depends on, as one number. */
 function sourceHash(): string {
   const hash = createHash('sha256');
-  const files = [...filesIn(path.join(ROOT, 'app')), ...filesIn(path.join(ROOT, 'core')), path.join(ROOT, 'package-lock.json'), path.join(ROOT, 'tools', 'build-app.ts')];
-  for (const file of files.filter((name) => !/\.test\.tsx?$/.test(name)).sort()) hash.update(path.relative(ROOT, file)).update(readFileSync(file));
+  const files = [
+    ...filesIn(path.join(ROOT, 'app')),
+    ...filesIn(path.join(ROOT, 'core')),
+    path.join(ROOT, 'package-lock.json'),
+    path.join(ROOT, 'tools', 'build-app.ts'),
+  ];
+  for (const file of files.filter((name) => !/\.test\.tsx?$/.test(name)).sort())
+    hash.update(path.relative(ROOT, file)).update(readFileSync(file));
   return hash.digest('hex');
 }
 
-/** Writes the service worker that keeps every file of the app in the browser, and answers every page's address with the app itself. */
+/**
+ * Writes the service worker that keeps every file of the app in the browser, and answers every page's address
+ * with the app itself.
+ */
 async function addServiceWorker(folder: string): Promise<void> {
   const { warnings, count } = await generateSW({
-    globDirectory: folder, globPatterns: ['**/*.{js,css,html,svg,png,ttf,woff,woff2,wasm,webmanifest}'], globIgnores: ['**/*.map'], swDest: path.join(folder, 'service-worker.js'),
+    globDirectory: folder,
+    globPatterns: ['**/*.{js,css,html,svg,png,ttf,woff,woff2,wasm,webmanifest}'],
+    globIgnores: ['**/*.map'],
+    swDest: path.join(folder, 'service-worker.js'),
     // Names in these folders carry a hash of their content.
     dontCacheBustURLsMatching: /\/(_expo\/static|assets)\//,
-    maximumFileSizeToCacheInBytes: LARGEST_KEPT, navigateFallback: '/index.html', navigateFallbackDenylist: [/^\/api\//, /^\/(healthz|readyz)$/],
-    cleanupOutdatedCaches: true, sourcemap: false, inlineWorkboxRuntime: true,
+    maximumFileSizeToCacheInBytes: LARGEST_KEPT,
+    navigateFallback: '/index.html',
+    navigateFallbackDenylist: [/^\/api\//, /^\/(healthz|readyz)$/],
+    cleanupOutdatedCaches: true,
+    sourcemap: false,
+    inlineWorkboxRuntime: true,
   });
-  if (warnings.length > 0 || count === 0) throw new CannotGoOn(`The service worker lacks a part of the app:\n${warnings.join('\n')}`);
+  if (warnings.length > 0 || count === 0)
+    throw new CannotGoOn(`The service worker lacks a part of the app:\n${warnings.join('\n')}`);
 }
 
 /** Compresses once what every visitor fetches. */
 async function compress(folder: string): Promise<void> {
   const files = readdirSync(folder, { recursive: true, withFileTypes: true })
-    .filter((entry) => entry.isFile() && COMPRESSED.test(entry.name)).map((entry) => path.join(entry.parentPath, entry.name));
+    .filter((entry) => entry.isFile() && COMPRESSED.test(entry.name))
+    .map((entry) => path.join(entry.parentPath, entry.name));
   for (const file of files.filter((name) => statSync(name).size >= WORTH_COMPRESSING)) {
     await pipeline(createReadStream(file), createGzip({ level: 9 }), createWriteStream(`${file}.gz`));
-    await pipeline(createReadStream(file), createBrotliCompress({ params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }), createWriteStream(`${file}.br`));
+    await pipeline(
+      createReadStream(file),
+      createBrotliCompress({ params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }),
+      createWriteStream(`${file}.br`),
+    );
   }
 }
 
@@ -59,9 +91,11 @@ export async function buildApp(): Promise<void> {
   say('Building the app (a minute or two) …');
   const expo = path.join(ROOT, 'node_modules', '.bin', 'expo');
   const { code, output } = await run(expo, ['export', '--platform', 'web', '--output-dir', 'dist'], {
-    cwd: path.join(ROOT, 'app'), env: { CI: '1', EXPO_NO_TELEMETRY: '1', NODE_ENV: 'production', NODE_OPTIONS: '', ...LEAVE_OUT_UNUSED },
+    cwd: path.join(ROOT, 'app'),
+    env: { CI: '1', EXPO_NO_TELEMETRY: '1', NODE_ENV: 'production', NODE_OPTIONS: '', ...LEAVE_OUT_UNUSED },
   });
-  if (code !== 0) throw new CannotGoOn(`The app does not build:\n${output.trim().split('\n').slice(-30).join('\n')}`);
+  if (code !== 0)
+    throw new CannotGoOn(`The app does not build:\n${output.trim().split('\n').slice(-30).join('\n')}`);
   await addServiceWorker(APP_FOLDER);
   await compress(APP_FOLDER);
   writeFileSync(STAMP, hash);

@@ -27,7 +27,9 @@ export function runningIn(folder: string): Running | null {
 }
 
 const says = ({ pid, port }: Running): string =>
-  (port === null ? `Skelby is at work on this data (process ${pid}). Wait until it is done` : `Skelby already runs on this data at http://127.0.0.1:${port} (process ${pid}). Stop that one`);
+  port === null
+    ? `Skelby is at work on this data (process ${pid}). Wait until it is done`
+    : `Skelby already runs on this data at http://127.0.0.1:${port} (process ${pid}). Stop that one`;
 
 /**
  * Keeps two launchers from using one data folder.
@@ -43,7 +45,9 @@ export function claim(folder: string, port: number | null): () => void {
     writeFileSync(file, JSON.stringify({ pid: process.pid, port }));
   } catch (error) {
     if (error instanceof CannotGoOn) throw error;
-    throw new CannotGoOn(`The data folder ${folder} cannot be used (${(error as Error).message}). Name another with --data DIR.`);
+    throw new CannotGoOn(
+      `The data folder ${folder} cannot be used (${(error as Error).message}). Name another with --data DIR.`,
+    );
   }
   return () => rmSync(file, { force: true });
 }

@@ -18,10 +18,13 @@ export interface Cluster {
 
 export const freePort = (): Promise<number> =>
   new Promise((resolve, reject) => {
-    const probe = net.createServer().once('error', reject).listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as net.AddressInfo;
-      probe.close(() => resolve(port));
-    });
+    const probe = net
+      .createServer()
+      .once('error', reject)
+      .listen(0, '127.0.0.1', () => {
+        const { port } = probe.address() as net.AddressInfo;
+        probe.close(() => resolve(port));
+      });
   });
 
 interface Owner {
@@ -32,8 +35,13 @@ interface Owner {
 /** PostgreSQL refuses to run as root: as root its programs run as the user Debian made for it. */
 async function owner(): Promise<Owner | null> {
   if (process.getuid?.() !== 0) return null;
-  const [uid, gid] = await Promise.all(['-u', '-g'].map(async (flag) => Number((await run('id', [flag, 'postgres'])).output)));
-  if (!uid || !gid) throw new CannotGoOn('PostgreSQL may not run as root, and there is no user "postgres" to run it as. Install Debian\'s package postgresql, or start Skelby as another user.');
+  const [uid, gid] = await Promise.all(
+    ['-u', '-g'].map(async (flag) => Number((await run('id', [flag, 'postgres'])).output)),
+  );
+  if (!uid || !gid)
+    throw new CannotGoOn(
+      'PostgreSQL may not run as root, and there is no user "postgres" to run it as. Install Debian\'s package postgresql, or start Skelby as another user.',
+    );
   return { uid, gid };
 }
 
@@ -54,7 +62,9 @@ function prepare(folder: string, own: Owner | null): void {
     if (own) chownSync(folder, own.uid, own.gid);
     chmodSync(folder, 0o700);
   } catch (error) {
-    throw new CannotGoOn(`The data folder ${folder} cannot be used (${(error as Error).message}). Name another with --data DIR.`);
+    throw new CannotGoOn(
+      `The data folder ${folder} cannot be used (${(error as Error).message}). Name another with --data DIR.`,
+    );
   }
 }
 
@@ -63,30 +73,50 @@ async function create(bin: string, folder: string, own: Owner | null): Promise<v
   writeFileSync(secret, randomBytes(24).toString('hex'), { mode: 0o600 });
   if (own) chownSync(secret, own.uid, own.gid);
   const { code, output } = await asOwner(own, path.join(bin, 'initdb'), [
-    '-D', path.join(folder, 'cluster'), '-U', USER, '--auth=scram-sha-256', `--pwfile=${secret}`, '--encoding=UTF8', '--locale=C.UTF-8', '--no-sync',
+    '-D',
+    path.join(folder, 'cluster'),
+    '-U',
+    USER,
+    '--auth=scram-sha-256',
+    `--pwfile=${secret}`,
+    '--encoding=UTF8',
+    '--locale=C.UTF-8',
+    '--no-sync',
   ]);
-  if (code !== 0) throw new CannotGoOn(`A database could not be made in ${folder}:\n${lastLines(output)}\nName another folder with --data DIR.`);
+  if (code !== 0)
+    throw new CannotGoOn(
+      `A database could not be made in ${folder}:\n${lastLines(output)}\nName another folder with --data DIR.`,
+    );
 }
 
 function assertUsable(bin: string, folder: string): void {
   const version = path.join(folder, 'cluster', 'PG_VERSION');
-  const broken = (why: string) => new CannotGoOn(`The data folder ${folder} is not usable: ${why}. Restore it from a backup, move it away, or name another with --data DIR.`);
-  if (!existsSync(version) || !existsSync(path.join(folder, 'password'))) throw broken('part of the database is missing');
+  const broken = (why: string) =>
+    new CannotGoOn(
+      `The data folder ${folder} is not usable: ${why}. Restore it from a backup, move it away, or name another with --data DIR.`,
+    );
+  if (!existsSync(version) || !existsSync(path.join(folder, 'password')))
+    throw broken('part of the database is missing');
   const made = readFileSync(version, 'utf8').trim();
   const runs = path.basename(path.dirname(bin));
   if (made !== runs) throw broken(`it was made by PostgreSQL ${made}, and this machine has ${runs}`);
 }
 
-/** Line of PostgreSQL's own note of a running server that holds its port (PostgreSQL documentation, postmaster.pid). */
+/**
+ * Line of PostgreSQL's own note of a running server that holds its port (PostgreSQL documentation,
+ * postmaster.pid).
+ */
 const PORT_LINE = 3;
 
-const urlIn = (folder: string, port: number) => (database: string) => `postgres://${USER}:${readFileSync(path.join(folder, 'password'), 'utf8')}@127.0.0.1:${port}/${database}`;
+const urlIn = (folder: string, port: number) => (database: string) =>
+  `postgres://${USER}:${readFileSync(path.join(folder, 'password'), 'utf8')}@127.0.0.1:${port}/${database}`;
 
 /** Addresses in the cluster that a launcher has running in this folder. */
 export function joinCluster(folder: string): Cluster['url'] {
   const note = path.join(folder, 'cluster', 'postmaster.pid');
   const port = existsSync(note) ? Number(readFileSync(note, 'utf8').split('\n')[PORT_LINE]) : Number.NaN;
-  if (!Number.isInteger(port)) throw new CannotGoOn(`Skelby is starting or stopping on the data in ${folder}: try again in a moment.`);
+  if (!Number.isInteger(port))
+    throw new CannotGoOn(`Skelby is starting or stopping on the data in ${folder}: try again in a moment.`);
   return urlIn(folder, port);
 }
 
@@ -99,14 +129,19 @@ export async function startCluster(folder: string): Promise<Cluster> {
   const own = await owner();
   prepare(folder, own);
   if (own && !(await postgresCanReach(folder))) {
-    throw new CannotGoOn(`As root, PostgreSQL runs as the user "postgres", which may not enter ${folder}. Name a folder it may enter with --data DIR, such as /var/tmp/skelby.`);
+    throw new CannotGoOn(
+      `As root, PostgreSQL runs as the user "postgres", which may not enter ${folder}. Name a folder it may enter with --data DIR, such as /var/tmp/skelby.`,
+    );
   }
   const data = path.join(folder, 'cluster');
   if (existsSync(data)) assertUsable(bin, folder);
   else await create(bin, folder, own);
 
-  const control = (args: readonly string[]) => asOwner(own, path.join(bin, 'pg_ctl'), ['-D', data, '-w', ...args]);
-  const stop = async () => { await control(['-m', 'fast', 'stop']); };
+  const control = (args: readonly string[]) =>
+    asOwner(own, path.join(bin, 'pg_ctl'), ['-D', data, '-w', ...args]);
+  const stop = async () => {
+    await control(['-m', 'fast', 'stop']);
+  };
   // Left running when an earlier start was killed before it could stop it.
   if ((await control(['status'])).code === 0) await stop();
 
@@ -117,7 +152,15 @@ export async function startCluster(folder: string): Promise<Cluster> {
   const { code, output } = await control(['-l', log, '-o', options, 'start']);
   if (code !== 0) {
     const why = existsSync(log) ? readFileSync(log, 'utf8') : output;
-    throw new CannotGoOn(`The database in ${folder} does not start:\n${lastLines(why)}\nRestore it from a backup, move it away, or name another folder with --data DIR.`);
+    throw new CannotGoOn(
+      `The database in ${folder} does not start:\n${lastLines(why)}\nRestore it from a backup, move it away, or name another folder with --data DIR.`,
+    );
   }
-  return { url: urlIn(folder, port), stop, breakOff: async () => { await control(['-m', 'immediate', '-l', log, 'restart']); } };
+  return {
+    url: urlIn(folder, port),
+    stop,
+    breakOff: async () => {
+      await control(['-m', 'immediate', '-l', log, 'restart']);
+    },
+  };
 }

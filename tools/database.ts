@@ -7,7 +7,9 @@ import { CannotGoOn } from './say';
 export async function ensureDatabase(url: (database: string) => string, name: string): Promise<void> {
   const db = connect(url('postgres'));
   try {
-    const { rows } = await db.raw('select 1 from pg_database where datname = ?', [name]) as { rows: unknown[] };
+    const { rows } = (await db.raw('select 1 from pg_database where datname = ?', [name])) as {
+      rows: unknown[];
+    };
     if (rows.length === 0) await db.raw('create database ??', [name]);
   } finally {
     await db.destroy();
@@ -29,7 +31,9 @@ export async function withDatabase<T>(url: string, work: (db: Knex) => Promise<T
   const db = connect(url);
   try {
     await db.raw('select 1').catch((error: Error) => {
-      throw new CannotGoOn(`The database at DATABASE_URL does not answer (${error.message || 'no connection'}). Check the address, user and password, and that it is running.`);
+      throw new CannotGoOn(
+        `The database at DATABASE_URL does not answer (${error.message || 'no connection'}). Check the address, user and password, and that it is running.`,
+      );
     });
     await migrate(db);
     return await work(db);

@@ -12,7 +12,10 @@ import { id, rep, Visitor, withWeakness } from '../server/src/testing/test-schoo
 import { type Cluster, freePort, startCluster } from './cluster';
 import { ensureDatabase, withDatabase } from './database';
 
-/** A phone's own outbox against the real server and database, while both are killed under it: reps in, reps out. */
+/**
+ * A phone's own outbox against the real server and database, while both are killed under it: reps in, reps
+ * out.
+ */
 
 const folder = mkdtempSync(path.join(tmpdir(), 'skelby-faults-'));
 chmodSync(folder, 0o755);
@@ -25,13 +28,26 @@ let port: number;
 
 function up(): Promise<void> {
   server = fork(path.join(__dirname, '..', 'server', 'src', 'main.ts'), {
-    execArgv: ['--import', 'tsx'], stdio: ['ignore', 'ignore', 'inherit', 'ipc'], env: { ...process.env, DATABASE_URL: cluster.url('faults'), PORT: String(port), APP_FOLDER: '/nowhere', LOG_LEVEL: 'silent', NODE_ENV: 'production' },
+    execArgv: ['--import', 'tsx'],
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+    env: {
+      ...process.env,
+      DATABASE_URL: cluster.url('faults'),
+      PORT: String(port),
+      APP_FOLDER: '/nowhere',
+      LOG_LEVEL: 'silent',
+      NODE_ENV: 'production',
+    },
   });
-  return new Promise((resolve) => { server.once('message', () => resolve()); });
+  return new Promise((resolve) => {
+    server.once('message', () => resolve());
+  });
 }
 
 function ended(signal: 'SIGKILL' | 'SIGTERM'): Promise<void> {
-  const gone = new Promise<void>((resolve) => { server.once('exit', () => resolve()); });
+  const gone = new Promise<void>((resolve) => {
+    server.once('exit', () => resolve());
+  });
   server.kill(signal);
   return gone;
 }
@@ -41,7 +57,13 @@ const killed = () => ended('SIGKILL');
 beforeAll(async () => {
   cluster = await startCluster(path.join(folder, 'data'));
   await ensureDatabase(cluster.url, 'faults');
-  await withDatabase(cluster.url('faults'), async (db) => { await addTrainer(db, await addSchool(db, { name: 'Faults' }), { name: 'Hanne', email: EMAIL, password: PASSWORD }); });
+  await withDatabase(cluster.url('faults'), async (db) => {
+    await addTrainer(db, await addSchool(db, { name: 'Faults' }), {
+      name: 'Hanne',
+      email: EMAIL,
+      password: PASSWORD,
+    });
+  });
   port = await freePort();
   await up();
 }, 120_000);
@@ -53,23 +75,42 @@ afterAll(async () => {
 
 const phone = (): Shelf<Waiting> & { readonly items: Map<string, Waiting> } => {
   const items = new Map<string, Waiting>();
-  return { items, all: async () => [...items.values()], put: async (key, item) => { items.set(key, item); }, drop: async (key) => { items.delete(key); }, clear: async () => items.clear() };
+  return {
+    items,
+    all: async () => [...items.values()],
+    put: async (key, item) => {
+      items.set(key, item);
+    },
+    drop: async (key) => {
+      items.delete(key);
+    },
+    clear: async () => items.clear(),
+  };
 };
 
 /** Sends as the app's own client does. */
-const sender = (cookie: string) => async (address: string, body: unknown): Promise<BatchAnswer> => {
-  let response: Response;
-  try {
-    response = await fetch(`http://127.0.0.1:${port}/api${address}`, { method: 'POST', headers: { Cookie: cookie, Origin: `http://127.0.0.1:${port}`, 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
-    if (response.ok) return (await response.json()) as BatchAnswer;
-  } catch {
-    throw new NoConnection();
-  }
-  throw new ApiProblem(response.status, `${response.status}`);
-};
+const sender =
+  (cookie: string) =>
+  async (address: string, body: unknown): Promise<BatchAnswer> => {
+    let response: Response;
+    try {
+      response = await fetch(`http://127.0.0.1:${port}/api${address}`, {
+        method: 'POST',
+        headers: { Cookie: cookie, Origin: `http://127.0.0.1:${port}`, 'Content-Type': 'application/json' },
+        body: JSON.stringify(body),
+      });
+      if (response.ok) return (await response.json()) as BatchAnswer;
+    } catch {
+      throw new NoConnection();
+    }
+    throw new ApiProblem(response.status, `${response.status}`);
+  };
 
 const left = (outbox: Outbox) => outbox.state().items.filter(isToSend).length;
-const pause = (ms: number) => new Promise((resolve) => { setTimeout(resolve, ms); });
+const pause = (ms: number) =>
+  new Promise((resolve) => {
+    setTimeout(resolve, ms);
+  });
 
 /** Sends until nothing is left, whatever happens to what is at the other end. */
 async function sendAll(outbox: Outbox): Promise<void> {
@@ -87,9 +128,21 @@ async function aWeakness(): Promise<{ cookie: string; weaknessId: string }> {
 }
 
 async function filled(cookie: string, weaknessId: string, count: number, shelf = phone()): Promise<Outbox> {
-  const outbox = new Outbox(() => Promise.reject(new NoConnection()), shelf, () => PHONE);
+  const outbox = new Outbox(
+    () => Promise.reject(new NoConnection()),
+    shelf,
+    () => PHONE,
+  );
   outbox.use('hanne');
-  for (let i = 0; i < count; i += 1) await outbox.add({ path: `/reps/${id()}`, stamp: 'flownAt', what: 'rep', body: rep(weaknessId, { flownAt: new Date(Date.parse('2026-03-03T08:00:00Z') + i * 20_000).toISOString() }) });
+  for (let i = 0; i < count; i += 1)
+    await outbox.add({
+      path: `/reps/${id()}`,
+      stamp: 'flownAt',
+      what: 'rep',
+      body: rep(weaknessId, {
+        flownAt: new Date(Date.parse('2026-03-03T08:00:00Z') + i * 20_000).toISOString(),
+      }),
+    });
   await outbox.flush();
   outbox.use(null);
   const sending = new Outbox(sender(cookie), shelf, () => PHONE);
@@ -98,10 +151,19 @@ async function filled(cookie: string, weaknessId: string, count: number, shelf =
   return sending;
 }
 
-const recorded = (weaknessId: string) => withDatabase(cluster.url('faults'), async (db) => ({
-  reps: Number((await db('reps').where({ weaknessId }).count('* as n').first() as { n: number }).n),
-  events: Number((await db('events').where({ subject: 'rep', action: 'recorded' }).whereIn('subject_id', db('reps').select('id').where({ weaknessId })).count('* as n').first() as { n: number }).n),
-}));
+const recorded = (weaknessId: string) =>
+  withDatabase(cluster.url('faults'), async (db) => ({
+    reps: Number(((await db('reps').where({ weaknessId }).count('* as n').first()) as { n: number }).n),
+    events: Number(
+      (
+        (await db('events')
+          .where({ subject: 'rep', action: 'recorded' })
+          .whereIn('subject_id', db('reps').select('id').where({ weaknessId }))
+          .count('* as n')
+          .first()) as { n: number }
+      ).n,
+    ),
+  }));
 
 test('the server killed twice and the database broken off once, in the middle of the writing: 500 reps in, 500 reps out', async () => {
   const { cookie, weaknessId } = await aWeakness();

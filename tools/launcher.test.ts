@@ -21,7 +21,10 @@ interface Ended {
   readonly said: string;
 }
 
-function skelby(args: readonly string[], env: Record<string, string> = {}): { child: ChildProcess; up: Promise<void>; ended: Promise<Ended> } {
+function skelby(
+  args: readonly string[],
+  env: Record<string, string> = {},
+): { child: ChildProcess; up: Promise<void>; ended: Promise<Ended> } {
   const own: NodeJS.ProcessEnv = { ...process.env };
   delete own['DATABASE_URL'];
   const child = spawn(SKELBY, args, { env: { ...own, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
@@ -33,26 +36,47 @@ function skelby(args: readonly string[], env: Record<string, string> = {}): { ch
     child.once('close', () => reject(new Error(`It ended before it was up:\n${said}`)));
   });
   up.catch(() => undefined); // a start that is meant to fail is looked at by how it ended
-  const hear = (part: Buffer) => { said += part.toString(); if (said.includes('Ctrl-C stops it.')) isUp(); };
+  const hear = (part: Buffer) => {
+    said += part.toString();
+    if (said.includes('Ctrl-C stops it.')) isUp();
+  };
   child.stdout.on('data', hear);
   child.stderr.on('data', hear);
-  return { child, up, ended: new Promise((resolve) => { child.once('close', (code) => resolve({ code, said })); }) };
+  return {
+    child,
+    up,
+    ended: new Promise((resolve) => {
+      child.once('close', (code) => resolve({ code, said }));
+    }),
+  };
 }
 
-const freePort = (): Promise<number> => new Promise((resolve) => {
-  const probe = net.createServer().listen(0, '127.0.0.1', () => { const { port } = probe.address() as net.AddressInfo; probe.close(() => resolve(port)); });
-});
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const probe = net.createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as net.AddressInfo;
+      probe.close(() => resolve(port));
+    });
+  });
 
-const answers = (port: number): Promise<boolean> => fetch(`http://127.0.0.1:${port}/readyz`).then((response) => response.ok, () => false);
+const answers = (port: number): Promise<boolean> =>
+  fetch(`http://127.0.0.1:${port}/readyz`).then(
+    (response) => response.ok,
+    () => false,
+  );
 
 test('a busy port gets a sentence that says what to do, and nothing is started', async () => {
   const holder = net.createServer().listen(0, '127.0.0.1');
-  await new Promise((resolve) => { holder.once('listening', resolve); });
+  await new Promise((resolve) => {
+    holder.once('listening', resolve);
+  });
   const { port } = holder.address() as net.AddressInfo;
   const { code, said } = await skelby(['demo', '--port', String(port)]).ended;
   holder.close();
   expect(code).toBe(1);
-  expect(said.trim()).toBe(`Port ${port} is taken by another program: stop that one, or choose another with --port N.`);
+  expect(said.trim()).toBe(
+    `Port ${port} is taken by another program: stop that one, or choose another with --port N.`,
+  );
 });
 
 test('a data folder that is none, is a file, or is damaged gets one too', async () => {
@@ -66,42 +90,101 @@ test('a data folder that is none, is a file, or is damaged gets one too', async 
   mkdirSync(path.join(damaged, 'cluster'), { recursive: true });
   const broken = await skelby(['demo', '--port', port, '--data', damaged]).ended;
   expect(broken).toMatchObject({ code: 1 });
-  expect(broken.said).toMatch(/is not usable: part of the database is missing\. Restore it from a backup, move it away, or name another with --data DIR\./);
+  expect(broken.said).toMatch(
+    /is not usable: part of the database is missing\. Restore it from a backup, move it away, or name another with --data DIR\./,
+  );
 });
 
 test('a DATABASE_URL that does not answer is said in words', async () => {
-  const { code, said } = await skelby(['serve', '--port', String(await freePort())], { DATABASE_URL: 'postgres://x:y@127.0.0.1:1/z' }).ended;
+  const { code, said } = await skelby(['serve', '--port', String(await freePort())], {
+    DATABASE_URL: 'postgres://x:y@127.0.0.1:1/z',
+  }).ended;
   expect(code).toBe(1);
   expect(said).toContain('The database at DATABASE_URL does not answer');
 });
 
-test.each([[['demo', '--port', 'high'], '--port must be a whole number'], [['fly'], 'There is no command "fly"'], [['demo', '--colour'], 'Unknown option'], [['serve', '--fresh'], '--fresh throws the demo database away']])('%j: %s', async (args, words) => {
+test.each([
+  [['demo', '--port', 'high'], '--port must be a whole number'],
+  [['fly'], 'There is no command "fly"'],
+  [['demo', '--colour'], 'Unknown option'],
+  [['serve', '--fresh'], '--fresh throws the demo database away'],
+])('%j: %s', async (args, words) => {
   const { code, said } = await skelby([...args, '--data', path.join(folder, 'unused')]).ended;
   expect(code).toBe(1);
   expect(said).toContain(words);
 });
 
-test('a school of one\'s own: add a trainer, serve, sign in, stop; a second start on the same data is refused meanwhile', async () => {
+test("a school of one's own: add a trainer, serve, sign in, stop; a second start on the same data is refused meanwhile", async () => {
   const data = path.join(folder, 'school');
   const port = await freePort();
-  const short = await skelby(['trainer', '--school', 'Field School', '--name', 'A. Trainer', '--email', 'a@field.example', '--data', data], { SKELBY_PASSWORD: 'short' }).ended;
+  const short = await skelby(
+    [
+      'trainer',
+      '--school',
+      'Field School',
+      '--name',
+      'A. Trainer',
+      '--email',
+      'a@field.example',
+      '--data',
+      data,
+    ],
+    { SKELBY_PASSWORD: 'short' },
+  ).ended;
   expect(short).toMatchObject({ code: 1, said: 'The password is too short: give at least 12 characters.\n' });
   const password = 'long enough to keep';
-  const added = await skelby(['trainer', '--school', 'Field School', '--name', 'A. Trainer', '--email', 'a@field.example', '--data', data], { SKELBY_PASSWORD: password }).ended;
-  expect(added).toMatchObject({ code: 0, said: 'A. Trainer can sign in to Field School as a@field.example.\n' });
+  const added = await skelby(
+    [
+      'trainer',
+      '--school',
+      'Field School',
+      '--name',
+      'A. Trainer',
+      '--email',
+      'a@field.example',
+      '--data',
+      data,
+    ],
+    { SKELBY_PASSWORD: password },
+  ).ended;
+  expect(added).toMatchObject({
+    code: 0,
+    said: 'A. Trainer can sign in to Field School as a@field.example.\n',
+  });
 
   const server = skelby(['serve', '--port', String(port), '--data', data]);
   await server.up;
   const origin = `http://127.0.0.1:${port}`;
-  const signInAs = (email: string) => fetch(`${origin}/api/sign-in`, { method: 'POST', headers: { Origin: origin, 'Content-Type': 'application/json' }, body: JSON.stringify({ email, password }) });
+  const signInAs = (email: string) =>
+    fetch(`${origin}/api/sign-in`, {
+      method: 'POST',
+      headers: { Origin: origin, 'Content-Type': 'application/json' },
+      body: JSON.stringify({ email, password }),
+    });
   expect((await signInAs('a@field.example')).status).toBe(200);
   const second = await skelby(['serve', '--port', String(await freePort()), '--data', data]).ended;
   expect(second.code).toBe(1);
   expect(second.said).toContain(`Skelby already runs on this data at http://127.0.0.1:${port}`);
 
   // A second trainer, while the school is at work: the live database stays.
-  const colleague = await skelby(['trainer', '--school', 'Field School', '--name', 'B. Trainer', '--email', 'b@field.example', '--data', data], { SKELBY_PASSWORD: password }).ended;
-  expect(colleague).toMatchObject({ code: 0, said: 'B. Trainer can sign in to Field School as b@field.example.\n' });
+  const colleague = await skelby(
+    [
+      'trainer',
+      '--school',
+      'Field School',
+      '--name',
+      'B. Trainer',
+      '--email',
+      'b@field.example',
+      '--data',
+      data,
+    ],
+    { SKELBY_PASSWORD: password },
+  ).ended;
+  expect(colleague).toMatchObject({
+    code: 0,
+    said: 'B. Trainer can sign in to Field School as b@field.example.\n',
+  });
   expect((await signInAs('b@field.example')).status).toBe(200);
   expect(await answers(port)).toBe(true);
 
@@ -118,7 +201,10 @@ test('after the launcher was killed outright its server goes too, and the next s
   await first.up;
   first.child.kill('SIGKILL');
   await first.ended;
-  for (let tries = 0; tries < 100 && (await answers(port)); tries += 1) await new Promise((resolve) => { setTimeout(resolve, 100); });
+  for (let tries = 0; tries < 100 && (await answers(port)); tries += 1)
+    await new Promise((resolve) => {
+      setTimeout(resolve, 100);
+    });
   expect(await answers(port)).toBe(false);
   const second = skelby(['serve', '--port', String(port), '--data', data]);
   await second.up;

@@ -29,14 +29,21 @@ function read(all: readonly string[]): { command: string; options: Options; rest
   const [args, rest] = [all.slice(0, cut), all.slice(cut + 1)];
   try {
     const { positionals, values } = parseArgs({
-      args: [...args], allowPositionals: true,
+      args: [...args],
+      allowPositionals: true,
       options: {
-        port: { type: 'string' }, data: { type: 'string' }, fresh: { type: 'boolean' }, help: { type: 'boolean' },
-        school: { type: 'string' }, name: { type: 'string' }, email: { type: 'string' }, only: { type: 'string' },
+        port: { type: 'string' },
+        data: { type: 'string' },
+        fresh: { type: 'boolean' },
+        help: { type: 'boolean' },
+        school: { type: 'string' },
+        name: { type: 'string' },
+        email: { type: 'string' },
+        only: { type: 'string' },
       },
     });
     if (positionals.length > 1) throw new Error(`There is no "${positionals[1]}" here`);
-    return { command: values.help ? 'help' : positionals[0] ?? 'help', options: values, rest };
+    return { command: values.help ? 'help' : (positionals[0] ?? 'help'), options: values, rest };
   } catch (error) {
     throw new CannotGoOn(`${(error as Error).message}.\n\n${HELP}`);
   }
@@ -65,8 +72,10 @@ async function main(): Promise<number> {
   }
 }
 
-process.exit(await main().catch((error: unknown) => {
-  if (!(error instanceof CannotGoOn)) throw error;
-  process.stderr.write(`${error.message}\n`);
-  return 1;
-}));
+process.exit(
+  await main().catch((error: unknown) => {
+    if (!(error instanceof CannotGoOn)) throw error;
+    process.stderr.write(`${error.message}\n`);
+    return 1;
+  }),
+);

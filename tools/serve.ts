@@ -22,19 +22,32 @@ export interface ServeOptions {
 export function portOf(text: string | undefined): number {
   if (text === undefined) return DEFAULT_PORT;
   const port = Number(text);
-  if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new CannotGoOn(`--port must be a whole number from 1 to 65535, not "${text}".`);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    throw new CannotGoOn(`--port must be a whole number from 1 to 65535, not "${text}".`);
   return port;
 }
 
 const untilTold = (): Promise<void> =>
-  new Promise((resolve) => { for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => resolve()); });
+  new Promise((resolve) => {
+    for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => resolve());
+  });
 
 /** Brings the database up to date, and loads the demo school where it is wanted and missing. */
 async function fill(url: string, options: ServeOptions, cluster: Cluster | null): Promise<void> {
   if (options.fresh) {
-    if (!options.demo || !cluster) throw new CannotGoOn('--fresh throws the demo database away, so it goes only with "demo" and without DATABASE_URL.');
-    const real = await withDatabase(url, (db) => db('schools').whereNull('demo_loaded_on').first('name') as Promise<{ name: string } | undefined>);
-    if (real) throw new CannotGoOn(`This data folder holds the school "${real.name}", which is no demo: it is not thrown away. Name another folder with --data DIR.`);
+    if (!options.demo || !cluster)
+      throw new CannotGoOn(
+        '--fresh throws the demo database away, so it goes only with "demo" and without DATABASE_URL.',
+      );
+    const real = await withDatabase(
+      url,
+      (db) =>
+        db('schools').whereNull('demo_loaded_on').first('name') as Promise<{ name: string } | undefined>,
+    );
+    if (real)
+      throw new CannotGoOn(
+        `This data folder holds the school "${real.name}", which is no demo: it is not thrown away. Name another folder with --data DIR.`,
+      );
     await remakeDatabase(cluster.url, DATABASE);
   }
   await withDatabase(url, async (db) => {
@@ -59,14 +72,19 @@ export async function serve(options: ServeOptions): Promise<number> {
       await ensureDatabase(cluster.url, DATABASE);
     }
     const url = ownUrl ?? cluster!.url(DATABASE);
-    const setUp = await Promise.race([Promise.all([buildApp(), fill(url, options, cluster)]), told.then(() => null)]);
+    const setUp = await Promise.race([
+      Promise.all([buildApp(), fill(url, options, cluster)]),
+      told.then(() => null),
+    ]);
     if (setUp === null) return 0;
     server = await startServer(url, port);
     say(`\nSkelby is at http://127.0.0.1:${port}`);
-    if (options.demo) say(`Sign in as ${DEMO_TRAINERS[0].email} with the password ${DEMO_TRAINERS[0].password}`);
+    if (options.demo)
+      say(`Sign in as ${DEMO_TRAINERS[0].email} with the password ${DEMO_TRAINERS[0].password}`);
     say('Ctrl-C stops it.');
     const died = await Promise.race([told.then(() => null), server.ended]);
-    if (died !== null) throw new CannotGoOn(`The server stopped by itself (code ${died}); what it said stands above.`);
+    if (died !== null)
+      throw new CannotGoOn(`The server stopped by itself (code ${died}); what it said stands above.`);
     say('\nStopping …');
     return 0;
   } finally {

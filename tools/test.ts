@@ -35,9 +35,18 @@ function tallyIn(file: string, read: (report: never) => Tally): Tally {
 async function unit(cluster: Cluster, reports: string, only: readonly string[]): Promise<Tally> {
   say('\n── unit and server tests');
   const file = path.join(reports, 'jest.json');
-  await run(bin('jest'), ['--json', `--outputFile=${file}`, ...only], { cwd: ROOT, show: true, env: { TEST_CLUSTER_URL: cluster.url('postgres') } });
-  return tallyIn(file, (report: { numPassedTests: number; numFailedTests: number; numRuntimeErrorTestSuites: number }) =>
-    ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numRuntimeErrorTestSuites }));
+  await run(bin('jest'), ['--json', `--outputFile=${file}`, ...only], {
+    cwd: ROOT,
+    show: true,
+    env: { TEST_CLUSTER_URL: cluster.url('postgres') },
+  });
+  return tallyIn(
+    file,
+    (report: { numPassedTests: number; numFailedTests: number; numRuntimeErrorTestSuites: number }) => ({
+      passed: report.numPassedTests,
+      failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
+    }),
+  );
 }
 
 async function browser(cluster: Cluster, reports: string, only: readonly string[]): Promise<Tally> {
@@ -48,14 +57,22 @@ async function browser(cluster: Cluster, reports: string, only: readonly string[
   const server = await startServer(cluster.url('browser'), await freePort());
   const file = path.join(reports, 'playwright.json');
   try {
-    await run(bin('playwright'), ['test', '--config', path.join(ROOT, 'e2e', 'playwright.config.ts'), ...only], {
-      cwd: ROOT, show: true, env: { BASE_URL: `http://127.0.0.1:${server.port}`, PLAYWRIGHT_JSON_OUTPUT_NAME: file },
-    });
+    await run(
+      bin('playwright'),
+      ['test', '--config', path.join(ROOT, 'e2e', 'playwright.config.ts'), ...only],
+      {
+        cwd: ROOT,
+        show: true,
+        env: { BASE_URL: `http://127.0.0.1:${server.port}`, PLAYWRIGHT_JSON_OUTPUT_NAME: file },
+      },
+    );
   } finally {
     await server.stop();
   }
-  return tallyIn(file, (report: { stats: { expected: number; unexpected: number; flaky: number } }) =>
-    ({ passed: report.stats.expected + report.stats.flaky, failed: report.stats.unexpected }));
+  return tallyIn(file, (report: { stats: { expected: number; unexpected: number; flaky: number } }) => ({
+    passed: report.stats.expected + report.stats.flaky,
+    failed: report.stats.unexpected,
+  }));
 }
 
 const PARTS = ['static', 'unit', 'browser'] as const;
@@ -65,7 +82,8 @@ const PARTS = ['static', 'unit', 'browser'] as const;
  * @param only one part instead of all; `rest` goes to its runner
  */
 export async function test(only?: string, rest: readonly string[] = []): Promise<number> {
-  if (only !== undefined && !(PARTS as readonly string[]).includes(only)) throw new CannotGoOn(`--only takes one of ${PARTS.join(', ')}, not "${only}".`);
+  if (only !== undefined && !(PARTS as readonly string[]).includes(only))
+    throw new CannotGoOn(`--only takes one of ${PARTS.join(', ')}, not "${only}".`);
   const wanted = (part: (typeof PARTS)[number]) => only === undefined || only === part;
   const reports = mkdtempSync(path.join(tmpdir(), 'skelby-reports-'));
   const folder = throwawayFolder();
@@ -76,7 +94,8 @@ export async function test(only?: string, rest: readonly string[] = []): Promise
     const building = only === 'static' ? Promise.resolve() : buildApp();
     building.catch(() => undefined); // thrown where it is waited for
     if (wanted('static')) {
-      for (const part of ['core', 'server', 'app', 'tools']) tallies.push(await one(`types: ${part}`, bin('tsc'), ['-p', part]));
+      for (const part of ['core', 'server', 'app', 'tools'])
+        tallies.push(await one(`types: ${part}`, bin('tsc'), ['-p', part]));
       tallies.push(await one('lint', bin('eslint'), ['.']));
     }
     await building;
@@ -87,7 +106,10 @@ export async function test(only?: string, rest: readonly string[] = []): Promise
     await cluster?.stop();
     for (const left of [folder, reports]) rmSync(left, { recursive: true, force: true });
   }
-  const sum = tallies.reduce((all, each) => ({ passed: all.passed + each.passed, failed: all.failed + each.failed }), { passed: 0, failed: 0 });
+  const sum = tallies.reduce(
+    (all, each) => ({ passed: all.passed + each.passed, failed: all.failed + each.failed }),
+    { passed: 0, failed: 0 },
+  );
   say(`\n${sum.passed} passed, ${sum.failed} failed`);
   return sum.failed === 0 && sum.passed > 0 ? 0 : 1;
 }

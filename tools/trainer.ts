@@ -12,8 +12,15 @@ import { DATABASE } from './serve';
 const shape = object({
   school: string().trim().required('--school is missing: name the school.').max(120),
   name: string().trim().required('--name is missing: name the trainer.').max(80),
-  email: string().trim().lowercase().required('--email is missing: give the address to sign in with.').email('--email does not look like an address: write it as name@place.'),
-  password: string().required('The password is empty: type one.').min(12, 'The password is too short: give at least 12 characters.').max(200),
+  email: string()
+    .trim()
+    .lowercase()
+    .required('--email is missing: give the address to sign in with.')
+    .email('--email does not look like an address: write it as name@place.'),
+  password: string()
+    .required('The password is empty: type one.')
+    .min(12, 'The password is too short: give at least 12 characters.')
+    .max(200),
 });
 
 async function askPassword(): Promise<string> {
@@ -34,17 +41,29 @@ export interface TrainerOptions {
   readonly data?: string;
 }
 
-/** The database to add to: the one given, the one that is running on this data, or one started for as long as this takes. */
-async function database(options: TrainerOptions): Promise<{ readonly url: string; readonly release: () => Promise<void> }> {
+/**
+ * The database to add to: the one given, the one that is running on this data, or one started for as long as
+ * this takes.
+ */
+async function database(
+  options: TrainerOptions,
+): Promise<{ readonly url: string; readonly release: () => Promise<void> }> {
   const given = process.env['DATABASE_URL'];
   if (given) return { url: given, release: () => Promise.resolve() };
   const folder = path.resolve(options.data ?? (await defaultDataFolder('school')));
-  if ((runningIn(folder)?.port ?? null) !== null) return { url: joinCluster(folder)(DATABASE), release: () => Promise.resolve() };
+  if ((runningIn(folder)?.port ?? null) !== null)
+    return { url: joinCluster(folder)(DATABASE), release: () => Promise.resolve() };
   const free = claim(folder, null);
   try {
     const cluster = await startCluster(folder);
     await ensureDatabase(cluster.url, DATABASE);
-    return { url: cluster.url(DATABASE), release: async () => { await cluster.stop(); free(); } };
+    return {
+      url: cluster.url(DATABASE),
+      release: async () => {
+        await cluster.stop();
+        free();
+      },
+    };
   } catch (error) {
     free();
     throw error;
@@ -54,16 +73,22 @@ async function database(options: TrainerOptions): Promise<{ readonly url: string
 /** Adds a trainer, and the school where there is none of that name. */
 export async function addTrainer(options: TrainerOptions): Promise<number> {
   const password = await askPassword();
-  const wanted = await shape.validate({ ...options, password }, { abortEarly: false }).catch((error: { errors: string[] }) => {
-    throw new CannotGoOn(error.errors.join('\n'));
-  });
+  const wanted = await shape
+    .validate({ ...options, password }, { abortEarly: false })
+    .catch((error: { errors: string[] }) => {
+      throw new CannotGoOn(error.errors.join('\n'));
+    });
   const { url, release } = await database(options);
   try {
-    await withDatabase(url, (db) => db.transaction(async (tx) => {
-      if (await tx('accounts').where({ email: wanted.email }).first()) throw new CannotGoOn(`${wanted.email} signs in already: choose another address.`);
-      const there = await tx('schools').where({ name: wanted.school }).first('id') as { id: string } | undefined;
-      await insertTrainer(tx, there?.id ?? (await addSchool(tx, { name: wanted.school })), wanted);
-    }));
+    await withDatabase(url, (db) =>
+      db.transaction(async (tx) => {
+        if (await tx('accounts').where({ email: wanted.email }).first())
+          throw new CannotGoOn(`${wanted.email} signs in already: choose another address.`);
+        const there = (await tx('schools').where({ name: wanted.school }).first('id')) as
+          { id: string } | undefined;
+        await insertTrainer(tx, there?.id ?? (await addSchool(tx, { name: wanted.school })), wanted);
+      }),
+    );
     say(`${wanted.name} can sign in to ${wanted.school} as ${wanted.email}.`);
     return 0;
   } finally {

@@ -22,5 +22,6 @@ export const forget = (name: string): void => localStorage.removeItem(PREFIX + n
 
 /** Leaves nothing behind. */
 export function forgetAll(): void {
-  for (const name of Object.keys(localStorage).filter((each) => each.startsWith(PREFIX))) localStorage.removeItem(name);
+  for (const name of Object.keys(localStorage).filter((each) => each.startsWith(PREFIX)))
+    localStorage.removeItem(name);
 }

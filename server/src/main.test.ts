@@ -6,25 +6,47 @@ import { id, rep, startTestServer, type TestServer, Visitor, withWeakness } from
 
 let school: TestServer;
 let child: ChildProcess | null = null;
-beforeAll(async () => { school = await startTestServer(); });
-afterEach(() => { child?.kill('SIGKILL'); });
+beforeAll(async () => {
+  school = await startTestServer();
+});
+afterEach(() => {
+  child?.kill('SIGKILL');
+});
 afterAll(() => school.close());
 
 function start(): Promise<{ base: string; ended: Promise<number | null> }> {
   const process_ = fork(path.join(__dirname, 'main.ts'), {
-    execArgv: ['--import', 'tsx'], stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
-    env: { ...process.env, DATABASE_URL: school.url, PORT: '0', APP_FOLDER: '/nowhere', LOG_LEVEL: 'silent', NODE_ENV: 'production' },
+    execArgv: ['--import', 'tsx'],
+    stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
+    env: {
+      ...process.env,
+      DATABASE_URL: school.url,
+      PORT: '0',
+      APP_FOLDER: '/nowhere',
+      LOG_LEVEL: 'silent',
+      NODE_ENV: 'production',
+    },
   });
   child = process_;
-  const ended = new Promise<number | null>((resolve) => { process_.once('exit', resolve); });
-  return new Promise((resolve) => { process_.once('message', (message) => resolve({ base: `http://127.0.0.1:${(message as { listening: number }).listening}`, ended })); });
+  const ended = new Promise<number | null>((resolve) => {
+    process_.once('exit', resolve);
+  });
+  return new Promise((resolve) => {
+    process_.once('message', (message) =>
+      resolve({ base: `http://127.0.0.1:${(message as { listening: number }).listening}`, ended }),
+    );
+  });
 }
 
 async function waitsForLock(): Promise<void> {
   for (let tries = 0; tries < 200; tries += 1) {
-    const { rows } = await school.db.raw("select 1 from pg_stat_activity where wait_event_type = 'Lock' and datname = current_database()") as { rows: unknown[] };
+    const { rows } = (await school.db.raw(
+      "select 1 from pg_stat_activity where wait_event_type = 'Lock' and datname = current_database()",
+    )) as { rows: unknown[] };
     if (rows.length > 0) return;
-    await new Promise((resolve) => { setTimeout(resolve, 25); });
+    await new Promise((resolve) => {
+      setTimeout(resolve, 25);
+    });
   }
   throw new Error('The rep never came to wait for the lock.');
 }
@@ -39,7 +61,9 @@ test('on SIGTERM a rep under way is still recorded and answered; then the proces
   const recording = phone.put(`/reps/${id()}`, rep(weaknessId));
   await waitsForLock();
   child!.kill('SIGTERM');
-  await new Promise((resolve) => { setTimeout(resolve, 200); });
+  await new Promise((resolve) => {
+    setTimeout(resolve, 200);
+  });
   await expect(fetch(`${base}/healthz`)).rejects.toThrow();
   await hold.commit();
   expect((await recording).status).toBe(200);
@@ -56,13 +80,18 @@ test('a phone that hangs up half-way does not undo its rep, nor keep the server 
   await hold('weaknesses').where({ id: weaknessId }).forUpdate();
   const hangUp = new AbortController();
   const recording = fetch(`${base}/api/reps/${id()}`, {
-    method: 'PUT', signal: hangUp.signal, headers: { Cookie: phone.cookie, Origin: base, 'Content-Type': 'application/json' }, body: JSON.stringify(rep(weaknessId)),
+    method: 'PUT',
+    signal: hangUp.signal,
+    headers: { Cookie: phone.cookie, Origin: base, 'Content-Type': 'application/json' },
+    body: JSON.stringify(rep(weaknessId)),
   });
   await waitsForLock();
   hangUp.abort();
   await expect(recording).rejects.toThrow();
   child!.kill('SIGTERM');
-  await new Promise((resolve) => { setTimeout(resolve, 200); });
+  await new Promise((resolve) => {
+    setTimeout(resolve, 200);
+  });
   await hold.commit();
   expect(await ended).toBe(0);
   expect(await school.db('reps').where({ weaknessId })).toHaveLength(1);

@@ -19,8 +19,13 @@ const inFlight = new InFlight();
 let stopping = false;
 
 await migrate(db);
-const server = application({ db, log, appFolder: setting('APP_FOLDER'), isStopping: () => stopping, inFlight })
-  .listen(Number(setting('PORT', '8080')), setting('HOST', '127.0.0.1'));
+const server = application({
+  db,
+  log,
+  appFolder: setting('APP_FOLDER'),
+  isStopping: () => stopping,
+  inFlight,
+}).listen(Number(setting('PORT', '8080')), setting('HOST', '127.0.0.1'));
 server.on('listening', () => {
   const { port } = server.address() as AddressInfo;
   log.info({ port }, 'listening');
@@ -36,10 +41,19 @@ function stop(signal: string): void {
   if (stopping) return;
   stopping = true;
   log.info({ signal }, 'stopping');
-  setTimeout(() => { log.warn('stopping took too long'); process.exit(1); }, STOP_WITHIN_MS).unref();
+  setTimeout(() => {
+    log.warn('stopping took too long');
+    process.exit(1);
+  }, STOP_WITHIN_MS).unref();
   server.close(() => {
     // A reader that hung up has closed its connection, but its handler may still be at work.
-    void inFlight.none().then(() => db.destroy()).then(() => { log.info('stopped'); process.exit(0); });
+    void inFlight
+      .none()
+      .then(() => db.destroy())
+      .then(() => {
+        log.info('stopped');
+        process.exit(0);
+      });
   });
   server.closeIdleConnections();
 }

@@ -5,7 +5,10 @@ export interface FieldProblem {
   readonly message: string;
 }
 
-/** Where somebody else changed the same thing: what is stored, by whom, and what to add so that one's own goes through. */
+/**
+ * Where somebody else changed the same thing: what is stored, by whom, and what to add so that one's own goes
+ * through.
+ */
 export interface Clash {
   readonly theirs?: Readonly<Record<string, unknown>>;
   readonly by?: string | null;
@@ -14,7 +17,12 @@ export interface Clash {
 
 /** The server's answer when it does not do what was asked, in words a trainer can act on. */
 export class ApiProblem extends Error {
-  constructor(readonly status: number, message: string, readonly errors: readonly FieldProblem[] = [], readonly clash: Clash = {}) {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly errors: readonly FieldProblem[] = [],
+    readonly clash: Clash = {},
+  ) {
     super(message);
   }
 }
@@ -34,21 +42,41 @@ interface ProblemDocument extends Clash {
 async function problemIn(response: Response): Promise<ApiProblem> {
   const isProblem = response.headers.get('Content-Type')?.includes('application/problem+json') ?? false;
   const document = isProblem ? ((await response.json()) as ProblemDocument) : {};
-  return new ApiProblem(response.status, document.detail ?? `The server answered ${response.status}. Try again.`, document.errors, document);
+  return new ApiProblem(
+    response.status,
+    document.detail ?? `The server answered ${response.status}. Try again.`,
+    document.errors,
+    document,
+  );
 }
 
 /** How a body is sent: a file as it is, everything else as JSON. */
-const sent = (body: unknown): Pick<RequestInit, 'body'> & { readonly headers?: Readonly<Record<string, string>> } =>
-  (body instanceof File ? { headers: { 'Content-Type': 'application/octet-stream' }, body } : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+const sent = (
+  body: unknown,
+): Pick<RequestInit, 'body'> & { readonly headers?: Readonly<Record<string, string>> } =>
+  body instanceof File
+    ? { headers: { 'Content-Type': 'application/octet-stream' }, body }
+    : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
 
 /** A connection that hangs is as good as none. */
 const LONGEST_WAIT_MS = 60_000;
 
-async function ask(method: 'GET' | 'PUT' | 'POST', path: string, body?: unknown, token?: string): Promise<Response> {
+async function ask(
+  method: 'GET' | 'PUT' | 'POST',
+  path: string,
+  body?: unknown,
+  token?: string,
+): Promise<Response> {
   let response: Response;
   try {
     const { headers = {}, ...rest } = body === undefined ? {} : sent(body);
-    response = await fetch(`/api${path}`, { method, credentials: 'same-origin', signal: AbortSignal.timeout(LONGEST_WAIT_MS), headers: { ...headers, ...(token ? { Authorization: `Bearer ${token}` } : {}) }, ...rest });
+    response = await fetch(`/api${path}`, {
+      method,
+      credentials: 'same-origin',
+      signal: AbortSignal.timeout(LONGEST_WAIT_MS),
+      headers: { ...headers, ...(token ? { Authorization: `Bearer ${token}` } : {}) },
+      ...rest,
+    });
   } catch {
     reach.lost();
     throw new NoConnection();
@@ -69,12 +97,19 @@ async function read<T>(response: Response): Promise<T> {
   }
 }
 
-export const put = async (path: string, body: unknown): Promise<unknown> => read<unknown>(await ask('PUT', path, body));
+export const put = async (path: string, body: unknown): Promise<unknown> =>
+  read<unknown>(await ask('PUT', path, body));
 /** As whoever holds a pilot's private link. */
-export const getAs = async <T>(token: string, path: string): Promise<T> => read<T>(await ask('GET', path, undefined, token));
-export const putAs = async (token: string, path: string, body: unknown): Promise<unknown> => read<unknown>(await ask('PUT', path, body, token));
+export const getAs = async <T>(token: string, path: string): Promise<T> =>
+  read<T>(await ask('GET', path, undefined, token));
+export const putAs = async (token: string, path: string, body: unknown): Promise<unknown> =>
+  read<unknown>(await ask('PUT', path, body, token));
 /** Sends and reads what is answered. */
-export const postFor = async <T>(path: string, body: unknown): Promise<T> => read<T>(await ask('POST', path, body));
-export const post = async (path: string, body: unknown = {}): Promise<void> => { await ask('POST', path, body); };
+export const postFor = async <T>(path: string, body: unknown): Promise<T> =>
+  read<T>(await ask('POST', path, body));
+export const post = async (path: string, body: unknown = {}): Promise<void> => {
+  await ask('POST', path, body);
+};
 /** Sends a file and reads what is answered. */
-export const postFile = async <T>(path: string, file: File): Promise<T> => (await (await ask('POST', path, file)).json()) as T;
+export const postFile = async <T>(path: string, file: File): Promise<T> =>
+  (await (await ask('POST', path, file)).json()) as T;

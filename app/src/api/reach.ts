@@ -5,12 +5,18 @@ class Reach {
   private readonly listeners = new Set<() => void>();
   private isLost = false;
 
-  lost(): void { this.set(true); }
-  found(): void { this.set(false); }
+  lost(): void {
+    this.set(true);
+  }
+  found(): void {
+    this.set(false);
+  }
 
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
-    return () => { this.listeners.delete(listener); };
+    return () => {
+      this.listeners.delete(listener);
+    };
   };
 
   readonly now = (): boolean => this.isLost;

@@ -115,7 +115,10 @@ export interface WeaknessLine {
 }
 
 export interface TodayList {
-  readonly toDebrief: readonly (Pick<Occurrence, 'id' | 'kind' | 'causeId' | 'note' | 'happenedAt' | 'day' | 'pilotId'> & { readonly pilotName: string; readonly begun: boolean })[];
+  readonly toDebrief: readonly (Pick<
+    Occurrence,
+    'id' | 'kind' | 'causeId' | 'note' | 'happenedAt' | 'day' | 'pilotId'
+  > & { readonly pilotName: string; readonly begun: boolean })[];
   readonly weaknesses: readonly (WeaknessLine & { readonly pilotName: string })[];
 }
 
@@ -124,8 +127,19 @@ export interface PilotPage {
   readonly pilot: Pilot;
   readonly weaknesses: readonly WeaknessLine[];
   readonly occurrences: readonly Occurrence[];
-  readonly reps: readonly { readonly drillId: string; readonly purpose: Purpose; readonly reps: number; readonly met: number; readonly lastDay: string }[];
-  readonly flown: { readonly flights: number; readonly packs: number; readonly minutes: number; readonly since: string | null };
+  readonly reps: readonly {
+    readonly drillId: string;
+    readonly purpose: Purpose;
+    readonly reps: number;
+    readonly met: number;
+    readonly lastDay: string;
+  }[];
+  readonly flown: {
+    readonly flights: number;
+    readonly packs: number;
+    readonly minutes: number;
+    readonly since: string | null;
+  };
   readonly flights: readonly Flight[];
 }
 
@@ -150,7 +164,12 @@ export interface WeaknessPage {
   readonly pilot: Pilot;
   readonly rule: ClearingRule;
   readonly moves: readonly WeaknessMove[];
-  readonly plans: readonly { readonly id: string; readonly drillIds: readonly string[]; readonly reason: string; readonly madeAt: string }[];
+  readonly plans: readonly {
+    readonly id: string;
+    readonly drillIds: readonly string[];
+    readonly reason: string;
+    readonly madeAt: string;
+  }[];
   readonly reps: readonly RecordedRep[];
   readonly occurrences: readonly Occurrence[];
 }
@@ -165,7 +184,8 @@ export interface DebriefVersion {
 }
 
 export interface DebriefPage {
-  readonly debrief: (DebriefVersion & { readonly findings: Findings; readonly proposedCauseId: string | null }) | null;
+  readonly debrief:
+    (DebriefVersion & { readonly findings: Findings; readonly proposedCauseId: string | null }) | null;
   /** Newest first. */
   readonly versions: readonly DebriefVersion[];
 }

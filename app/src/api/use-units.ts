@@ -18,8 +18,16 @@ export interface Speaking {
 /** Reads and says quantities in the school's units. */
 export function useUnits(): Speaking {
   const units = useWho()?.units ?? SI_UNITS;
-  return useMemo(() => ({
-    units, unit: (siUnit) => unitFor(siUnit, units), from: (value, siUnit) => fromSi(value, siUnit, units), to: (value, siUnit) => toSi(value, siUnit, units),
-    say: (value, siUnit) => sayQuantity(value, siUnit, units), sayM: (metres) => sayQuantity(metres, 'm', units), sentence: (text) => inUnits(text, units),
-  }), [units]);
+  return useMemo(
+    () => ({
+      units,
+      unit: (siUnit) => unitFor(siUnit, units),
+      from: (value, siUnit) => fromSi(value, siUnit, units),
+      to: (value, siUnit) => toSi(value, siUnit, units),
+      say: (value, siUnit) => sayQuantity(value, siUnit, units),
+      sayM: (metres) => sayQuantity(metres, 'm', units),
+      sentence: (text) => inUnits(text, units),
+    }),
+    [units],
+  );
 }

@@ -4,5 +4,9 @@ import { Providers } from '../session/Providers';
 export { Broken as ErrorBoundary } from '../session/Broken';
 
 export default function Root() {
-  return <Providers><Slot /></Providers>;
+  return (
+    <Providers>
+      <Slot />
+    </Providers>
+  );
 }

@@ -7,7 +7,14 @@ import { Words } from '../ui/Words';
 import { useServiceWorker } from './service-worker';
 
 const useStyles = themed((theme) => ({
-  strip: { flexDirection: 'row', alignItems: 'center', gap: 10, paddingHorizontal: 16, paddingVertical: 4, backgroundColor: theme.ink },
+  strip: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 10,
+    paddingHorizontal: 16,
+    paddingVertical: 4,
+    backgroundColor: theme.ink,
+  },
   words: { color: theme.ground, fontSize: 15, lineHeight: 20, flex: 1 },
 }));
 
@@ -25,5 +32,7 @@ export function OfflineStrip() {
       </View>
     );
   }
-  return loadNewer ? <Button kind="quiet" icon="refresh-cw" label="A newer version is here: load it" onPress={loadNewer} /> : null;
+  return loadNewer ? (
+    <Button kind="quiet" icon="refresh-cw" label="A newer version is here: load it" onPress={loadNewer} />
+  ) : null;
 }

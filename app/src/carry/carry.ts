@@ -1,7 +1,18 @@
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { QueryClient } from '@tanstack/react-query';
 import { ApiProblem, get, NoConnection } from '../api/client';
-import type { DebriefPage, Flight, OccurrenceOfPilot, PilotPage, Roster, SchoolDrillVersion, SchoolExperience, TodayList, TrainingSession, WeaknessPage } from '../api/types';
+import type {
+  DebriefPage,
+  Flight,
+  OccurrenceOfPilot,
+  PilotPage,
+  Roster,
+  SchoolDrillVersion,
+  SchoolExperience,
+  TodayList,
+  TrainingSession,
+  WeaknessPage,
+} from '../api/types';
 import { outbox } from '../outbox/use-outbox';
 
 /** Everything a trainer may want where there is no signal, in one answer. */
@@ -31,7 +42,8 @@ export async function carry(client: QueryClient): Promise<void> {
   const all = await get<Carried>('/carry');
   const lay = (key: readonly string[], data: unknown) => {
     // A page may have been read by itself meanwhile.
-    if ((client.getQueryState(key)?.dataUpdatedAt ?? 0) < readAt) client.setQueryData(key, data, { updatedAt: readAt });
+    if ((client.getQueryState(key)?.dataUpdatedAt ?? 0) < readAt)
+      client.setQueryData(key, data, { updatedAt: readAt });
   };
   for (const name of SINGLE) lay([name], all[name]);
   for (const name of MANY) for (const [id, page] of Object.entries(all[name])) lay([name, id], page);
@@ -39,7 +51,8 @@ export async function carry(client: QueryClient): Promise<void> {
 }
 
 /**
- * Keeps this phone ready to walk out of signal: soon after the first page, every few minutes, and when it is looked at again.
+ * Keeps this phone ready to walk out of signal: soon after the first page, every few minutes, and when it is
+ * looked at again.
  * @returns stops it
  */
 export function keepCarrying(client: QueryClient): () => void {

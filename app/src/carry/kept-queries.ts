@@ -19,15 +19,44 @@ const storage = {
 };
 
 /** What was read stays good although a later try found no signal. */
-const asRead = (query: DehydratedState['queries'][number]): DehydratedState['queries'][number] =>
-  ({ ...query, state: { ...query.state, status: 'success', error: null, fetchFailureCount: 0, fetchFailureReason: null, errorUpdateCount: 0, errorUpdatedAt: 0, fetchStatus: 'idle' } });
+const asRead = (query: DehydratedState['queries'][number]): DehydratedState['queries'][number] => ({
+  ...query,
+  state: {
+    ...query.state,
+    status: 'success',
+    error: null,
+    fetchFailureCount: 0,
+    fetchFailureReason: null,
+    errorUpdateCount: 0,
+    errorUpdatedAt: 0,
+    fetchStatus: 'idle',
+  },
+});
 
-/** Brings back what this phone had read, and keeps what it reads from now on. Who is signed in is kept elsewhere. */
+/**
+ * Brings back what this phone had read, and keeps what it reads from now on. Who is signed in is kept
+ * elsewhere.
+ */
 export function keepQueries(client: QueryClient): Promise<void> {
-  const persister = createAsyncStoragePersister({ storage, key: 'read', throttleTime: WRITE_EVERY_MS, serialize: (kept) => JSON.stringify({ ...kept, clientState: { ...kept.clientState, queries: kept.clientState.queries.map(asRead) } }) });
+  const persister = createAsyncStoragePersister({
+    storage,
+    key: 'read',
+    throttleTime: WRITE_EVERY_MS,
+    serialize: (kept) =>
+      JSON.stringify({
+        ...kept,
+        clientState: { ...kept.clientState, queries: kept.clientState.queries.map(asRead) },
+      }),
+  });
   const [, restored] = persistQueryClient({
-    queryClient: client, persister, maxAge: KEPT_MS, buster: SHAPE,
-    dehydrateOptions: { shouldDehydrateQuery: (query) => query.state.data !== undefined && query.queryKey[0] !== 'me' && query.queryKey[0] !== 'own' },
+    queryClient: client,
+    persister,
+    maxAge: KEPT_MS,
+    buster: SHAPE,
+    dehydrateOptions: {
+      shouldDehydrateQuery: (query) =>
+        query.state.data !== undefined && query.queryKey[0] !== 'me' && query.queryKey[0] !== 'own',
+    },
   });
   return restored;
 }

@@ -11,20 +11,32 @@ export function useServiceWorker(): (() => void) | null {
   useEffect(() => {
     if (process.env['NODE_ENV'] !== 'production' || !('serviceWorker' in navigator)) return undefined;
     let timer: ReturnType<typeof setInterval> | undefined;
-    void navigator.serviceWorker.register('/service-worker.js').then((registration) => {
-      const look = () => { if (registration.waiting && navigator.serviceWorker.controller) setNewer(registration.waiting); };
-      look();
-      registration.addEventListener('updatefound', () => registration.installing?.addEventListener('statechange', look));
-      // Out of reach, it looks again an hour later.
-      timer = setInterval(() => void registration.update().catch(() => undefined), CHECK_EVERY_MS);
-    }, () => {
-      // A browser that keeps nothing for a page, a private window say: the app works, and needs signal to open.
-    });
-    return () => { if (timer) clearInterval(timer); };
+    void navigator.serviceWorker.register('/service-worker.js').then(
+      (registration) => {
+        const look = () => {
+          if (registration.waiting && navigator.serviceWorker.controller) setNewer(registration.waiting);
+        };
+        look();
+        registration.addEventListener('updatefound', () =>
+          registration.installing?.addEventListener('statechange', look),
+        );
+        // Out of reach, it looks again an hour later.
+        timer = setInterval(() => void registration.update().catch(() => undefined), CHECK_EVERY_MS);
+      },
+      () => {
+        // A browser that keeps nothing for a page, a private window say: the app works, and needs signal to
+        // open.
+      },
+    );
+    return () => {
+      if (timer) clearInterval(timer);
+    };
   }, []);
   if (!newer) return null;
   return () => {
-    navigator.serviceWorker.addEventListener('controllerchange', () => window.location.reload(), { once: true });
+    navigator.serviceWorker.addEventListener('controllerchange', () => window.location.reload(), {
+      once: true,
+    });
     newer.postMessage({ type: 'SKIP_WAITING' });
   };
 }

@@ -40,14 +40,33 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
   const wide = useIsWide();
   const model = useModel();
   const site = roster.sites.find((each) => each.id === occurrence.siteId);
-  const captured = useMemo(() => capturedEvidence({ windMps: occurrence.windMps, place: site?.place ?? null, mode: occurrence.pilotMode }), [occurrence, site]);
-  const { draft, change, find, drop, rebase, saved: justSaved, overtaken } = useDebriefDraft(occurrence.id, page, captured);
+  const captured = useMemo(
+    () =>
+      capturedEvidence({
+        windMps: occurrence.windMps,
+        place: site?.place ?? null,
+        mode: occurrence.pilotMode,
+      }),
+    [occurrence, site],
+  );
+  const {
+    draft,
+    change,
+    find,
+    drop,
+    rebase,
+    saved: justSaved,
+    overtaken,
+  } = useDebriefDraft(occurrence.id, page, captured);
   const save = useSaveDebrief(occurrence);
   const weaknessKey = useWeaknessKey(occurrence.pilotId);
   const [step, setStep] = useState<Step>('ask');
   const [wanted, setWanted] = useState<string | null>(null);
   const [tried, setTried] = useState(false);
-  const craft = useMemo(() => craftFacts(roster.craft.find((each) => each.id === occurrence.craftId) ?? USUAL_CRAFT), [roster, occurrence]);
+  const craft = useMemo(
+    () => craftFacts(roster.craft.find((each) => each.id === occurrence.craftId) ?? USUAL_CRAFT),
+    [roster, occurrence],
+  );
   const { findings } = draft;
   const known = useMemo(() => answersOf(findings.evidence), [findings.evidence]);
   const ranking = useMemo(() => {
@@ -64,51 +83,122 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
   if (closedBefore && draft.reason === '') {
     return (
       <Screen title={occurrence.pilotName} under={under} up={up}>
-        <Note icon="lock" heading="This debrief is closed">{`Decided: ${causeOf(page.debrief!.findings.primary!).name}. Every version is kept; to change it, say why.`}</Note>
-        <ReasonForm open="Reopen it" question="Why is it reopened?" act="Reopen" busy={false} error={null} onGive={(reason) => change({ reason })} />
+        <Note
+          icon="lock"
+          heading="This debrief is closed"
+        >{`Decided: ${causeOf(page.debrief!.findings.primary!).name}. Every version is kept; to change it, say why.`}</Note>
+        <ReasonForm
+          open="Reopen it"
+          question="Why is it reopened?"
+          act="Reopen"
+          busy={false}
+          error={null}
+          onGive={(reason) => change({ reason })}
+        />
       </Screen>
     );
   }
   if (!draft.picked) {
     return (
       <Screen title={occurrence.pilotName} under={under} up={up}>
-        <OwnPick loggedCauseId={occurrence.causeId} onPick={(ownPick) => { change({ picked: true, findings: { ...findings, ownPick } }); }} />
+        <OwnPick
+          loggedCauseId={occurrence.causeId}
+          onPick={(ownPick) => {
+            change({ picked: true, findings: { ...findings, ownPick } });
+          }}
+        />
       </Screen>
     );
   }
 
   const proposed = ranking.stance === 'not-known' ? null : ranking.causes[0]!.id;
-  const complete = { ...findings, chain: chainOf(findings, known, occurrence.kind), overruleReason: findings.overruleReason.trim(), wentWell: findings.wentWell.trim() };
+  const complete = {
+    ...findings,
+    chain: chainOf(findings, known, occurrence.kind),
+    overruleReason: findings.overruleReason.trim(),
+    wentWell: findings.wentWell.trim(),
+  };
   const missing = missingToClose(complete, proposed);
   const send = (state: 'open' | 'closed') => {
     const saved = state === 'closed' ? complete : findings;
-    const weaknessId = saved.primary ? weaknessKey(saved.primary, draft.keys.weaknessId) : draft.keys.weaknessId;
-    save.mutate({ base: draft.base, state, reason: draft.reason, findings: saved, keys: { ...draft.keys, weaknessId } }, {
-      onSuccess: () => {
-        drop();
-        if (state === 'closed') router.replace(`/weakness/${weaknessId}`);
-        else router.replace(up);
+    const weaknessId = saved.primary
+      ? weaknessKey(saved.primary, draft.keys.weaknessId)
+      : draft.keys.weaknessId;
+    save.mutate(
+      { base: draft.base, state, reason: draft.reason, findings: saved, keys: { ...draft.keys, weaknessId } },
+      {
+        onSuccess: () => {
+          drop();
+          if (state === 'closed') router.replace(`/weakness/${weaknessId}`);
+          else router.replace(up);
+        },
       },
-    });
+    );
   };
-  const close = () => { setTried(true); if (missing.length === 0) send('closed'); };
-  const askAgain = (id: string | null) => { setWanted(id); if (id !== null) setStep('ask'); };
+  const close = () => {
+    setTried(true);
+    if (missing.length === 0) send('closed');
+  };
+  const askAgain = (id: string | null) => {
+    setWanted(id);
+    if (id !== null) setStep('ask');
+  };
   const asked = nextOf(ranking, draft.skipped, wanted);
   const panel = <RankingPanel ranking={ranking} onAsk={askAgain} />;
   const told = <ToldList evidence={findings.evidence} known={known} onWant={askAgain} />;
-  const sumCards = sums.map((sum) => <SumCard key={`${sum.id} ${JSON.stringify(sum.start(known, craft))}`} sum={sum} given={sum.start(known, craft)} craft={craft} />);
+  const sumCards = sums.map((sum) => (
+    <SumCard
+      key={`${sum.id} ${JSON.stringify(sum.start(known, craft))}`}
+      sum={sum}
+      given={sum.start(known, craft)}
+      craft={craft}
+    />
+  ));
 
   return (
     <Screen
-      title={occurrence.pilotName} under={under} up={up} topic={`${step} ${asked ?? ''}`}
-      aside={step === 'ask' ? (wide ? panel : <>{panel}{told}</>) : step === 'decide' && wide ? panel : undefined}
+      title={occurrence.pilotName}
+      under={under}
+      up={up}
+      topic={`${step} ${asked ?? ''}`}
+      aside={
+        step === 'ask' ? (
+          wide ? (
+            panel
+          ) : (
+            <>
+              {panel}
+              {told}
+            </>
+          )
+        ) : step === 'decide' && wide ? (
+          panel
+        ) : undefined
+      }
       foot={
         <>
           {save.error ? <Words as="strong" role="alert">{`! ${save.error.message}`}</Words> : null}
-          {step === 'decide' && tried && missing.length > 0 ? <Words as="strong" role="alert">{missing.map((each) => `! ${each.message}`).join('\n')}</Words> : null}
-          {step === 'decide'
-            ? <Button kind="main" icon="check" label={save.isPending ? 'Closing …' : 'Close the debrief'} disabled={save.isPending || overtaken} onPress={close} />
-            : <Button kind={step === 'ask' ? 'plain' : 'solid'} icon="arrow-right" label={step === 'ask' && sums.length > 0 ? `Look at the sums (${sums.length})` : 'Decide'} onPress={() => setStep(step === 'ask' && sums.length > 0 ? 'sums' : 'decide')} />}
+          {step === 'decide' && tried && missing.length > 0 ? (
+            <Words as="strong" role="alert">
+              {missing.map((each) => `! ${each.message}`).join('\n')}
+            </Words>
+          ) : null}
+          {step === 'decide' ? (
+            <Button
+              kind="main"
+              icon="check"
+              label={save.isPending ? 'Closing …' : 'Close the debrief'}
+              disabled={save.isPending || overtaken}
+              onPress={close}
+            />
+          ) : (
+            <Button
+              kind={step === 'ask' ? 'plain' : 'solid'}
+              icon="arrow-right"
+              label={step === 'ask' && sums.length > 0 ? `Look at the sums (${sums.length})` : 'Decide'}
+              onPress={() => setStep(step === 'ask' && sums.length > 0 ? 'sums' : 'decide')}
+            />
+          )}
         </>
       }
     >
@@ -116,30 +206,78 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
         <Note icon="users" heading="Somebody saved this debrief meanwhile">
           <Words>{`Version ${page.versions[0]?.number ?? ''}${page.versions[0]?.by ? `, by ${page.versions[0].by}` : ''}. Yours is still on this phone.`}</Words>
           <ButtonRow>
-            <Button label="Take theirs" onPress={() => { save.reset(); rebase('theirs'); }} />
-            <Button label="Keep mine on top" onPress={() => { save.reset(); rebase('mine'); }} />
+            <Button
+              label="Take theirs"
+              onPress={() => {
+                save.reset();
+                rebase('theirs');
+              }}
+            />
+            <Button
+              label="Keep mine on top"
+              onPress={() => {
+                save.reset();
+                rebase('mine');
+              }}
+            />
           </ButtonRow>
         </Note>
       ) : null}
       <Choice
-        label="Step of the debrief" quiet value={step} onChange={setStep}
-        options={[{ value: 'ask', label: 'Ask' }, { value: 'sums', label: `Sums ${sums.length}` }, { value: 'decide', label: 'Decide' }]}
+        label="Step of the debrief"
+        quiet
+        value={step}
+        onChange={setStep}
+        options={[
+          { value: 'ask', label: 'Ask' },
+          { value: 'sums', label: `Sums ${sums.length}` },
+          { value: 'decide', label: 'Decide' },
+        ]}
       />
       {step === 'ask' ? (
         <>
           {wide ? null : <RankingStrip ranking={ranking} />}
           <Ask
-            evidence={findings.evidence} known={known} ranking={ranking} asked={asked} layout={occurrence.pilotStickLayout} wanted={wanted} onWant={setWanted} onEvidence={(evidence) => find({ evidence })}
+            evidence={findings.evidence}
+            known={known}
+            ranking={ranking}
+            asked={asked}
+            layout={occurrence.pilotStickLayout}
+            wanted={wanted}
+            onWant={setWanted}
+            onEvidence={(evidence) => find({ evidence })}
             onSkip={(id) => change({ skipped: [...draft.skipped, id] })}
           />
           {wide ? told : null}
         </>
       ) : null}
-      {step === 'sums' ? (sums.length === 0 ? <Words>No number or state was told that a sum could work with. Ask on, or decide.</Words> : <View style={{ gap: 28 }}>{sumCards}</View>) : null}
+      {step === 'sums' ? (
+        sums.length === 0 ? (
+          <Words>No number or state was told that a sum could work with. Ask on, or decide.</Words>
+        ) : (
+          <View style={{ gap: 28 }}>{sumCards}</View>
+        )
+      ) : null}
       {step === 'decide' ? (
         <>
-          <Decide findings={findings} find={find} ranking={ranking} known={known} kind={occurrence.kind} missing={missing} wantsReason={save.error instanceof ApiProblem && save.error.errors.some((each) => each.field === 'findings.overruleReason')} />
-          <Button kind="quiet" label={save.isPending ? 'Saving …' : 'Save it as it is and finish later'} disabled={save.isPending} onPress={() => send('open')} />
+          <Decide
+            findings={findings}
+            find={find}
+            ranking={ranking}
+            known={known}
+            kind={occurrence.kind}
+            missing={missing}
+            wantsReason={
+              save.error instanceof ApiProblem &&
+              save.error.errors.some((each) => each.field === 'findings.overruleReason')
+            }
+          />
+          <Button
+            kind="quiet"
+            label={save.isPending ? 'Saving …' : 'Save it as it is and finish later'}
+            disabled={save.isPending}
+            onPress={() => send('open')}
+          />
         </>
       ) : null}
     </Screen>
@@ -156,7 +294,11 @@ export function DebriefScreen() {
     <Loaded query={occurrence} title="Debrief" up={up}>
       {(row) => (
         <Loaded query={roster} title="Debrief" up={up}>
-          {(data) => <Loaded query={debrief} title="Debrief" up={up}>{(page) => <Debrief key={row.id} occurrence={row} roster={data} page={page} />}</Loaded>}
+          {(data) => (
+            <Loaded query={debrief} title="Debrief" up={up}>
+              {(page) => <Debrief key={row.id} occurrence={row} roster={data} page={page} />}
+            </Loaded>
+          )}
         </Loaded>
       )}
     </Loaded>

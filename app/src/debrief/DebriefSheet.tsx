@@ -36,19 +36,28 @@ interface SheetProps {
 }
 
 /** The name in a note would give away what is withheld above it. */
-const without = (text: string, name: string): string => name.split(/\s+/).filter((part) => part.length > 2).reduce((left, part) => left.replaceAll(part, '…'), text);
+const without = (text: string, name: string): string =>
+  name
+    .split(/\s+/)
+    .filter((part) => part.length > 2)
+    .reduce((left, part) => left.replaceAll(part, '…'), text);
 
 function toldWords(findings: Findings, { say }: Speaking): readonly string[] {
   const known = answersOf(findings.evidence);
   return QUESTIONS.filter(({ id }) => findings.evidence[id] !== undefined).map((question) => {
-    const value = question.kind === 'number' ? say(known.numbers[question.id]!.value, question.unit) : labelOf(question, known.choices[question.id]!).toLowerCase();
+    const value =
+      question.kind === 'number'
+        ? say(known.numbers[question.id]!.value, question.unit)
+        : labelOf(question, known.choices[question.id]!).toLowerCase();
     return `${question.short}: ${value}`;
   });
 }
 
 function severityWords({ actual, potential, likelihood }: Findings): string {
   const was = actual ? SEVERITY_WORDS[actual] : 'not said';
-  return potential && likelihood ? `${was}. Next time: ${SEVERITY_WORDS[potential].toLowerCase()}, ${LIKELIHOOD_WORDS[likelihood].toLowerCase()} (${RISK_WORDS[riskOf(potential, likelihood)].toLowerCase()} risk)` : was;
+  return potential && likelihood
+    ? `${was}. Next time: ${SEVERITY_WORDS[potential].toLowerCase()}, ${LIKELIHOOD_WORDS[likelihood].toLowerCase()} (${RISK_WORDS[riskOf(potential, likelihood)].toLowerCase()} risk)`
+    : was;
 }
 
 function Sheet({ occurrence, roster, page, shown }: SheetProps) {
@@ -68,30 +77,91 @@ function Sheet({ occurrence, roster, page, shown }: SheetProps) {
   });
   const primary = findings.primary ? causeOf(findings.primary) : null;
   const parts: readonly (readonly [string, readonly string[]])[] = [
-    ['What happened', [plain(occurrence.note) || 'Nothing noted.', [sayTime(occurrence.happenedAt), site?.name, craft?.name].filter(Boolean).join(' · ')]],
-    ['Cause', [primary ? `${primary.name}. ${primary.how}` : 'Not decided yet.', ...(findings.contributing.length > 0 ? [`Contributing: ${findings.contributing.map((id) => causeOf(id).name.toLowerCase()).join(', ')}.`] : [])]],
-    ...(primary ? [['What the hands should do', [primary.respond[onReleaseIn(occurrence.pilotMode)]]] as const, ['Until cleared', [`${primary.restriction}.`]] as const] : []),
+    [
+      'What happened',
+      [
+        plain(occurrence.note) || 'Nothing noted.',
+        [sayTime(occurrence.happenedAt), site?.name, craft?.name].filter(Boolean).join(' · '),
+      ],
+    ],
+    [
+      'Cause',
+      [
+        primary ? `${primary.name}. ${primary.how}` : 'Not decided yet.',
+        ...(findings.contributing.length > 0
+          ? [`Contributing: ${findings.contributing.map((id) => causeOf(id).name.toLowerCase()).join(', ')}.`]
+          : []),
+      ],
+    ],
+    ...(primary
+      ? [
+          ['What the hands should do', [primary.respond[onReleaseIn(occurrence.pilotMode)]]] as const,
+          ['Until cleared', [`${primary.restriction}.`]] as const,
+        ]
+      : []),
     ['Told', [toldWords(findings, units).join(' · ') || 'Nothing.']],
     ...(sums.length > 0 ? [['Sums', sums] as const] : []),
-    ['What came of it', [`Severity: ${severityWords(findings)}.`, `Injury: ${findings.injury ? INJURY_WORDS[findings.injury].toLowerCase() : 'not said'}${findings.thirdParty ? '; third party involved' : ''}.`, `Damage: ${findings.damage.join(', ').toLowerCase() || 'none listed'}.`]],
+    [
+      'What came of it',
+      [
+        `Severity: ${severityWords(findings)}.`,
+        `Injury: ${findings.injury ? INJURY_WORDS[findings.injury].toLowerCase() : 'not said'}${findings.thirdParty ? '; third party involved' : ''}.`,
+        `Damage: ${findings.damage.join(', ').toLowerCase() || 'none listed'}.`,
+      ],
+    ],
     ['What went well', [plain(findings.wentWell) || 'Nothing noted.']],
   ];
-  const asText = () => [`Debrief: ${pilot}, ${KIND_WORDS[occurrence.kind].toLowerCase()}`, ...parts.flatMap(([heading, lines]) => ['', heading, ...lines]), '', `Chain: ${findings.chain.map((link) => plain(link.words)).join(' → ')}`, STANDING_LINE].join('\n');
-  const copy = () => { void navigator.clipboard.writeText(asText()).then(() => setCopied(true)); };
+  const asText = () =>
+    [
+      `Debrief: ${pilot}, ${KIND_WORDS[occurrence.kind].toLowerCase()}`,
+      ...parts.flatMap(([heading, lines]) => ['', heading, ...lines]),
+      '',
+      `Chain: ${findings.chain.map((link) => plain(link.words)).join(' → ')}`,
+      STANDING_LINE,
+    ].join('\n');
+  const copy = () => {
+    void navigator.clipboard.writeText(asText()).then(() => setCopied(true));
+  };
   return (
     <Screen
-      title={pilot} under={`${KIND_WORDS[occurrence.kind]} · debrief ${shown.state === 'closed' ? 'closed' : 'not closed yet'} · version ${shown.number}${shown.number < page.versions.length ? ` of ${page.versions.length}` : ''}`} up={`/occurrence/${occurrence.id}`}
-      foot={<ButtonRow><PrintButton label="Print the sheet" /><Button icon="copy" label={copied ? 'Copied' : 'Copy as text'} onPress={copy} /></ButtonRow>}
+      title={pilot}
+      under={`${KIND_WORDS[occurrence.kind]} · debrief ${shown.state === 'closed' ? 'closed' : 'not closed yet'} · version ${shown.number}${shown.number < page.versions.length ? ` of ${page.versions.length}` : ''}`}
+      up={`/occurrence/${occurrence.id}`}
+      foot={
+        <ButtonRow>
+          <PrintButton label="Print the sheet" />
+          <Button icon="copy" label={copied ? 'Copied' : 'Copy as text'} onPress={copy} />
+        </ButtonRow>
+      }
     >
-      <View nativeID="skelby-no-print"><ManyChoice label="On this sheet" options={[{ value: 'withheld', label: 'Leave the pilot\'s name out' }]} values={withheld ? ['withheld'] : []} onChange={(values) => setWithheld(values.length > 0)} /></View>
-      {parts.map(([heading, lines]) => <Part key={heading} heading={heading}>{lines.map((line) => <Words key={line}>{line}</Words>)}</Part>)}
-      {findings.chain.length > 0 ? <Part heading="The chain"><ChainLine chain={findings.chain.map((link) => ({ ...link, words: plain(link.words) }))} /></Part> : null}
+      <View nativeID="skelby-no-print">
+        <ManyChoice
+          label="On this sheet"
+          options={[{ value: 'withheld', label: "Leave the pilot's name out" }]}
+          values={withheld ? ['withheld'] : []}
+          onChange={(values) => setWithheld(values.length > 0)}
+        />
+      </View>
+      {parts.map(([heading, lines]) => (
+        <Part key={heading} heading={heading}>
+          {lines.map((line) => (
+            <Words key={line}>{line}</Words>
+          ))}
+        </Part>
+      ))}
+      {findings.chain.length > 0 ? (
+        <Part heading="The chain">
+          <ChainLine chain={findings.chain.map((link) => ({ ...link, words: plain(link.words) }))} />
+        </Part>
+      ) : null}
       {page.versions.length > 1 ? (
         <Part heading="Versions">
           <Rows>
             {page.versions.map((version) => (
               <LinkRow
-                key={version.id} href={`/occurrence/${occurrence.id}/sheet?version=${version.id}`} title={`${version.number}. ${version.state === 'closed' ? 'Closed' : 'Open'}${version.reason ? `: ${plain(version.reason)}` : ''}`}
+                key={version.id}
+                href={`/occurrence/${occurrence.id}/sheet?version=${version.id}`}
+                title={`${version.number}. ${version.state === 'closed' ? 'Closed' : 'Open'}${version.reason ? `: ${plain(version.reason)}` : ''}`}
                 under={[sayTime(version.at), version.by].filter(Boolean).join(' · ')}
               />
             ))}
@@ -118,9 +188,25 @@ export function DebriefSheet() {
           {(data) => (
             <Loaded query={debrief} title="Debrief sheet" up={up}>
               {(page) => {
-                if (!page.debrief) return <Screen title="Debrief sheet" up={up}><Note icon="info" heading="Not debriefed yet">Debrief it first: the sheet shows what was found.</Note></Screen>;
-                if (version === undefined) return <Sheet key="latest" occurrence={row} roster={data} page={page} shown={page.debrief} />;
-                return <Loaded query={earlier} title="Debrief sheet" up={up}>{(shown) => <Sheet key={shown.id} occurrence={row} roster={data} page={page} shown={shown} />}</Loaded>;
+                if (!page.debrief)
+                  return (
+                    <Screen title="Debrief sheet" up={up}>
+                      <Note icon="info" heading="Not debriefed yet">
+                        Debrief it first: the sheet shows what was found.
+                      </Note>
+                    </Screen>
+                  );
+                if (version === undefined)
+                  return (
+                    <Sheet key="latest" occurrence={row} roster={data} page={page} shown={page.debrief} />
+                  );
+                return (
+                  <Loaded query={earlier} title="Debrief sheet" up={up}>
+                    {(shown) => (
+                      <Sheet key={shown.id} occurrence={row} roster={data} page={page} shown={shown} />
+                    )}
+                  </Loaded>
+                );
               }}
             </Loaded>
           )}

@@ -8,18 +8,38 @@ import { Part } from '../ui/Screen';
 import { Words } from '../ui/Words';
 
 /** Family, then cause, in place. */
-export function PickCause({ heading, onPick }: { readonly heading: string; readonly onPick: (causeId: string) => void }) {
+export function PickCause({
+  heading,
+  onPick,
+}: {
+  readonly heading: string;
+  readonly onPick: (causeId: string) => void;
+}) {
   const [familyId, setFamilyId] = useState<string | null>(null);
-  if (!familyId) return <Part heading={heading}><FamilyRows onPick={setFamilyId} /></Part>;
+  if (!familyId)
+    return (
+      <Part heading={heading}>
+        <FamilyRows onPick={setFamilyId} />
+      </Part>
+    );
   return (
-    <Part heading={FAMILIES.find((each) => each.id === familyId)?.name ?? ''} end={<Button kind="quiet" label="Other family" onPress={() => setFamilyId(null)} />}>
+    <Part
+      heading={FAMILIES.find((each) => each.id === familyId)?.name ?? ''}
+      end={<Button kind="quiet" label="Other family" onPress={() => setFamilyId(null)} />}
+    >
       <CauseRows familyId={familyId} onPick={onPick} />
     </Part>
   );
 }
 
 /** Asked before anything is ranked, so that the trainer's eye stays their own. */
-export function OwnPick({ loggedCauseId, onPick }: { readonly loggedCauseId: string; readonly onPick: (causeId: string | null) => void }) {
+export function OwnPick({
+  loggedCauseId,
+  onPick,
+}: {
+  readonly loggedCauseId: string;
+  readonly onPick: (causeId: string | null) => void;
+}) {
   const [picking, setPicking] = useState(false);
   if (picking) return <PickCause heading="What would you say it was?" onPick={onPick} />;
   return (

@@ -23,7 +23,8 @@ const useStyles = themed((theme) => ({
   factor: { width: 58, textAlign: 'right' },
 }));
 
-export const percent = (chance: number) => (chance > 0 && chance < 0.005 ? '<1\u00a0%' : `${Math.round(chance * 100)}\u00a0%`);
+export const percent = (chance: number) =>
+  chance > 0 && chance < 0.005 ? '<1\u00a0%' : `${Math.round(chance * 100)}\u00a0%`;
 const TOP = 3;
 const STRONG = 1.2;
 const SLIGHT = 0.4;
@@ -35,14 +36,20 @@ const strength = (weight: number): string => {
 };
 
 /** How many times likelier (or unlikelier) it makes the cause. */
-const factor = (weight: number): string => `${weight > 0 ? '×' : '÷'}${Math.exp(Math.abs(weight)).toFixed(1)}`;
+const factor = (weight: number): string =>
+  `${weight > 0 ? '×' : '÷'}${Math.exp(Math.abs(weight)).toFixed(1)}`;
 
 function ReasonLine({ reason }: { readonly reason: Reason }) {
   const styles = useStyles();
   return (
     <View style={styles.reason}>
-      <Words as="strong" style={styles.factor}>{factor(reason.weight)}</Words>
-      <Words style={{ flex: 1 }}>{`${reason.words} `}<Words as="soft">{`(${strength(reason.weight)})`}</Words></Words>
+      <Words as="strong" style={styles.factor}>
+        {factor(reason.weight)}
+      </Words>
+      <Words style={{ flex: 1 }}>
+        {`${reason.words} `}
+        <Words as="soft">{`(${strength(reason.weight)})`}</Words>
+      </Words>
     </View>
   );
 }
@@ -58,14 +65,29 @@ function CauseCard({ cause, startOpen }: { readonly cause: RankedCause; readonly
   return (
     <View style={styles.cause}>
       <Pressable role="button" aria-expanded={isOpen} onPress={() => setOpen(!isOpen)} style={styles.head}>
-        <Words as="strong" style={{ flex: 1 }}>{name}</Words>
+        <Words as="strong" style={{ flex: 1 }}>
+          {name}
+        </Words>
         <Words as="strong">{percent(cause.probability)}</Words>
       </Pressable>
-      <View style={styles.bar} aria-hidden><View style={[styles.fill, { width: `${Math.max(1, cause.probability * 100)}%` }]} /></View>
+      <View style={styles.bar} aria-hidden>
+        <View style={[styles.fill, { width: `${Math.max(1, cause.probability * 100)}%` }]} />
+      </View>
       {isOpen ? (
         <View style={{ gap: 4 }}>
-          {reasons.length === 0 ? <Words as="soft">Nothing told speaks for or against it.</Words> : reasons.map((reason) => <ReasonLine key={reason.sign ?? reason.evidence} reason={reason} />)}
-          {cause.reasons.length > SHOWN ? <Button kind="quiet" label={all ? 'Fewer reasons' : `All ${cause.reasons.length} reasons`} onPress={() => setAll(!all)} says={`${all ? 'Fewer reasons' : `All ${cause.reasons.length} reasons`} for ${name}`} /> : null}
+          {reasons.length === 0 ? (
+            <Words as="soft">Nothing told speaks for or against it.</Words>
+          ) : (
+            reasons.map((reason) => <ReasonLine key={reason.sign ?? reason.evidence} reason={reason} />)
+          )}
+          {cause.reasons.length > SHOWN ? (
+            <Button
+              kind="quiet"
+              label={all ? 'Fewer reasons' : `All ${cause.reasons.length} reasons`}
+              onPress={() => setAll(!all)}
+              says={`${all ? 'Fewer reasons' : `All ${cause.reasons.length} reasons`} for ${name}`}
+            />
+          ) : null}
         </View>
       ) : null}
     </View>
@@ -76,14 +98,26 @@ function CauseCard({ cause, startOpen }: { readonly cause: RankedCause; readonly
 export function RankingStrip({ ranking }: { readonly ranking: Ranking }) {
   const styles = useStyles();
   return (
-    <View role="status" aria-label={`First three: ${ranking.causes.slice(0, TOP).map((cause) => `${causeOf(cause.id).name} ${percent(cause.probability)}`).join(', ')}`}>
+    <View
+      role="status"
+      aria-label={`First three: ${ranking.causes
+        .slice(0, TOP)
+        .map((cause) => `${causeOf(cause.id).name} ${percent(cause.probability)}`)
+        .join(', ')}`}
+    >
       {ranking.causes.slice(0, TOP).map((cause) => (
         <View key={cause.id} style={styles.strip}>
           <View style={styles.stripLine}>
-            <Words style={[styles.stripWords, { flex: 1 }]} numberOfLines={1}>{causeOf(cause.id).name}</Words>
-            <Words as="strong" style={styles.stripWords}>{percent(cause.probability)}</Words>
+            <Words style={[styles.stripWords, { flex: 1 }]} numberOfLines={1}>
+              {causeOf(cause.id).name}
+            </Words>
+            <Words as="strong" style={styles.stripWords}>
+              {percent(cause.probability)}
+            </Words>
           </View>
-          <View style={styles.stripBar}><View style={[styles.stripFill, { width: `${cause.probability * 100}%` }]} /></View>
+          <View style={styles.stripBar}>
+            <View style={[styles.stripFill, { width: `${cause.probability * 100}%` }]} />
+          </View>
         </View>
       ))}
     </View>
@@ -91,12 +125,15 @@ export function RankingStrip({ ranking }: { readonly ranking: Ranking }) {
 }
 
 const STANCE_WORDS = {
-  'not-known': 'Not known yet: too little speaks for any one cause. Ask on.', leaning: 'Leaning, not sure.', likely: 'Likely. The decision is yours.',
+  'not-known': 'Not known yet: too little speaks for any one cause. Ask on.',
+  leaning: 'Leaning, not sure.',
+  likely: 'Likely. The decision is yours.',
 } as const;
 const WORTH_ASKING = 0.05;
 const NOTABLE = 0.3;
 
-const worth = (gain: number): string => (gain >= 0.4 ? 'would tell much' : gain >= 0.15 ? 'would tell some' : 'would tell a little');
+const worth = (gain: number): string =>
+  gain >= 0.4 ? 'would tell much' : gain >= 0.15 ? 'would tell some' : 'would tell a little';
 
 interface RankingPanelProps {
   readonly ranking: Ranking;
@@ -113,15 +150,29 @@ export function RankingPanel({ ranking, onAsk }: RankingPanelProps) {
       <Part heading="What the answers say">
         <Words role="status">{STANCE_WORDS[ranking.stance]}</Words>
         <View>
-          {ranking.causes.slice(0, TOP).map((cause) => <CauseCard key={cause.id} cause={cause} startOpen />)}
-          {all ? ranking.causes.slice(TOP).map((cause) => <CauseCard key={cause.id} cause={cause} startOpen={false} />) : null}
+          {ranking.causes.slice(0, TOP).map((cause) => (
+            <CauseCard key={cause.id} cause={cause} startOpen />
+          ))}
+          {all
+            ? ranking.causes
+                .slice(TOP)
+                .map((cause) => <CauseCard key={cause.id} cause={cause} startOpen={false} />)
+            : null}
         </View>
-        {beside.length > 0 ? <Words as="soft">{`Beside it: ${beside.map((each) => `${causeOf(each.id).name.toLowerCase()} ${percent(each.probability)}`).join(', ')}.`}</Words> : null}
-        <Button kind="quiet" label={all ? 'Only the first three' : `All ${ranking.causes.length} causes`} onPress={() => setAll(!all)} />
+        {beside.length > 0 ? (
+          <Words as="soft">{`Beside it: ${beside.map((each) => `${causeOf(each.id).name.toLowerCase()} ${percent(each.probability)}`).join(', ')}.`}</Words>
+        ) : null}
+        <Button
+          kind="quiet"
+          label={all ? 'Only the first three' : `All ${ranking.causes.length} causes`}
+          onPress={() => setAll(!all)}
+        />
       </Part>
       <Part heading="What would change this">
         <Rows empty="No open question would change it much.">
-          {next.map(({ id, gain }) => <PressRow key={id} title={questionOf(id).ask} under={worth(gain)} onPress={() => onAsk(id)} />)}
+          {next.map(({ id, gain }) => (
+            <PressRow key={id} title={questionOf(id).ask} under={worth(gain)} onPress={() => onAsk(id)} />
+          ))}
         </Rows>
       </Part>
     </>

@@ -10,15 +10,30 @@ import { useLaidOver } from '../outbox/use-outbox';
 import type { Waiting } from '../outbox/waiting';
 
 export function useDebrief(occurrenceId: string) {
-  const lay = useCallback((page: DebriefPage | undefined, waiting: readonly Waiting[]) => debriefWith(occurrenceId, page, waiting), [occurrenceId]);
-  return useLaidOver(useQuery({ queryKey: ['debrief', occurrenceId], queryFn: () => get<DebriefPage>(`/occurrences/${occurrenceId}/debrief`) }), lay);
+  const lay = useCallback(
+    (page: DebriefPage | undefined, waiting: readonly Waiting[]) => debriefWith(occurrenceId, page, waiting),
+    [occurrenceId],
+  );
+  return useLaidOver(
+    useQuery({
+      queryKey: ['debrief', occurrenceId],
+      queryFn: () => get<DebriefPage>(`/occurrences/${occurrenceId}/debrief`),
+    }),
+    lay,
+  );
 }
 
 /** One version of a debrief, as it was saved. */
 export const useDebriefVersion = (occurrenceId: string, versionId: string | undefined) =>
-  useQuery({ queryKey: ['debrief', occurrenceId, versionId], queryFn: () => get<NonNullable<DebriefPage['debrief']>>(`/occurrences/${occurrenceId}/debrief/${versionId}`), enabled: versionId !== undefined });
+  useQuery({
+    queryKey: ['debrief', occurrenceId, versionId],
+    queryFn: () =>
+      get<NonNullable<DebriefPage['debrief']>>(`/occurrences/${occurrenceId}/debrief/${versionId}`),
+    enabled: versionId !== undefined,
+  });
 
-export const useExperience = () => useQuery({ queryKey: ['experience'], queryFn: () => get<SchoolExperience>('/experience') });
+export const useExperience = () =>
+  useQuery({ queryKey: ['experience'], queryFn: () => get<SchoolExperience>('/experience') });
 
 const STARTING = modelWith();
 
@@ -47,5 +62,8 @@ export interface ToSave {
 /** Saves a version. Its keys come with the draft, so that trying again changes nothing. */
 export const useSaveDebrief = ({ id, pilotName }: Pick<OccurrenceOfPilot, 'id' | 'pilotName'>) =>
   useDeliver(({ keys: { versionId, ...keys }, ...version }: ToSave) => ({
-    path: `/occurrences/${id}/debrief/${versionId}`, what: `debrief of ${pilotName}`, stamp: 'at' as const, body: { ...version, ...keys, at: new Date().toISOString() },
+    path: `/occurrences/${id}/debrief/${versionId}`,
+    what: `debrief of ${pilotName}`,
+    stamp: 'at' as const,
+    body: { ...version, ...keys, at: new Date().toISOString() },
   }));

@@ -28,18 +28,49 @@ const Picture = memo(function Picture({ curve, width, height }: PictureProps) {
   const steps = Math.max(LEAST_STEPS, curve.scores.length - 1);
   return (
     <LineChart
-      data={curve.scores.map((value) => ({ value }))} width={width - AXIS_WIDTH} height={height} spacing={(width - AXIS_WIDTH - 16) / steps}
-      initialSpacing={6} endSpacing={0} disableScroll maxValue={top} noOfSections={2} hideRules yAxisLabelWidth={AXIS_WIDTH - 6}
-      color={theme.ink} thickness={4} dataPointsColor={theme.ink} dataPointsRadius={4}
-      yAxisColor={theme.ink} xAxisColor={theme.ink} xAxisThickness={2} yAxisThickness={2} hideYAxisText
-      showReferenceLine1 referenceLine1Position={curve.limit}
-      referenceLine1Config={{ color: theme.ink, thickness: 3, dashWidth: 8, dashGap: 6, labelText: 'Limit', labelTextStyle: { fontFamily: FONT.bold, fontSize: 15, color: theme.ink, marginTop: -24, marginLeft: 8 } }}
+      data={curve.scores.map((value) => ({ value }))}
+      width={width - AXIS_WIDTH}
+      height={height}
+      spacing={(width - AXIS_WIDTH - 16) / steps}
+      initialSpacing={6}
+      endSpacing={0}
+      disableScroll
+      maxValue={top}
+      noOfSections={2}
+      hideRules
+      yAxisLabelWidth={AXIS_WIDTH - 6}
+      color={theme.ink}
+      thickness={4}
+      dataPointsColor={theme.ink}
+      dataPointsRadius={4}
+      yAxisColor={theme.ink}
+      xAxisColor={theme.ink}
+      xAxisThickness={2}
+      yAxisThickness={2}
+      hideYAxisText
+      showReferenceLine1
+      referenceLine1Position={curve.limit}
+      referenceLine1Config={{
+        color: theme.ink,
+        thickness: 3,
+        dashWidth: 8,
+        dashGap: 6,
+        labelText: 'Limit',
+        labelTextStyle: {
+          fontFamily: FONT.bold,
+          fontSize: 15,
+          color: theme.ink,
+          marginTop: -24,
+          marginLeft: 8,
+        },
+      }}
     />
   );
 });
 
 /**
- * A CUSUM with its limit as a dashed line: the learning curve of one drill or side, or the relapse chart of a weakness. Its words change
+ * A CUSUM with its limit as a dashed line: the learning curve of one drill or side, or the relapse chart of a
+ * weakness. Its words change
  * at once; the picture, dearer to draw, a moment later.
  */
 export function CurveChartDrawing({ curve, name, sentence, height = 150, named = true }: CurveChartProps) {
@@ -48,7 +79,13 @@ export function CurveChartDrawing({ curve, name, sentence, height = 150, named =
   return (
     <View style={{ gap: 8 }} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
       {named ? <Words as="strong">{name}</Words> : null}
-      {width > 0 ? <View role="img" aria-label={`${name}: ${sentence}`}><Picture curve={drawn} width={width} height={height} /></View> : <View style={{ height }} />}
+      {width > 0 ? (
+        <View role="img" aria-label={`${name}: ${sentence}`}>
+          <Picture curve={drawn} width={width} height={height} />
+        </View>
+      ) : (
+        <View style={{ height }} />
+      )}
       <Words as="soft">{sentence}</Words>
     </View>
   );

@@ -31,15 +31,44 @@ function Plate({ vertical, horizontal, moves, width, names }: PlateProps) {
     <View style={styles.plate}>
       <Svg width={width} height={width} viewBox={`0 0 ${SIZE} ${SIZE}`} aria-hidden>
         <Rect x={3} y={3} width={94} height={94} fill={theme.shade} stroke={theme.ink} strokeWidth={4} />
-        <Line x1={MIDDLE} y1={12} x2={MIDDLE} y2={88} stroke={up ? theme.ink : theme.rule} strokeWidth={up ? 6 : 2} />
-        <Line x1={12} y1={MIDDLE} x2={88} y2={MIDDLE} stroke={across ? theme.ink : theme.rule} strokeWidth={across ? 6 : 2} />
+        <Line
+          x1={MIDDLE}
+          y1={12}
+          x2={MIDDLE}
+          y2={88}
+          stroke={up ? theme.ink : theme.rule}
+          strokeWidth={up ? 6 : 2}
+        />
+        <Line
+          x1={12}
+          y1={MIDDLE}
+          x2={88}
+          y2={MIDDLE}
+          stroke={across ? theme.ink : theme.rule}
+          strokeWidth={across ? 6 : 2}
+        />
         {up ? <Polygon points={`${MIDDLE},6 ${MIDDLE - 9},22 ${MIDDLE + 9},22`} fill={theme.ink} /> : null}
         {up ? <Polygon points={`${MIDDLE},94 ${MIDDLE - 9},78 ${MIDDLE + 9},78`} fill={theme.ink} /> : null}
-        {across ? <Polygon points={`6,${MIDDLE} 22,${MIDDLE - 9} 22,${MIDDLE + 9}`} fill={theme.ink} /> : null}
-        {across ? <Polygon points={`94,${MIDDLE} 78,${MIDDLE - 9} 78,${MIDDLE + 9}`} fill={theme.ink} /> : null}
-        <Circle cx={MIDDLE} cy={MIDDLE} r={13} fill={up || across ? theme.ink : theme.ground} stroke={theme.ink} strokeWidth={4} />
+        {across ? (
+          <Polygon points={`6,${MIDDLE} 22,${MIDDLE - 9} 22,${MIDDLE + 9}`} fill={theme.ink} />
+        ) : null}
+        {across ? (
+          <Polygon points={`94,${MIDDLE} 78,${MIDDLE - 9} 78,${MIDDLE + 9}`} fill={theme.ink} />
+        ) : null}
+        <Circle
+          cx={MIDDLE}
+          cy={MIDDLE}
+          r={13}
+          fill={up || across ? theme.ink : theme.ground}
+          stroke={theme.ink}
+          strokeWidth={4}
+        />
       </Svg>
-      {names ? <Words as="soft" style={styles.axes}>{named || 'still'}</Words> : null}
+      {names ? (
+        <Words as="soft" style={styles.axes}>
+          {named || 'still'}
+        </Words>
+      ) : null}
     </View>
   );
 }
@@ -57,7 +86,11 @@ export function StickPlateDrawing({ layout, moves, width = 84, names = true }: S
   const styles = useStyles();
   const { left, right } = axesOf(layout);
   return (
-    <View style={styles.plates} role="img" aria-label={moves.length > 0 ? `Sticks: ${moves.join(', ')}` : 'Sticks not used'}>
+    <View
+      style={styles.plates}
+      role="img"
+      aria-label={moves.length > 0 ? `Sticks: ${moves.join(', ')}` : 'Sticks not used'}
+    >
       <Plate {...left} moves={moves} width={width} names={names} />
       <Plate {...right} moves={moves} width={width} names={names} />
     </View>

@@ -19,36 +19,64 @@ const PLATE_WIDTH = 84;
 
 /** The learning-curve CUSUM of one drill or side. Its place is kept while the drawing code arrives. */
 export function CurveChart(props: CurveChartProps) {
-  return <Suspense fallback={<View style={{ height: (props.height ?? CHART_HEIGHT) + 48 }} />}><CurveChartLater {...props} /></Suspense>;
+  return (
+    <Suspense fallback={<View style={{ height: (props.height ?? CHART_HEIGHT) + 48 }} />}>
+      <CurveChartLater {...props} />
+    </Suspense>
+  );
 }
 
 /** Both sticks as this pilot has them, with the axes a drill works. */
 export const StickPlate = memo(function StickPlate(props: StickPlateProps) {
   const width = props.width ?? PLATE_WIDTH;
-  return <Suspense fallback={<View style={{ width: 2 * width + 14, height: width }} />}><StickPlateLater {...props} /></Suspense>;
+  return (
+    <Suspense fallback={<View style={{ width: 2 * width + 14, height: width }} />}>
+      <StickPlateLater {...props} />
+    </Suspense>
+  );
 });
 
 /** The movement of a drill in time. */
 export function Movement(props: MovementProps) {
-  return <Suspense fallback={<View style={{ height: 780 }} />}><MovementLater {...props} /></Suspense>;
+  return (
+    <Suspense fallback={<View style={{ height: 780 }} />}>
+      <MovementLater {...props} />
+    </Suspense>
+  );
 }
 
 /** A sum, drawn to scale. */
 export function SumPicture(props: SumPictureProps) {
-  return <Suspense fallback={<View style={{ height: 174 }} />}><SumLater {...props} /></Suspense>;
+  return (
+    <Suspense fallback={<View style={{ height: 174 }} />}>
+      <SumLater {...props} />
+    </Suspense>
+  );
 }
 
 /** Points a nose or a wind. */
 export function Ring(props: RingProps) {
-  return <Suspense fallback={<View style={{ height: 240 }} />}><RingLater {...props} /></Suspense>;
+  return (
+    <Suspense fallback={<View style={{ height: 240 }} />}>
+      <RingLater {...props} />
+    </Suspense>
+  );
 }
 
 /** Points at distance and height. */
 export function SideView(props: SideViewProps) {
-  return <Suspense fallback={<View style={{ height: 200 }} />}><SideViewLater {...props} /></Suspense>;
+  return (
+    <Suspense fallback={<View style={{ height: 200 }} />}>
+      <SideViewLater {...props} />
+    </Suspense>
+  );
 }
 
 /** Points at how far the sticks were moved. */
 export function Sticks(props: SticksProps) {
-  return <Suspense fallback={<View style={{ height: 156 }} />}><SticksLater {...props} /></Suspense>;
+  return (
+    <Suspense fallback={<View style={{ height: 156 }} />}>
+      <SticksLater {...props} />
+    </Suspense>
+  );
 }

@@ -12,7 +12,8 @@ export interface Player {
 }
 
 /**
- * Runs a movement against the screen's own frames. What moves is drawn by `draw`, outside of React: a frame costs only that.
+ * Runs a movement against the screen's own frames. What moves is drawn by `draw`, outside of React: a frame
+ * costs only that.
  * It starts at rest; nobody who asked for less motion is shown any unasked.
  */
 export function usePlayer(durationS: number, draw: (t: number) => void): Player {
@@ -20,14 +21,19 @@ export function usePlayer(durationS: number, draw: (t: number) => void): Player 
   const [slow, setSlow] = useState(false);
   const at = useRef(0);
 
-  const show = useCallback((t: number) => {
-    const started = performance.now();
-    at.current = t;
-    draw(t);
-    performance.measure('skelby.frame', { start: started });
-  }, [draw]);
+  const show = useCallback(
+    (t: number) => {
+      const started = performance.now();
+      at.current = t;
+      draw(t);
+      performance.measure('skelby.frame', { start: started });
+    },
+    [draw],
+  );
 
-  useEffect(() => { show(Math.min(at.current, durationS)); }, [show, durationS]);
+  useEffect(() => {
+    show(Math.min(at.current, durationS));
+  }, [show, durationS]);
   useEffect(() => {
     if (!playing) return undefined;
     let last: number | null = null;
@@ -42,7 +48,13 @@ export function usePlayer(durationS: number, draw: (t: number) => void): Player 
   }, [playing, slow, durationS, show]);
 
   return {
-    playing, slow, toggle: () => setPlaying(!playing), toggleSlow: () => setSlow(!slow),
-    step: (direction) => { setPlaying(false); show(Math.min(durationS, Math.max(0, at.current + direction * STEP_S))); },
+    playing,
+    slow,
+    toggle: () => setPlaying(!playing),
+    toggleSlow: () => setSlow(!slow),
+    step: (direction) => {
+      setPlaying(false);
+      show(Math.min(durationS, Math.max(0, at.current + direction * STEP_S)));
+    },
   };
 }

@@ -21,11 +21,34 @@ export function OwnMistakes({ pilot, blocks, onDone }: OwnProps) {
   const [next, setNext] = useState<string | null>(null);
   const listed = [...seen, ...(own.trim() ? [own.trim()] : [])];
   return (
-    <Screen title="Your own eyes" under={pilot} foot={<Button kind="solid" icon="arrow-right" label={listed.length === 0 ? 'Nothing to note: go on' : 'Go on'} onPress={() => onDone(listed, next !== null && listed.includes(next) ? next : '')} />}>
+    <Screen
+      title="Your own eyes"
+      under={pilot}
+      foot={
+        <Button
+          kind="solid"
+          icon="arrow-right"
+          label={listed.length === 0 ? 'Nothing to note: go on' : 'Go on'}
+          onPress={() => onDone(listed, next !== null && listed.includes(next) ? next : '')}
+        />
+      }
+    >
       <Words>Hand the phone over: the pilot says first.</Words>
-      <ManyChoice label="What went wrong?" options={usual.map((value) => ({ value, label: value }))} values={seen} onChange={setSeen} />
+      <ManyChoice
+        label="What went wrong?"
+        options={usual.map((value) => ({ value, label: value }))}
+        values={seen}
+        onChange={setSeen}
+      />
       <TextBox label="Something else" value={own} onChangeText={setOwn} maxLength={120} />
-      {listed.length > 0 ? <Choice label="The one to work on next" options={listed.map((value) => ({ value, label: value }))} value={next} onChange={setNext} /> : null}
+      {listed.length > 0 ? (
+        <Choice
+          label="The one to work on next"
+          options={listed.map((value) => ({ value, label: value }))}
+          value={next}
+          onChange={setNext}
+        />
+      ) : null}
     </Screen>
   );
 }

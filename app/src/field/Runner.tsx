@@ -40,7 +40,12 @@ import { type RunState, useRunState } from './run-state';
 import { Metronome, PackTimer, RepTimer } from './Timers';
 import { useWakeLock } from './use-wake-lock';
 
-const LEVEL_WORDS: Readonly<Record<number, string>> = { [-2]: 'two steps easier than the standard', [-1]: 'a step easier than the standard', 0: 'at the standard', 1: 'a step harder than the standard' };
+const LEVEL_WORDS: Readonly<Record<number, string>> = {
+  [-2]: 'two steps easier than the standard',
+  [-1]: 'a step easier than the standard',
+  0: 'at the standard',
+  1: 'a step harder than the standard',
+};
 
 interface RunProps {
   readonly session: TrainingSession;
@@ -62,7 +67,18 @@ interface BlockProps extends RunProps {
 const NARROW = { paddingHorizontal: 10 };
 
 /** One drill on the screen: the standard, the plate, met or missed. */
-function BlockScreen({ session, roster, list, block, page, state, change, onNext, isLast, workOn }: BlockProps) {
+function BlockScreen({
+  session,
+  roster,
+  list,
+  block,
+  page,
+  state,
+  change,
+  onNext,
+  isLast,
+  workOn,
+}: BlockProps) {
   const router = useRouter();
   const { sentence, unit, from, to } = useUnits();
   const awake = useWakeLock();
@@ -71,90 +87,232 @@ function BlockScreen({ session, roster, list, block, page, state, change, onNext
   const measure = MEASURES[drill.id];
   const pilot = roster.pilots.find((each) => each.id === block.pilotId);
   const mode = modesFor(drill.assistance, page.pilot.mode)[0]!;
-  const flown = page.reps.filter((rep) => rep.sessionId === session.id && rep.drillId === block.drillId && rep.purpose === block.purpose && rep.pack === state.pack + 1 && !rep.takenBack);
+  const flown = page.reps.filter(
+    (rep) =>
+      rep.sessionId === session.id &&
+      rep.drillId === block.drillId &&
+      rep.purpose === block.purpose &&
+      rep.pack === state.pack + 1 &&
+      !rep.takenBack,
+  );
   const met = flown.filter((rep) => rep.met).length;
   const last = [...flown].sort((a, b) => b.flownAt.localeCompare(a.flownAt))[0];
   const enough = flown.length >= block.reps;
-  const notCounted = block.purpose === 'practice' ? null : whyNotCounted({ drillId: drill.id, mode, pilotRelative: false, side: block.side }, block.causeId, page.pilot.mode);
+  const notCounted =
+    block.purpose === 'practice'
+      ? null
+      : whyNotCounted(
+          { drillId: drill.id, mode, pilotRelative: false, side: block.side },
+          block.causeId,
+          page.pilot.mode,
+        );
   const open = list.weaknesses.filter((line) => line.pilotId === block.pilotId && line.state !== 'watch');
 
   const record = (isMet: boolean, missReason: MissReason | null, flownAt: string) => {
     void outbox.add({
-      path: `/reps/${uuid()}`, what: `rep of ${drill.name}`, stamp: 'flownAt',
+      path: `/reps/${uuid()}`,
+      what: `rep of ${drill.name}`,
+      stamp: 'flownAt',
       body: {
-        weaknessId: page.weakness.id, drillId: drill.id, purpose: block.purpose, met: isMet, missReason, side: block.side, band: windBandOf(content.windMps), flownOn: 'craft', mode, pilotRelative: false,
-        pack: state.pack + 1, level: block.level, measure: state.measure, sessionId: session.id, drillVersion: versionInForce(drill.id), day: today(), flownAt,
+        weaknessId: page.weakness.id,
+        drillId: drill.id,
+        purpose: block.purpose,
+        met: isMet,
+        missReason,
+        side: block.side,
+        band: windBandOf(content.windMps),
+        flownOn: 'craft',
+        mode,
+        pilotRelative: false,
+        pack: state.pack + 1,
+        level: block.level,
+        measure: state.measure,
+        sessionId: session.id,
+        drillVersion: versionInForce(drill.id),
+        day: today(),
+        flownAt,
       },
     });
     change({ missedAt: null, measure: null });
   };
-  const undo = () => { if (last) void outbox.add({ path: `/reps/${last.id}/taken-back`, body: { reason: 'Undone in the session' }, what: `undo of a rep of ${drill.name}` }); };
+  const undo = () => {
+    if (last)
+      void outbox.add({
+        path: `/reps/${last.id}/taken-back`,
+        body: { reason: 'Undone in the session' },
+        what: `undo of a rep of ${drill.name}`,
+      });
+  };
   const happened = () => {
     const side = block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : '';
-    beginLog({ ...(pilot ? forPilot(pilot) : {}), pilotId: block.pilotId, windMps: content.windMps, siteId: content.siteId, note: `In ${drill.name}${side}, ${PURPOSE_WORDS[block.purpose].toLowerCase()} rep ${flown.length + 1}.` });
+    beginLog({
+      ...(pilot ? forPilot(pilot) : {}),
+      pilotId: block.pilotId,
+      windMps: content.windMps,
+      siteId: content.siteId,
+      note: `In ${drill.name}${side}, ${PURPOSE_WORDS[block.purpose].toLowerCase()} rep ${flown.length + 1}.`,
+    });
     router.push('/log/kind');
   };
 
   return (
     <Screen
-      title={drill.name} under={`${page.pilot.name} · pack ${state.pack + 1} of ${content.packs.length}`} up="/session"
-      foot={state.missedAt ? <WhyMissed onReason={(reason) => record(false, reason, state.missedAt!)} onCancel={() => change({ missedAt: null })} /> : (
-        <>
-          <ButtonRow>
-            <Button kind="main" style={NARROW} label="Crash or near-miss" onPress={happened} />
-            {last ? <Button style={NARROW} label="Undo" says={`Undo last: ${last.met ? 'met' : 'missed'}`} onPress={undo} /> : null}
-            <Button kind={enough ? 'solid' : 'plain'} style={NARROW} label={isLast ? 'End' : 'Next'} onPress={onNext} />
-          </ButtonRow>
-          <Verdicts onMet={() => record(true, null, new Date().toISOString())} onMissed={() => change({ missedAt: new Date().toISOString() })} />
-        </>
-      )}
+      title={drill.name}
+      under={`${page.pilot.name} · pack ${state.pack + 1} of ${content.packs.length}`}
+      up="/session"
+      foot={
+        state.missedAt ? (
+          <WhyMissed
+            onReason={(reason) => record(false, reason, state.missedAt!)}
+            onCancel={() => change({ missedAt: null })}
+          />
+        ) : (
+          <>
+            <ButtonRow>
+              <Button kind="main" style={NARROW} label="Crash or near-miss" onPress={happened} />
+              {last ? (
+                <Button
+                  style={NARROW}
+                  label="Undo"
+                  says={`Undo last: ${last.met ? 'met' : 'missed'}`}
+                  onPress={undo}
+                />
+              ) : null}
+              <Button
+                kind={enough ? 'solid' : 'plain'}
+                style={NARROW}
+                label={isLast ? 'End' : 'Next'}
+                onPress={onNext}
+              />
+            </ButtonRow>
+            <Verdicts
+              onMet={() => record(true, null, new Date().toISOString())}
+              onMissed={() => change({ missedAt: new Date().toISOString() })}
+            />
+          </>
+        )
+      }
     >
       <WaitingNote brief />
-      {workOn ? <Note icon="eye" heading="Working on">{workOn}</Note> : null}
+      {workOn ? (
+        <Note icon="eye" heading="Working on">
+          {workOn}
+        </Note>
+      ) : null}
       <View style={{ flexDirection: 'row', gap: 16, alignItems: 'center' }}>
         <View style={{ flex: 1, gap: 4 }}>
           <Words as="heading">{sentence(drill.byEye)}</Words>
-          <Words as="strong">{[`${PURPOSE_WORDS[block.purpose]}, ${LEVEL_WORDS[block.level]}`, block.side ? SIDE_WORDS[block.side] : null].filter(Boolean).join(' · ')}</Words>
+          <Words as="strong">
+            {[
+              `${PURPOSE_WORDS[block.purpose]}, ${LEVEL_WORDS[block.level]}`,
+              block.side ? SIDE_WORDS[block.side] : null,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </Words>
         </View>
-        {drill.sticks.length > 0 ? <StickPlate layout={page.pilot.stickLayout} moves={drill.sticks} width={54} names={false} /> : null}
+        {drill.sticks.length > 0 ? (
+          <StickPlate layout={page.pilot.stickLayout} moves={drill.sticks} width={54} names={false} />
+        ) : null}
       </View>
       <Words as="figure" role="status">{`${flown.length} of ${block.reps} · ${met} met`}</Words>
       {enough ? <Words as="soft">That is the block: rest the hands, then on.</Words> : null}
-      {notCounted ? <Note icon="alert-triangle">Recorded, but it will not count: this mode is not the one the pilot has to show it in.</Note> : null}
+      {notCounted ? (
+        <Note icon="alert-triangle">
+          Recorded, but it will not count: this mode is not the one the pilot has to show it in.
+        </Note>
+      ) : null}
       {drill.caution ? <Words as="soft">{`Caution: ${drill.caution}`}</Words> : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10, alignItems: 'center' }}>
-        <PackTimer startedAt={state.packStartedAt} minutes={content.packMinutes} reservePercent={reserveOf(open, USUAL_RESERVE_PERCENT)} onStart={() => change({ packStartedAt: Date.now() })} />
-        <RepTimer onTime={(seconds) => { if (measure?.unit === 's') change({ measure: seconds }); }} />
+        <PackTimer
+          startedAt={state.packStartedAt}
+          minutes={content.packMinutes}
+          reservePercent={reserveOf(open, USUAL_RESERVE_PERCENT)}
+          onStart={() => change({ packStartedAt: Date.now() })}
+        />
+        <RepTimer
+          onTime={(seconds) => {
+            if (measure?.unit === 's') change({ measure: seconds });
+          }}
+        />
         <Metronome />
       </View>
       {measure ? (
         <Stepper
-          label={`${measure.label}, this rep`} unit={unit(measure.unit)} value={state.measure === null ? null : from(state.measure, measure.unit)} step={measure.step} least={0} most={from(500, measure.unit)}
+          label={`${measure.label}, this rep`}
+          unit={unit(measure.unit)}
+          value={state.measure === null ? null : from(state.measure, measure.unit)}
+          step={measure.step}
+          least={0}
+          most={from(500, measure.unit)}
           onChange={(value) => change({ measure: value === null ? null : to(value, measure.unit) })}
         />
       ) : null}
       {awake ? null : <Words as="soft">This phone may go dark: keep its screen on in its settings.</Words>}
-      <LinkButton kind="quiet" icon="play-circle" label="See it flown" href={`/drills/${drill.id}?pilot=${block.pilotId}`} />
-      {block.purpose === 'check' ? null : <SimulatorLink drill={drill} label="Fly it on the simulator" with={{ pilot: block.pilotId, weakness: page.weakness.id, purpose: block.purpose, side: block.side, session: session.id }} />}
+      <LinkButton
+        kind="quiet"
+        icon="play-circle"
+        label="See it flown"
+        href={`/drills/${drill.id}?pilot=${block.pilotId}`}
+      />
+      {block.purpose === 'check' ? null : (
+        <SimulatorLink
+          drill={drill}
+          label="Fly it on the simulator"
+          with={{
+            pilot: block.pilotId,
+            weakness: page.weakness.id,
+            purpose: block.purpose,
+            side: block.side,
+            session: session.id,
+          }}
+        />
+      )}
     </Screen>
   );
 }
 
 function OneBlock(props: Omit<BlockProps, 'page'>) {
   const query = useWeakness(props.block.weaknessId);
-  return <Loaded query={query} title={drillOf(props.block.drillId).name} up="/session">{(page) => <BlockScreen {...props} page={page} />}</Loaded>;
+  return (
+    <Loaded query={query} title={drillOf(props.block.drillId).name} up="/session">
+      {(page) => <BlockScreen {...props} page={page} />}
+    </Loaded>
+  );
 }
 
 function Over({ content, roster }: { readonly content: SessionFields; readonly roster: Roster }) {
   const nameOf = (id: string) => roster.pilots.find((pilot) => pilot.id === id)?.name ?? '';
   return (
-    <Screen title="Session over" under={content.day} up="/" foot={<LinkButton kind="solid" label="To Today" href="/" />}>
+    <Screen
+      title="Session over"
+      under={content.day}
+      up="/"
+      foot={<LinkButton kind="solid" label="To Today" href="/" />}
+    >
       {content.own.length > 0 ? (
         <Part heading="What the pilots saw">
-          <Rows>{content.own.map((each, i) => <Row key={i} title={`${nameOf(each.pilotId)}, pack ${each.pack}`} under={[each.mistakes.join('; ') || 'Nothing noted.', each.next ? `Next: ${each.next}.` : null].filter(Boolean).join(' ')} />)}</Rows>
+          <Rows>
+            {content.own.map((each, i) => (
+              <Row
+                key={i}
+                title={`${nameOf(each.pilotId)}, pack ${each.pack}`}
+                under={[
+                  each.mistakes.join('; ') || 'Nothing noted.',
+                  each.next ? `Next: ${each.next}.` : null,
+                ]
+                  .filter(Boolean)
+                  .join(' ')}
+              />
+            ))}
+          </Rows>
         </Part>
       ) : null}
-      {content.goNoGo?.reason ? <Note icon="alert-triangle" heading="Flown against a no-go">{content.goNoGo.reason}</Note> : null}
+      {content.goNoGo?.reason ? (
+        <Note icon="alert-triangle" heading="Flown against a no-go">
+          {content.goNoGo.reason}
+        </Note>
+      ) : null}
       <Words>Packs out, motors cold. What was flown stands with each weakness.</Words>
     </Screen>
   );
@@ -165,11 +323,40 @@ function Run({ session, roster, list }: RunProps) {
   const client = useQueryClient();
   const { content } = session;
   const { state, change } = useRunState(session.id);
-  const put = (part: Partial<SessionFields>) => save.mutateAsync({ id: session.id, content: { ...content, ...part }, basedOn: session.revision ?? null }).then(() => undefined, () => undefined);
+  const put = (part: Partial<SessionFields>) =>
+    save
+      .mutateAsync({ id: session.id, content: { ...content, ...part }, basedOn: session.revision ?? null })
+      .then(
+        () => undefined,
+        () => undefined,
+      );
   const site = roster.sites.find((each) => each.id === content.siteId) ?? null;
-  if (save.variables && save.error instanceof ApiProblem && save.error.clash.theirs) return <SessionClash wanted={save.variables} problem={save.error} roster={roster} onMine={(again) => save.mutate(again)} onTheirs={() => { save.reset(); void client.invalidateQueries({ queryKey: ['sessions'] }); }} />;
+  if (save.variables && save.error instanceof ApiProblem && save.error.clash.theirs)
+    return (
+      <SessionClash
+        wanted={save.variables}
+        problem={save.error}
+        roster={roster}
+        onMine={(again) => save.mutate(again)}
+        onTheirs={() => {
+          save.reset();
+          void client.invalidateQueries({ queryKey: ['sessions'] });
+        }}
+      />
+    );
   if (content.state === 'done') return <Over content={content} roster={roster} />;
-  if (content.goNoGo === null) return <GoNoGo content={content} pilots={roster.pilots} site={site} weaknesses={list.weaknesses} busy={save.isPending} error={save.error?.message ?? null} onGo={(goNoGo) => void put({ goNoGo, state: 'running' })} />;
+  if (content.goNoGo === null)
+    return (
+      <GoNoGo
+        content={content}
+        pilots={roster.pilots}
+        site={site}
+        weaknesses={list.weaknesses}
+        busy={save.isPending}
+        error={save.error?.message ?? null}
+        onGo={(goNoGo) => void put({ goNoGo, state: 'running' })}
+      />
+    );
   const pack = content.packs[state.pack];
   const own = [...state.own];
   if (!pack) return <Over content={{ ...content, own }} roster={roster} />;
@@ -180,7 +367,14 @@ function Run({ session, roster, list }: RunProps) {
       change({ phase: 'fly', pack: state.pack + 1, block: 0, packStartedAt: null, measure: null, own: all });
       void put({ own: all, state: lastPack ? 'done' : 'running' });
     };
-    return <OwnMistakes key={state.pack} pilot={roster.pilots.find((each) => each.id === pack.pilotId)?.name ?? ''} blocks={pack.blocks as readonly Block[]} onDone={done} />;
+    return (
+      <OwnMistakes
+        key={state.pack}
+        pilot={roster.pilots.find((each) => each.id === pack.pilotId)?.name ?? ''}
+        blocks={pack.blocks as readonly Block[]}
+        onDone={done}
+      />
+    );
   }
   const block = pack.blocks[state.block] as Block | undefined;
   if (!block) return <Over content={content} roster={roster} />;
@@ -188,8 +382,22 @@ function Run({ session, roster, list }: RunProps) {
   const workOn = [...own].reverse().find((each) => each.pilotId === pack.pilotId && each.next)?.next ?? null;
   return (
     <OneBlock
-      key={`${state.pack} ${state.block}`} session={session} roster={roster} list={list} block={block} state={state} change={change} workOn={workOn} isLast={endOfPack && lastPack}
-      onNext={() => change(endOfPack ? { phase: 'own', missedAt: null, measure: null } : { block: state.block + 1, missedAt: null, measure: null })}
+      key={`${state.pack} ${state.block}`}
+      session={session}
+      roster={roster}
+      list={list}
+      block={block}
+      state={state}
+      change={change}
+      workOn={workOn}
+      isLast={endOfPack && lastPack}
+      onNext={() =>
+        change(
+          endOfPack
+            ? { phase: 'own', missedAt: null, measure: null }
+            : { block: state.block + 1, missedAt: null, measure: null },
+        )
+      }
     />
   );
 }
@@ -208,7 +416,15 @@ export function Runner() {
             <Loaded query={list} title="Session" up="/session">
               {(now) => {
                 const session = all.find((each) => each.id === id);
-                return session ? <Run key={id} session={session} roster={data} list={now} /> : <Screen title="Session" up="/session"><Note icon="help-circle" heading="Not here">There is no such session: plan one.</Note></Screen>;
+                return session ? (
+                  <Run key={id} session={session} roster={data} list={now} />
+                ) : (
+                  <Screen title="Session" up="/session">
+                    <Note icon="help-circle" heading="Not here">
+                      There is no such session: plan one.
+                    </Note>
+                  </Screen>
+                );
               }}
             </Loaded>
           )}

@@ -26,14 +26,26 @@ export function SessionCard({ content, rests, pilotName, site, weaknesses }: Ses
   return (
     <View nativeID="skelby-print" style={styles.card} aria-hidden>
       <Words as="title">{`Session ${content.day}, ${content.startsAt}`}</Words>
-      <Words as="soft">{[site?.name, `wind ${say(content.windMps, 'm/s')}`, `${content.packMinutes} min a pack`].filter(Boolean).join(' · ')}</Words>
-      {site ? <Words>{`On a lost link here: ${FAILSAFE_WORDS[failsafeFor(site.place).action]}.`}</Words> : null}
-      {weaknesses.map((line) => <Words key={line.id}>{`${line.pilotName}, until cleared: ${causeOf(line.causeId).restriction}.`}</Words>)}
+      <Words as="soft">
+        {[site?.name, `wind ${say(content.windMps, 'm/s')}`, `${content.packMinutes} min a pack`]
+          .filter(Boolean)
+          .join(' · ')}
+      </Words>
+      {site ? (
+        <Words>{`On a lost link here: ${FAILSAFE_WORDS[failsafeFor(site.place).action]}.`}</Words>
+      ) : null}
+      {weaknesses.map((line) => (
+        <Words
+          key={line.id}
+        >{`${line.pilotName}, until cleared: ${causeOf(line.causeId).restriction}.`}</Words>
+      ))}
       {content.packs.map((pack, p) => (
         <View key={p}>
           <Words as="heading">{`${rests[p] ? 'Rest. ' : ''}Pack ${p + 1}: ${pilotName(pack.pilotId)}`}</Words>
           {pack.blocks.map((block) => (
-            <Words key={block.id}>{`☐ ${block.reps} × ${drillOf(block.drillId).name}${block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : ''} (${PURPOSE_WORDS[block.purpose].toLowerCase()}): ${sentence(drillOf(block.drillId).byEye)}`}</Words>
+            <Words
+              key={block.id}
+            >{`☐ ${block.reps} × ${drillOf(block.drillId).name}${block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : ''} (${PURPOSE_WORDS[block.purpose].toLowerCase()}): ${sentence(drillOf(block.drillId).byEye)}`}</Words>
           ))}
         </View>
       ))}

@@ -18,7 +18,14 @@ export function SessionClash({ wanted, problem, roster, onMine, onTheirs }: Sess
   const { by = null, theirs = {}, override } = problem.clash;
   return (
     <Screen title="Session" under={wanted.content.day} up="/session">
-      <BothVersions by={by} mine={{ ...wanted.content }} theirs={theirs} questions={sessionQuestions(roster)} onMine={() => onMine({ ...wanted, basedOn: (override?.['basedOn'] as number | undefined) ?? null })} onTheirs={onTheirs} />
+      <BothVersions
+        by={by}
+        mine={{ ...wanted.content }}
+        theirs={theirs}
+        questions={sessionQuestions(roster)}
+        onMine={() => onMine({ ...wanted, basedOn: (override?.['basedOn'] as number | undefined) ?? null })}
+        onTheirs={onTheirs}
+      />
     </Screen>
   );
 }

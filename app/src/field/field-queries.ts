@@ -21,19 +21,44 @@ export interface SessionSave {
   readonly basedOn: number | null;
 }
 
-export const useSaveSession = () => useDeliver(({ id, content, basedOn }: SessionSave) => ({ path: `/sessions/${id}`, what: `session of ${content.day}`, body: { ...content, basedOn } }));
+export const useSaveSession = () =>
+  useDeliver(({ id, content, basedOn }: SessionSave) => ({
+    path: `/sessions/${id}`,
+    what: `session of ${content.day}`,
+    body: { ...content, basedOn },
+  }));
 
-function pilotsOf(pilotIds: readonly string[], pages: readonly (WeaknessPage | undefined)[]): readonly PilotToday[] | null {
+function pilotsOf(
+  pilotIds: readonly string[],
+  pages: readonly (WeaknessPage | undefined)[],
+): readonly PilotToday[] | null {
   if (pages.some((page) => page === undefined)) return null;
   return pilotIds.map((pilotId): PilotToday => {
     const own = (pages as readonly WeaknessPage[]).filter((page) => page.weakness.pilotId === pilotId);
     const reps = new Map(own.flatMap((page) => page.reps).map((rep) => [rep.id, rep]));
     return {
-      pilotId, windLimitMps: own[0]?.pilot.windLimitMps ?? 0, reps: [...reps.values()].sort((a, b) => (a.flownAt < b.flownAt ? -1 : 1)),
+      pilotId,
+      windLimitMps: own[0]?.pilot.windLimitMps ?? 0,
+      reps: [...reps.values()].sort((a, b) => (a.flownAt < b.flownAt ? -1 : 1)),
       weaknesses: own.map((page) => {
         const drillIds = page.plans[0]?.drillIds ?? [];
-        const clearance = clearanceOf({ causeId: page.weakness.causeId, pilot: page.pilot, rule: page.rule, moves: page.moves, reps: page.reps, keyDrills: keyDrillsOfPlan(page.weakness.causeId, page.pilot.mode, drillIds), failedAt: page.weakness.failedAt });
-        return { weaknessId: page.weakness.id, causeId: page.weakness.causeId, drillIds, rule: page.rule, clearance, severity: page.known.severity ?? USUAL_SEVERITY };
+        const clearance = clearanceOf({
+          causeId: page.weakness.causeId,
+          pilot: page.pilot,
+          rule: page.rule,
+          moves: page.moves,
+          reps: page.reps,
+          keyDrills: keyDrillsOfPlan(page.weakness.causeId, page.pilot.mode, drillIds),
+          failedAt: page.weakness.failedAt,
+        });
+        return {
+          weaknessId: page.weakness.id,
+          causeId: page.weakness.causeId,
+          drillIds,
+          rule: page.rule,
+          clearance,
+          severity: page.known.severity ?? USUAL_SEVERITY,
+        };
       }),
     };
   });
@@ -45,10 +70,27 @@ export function usePilotsToday(pilotIds: readonly string[], list: TodayList): re
   const roster = useRoster().data;
   const { items } = useOutbox();
   const chosen = pilotIds.join(' ');
-  const lines = useMemo(() => list.weaknesses.filter((line) => chosen.split(' ').includes(line.pilotId)), [list, chosen]);
-  const combine = useCallback((reads: readonly UseQueryResult<WeaknessPage>[]) => pilotsOf(chosen === '' ? [] : chosen.split(' '), lines.map((line, i) => {
-    const waiting = notYetIn(items, reads[i]?.dataUpdatedAt ?? 0);
-    return weaknessWith(line.id, reads[i]?.data, waiting, around(client, roster, waiting));
-  })), [chosen, lines, items, client, roster]);
-  return useQueries({ queries: lines.map((line) => ({ queryKey: ['weakness', line.id], queryFn: () => get<WeaknessPage>(`/weaknesses/${line.id}`), staleTime: 30_000 })), combine });
+  const lines = useMemo(
+    () => list.weaknesses.filter((line) => chosen.split(' ').includes(line.pilotId)),
+    [list, chosen],
+  );
+  const combine = useCallback(
+    (reads: readonly UseQueryResult<WeaknessPage>[]) =>
+      pilotsOf(
+        chosen === '' ? [] : chosen.split(' '),
+        lines.map((line, i) => {
+          const waiting = notYetIn(items, reads[i]?.dataUpdatedAt ?? 0);
+          return weaknessWith(line.id, reads[i]?.data, waiting, around(client, roster, waiting));
+        }),
+      ),
+    [chosen, lines, items, client, roster],
+  );
+  return useQueries({
+    queries: lines.map((line) => ({
+      queryKey: ['weakness', line.id],
+      queryFn: () => get<WeaknessPage>(`/weaknesses/${line.id}`),
+      staleTime: 30_000,
+    })),
+    combine,
+  });
 }

@@ -17,15 +17,27 @@ export interface RunState {
   readonly own: readonly Own[];
 }
 
-const START: RunState = { pack: 0, block: 0, phase: 'fly', packStartedAt: null, missedAt: null, measure: null, own: [] };
+const START: RunState = {
+  pack: 0,
+  block: 0,
+  phase: 'fly',
+  packStartedAt: null,
+  missedAt: null,
+  measure: null,
+  own: [],
+};
 
 export function useRunState(sessionId: string) {
   const name = `session.run.${sessionId}`;
   const [state, setState] = useState<RunState>(() => ({ ...START, ...kept<Partial<RunState>>(name) }));
-  const change = useCallback((part: Partial<RunState>) => setState((last) => {
-    const next = { ...last, ...part };
-    keep(name, next);
-    return next;
-  }), [name]);
+  const change = useCallback(
+    (part: Partial<RunState>) =>
+      setState((last) => {
+        const next = { ...last, ...part };
+        keep(name, next);
+        return next;
+      }),
+    [name],
+  );
   return { state, change };
 }

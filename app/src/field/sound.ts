@@ -27,4 +27,6 @@ export function tone(hertz: number, ms: number): void {
 }
 
 export const tick = (): void => tone(1200, 60);
-export const alarm = (): void => { for (const [i, hertz] of [880, 660, 880].entries()) setTimeout(() => tone(hertz, 350), i * 400); };
+export const alarm = (): void => {
+  for (const [i, hertz] of [880, 660, 880].entries()) setTimeout(() => tone(hertz, 350), i * 400);
+};

@@ -10,16 +10,26 @@ export function useWakeLock(): boolean {
     const take = () => {
       if (over || document.visibilityState !== 'visible') return;
       // Refused on a low battery, say: the screen then goes dark as ever, and the page says so.
-      navigator.wakeLock.request('screen').then((given) => {
-        if (over) { void given.release(); return; }
-        lock = given;
-        setAwake(true);
-        given.addEventListener('release', () => setAwake(false));
-      }, () => setAwake(false));
+      navigator.wakeLock.request('screen').then(
+        (given) => {
+          if (over) {
+            void given.release();
+            return;
+          }
+          lock = given;
+          setAwake(true);
+          given.addEventListener('release', () => setAwake(false));
+        },
+        () => setAwake(false),
+      );
     };
     take();
     document.addEventListener('visibilitychange', take);
-    return () => { over = true; document.removeEventListener('visibilitychange', take); void lock?.release(); };
+    return () => {
+      over = true;
+      document.removeEventListener('visibilitychange', take);
+      void lock?.release();
+    };
   }, []);
   return awake;
 }

@@ -12,7 +12,15 @@ import { useRoster } from '../laid-over/use-roster';
 export function flightWords(flight: Flight, roster: Roster, { say }: Speaking): string {
   const craft = roster.craft.find((each) => each.id === flight.craftId)?.name;
   const site = roster.sites.find((each) => each.id === flight.siteId)?.name;
-  return [plural(flight.packs, 'pack'), `${flight.minutes} min`, craft, site, `wind ${say(flight.windMps, 'm/s')}`].filter(Boolean).join(' · ');
+  return [
+    plural(flight.packs, 'pack'),
+    `${flight.minutes} min`,
+    craft,
+    site,
+    `wind ${say(flight.windMps, 'm/s')}`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
 }
 
 export function Flights() {
@@ -24,9 +32,20 @@ export function Flights() {
       {(data) => (
         <Loaded query={flights} title="Flights">
           {(all) => (
-            <Screen title="Flights" under="Rates need what was flown, not only what broke." foot={<LinkButton kind="main" icon="plus" label="Add a flight" href="/flights/new" />}>
+            <Screen
+              title="Flights"
+              under="Rates need what was flown, not only what broke."
+              foot={<LinkButton kind="main" icon="plus" label="Add a flight" href="/flights/new" />}
+            >
               <Rows empty="No flights yet. Add each day's flying: packs, minutes, wind.">
-                {all.map((flight) => <LinkRow key={flight.id} href={`/flights/${flight.id}`} title={`${flight.pilotName ?? ''}, ${sayDay(flight.day)}`} under={flightWords(flight, data, units)} />)}
+                {all.map((flight) => (
+                  <LinkRow
+                    key={flight.id}
+                    href={`/flights/${flight.id}`}
+                    title={`${flight.pilotName ?? ''}, ${sayDay(flight.day)}`}
+                    under={flightWords(flight, data, units)}
+                  />
+                ))}
               </Rows>
             </Screen>
           )}

@@ -23,7 +23,9 @@ function Account() {
     <Part heading="Signed in">
       <Words>{`${me.data.name}, ${me.data.schoolName}`}</Words>
       {signOut.error ? <Words as="strong" role="alert">{`! ${signOut.error.message}`}</Words> : null}
-      {unsent === 0 ? <Button label="Sign out" icon="log-out" onPress={() => signOut.mutate()} /> : sure ? (
+      {unsent === 0 ? (
+        <Button label="Sign out" icon="log-out" onPress={() => signOut.mutate()} />
+      ) : sure ? (
         <Note icon="alert-triangle" heading={`${plural(unsent, 'entry', 'entries')} would be lost`}>
           <Words>Signing out wipes this phone. Send them first, or save them as a file.</Words>
           <ButtonRow>
@@ -31,7 +33,9 @@ function Account() {
             <Button label="Sign out and lose them" onPress={() => signOut.mutate()} />
           </ButtonRow>
         </Note>
-      ) : <Button label="Sign out" icon="log-out" onPress={() => setSure(true)} />}
+      ) : (
+        <Button label="Sign out" icon="log-out" onPress={() => setSure(true)} />
+      )}
     </Part>
   );
 }
@@ -48,12 +52,29 @@ export function Kit() {
             <>
               <Part heading="Sites" end={<LinkButton icon="plus" label="Add a site" href="/sites/new" />}>
                 <Rows empty="No sites yet. Add the field you fly on.">
-                  {sites.map((site) => <LinkRow key={site.id} href={`/sites/${site.id}`} title={site.name} under={[PLACE_WORDS[site.place], `tallest thing ${say(site.tallestM, 'm')}`, site.note].filter(Boolean).join(' · ')} />)}
+                  {sites.map((site) => (
+                    <LinkRow
+                      key={site.id}
+                      href={`/sites/${site.id}`}
+                      title={site.name}
+                      under={[PLACE_WORDS[site.place], `tallest thing ${say(site.tallestM, 'm')}`, site.note]
+                        .filter(Boolean)
+                        .join(' · ')}
+                    />
+                  ))}
                 </Rows>
               </Part>
               <Part heading="School">
-                <Rows><LinkRow href="/drills" title="Drills" under="All of them, with the sticks in motion" /></Rows>
-                <Rows><LinkRow href="/school" title="Units and experience" under="What numbers are read in, and what our debriefs have taught the ranking" /></Rows>
+                <Rows>
+                  <LinkRow href="/drills" title="Drills" under="All of them, with the sticks in motion" />
+                </Rows>
+                <Rows>
+                  <LinkRow
+                    href="/school"
+                    title="Units and experience"
+                    under="What numbers are read in, and what our debriefs have taught the ranking"
+                  />
+                </Rows>
               </Part>
               <Account />
             </>
@@ -61,7 +82,21 @@ export function Kit() {
         >
           <Part heading="Craft" end={<LinkButton icon="plus" label="Add a craft" href="/craft/new" />}>
             <Rows empty="No craft yet. Add the one you teach on.">
-              {craft.map((each) => <LinkRow key={each.id} href={`/craft/${each.id}`} title={each.name} under={[MODE_WORDS[each.mode], `${each.massKg} kg`, `${say(each.spanM, 'm')} wide`, each.note].filter(Boolean).join(' · ')} />)}
+              {craft.map((each) => (
+                <LinkRow
+                  key={each.id}
+                  href={`/craft/${each.id}`}
+                  title={each.name}
+                  under={[
+                    MODE_WORDS[each.mode],
+                    `${each.massKg} kg`,
+                    `${say(each.spanM, 'm')} wide`,
+                    each.note,
+                  ]
+                    .filter(Boolean)
+                    .join(' · ')}
+                />
+              ))}
             </Rows>
           </Part>
         </Screen>

@@ -3,13 +3,26 @@ import { get, put } from '../api/client';
 import type { Flight } from '../api/types';
 import { useDeliver } from '../outbox/use-deliver';
 
-export const useFlights = () => useQuery({ queryKey: ['flights'], queryFn: () => get<readonly Flight[]>('/flights') });
+export const useFlights = () =>
+  useQuery({ queryKey: ['flights'], queryFn: () => get<readonly Flight[]>('/flights') });
 
 /** Writes a record of the school. */
-export const useSave = () => useDeliver(({ path, body, what }: { path: string; body: Readonly<Record<string, unknown>>; what: string }) => ({ path, body, what }));
+export const useSave = () =>
+  useDeliver(
+    ({ path, body, what }: { path: string; body: Readonly<Record<string, unknown>>; what: string }) => ({
+      path,
+      body,
+      what,
+    }),
+  );
 
 /** Writes what is set at a desk, and never without signal; every screen looks again. */
 export function useSaveNow() {
   const client = useQueryClient();
-  return useMutation({ mutationFn: ({ path, body }: { path: string; body: unknown }) => put(path, body), onSuccess: () => { void client.invalidateQueries(); } });
+  return useMutation({
+    mutationFn: ({ path, body }: { path: string; body: unknown }) => put(path, body),
+    onSuccess: () => {
+      void client.invalidateQueries();
+    },
+  });
 }

@@ -10,4 +10,5 @@ export function keepStanding(client: QueryClient, weaknessId: string, clearance:
 }
 
 /** Where a weakness stood when it was last worked out on this phone. */
-export const standingOf = (client: QueryClient, weaknessId: string): InLists | undefined => client.getQueryData<InLists>(keyOf(weaknessId));
+export const standingOf = (client: QueryClient, weaknessId: string): InLists | undefined =>
+  client.getQueryData<InLists>(keyOf(weaknessId));

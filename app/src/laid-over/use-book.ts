@@ -6,7 +6,15 @@ import type { SchoolDrillVersion } from '../api/types';
 import { useLaidOver } from '../outbox/use-outbox';
 import { drillsWith } from './drills';
 
-export const useDrillVersions = () => useLaidOver(useQuery({ queryKey: ['drills'], queryFn: () => get<readonly SchoolDrillVersion[]>('/drills'), staleTime: 60_000 }), drillsWith);
+export const useDrillVersions = () =>
+  useLaidOver(
+    useQuery({
+      queryKey: ['drills'],
+      queryFn: () => get<readonly SchoolDrillVersion[]>('/drills'),
+      staleTime: 60_000,
+    }),
+    drillsWith,
+  );
 
 /**
  * Opens the school's book of drills for every screen.
@@ -16,7 +24,8 @@ export function useBook(): string {
   const { data } = useDrillVersions();
   return useMemo(() => {
     const latest = new Map<string, SchoolDrillVersion>();
-    for (const version of data ?? []) if ((latest.get(version.drillId)?.number ?? 0) < version.number) latest.set(version.drillId, version);
+    for (const version of data ?? [])
+      if ((latest.get(version.drillId)?.number ?? 0) < version.number) latest.set(version.drillId, version);
     openBook([...latest.values()]);
     return [...latest.values()].map((version) => `${version.drillId} ${version.number}`).join();
   }, [data]);

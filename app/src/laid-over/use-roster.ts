@@ -5,4 +5,5 @@ import { useLaidOver } from '../outbox/use-outbox';
 import { rosterWith } from './roster';
 
 /** Pilots, craft and sites: everything a form picks from. */
-export const useRoster = () => useLaidOver(useQuery({ queryKey: ['roster'], queryFn: () => get<Roster>('/roster') }), rosterWith);
+export const useRoster = () =>
+  useLaidOver(useQuery({ queryKey: ['roster'], queryFn: () => get<Roster>('/roster') }), rosterWith);

@@ -45,14 +45,27 @@ interface StepProps {
 
 function PilotStep({ roster, go }: StepProps) {
   const [wanted, setWanted] = useState('');
-  const found = roster.pilots.filter((pilot) => pilot.name.toLowerCase().includes(wanted.trim().toLowerCase()));
+  const found = roster.pilots.filter((pilot) =>
+    pilot.name.toLowerCase().includes(wanted.trim().toLowerCase()),
+  );
   return (
     <>
-      {roster.pilots.length >= SEARCH_FROM ? <TextBox label="Find by name" value={wanted} onChangeText={setWanted} autoCapitalize="none" /> : null}
-      {roster.pilots.length === 0 ? <Note icon="users" heading="No pilots yet"><LinkButton kind="solid" icon="plus" label="Add the first pilot" href="/pilots/new/edit" /></Note> : null}
+      {roster.pilots.length >= SEARCH_FROM ? (
+        <TextBox label="Find by name" value={wanted} onChangeText={setWanted} autoCapitalize="none" />
+      ) : null}
+      {roster.pilots.length === 0 ? (
+        <Note icon="users" heading="No pilots yet">
+          <LinkButton kind="solid" icon="plus" label="Add the first pilot" href="/pilots/new/edit" />
+        </Note>
+      ) : null}
       <Rows empty={roster.pilots.length === 0 ? undefined : 'No pilot of that name.'}>
         {found.slice(0, SHOWN).map((pilot) => (
-          <PressRow key={pilot.id} title={pilot.name} under={pilot.lastFlownOn ? `Flew ${sayDay(pilot.lastFlownOn)}` : undefined} onPress={() => go(forPilot(pilot), 'kind')} />
+          <PressRow
+            key={pilot.id}
+            title={pilot.name}
+            under={pilot.lastFlownOn ? `Flew ${sayDay(pilot.lastFlownOn)}` : undefined}
+            onPress={() => go(forPilot(pilot), 'kind')}
+          />
         ))}
       </Rows>
       {found.length > SHOWN ? <Words as="soft">{`${found.length - SHOWN} more: find by name.`}</Words> : null}
@@ -63,7 +76,9 @@ function PilotStep({ roster, go }: StepProps) {
 function KindStep() {
   return (
     <View style={{ gap: 14 }}>
-      <Note icon="heart" heading="People first">Anyone hurt, call for help now. Then motors off, pack out, hands clear.</Note>
+      <Note icon="heart" heading="People first">
+        Anyone hurt, call for help now. Then motors off, pack out, hands clear.
+      </Note>
       <Words as="soft">A near-miss: control or separation was lost, and luck or skill saved it.</Words>
     </View>
   );
@@ -71,7 +86,19 @@ function KindStep() {
 
 /** In the thumb's reach, and too large to miss with a glove on. */
 function KindButtons({ go }: Pick<StepProps, 'go'>) {
-  return <>{KINDS_OF_OCCURRENCE.map((kind) => <Button key={kind} label={KIND_WORDS[kind]} style={{ minHeight: 112 }} large onPress={() => go({ kind }, 'family')} />)}</>;
+  return (
+    <>
+      {KINDS_OF_OCCURRENCE.map((kind) => (
+        <Button
+          key={kind}
+          label={KIND_WORDS[kind]}
+          style={{ minHeight: 112 }}
+          large
+          onPress={() => go({ kind }, 'family')}
+        />
+      ))}
+    </>
+  );
 }
 
 interface UnfinishedProps {
@@ -82,11 +109,23 @@ interface UnfinishedProps {
   readonly onOtherPilot: () => void;
 }
 
-/** An entry that was begun is finished, thrown away or put right before another is begun: what was said of one pilot never stands under the next. */
+/**
+ * An entry that was begun is finished, thrown away or put right before another is begun: what was said of one
+ * pilot never stands under the next.
+ */
 function Unfinished({ draft, who, onGoOn, onDrop, onOtherPilot }: UnfinishedProps) {
   return (
     <Note icon="edit" heading="An entry is not finished">
-      <Words>{[who, draft.kind ? KIND_WORDS[draft.kind] : null, sayTime(draft.startedAt), draft.note ? `“${draft.note}”` : null].filter(Boolean).join(' · ')}</Words>
+      <Words>
+        {[
+          who,
+          draft.kind ? KIND_WORDS[draft.kind] : null,
+          sayTime(draft.startedAt),
+          draft.note ? `“${draft.note}”` : null,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+      </Words>
       <ButtonRow>
         <Button kind="solid" label="Go on with it" onPress={onGoOn} />
         <Button label="Throw it away" onPress={onDrop} />
@@ -100,11 +139,24 @@ function Details({ draft, roster }: StepProps) {
   const { say } = useUnits();
   const craft = roster.craft.find((each) => each.id === draft.craftId)?.name;
   const site = roster.sites.find((each) => each.id === draft.siteId)?.name;
-  const facts = [sayTime(draft.startedAt), site, craft, draft.windMps === null ? null : `wind ${say(draft.windMps, 'm/s')}`].filter(Boolean).join(' · ');
+  const facts = [
+    sayTime(draft.startedAt),
+    site,
+    craft,
+    draft.windMps === null ? null : `wind ${say(draft.windMps, 'm/s')}`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
   return <Words as="soft">{`${facts}. From the last flight; change it later if it was otherwise.`}</Words>;
 }
 
-const TITLES: Readonly<Record<Step, string>> = { pilot: 'Who was flying?', kind: 'What was it?', family: 'What was behind it?', cause: 'Which of these?', save: 'Save it' };
+const TITLES: Readonly<Record<Step, string>> = {
+  pilot: 'Who was flying?',
+  kind: 'What was it?',
+  family: 'What was behind it?',
+  cause: 'Which of these?',
+  save: 'Save it',
+};
 
 export function Log() {
   const params = useLocalSearchParams<{ step: string; pilot?: string }>();
@@ -115,23 +167,43 @@ export function Log() {
   const [renaming, setRenaming] = useState(false);
 
   // From a pilot's own page the first question is answered already.
-  const asked = params.pilot === draft.pilotId ? undefined : roster.data?.pilots.find((pilot) => pilot.id === params.pilot);
+  const asked =
+    params.pilot === draft.pilotId
+      ? undefined
+      : roster.data?.pilots.find((pilot) => pilot.id === params.pilot);
   const unfinished = hasProgress(draft) && !renaming;
   // Coming from a pilot's page: what is begun is another entry, unless it is this pilot's of a moment ago.
   const comesAnew = params.pilot !== undefined && (asked !== undefined || isOld(draft));
-  useEffect(() => { if (asked && !unfinished) change(forPilot(asked)); }, [asked, change, unfinished]);
+  useEffect(() => {
+    if (asked && !unfinished) change(forPilot(asked));
+  }, [asked, change, unfinished]);
 
   // The draft is gone by now: the page waits to be left, and asks nothing more.
-  if (sending) return <Screen title="Saving …"><Words as="soft" role="status">Kept on this phone.</Words></Screen>;
+  if (sending)
+    return (
+      <Screen title="Saving …">
+        <Words as="soft" role="status">
+          Kept on this phone.
+        </Words>
+      </Screen>
+    );
   if (!isStep(params.step)) return <Redirect href="/log/pilot" />;
   const step = params.step;
   const lacking = params.pilot && draft.pilotId === null ? null : missing(draft, step);
   if (unfinished && comesAnew) return <Redirect href="/log/pilot" />;
   if (lacking) return <Redirect href={`/log/${lacking}`} />;
 
-  const go: StepProps['go'] = (part, next) => { setRenaming(false); change(part); router.push(`/log/${next}`); };
+  const go: StepProps['go'] = (part, next) => {
+    setRenaming(false);
+    change(part);
+    router.push(`/log/${next}`);
+  };
   const who = roster.data?.pilots.find((pilot) => pilot.id === draft.pilotId)?.name;
-  const soFar = [who, draft.kind ? KIND_WORDS[draft.kind] : null, draft.familyId ? FAMILIES.find((each) => each.id === draft.familyId)?.name : null];
+  const soFar = [
+    who,
+    draft.kind ? KIND_WORDS[draft.kind] : null,
+    draft.familyId ? FAMILIES.find((each) => each.id === draft.familyId)?.name : null,
+  ];
   const under = soFar.slice(0, STEPS.indexOf(step)).filter(Boolean).join(' · ');
 
   const save = async () => {
@@ -139,8 +211,18 @@ export function Log() {
     if (!body) return;
     setSending(true);
     const { id } = take();
-    await outbox.add({ path: `/occurrences/${id}`, body, what: `${KIND_WORDS[body.kind]} of ${who ?? 'a pilot'}`, stamp: 'happenedAt' });
-    await Promise.race([outbox.flush(), new Promise((resolve) => { setTimeout(resolve, SEND_WITHIN_MS); })]);
+    await outbox.add({
+      path: `/occurrences/${id}`,
+      body,
+      what: `${KIND_WORDS[body.kind]} of ${who ?? 'a pilot'}`,
+      stamp: 'happenedAt',
+    });
+    await Promise.race([
+      outbox.flush(),
+      new Promise((resolve) => {
+        setTimeout(resolve, SEND_WITHIN_MS);
+      }),
+    ]);
     const refused = outbox.state().items.some((item) => item.refused && item.path === `/occurrences/${id}`);
     router.replace(refused ? '/' : `/occurrence/${id}`);
   };
@@ -151,20 +233,55 @@ export function Log() {
         const props = { draft, roster: data, go };
         return (
           <Screen
-            title={TITLES[step]} under={under || undefined} up="/"
-            foot={step === 'save' ? <Button kind="main" icon="check" label="Save" onPress={() => void save()} /> : step === 'kind' ? <KindButtons go={go} /> : undefined}
+            title={TITLES[step]}
+            under={under || undefined}
+            up="/"
+            foot={
+              step === 'save' ? (
+                <Button kind="main" icon="check" label="Save" onPress={() => void save()} />
+              ) : step === 'kind' ? (
+                <KindButtons go={go} />
+              ) : undefined
+            }
           >
-            {step === 'pilot' && unfinished ? <Unfinished draft={draft} who={who} onGoOn={() => router.push(`/log/${missing(draft, 'save') ?? 'save'}`)} onDrop={drop} onOtherPilot={() => setRenaming(true)} /> : null}
+            {step === 'pilot' && unfinished ? (
+              <Unfinished
+                draft={draft}
+                who={who}
+                onGoOn={() => router.push(`/log/${missing(draft, 'save') ?? 'save'}`)}
+                onDrop={drop}
+                onOtherPilot={() => setRenaming(true)}
+              />
+            ) : null}
             {step === 'pilot' && !unfinished ? <PilotStep {...props} /> : null}
             {step === 'kind' ? <KindStep /> : null}
             {step === 'family' ? <FamilyRows onPick={(familyId) => go({ familyId }, 'cause')} /> : null}
-            {step === 'cause' && draft.familyId ? <CauseRows familyId={draft.familyId} onPick={(causeId) => go({ causeId }, 'save')} /> : null}
+            {step === 'cause' && draft.familyId ? (
+              <CauseRows familyId={draft.familyId} onPick={(causeId) => go({ causeId }, 'save')} />
+            ) : null}
             {step === 'save' && draft.causeId ? (
               <>
-                <View><Words as="heading">{causeOf(draft.causeId).name}</Words><Words as="soft">{causeOf(draft.causeId).sign}</Words></View>
-                <TextBox label="What happened, in a line (optional)" value={draft.note} onChangeText={(note) => change({ note })} multiline maxLength={1000} hint="Your phone's own dictation works here." />
+                <View>
+                  <Words as="heading">{causeOf(draft.causeId).name}</Words>
+                  <Words as="soft">{causeOf(draft.causeId).sign}</Words>
+                </View>
+                <TextBox
+                  label="What happened, in a line (optional)"
+                  value={draft.note}
+                  onChangeText={(note) => change({ note })}
+                  multiline
+                  maxLength={1000}
+                  hint="Your phone's own dictation works here."
+                />
                 <Details {...props} />
-                <Button kind="quiet" label="Throw this entry away" onPress={() => { drop(); router.replace('/'); }} />
+                <Button
+                  kind="quiet"
+                  label="Throw this entry away"
+                  onPress={() => {
+                    drop();
+                    router.replace('/');
+                  }}
+                />
               </>
             ) : null}
           </Screen>

@@ -24,17 +24,41 @@ export interface LogDraft {
 }
 
 const begun = (): LogDraft => ({
-  id: uuid(), startedAt: new Date().toISOString(), day: today(), pilotId: null, kind: null, familyId: null, causeId: null, note: '', craftId: null, siteId: null, windMps: null,
+  id: uuid(),
+  startedAt: new Date().toISOString(),
+  day: today(),
+  pilotId: null,
+  kind: null,
+  familyId: null,
+  causeId: null,
+  note: '',
+  craftId: null,
+  siteId: null,
+  windMps: null,
 });
 
 /** Place, craft and wind come from the pilot's last flight; they can be changed later. */
-export const forPilot = (pilot: RosterPilot): Partial<LogDraft> =>
-  ({ pilotId: pilot.id, craftId: pilot.lastCraftId, siteId: pilot.lastSiteId, windMps: pilot.lastWindMps });
+export const forPilot = (pilot: RosterPilot): Partial<LogDraft> => ({
+  pilotId: pilot.id,
+  craftId: pilot.lastCraftId,
+  siteId: pilot.lastSiteId,
+  windMps: pilot.lastWindMps,
+});
 
 export function occurrenceOf(draft: LogDraft): OccurrenceFields | null {
   const { pilotId, kind, causeId } = draft;
   if (!pilotId || !kind || !causeId) return null;
-  return { pilotId, kind, causeId, note: draft.note.trim(), craftId: draft.craftId, siteId: draft.siteId, windMps: draft.windMps, happenedAt: draft.startedAt, day: draft.day };
+  return {
+    pilotId,
+    kind,
+    causeId,
+    note: draft.note.trim(),
+    craftId: draft.craftId,
+    siteId: draft.siteId,
+    windMps: draft.windMps,
+    happenedAt: draft.startedAt,
+    day: draft.day,
+  };
 }
 
 const OLD_AFTER_MS = 10 * 60_000;
@@ -61,7 +85,10 @@ export function useLogDraft() {
       return next;
     });
   }, []);
-  const drop = useCallback(() => { forget(NAME); setDraft(begun()); }, []);
+  const drop = useCallback(() => {
+    forget(NAME);
+    setDraft(begun());
+  }, []);
   /** Hands the draft over for sending. Where another tab has sent it already, this is another entry. */
   const take = useCallback((): LogDraft => {
     const mine = kept<LogDraft>(NAME)?.id === draft.id ? draft : { ...draft, id: uuid() };

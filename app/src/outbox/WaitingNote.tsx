@@ -24,7 +24,11 @@ export function WaitingIn({ box, state: { items, held, unkept }, brief, hasPage 
   return (
     <>
       {unkept.size > 0 ? (
-        <Note icon="alert-triangle" heading={`This phone is full: ${plural(unkept.size, 'entry', 'entries')} not kept`} live>
+        <Note
+          icon="alert-triangle"
+          heading={`This phone is full: ${plural(unkept.size, 'entry', 'entries')} not kept`}
+          live
+        >
           <Words>{`Only this open page has them. Do not close it: free some space${hasPage ? ', or save them as a file' : ''}.`}</Words>
           {hasPage ? <LinkButton label="Save them as a file" href="/waiting" /> : null}
         </Note>
@@ -38,7 +42,11 @@ export function WaitingIn({ box, state: { items, held, unkept }, brief, hasPage 
       {refused.map((item) => (
         <Note key={item.key} icon="alert-circle" heading={`Not accepted: ${item.what}`} live>
           <Words>{item.refused?.detail}</Words>
-          {item.refused?.theirs && hasPage ? <LinkButton label="Look at both" href="/waiting" /> : <Button kind="quiet" label="Discard this entry" onPress={() => void box.discard(item.key)} />}
+          {item.refused?.theirs && hasPage ? (
+            <LinkButton label="Look at both" href="/waiting" />
+          ) : (
+            <Button kind="quiet" label="Discard this entry" onPress={() => void box.discard(item.key)} />
+          )}
         </Note>
       ))}
     </>
@@ -49,7 +57,12 @@ export function WaitingIn({ box, state: { items, held, unkept }, brief, hasPage 
 export function WaitingNote({ brief = false }: { readonly brief?: boolean }) {
   const state = useOutbox();
   const { items, held, unkept, clockAheadS } = state;
-  if (!items.some((item) => item.refused || (held && isToSend(item))) && unkept.size === 0 && clockAheadS === 0) return null;
+  if (
+    !items.some((item) => item.refused || (held && isToSend(item))) &&
+    unkept.size === 0 &&
+    clockAheadS === 0
+  )
+    return null;
   return (
     <View style={{ gap: 10 }}>
       <ClockNote />

@@ -18,12 +18,22 @@ class Phone implements Shelf<Waiting> {
     this.items.set(key, item);
     return Promise.resolve();
   };
-  readonly drop = (key: string) => { this.items.delete(key); return Promise.resolve(); };
-  readonly clear = () => { this.items.clear(); return Promise.resolve(); };
+  readonly drop = (key: string) => {
+    this.items.delete(key);
+    return Promise.resolve();
+  };
+  readonly clear = () => {
+    this.items.clear();
+    return Promise.resolve();
+  };
 }
 
 interface Sent {
-  readonly commands: readonly { readonly key: string; readonly path: string; readonly body: Readonly<Record<string, unknown>> }[];
+  readonly commands: readonly {
+    readonly key: string;
+    readonly path: string;
+    readonly body: Readonly<Record<string, unknown>>;
+  }[];
 }
 
 /** A server that does each key once, and can be out of reach. */
@@ -35,7 +45,12 @@ class Field {
   /** The answer is lost on its way back. */
   answerLost = false;
   problem: Error | null = null;
-  refuse: (path: string) => { status: number; detail: string; theirs?: Record<string, unknown>; override?: Record<string, unknown> } | null = () => null;
+  refuse: (path: string) => {
+    status: number;
+    detail: string;
+    theirs?: Record<string, unknown>;
+    override?: Record<string, unknown>;
+  } | null = () => null;
 
   readonly send = (_path: string, body: unknown): Promise<BatchAnswer> => {
     this.requests += 1;
@@ -44,15 +59,24 @@ class Field {
     const results = (body as Sent).commands.map(({ key, path, body: { basedOn } }) => {
       const refused = basedOn === 'theirs' ? null : this.refuse(path);
       if (refused) return { key, done: false as const, ...refused };
-      if (!this.keys.has(key)) { this.keys.add(key); this.taken.push(path); }
+      if (!this.keys.has(key)) {
+        this.keys.add(key);
+        this.taken.push(path);
+      }
       return { key, done: true as const };
     });
-    return this.answerLost ? Promise.reject(new NoConnection()) : Promise.resolve({ results, clockAheadS: 0 });
+    return this.answerLost
+      ? Promise.reject(new NoConnection())
+      : Promise.resolve({ results, clockAheadS: 0 });
   };
 }
 
 const rep = (n: number) => ({ path: `/reps/${n}`, body: { n }, what: `rep ${n}` });
-const toSend = (outbox: Outbox): string[] => outbox.state().items.filter(isToSend).map((item) => item.path);
+const toSend = (outbox: Outbox): string[] =>
+  outbox
+    .state()
+    .items.filter(isToSend)
+    .map((item) => item.path);
 
 let phone: Phone;
 let field: Field;
@@ -62,7 +86,11 @@ const opened = (account: string | null = 'hanne'): Outbox => {
   return outbox;
 };
 
-beforeEach(() => { jest.useFakeTimers(); phone = new Phone(); field = new Field(); });
+beforeEach(() => {
+  jest.useFakeTimers();
+  phone = new Phone();
+  field = new Field();
+});
 afterEach(() => jest.useRealTimers());
 
 test('with signal an entry is sent at once, and is forgotten once what is read from the server holds it', async () => {
@@ -145,7 +173,8 @@ test('a server that is down, busy or in pieces is waited for; nothing is dropped
 });
 
 test('what the server refuses stays, with its reason, and does not hold up the rest', async () => {
-  field.refuse = (path) => (path === '/reps/1' ? { status: 422, detail: 'Side must be one of left, right.' } : null);
+  field.refuse = (path) =>
+    path === '/reps/1' ? { status: 422, detail: 'Side must be one of left, right.' } : null;
   const outbox = opened();
   await outbox.add(rep(1));
   await outbox.add(rep(2));
@@ -161,16 +190,33 @@ test('a request that cannot be read is taken apart: only the entry at fault is r
   const outbox = opened(null);
   outbox.use('hanne');
   const good = field.send;
-  const picky = new Outbox((path, body) => ((body as Sent).commands.some((each) => each.path === '/reps/2') ? Promise.reject(new ApiProblem(422, 'path must be an address.')) : good(path, body)), phone, () => 'phone');
+  const picky = new Outbox(
+    (path, body) =>
+      (body as Sent).commands.some((each) => each.path === '/reps/2')
+        ? Promise.reject(new ApiProblem(422, 'path must be an address.'))
+        : good(path, body),
+    phone,
+    () => 'phone',
+  );
   picky.use('hanne');
   for (const n of [1, 2, 3]) await picky.add(rep(n));
   await picky.flush();
   expect(field.taken).toEqual(['/reps/1', '/reps/3']);
-  expect(picky.state().items.filter((item) => item.refused).map((item) => item.path)).toEqual(['/reps/2']);
+  expect(
+    picky
+      .state()
+      .items.filter((item) => item.refused)
+      .map((item) => item.path),
+  ).toEqual(['/reps/2']);
 });
 
-test('changed by somebody else: both versions are there, and insisting sends one\'s own', async () => {
-  field.refuse = () => ({ status: 409, detail: 'Changed.', theirs: { note: 'Theirs.' }, override: { basedOn: 'theirs' } });
+test("changed by somebody else: both versions are there, and insisting sends one's own", async () => {
+  field.refuse = () => ({
+    status: 409,
+    detail: 'Changed.',
+    theirs: { note: 'Theirs.' },
+    override: { basedOn: 'theirs' },
+  });
   const outbox = opened();
   await outbox.add({ path: '/pilots/p', body: { note: 'Mine.', basedOn: 'mine' }, what: 'pilot' });
   await outbox.flush();
@@ -219,7 +265,7 @@ test('a session that has ended stops the sending and keeps the entry', async () 
   expect(toSend(outbox)).toEqual(['/reps/1']);
 });
 
-test('one trainer\'s entries are never sent in another\'s name, and nothing can be added while nobody is signed in', async () => {
+test("one trainer's entries are never sent in another's name, and nothing can be added while nobody is signed in", async () => {
   field.signal = false;
   const outbox = opened();
   await outbox.add(rep(1));
@@ -253,5 +299,7 @@ test('a file that is something else is refused in words', async () => {
   const outbox = opened();
   field.signal = false;
   await outbox.add(rep(7));
-  await expect(entriesIn(fileOf(outbox.state().items, new Date().toISOString()))).resolves.toMatchObject([{ path: '/reps/7', what: 'rep 7', body: { n: 7 } }]);
+  await expect(entriesIn(fileOf(outbox.state().items, new Date().toISOString()))).resolves.toMatchObject([
+    { path: '/reps/7', what: 'rep 7', body: { n: 7 } },
+  ]);
 });

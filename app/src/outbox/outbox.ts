@@ -6,8 +6,10 @@ import { type Shelf, shelfIn } from './shelf';
 import { isToSend, type Waiting } from './waiting';
 
 /**
- * What is done in the field waits here until the server has it. Each entry is put on the phone's shelf before it is sent, so that a
- * refresh, a dropped connection or a second tab loses nothing; the server does each key once, so that sending one twice is harmless.
+ * What is done in the field waits here until the server has it. Each entry is put on the phone's shelf before
+ * it is sent, so that a
+ * refresh, a dropped connection or a second tab loses nothing; the server does each key once, so that sending
+ * one twice is harmless.
  */
 
 const FIRST_RETRY_MS = 2_000;
@@ -35,7 +37,7 @@ const EMPTY: OutboxState = { items: [], held: false, unkept: new Set(), clockAhe
 
 /** One tab sends at a time, where the browser can see to it. */
 const alone = <T>(work: () => Promise<T>): Promise<T> =>
-  (globalThis.navigator?.locks ? navigator.locks.request('skelby.outbox', work) as Promise<T> : work());
+  globalThis.navigator?.locks ? (navigator.locks.request('skelby.outbox', work) as Promise<T>) : work();
 
 export class Outbox {
   private readonly listeners = new Set<() => void>();
@@ -54,17 +56,27 @@ export class Outbox {
   onDelivered: () => void = () => {};
   onSignedOut: () => void = () => {};
 
-  constructor(private readonly send: Send = (path, body) => postFor<BatchAnswer>(path, body), private readonly shelf: Shelf<Waiting> = shelfIn<Waiting>('skelby-outbox'), private readonly phone: () => string = thisPhone) {}
+  constructor(
+    private readonly send: Send = (path, body) => postFor<BatchAnswer>(path, body),
+    private readonly shelf: Shelf<Waiting> = shelfIn<Waiting>('skelby-outbox'),
+    private readonly phone: () => string = thisPhone,
+  ) {}
 
   /** Starts sending for whoever is signed in; null stops it. */
   use(accountId: string | null): void {
     this.accountId = accountId;
     if (accountId) void this.flush();
-    else if (this.timer) { clearTimeout(this.timer); this.timer = null; }
+    else if (this.timer) {
+      clearTimeout(this.timer);
+      this.timer = null;
+    }
   }
 
   start(): () => void {
-    const online = () => { this.retryMs = FIRST_RETRY_MS; void this.flush(); };
+    const online = () => {
+      this.retryMs = FIRST_RETRY_MS;
+      void this.flush();
+    };
     window.addEventListener('online', online);
     this.channel = 'BroadcastChannel' in globalThis ? new BroadcastChannel('skelby.outbox') : null;
     // Another tab has added, sent or dropped something.
@@ -77,7 +89,10 @@ export class Outbox {
     };
   }
 
-  /** Takes an entry and sets out to send it. It can be seen in the outbox at once, and is on the shelf when the promise settles. */
+  /**
+   * Takes an entry and sets out to send it. It can be seen in the outbox at once, and is on the shelf when
+   * the promise settles.
+   */
   add(item: Pick<Waiting, 'path' | 'body' | 'what'> & Partial<Pick<Waiting, 'stamp'>>): Promise<void> {
     if (!this.accountId) throw new Error('Nobody is signed in: nothing can be kept for sending.');
     return this.takeIn([{ stamp: null, ...item, key: uuid(), accountId: this.accountId }]);
@@ -86,17 +101,29 @@ export class Outbox {
   /**
    * Adds an entry and waits a moment for the server's word on it.
    * @returns whether it was sent or waits for signal
-   * @throws ApiProblem when the server refuses it: it is dropped, since whoever asked still has it on the screen
+   * @throws ApiProblem when the server refuses it: it is dropped, since whoever asked still has it on the
+   *   screen
    */
   async deliver(item: Parameters<Outbox['add']>[0], withinMs: number): Promise<'sent' | 'waiting'> {
     if (!this.accountId) throw new Error('Nobody is signed in: nothing can be kept for sending.');
     const key = uuid();
-    const answer = new Promise<ApiProblem | null>((resolve) => { this.answering.set(key, resolve); });
+    const answer = new Promise<ApiProblem | null>((resolve) => {
+      this.answering.set(key, resolve);
+    });
     await this.takeIn([{ stamp: null, ...item, key, accountId: this.accountId }]);
-    const inTime = await Promise.race([answer, new Promise<'late'>((resolve) => { setTimeout(resolve, withinMs, 'late'); this.late.add(() => resolve('late')); })]);
+    const inTime = await Promise.race([
+      answer,
+      new Promise<'late'>((resolve) => {
+        setTimeout(resolve, withinMs, 'late');
+        this.late.add(() => resolve('late'));
+      }),
+    ]);
     this.answering.delete(key);
     if (inTime === 'late') return 'waiting';
-    if (inTime) { await this.discard(key); throw inTime; }
+    if (inTime) {
+      await this.discard(key);
+      throw inTime;
+    }
     return 'sent';
   }
 
@@ -104,12 +131,17 @@ export class Outbox {
   async takeOver(items: readonly Pick<Waiting, 'key' | 'path' | 'body' | 'what' | 'stamp'>[]): Promise<void> {
     const { accountId } = this;
     if (!accountId) throw new Error('Nobody is signed in: nothing can be kept for sending.');
-    await this.takeIn(items.map(({ key, path, body, what, stamp }) => ({ key, path, body, what, stamp, accountId })));
+    await this.takeIn(
+      items.map(({ key, path, body, what, stamp }) => ({ key, path, body, what, stamp, accountId })),
+    );
   }
 
   async discard(key: string): Promise<void> {
     await this.shelf.drop(key);
-    this.tellWith({ items: this.now.items.filter((item) => item.key !== key), unkept: without(this.now.unkept, key) });
+    this.tellWith({
+      items: this.now.items.filter((item) => item.key !== key),
+      unkept: without(this.now.unkept, key),
+    });
     this.channel?.postMessage('changed');
   }
 
@@ -123,7 +155,8 @@ export class Outbox {
 
   /** Forgets what was sent before `readAt`: what has been read since holds it. */
   async forgetSent(readAt: number): Promise<void> {
-    for (const item of this.now.items) if (item.sentAt !== undefined && item.sentAt < readAt) await this.discard(item.key);
+    for (const item of this.now.items)
+      if (item.sentAt !== undefined && item.sentAt < readAt) await this.discard(item.key);
   }
 
   /** Empties the shelf, whatever is on it. */
@@ -136,21 +169,27 @@ export class Outbox {
   /** Sends what waits, in the order it was made, until it is through or the connection is not. */
   flush(): Promise<void> {
     this.askedAgain = true;
-    this.sending ??= alone(() => this.sendWhileAsked()).finally(() => { this.sending = null; });
+    this.sending ??= alone(() => this.sendWhileAsked()).finally(() => {
+      this.sending = null;
+    });
     return this.sending;
   }
 
   /** Reads the shelf again; what is on its way there, or had no room there, stays as it is here. */
   async read(): Promise<void> {
     const kept = await this.shelf.all();
-    const newer = this.now.items.filter((item) => this.putting.has(item.key) || this.now.unkept.has(item.key));
+    const newer = this.now.items.filter(
+      (item) => this.putting.has(item.key) || this.now.unkept.has(item.key),
+    );
     const keys = new Set(newer.map((item) => item.key));
     this.tellWith({ items: inOrder([...kept.filter((item) => !keys.has(item.key)), ...newer]) });
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
-    return () => { this.listeners.delete(listener); };
+    return () => {
+      this.listeners.delete(listener);
+    };
   };
 
   readonly state = (): OutboxState => this.now;
@@ -191,23 +230,47 @@ export class Outbox {
   }
 
   private async sendAll(): Promise<void> {
-    if (this.timer) { clearTimeout(this.timer); this.timer = null; }
+    if (this.timer) {
+      clearTimeout(this.timer);
+      this.timer = null;
+    }
     let atMost = BATCH_AT_MOST;
     for (;;) {
-      const batch = firstOf(this.now.items.filter((item) => isToSend(item) && item.accountId === this.accountId), atMost);
+      const batch = firstOf(
+        this.now.items.filter((item) => isToSend(item) && item.accountId === this.accountId),
+        atMost,
+      );
       if (batch.length === 0) return;
       try {
-        await this.settle(batch, await this.send('/sync', {
-          sentAt: new Date().toISOString(), minutesAheadOfUtc: -new Date().getTimezoneOffset(), phone: this.phone(), commands: batch.map(({ key, path, body, stamp }) => ({ key, path, body, stamp })),
-        }));
+        await this.settle(
+          batch,
+          await this.send('/sync', {
+            sentAt: new Date().toISOString(),
+            minutesAheadOfUtc: -new Date().getTimezoneOffset(),
+            phone: this.phone(),
+            commands: batch.map(({ key, path, body, stamp }) => ({ key, path, body, stamp })),
+          }),
+        );
         atMost = BATCH_AT_MOST;
       } catch (error) {
-        if (error instanceof ApiProblem && error.status === 401) { this.onSignedOut(); return; }
-        if (error instanceof NoConnection || (error instanceof ApiProblem && willPass(error))) { this.later(); return; }
+        if (error instanceof ApiProblem && error.status === 401) {
+          this.onSignedOut();
+          return;
+        }
+        if (error instanceof NoConnection || (error instanceof ApiProblem && willPass(error))) {
+          this.later();
+          return;
+        }
         if (!(error instanceof ApiProblem)) throw error;
         // One of them cannot be read: alone, each shows whether it is the one.
-        if (batch.length > 1) { atMost = 1; continue; }
-        await this.settle(batch, { results: [{ key: batch[0]!.key, done: false, status: error.status, detail: error.message }], clockAheadS: this.now.clockAheadS });
+        if (batch.length > 1) {
+          atMost = 1;
+          continue;
+        }
+        await this.settle(batch, {
+          results: [{ key: batch[0]!.key, done: false, status: error.status, detail: error.message }],
+          clockAheadS: this.now.clockAheadS,
+        });
       }
     }
   }
@@ -221,7 +284,16 @@ export class Outbox {
     this.tellWith({ held: false, clockAheadS });
     for (const item of batch) {
       const result = said.get(item.key);
-      if (result) this.answering.get(item.key)?.(result.done ? null : new ApiProblem(result.status, result.detail, [], { theirs: result.theirs, by: result.by, override: result.override }));
+      if (result)
+        this.answering.get(item.key)?.(
+          result.done
+            ? null
+            : new ApiProblem(result.status, result.detail, [], {
+                theirs: result.theirs,
+                by: result.by,
+                override: result.override,
+              }),
+        );
     }
     this.channel?.postMessage('changed');
     if (results.some((result) => result.done)) this.onDelivered();
@@ -242,7 +314,8 @@ export class Outbox {
   }
 }
 
-const inOrder = (items: readonly Waiting[]): readonly Waiting[] => [...items].sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0));
+const inOrder = (items: readonly Waiting[]): readonly Waiting[] =>
+  [...items].sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0));
 
 /** A key for this phone, the same in every tab until somebody signs out. */
 function thisPhone(): string {
@@ -253,12 +326,15 @@ function thisPhone(): string {
   return key;
 }
 
-const without = (keys: ReadonlySet<string>, key: string): ReadonlySet<string> => new Set([...keys].filter((each) => each !== key));
+const without = (keys: ReadonlySet<string>, key: string): ReadonlySet<string> =>
+  new Set([...keys].filter((each) => each !== key));
 
 /** As many as go into one request, first things first. */
 function firstOf(items: readonly Waiting[], atMost: number): readonly Waiting[] {
   let characters = 0;
-  const fit = items.slice(0, atMost).findIndex((item, i) => (characters += JSON.stringify(item).length) > BATCH_CHARACTERS && i > 0);
+  const fit = items
+    .slice(0, atMost)
+    .findIndex((item, i) => (characters += JSON.stringify(item).length) > BATCH_CHARACTERS && i > 0);
   return items.slice(0, fit === -1 ? atMost : fit);
 }
 
@@ -267,5 +343,14 @@ function after(item: Waiting, result: CommandResult | undefined, sentAt: number)
   if (!result) return item;
   if (result.done) return { ...item, sentAt };
   const { status, detail, theirs, by, override } = result;
-  return { ...item, refused: { status, detail, ...(theirs ? { theirs } : {}), ...(by === undefined ? {} : { by }), ...(override ? { override } : {}) } };
+  return {
+    ...item,
+    refused: {
+      status,
+      detail,
+      ...(theirs ? { theirs } : {}),
+      ...(by === undefined ? {} : { by }),
+      ...(override ? { override } : {}),
+    },
+  };
 }

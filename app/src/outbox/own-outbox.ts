@@ -9,25 +9,31 @@ import type { Waiting } from './waiting';
 const accountOf = (token: string): string => token.slice(0, 8);
 
 /** Sends one after the other as the holder of a link: behind a link there is no batch. */
-export const sendAs = (token: () => string, put = putAs) => async (_path: string, body: unknown): Promise<BatchAnswer> => {
-  const { commands } = body as { readonly commands: readonly Pick<Waiting, 'key' | 'path' | 'body'>[] };
-  const results: CommandResult[] = [];
-  for (const { key, path, body: fields } of commands) {
-    try {
-      await put(token(), path, fields);
-      results.push({ key, done: true });
-    } catch (error) {
-      if (error instanceof ApiProblem && !willPass(error)) results.push({ key, done: false, status: error.status, detail: error.message });
-      else if (results.length === 0) throw error;
-      else break;
+export const sendAs =
+  (token: () => string, put = putAs) =>
+  async (_path: string, body: unknown): Promise<BatchAnswer> => {
+    const { commands } = body as { readonly commands: readonly Pick<Waiting, 'key' | 'path' | 'body'>[] };
+    const results: CommandResult[] = [];
+    for (const { key, path, body: fields } of commands) {
+      try {
+        await put(token(), path, fields);
+        results.push({ key, done: true });
+      } catch (error) {
+        if (error instanceof ApiProblem && !willPass(error))
+          results.push({ key, done: false, status: error.status, detail: error.message });
+        else if (results.length === 0) throw error;
+        else break;
+      }
     }
-  }
-  return { results, clockAheadS: 0 };
-};
+    return { results, clockAheadS: 0 };
+  };
 
 let holding = '';
 /** What a pilot flew with their own link waits here until the server has it. */
-export const ownOutbox = new Outbox(sendAs(() => holding), shelfIn<Waiting>('skelby-own'));
+export const ownOutbox = new Outbox(
+  sendAs(() => holding),
+  shelfIn<Waiting>('skelby-own'),
+);
 
 /** Sends what waits for this link, now and whenever there is signal. Once a page. */
 export function useOwnSending(token: string | null): void {
@@ -44,5 +50,11 @@ export function useOwnSending(token: string | null): void {
 /** What of this link's has not gone through. */
 export function useOwnWaiting(token: string | null): OutboxState {
   const state = useSyncExternalStore(ownOutbox.subscribe, ownOutbox.state);
-  return useMemo(() => ({ ...state, items: token ? state.items.filter((item) => item.accountId === accountOf(token)) : [] }), [state, token]);
+  return useMemo(
+    () => ({
+      ...state,
+      items: token ? state.items.filter((item) => item.accountId === accountOf(token)) : [],
+    }),
+    [state, token],
+  );
 }

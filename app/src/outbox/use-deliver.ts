@@ -7,7 +7,13 @@ const WORD_WITHIN_MS = 2_500;
 
 export type Delivery = Parameters<Outbox['deliver']>[0];
 
-/** Does something that the server is to carry out: at once with signal, later without. What the server refuses at once is the mutation's error. */
+/**
+ * Does something that the server is to carry out: at once with signal, later without. What the server refuses
+ * at once is the mutation's error.
+ */
 export function useDeliver<T>(entryOf: (wanted: T) => Delivery, onDone?: () => void) {
-  return useMutation({ mutationFn: (wanted: T) => outbox.deliver(entryOf(wanted), WORD_WITHIN_MS), onSuccess: onDone });
+  return useMutation({
+    mutationFn: (wanted: T) => outbox.deliver(entryOf(wanted), WORD_WITHIN_MS),
+    onSuccess: onDone,
+  });
 }

@@ -11,18 +11,47 @@ import { today } from '../words/dates';
 export interface OwnPageData {
   readonly pilot: { readonly name: string; readonly stickLayout: StickLayout; readonly mode: FlightMode };
   readonly schoolName: string;
-  readonly weaknesses: readonly { readonly causeId: string; readonly state: WeaknessState; readonly rungs: readonly number[]; readonly checkFrom: string | null; readonly checkPassed: boolean; readonly drillIds: readonly string[] | null }[];
+  readonly weaknesses: readonly {
+    readonly causeId: string;
+    readonly state: WeaknessState;
+    readonly rungs: readonly number[];
+    readonly checkFrom: string | null;
+    readonly checkPassed: boolean;
+    readonly drillIds: readonly string[] | null;
+  }[];
   readonly flown: readonly { readonly day: string; readonly reps: number; readonly met: number }[];
-  readonly session: { readonly day: string; readonly startsAt: string; readonly siteName: string | null; readonly blocks: readonly { readonly drillId: string; readonly side: Side | null; readonly purpose: Purpose; readonly reps: number }[] } | null;
+  readonly session: {
+    readonly day: string;
+    readonly startsAt: string;
+    readonly siteName: string | null;
+    readonly blocks: readonly {
+      readonly drillId: string;
+      readonly side: Side | null;
+      readonly purpose: Purpose;
+      readonly reps: number;
+    }[];
+  } | null;
 }
 
-export const useOwnPage = (token: string) => useQuery({ queryKey: ['own', token.slice(0, 8)], queryFn: () => getAs<OwnPageData>(token, '/own'), enabled: token !== '' });
+export const useOwnPage = (token: string) =>
+  useQuery({
+    queryKey: ['own', token.slice(0, 8)],
+    queryFn: () => getAs<OwnPageData>(token, '/own'),
+    enabled: token !== '',
+  });
 
 /** Tells the trainer. The key is kept until it went through, so that a second try is the same telling. */
 export function useTell(token: string) {
   const key = useRef(uuid());
   return useMutation({
-    mutationFn: (told: { causeId: string; note: string }) => putAs(token, `/own/near-miss/${key.current}`, { ...told, happenedAt: new Date().toISOString(), day: today() }),
-    onSuccess: () => { key.current = uuid(); },
+    mutationFn: (told: { causeId: string; note: string }) =>
+      putAs(token, `/own/near-miss/${key.current}`, {
+        ...told,
+        happenedAt: new Date().toISOString(),
+        day: today(),
+      }),
+    onSuccess: () => {
+      key.current = uuid();
+    },
   });
 }

@@ -15,9 +15,23 @@ const DAYS = 14;
 export function OwnLink({ page }: { readonly page: PilotPage }) {
   const client = useQueryClient();
   const { copied, pass, anew } = usePassOn('Your Skelby page');
-  const look = () => { void client.invalidateQueries({ queryKey: ['pilot', page.pilot.id] }); };
-  const make = useMutation({ mutationFn: () => postFor<{ token: string }>(`/pilots/${page.pilot.id}/links`, { days: DAYS }), onSuccess: () => { anew(); look(); } });
-  const revoke = useMutation({ mutationFn: (id: string) => put(`/links/${id}/revoked`, {}), onSuccess: () => { make.reset(); look(); } });
+  const look = () => {
+    void client.invalidateQueries({ queryKey: ['pilot', page.pilot.id] });
+  };
+  const make = useMutation({
+    mutationFn: () => postFor<{ token: string }>(`/pilots/${page.pilot.id}/links`, { days: DAYS }),
+    onSuccess: () => {
+      anew();
+      look();
+    },
+  });
+  const revoke = useMutation({
+    mutationFn: (id: string) => put(`/links/${id}/revoked`, {}),
+    onSuccess: () => {
+      make.reset();
+      look();
+    },
+  });
   // Behind the # it stays in the browser: no server and no other site is told it.
   const address = make.data ? `${window.location.origin}/own#${make.data.token}` : null;
   const error = make.error ?? revoke.error;
@@ -28,12 +42,35 @@ export function OwnLink({ page }: { readonly page: PilotPage }) {
       {address ? (
         <View style={{ gap: 8 }}>
           <Words aria-label="Link">{address}</Words>
-          <ButtonRow><Button kind="solid" icon="share-2" label={copied ? 'Copied' : 'Pass it on'} onPress={() => void pass(address)} /></ButtonRow>
+          <ButtonRow>
+            <Button
+              kind="solid"
+              icon="share-2"
+              label={copied ? 'Copied' : 'Pass it on'}
+              onPress={() => void pass(address)}
+            />
+          </ButtonRow>
           <Words as="soft">It is shown this once.</Words>
         </View>
-      ) : <Button icon="link" label={make.isPending ? 'Making …' : 'Make a link'} disabled={make.isPending} onPress={() => make.mutate()} />}
+      ) : (
+        <Button
+          icon="link"
+          label={make.isPending ? 'Making …' : 'Make a link'}
+          disabled={make.isPending}
+          onPress={() => make.mutate()}
+        />
+      )}
       {page.links.length > 0 ? (
-        <Rows>{page.links.map((link) => <Row key={link.id} title={`Made ${sayDay(link.madeAt.slice(0, 10))}`} under={`Ends ${sayDay(link.expiresAt.slice(0, 10))}`} after={<Button label="Take back" onPress={() => revoke.mutate(link.id)} />} />)}</Rows>
+        <Rows>
+          {page.links.map((link) => (
+            <Row
+              key={link.id}
+              title={`Made ${sayDay(link.madeAt.slice(0, 10))}`}
+              under={`Ends ${sayDay(link.expiresAt.slice(0, 10))}`}
+              after={<Button label="Take back" onPress={() => revoke.mutate(link.id)} />}
+            />
+          ))}
+        </Rows>
       ) : null}
     </Part>
   );

@@ -25,7 +25,10 @@ function WeaknessRows({ lines, empty }: { readonly lines: readonly WeaknessLine[
     <Rows empty={empty}>
       {lines.map((line) => (
         <LinkRow
-          key={line.id} href={`/weakness/${line.id}`} title={causeOf(line.causeId).name} before={<SmallLadder shares={line.rungs} />}
+          key={line.id}
+          href={`/weakness/${line.id}`}
+          title={causeOf(line.causeId).name}
+          before={<SmallLadder shares={line.rungs} />}
           under={`${STATE_WORDS[line.state]}${line.signedEarly ? ', signed early' : ''} · opened ${sayDay(line.openedAt.slice(0, 10))}`}
         />
       ))}
@@ -36,15 +39,30 @@ function WeaknessRows({ lines, empty }: { readonly lines: readonly WeaknessLine[
 function Flown({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
   const units = useUnits();
   const { flights, packs, minutes, since } = page.flown;
-  const count = (kind: string) => page.occurrences.filter((each) => each.kind === kind && !each.withdrawnAt).length;
+  const count = (kind: string) =>
+    page.occurrences.filter((each) => each.kind === kind && !each.withdrawnAt).length;
   const nearMisses = nearMissRateWords(count('near-miss'), flights);
   return (
-    <Part heading="Flown" end={<LinkButton icon="plus" label="Add a flight" href={`/flights/new?pilot=${page.pilot.id}`} />}>
-      {since ? <Words>{`${plural(flights, 'flight')}, ${plural(packs, 'pack')}, ${Math.round(minutes)} min since ${sayDay(since)}.`}</Words> : null}
+    <Part
+      heading="Flown"
+      end={<LinkButton icon="plus" label="Add a flight" href={`/flights/new?pilot=${page.pilot.id}`} />}
+    >
+      {since ? (
+        <Words>{`${plural(flights, 'flight')}, ${plural(packs, 'pack')}, ${Math.round(minutes)} min since ${sayDay(since)}.`}</Words>
+      ) : null}
       <Words>{crashRateWords(count('crash'), flights)}</Words>
       {nearMisses ? <Words>{nearMisses}</Words> : null}
       {roster ? (
-        <Rows>{page.flights.slice(0, 6).map((flight) => <LinkRow key={flight.id} href={`/flights/${flight.id}`} title={sayDay(flight.day)} under={flightWords(flight, roster, units)} />)}</Rows>
+        <Rows>
+          {page.flights.slice(0, 6).map((flight) => (
+            <LinkRow
+              key={flight.id}
+              href={`/flights/${flight.id}`}
+              title={sayDay(flight.day)}
+              under={flightWords(flight, roster, units)}
+            />
+          ))}
+        </Rows>
       ) : null}
     </Part>
   );
@@ -57,14 +75,29 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
   const { pilot } = page;
   return (
     <Screen
-      title={pilot.name} under={`${MODE_WORDS[pilot.mode]} · sticks ${pilot.stickLayout} · wind up to ${say(pilot.windLimitMps, 'm/s')}`} up="/pilots"
-      foot={<LinkButton kind="main" icon="plus" label="Log a crash or near-miss" href={`/log/kind?pilot=${pilot.id}`} />}
+      title={pilot.name}
+      under={`${MODE_WORDS[pilot.mode]} · sticks ${pilot.stickLayout} · wind up to ${say(pilot.windLimitMps, 'm/s')}`}
+      up="/pilots"
+      foot={
+        <LinkButton
+          kind="main"
+          icon="plus"
+          label="Log a crash or near-miss"
+          href={`/log/kind?pilot=${pilot.id}`}
+        />
+      }
       aside={
         <>
           <Flown page={page} roster={roster} />
           <Part heading="Reps">
             <Rows empty="No reps yet.">
-              {page.reps.map((line) => <Row key={line.drillId + line.purpose} title={drillOf(line.drillId).name} under={`${PURPOSE_WORDS[line.purpose]} · ${line.met} of ${line.reps} met · last ${sayDay(line.lastDay)}`} />)}
+              {page.reps.map((line) => (
+                <Row
+                  key={line.drillId + line.purpose}
+                  title={drillOf(line.drillId).name}
+                  under={`${PURPOSE_WORDS[line.purpose]} · ${line.met} of ${line.reps} met · last ${sayDay(line.lastDay)}`}
+                />
+              ))}
             </Rows>
           </Part>
         </>
@@ -72,18 +105,32 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
     >
       {open.length > 0 ? (
         <Note icon="slash" heading="Restrictions now">
-          <>{open.map((line) => <Words key={line.id}>{`${causeOf(line.causeId).restriction}.`}</Words>)}</>
+          <>
+            {open.map((line) => (
+              <Words key={line.id}>{`${causeOf(line.causeId).restriction}.`}</Words>
+            ))}
+          </>
         </Note>
       ) : null}
       {pilot.note ? <Words>{pilot.note}</Words> : null}
-      <Part heading="Open weaknesses"><WeaknessRows lines={open} empty="None open." /></Part>
-      {past.length > 0 ? <Part heading="Past"><WeaknessRows lines={past} empty="" /></Part> : null}
+      <Part heading="Open weaknesses">
+        <WeaknessRows lines={open} empty="None open." />
+      </Part>
+      {past.length > 0 ? (
+        <Part heading="Past">
+          <WeaknessRows lines={past} empty="" />
+        </Part>
+      ) : null}
       <Part heading="Occurrences">
         <Rows empty="None logged.">
           {page.occurrences.map((each) => (
             <LinkRow
-              key={each.id} href={`/occurrence/${each.id}`} title={`${KIND_WORDS[each.kind]}: ${causeOf(each.confirmedCauseId ?? each.causeId).name}${each.confirmedCauseId ? '' : '?'}`}
-              under={[each.withdrawnAt ? 'Withdrawn' : null, sayDay(each.day), each.note].filter(Boolean).join(' · ')}
+              key={each.id}
+              href={`/occurrence/${each.id}`}
+              title={`${KIND_WORDS[each.kind]}: ${causeOf(each.confirmedCauseId ?? each.causeId).name}${each.confirmedCauseId ? '' : '?'}`}
+              under={[each.withdrawnAt ? 'Withdrawn' : null, sayDay(each.day), each.note]
+                .filter(Boolean)
+                .join(' · ')}
             />
           ))}
         </Rows>
@@ -98,5 +145,9 @@ export function PilotScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const query = usePilot(id);
   const roster = useRoster();
-  return <Loaded query={query} title="Pilot" up="/pilots">{(page) => <PilotOf page={page} roster={roster.data} />}</Loaded>;
+  return (
+    <Loaded query={query} title="Pilot" up="/pilots">
+      {(page) => <PilotOf page={page} roster={roster.data} />}
+    </Loaded>
+  );
 }

@@ -17,11 +17,26 @@ export function Pilots() {
     <Loaded query={roster} title="Pilots">
       {({ pilots }) => (
         <Screen title="Pilots" foot={<LinkButton icon="plus" label="Add a pilot" href="/pilots/new/edit" />}>
-          {pilots.length >= SEARCH_FROM ? <TextBox label="Find by name" value={wanted} onChangeText={setWanted} autoCapitalize="none" /> : null}
-          <Rows empty={pilots.length === 0 ? 'No pilots yet. Add the first; logging starts with a name.' : 'No pilot of that name.'}>
-            {pilots.filter((pilot) => pilot.name.toLowerCase().includes(wanted.trim().toLowerCase())).map((pilot) => (
-              <LinkRow key={pilot.id} href={`/pilots/${pilot.id}`} title={pilot.name} under={`${MODE_WORDS[pilot.mode]}${pilot.lastFlownOn ? ` · flew ${sayDay(pilot.lastFlownOn)}` : ' · no flight yet'}`} />
-            ))}
+          {pilots.length >= SEARCH_FROM ? (
+            <TextBox label="Find by name" value={wanted} onChangeText={setWanted} autoCapitalize="none" />
+          ) : null}
+          <Rows
+            empty={
+              pilots.length === 0
+                ? 'No pilots yet. Add the first; logging starts with a name.'
+                : 'No pilot of that name.'
+            }
+          >
+            {pilots
+              .filter((pilot) => pilot.name.toLowerCase().includes(wanted.trim().toLowerCase()))
+              .map((pilot) => (
+                <LinkRow
+                  key={pilot.id}
+                  href={`/pilots/${pilot.id}`}
+                  title={pilot.name}
+                  under={`${MODE_WORDS[pilot.mode]}${pilot.lastFlownOn ? ` · flew ${sayDay(pilot.lastFlownOn)}` : ' · no flight yet'}`}
+                />
+              ))}
           </Rows>
         </Screen>
       )}

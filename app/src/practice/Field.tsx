@@ -37,7 +37,10 @@ interface FieldProps {
 }
 
 /** The field in three dimensions. What draws it arrives with it. */
-export const Field = forwardRef<FieldHandle, FieldProps>(function Field({ height, spanM, rotors, marks, scene, throughCamera, cameraDeg, blind, inset, children }, handle) {
+export const Field = forwardRef<FieldHandle, FieldProps>(function Field(
+  { height, spanM, rotors, marks, scene, throughCamera, cameraDeg, blind, inset, children },
+  handle,
+) {
   const styles = useStyles();
   const theme = useTheme();
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -47,23 +50,51 @@ export const Field = forwardRef<FieldHandle, FieldProps>(function Field({ height
   const tilt = useRef(cameraDeg);
   tilt.current = cameraDeg;
   const [failed, setFailed] = useState<string | null>(null);
-  useImperativeHandle(handle, () => ({
-    draw: (pose) => { last.current = pose; return view.current?.draw(pose) ?? null; },
-    showPath: (places) => { view.current?.showPath(places); if (last.current) view.current?.draw(last.current); },
-  }), []);
+  useImperativeHandle(
+    handle,
+    () => ({
+      draw: (pose) => {
+        last.current = pose;
+        return view.current?.draw(pose) ?? null;
+      },
+      showPath: (places) => {
+        view.current?.showPath(places);
+        if (last.current) view.current?.draw(last.current);
+      },
+    }),
+    [],
+  );
   useEffect(() => {
     let over = false;
     let watch: ResizeObserver | null = null;
-    void import('./view').then(({ PracticeView: View3d }) => {
-      if (over || !canvas.current || !box.current) return;
-      const made = new View3d(canvas.current, { spanM, rotors, marks, solids: scene.solids, wind: scene.wind });
-      made.cameraDeg = tilt.current;
-      view.current = made;
-      watch = new ResizeObserver(([entry]) => { made.resize(entry!.contentRect.width, entry!.contentRect.height); if (last.current) made.draw(last.current); });
-      watch.observe(box.current);
-      setFailed(null);
-    }).catch((error: unknown) => { if (!over) setFailed(error instanceof Error ? error.message : String(error)); });
-    return () => { over = true; watch?.disconnect(); view.current?.dispose(); view.current = null; };
+    void import('./view')
+      .then(({ PracticeView: View3d }) => {
+        if (over || !canvas.current || !box.current) return;
+        const made = new View3d(canvas.current, {
+          spanM,
+          rotors,
+          marks,
+          solids: scene.solids,
+          wind: scene.wind,
+        });
+        made.cameraDeg = tilt.current;
+        view.current = made;
+        watch = new ResizeObserver(([entry]) => {
+          made.resize(entry!.contentRect.width, entry!.contentRect.height);
+          if (last.current) made.draw(last.current);
+        });
+        watch.observe(box.current);
+        setFailed(null);
+      })
+      .catch((error: unknown) => {
+        if (!over) setFailed(error instanceof Error ? error.message : String(error));
+      });
+    return () => {
+      over = true;
+      watch?.disconnect();
+      view.current?.dispose();
+      view.current = null;
+    };
   }, [spanM, rotors, marks, scene]);
   useEffect(() => {
     if (!view.current) return;
@@ -74,8 +105,22 @@ export const Field = forwardRef<FieldHandle, FieldProps>(function Field({ height
   }, [throughCamera, cameraDeg, blind]);
   return (
     <View style={[styles.field, { height }]}>
-      <div ref={box} style={{ position: 'absolute', inset: 0 }}><canvas ref={canvas} role="img" aria-label={throughCamera ? 'What the camera of the craft sees' : 'The field from where the pilot stands'} style={{ width: '100%', height: '100%', display: 'block' }} /></div>
-      {failed ? <View style={styles.failed} role="alert"><Words as="strong">! No picture: the part that draws did not start.</Words><Words as="soft">{`Map and figures still show the flight. Reload the page, or try another browser. (${failed})`}</Words></View> : null}
+      <div ref={box} style={{ position: 'absolute', inset: 0 }}>
+        <canvas
+          ref={canvas}
+          role="img"
+          aria-label={
+            throughCamera ? 'What the camera of the craft sees' : 'The field from where the pilot stands'
+          }
+          style={{ width: '100%', height: '100%', display: 'block' }}
+        />
+      </div>
+      {failed ? (
+        <View style={styles.failed} role="alert">
+          <Words as="strong">! No picture: the part that draws did not start.</Words>
+          <Words as="soft">{`Map and figures still show the flight. Reload the page, or try another browser. (${failed})`}</Words>
+        </View>
+      ) : null}
       {inset ? <View style={[styles.corner, { backgroundColor: theme.ground }]}>{inset}</View> : null}
       {children}
     </View>

@@ -34,7 +34,17 @@ interface ReplayedProps {
 }
 
 /** A flight shown again: path, nose and sticks, with the moment it went wrong to jump to. */
-export function Replayed({ replay, wrongAtS, spanM, rotors, marks, scene, layout, cameraDeg, course }: ReplayedProps) {
+export function Replayed({
+  replay,
+  wrongAtS,
+  spanM,
+  rotors,
+  marks,
+  scene,
+  layout,
+  cameraDeg,
+  course,
+}: ReplayedProps) {
   const styles = useStyles();
   const field = useRef<FieldHandle>(null);
   const [begin, end] = [replay.t[0] ?? 0, replay.t.at(-1) ?? 0];
@@ -46,29 +56,100 @@ export function Replayed({ replay, wrongAtS, spanM, rotors, marks, scene, layout
     const tick = setInterval(() => setT((last) => Math.min(end, last + TICK_MS / 1000)), TICK_MS);
     return () => clearInterval(tick);
   }, [plays, end]);
-  useEffect(() => { if (t >= end) setPlays(false); }, [t, end]);
+  useEffect(() => {
+    if (t >= end) setPlays(false);
+  }, [t, end]);
   const i = lineAt(replay, t);
   const pilot = useMemo(() => pilotAt(course, replay.t[i]! - begin), [course, replay, i, begin]);
-  const places = useMemo(() => Array.from(replay.t, (_, at) => [replay.x[at]!, replay.y[at]!, replay.z[at]!] as const), [replay]);
-  const flat = useMemo(() => places.filter((_, at) => at % 4 === 0).map(([x, y]) => [x, y] as const), [places]);
+  const places = useMemo(
+    () => Array.from(replay.t, (_, at) => [replay.x[at]!, replay.y[at]!, replay.z[at]!] as const),
+    [replay],
+  );
+  const flat = useMemo(
+    () => places.filter((_, at) => at % 4 === 0).map(([x, y]) => [x, y] as const),
+    [places],
+  );
   useEffect(() => {
-    field.current?.draw({ position: [replay.x[i]!, replay.y[i]!, replay.z[i]!], attitude: [replay.qw[i]!, replay.qx[i]!, replay.qy[i]!, replay.qz[i]!], pilot });
+    field.current?.draw({
+      position: [replay.x[i]!, replay.y[i]!, replay.z[i]!],
+      attitude: [replay.qw[i]!, replay.qx[i]!, replay.qy[i]!, replay.qz[i]!],
+      pilot,
+    });
   }, [replay, i, throughCamera, pilot]);
-  useEffect(() => { const soon = setTimeout(() => field.current?.showPath(places), 300); return () => clearTimeout(soon); }, [places]);
+  useEffect(() => {
+    const soon = setTimeout(() => field.current?.showPath(places), 300);
+    return () => clearTimeout(soon);
+  }, [places]);
   const heading = headingOf({ qw: replay.qw[i]!, qx: replay.qx[i]!, qy: replay.qy[i]!, qz: replay.qz[i]! });
-  const sticks = { throttle: replay.throttle[i]!, yaw: replay.yaw[i]!, pitch: replay.pitch[i]!, roll: replay.roll[i]! };
+  const sticks = {
+    throttle: replay.throttle[i]!,
+    yaw: replay.yaw[i]!,
+    pitch: replay.pitch[i]!,
+    roll: replay.roll[i]!,
+  };
   return (
     <View style={{ gap: 10 }}>
-      <Field ref={field} height={FIELD_PX} spanM={spanM} rotors={rotors} marks={marks} scene={scene} throughCamera={throughCamera} cameraDeg={cameraDeg} blind={false} inset={<Inset size={120} marks={marks} pilot={pilot} craft={{ x: replay.x[i]!, y: replay.y[i]!, headingDeg: heading }} path={flat} />} />
+      <Field
+        ref={field}
+        height={FIELD_PX}
+        spanM={spanM}
+        rotors={rotors}
+        marks={marks}
+        scene={scene}
+        throughCamera={throughCamera}
+        cameraDeg={cameraDeg}
+        blind={false}
+        inset={
+          <Inset
+            size={120}
+            marks={marks}
+            pilot={pilot}
+            craft={{ x: replay.x[i]!, y: replay.y[i]!, headingDeg: heading }}
+            path={flat}
+          />
+        }
+      />
       <View style={styles.line}>
-        <input type="range" aria-label="Moment of the flight" min={begin} max={end} step={0.05} value={t} onChange={(event) => { setPlays(false); setT(Number(event.target.value)); }} style={{ flex: 1, height: 44, accentColor: 'currentColor' }} />
+        <input
+          type="range"
+          aria-label="Moment of the flight"
+          min={begin}
+          max={end}
+          step={0.05}
+          value={t}
+          onChange={(event) => {
+            setPlays(false);
+            setT(Number(event.target.value));
+          }}
+          style={{ flex: 1, height: 44, accentColor: 'currentColor' }}
+        />
         <Words as="figure">{`${(t - begin).toFixed(1)} s`}</Words>
       </View>
       <SticksHeld layout={layout} sticks={sticks} size={84} />
       <ButtonRow>
-        <Button icon={plays ? 'pause' : 'play'} label={plays ? 'Stop' : 'Play'} onPress={() => { if (t >= end) setT(begin); setPlays(!plays); }} />
-        {wrongAtS === null ? null : <Button icon="alert-triangle" label="Where it went wrong" onPress={() => { setPlays(false); setT(wrongAtS); }} />}
-        <Button icon={throughCamera ? 'user' : 'camera'} label={throughCamera ? 'From the ground' : 'Camera'} onPress={() => setThroughCamera(!throughCamera)} />
+        <Button
+          icon={plays ? 'pause' : 'play'}
+          label={plays ? 'Stop' : 'Play'}
+          onPress={() => {
+            if (t >= end) setT(begin);
+            setPlays(!plays);
+          }}
+        />
+        {wrongAtS === null ? null : (
+          <Button
+            icon="alert-triangle"
+            label="Where it went wrong"
+            onPress={() => {
+              setPlays(false);
+              setT(wrongAtS);
+            }}
+          />
+        )}
+        <Button
+          icon={throughCamera ? 'user' : 'camera'}
+          label={throughCamera ? 'From the ground' : 'Camera'}
+          onPress={() => setThroughCamera(!throughCamera)}
+        />
       </ButtonRow>
     </View>
   );

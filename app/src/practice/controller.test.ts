@@ -1,7 +1,21 @@
 /** @jest-environment jsdom */
-import { type AxisAt, chosenPad, keepSetUp, keptSetUpOnce, movedAxis, type PadNow, pickPad, stickAt } from './controller';
+import {
+  type AxisAt,
+  chosenPad,
+  keepSetUp,
+  keptSetUpOnce,
+  movedAxis,
+  type PadNow,
+  pickPad,
+  stickAt,
+} from './controller';
 
-const pad = (index: number, id: string, axes: number): PadNow => ({ index, id, axes: Array<number>(axes).fill(0), pressed: [] });
+const pad = (index: number, id: string, axes: number): PadNow => ({
+  index,
+  id,
+  axes: Array<number>(axes).fill(0),
+  pressed: [],
+});
 const at = (low: number, rest: number, high: number): AxisAt => ({ index: 1, low, rest, high });
 const read = (where: AxisAt, raw: number) => stickAt(where, [9, raw, 9]);
 
@@ -9,7 +23,9 @@ test('a stick runs from end to end whatever the device says there, turned round 
   expect([-1, 0, 1].map((raw) => read(at(-1, 0, 1), raw))).toEqual([-1, 0, 1]);
   expect([-1, 0, 1].map((raw) => read(at(1, 0, -1), raw))).toEqual([1, 0, -1]);
   // A transmitter whose throttle gives 0.1 to 0.9, half-way at 0.5.
-  expect([0.1, 0.3, 0.5, 0.9].map((raw) => Math.round(10 * read(at(0.1, 0.5, 0.9), raw)) / 10)).toEqual([-1, -0.5, 0, 1]);
+  expect([0.1, 0.3, 0.5, 0.9].map((raw) => Math.round(10 * read(at(0.1, 0.5, 0.9), raw)) / 10)).toEqual([
+    -1, -0.5, 0, 1,
+  ]);
   expect(read(at(-0.8, 0.1, 0.9), 0.9)).toBe(1);
   expect(read(at(-0.8, 0.1, 0.9), -0.8)).toBe(-1);
 });
@@ -29,11 +45,20 @@ test('the axis that moved farthest is the one meant, a trembling one is not, nor
 });
 
 test('of several controllers one with sticks is taken, then one that is set up, then the one that was picked', () => {
-  const pads = [pad(0, 'Knob', 1), pad(1, 'Game controller', 4), pad(2, 'Transmitter', 8), pad(3, 'Transmitter', 8)];
+  const pads = [
+    pad(0, 'Knob', 1),
+    pad(1, 'Game controller', 4),
+    pad(2, 'Transmitter', 8),
+    pad(3, 'Transmitter', 8),
+  ];
   expect(chosenPad([])).toBeNull();
   expect(chosenPad(pads.slice(0, 1))?.id).toBe('Knob');
   expect(chosenPad(pads)?.index).toBe(1);
-  keepSetUp('Transmitter', { axes: { throttle: at(-1, 0, 1), yaw: at(-1, 0, 1), pitch: at(-1, 0, 1), roll: at(-1, 0, 1) }, softening: 0.3, switches: { again: 2 } });
+  keepSetUp('Transmitter', {
+    axes: { throttle: at(-1, 0, 1), yaw: at(-1, 0, 1), pitch: at(-1, 0, 1), roll: at(-1, 0, 1) },
+    softening: 0.3,
+    switches: { again: 2 },
+  });
   expect(keptSetUpOnce('Transmitter')?.switches.again).toBe(2);
   expect(chosenPad(pads)?.index).toBe(2);
   pickPad(pads[3]!);

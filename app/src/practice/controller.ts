@@ -1,7 +1,10 @@
 import type { Axis } from '@skelby/core/flying/vocabulary';
 import { keep, kept } from '../storage';
 
-/** Where one axis of the craft sits on a controller: which of its axes, and its values at one end, at rest and at the other. */
+/**
+ * Where one axis of the craft sits on a controller: which of its axes, and its values at one end, at rest and
+ * at the other.
+ */
 export interface AxisAt {
   readonly index: number;
   readonly low: number;
@@ -33,7 +36,9 @@ const DRIFT = 0.04;
 const LEAST_SWING = 0.35;
 const nameOf = (id: string) => `controller.${id}`;
 
-/** Each device keeps its own set-up on this phone; looked up once, since sticks are read sixty times a second. */
+/**
+ * Each device keeps its own set-up on this phone; looked up once, since sticks are read sixty times a second.
+ */
 const known = new Map<string, ControllerSetUp | null>();
 export function keptSetUpOnce(id: string): ControllerSetUp | null {
   const found = known.get(id);
@@ -57,24 +62,46 @@ export function stickAt({ index, low, rest, high }: AxisAt, axes: readonly numbe
 }
 
 /** Axis that has been moved farthest from where it rested; null when none has been plainly. */
-export function movedAxis(resting: readonly number[], now: readonly number[], taken: readonly number[]): number | null {
+export function movedAxis(
+  resting: readonly number[],
+  now: readonly number[],
+  taken: readonly number[],
+): number | null {
   let best: number | null = null;
   now.forEach((value, i) => {
     const swing = Math.abs(value - (resting[i] ?? 0));
-    if (!taken.includes(i) && swing > LEAST_SWING && (best === null || swing > Math.abs(now[best]! - (resting[best] ?? 0)))) best = i;
+    if (
+      !taken.includes(i) &&
+      swing > LEAST_SWING &&
+      (best === null || swing > Math.abs(now[best]! - (resting[best] ?? 0)))
+    )
+      best = i;
   });
   return best;
 }
 
 /** Order in which a set-up asks, and where each stick is to go. */
 export const ASKED: readonly { readonly axis: Axis; readonly high: string; readonly low: string }[] = [
-  { axis: 'throttle', high: 'Throttle all the way up', low: 'Throttle all the way down' }, { axis: 'yaw', high: 'Yaw all the way right', low: 'Yaw all the way left' },
-  { axis: 'pitch', high: 'Pitch all the way forward', low: 'Pitch all the way back' }, { axis: 'roll', high: 'Roll all the way right', low: 'Roll all the way left' },
+  { axis: 'throttle', high: 'Throttle all the way up', low: 'Throttle all the way down' },
+  { axis: 'yaw', high: 'Yaw all the way right', low: 'Yaw all the way left' },
+  { axis: 'pitch', high: 'Pitch all the way forward', low: 'Pitch all the way back' },
+  { axis: 'roll', high: 'Roll all the way right', low: 'Roll all the way left' },
 ];
 
 /** All controllers that are plugged in, sticks or not. */
 export const padsNow = (): readonly PadNow[] =>
-  [...(navigator.getGamepads?.() ?? [])].flatMap((pad) => (pad ? [{ index: pad.index, id: pad.id, axes: pad.axes, pressed: pad.buttons.map((button) => button.pressed || button.value > 0.5) }] : []));
+  [...(navigator.getGamepads?.() ?? [])].flatMap((pad) =>
+    pad
+      ? [
+          {
+            index: pad.index,
+            id: pad.id,
+            axes: pad.axes,
+            pressed: pad.buttons.map((button) => button.pressed || button.value > 0.5),
+          },
+        ]
+      : [],
+  );
 
 interface Picked {
   readonly id: string;
@@ -93,8 +120,14 @@ export function pickPad({ id, index }: PadNow): void {
 export function chosenPad(pads: readonly PadNow[]): PadNow | null {
   if (picked === undefined) picked = kept<Picked>(PICKED) ?? null;
   const wanted = picked;
-  return pads.find((pad) => pad.id === wanted?.id && pad.index === wanted.index) ?? pads.find((pad) => pad.id === wanted?.id)
-    ?? pads.find((pad) => keptSetUpOnce(pad.id) !== null) ?? pads.find((pad) => pad.axes.length >= ASKED.length) ?? pads[0] ?? null;
+  return (
+    pads.find((pad) => pad.id === wanted?.id && pad.index === wanted.index) ??
+    pads.find((pad) => pad.id === wanted?.id) ??
+    pads.find((pad) => keptSetUpOnce(pad.id) !== null) ??
+    pads.find((pad) => pad.axes.length >= ASKED.length) ??
+    pads[0] ??
+    null
+  );
 }
 
 /** The controller that flies now. */

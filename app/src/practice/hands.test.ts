@@ -1,6 +1,9 @@
 import { sticksOf, ThrottleFrom } from './hands';
 
-const [left, right] = [{ across: 0.1, up: 0.2 }, { across: 0.3, up: 0.4 }];
+const [left, right] = [
+  { across: 0.1, up: 0.2 },
+  { across: 0.3, up: 0.4 },
+];
 
 test('each layout puts the axes on the hands that have them', () => {
   expect(sticksOf(2, left, right)).toEqual({ throttle: 0.2, yaw: 0.1, pitch: 0.4, roll: 0.3 });
@@ -22,7 +25,7 @@ test('a throttle stays where it was left, so the one that was moved last counts'
   expect(from.look(null, false)).toBe(false);
 });
 
-test('a transmitter that has been set up flies from the start, until a thumb takes the screen\'s throttle', () => {
+test("a transmitter that has been set up flies from the start, until a thumb takes the screen's throttle", () => {
   const from = new ThrottleFrom();
   expect(from.look(-1, true)).toBe(true);
   from.touched();

@@ -16,7 +16,9 @@ export class Live {
 
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
-    return () => { this.listeners.delete(listener); };
+    return () => {
+      this.listeners.delete(listener);
+    };
   };
   readonly now = (): Now => this.last;
 
@@ -36,6 +38,14 @@ export type Standing = Pick<Shown, 'part' | 'holdLost' | 'linkLost' | 'returning
 
 /** @returns `last` itself while nothing of it has changed */
 export function standingIn({ part, holdLost, linkLost, returning }: Shown, last: Standing | null): Standing {
-  const isSame = last !== null && last.holdLost === holdLost && last.linkLost === linkLost && last.returning === returning && last.part.at === part.at && last.part.says === part.says && last.part.hands === part.hands && last.part.blind === part.blind;
+  const isSame =
+    last !== null &&
+    last.holdLost === holdLost &&
+    last.linkLost === linkLost &&
+    last.returning === returning &&
+    last.part.at === part.at &&
+    last.part.says === part.says &&
+    last.part.hands === part.hands &&
+    last.part.blind === part.blind;
   return isSame ? last : { part, holdLost, linkLost, returning };
 }

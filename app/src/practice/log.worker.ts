@@ -18,7 +18,12 @@ export interface ToRead {
 
 /** Every rep found in a log, each with its replay. */
 export type FromLog =
-  | { readonly is: 'read'; readonly reps: readonly { readonly score: Score; readonly replay: Replay }[]; readonly lines: number; readonly scoredMs: number }
+  | {
+      readonly is: 'read';
+      readonly reps: readonly { readonly score: Score; readonly replay: Replay }[];
+      readonly lines: number;
+      readonly scoredMs: number;
+    }
   | { readonly is: 'bad'; readonly message: string };
 
 function judge(reader: FlightLogReader, { drillId, side, craft, solids }: ToRead): FromLog {
@@ -28,11 +33,31 @@ function judge(reader: FlightLogReader, { drillId, side, craft, solids }: ToRead
   const began = performance.now();
   const scores = scoreLog(track, course, craftModel(craftFacts(craft)), solids);
   const scoredMs = performance.now() - began;
-  if (scores.length === 0) return { is: 'bad', message: 'The log never comes within 3 m of where this drill begins. Its places are from where the pilot stands, who looks north.' };
-  return { is: 'read', reps: scores.map((score) => ({ score, replay: replayOf(track, score.fromS, score.toS) })), lines: track.length, scoredMs };
+  if (scores.length === 0)
+    return {
+      is: 'bad',
+      message:
+        'The log never comes within 3 m of where this drill begins. Its places are from where the pilot stands, who looks north.',
+    };
+  return {
+    is: 'read',
+    reps: scores.map((score) => ({ score, replay: replayOf(track, score.fromS, score.toS) })),
+    lines: track.length,
+    scoredMs,
+  };
 }
 
 self.onmessage = ({ data }: MessageEvent<ToRead>) => {
   const post = (message: FromLog) => self.postMessage(message);
-  readLog(data.file).then((reader) => post(judge(reader, data))).catch((error: unknown) => post({ is: 'bad', message: error instanceof FlightLogError ? error.message : `The log could not be read: ${error instanceof Error ? error.message : String(error)}` }));
+  readLog(data.file)
+    .then((reader) => post(judge(reader, data)))
+    .catch((error: unknown) =>
+      post({
+        is: 'bad',
+        message:
+          error instanceof FlightLogError
+            ? error.message
+            : `The log could not be read: ${error instanceof Error ? error.message : String(error)}`,
+      }),
+    );
 };

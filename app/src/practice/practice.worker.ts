@@ -40,7 +40,13 @@ export interface ToFly {
   readonly answer: boolean;
   readonly takeOver: boolean;
 }
-export type ToDo = ToStart | ToFly | { readonly do: 'hold'; readonly lost: boolean } | { readonly do: 'link'; readonly lost: boolean } | { readonly do: 'go-home' } | { readonly do: 'save' };
+export type ToDo =
+  | ToStart
+  | ToFly
+  | { readonly do: 'hold'; readonly lost: boolean }
+  | { readonly do: 'link'; readonly lost: boolean }
+  | { readonly do: 'go-home' }
+  | { readonly do: 'save' };
 
 /** Where the craft is and how far the drill has come, for drawing. */
 export interface Shown {
@@ -56,7 +62,14 @@ export interface Shown {
   readonly ended: Ended;
   /** What the physics of this frame took, ms. */
   readonly workMs: number;
-  readonly part: { readonly at: number; readonly of: number; readonly says: string; readonly hands: Hands; readonly blind: boolean; readonly softening: number };
+  readonly part: {
+    readonly at: number;
+    readonly of: number;
+    readonly says: string;
+    readonly hands: Hands;
+    readonly blind: boolean;
+    readonly softening: number;
+  };
   readonly pilot: { readonly x: number; readonly y: number };
   readonly holdLost: boolean;
   readonly linkLost: boolean;
@@ -96,13 +109,31 @@ let begun: ToStart | null = null;
 let owed = 0;
 let scored = false;
 
-function shown({ flight, referee, holdIsLost, linkIsLost, autoReturn, nearestM }: Rep, flown: Course, workMs: number): Shown {
+function shown(
+  { flight, referee, holdIsLost, linkIsLost, autoReturn, nearestM }: Rep,
+  flown: Course,
+  workMs: number,
+): Shown {
   const { body, timeS, charge, wash, landed, ended } = flight;
   const { says, hands, blind = false, softening = 0 } = referee.stage;
   const { x, y } = pilotAt(flown, timeS);
   return {
-    is: 'shown', position: [body.px, body.py, body.pz], velocity: [body.vx, body.vy, body.vz], attitude: [body.qw, body.qx, body.qy, body.qz], timeS, charge, wash, landed, ended, workMs,
-    part: { at: referee.at, of: flown.stages.length, says, hands, blind, softening }, pilot: { x, y }, holdLost: holdIsLost, linkLost: linkIsLost, returning: autoReturn?.phase ?? null, nearestM: Number.isFinite(nearestM) ? nearestM : null,
+    is: 'shown',
+    position: [body.px, body.py, body.pz],
+    velocity: [body.vx, body.vy, body.vz],
+    attitude: [body.qw, body.qx, body.qy, body.qz],
+    timeS,
+    charge,
+    wash,
+    landed,
+    ended,
+    workMs,
+    part: { at: referee.at, of: flown.stages.length, says, hands, blind, softening },
+    pilot: { x, y },
+    holdLost: holdIsLost,
+    linkLost: linkIsLost,
+    returning: autoReturn?.phase ?? null,
+    nearestM: Number.isFinite(nearestM) ? nearestM : null,
   };
 }
 
@@ -117,12 +148,36 @@ function begin(from: ToStart): void {
 }
 
 /** Reads a crash as a debrief would, and ranks what it read. */
-function likelyCauses({ flight: { ended }, writer }: Rep, flown: Course, model: CraftModel, from: ToStart): readonly LikelyCause[] {
+function likelyCauses(
+  { flight: { ended }, writer }: Rep,
+  flown: Course,
+  model: CraftModel,
+  from: ToStart,
+): readonly LikelyCause[] {
   if (!ended) return [];
   const [track, facts, { solids }] = [writer.track(), craftFacts(from.craft), from.scene];
   const { cuts } = partsOf(track, flown, model, solids);
-  const evidence = evidenceFrom({ track, cuts, atS: ended.atS, ended, facts, solids, returnHeightM: from.returnHeightM, onLinkLoss: from.onLinkLoss });
-  return rank(answersOf(evidence), facts).causes.slice(0, MOST_CAUSES).filter((cause, i) => i === 0 || cause.probability >= WORTH_SAYING).map(({ id, probability, reasons }) => ({ causeId: id, probability, because: reasons.filter((reason) => reason.weight > 0).slice(0, MOST_REASONS).map((reason) => reason.words) }));
+  const evidence = evidenceFrom({
+    track,
+    cuts,
+    atS: ended.atS,
+    ended,
+    facts,
+    solids,
+    returnHeightM: from.returnHeightM,
+    onLinkLoss: from.onLinkLoss,
+  });
+  return rank(answersOf(evidence), facts)
+    .causes.slice(0, MOST_CAUSES)
+    .filter((cause, i) => i === 0 || cause.probability >= WORTH_SAYING)
+    .map(({ id, probability, reasons }) => ({
+      causeId: id,
+      probability,
+      because: reasons
+        .filter((reason) => reason.weight > 0)
+        .slice(0, MOST_REASONS)
+        .map((reason) => reason.words),
+    }));
 }
 
 self.onmessage = ({ data }: MessageEvent<ToDo>) => {
@@ -135,17 +190,39 @@ self.onmessage = ({ data }: MessageEvent<ToDo>) => {
       owed += Math.min(LONGEST_S, data.seconds);
       for (; owed >= STEP_S; owed -= STEP_S) rep.step(data.sticks, data.mode, data);
       break;
-    case 'hold': rep.dropHold(data.lost); break;
-    case 'link': rep.loseLink(data.lost); break;
-    case 'go-home': rep.goHome(); break;
-    case 'save': post({ is: 'log', csv: flightLogCsv(rep.writer.track(), [`drill: ${begun.drillId}`, ...(begun.side ? [`side: ${begun.side}`] : []), 'flown on the simulator']) }); return;
-    case 'start': break;
+    case 'hold':
+      rep.dropHold(data.lost);
+      break;
+    case 'link':
+      rep.loseLink(data.lost);
+      break;
+    case 'go-home':
+      rep.goHome();
+      break;
+    case 'save':
+      post({
+        is: 'log',
+        csv: flightLogCsv(rep.writer.track(), [
+          `drill: ${begun.drillId}`,
+          ...(begun.side ? [`side: ${begun.side}`] : []),
+          'flown on the simulator',
+        ]),
+      });
+      return;
+    case 'start':
+      break;
   }
   post(shown(rep, course, performance.now() - began));
   if (rep.isOver && !scored) {
     scored = true;
     const track = rep.writer.track();
     const score = scoreTrack(track, course, craft, begun.scene.solids);
-    post({ is: 'scored', score, replay: replayOf(track, -Infinity, score.toS), ended: rep.flight.ended, likely: likelyCauses(rep, course, craft, begun) });
+    post({
+      is: 'scored',
+      score,
+      replay: replayOf(track, -Infinity, score.toS),
+      ended: rep.flight.ended,
+      likely: likelyCauses(rep, course, craft, begun),
+    });
   }
 };

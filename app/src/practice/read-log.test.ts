@@ -6,7 +6,16 @@ import { readLog } from './read-log';
 
 const LINES = 300;
 const writer = new TrackWriter();
-for (let i = 0; i < LINES; i += 1) writer.add({ ...Object.fromEntries(TRACK_COLUMNS.map((column) => [column, 0])), t: i / 100, z: 2, qw: 1, battery: 1, hold: 1, ...CENTRED } as never);
+for (let i = 0; i < LINES; i += 1)
+  writer.add({
+    ...Object.fromEntries(TRACK_COLUMNS.map((column) => [column, 0])),
+    t: i / 100,
+    z: 2,
+    qw: 1,
+    battery: 1,
+    hold: 1,
+    ...CENTRED,
+  } as never);
 const csv = flightLogCsv(writer.track());
 const [header, ...rows] = csv.split('\n');
 const file = (...parts: readonly string[]) => new File([...parts], 'flight.csv', { type: 'text/csv' });
@@ -26,12 +35,23 @@ test('a file of 300 MB is turned away by its size, before any of it is read', as
 
 test.each([
   ['a line without end', [`${header!}\n`, '7'.repeat(5 * MB)], 'Line 2: it has no end within 1 MB'],
-  ['a quotation mark left open', [`${header!}\n${rows[0]!}\n"`, `${rows[1]!}\n`.repeat(90_000)], 'Line 3: it has no end within 1 MB'],
+  [
+    'a quotation mark left open',
+    [`${header!}\n${rows[0]!}\n"`, `${rows[1]!}\n`.repeat(90_000)],
+    'Line 3: it has no end within 1 MB',
+  ],
   ['zeros throughout', ['\0'.repeat(3 * MB)], 'Line 1: it has no end within 1 MB'],
   ['an endless title', [`${'east'.repeat(200_000)} [ft]\n`], 'columns are missing'],
-  ['a fault far into it', [`${csv}${rows[0]!.replace(/^[^,]*/, 'NaN')}\n`], `Line ${LINES + 2}, time [s]: "NaN" is not a number`],
+  [
+    'a fault far into it',
+    [`${csv}${rows[0]!.replace(/^[^,]*/, 'NaN')}\n`],
+    `Line ${LINES + 2}, time [s]: "NaN" is not a number`,
+  ],
 ])('%s is told and not choked on', async (_, parts, says) => {
-  const told = await readLog(file(...parts)).then(() => 'read', (error: unknown) => (error as Error).message);
+  const told = await readLog(file(...parts)).then(
+    () => 'read',
+    (error: unknown) => (error as Error).message,
+  );
   expect(told).toContain(says);
   expect(told.length).toBeLessThan(400);
 });

@@ -12,7 +12,15 @@ const CHUNK_BYTES = 1 << 20;
  */
 export function readLog(file: File): Promise<FlightLogReader> {
   return new Promise((resolve, reject) => {
-    if (file.size > MOST_BYTES) { reject(new FlightLogError(`The file has ${Math.round(file.size / MEGA)} MB: at most ${MOST_BYTES / MEGA}. Cut out the flight that should be judged.`, null)); return; }
+    if (file.size > MOST_BYTES) {
+      reject(
+        new FlightLogError(
+          `The file has ${Math.round(file.size / MEGA)} MB: at most ${MOST_BYTES / MEGA}. Cut out the flight that should be judged.`,
+          null,
+        ),
+      );
+      return;
+    }
     const reader = new FlightLogReader();
     let [line, pieces] = [0, 0];
     let fault: unknown = null;
@@ -21,14 +29,24 @@ export function readLog(file: File): Promise<FlightLogReader> {
       chunk: ({ data: rows }, parser) => {
         pieces += 1;
         try {
-          if (rows.length === 0 && pieces * CHUNK_BYTES < file.size) throw new FlightLogError('it has no end within 1 MB: a quotation mark left open, or no flight log at all.', line + 1);
-          for (const row of rows) { line += 1; reader.row(row, line); }
+          if (rows.length === 0 && pieces * CHUNK_BYTES < file.size)
+            throw new FlightLogError(
+              'it has no end within 1 MB: a quotation mark left open, or no flight log at all.',
+              line + 1,
+            );
+          for (const row of rows) {
+            line += 1;
+            reader.row(row, line);
+          }
         } catch (error) {
           fault ??= error;
           parser.abort();
         }
       },
-      complete: () => { if (fault === null) resolve(reader); else reject(fault); },
+      complete: () => {
+        if (fault === null) resolve(reader);
+        else reject(fault);
+      },
       error: reject,
     });
   });

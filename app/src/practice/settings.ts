@@ -35,26 +35,86 @@ const USUAL_CAMERA_DEG = 15;
 /** Crosses the field in front of the pilot from the left. */
 const CROSSING_JET: Jet = { x: -14, y: 16, z: 3, towardDeg: 90, speedMps: 6, radiusM: 1.6, reachM: 28 };
 
-export function settingsFrom(link: PracticeLink, drill: Drill, setUp: PracticeSetUp, course: Course): PracticeSettings {
+export function settingsFrom(
+  link: PracticeLink,
+  drill: Drill,
+  setUp: PracticeSetUp,
+  course: Course,
+): PracticeSettings {
   return {
-    side: link.side ?? drill.sides[0] ?? null, mode: link.mode ?? modeFlown(course, setUp.mode), setting: link.setting ?? course.setting ?? 'normal', windMps: link.wind ?? BAND_WIND_MPS[(drill.bands ?? ['calm'])[0]!], gusts: link.gusts ?? 'usual', jet: link.jet ?? false,
-    around: link.around ?? 'none', holdDrops: link.hold === 'drops', sensors: link.sensors ?? true, relative: link.relative ?? false, returnHeightM: link.home, onLinkLoss: link.lost ?? 'return', cameraDeg: link.camera ?? USUAL_CAMERA_DEG,
+    side: link.side ?? drill.sides[0] ?? null,
+    mode: link.mode ?? modeFlown(course, setUp.mode),
+    setting: link.setting ?? course.setting ?? 'normal',
+    windMps: link.wind ?? BAND_WIND_MPS[(drill.bands ?? ['calm'])[0]!],
+    gusts: link.gusts ?? 'usual',
+    jet: link.jet ?? false,
+    around: link.around ?? 'none',
+    holdDrops: link.hold === 'drops',
+    sensors: link.sensors ?? true,
+    relative: link.relative ?? false,
+    returnHeightM: link.home,
+    onLinkLoss: link.lost ?? 'return',
+    cameraDeg: link.camera ?? USUAL_CAMERA_DEG,
   };
 }
 
 /** The same as a link tells it; what the drill has by itself is left out. */
-export function linkFrom(now: PracticeSettings, drill: Drill, usual: PracticeSettings, craftText: string | null): Partial<Record<keyof PracticeLink, string | number | boolean | null>> {
+export function linkFrom(
+  now: PracticeSettings,
+  drill: Drill,
+  usual: PracticeSettings,
+  craftText: string | null,
+): Partial<Record<keyof PracticeLink, string | number | boolean | null>> {
   return {
-    side: drill.sides.length > 0 ? now.side : null, mode: now.mode === usual.mode ? null : now.mode, setting: now.setting === usual.setting ? null : now.setting, wind: now.windMps === usual.windMps ? null : now.windMps, gusts: now.gusts === 'usual' ? null : now.gusts,
-    jet: now.jet || null, around: now.around === 'none' ? null : now.around, hold: now.holdDrops ? 'drops' : null, sensors: now.sensors ? null : false, relative: now.relative || null, home: now.returnHeightM === usual.returnHeightM ? null : now.returnHeightM, lost: now.onLinkLoss === usual.onLinkLoss ? null : now.onLinkLoss, camera: now.cameraDeg === usual.cameraDeg ? null : now.cameraDeg, craft: craftText,
+    side: drill.sides.length > 0 ? now.side : null,
+    mode: now.mode === usual.mode ? null : now.mode,
+    setting: now.setting === usual.setting ? null : now.setting,
+    wind: now.windMps === usual.windMps ? null : now.windMps,
+    gusts: now.gusts === 'usual' ? null : now.gusts,
+    jet: now.jet || null,
+    around: now.around === 'none' ? null : now.around,
+    hold: now.holdDrops ? 'drops' : null,
+    sensors: now.sensors ? null : false,
+    relative: now.relative || null,
+    home: now.returnHeightM === usual.returnHeightM ? null : now.returnHeightM,
+    lost: now.onLinkLoss === usual.onLinkLoss ? null : now.onLinkLoss,
+    camera: now.cameraDeg === usual.cameraDeg ? null : now.cameraDeg,
+    craft: craftText,
   };
 }
 
 /** What the flight needs of it. */
-export function flightFrom(drillId: string, now: PracticeSettings, setUp: PracticeSetUp, course: Course, craft: CraftRecord): FlightStart {
-  const solids = [...setUp.solids, ...surroundingsOf(now.around, course.stages.map((stage) => stage.path))];
+export function flightFrom(
+  drillId: string,
+  now: PracticeSettings,
+  setUp: PracticeSetUp,
+  course: Course,
+  craft: CraftRecord,
+): FlightStart {
+  const solids = [
+    ...setUp.solids,
+    ...surroundingsOf(
+      now.around,
+      course.stages.map((stage) => stage.path),
+    ),
+  ];
   return {
-    drillId, side: now.side, craft, start: setUp.start, holdDrops: now.holdDrops, returnHeightM: now.returnHeightM, onLinkLoss: now.onLinkLoss, sensorSides: now.sensors ? craftFacts(craft).sensorSides : [],
-    scene: { solids, wind: { speedMps: now.windMps, fromDeg: setUp.windFromDeg, gusts: GUST_SHARE[now.gusts], jets: [...setUp.jets, ...(now.jet ? [CROSSING_JET] : [])] } },
+    drillId,
+    side: now.side,
+    craft,
+    start: setUp.start,
+    holdDrops: now.holdDrops,
+    returnHeightM: now.returnHeightM,
+    onLinkLoss: now.onLinkLoss,
+    sensorSides: now.sensors ? craftFacts(craft).sensorSides : [],
+    scene: {
+      solids,
+      wind: {
+        speedMps: now.windMps,
+        fromDeg: setUp.windFromDeg,
+        gusts: GUST_SHARE[now.gusts],
+        jets: [...setUp.jets, ...(now.jet ? [CROSSING_JET] : [])],
+      },
+    },
   };
 }

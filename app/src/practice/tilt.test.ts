@@ -5,7 +5,10 @@ test('a lean of a few degrees is none, and 25 ° is the end of the stick', () =>
   expect([12.5, 25, 60, -60].map(leanStick)).toEqual([0.5, 1, 1, -1]);
 });
 
-/** Axes as in the W3C's Device Orientation: beta grows as the phone's top edge comes up, gamma as its right edge goes down. */
+/**
+ * Axes as in the W3C's Device Orientation: beta grows as the phone's top edge comes up, gamma as its right
+ * edge goes down.
+ */
 test('however the phone is turned, the edge away from the pilot going down is forward, and the right hand going down is right', () => {
   const [upright, onItsLeft, upsideDown, onItsRight] = [0, 90, 180, 270] as const;
   // Away: beta falls as held; to the right: gamma grows as held.

@@ -15,18 +15,32 @@ export interface Tilt {
   readonly toggle: () => void;
 }
 
-interface AsksFirst { requestPermission?: () => Promise<'granted' | 'denied'> }
+interface AsksFirst {
+  requestPermission?: () => Promise<'granted' | 'denied'>;
+}
 
 /** Stick for a lean, −1 to 1. @param deg from level */
-export const leanStick = (deg: number): number => (Math.abs(deg) < DEAD_DEG ? 0 : Math.max(-1, Math.min(1, deg / FULL_DEG)));
+export const leanStick = (deg: number): number =>
+  Math.abs(deg) < DEAD_DEG ? 0 : Math.max(-1, Math.min(1, deg / FULL_DEG));
 
-/** Lean to and from the pilot, and to the side, of a phone that is held turned. @param angle of the screen to the phone, ° @param beta @param gamma the phone's own, ° */
-export function asHeld(angle: number, beta: number, gamma: number): { readonly beta: number; readonly gamma: number } {
+/**
+ * Lean to and from the pilot, and to the side, of a phone that is held turned. @param angle of the screen to
+ * the phone, ° @param beta @param gamma the phone's own, °
+ */
+export function asHeld(
+  angle: number,
+  beta: number,
+  gamma: number,
+): { readonly beta: number; readonly gamma: number } {
   switch ((angle + 360) % 360) {
-    case 90: return { beta: -gamma, gamma: beta };
-    case 180: return { beta: -beta, gamma: -gamma };
-    case 270: return { beta: gamma, gamma: -beta };
-    default: return { beta, gamma };
+    case 90:
+      return { beta: -gamma, gamma: beta };
+    case 180:
+      return { beta: -beta, gamma: -gamma };
+    case 270:
+      return { beta: gamma, gamma: -beta };
+    default:
+      return { beta, gamma };
   }
 }
 
@@ -44,18 +58,48 @@ export function useTilt(): Tilt {
       level.current ??= now.current;
     };
     window.addEventListener('deviceorientation', leaned);
-    const waited = setTimeout(() => { if (!now.current) { setFailed('This device does not tell how it leans: use sticks or keys.'); setOn(false); } }, 1_500);
-    return () => { clearTimeout(waited); window.removeEventListener('deviceorientation', leaned); };
+    const waited = setTimeout(() => {
+      if (!now.current) {
+        setFailed('This device does not tell how it leans: use sticks or keys.');
+        setOn(false);
+      }
+    }, 1_500);
+    return () => {
+      clearTimeout(waited);
+      window.removeEventListener('deviceorientation', leaned);
+    };
   }, [on]);
   const toggle = useCallback(() => {
     setFailed(null);
-    if (on) { setOn(false); return; }
+    if (on) {
+      setOn(false);
+      return;
+    }
     const asks = (window.DeviceOrientationEvent ?? {}) as AsksFirst;
-    if (!asks.requestPermission) { setOn(true); return; }
-    void asks.requestPermission().then((answer) => { if (answer === 'granted') setOn(true); else setFailed('The phone may not tell how it leans: allow motion for this page.'); });
+    if (!asks.requestPermission) {
+      setOn(true);
+      return;
+    }
+    void asks.requestPermission().then((answer) => {
+      if (answer === 'granted') setOn(true);
+      else setFailed('The phone may not tell how it leans: allow motion for this page.');
+    });
   }, [on]);
-  return useMemo(() => ({
-    on, failed, toggle,
-    read: () => (on && now.current && level.current ? { throttle: 0, yaw: 0, pitch: leanStick(level.current.beta - now.current.beta), roll: leanStick(now.current.gamma - level.current.gamma) } : null),
-  }), [on, failed, toggle]);
+  return useMemo(
+    () => ({
+      on,
+      failed,
+      toggle,
+      read: () =>
+        on && now.current && level.current
+          ? {
+              throttle: 0,
+              yaw: 0,
+              pitch: leanStick(level.current.beta - now.current.beta),
+              roll: leanStick(now.current.gamma - level.current.gamma),
+            }
+          : null,
+    }),
+    [on, failed, toggle],
+  );
 }

@@ -44,14 +44,20 @@ export function useFlight(from: FlightStart, callbacks: Callbacks): Flying {
   const now = useRef(callbacks);
   now.current = callbacks;
   const tell = useCallback((what: ToDo) => worker.current?.postMessage(what), []);
-  const run = useCallback((on: boolean) => { flying.current = on; setFlying(on); }, []);
+  const run = useCallback((on: boolean) => {
+    flying.current = on;
+    setFlying(on);
+  }, []);
   const again = useCallback(() => {
     run(false);
     setScored(null);
     tell({ do: 'start', ...from, seed: Math.floor(Math.random() * 1e9) });
   }, [from, run, tell]);
   useEffect(() => {
-    const own = new Worker(new URL(require.unstable_resolveWorker('./practice.worker.ts'), window.location.href), { type: 'module' });
+    const own = new Worker(
+      new URL(require.unstable_resolveWorker('./practice.worker.ts'), window.location.href),
+      { type: 'module' },
+    );
     worker.current = own;
     let frame = 0;
     let last: number | null = null;
@@ -62,29 +68,57 @@ export function useFlight(from: FlightStart, callbacks: Callbacks): Flying {
         answered = true;
         now.current.onFrame(data);
         if (sentAt > 0) performance.measure('skelby.stick-to-pose', { start: sentAt });
-      } else if (data.is === 'scored') { setScored(data); run(false); } else saveFile('practice-flight.csv', data.csv, 'text/csv');
+      } else if (data.is === 'scored') {
+        setScored(data);
+        run(false);
+      } else saveFile('practice-flight.csv', data.csv, 'text/csv');
     };
     own.onerror = (event) => setFailed(event.message || 'The part that flies did not load: reload the page.');
     again();
     const tick = (at: number) => {
       frame = requestAnimationFrame(tick);
       // A worker that has fallen behind is not given more.
-      if (!flying.current) { last = null; return; }
+      if (!flying.current) {
+        last = null;
+        return;
+      }
       if (!answered) return;
       const seconds = last === null ? 0 : (at - last) / 1000;
       last = at;
       answered = false;
       sentAt = performance.now();
       const { mode, sticks } = now.current;
-      own.postMessage({ do: 'fly', sticks: sticks() ?? CENTRED, mode, seconds, ...pressed.current } satisfies ToDo);
+      own.postMessage({
+        do: 'fly',
+        sticks: sticks() ?? CENTRED,
+        mode,
+        seconds,
+        ...pressed.current,
+      } satisfies ToDo);
       pressed.current = { answer: false, takeOver: false };
     };
     frame = requestAnimationFrame(tick);
-    return () => { cancelAnimationFrame(frame); own.terminate(); worker.current = null; };
+    return () => {
+      cancelAnimationFrame(frame);
+      own.terminate();
+      worker.current = null;
+    };
   }, [again, run]);
-  const tools = useMemo(() => ({
-    go: () => run(true), dropHold: (lost: boolean) => tell({ do: 'hold', lost }), loseLink: (lost: boolean) => tell({ do: 'link', lost }), goHome: () => tell({ do: 'go-home' }), save: () => tell({ do: 'save' }),
-    answer: () => { pressed.current = { ...pressed.current, answer: true }; }, takeOver: () => { pressed.current = { ...pressed.current, takeOver: true }; },
-  }), [run, tell]);
+  const tools = useMemo(
+    () => ({
+      go: () => run(true),
+      dropHold: (lost: boolean) => tell({ do: 'hold', lost }),
+      loseLink: (lost: boolean) => tell({ do: 'link', lost }),
+      goHome: () => tell({ do: 'go-home' }),
+      save: () => tell({ do: 'save' }),
+      answer: () => {
+        pressed.current = { ...pressed.current, answer: true };
+      },
+      takeOver: () => {
+        pressed.current = { ...pressed.current, takeOver: true };
+      },
+    }),
+    [run, tell],
+  );
   return { again, isFlying, scored, failed, ...tools };
 }

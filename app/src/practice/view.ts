@@ -1,14 +1,39 @@
 import type { Mark } from '@skelby/core/choreography/scene';
 import type { Solid } from '@skelby/core/flight/world';
 import {
-  BoxGeometry, BufferGeometry, CircleGeometry, Color, ConeGeometry, CylinderGeometry, DirectionalLight, Fog, Group, HemisphereLight, Line, LineBasicMaterial, LineSegments, type Material, Mesh, MeshBasicMaterial,
-  MeshLambertMaterial, PerspectiveCamera, PlaneGeometry, RingGeometry, Scene, SphereGeometry, Vector3, WebGLRenderer,
+  BoxGeometry,
+  BufferGeometry,
+  CircleGeometry,
+  Color,
+  ConeGeometry,
+  CylinderGeometry,
+  DirectionalLight,
+  Fog,
+  Group,
+  HemisphereLight,
+  Line,
+  LineBasicMaterial,
+  LineSegments,
+  type Material,
+  Mesh,
+  MeshBasicMaterial,
+  MeshLambertMaterial,
+  PerspectiveCamera,
+  PlaneGeometry,
+  RingGeometry,
+  Scene,
+  SphereGeometry,
+  Vector3,
+  WebGLRenderer,
 } from 'three';
 import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 
 /** World axes as the flight has them: x east, y north, z up. */
 const EYE_M = 1.65;
-/** How wide the pilot looks when the craft is near. Farther off eyes look harder than a screen can show: the view narrows with the root of the distance, and the craft still shrinks. */
+/**
+ * How wide the pilot looks when the craft is near. Farther off eyes look harder than a screen can show: the
+ * view narrows with the root of the distance, and the craft still shrinks.
+ */
 const SIGHT_DEG = 50;
 const NEAR_M = 10;
 const NARROWEST_DEG = 16;
@@ -52,7 +77,10 @@ function merged(parts: readonly BufferGeometry[], material: Material): Mesh {
   return mesh;
 }
 
-/** The craft in its own axes: arms, rotors, a bright nose and a dark tail, so that pointing is as hard to read as it is outdoors. */
+/**
+ * The craft in its own axes: arms, rotors, a bright nose and a dark tail, so that pointing is as hard to read
+ * as it is outdoors.
+ */
 function craftOf(spanM: number, rotors: number): Group {
   const craft = new Group();
   const radius = spanM * 0.3;
@@ -61,11 +89,25 @@ function craftOf(spanM: number, rotors: number): Group {
   for (let i = 0; i < rotors; i += 1) {
     const angle = ((i + 0.5) * 2 * Math.PI) / rotors;
     const [x, y] = [Math.cos(angle) * spanM * 0.36, Math.sin(angle) * spanM * 0.36];
-    dark.push(new BoxGeometry(spanM * 0.36, spanM * 0.04, spanM * 0.04).rotateZ(angle).translate(x / 2, y / 2, 0));
-    discs[x > 0 ? 'front' : 'rear'].push(new CylinderGeometry(radius * 0.55, radius * 0.55, spanM * 0.015, 14).rotateX(Math.PI / 2).translate(x, y, spanM * 0.06));
+    dark.push(
+      new BoxGeometry(spanM * 0.36, spanM * 0.04, spanM * 0.04).rotateZ(angle).translate(x / 2, y / 2, 0),
+    );
+    discs[x > 0 ? 'front' : 'rear'].push(
+      new CylinderGeometry(radius * 0.55, radius * 0.55, spanM * 0.015, 14)
+        .rotateX(Math.PI / 2)
+        .translate(x, y, spanM * 0.06),
+    );
   }
   const disc = (color: string) => new MeshLambertMaterial({ color, transparent: true, opacity: 0.75 });
-  craft.add(merged(dark, flat(INK)), new Mesh(new BoxGeometry(spanM * 0.12, spanM * 0.16, spanM * 0.1).translate(spanM * 0.22, 0, 0), flat(NOSE)), merged(discs.front, disc(NOSE)), merged(discs.rear, disc('#3A4245')));
+  craft.add(
+    merged(dark, flat(INK)),
+    new Mesh(
+      new BoxGeometry(spanM * 0.12, spanM * 0.16, spanM * 0.1).translate(spanM * 0.22, 0, 0),
+      flat(NOSE),
+    ),
+    merged(discs.front, disc(NOSE)),
+    merged(discs.rear, disc('#3A4245')),
+  );
   return craft;
 }
 
@@ -78,7 +120,10 @@ function solidMesh(solid: Solid): Mesh {
       return mesh;
     }
     case 'pole': {
-      const mesh = new Mesh(new CylinderGeometry(solid.radiusM, solid.radiusM, solid.toM - solid.fromM, 8), flat(INK));
+      const mesh = new Mesh(
+        new CylinderGeometry(solid.radiusM, solid.radiusM, solid.toM - solid.fromM, 8),
+        flat(INK),
+      );
       mesh.rotation.x = Math.PI / 2;
       mesh.position.set(solid.x, solid.y, (solid.fromM + solid.toM) / 2);
       return mesh;
@@ -90,7 +135,10 @@ function solidMesh(solid: Solid): Mesh {
     }
     case 'wire': {
       const [from, to] = [new Vector3(...solid.from), new Vector3(...solid.to)];
-      const mesh = new Mesh(new CylinderGeometry(solid.radiusM, solid.radiusM, from.distanceTo(to), 6), flat(INK));
+      const mesh = new Mesh(
+        new CylinderGeometry(solid.radiusM, solid.radiusM, from.distanceTo(to), 6),
+        flat(INK),
+      );
       mesh.position.copy(from).lerp(to, 0.5);
       mesh.quaternion.setFromUnitVectors(new Vector3(0, 1, 0), to.sub(from).normalize());
       return mesh;
@@ -137,14 +185,20 @@ export class PracticeView {
     const sun = new DirectionalLight('#FFFFFF', 1.4);
     sun.position.set(-30, -20, 60);
     this.scene.add(sun);
-    const ground = new Mesh(new PlaneGeometry(2 * FIELD_M, 2 * FIELD_M), new MeshBasicMaterial({ color: GROUND }));
+    const ground = new Mesh(
+      new PlaneGeometry(2 * FIELD_M, 2 * FIELD_M),
+      new MeshBasicMaterial({ color: GROUND }),
+    );
     this.scene.add(ground);
     this.addLines();
     for (const mark of look.marks) this.addMark(mark);
     for (const solid of look.solids) this.scene.add(solidMesh(solid));
     this.scene.add(sockOf(look.wind));
     this.craft = craftOf(look.spanM, look.rotors);
-    this.shadow = new Mesh(new CircleGeometry(look.spanM * 0.5, 16), new MeshBasicMaterial({ color: INK, transparent: true, opacity: 0.35, depthWrite: false }));
+    this.shadow = new Mesh(
+      new CircleGeometry(look.spanM * 0.5, 16),
+      new MeshBasicMaterial({ color: INK, transparent: true, opacity: 0.35, depthWrite: false }),
+    );
     this.scene.add(this.craft, this.shadow);
     this.sight.up.set(0, 0, 1);
   }
@@ -159,7 +213,10 @@ export class PracticeView {
 
   private addMark({ is, x, y }: Mark): void {
     if (is !== 'mark' && is !== 'pad') return;
-    const mesh = new Mesh(is === 'pad' ? new CircleGeometry(0.5, 20) : new RingGeometry(0.22, 0.4, 20), new MeshBasicMaterial({ color: PALE }));
+    const mesh = new Mesh(
+      is === 'pad' ? new CircleGeometry(0.5, 20) : new RingGeometry(0.22, 0.4, 20),
+      new MeshBasicMaterial({ color: PALE }),
+    );
     mesh.position.set(x, y, 0.02);
     this.scene.add(mesh);
   }
@@ -179,7 +236,10 @@ export class PracticeView {
       this.path = null;
     }
     if (!places || places.length < 2) return;
-    this.path = new Line(new BufferGeometry().setFromPoints(places.map((place) => new Vector3(...place))), new LineBasicMaterial({ color: INK }));
+    this.path = new Line(
+      new BufferGeometry().setFromPoints(places.map((place) => new Vector3(...place))),
+      new LineBasicMaterial({ color: INK }),
+    );
     this.scene.add(this.path);
   }
 
@@ -192,8 +252,13 @@ export class PracticeView {
     (shadow.material as MeshBasicMaterial).opacity = 0.35 / (1 + z / 8);
     craft.visible = !this.throughCamera;
     const away = Math.hypot(x - pilot.x, y - pilot.y, z - EYE_M);
-    const degrees = this.throughCamera ? CAMERA_DEG : Math.max(NARROWEST_DEG, SIGHT_DEG * Math.sqrt(Math.min(1, NEAR_M / away)));
-    if (Math.abs(sight.fov - degrees) > 0.05) { sight.fov = degrees; sight.updateProjectionMatrix(); }
+    const degrees = this.throughCamera
+      ? CAMERA_DEG
+      : Math.max(NARROWEST_DEG, SIGHT_DEG * Math.sqrt(Math.min(1, NEAR_M / away)));
+    if (Math.abs(sight.fov - degrees) > 0.05) {
+      sight.fov = degrees;
+      sight.updateProjectionMatrix();
+    }
     if (this.throughCamera) {
       const tilt = (this.cameraDeg * Math.PI) / 180;
       const ahead = new Vector3(Math.cos(tilt), 0, Math.sin(tilt)).applyQuaternion(craft.quaternion);
@@ -203,7 +268,8 @@ export class PracticeView {
     } else {
       sight.up.set(0, 0, 1);
       sight.position.set(pilot.x, pilot.y, EYE_M);
-      if (this.blind) sight.lookAt(pilot.x, pilot.y - 10, 0.2); else sight.lookAt(x, y, Math.max(0.4, z));
+      if (this.blind) sight.lookAt(pilot.x, pilot.y - 10, 0.2);
+      else sight.lookAt(x, y, Math.max(0.4, z));
     }
     this.renderer.render(this.scene, sight);
     return this.renderer.info.render;

@@ -33,9 +33,12 @@ const nameOf = (weaknessId: string) => `counter.${weaknessId}`;
 export function sideNext(drillId: string, clearance: Pick<Clearance, 'charts'>): Side | null {
   const { sides } = drillOf(drillId);
   if (sides.length === 0) return null;
-  const repsOn = (side: Side) => clearance.charts.find((chart) => chart.drillId === drillId && chart.side === side)?.curve;
+  const repsOn = (side: Side) =>
+    clearance.charts.find((chart) => chart.drillId === drillId && chart.side === side)?.curve;
   const open = sides.filter((side) => (repsOn(side)?.reachedAt ?? null) === null);
-  return [...(open.length > 0 ? open : sides)].sort((a, b) => (repsOn(a)?.reps ?? 0) - (repsOn(b)?.reps ?? 0))[0]!;
+  return [...(open.length > 0 ? open : sides)].sort(
+    (a, b) => (repsOn(a)?.reps ?? 0) - (repsOn(b)?.reps ?? 0),
+  )[0]!;
 }
 
 export interface NextUp {
@@ -43,8 +46,14 @@ export interface NextUp {
   readonly side: Side | null;
 }
 
-/** Once what is being counted is there: the next deciding drill or side that is not; null while it is not, or when all are. */
-export function nextUp(now: Pick<Settings, 'drillId' | 'side' | 'purpose'>, clearance: Pick<Clearance, 'charts' | 'check'>): NextUp | null {
+/**
+ * Once what is being counted is there: the next deciding drill or side that is not; null while it is not, or
+ * when all are.
+ */
+export function nextUp(
+  now: Pick<Settings, 'drillId' | 'side' | 'purpose'>,
+  clearance: Pick<Clearance, 'charts' | 'check'>,
+): NextUp | null {
   if (now.purpose === 'check') {
     const drills = clearance.check?.drills ?? [];
     if (!drills.find((drill) => drill.drillId === now.drillId)?.passed) return null;
@@ -65,14 +74,28 @@ export function sideAfter(drillId: string, side: Side | null): Side | null {
 }
 
 /** What a drill starts with: the pilot's own mode, the band that is still wanted, the side that is behind. */
-export function forDrill(drillId: string, page: WeaknessPage, clearance: Clearance, next: NextStep): Pick<Settings, 'drillId' | 'purpose' | 'side' | 'band' | 'flownOn' | 'mode'> {
+export function forDrill(
+  drillId: string,
+  page: WeaknessPage,
+  clearance: Clearance,
+  next: NextStep,
+): Pick<Settings, 'drillId' | 'purpose' | 'side' | 'band' | 'flownOn' | 'mode'> {
   const drill = drillOf(drillId);
-  const wanted = clearance.coverage.find((cell) => cell.drillId === drillId && !cell.shown && typeof cell.what === 'object' && 'band' in cell.what);
-  const band = wanted && typeof wanted.what === 'object' && 'band' in wanted.what ? wanted.what.band : bandsWanted(drillId, page.pilot.windLimitMps)[0]!;
+  const wanted = clearance.coverage.find(
+    (cell) => cell.drillId === drillId && !cell.shown && typeof cell.what === 'object' && 'band' in cell.what,
+  );
+  const band =
+    wanted && typeof wanted.what === 'object' && 'band' in wanted.what
+      ? wanted.what.band
+      : bandsWanted(drillId, page.pilot.windLimitMps)[0]!;
   const decides = clearance.charts.some((chart) => chart.drillId === drillId);
   return {
-    drillId, purpose: next.do === 'check' && decides ? 'check' : 'practice', side: sideNext(drillId, clearance), band,
-    flownOn: 'craft', mode: modesFor(drill.assistance, page.pilot.mode)[0]!,
+    drillId,
+    purpose: next.do === 'check' && decides ? 'check' : 'practice',
+    side: sideNext(drillId, clearance),
+    band,
+    flownOn: 'craft',
+    mode: modesFor(drill.assistance, page.pilot.mode)[0]!,
   };
 }
 
@@ -84,8 +107,15 @@ export function useSettings(weaknessId: string, begin: () => Settings, wanted?: 
     const goesOn = before && (wanted === undefined || wanted === before.drillId);
     return before && ((goesOn && before.day === today()) || before.missedAt) ? before : begin();
   });
-  const change = useCallback((part: Partial<Settings>) => {
-    setSettings((last) => { const next = { ...last, ...part }; keep(nameOf(weaknessId), next); return next; });
-  }, [weaknessId]);
+  const change = useCallback(
+    (part: Partial<Settings>) => {
+      setSettings((last) => {
+        const next = { ...last, ...part };
+        keep(nameOf(weaknessId), next);
+        return next;
+      });
+    },
+    [weaknessId],
+  );
   return { settings, change };
 }

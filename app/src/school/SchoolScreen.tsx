@@ -28,12 +28,25 @@ const percent = (chance: number) => `${(chance * 100).toFixed(chance < 0.1 ? 1 :
 function Units() {
   const { units } = useUnits();
   const save = useSaveNow();
-  const put = (part: Partial<SchoolUnits>) => save.mutate({ path: '/school/units', body: { ...units, ...part } });
+  const put = (part: Partial<SchoolUnits>) =>
+    save.mutate({ path: '/school/units', body: { ...units, ...part } });
   return (
     <Part heading="Units">
-      <Words as="soft">What the school reads and types. Records, files and the API stay in metres and seconds.</Words>
-      <Choice label="Lengths" options={LENGTH_UNITS.map((value) => ({ value, label: value }))} value={units.length} onChange={(length) => put({ length })} />
-      <Choice label="Speeds" options={SPEED_UNITS.map((value) => ({ value, label: value }))} value={units.speed} onChange={(speed) => put({ speed })} />
+      <Words as="soft">
+        What the school reads and types. Records, files and the API stay in metres and seconds.
+      </Words>
+      <Choice
+        label="Lengths"
+        options={LENGTH_UNITS.map((value) => ({ value, label: value }))}
+        value={units.length}
+        onChange={(length) => put({ length })}
+      />
+      <Choice
+        label="Speeds"
+        options={SPEED_UNITS.map((value) => ({ value, label: value }))}
+        value={units.speed}
+        onChange={(speed) => put({ speed })}
+      />
       {save.error ? <Words as="strong" role="alert">{`! ${save.error.message}`}</Words> : null}
     </Part>
   );
@@ -48,19 +61,32 @@ function Change({ change }: { readonly change: CauseChange }) {
   return (
     <View style={styles.cause}>
       <View style={styles.line}>
-        <Words as="strong" style={styles.words}>{`${causeOf(change.causeId).name} · ${plural(change.count, 'debrief')}`}</Words>
+        <Words
+          as="strong"
+          style={styles.words}
+        >{`${causeOf(change.causeId).name} · ${plural(change.count, 'debrief')}`}</Words>
         <Words as="figure">{`${percent(change.from)} → ${percent(change.to)}`}</Words>
       </View>
       {answers.map(({ question, value, from, to, count }) => {
         const asked = questionOf(question);
         return (
           <View key={`${question} ${value}`} style={styles.line}>
-            <Words style={styles.words}>{`${asked.short}: ${asked.kind === 'choice' ? labelOf(asked, value).toLowerCase() : value} `}<Words as="soft">{`(${count}×)`}</Words></Words>
+            <Words style={styles.words}>
+              {`${asked.short}: ${asked.kind === 'choice' ? labelOf(asked, value).toLowerCase() : value} `}
+              <Words as="soft">{`(${count}×)`}</Words>
+            </Words>
             <Words as="figure">{`${percent(from)} → ${percent(to)}`}</Words>
           </View>
         );
       })}
-      {change.answers.length > SHOWN ? <Button kind="quiet" label={all ? 'Fewer' : `All ${change.answers.length} answers`} says={`${all ? 'Fewer' : `All ${change.answers.length} answers`} for ${causeOf(change.causeId).name}`} onPress={() => setAll(!all)} /> : null}
+      {change.answers.length > SHOWN ? (
+        <Button
+          kind="quiet"
+          label={all ? 'Fewer' : `All ${change.answers.length} answers`}
+          says={`${all ? 'Fewer' : `All ${change.answers.length} answers`} for ${causeOf(change.causeId).name}`}
+          onPress={() => setAll(!all)}
+        />
+      ) : null}
     </View>
   );
 }
@@ -70,17 +96,31 @@ function Experience({ experience }: { readonly experience: SchoolExperience }) {
   const changes = useMemo(() => changesBy(experience.counts), [experience.counts]);
   return (
     <Part heading="The school's own experience">
-      <Words>{experience.lessons === 0
-        ? 'Nothing learnt yet. A closed debrief teaches the ranking when your own pick, made before it was shown, stood, or when you decided against it.'
-        : `${plural(experience.lessons, 'debrief')} have taught the ranking. Going along with it teaches nothing.`}
+      <Words>
+        {experience.lessons === 0
+          ? 'Nothing learnt yet. A closed debrief teaches the ranking when your own pick, made before it was shown, stood, or when you decided against it.'
+          : `${plural(experience.lessons, 'debrief')} have taught the ranking. Going along with it teaches nothing.`}
       </Words>
       <Choice
-        label="Rank by" value={experience.enabled} onChange={(enabled) => save.mutate({ path: '/experience', body: { enabled } })}
-        options={[{ value: true, label: 'Starting weights and our own' }, { value: false, label: 'Starting weights only' }]}
+        label="Rank by"
+        value={experience.enabled}
+        onChange={(enabled) => save.mutate({ path: '/experience', body: { enabled } })}
+        options={[
+          { value: true, label: 'Starting weights and our own' },
+          { value: false, label: 'Starting weights only' },
+        ]}
       />
       {save.error ? <Words as="strong" role="alert">{`! ${save.error.message}`}</Words> : null}
-      {changes.length > 0 ? <Words as="soft">How often it is the cause, and the answer under it: starting weight → with ours.</Words> : null}
-      <View>{changes.map((change) => <Change key={change.causeId} change={change} />)}</View>
+      {changes.length > 0 ? (
+        <Words as="soft">
+          How often it is the cause, and the answer under it: starting weight → with ours.
+        </Words>
+      ) : null}
+      <View>
+        {changes.map((change) => (
+          <Change key={change.causeId} change={change} />
+        ))}
+      </View>
     </Part>
   );
 }
@@ -88,5 +128,14 @@ function Experience({ experience }: { readonly experience: SchoolExperience }) {
 /** What the school sets for itself, and what its records have taught. */
 export function SchoolScreen() {
   const experience = useExperience();
-  return <Loaded query={experience} title="School" up="/kit">{(data) => <Screen title="School" up="/kit" aside={<Experience experience={data} />}><Units /><Exchange /></Screen>}</Loaded>;
+  return (
+    <Loaded query={experience} title="School" up="/kit">
+      {(data) => (
+        <Screen title="School" up="/kit" aside={<Experience experience={data} />}>
+          <Units />
+          <Exchange />
+        </Screen>
+      )}
+    </Loaded>
+  );
 }

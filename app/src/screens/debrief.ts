@@ -1,4 +1,6 @@
-/** The debrief, the sums and the school's experience: they share the questions, the ranking and the physics. */
+/**
+ * The debrief, the sums and the school's experience: they share the questions, the ranking and the physics.
+ */
 export { DebriefScreen } from '../debrief/DebriefScreen';
 export { DebriefSheet } from '../debrief/DebriefSheet';
 export { FlightCardScreen } from '../sums/FlightCardScreen';

@@ -1,5 +1,6 @@
 /**
- * The screens that work with drills and charts, with the data and arithmetic they share: weaknesses, counting, the library, sessions,
+ * The screens that work with drills and charts, with the data and arithmetic they share: weaknesses,
+ * counting, the library, sessions,
  * and the pilot's own page.
  */
 export { PlanSession } from '../field/PlanSession';

@@ -14,7 +14,12 @@ import { themed, useTheme } from '../ui/theme';
 import { Words } from '../ui/Words';
 import { useMe } from './session-queries';
 
-const PLACES: readonly { readonly href: Href; readonly label: string; readonly icon: IconName; readonly owns: RegExp }[] = [
+const PLACES: readonly {
+  readonly href: Href;
+  readonly label: string;
+  readonly icon: IconName;
+  readonly owns: RegExp;
+}[] = [
   { href: '/', label: 'Today', icon: 'sunrise', owns: /^\/$|^\/(log|occurrence|weakness|waiting|session)/ },
   { href: '/pilots', label: 'Pilots', icon: 'users', owns: /^\/pilots/ },
   { href: '/flights', label: 'Flights', icon: 'send', owns: /^\/flights/ },
@@ -27,9 +32,32 @@ const useStyles = themed((theme) => ({
   wide: { flexDirection: 'row' },
   page: { flex: 1, minWidth: 0 },
   bar: { flexDirection: 'row', borderTopWidth: 2, borderTopColor: theme.ink, backgroundColor: theme.ground },
-  rail: { width: 148, borderRightWidth: 2, borderRightColor: theme.ink, paddingTop: 12, backgroundColor: theme.ground },
-  place: { alignItems: 'center', justifyContent: 'center', minHeight: 62, paddingVertical: 6, flexGrow: 1, borderTopWidth: 5, borderTopColor: 'transparent' },
-  railPlace: { flexGrow: 0, flexDirection: 'row', justifyContent: 'flex-start', gap: 12, paddingLeft: 14, borderTopWidth: 0, borderLeftWidth: 7, borderLeftColor: 'transparent' },
+  rail: {
+    width: 148,
+    borderRightWidth: 2,
+    borderRightColor: theme.ink,
+    paddingTop: 12,
+    backgroundColor: theme.ground,
+  },
+  place: {
+    alignItems: 'center',
+    justifyContent: 'center',
+    minHeight: 62,
+    paddingVertical: 6,
+    flexGrow: 1,
+    borderTopWidth: 5,
+    borderTopColor: 'transparent',
+  },
+  railPlace: {
+    flexGrow: 0,
+    flexDirection: 'row',
+    justifyContent: 'flex-start',
+    gap: 12,
+    paddingLeft: 14,
+    borderTopWidth: 0,
+    borderLeftWidth: 7,
+    borderLeftColor: 'transparent',
+  },
   here: { borderTopColor: theme.ink },
   railHere: { borderLeftColor: theme.ink },
   label: { fontSize: 15, lineHeight: 20, color: theme.ink },
@@ -47,10 +75,16 @@ function Places({ rail }: { readonly rail: boolean }) {
           <Link key={place.label} href={place.href} asChild>
             <Pressable
               aria-current={here ? 'page' : undefined}
-              style={StyleSheet.flatten([styles.place, rail ? styles.railPlace : null, here ? (rail ? styles.railHere : styles.here) : null])}
+              style={StyleSheet.flatten([
+                styles.place,
+                rail ? styles.railPlace : null,
+                here ? (rail ? styles.railHere : styles.here) : null,
+              ])}
             >
               <Feather name={place.icon} size={24} color={theme.ink} aria-hidden />
-              <Words as={here ? 'strong' : 'soft'} style={styles.label}>{place.label}</Words>
+              <Words as={here ? 'strong' : 'soft'} style={styles.label}>
+                {place.label}
+              </Words>
             </Pressable>
           </Link>
         );
@@ -66,7 +100,12 @@ const BARE = /^\/weakness\/[^/]+\/reps|^\/session\/.|\/practice$/;
 function Pages() {
   const styles = useStyles();
   const book = useBook();
-  return <View key={book} style={styles.page}><OfflineStrip /><Slot /></View>;
+  return (
+    <View key={book} style={styles.page}>
+      <OfflineStrip />
+      <Slot />
+    </View>
+  );
 }
 
 /** Everything behind the sign-in: who is here, the outbox, and the way between the main places. */
@@ -88,10 +127,13 @@ export function Frame() {
     outbox.onSignedOut = () => void client.invalidateQueries({ queryKey: ['me'] });
     return outbox.start();
   }, [client]);
-  useEffect(() => { outbox.use(accountId); }, [accountId]);
+  useEffect(() => {
+    outbox.use(accountId);
+  }, [accountId]);
   useEffect(() => (accountId ? keepCarrying(client) : undefined), [client, accountId]);
 
-  if (me.data === null) return <Redirect href={{ pathname: '/sign-in', params: wanted === '/' ? {} : { next: wanted } }} />;
+  if (me.data === null)
+    return <Redirect href={{ pathname: '/sign-in', params: wanted === '/' ? {} : { next: wanted } }} />;
   return (
     <Loaded query={me} title="Skelby">
       {() => (

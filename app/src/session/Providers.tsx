@@ -8,21 +8,28 @@ const RETRIES = 2;
 
 export function Providers({ children }: { readonly children: ReactNode }) {
   useOwnFonts();
-  const [client] = useState(() => new QueryClient({
-    defaultOptions: {
-      queries: {
-        staleTime: 5_000,
-        gcTime: KEPT_MS,
-        networkMode: 'always',
-        refetchOnReconnect: true,
-        // What the server has answered will not change by asking again; a dropped connection may.
-        retry: (failures, error) => !(error instanceof ApiProblem) && failures < RETRIES,
-      },
-      mutations: { networkMode: 'always' },
-    },
-  }));
+  const [client] = useState(
+    () =>
+      new QueryClient({
+        defaultOptions: {
+          queries: {
+            staleTime: 5_000,
+            gcTime: KEPT_MS,
+            networkMode: 'always',
+            refetchOnReconnect: true,
+            // What the server has answered will not change by asking again; a dropped connection may.
+            retry: (failures, error) => !(error instanceof ApiProblem) && failures < RETRIES,
+          },
+          mutations: { networkMode: 'always' },
+        },
+      }),
+  );
   const [restored, setRestored] = useState(false);
   // A browser that keeps nothing for us (a private window, say) starts with nothing.
-  useEffect(() => { void keepQueries(client).catch(() => undefined).then(() => setRestored(true)); }, [client]);
+  useEffect(() => {
+    void keepQueries(client)
+      .catch(() => undefined)
+      .then(() => setRestored(true));
+  }, [client]);
   return <QueryClientProvider client={client}>{restored ? children : null}</QueryClientProvider>;
 }

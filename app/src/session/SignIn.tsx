@@ -16,11 +16,18 @@ export function SignIn() {
   const { next } = useLocalSearchParams<{ next?: string }>();
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
-  if (me.data) return <Redirect href={(next?.startsWith('/') && !next.startsWith('//') ? next : '/') as Href} />;
+  if (me.data)
+    return <Redirect href={(next?.startsWith('/') && !next.startsWith('//') ? next : '/') as Href} />;
 
-  const errorOf = (field: string) => (signIn.error instanceof ApiProblem ? signIn.error.errors.find((each) => each.field === field)?.message : undefined);
+  const errorOf = (field: string) =>
+    signIn.error instanceof ApiProblem
+      ? signIn.error.errors.find((each) => each.field === field)?.message
+      : undefined;
   const submit = () => signIn.mutate({ email, password });
-  const general = signIn.error && !(signIn.error instanceof ApiProblem && signIn.error.errors.length > 0) ? signIn.error.message : null;
+  const general =
+    signIn.error && !(signIn.error instanceof ApiProblem && signIn.error.errors.length > 0)
+      ? signIn.error.message
+      : null;
   return (
     <Screen title="Skelby">
       <View style={{ maxWidth: 460, gap: 18 }}>
@@ -28,10 +35,36 @@ export function SignIn() {
           <SmallLadder shares={[1, 1, 0.6, 0, 0]} />
           <Words style={{ flex: 1 }}>Log a crash or near-miss by its cause. Drill it. Clear it.</Words>
         </View>
-        <TextBox label="E-mail" value={email} onChangeText={setEmail} error={errorOf('email')} inputMode="email" autoComplete="username" autoCapitalize="none" onSubmitEditing={submit} />
-        <TextBox label="Password" value={password} onChangeText={setPassword} error={errorOf('password')} secureTextEntry autoComplete="current-password" onSubmitEditing={submit} />
-        {general ? <Note icon="alert-circle" live>{general}</Note> : null}
-        <Button kind="main" label={signIn.isPending ? 'Signing in …' : 'Sign in'} onPress={submit} disabled={signIn.isPending} />
+        <TextBox
+          label="E-mail"
+          value={email}
+          onChangeText={setEmail}
+          error={errorOf('email')}
+          inputMode="email"
+          autoComplete="username"
+          autoCapitalize="none"
+          onSubmitEditing={submit}
+        />
+        <TextBox
+          label="Password"
+          value={password}
+          onChangeText={setPassword}
+          error={errorOf('password')}
+          secureTextEntry
+          autoComplete="current-password"
+          onSubmitEditing={submit}
+        />
+        {general ? (
+          <Note icon="alert-circle" live>
+            {general}
+          </Note>
+        ) : null}
+        <Button
+          kind="main"
+          label={signIn.isPending ? 'Signing in …' : 'Sign in'}
+          onPress={submit}
+          disabled={signIn.isPending}
+        />
       </View>
     </Screen>
   );

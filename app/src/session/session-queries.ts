@@ -17,7 +17,10 @@ export function useMe() {
         keep(ME, me);
         return me;
       } catch (error) {
-        if (error instanceof ApiProblem && error.status === 401) { forget(ME); return null; }
+        if (error instanceof ApiProblem && error.status === 401) {
+          forget(ME);
+          return null;
+        }
         const last = kept<Me>(ME);
         if (last) return last;
         throw error;
@@ -31,7 +34,10 @@ export function useSignIn() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (fields: { email: string; password: string }) => post('/sign-in', fields),
-    onSuccess: () => { client.removeQueries({ predicate: (query) => query.queryKey[0] !== ME }); return client.resetQueries({ queryKey: [ME] }); },
+    onSuccess: () => {
+      client.removeQueries({ predicate: (query) => query.queryKey[0] !== ME });
+      return client.resetQueries({ queryKey: [ME] });
+    },
   });
 }
 

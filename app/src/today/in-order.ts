@@ -12,15 +12,20 @@ export interface TodayInOrder {
 }
 
 const nextOf = (line: TodayList['weaknesses'][number], today: Day): NextStep =>
-  nextStep({
-    state: line.state, check: line.checkFrom ? { from: line.checkFrom, passed: line.checkPassed, drills: [] } : null,
-    watch: line.state === 'watch' && line.checkFrom ? { next: { from: line.checkFrom } } : null,
-  }, today);
+  nextStep(
+    {
+      state: line.state,
+      check: line.checkFrom ? { from: line.checkFrom, passed: line.checkPassed, drills: [] } : null,
+      watch: line.state === 'watch' && line.checkFrom ? { next: { from: line.checkFrom } } : null,
+    },
+    today,
+  );
 
 /** Open weaknesses by what the trainer does next about them; the longest overdue check first. */
 export function inOrder(weaknesses: TodayList['weaknesses'], today: Day): TodayInOrder {
   const all = weaknesses.map((line) => ({ ...line, next: nextOf(line, today) }));
-  const byCheck = (a: TodayWeakness, b: TodayWeakness) => (a.checkFrom ?? '').localeCompare(b.checkFrom ?? '');
+  const byCheck = (a: TodayWeakness, b: TodayWeakness) =>
+    (a.checkFrom ?? '').localeCompare(b.checkFrom ?? '');
   return {
     checks: all.filter((line) => line.next.do === 'check').sort(byCheck),
     toSign: all.filter((line) => line.next.do === 'sign'),

@@ -13,12 +13,21 @@ import { todayWith } from '../laid-over/today';
 export function useToday() {
   const client = useQueryClient();
   const roster = useRoster().data;
-  const lay = useCallback((list: TodayList | undefined, waiting: readonly Waiting[]) => todayWith(list, waiting, roster, (id) => standingOf(client, id)), [client, roster]);
+  const lay = useCallback(
+    (list: TodayList | undefined, waiting: readonly Waiting[]) =>
+      todayWith(list, waiting, roster, (id) => standingOf(client, id)),
+    [client, roster],
+  );
   return useLaidOver(useQuery({ queryKey: ['today'], queryFn: () => get<TodayList>('/today') }), lay);
 }
 
 /** Sessions planned, running and lately flown. */
-export const useSessions = () => useLaidOver(useQuery({ queryKey: ['sessions'], queryFn: () => get<readonly TrainingSession[]>('/sessions') }), sessionsWith);
+export const useSessions = () =>
+  useLaidOver(
+    useQuery({ queryKey: ['sessions'], queryFn: () => get<readonly TrainingSession[]>('/sessions') }),
+    sessionsWith,
+  );
 
 /** The session that was planned for today and is not over; null when there is none. */
-export const useSessionOfToday = (): TrainingSession | null => useSessions().data?.find((each) => each.content.day === today() && each.content.state !== 'done') ?? null;
+export const useSessionOfToday = (): TrainingSession | null =>
+  useSessions().data?.find((each) => each.content.day === today() && each.content.state !== 'done') ?? null;

@@ -15,10 +15,22 @@ const useStyles = themed((theme) => ({
 function inWords(value: unknown, question: Question | undefined, { say }: Speaking): string {
   if (question?.ask === 'told') return question.inWords(value);
   if (value === null || value === undefined || value === '') return '–';
-  if (question?.ask === 'choice') return question.options.find((option) => option.value === value)?.label ?? String(value);
-  if (question?.ask === 'many') return (value as readonly string[]).map((each) => question.options.find((option) => option.value === each)?.label ?? each).join(', ') || '–';
+  if (question?.ask === 'choice')
+    return question.options.find((option) => option.value === value)?.label ?? String(value);
+  if (question?.ask === 'many')
+    return (
+      (value as readonly string[])
+        .map((each) => question.options.find((option) => option.value === each)?.label ?? each)
+        .join(', ') || '–'
+    );
   if (question?.ask === 'number' && question.si && typeof value === 'number') return say(value, question.si);
-  return typeof value === 'string' || typeof value === 'number' ? String(value) : typeof value === 'boolean' ? (value ? 'Yes' : 'No') : JSON.stringify(value);
+  return typeof value === 'string' || typeof value === 'number'
+    ? String(value)
+    : typeof value === 'boolean'
+      ? value
+        ? 'Yes'
+        : 'No'
+      : JSON.stringify(value);
 }
 
 interface BothVersionsProps {
@@ -35,19 +47,30 @@ export function BothVersions({ by, mine, theirs, questions, onMine, onTheirs }: 
   const styles = useStyles();
   const units = useUnits();
   const questionOf = (name: string) => questions.find((each) => each.name === name);
-  const said = (value: unknown, name: string) => (questionOf(name) ? inWords(value, questionOf(name), units) : JSON.stringify(value ?? null));
-  const differing = Object.keys(theirs).filter((name) => name in mine && said(mine[name], name) !== said(theirs[name], name));
+  const said = (value: unknown, name: string) =>
+    questionOf(name) ? inWords(value, questionOf(name), units) : JSON.stringify(value ?? null);
+  const differing = Object.keys(theirs).filter(
+    (name) => name in mine && said(mine[name], name) !== said(theirs[name], name),
+  );
   return (
     <View style={{ gap: 12 }}>
-      <Note icon="users" heading={`${by ?? 'Somebody'} changed this meanwhile`} live>Both versions are here. Choose; the other stays in the history.</Note>
+      <Note icon="users" heading={`${by ?? 'Somebody'} changed this meanwhile`} live>
+        Both versions are here. Choose; the other stays in the history.
+      </Note>
       {differing.map((name) => {
         const question = questionOf(name);
         return (
           <View key={name} style={styles.line}>
             <Words as="strong">{question?.label ?? name}</Words>
             <View style={styles.sides}>
-              <View style={styles.side}><Words as="soft">Yours</Words><Words>{inWords(mine[name], question, units)}</Words></View>
-              <View style={styles.side}><Words as="soft">{by ?? 'Theirs'}</Words><Words>{inWords(theirs[name], question, units)}</Words></View>
+              <View style={styles.side}>
+                <Words as="soft">Yours</Words>
+                <Words>{inWords(mine[name], question, units)}</Words>
+              </View>
+              <View style={styles.side}>
+                <Words as="soft">{by ?? 'Theirs'}</Words>
+                <Words>{inWords(theirs[name], question, units)}</Words>
+              </View>
             </View>
           </View>
         );

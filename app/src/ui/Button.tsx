@@ -8,7 +8,16 @@ import { Words } from './Words';
 export type IconName = ComponentProps<typeof Feather>['name'];
 
 const useStyles = themed((theme) => ({
-  base: { minHeight: TOUCH, paddingHorizontal: 18, paddingVertical: 10, borderWidth: 2, flexDirection: 'row', alignItems: 'center', justifyContent: 'center', gap: 10 },
+  base: {
+    minHeight: TOUCH,
+    paddingHorizontal: 18,
+    paddingVertical: 10,
+    borderWidth: 2,
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: 10,
+  },
   main: { minHeight: 64, backgroundColor: theme.accent, borderColor: theme.accent },
   plain: { backgroundColor: theme.ground, borderColor: theme.ink },
   solid: { backgroundColor: theme.ink, borderColor: theme.ink },
@@ -44,7 +53,14 @@ function Face({ label, kind = 'plain', icon, large = false }: ButtonLook) {
   return (
     <>
       {icon ? <Feather name={icon} size={22} color={ink} aria-hidden /> : null}
-      {label === '' ? null : <Words as={large ? 'large' : 'strong'} style={[styles.label, kind === 'quiet' ? styles.quietLabel : null, { color: ink }]}>{label}</Words>}
+      {label === '' ? null : (
+        <Words
+          as={large ? 'large' : 'strong'}
+          style={[styles.label, kind === 'quiet' ? styles.quietLabel : null, { color: ink }]}
+        >
+          {label}
+        </Words>
+      )}
     </>
   );
 }
@@ -53,15 +69,28 @@ export function Button({ onPress, disabled = false, pressed, says, style, ...loo
   const styles = useStyles();
   return (
     <Pressable
-      role="button" onPress={onPress} disabled={disabled} aria-disabled={disabled} aria-pressed={pressed} aria-label={says}
-      style={(state) => [styles.base, styles[look.kind ?? 'plain'], state.pressed ? styles.pressed : null, disabled ? styles.disabled : null, style]}
+      role="button"
+      onPress={onPress}
+      disabled={disabled}
+      aria-disabled={disabled}
+      aria-pressed={pressed}
+      aria-label={says}
+      style={(state) => [
+        styles.base,
+        styles[look.kind ?? 'plain'],
+        state.pressed ? styles.pressed : null,
+        disabled ? styles.disabled : null,
+        style,
+      ]}
     >
       <Face {...look} />
     </Pressable>
   );
 }
 
-/** Looks like a button and goes somewhere. The style is flat, since a link hands it on merged with its own. */
+/**
+ * Looks like a button and goes somewhere. The style is flat, since a link hands it on merged with its own.
+ */
 export function LinkButton({ href, style, ...look }: ButtonLook & { readonly href: Href }) {
   const styles = useStyles();
   return (

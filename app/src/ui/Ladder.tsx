@@ -6,16 +6,41 @@ import { Words } from './Words';
 
 /** The five rungs of clearance: two rails, and rungs that fill from the bottom up. */
 
-export const RUNG_NAMES: Readonly<Record<RungId, string>> = { test: 'Test', coverage: 'Coverage', days: 'Days', kept: 'Kept', signed: 'Signed' };
+export const RUNG_NAMES: Readonly<Record<RungId, string>> = {
+  test: 'Test',
+  coverage: 'Coverage',
+  days: 'Days',
+  kept: 'Kept',
+  signed: 'Signed',
+};
 
 const useStyles = themed((theme) => ({
-  small: { width: 44, borderLeftWidth: 4, borderRightWidth: 4, borderColor: theme.ink, paddingVertical: 4, gap: 5 },
+  small: {
+    width: 44,
+    borderLeftWidth: 4,
+    borderRightWidth: 4,
+    borderColor: theme.ink,
+    paddingVertical: 4,
+    gap: 5,
+  },
   smallRung: { height: 5, backgroundColor: theme.shade },
   fill: { backgroundColor: theme.ink, height: '100%' },
   large: { borderLeftWidth: 0 },
   step: { flexDirection: 'row', minHeight: 66 },
-  rails: { width: 64, borderLeftWidth: 7, borderRightWidth: 7, borderColor: theme.ink, justifyContent: 'center' },
-  rung: { height: 16, backgroundColor: theme.shade, borderTopWidth: 2, borderBottomWidth: 2, borderColor: theme.ink },
+  rails: {
+    width: 64,
+    borderLeftWidth: 7,
+    borderRightWidth: 7,
+    borderColor: theme.ink,
+    justifyContent: 'center',
+  },
+  rung: {
+    height: 16,
+    backgroundColor: theme.shade,
+    borderTopWidth: 2,
+    borderBottomWidth: 2,
+    borderColor: theme.ink,
+  },
   words: { flex: 1, paddingLeft: 16, paddingVertical: 8, justifyContent: 'center', minWidth: 0 },
 }));
 
@@ -28,7 +53,9 @@ export function SmallLadder({ shares }: { readonly shares: readonly number[] }) 
   return (
     <View style={styles.small} role="img" aria-label={`${met} of ${RUNGS.length} rungs`}>
       {[...shares].reverse().map((share, i) => (
-        <View key={RUNGS[RUNGS.length - 1 - i]} style={styles.smallRung}><View style={[styles.fill, { width: percent(share) }]} /></View>
+        <View key={RUNGS[RUNGS.length - 1 - i]} style={styles.smallRung}>
+          <View style={[styles.fill, { width: percent(share) }]} />
+        </View>
       ))}
     </View>
   );
@@ -48,7 +75,11 @@ export function LargeLadder({ rungs }: { readonly rungs: readonly LargeRung[] })
     <View role="list" aria-label="Rungs of clearance">
       {[...rungs].reverse().map((rung) => (
         <View key={rung.id} style={styles.step} role="listitem">
-          <View style={styles.rails}><View style={styles.rung}><View style={[styles.fill, { width: percent(rung.share) }]} /></View></View>
+          <View style={styles.rails}>
+            <View style={styles.rung}>
+              <View style={[styles.fill, { width: percent(rung.share) }]} />
+            </View>
+          </View>
           <View style={styles.words}>
             <Words as="strong">{`${RUNG_NAMES[rung.id]}${rung.met ? ' ✓' : ''}`}</Words>
             <Words as="soft">{rung.words}</Words>

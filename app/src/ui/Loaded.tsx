@@ -22,10 +22,28 @@ export function Loaded<T>({ query, title, up, children }: LoadedProps<T>) {
     const gone = query.error instanceof ApiProblem && query.error.status === 404;
     return (
       <Screen title={title} up={up}>
-        <Note icon={gone ? 'help-circle' : 'wifi-off'} heading={gone ? 'Not here' : 'Could not load this'} live>{query.error.message}</Note>
-        {gone ? null : <Button label="Try again" icon="refresh-cw" onPress={() => void client.refetchQueries({ predicate: (each) => each.state.status === 'error' })} />}
+        <Note
+          icon={gone ? 'help-circle' : 'wifi-off'}
+          heading={gone ? 'Not here' : 'Could not load this'}
+          live
+        >
+          {query.error.message}
+        </Note>
+        {gone ? null : (
+          <Button
+            label="Try again"
+            icon="refresh-cw"
+            onPress={() => void client.refetchQueries({ predicate: (each) => each.state.status === 'error' })}
+          />
+        )}
       </Screen>
     );
   }
-  return <Screen title={title} up={up}><Words as="soft" role="status">Loading …</Words></Screen>;
+  return (
+    <Screen title={title} up={up}>
+      <Words as="soft" role="status">
+        Loading …
+      </Words>
+    </Screen>
+  );
 }

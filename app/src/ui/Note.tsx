@@ -6,7 +6,14 @@ import { themed, useTheme } from './theme';
 import { Words } from './Words';
 
 const useStyles = themed((theme) => ({
-  note: { flexDirection: 'row', gap: 12, borderLeftWidth: 10, borderLeftColor: theme.ink, backgroundColor: theme.shade, padding: 14 },
+  note: {
+    flexDirection: 'row',
+    gap: 12,
+    borderLeftWidth: 10,
+    borderLeftColor: theme.ink,
+    backgroundColor: theme.shade,
+    padding: 14,
+  },
   danger: { borderLeftColor: theme.accent },
   texts: { flex: 1, gap: 4, minWidth: 0 },
 }));

@@ -22,10 +22,21 @@ export function ReasonForm({ open, question, act, busy, error, onGive }: ReasonF
   const [tried, setTried] = useState(false);
   if (!isOpen) return <Button kind="quiet" label={open} onPress={() => setOpen(true)} />;
   const tooShort = reason.trim().length < SHORTEST ? 'Reason is empty: say why in a few words.' : undefined;
-  const give = () => { if (tooShort) setTried(true); else onGive(reason.trim()); };
+  const give = () => {
+    if (tooShort) setTried(true);
+    else onGive(reason.trim());
+  };
   return (
     <View style={{ gap: 12 }}>
-      <TextBox label={question} value={reason} onChangeText={setReason} maxLength={300} multiline error={error ?? (tried ? tooShort : undefined)} autoFocus />
+      <TextBox
+        label={question}
+        value={reason}
+        onChangeText={setReason}
+        maxLength={300}
+        multiline
+        error={error ?? (tried ? tooShort : undefined)}
+        autoFocus
+      />
       <ButtonRow>
         <Button label={busy ? 'Saving …' : act} disabled={busy} onPress={give} />
         <Button kind="quiet" label="Leave it" onPress={() => setOpen(false)} />

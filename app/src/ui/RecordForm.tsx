@@ -15,12 +15,38 @@ import { Words } from './Words';
 
 /** One question of a form. */
 export type Question =
-  | { readonly name: string; readonly label: string; readonly ask: 'line' | 'text' | 'day'; readonly hint?: string }
-  | { readonly name: string; readonly label: string; readonly ask: 'number'; /** SI unit of a length or speed: asked and said in the school's own. */ readonly si?: 'm' | 'm/s'; readonly hint?: string }
-  | { readonly name: string; readonly label: string; readonly ask: 'choice'; readonly options: readonly Option<string | number | boolean>[] }
-  | { readonly name: string; readonly label: string; readonly ask: 'many'; readonly options: readonly Option<string>[] }
+  | {
+      readonly name: string;
+      readonly label: string;
+      readonly ask: 'line' | 'text' | 'day';
+      readonly hint?: string;
+    }
+  | {
+      readonly name: string;
+      readonly label: string;
+      readonly ask: 'number';
+      /** SI unit of a length or speed: asked and said in the school's own. */ readonly si?: 'm' | 'm/s';
+      readonly hint?: string;
+    }
+  | {
+      readonly name: string;
+      readonly label: string;
+      readonly ask: 'choice';
+      readonly options: readonly Option<string | number | boolean>[];
+    }
+  | {
+      readonly name: string;
+      readonly label: string;
+      readonly ask: 'many';
+      readonly options: readonly Option<string>[];
+    }
   /** Never asked in a form: only told where two versions are compared. */
-  | { readonly name: string; readonly label: string; readonly ask: 'told'; readonly inWords: (value: unknown) => string };
+  | {
+      readonly name: string;
+      readonly label: string;
+      readonly ask: 'told';
+      readonly inWords: (value: unknown) => string;
+    };
 
 interface RecordFormProps {
   readonly title: string;
@@ -33,8 +59,16 @@ interface RecordFormProps {
 
 /** Limits are checked in SI and told in the school's units. */
 const limitsIn = (message: string, { say, from, unit }: Speaking): string =>
-  message.replace(/from ([\d.]+) to ([\d.]+) (m\/s|m)\b/g, (_, least: string, most: string, si: string) => `from ${Number(from(Number(least), si).toFixed(1))} to ${Number(from(Number(most), si).toFixed(1))} ${unit(si)}`)
-    .replace(/(below|above) ([\d.]+) (m\/s|m)\b/g, (_, side: string, limit: string, si: string) => `${side} ${say(Number(limit), si)}`);
+  message
+    .replace(
+      /from ([\d.]+) to ([\d.]+) (m\/s|m)\b/g,
+      (_, least: string, most: string, si: string) =>
+        `from ${Number(from(Number(least), si).toFixed(1))} to ${Number(from(Number(most), si).toFixed(1))} ${unit(si)}`,
+    )
+    .replace(
+      /(below|above) ([\d.]+) (m\/s|m)\b/g,
+      (_, side: string, limit: string, si: string) => `${side} ${say(Number(limit), si)}`,
+    );
 
 interface QuantityBoxProps {
   readonly question: Question & { readonly ask: 'number' };
@@ -44,79 +78,160 @@ interface QuantityBoxProps {
   readonly error: string | undefined;
 }
 
-const asNumber = (text: string): number | null => (/^\s*-?\d+([.,]\d+)?\s*$/.test(text) ? Number(text.replace(',', '.')) : null);
+const asNumber = (text: string): number | null =>
+  /^\s*-?\d+([.,]\d+)?\s*$/.test(text) ? Number(text.replace(',', '.')) : null;
 const SHOWN_PLACES = 2;
 
-/** A number typed in the school's unit and kept in SI. What is no number is kept as it was typed, for the shape to refuse. */
+/**
+ * A number typed in the school's unit and kept in SI. What is no number is kept as it was typed, for the
+ * shape to refuse.
+ */
 function QuantityBox({ question, value, onChange, onBlur, error }: QuantityBoxProps) {
   const { unit, from, to } = useUnits();
   const { si } = question;
-  const start = () => (value === null || value === undefined || value === '' ? '' : si && typeof value === 'number' ? String(Number(from(value, si).toFixed(SHOWN_PLACES))) : String(value));
+  const start = () =>
+    value === null || value === undefined || value === ''
+      ? ''
+      : si && typeof value === 'number'
+        ? String(Number(from(value, si).toFixed(SHOWN_PLACES)))
+        : String(value);
   const [typed, setTyped] = useState(start);
   const type = (text: string) => {
     setTyped(text);
     const number = asNumber(text);
     onChange(number === null ? text : si ? to(number, si) : number);
   };
-  return <TextBox label={si ? `${question.label}, ${unit(si)}` : question.label} hint={question.hint} value={typed} onChangeText={type} onBlur={onBlur} error={error} inputMode="decimal" />;
+  return (
+    <TextBox
+      label={si ? `${question.label}, ${unit(si)}` : question.label}
+      hint={question.hint}
+      value={typed}
+      onChangeText={type}
+      onBlur={onBlur}
+      error={error}
+      inputMode="decimal"
+    />
+  );
 }
 
 /** A form for one record: the same shape checks it here and on the server, and nothing typed is cleared. */
 export function RecordForm({ title, up, shape, questions, values, onSave }: RecordFormProps) {
   const router = useRouter();
   const units = useUnits();
-  const form = useForm<FieldValues>({ defaultValues: values, resolver: yupResolver(shape) as unknown as Resolver<FieldValues> });
+  const form = useForm<FieldValues>({
+    defaultValues: values,
+    resolver: yupResolver(shape) as unknown as Resolver<FieldValues>,
+  });
   const { errors, isSubmitting } = form.formState;
   const [clash, setClash] = useState<Clash | null>(null);
-  const saveWith = (override: Clash['override']) => form.handleSubmit(async (fields) => {
-    try {
-      setClash(null);
-      await onSave({ ...fields, ...override });
-      if (router.canGoBack()) router.back(); else router.replace(up);
-    } catch (error) {
-      if (!(error instanceof Error)) throw error;
-      if (error instanceof ApiProblem && error.clash.theirs) { setClash(error.clash); return; }
-      const named = error instanceof ApiProblem ? error.errors.filter((each) => questions.some((question) => question.name === each.field)) : [];
-      for (const each of named) form.setError(each.field as Path<FieldValues>, { message: each.message });
-      if (named.length === 0) form.setError('root', { message: error.message });
-    }
-  });
-  const errorOf = (name: string) => (errors[name]?.message === undefined ? undefined : limitsIn(String(errors[name].message), units));
+  const saveWith = (override: Clash['override']) =>
+    form.handleSubmit(async (fields) => {
+      try {
+        setClash(null);
+        await onSave({ ...fields, ...override });
+        if (router.canGoBack()) router.back();
+        else router.replace(up);
+      } catch (error) {
+        if (!(error instanceof Error)) throw error;
+        if (error instanceof ApiProblem && error.clash.theirs) {
+          setClash(error.clash);
+          return;
+        }
+        const named =
+          error instanceof ApiProblem
+            ? error.errors.filter((each) => questions.some((question) => question.name === each.field))
+            : [];
+        for (const each of named) form.setError(each.field as Path<FieldValues>, { message: each.message });
+        if (named.length === 0) form.setError('root', { message: error.message });
+      }
+    });
+  const errorOf = (name: string) =>
+    errors[name]?.message === undefined ? undefined : limitsIn(String(errors[name].message), units);
   return (
     <Screen
-      title={title} up={up}
-      foot={clash ? undefined : (
-        <>
-          {Object.keys(errors).length > 0 ? <Words as="strong" role="alert">{`! ${errors.root?.message ?? 'Not saved: see what is marked above.'}`}</Words> : null}
-          <Button kind="main" icon="check" label={isSubmitting ? 'Saving …' : 'Save'} disabled={isSubmitting} onPress={() => void saveWith(undefined)()} />
-        </>
-      )}
+      title={title}
+      up={up}
+      foot={
+        clash ? undefined : (
+          <>
+            {Object.keys(errors).length > 0 ? (
+              <Words
+                as="strong"
+                role="alert"
+              >{`! ${errors.root?.message ?? 'Not saved: see what is marked above.'}`}</Words>
+            ) : null}
+            <Button
+              kind="main"
+              icon="check"
+              label={isSubmitting ? 'Saving …' : 'Save'}
+              disabled={isSubmitting}
+              onPress={() => void saveWith(undefined)()}
+            />
+          </>
+        )
+      }
     >
       {clash ? (
         <BothVersions
-          by={clash.by ?? null} mine={form.getValues()} theirs={clash.theirs!} questions={questions} onMine={() => void saveWith(clash.override)()}
-          onTheirs={() => { form.reset({ ...form.getValues(), ...clash.theirs }); setClash(null); if (router.canGoBack()) router.back(); else router.replace(up); }}
+          by={clash.by ?? null}
+          mine={form.getValues()}
+          theirs={clash.theirs!}
+          questions={questions}
+          onMine={() => void saveWith(clash.override)()}
+          onTheirs={() => {
+            form.reset({ ...form.getValues(), ...clash.theirs });
+            setClash(null);
+            if (router.canGoBack()) router.back();
+            else router.replace(up);
+          }}
         />
       ) : null}
       <View style={{ gap: 20, maxWidth: 620, display: clash ? 'none' : 'flex' }}>
         {questions.map((question) => (
           <Controller
-            key={question.name} control={form.control} name={question.name}
-            render={({ field }) => (question.ask === 'choice' ? (
-              <View>
-                <LongChoice label={question.label} options={question.options} value={field.value as string | number | boolean | null} onChange={field.onChange} />
-                {errorOf(question.name) ? <Words as="strong" role="alert">{`! ${errorOf(question.name)}`}</Words> : null}
-              </View>
-            ) : question.ask === 'many' ? (
-              <ManyChoice label={question.label} options={question.options} values={(field.value as string[] | null) ?? []} onChange={field.onChange} />
-            ) : question.ask === 'number' ? (
-              <QuantityBox question={question} value={field.value as number | string | null} onChange={field.onChange} onBlur={field.onBlur} error={errorOf(question.name)} />
-            ) : (
-              <TextBox
-                label={question.label} hint={question.ask === 'told' ? undefined : question.hint} value={field.value === null || field.value === undefined ? '' : String(field.value)} onChangeText={field.onChange} onBlur={field.onBlur}
-                error={errorOf(question.name)} multiline={question.ask === 'text'}
-              />
-            ))}
+            key={question.name}
+            control={form.control}
+            name={question.name}
+            render={({ field }) =>
+              question.ask === 'choice' ? (
+                <View>
+                  <LongChoice
+                    label={question.label}
+                    options={question.options}
+                    value={field.value as string | number | boolean | null}
+                    onChange={field.onChange}
+                  />
+                  {errorOf(question.name) ? (
+                    <Words as="strong" role="alert">{`! ${errorOf(question.name)}`}</Words>
+                  ) : null}
+                </View>
+              ) : question.ask === 'many' ? (
+                <ManyChoice
+                  label={question.label}
+                  options={question.options}
+                  values={(field.value as string[] | null) ?? []}
+                  onChange={field.onChange}
+                />
+              ) : question.ask === 'number' ? (
+                <QuantityBox
+                  question={question}
+                  value={field.value as number | string | null}
+                  onChange={field.onChange}
+                  onBlur={field.onBlur}
+                  error={errorOf(question.name)}
+                />
+              ) : (
+                <TextBox
+                  label={question.label}
+                  hint={question.ask === 'told' ? undefined : question.hint}
+                  value={field.value === null || field.value === undefined ? '' : String(field.value)}
+                  onChangeText={field.onChange}
+                  onBlur={field.onBlur}
+                  error={errorOf(question.name)}
+                  multiline={question.ask === 'text'}
+                />
+              )
+            }
           />
         ))}
       </View>

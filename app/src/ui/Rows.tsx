@@ -7,7 +7,15 @@ import { Words } from './Words';
 
 const useStyles = themed((theme) => ({
   list: { borderTopWidth: 2, borderTopColor: theme.ink },
-  row: { minHeight: 64, flexDirection: 'row', alignItems: 'center', gap: 12, paddingVertical: 10, borderBottomWidth: 1, borderBottomColor: theme.rule },
+  row: {
+    minHeight: 64,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 12,
+    paddingVertical: 10,
+    borderBottomWidth: 1,
+    borderBottomColor: theme.rule,
+  },
   pressed: { backgroundColor: theme.shade },
   texts: { flex: 1, minWidth: 0 },
 }));
@@ -15,7 +23,13 @@ const useStyles = themed((theme) => ({
 export function Rows({ children, empty }: { readonly children: ReactNode; readonly empty?: string }) {
   const styles = useStyles();
   if (Children.count(children) === 0) return empty ? <Words as="soft">{empty}</Words> : null;
-  return <View style={styles.list} role="list">{Children.map(children, (child) => <View role="listitem">{child}</View>)}</View>;
+  return (
+    <View style={styles.list} role="list">
+      {Children.map(children, (child) => (
+        <View role="listitem">{child}</View>
+      ))}
+    </View>
+  );
 }
 
 interface RowProps {
@@ -43,14 +57,20 @@ function RowFace({ title, under, before, after, arrow }: RowProps & { readonly a
 
 export function Row(props: RowProps) {
   const styles = useStyles();
-  return <View style={styles.row}><RowFace {...props} arrow={false} /></View>;
+  return (
+    <View style={styles.row}>
+      <RowFace {...props} arrow={false} />
+    </View>
+  );
 }
 
 export function LinkRow({ href, ...props }: RowProps & { readonly href: Href }) {
   const styles = useStyles();
   return (
     <Link href={href} asChild>
-      <Pressable style={styles.row}><RowFace {...props} arrow /></Pressable>
+      <Pressable style={styles.row}>
+        <RowFace {...props} arrow />
+      </Pressable>
     </Link>
   );
 }
@@ -58,7 +78,11 @@ export function LinkRow({ href, ...props }: RowProps & { readonly href: Href }) 
 export function PressRow({ onPress, ...props }: RowProps & { readonly onPress: () => void }) {
   const styles = useStyles();
   return (
-    <Pressable role="button" onPress={onPress} style={(state) => [styles.row, state.pressed ? styles.pressed : null]}>
+    <Pressable
+      role="button"
+      onPress={onPress}
+      style={(state) => [styles.row, state.pressed ? styles.pressed : null]}
+    >
       <RowFace {...props} arrow />
     </Pressable>
   );

@@ -7,7 +7,15 @@ import { Words } from './Words';
 
 const useStyles = themed((theme) => ({
   screen: { flex: 1, backgroundColor: theme.ground },
-  head: { flexDirection: 'row', alignItems: 'center', gap: 4, paddingHorizontal: 16, paddingTop: 10, paddingBottom: 6, minHeight: TOUCH },
+  head: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 4,
+    paddingHorizontal: 16,
+    paddingTop: 10,
+    paddingBottom: 6,
+    minHeight: TOUCH,
+  },
   back: { width: TOUCH, height: TOUCH, marginLeft: -16, alignItems: 'center', justifyContent: 'center' },
   titles: { flex: 1 },
   content: { paddingHorizontal: 16, paddingBottom: 32, gap: 22, maxWidth: 1240 },
@@ -43,9 +51,16 @@ export function Screen({ title, under, up, children, aside, topic, end, foot }: 
   const router = useRouter();
   const wide = useIsWide();
   const page = useRef<ScrollView>(null);
-  useEffect(() => { page.current?.scrollTo({ y: 0, animated: false }); }, [topic]);
-  useEffect(() => { document.title = `${title} · Skelby`; }, [title]);
-  const goBack = () => { if (router.canGoBack()) router.back(); else if (up) router.replace(up); };
+  useEffect(() => {
+    page.current?.scrollTo({ y: 0, animated: false });
+  }, [topic]);
+  useEffect(() => {
+    document.title = `${title} · Skelby`;
+  }, [title]);
+  const goBack = () => {
+    if (router.canGoBack()) router.back();
+    else if (up) router.replace(up);
+  };
   return (
     <View style={styles.screen} role="main">
       <View style={styles.head}>
@@ -60,21 +75,40 @@ export function Screen({ title, under, up, children, aside, topic, end, foot }: 
         </View>
         {end}
       </View>
-      <ScrollView ref={page} contentContainerStyle={styles.content} keyboardShouldPersistTaps="handled" tabIndex={-1}>
+      <ScrollView
+        ref={page}
+        contentContainerStyle={styles.content}
+        keyboardShouldPersistTaps="handled"
+        tabIndex={-1}
+      >
         {aside ? (
           <View style={wide ? styles.columns : styles.below}>
             <View style={wide ? styles.column : styles.below}>{children}</View>
             <View style={wide ? styles.column : styles.below}>{aside}</View>
           </View>
-        ) : children}
+        ) : (
+          children
+        )}
       </ScrollView>
-      {foot ? <View nativeID="skelby-foot" style={styles.foot}><View style={[styles.footIn, wide ? styles.footWide : null]}>{foot}</View></View> : null}
+      {foot ? (
+        <View nativeID="skelby-foot" style={styles.foot}>
+          <View style={[styles.footIn, wide ? styles.footWide : null]}>{foot}</View>
+        </View>
+      ) : null}
     </View>
   );
 }
 
 /** A part of a screen under its own heading. */
-export function Part({ heading, children, end }: { readonly heading: string; readonly children: ReactNode; readonly end?: ReactNode }) {
+export function Part({
+  heading,
+  children,
+  end,
+}: {
+  readonly heading: string;
+  readonly children: ReactNode;
+  readonly end?: ReactNode;
+}) {
   return (
     <View style={{ gap: 8 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 12 }}>

@@ -5,7 +5,8 @@ import { type Href } from 'expo-router';
 import { LinkButton } from './Button';
 
 /** Whether the simulator has a course for the drill; for those that a school wrote itself it has none. */
-export const isFlownHere = (drill: Drill): boolean => drill.kind === 'flown' && drill.simulator !== 'no-use' && !isOwnDrillId(drill.id);
+export const isFlownHere = (drill: Drill): boolean =>
+  drill.kind === 'flown' && drill.simulator !== 'no-use' && !isOwnDrillId(drill.id);
 
 /** Whose practice it is, and where its reps go. */
 export interface Practiser {
@@ -18,11 +19,23 @@ export interface Practiser {
 }
 
 export function practiceHref(drillId: string, { purpose, ...whose }: Practiser): Href {
-  const said = Object.entries({ ...whose, purpose: purpose === 'test' ? 'test' : undefined }).filter((each): each is [string, string] => Boolean(each[1]));
+  const said = Object.entries({ ...whose, purpose: purpose === 'test' ? 'test' : undefined }).filter(
+    (each): each is [string, string] => Boolean(each[1]),
+  );
   return `/drills/${drillId}/practice${said.length > 0 ? `?${new URLSearchParams(said).toString()}` : ''}` as Href;
 }
 
 /** To the simulator, for a drill that can be flown there. */
-export function SimulatorLink({ drill, label, with: whose }: { readonly drill: Drill; readonly label: string; readonly with: Practiser }) {
-  return isFlownHere(drill) ? <LinkButton kind="quiet" icon="monitor" label={label} href={practiceHref(drill.id, whose)} /> : null;
+export function SimulatorLink({
+  drill,
+  label,
+  with: whose,
+}: {
+  readonly drill: Drill;
+  readonly label: string;
+  readonly with: Practiser;
+}) {
+  return isFlownHere(drill) ? (
+    <LinkButton kind="quiet" icon="monitor" label={label} href={practiceHref(drill.id, whose)} />
+  ) : null;
 }

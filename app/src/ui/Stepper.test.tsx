@@ -5,7 +5,20 @@ import { Stepper } from './Stepper';
 let last: number | null = null;
 function Held({ start, step = 0.5 }: { readonly start: number | null; readonly step?: number }) {
   const [value, setValue] = useState(start);
-  return <Stepper label="Speed" unit="m/s" value={value} step={step} least={0} most={10} onChange={(next) => { last = next; setValue(next); }} />;
+  return (
+    <Stepper
+      label="Speed"
+      unit="m/s"
+      value={value}
+      step={step}
+      least={0}
+      most={10}
+      onChange={(next) => {
+        last = next;
+        setValue(next);
+      }}
+    />
+  );
 }
 
 test('steps land on round numbers and stop at the limits', () => {

@@ -6,11 +6,39 @@ import { Words } from './Words';
 const useStyles = themed((theme) => ({
   all: { gap: 6 },
   row: { flexDirection: 'row', alignItems: 'stretch', maxWidth: 340 },
-  step: { width: 64, minHeight: TOUCH, borderWidth: 2, borderColor: theme.ink, alignItems: 'center', justifyContent: 'center', backgroundColor: theme.shade },
+  step: {
+    width: 64,
+    minHeight: TOUCH,
+    borderWidth: 2,
+    borderColor: theme.ink,
+    alignItems: 'center',
+    justifyContent: 'center',
+    backgroundColor: theme.shade,
+  },
   pressed: { backgroundColor: theme.rule },
   sign: { fontSize: 28, lineHeight: 32 },
-  box: { flex: 1, minWidth: 0, flexDirection: 'row', alignItems: 'center', borderTopWidth: 2, borderBottomWidth: 2, borderColor: theme.ink, backgroundColor: theme.ground, paddingRight: 12 },
-  input: { flex: 1, minWidth: 0, minHeight: TOUCH, paddingHorizontal: 12, fontFamily: FONT.bold, fontVariant: ['tabular-nums'], fontSize: 24, color: theme.ink, textAlign: 'right' },
+  box: {
+    flex: 1,
+    minWidth: 0,
+    flexDirection: 'row',
+    alignItems: 'center',
+    borderTopWidth: 2,
+    borderBottomWidth: 2,
+    borderColor: theme.ink,
+    backgroundColor: theme.ground,
+    paddingRight: 12,
+  },
+  input: {
+    flex: 1,
+    minWidth: 0,
+    minHeight: TOUCH,
+    paddingHorizontal: 12,
+    fontFamily: FONT.bold,
+    fontVariant: ['tabular-nums'],
+    fontSize: 24,
+    color: theme.ink,
+    textAlign: 'right',
+  },
 }));
 
 interface StepperProps {
@@ -27,10 +55,21 @@ interface StepperProps {
 }
 
 const places = (step: number) => (step >= 1 ? 0 : step >= 0.1 ? 1 : 2);
-const shown = (value: number | null, step: number) => (value === null ? '' : String(Number(value.toFixed(Math.max(1, places(step))))));
+const shown = (value: number | null, step: number) =>
+  value === null ? '' : String(Number(value.toFixed(Math.max(1, places(step)))));
 
 /** A number by big steps or by keyboard. */
-export function Stepper({ label, unit, value, step, least, most, onChange, hideLabel = false, error }: StepperProps) {
+export function Stepper({
+  label,
+  unit,
+  value,
+  step,
+  least,
+  most,
+  onChange,
+  hideLabel = false,
+  error,
+}: StepperProps) {
   const styles = useStyles();
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
@@ -46,14 +85,42 @@ export function Stepper({ label, unit, value, step, least, most, onChange, hideL
   };
   return (
     <View style={styles.all}>
-      <Words as="soft" nativeID={id} style={hideLabel ? { display: 'none' } : null}>{label}</Words>
+      <Words as="soft" nativeID={id} style={hideLabel ? { display: 'none' } : null}>
+        {label}
+      </Words>
       <View style={styles.row}>
-        <Pressable role="button" aria-label={`${label}: less`} onPress={() => by(-1)} style={(state) => [styles.step, state.pressed ? styles.pressed : null]}><Words as="strong" style={styles.sign}>−</Words></Pressable>
+        <Pressable
+          role="button"
+          aria-label={`${label}: less`}
+          onPress={() => by(-1)}
+          style={(state) => [styles.step, state.pressed ? styles.pressed : null]}
+        >
+          <Words as="strong" style={styles.sign}>
+            −
+          </Words>
+        </Pressable>
         <View style={styles.box}>
-          <TextInput aria-label={label} value={typed ?? shown(value, step)} onChangeText={type} onBlur={() => setTyped(null)} inputMode="decimal" style={styles.input} aria-invalid={error ? true : undefined} />
+          <TextInput
+            aria-label={label}
+            value={typed ?? shown(value, step)}
+            onChangeText={type}
+            onBlur={() => setTyped(null)}
+            inputMode="decimal"
+            style={styles.input}
+            aria-invalid={error ? true : undefined}
+          />
           <Words as="strong">{unit}</Words>
         </View>
-        <Pressable role="button" aria-label={`${label}: more`} onPress={() => by(1)} style={(state) => [styles.step, state.pressed ? styles.pressed : null]}><Words as="strong" style={styles.sign}>+</Words></Pressable>
+        <Pressable
+          role="button"
+          aria-label={`${label}: more`}
+          onPress={() => by(1)}
+          style={(state) => [styles.step, state.pressed ? styles.pressed : null]}
+        >
+          <Words as="strong" style={styles.sign}>
+            +
+          </Words>
+        </Pressable>
       </View>
       {error ? <Words as="strong" role="alert">{`! ${error}`}</Words> : null}
     </View>

@@ -9,7 +9,13 @@ const useStyles = themed((theme) => ({
   body: { fontFamily: FONT.plain, fontSize: 17, lineHeight: 25, color: theme.ink },
   strong: { fontFamily: FONT.bold, fontSize: 17, lineHeight: 25, color: theme.ink },
   soft: { fontFamily: FONT.plain, fontSize: 16, lineHeight: 23, color: theme.soft },
-  figure: { fontFamily: FONT.bold, fontVariant: ['tabular-nums'], fontSize: 17, lineHeight: 25, color: theme.ink },
+  figure: {
+    fontFamily: FONT.bold,
+    fontVariant: ['tabular-nums'],
+    fontSize: 17,
+    lineHeight: 25,
+    color: theme.ink,
+  },
 }));
 
 interface WordsProps extends TextProps {
@@ -21,6 +27,7 @@ const LEVEL = { title: 1, heading: 2 } as const;
 
 export function Words({ as = 'body', style, ...props }: WordsProps) {
   const styles = useStyles();
-  const heading = as === 'title' || as === 'heading' ? { role: 'heading' as const, 'aria-level': LEVEL[as] } : {};
+  const heading =
+    as === 'title' || as === 'heading' ? { role: 'heading' as const, 'aria-level': LEVEL[as] } : {};
   return <Text {...heading} {...props} style={[styles[as], style]} />;
 }

@@ -6,6 +6,18 @@ import { Words } from './Words';
 export function later<T>(load: () => Promise<T>, pick: (all: T) => ComponentType): ComponentType {
   const Arrives = lazy(async () => ({ default: pick(await load()) }));
   return function Later() {
-    return <Suspense fallback={<Screen title="Skelby"><Words as="soft" role="status">Loading …</Words></Screen>}><Arrives /></Suspense>;
+    return (
+      <Suspense
+        fallback={
+          <Screen title="Skelby">
+            <Words as="soft" role="status">
+              Loading …
+            </Words>
+          </Screen>
+        }
+      >
+        <Arrives />
+      </Suspense>
+    );
   };
 }

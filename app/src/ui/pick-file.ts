@@ -3,6 +3,9 @@ export function pickFile(accept: string, onPick: (file: File) => void): void {
   const input = document.createElement('input');
   input.type = 'file';
   input.accept = accept;
-  input.onchange = () => { const file = input.files?.[0]; if (file) onPick(file); };
+  input.onchange = () => {
+    const file = input.files?.[0];
+    if (file) onPick(file);
+  };
   input.click();
 }

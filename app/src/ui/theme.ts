@@ -16,18 +16,39 @@ export interface Theme {
   readonly onAccent: string;
 }
 
-const LIGHT: Theme = { ground: '#F7F5EC', shade: '#E7E3D3', ink: '#101618', soft: '#383F42', rule: '#8A8B80', accent: '#8E2A00', onAccent: '#FFFFFF' };
-const DARK: Theme = { ground: '#0E1315', shade: '#222A2D', ink: '#F5F2E6', soft: '#C9CCC4', rule: '#7C8486', accent: '#FFB68A', onAccent: '#1A0B02' };
+const LIGHT: Theme = {
+  ground: '#F7F5EC',
+  shade: '#E7E3D3',
+  ink: '#101618',
+  soft: '#383F42',
+  rule: '#8A8B80',
+  accent: '#8E2A00',
+  onAccent: '#FFFFFF',
+};
+const DARK: Theme = {
+  ground: '#0E1315',
+  shade: '#222A2D',
+  ink: '#F5F2E6',
+  soft: '#C9CCC4',
+  rule: '#7C8486',
+  accent: '#FFB68A',
+  onAccent: '#1A0B02',
+};
 
 export const useTheme = (): Theme => (useColorScheme() === 'dark' ? DARK : LIGHT);
 
 /** Styles that depend on the theme, made once for each. */
-export function themed<T extends StyleSheet.NamedStyles<T>>(make: (theme: Theme) => T & StyleSheet.NamedStyles<T>): () => T {
+export function themed<T extends StyleSheet.NamedStyles<T>>(
+  make: (theme: Theme) => T & StyleSheet.NamedStyles<T>,
+): () => T {
   const made = new Map<Theme, T>();
   return function useStyles() {
     const theme = useTheme();
     let styles = made.get(theme);
-    if (!styles) { styles = StyleSheet.create(make(theme)); made.set(theme, styles); }
+    if (!styles) {
+      styles = StyleSheet.create(make(theme));
+      made.set(theme, styles);
+    }
     return styles;
   };
 }

@@ -13,7 +13,12 @@ const useStyles = themed((theme) => ({
   onInk: { color: theme.ground },
 }));
 
-const nameOf = ({ what }: CoverageCell): string => (what === 'craft' ? 'On the craft' : 'side' in what ? SIDE_WORDS[what.side] : `${BAND_WORDS[what.band]} wind`);
+const nameOf = ({ what }: CoverageCell): string =>
+  what === 'craft'
+    ? 'On the craft'
+    : 'side' in what
+      ? SIDE_WORDS[what.side]
+      : `${BAND_WORDS[what.band]} wind`;
 
 /** Where each deciding drill has been shown on the craft, and where not yet. */
 export function CoverageGrid({ clearance }: { readonly clearance: Clearance }) {
@@ -22,14 +27,27 @@ export function CoverageGrid({ clearance }: { readonly clearance: Clearance }) {
   return (
     <View style={{ gap: 12 }}>
       {drills.map((drillId) => (
-        <View key={drillId} style={{ gap: 6 }} role="list" aria-label={`Coverage of ${drillOf(drillId).name}`}>
+        <View
+          key={drillId}
+          style={{ gap: 6 }}
+          role="list"
+          aria-label={`Coverage of ${drillOf(drillId).name}`}
+        >
           <Words as="strong">{drillOf(drillId).name}</Words>
           <View style={styles.cells}>
-            {clearance.coverage.filter((cell) => cell.drillId === drillId).map((cell) => (
-              <View key={nameOf(cell)} role="listitem" style={[styles.cell, cell.shown ? styles.shown : null]}>
-                <Words style={cell.shown ? styles.onInk : null}>{`${cell.shown ? '✓' : '–'} ${nameOf(cell)}`}</Words>
-              </View>
-            ))}
+            {clearance.coverage
+              .filter((cell) => cell.drillId === drillId)
+              .map((cell) => (
+                <View
+                  key={nameOf(cell)}
+                  role="listitem"
+                  style={[styles.cell, cell.shown ? styles.shown : null]}
+                >
+                  <Words
+                    style={cell.shown ? styles.onInk : null}
+                  >{`${cell.shown ? '✓' : '–'} ${nameOf(cell)}`}</Words>
+                </View>
+              ))}
           </View>
         </View>
       ))}

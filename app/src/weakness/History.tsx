@@ -8,7 +8,13 @@ import { sayTime } from '../words/dates';
 import { KIND_WORDS } from '../words/words';
 
 const MOVE_WORDS: Readonly<Record<WeaknessMove['kind'], string>> = {
-  opened: 'Opened', 'occurrence-added': 'Another occurrence', reopened: 'Re-opened', signed: 'Signed', 'signed-early': 'Signed early', closed: 'Closed', undone: 'Undone',
+  opened: 'Opened',
+  'occurrence-added': 'Another occurrence',
+  reopened: 'Re-opened',
+  signed: 'Signed',
+  'signed-early': 'Signed early',
+  closed: 'Closed',
+  undone: 'Undone',
 };
 
 interface Line {
@@ -22,8 +28,18 @@ function lineOf(move: WeaknessMove, page: WeaknessPage, live: ReadonlySet<string
   const occurrence = page.occurrences.find((each) => each.id === move.occurrenceId);
   const undone = move.kind === 'undone' ? page.moves.find((each) => each.id === move.undoes) : undefined;
   const what = undone ? `Undone: ${MOVE_WORDS[undone.kind].toLowerCase()}` : MOVE_WORDS[move.kind];
-  const facts = [sayTime(move.at), move.by, occurrence ? `${KIND_WORDS[occurrence.kind].toLowerCase()} ${sayTime(occurrence.happenedAt)}` : null, move.reason];
-  return { id: move.id, at: move.at, title: move.kind !== 'undone' && !live.has(move.id) ? `${what} (taken back)` : what, under: facts.filter(Boolean).join(' · ') };
+  const facts = [
+    sayTime(move.at),
+    move.by,
+    occurrence ? `${KIND_WORDS[occurrence.kind].toLowerCase()} ${sayTime(occurrence.happenedAt)}` : null,
+    move.reason,
+  ];
+  return {
+    id: move.id,
+    at: move.at,
+    title: move.kind !== 'undone' && !live.has(move.id) ? `${what} (taken back)` : what,
+    under: facts.filter(Boolean).join(' · '),
+  };
 }
 
 /** Everything that moved this weakness, newest first. Nothing is ever taken out of it. */
@@ -32,9 +48,21 @@ export function History({ page }: { readonly page: WeaknessPage }) {
   const lines: Line[] = [
     ...page.moves.map((move) => lineOf(move, page, live)),
     ...page.plans.map((plan, i) => ({
-      id: plan.id, at: plan.madeAt, title: i === page.plans.length - 1 ? 'Plan proposed' : 'Plan changed',
-      under: [sayTime(plan.madeAt), plan.drillIds.map((id) => drillOf(id).name).join(', '), plan.reason].filter(Boolean).join(' · '),
+      id: plan.id,
+      at: plan.madeAt,
+      title: i === page.plans.length - 1 ? 'Plan proposed' : 'Plan changed',
+      under: [sayTime(plan.madeAt), plan.drillIds.map((id) => drillOf(id).name).join(', '), plan.reason]
+        .filter(Boolean)
+        .join(' · '),
     })),
   ].sort((a, b) => b.at.localeCompare(a.at));
-  return <View aria-label={`History of ${causeOf(page.weakness.causeId).name}`}><Rows>{lines.map((line) => <Row key={line.id} title={line.title} under={line.under} />)}</Rows></View>;
+  return (
+    <View aria-label={`History of ${causeOf(page.weakness.causeId).name}`}>
+      <Rows>
+        {lines.map((line) => (
+          <Row key={line.id} title={line.title} under={line.under} />
+        ))}
+      </Rows>
+    </View>
+  );
 }

@@ -17,7 +17,9 @@ export function sureSentences(rule: ClearingRule, mostReps: number): readonly st
   const limit = limitOf(rule);
   const lattice = new ScoreLattice(rule);
   const p0 = rule.unacceptableMissPercent / 100;
-  const together = chanceClearedWithin(lattice, limit.point, rule.plannedReps, p0, TOGETHER)[rule.plannedReps]!;
+  const together = chanceClearedWithin(lattice, limit.point, rule.plannedReps, p0, TOGETHER)[
+    rule.plannedReps
+  ]!;
   const sentences = [
     `A pilot who still misses ${rule.unacceptableMissPercent} % gets one chart to its limit by luck in ${percent(limit.falseClear)} of tries of ${rule.plannedReps} test reps.`,
     `One who misses ${rule.acceptableMissPercent} % needs ${limit.goodExpectedReps.toFixed(0)} test reps on average, and is through within ${rule.plannedReps} in ${percent(limit.goodThrough)} of tries.`,
@@ -34,8 +36,18 @@ export function HowSure({ rule, mostReps }: { readonly rule: ClearingRule; reado
   const [open, setOpen] = useState(false);
   return (
     <View style={{ gap: 8 }}>
-      <Button kind="quiet" label={open ? 'Hide how sure this is' : 'How sure is this?'} onPress={() => setOpen(!open)} />
-      {open ? sureSentences(rule, mostReps).map((sentence) => <Words key={sentence} as="soft">{sentence}</Words>) : null}
+      <Button
+        kind="quiet"
+        label={open ? 'Hide how sure this is' : 'How sure is this?'}
+        onPress={() => setOpen(!open)}
+      />
+      {open
+        ? sureSentences(rule, mostReps).map((sentence) => (
+            <Words key={sentence} as="soft">
+              {sentence}
+            </Words>
+          ))
+        : null}
     </View>
   );
 }

@@ -15,7 +15,8 @@ export const chartName = (chart: Pick<Chart, 'drillId' | 'side'>): string =>
 export function curveSentence(chart: Chart, rule: ClearingRule): string {
   const { curve } = chart;
   if (curve.reachedAt !== null) return `Limit reached at test rep ${curve.reachedAt}.`;
-  if (curve.reps === 0) return `No test rep yet; ${cleanRepsToGo(rule, curve.at)} clean ones in a row would do.`;
+  if (curve.reps === 0)
+    return `No test rep yet; ${cleanRepsToGo(rule, curve.at)} clean ones in a row would do.`;
   const toGo = cleanRepsToGo(rule, curve.at);
   return `After ${plural(curve.reps, 'test rep')}: ${toGo === 1 ? 'one more clean one' : `${toGo} clean ones in a row`} would reach the limit.`;
 }
@@ -23,7 +24,9 @@ export function curveSentence(chart: Chart, rule: ClearingRule): string {
 const cellName = (cell: CoverageCell): string => {
   const drill = drillOf(cell.drillId).name;
   if (cell.what === 'craft') return `${drill} on the craft`;
-  return 'side' in cell.what ? `${drill} ${SIDE_WORDS[cell.what.side].toLowerCase()} on the craft` : `${drill} in ${BAND_WORDS[cell.what.band].toLowerCase()} wind`;
+  return 'side' in cell.what
+    ? `${drill} ${SIDE_WORDS[cell.what.side].toLowerCase()} on the craft`
+    : `${drill} in ${BAND_WORDS[cell.what.band].toLowerCase()} wind`;
 };
 
 const MOST_NAMED = 3;
@@ -65,7 +68,9 @@ export function rungWords(id: RungId, clearance: Clearance, rule: ClearingRule, 
       return testWords(clearance, rule);
     case 'coverage': {
       const missing = clearance.coverage.filter((cell) => !cell.shown).map(cellName);
-      return missing.length === 0 ? 'Every side and wind shown on the craft.' : `To show: ${listed(missing)}.`;
+      return missing.length === 0
+        ? 'Every side and wind shown on the craft.'
+        : `To show: ${listed(missing)}.`;
     }
     case 'days':
       return daysWords(clearance, rule);
@@ -73,6 +78,8 @@ export function rungWords(id: RungId, clearance: Clearance, rule: ClearingRule, 
       return keptWords(clearance, rule, now);
     case 'signed':
       if (clearance.signedEarly) return 'Signed early, with a reason.';
-      return clearance.rungs.find((rung) => rung.id === 'signed')?.met ? 'Signed by a trainer.' : 'A trainer\'s signature, once the check is passed.';
+      return clearance.rungs.find((rung) => rung.id === 'signed')?.met
+        ? 'Signed by a trainer.'
+        : "A trainer's signature, once the check is passed.";
   }
 }

@@ -17,8 +17,15 @@ import { around, weaknessWith } from '../laid-over/weakness';
 export function useWeakness(id: string) {
   const client = useQueryClient();
   const roster = useRoster().data;
-  const lay = useCallback((page: WeaknessPage | undefined, waiting: readonly Waiting[]) => weaknessWith(id, page, waiting, around(client, roster, waiting)), [id, client, roster]);
-  return useLaidOver(useQuery({ queryKey: ['weakness', id], queryFn: () => get<WeaknessPage>(`/weaknesses/${id}`) }), lay);
+  const lay = useCallback(
+    (page: WeaknessPage | undefined, waiting: readonly Waiting[]) =>
+      weaknessWith(id, page, waiting, around(client, roster, waiting)),
+    [id, client, roster],
+  );
+  return useLaidOver(
+    useQuery({ queryKey: ['weakness', id], queryFn: () => get<WeaknessPage>(`/weaknesses/${id}`) }),
+    lay,
+  );
 }
 
 export interface WorkedOut {
@@ -34,8 +41,13 @@ export function useWorkedOut(page: WeaknessPage): WorkedOut {
   const worked = useMemo(() => {
     const drillIds = page.plans[0]?.drillIds ?? [];
     const facts: WeaknessFacts = {
-      causeId: page.weakness.causeId, pilot: page.pilot, rule: page.rule, moves: page.moves, reps: page.reps,
-      keyDrills: keyDrillsOfPlan(page.weakness.causeId, page.pilot.mode, drillIds), failedAt: page.weakness.failedAt,
+      causeId: page.weakness.causeId,
+      pilot: page.pilot,
+      rule: page.rule,
+      moves: page.moves,
+      reps: page.reps,
+      keyDrills: keyDrillsOfPlan(page.weakness.causeId, page.pilot.mode, drillIds),
+      failedAt: page.weakness.failedAt,
     };
     return { facts, clearance: clearanceOf(facts), reps: page.reps, drillIds };
   }, [page]);
@@ -53,9 +65,15 @@ interface MoveWanted {
 /** Signs, closes or undoes. */
 export const useMove = ({ weakness, pilot }: WeaknessPage) =>
   useDeliver(({ kind, undoes = undefined, reason = '' }: MoveWanted) => ({
-    path: `/weaknesses/${weakness.id}/moves/${uuid()}`, what: `${kind === 'undone' ? 'undoing' : kind === 'closed' ? 'closing' : 'signature'} for ${pilot.name}`, stamp: 'at' as const,
+    path: `/weaknesses/${weakness.id}/moves/${uuid()}`,
+    what: `${kind === 'undone' ? 'undoing' : kind === 'closed' ? 'closing' : 'signature'} for ${pilot.name}`,
+    stamp: 'at' as const,
     body: { kind, undoes: undoes ?? null, reason, at: new Date().toISOString(), day: today() },
   }));
 
 export const usePutPlan = ({ weakness, pilot }: WeaknessPage) =>
-  useDeliver((plan: { drillIds: readonly string[]; reason: string }) => ({ path: `/weaknesses/${weakness.id}/plans/${uuid()}`, what: `plan of ${pilot.name}`, body: plan }));
+  useDeliver((plan: { drillIds: readonly string[]; reason: string }) => ({
+    path: `/weaknesses/${weakness.id}/plans/${uuid()}`,
+    what: `plan of ${pilot.name}`,
+    body: plan,
+  }));

@@ -19,7 +19,10 @@ function because(why: WhyInPlan, drillId: string): string {
   }
 }
 
-const asked = (weighing: Weighing): string => (weighing.for === 'place' ? `This pilot flies ${IN_PLACE[weighing.place]}` : `This pilot flies in up to {v:${weighing.windMps}} of wind`);
+const asked = (weighing: Weighing): string =>
+  weighing.for === 'place'
+    ? `This pilot flies ${IN_PLACE[weighing.place]}`
+    : `This pilot flies in up to {v:${weighing.windMps}} of wind`;
 
 /** Why a drill is in the plan, under its name. */
 export function whyWords(drillId: string, key: readonly string[], known: KnownOfPilot): string {

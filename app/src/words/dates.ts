@@ -3,13 +3,24 @@ import { type Day, daysBetween } from '@skelby/core/flying/day';
 const SPOKEN_WITHIN_DAYS = 14;
 
 const inYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
-const otherYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
-const moment = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+const otherYear = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
+const moment = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+});
 
 const two = (value: number) => String(value).padStart(2, '0');
 
 /** The day on this phone's own calendar. */
-export const dayOf = (instant: Date): Day => `${instant.getFullYear()}-${two(instant.getMonth() + 1)}-${two(instant.getDate())}`;
+export const dayOf = (instant: Date): Day =>
+  `${instant.getFullYear()}-${two(instant.getMonth() + 1)}-${two(instant.getDate())}`;
 
 /** The time of day on this phone's own clock, as hours:minutes. */
 /** Of a time of day such as 09:30. */

@@ -11,14 +11,21 @@ import { sayDay } from './dates';
 
 describe('days as a trainer says them', () => {
   test.each([
-    ['2026-03-10', 'today'], ['2026-03-09', 'yesterday'], ['2026-03-11', 'tomorrow'], ['2026-03-13', 'in 3 days'], ['2026-03-01', '9 days ago'],
-    ['2026-01-02', '2 Jan'], ['2025-11-30', '30 Nov 2025'],
+    ['2026-03-10', 'today'],
+    ['2026-03-09', 'yesterday'],
+    ['2026-03-11', 'tomorrow'],
+    ['2026-03-13', 'in 3 days'],
+    ['2026-03-01', '9 days ago'],
+    ['2026-01-02', '2 Jan'],
+    ['2025-11-30', '30 Nov 2025'],
   ])('%s, on 10 March 2026, is "%s"', (day, words) => expect(sayDay(day, '2026-03-10')).toBe(words));
 });
 
 describe('rates', () => {
   test('no crash in 20 flights is not no risk', () => {
-    expect(crashRateWords(0, 20)).toBe('0 crashes in 20 flights: 0.0 per 100, two-sided 95 % from 0.0 to 16.8.');
+    expect(crashRateWords(0, 20)).toBe(
+      '0 crashes in 20 flights: 0.0 per 100, two-sided 95 % from 0.0 to 16.8.',
+    );
   });
 
   test('without flights there is no rate, and more crashes than flights is said to be a gap in the record', () => {
@@ -33,9 +40,11 @@ describe('rates', () => {
 });
 
 describe('how sure the test is', () => {
-  test('says the exact risk, the good pilot\'s wait and what packs do to it', () => {
+  test("says the exact risk, the good pilot's wait and what packs do to it", () => {
     const sentences = sureSentences(DEFAULT_RULE, 12);
-    expect(sentences[0]).toBe('A pilot who still misses 40 % gets one chart to its limit by luck in 7.8 % of tries of 30 test reps.');
+    expect(sentences[0]).toBe(
+      'A pilot who still misses 40 % gets one chart to its limit by luck in 7.8 % of tries of 30 test reps.',
+    );
     expect(sentences[1]).toContain('needs 15 test reps on average, and is through within 30 in 97 %');
     expect(sentences).toHaveLength(3);
   });
@@ -48,29 +57,56 @@ describe('how sure the test is', () => {
 });
 
 const rep = (id: string, more: Partial<Rep> = {}): Rep => ({
-  id, drillId: 'tail-in-hover', purpose: 'test', met: true, side: null, band: 'calm', flownOn: 'craft', mode: 'position-hold', pilotRelative: false,
-  day: '2026-03-03', flownAt: `2026-03-03T10:00:${id.padStart(2, '0')}.000Z`, takenBack: false, ...more,
+  id,
+  drillId: 'tail-in-hover',
+  purpose: 'test',
+  met: true,
+  side: null,
+  band: 'calm',
+  flownOn: 'craft',
+  mode: 'position-hold',
+  pilotRelative: false,
+  day: '2026-03-03',
+  flownAt: `2026-03-03T10:00:${id.padStart(2, '0')}.000Z`,
+  takenBack: false,
+  ...more,
 });
 
-const clearanceWith = (reps: readonly Rep[]) => clearanceOf({
-  causeId: 'overcontrol', keyDrills: ['tail-in-hover'], pilot: { mode: 'position-hold', windLimitMps: 6.7 }, rule: DEFAULT_RULE, reps,
-  moves: [{ id: 'm', kind: 'opened', at: '2026-03-02T09:00:00.000Z', reason: null, undoes: null }],
-});
+const clearanceWith = (reps: readonly Rep[]) =>
+  clearanceOf({
+    causeId: 'overcontrol',
+    keyDrills: ['tail-in-hover'],
+    pilot: { mode: 'position-hold', windLimitMps: 6.7 },
+    rule: DEFAULT_RULE,
+    reps,
+    moves: [{ id: 'm', kind: 'opened', at: '2026-03-02T09:00:00.000Z', reason: null, undoes: null }],
+  });
 
 describe('the rungs in words', () => {
   test('before anything is flown they say what it takes', () => {
     const clearance = clearanceWith([]);
     expect(rungWords('test', clearance, DEFAULT_RULE)).toBe('Still to go, at best: Tail-in hover: 10 clean.');
-    expect(rungWords('coverage', clearance, DEFAULT_RULE)).toBe('To show: Tail-in hover on the craft; Tail-in hover in calm wind; Tail-in hover in light wind.');
+    expect(rungWords('coverage', clearance, DEFAULT_RULE)).toBe(
+      'To show: Tail-in hover on the craft; Tail-in hover in calm wind; Tail-in hover in light wind.',
+    );
     expect(rungWords('days', clearance, DEFAULT_RULE)).toBe('Tail-in hover: 0 of 2 days.');
     expect(rungWords('kept', clearance, DEFAULT_RULE)).toBe('A check 7 days after the last practice.');
   });
 
   test('the chart counts down, and a miss sets it back', () => {
     const six = Array.from({ length: 6 }, (_, i) => rep(String(i)));
-    expect(curveSentence(clearanceWith(six).charts[0]!, DEFAULT_RULE)).toBe('After 6 test reps: 4 clean ones in a row would reach the limit.');
-    expect(curveSentence(clearanceWith([...six, rep('7', { met: false })]).charts[0]!, DEFAULT_RULE)).toBe('After 7 test reps: 7 clean ones in a row would reach the limit.');
-    expect(curveSentence(clearanceWith([...six, ...['6', '7', '8', '9'].map((id) => rep(id))]).charts[0]!, DEFAULT_RULE)).toBe('Limit reached at test rep 10.');
+    expect(curveSentence(clearanceWith(six).charts[0]!, DEFAULT_RULE)).toBe(
+      'After 6 test reps: 4 clean ones in a row would reach the limit.',
+    );
+    expect(curveSentence(clearanceWith([...six, rep('7', { met: false })]).charts[0]!, DEFAULT_RULE)).toBe(
+      'After 7 test reps: 7 clean ones in a row would reach the limit.',
+    );
+    expect(
+      curveSentence(
+        clearanceWith([...six, ...['6', '7', '8', '9'].map((id) => rep(id))]).charts[0]!,
+        DEFAULT_RULE,
+      ),
+    ).toBe('Limit reached at test rep 10.');
   });
 });
 

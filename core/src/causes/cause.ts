@@ -6,9 +6,17 @@ export const FAMILIES = [
   { id: 'obstacles', name: 'Obstacles', hint: 'Could not stop, backed in blind, thin things, roofs, gaps' },
   { id: 'hold-and-air', name: 'Hold and wind', hint: 'Position hold gone, or the air carried it' },
   { id: 'stick-handling', name: 'Stick handling', hint: 'Too much, too little, or the wrong stick' },
-  { id: 'settings', name: 'Settings and modes', hint: 'Not the mode, the failsafe or the heading it should have been' },
+  {
+    id: 'settings',
+    name: 'Settings and modes',
+    hint: 'Not the mode, the failsafe or the heading it should have been',
+  },
   { id: 'energy-and-link', name: 'Battery and link', hint: 'Ran low, lost the radio, flew out of sight' },
-  { id: 'person-and-surroundings', name: 'Person and surroundings', hint: 'Distraction, panic, birds, weather, the craft itself' },
+  {
+    id: 'person-and-surroundings',
+    name: 'Person and surroundings',
+    hint: 'Distraction, panic, birds, weather, the craft itself',
+  },
 ] as const;
 
 export type FamilyId = (typeof FAMILIES)[number]['id'];

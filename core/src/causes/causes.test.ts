@@ -14,11 +14,15 @@ describe('the catalogue of causes and drills', () => {
   test('ids are unique, and every cause belongs to a family that has several', () => {
     expect(new Set(CAUSES.map((cause) => cause.id)).size).toBe(CAUSES.length);
     expect(new Set(DRILLS.map((drill) => drill.id)).size).toBe(DRILLS.length);
-    for (const family of FAMILIES) expect(CAUSES.filter((cause) => cause.family === family.id).length).toBeGreaterThan(1);
+    for (const family of FAMILIES)
+      expect(CAUSES.filter((cause) => cause.family === family.id).length).toBeGreaterThan(1);
   });
 
   test('no cause names a drill that is not there, and no drill a prerequisite that is not there', () => {
-    const named = [...CAUSES.flatMap((cause) => [...cause.drills, ...cause.key]), ...DRILLS.flatMap((drill) => drill.after)];
+    const named = [
+      ...CAUSES.flatMap((cause) => [...cause.drills, ...cause.key]),
+      ...DRILLS.flatMap((drill) => drill.after),
+    ];
     expect(named.filter((id) => !isDrillId(id))).toEqual([]);
   });
 
@@ -32,7 +36,9 @@ describe('the catalogue of causes and drills', () => {
   });
 
   test('one stick comes before two, tail-in before side-on before nose-in', () => {
-    expect(allBefore('nose-in-hover')).toEqual(new Set(['side-on-hover', 'tail-in-hover', 'pop-up-takeoff', 'single-stick']));
+    expect(allBefore('nose-in-hover')).toEqual(
+      new Set(['side-on-hover', 'tail-in-hover', 'pop-up-takeoff', 'single-stick']),
+    );
   });
 
   test('a flown drill says which sticks it works, and a ground drill works none', () => {
@@ -43,18 +49,21 @@ describe('the catalogue of causes and drills', () => {
     }
   });
 
-  test.each(CAUSES.map((cause) => [cause.id, cause] as const))('%s has one or two flown deciding drills, all of them its own, for every way of flying', (_, cause) => {
-    for (const mode of MODES) {
-      const key = keyDrillsFor(cause, mode);
-      expect(key.length).toBeGreaterThanOrEqual(1);
-      expect(key.length).toBeLessThanOrEqual(2);
-      for (const id of key) {
-        expect(cause.drills).toContain(id);
-        expect(isFlown(drillOf(id))).toBe(true);
-        expect(drillOf(id).simulator === 'no-use' || drillOf(id).kind === 'flown').toBe(true);
+  test.each(CAUSES.map((cause) => [cause.id, cause] as const))(
+    '%s has one or two flown deciding drills, all of them its own, for every way of flying',
+    (_, cause) => {
+      for (const mode of MODES) {
+        const key = keyDrillsFor(cause, mode);
+        expect(key.length).toBeGreaterThanOrEqual(1);
+        expect(key.length).toBeLessThanOrEqual(2);
+        for (const id of key) {
+          expect(cause.drills).toContain(id);
+          expect(isFlown(drillOf(id))).toBe(true);
+          expect(drillOf(id).simulator === 'no-use' || drillOf(id).kind === 'flown').toBe(true);
+        }
       }
-    }
-  });
+    },
+  );
 
   test('letting go is never the answer in a manual mode', () => {
     for (const cause of CAUSES) expect(cause.respond.manual).not.toMatch(/^Release/);
@@ -62,20 +71,30 @@ describe('the catalogue of causes and drills', () => {
 });
 
 describe('the proposed plan', () => {
-  test.each(CAUSES.flatMap((cause) => MODES.map((mode) => [cause.id, mode] as const)))('for %s in %s: two to four drills, deciding drills in it, nothing before its own prerequisite', (causeId, mode) => {
-    const ids = proposePlan(causeId, mode).map((planned) => planned.drillId);
-    expect(ids.length).toBeGreaterThanOrEqual(2);
-    expect(ids.length).toBeLessThanOrEqual(4);
-    expect(planProblem(causeId, mode, ids)).toBeNull();
-    for (const [i, id] of ids.entries()) expect(ids.slice(i + 1).filter((later) => allBefore(id).has(later))).toEqual([]);
-  });
+  test.each(CAUSES.flatMap((cause) => MODES.map((mode) => [cause.id, mode] as const)))(
+    'for %s in %s: two to four drills, deciding drills in it, nothing before its own prerequisite',
+    (causeId, mode) => {
+      const ids = proposePlan(causeId, mode).map((planned) => planned.drillId);
+      expect(ids.length).toBeGreaterThanOrEqual(2);
+      expect(ids.length).toBeLessThanOrEqual(4);
+      expect(planProblem(causeId, mode, ids)).toBeNull();
+      for (const [i, id] of ids.entries())
+        expect(ids.slice(i + 1).filter((later) => allBefore(id).has(later))).toEqual([]);
+    },
+  );
 
   test('a nose-in reversal starts with the spoken drill and goes side-on before nose-in', () => {
-    expect(proposePlan('orientation-nose-in', 'position-hold').map((planned) => planned.drillId)).toEqual(['mirror-call', 'side-on-hover', 'nose-in-hover', 'clock-hover']);
+    expect(proposePlan('orientation-nose-in', 'position-hold').map((planned) => planned.drillId)).toEqual([
+      'mirror-call',
+      'side-on-hover',
+      'nose-in-hover',
+      'clock-hover',
+    ]);
   });
 
   test('after a panic a hold-craft pilot learns to let go, a manual pilot the safe posture', () => {
-    const drills = (mode: FlightMode) => proposePlan('panic-override', mode).map((planned) => planned.drillId);
+    const drills = (mode: FlightMode) =>
+      proposePlan('panic-override', mode).map((planned) => planned.drillId);
     expect(drills('position-hold')).toContain('release-drill');
     expect(drills('position-hold')).not.toContain('safe-posture');
     expect(drills('rate')).toContain('safe-posture');
@@ -86,7 +105,18 @@ describe('the proposed plan', () => {
     [['side-on-hover', 'mirror-call'], 'Keep at least one deciding drill'],
     [['nose-in-hover', 'nose-in-hover'], 'twice'],
     [['nose-in-hover', 'barrel-roll'], 'There is no drill "barrel-roll"'],
-    [['nose-in-hover', 'clock-hover', 'single-stick', 'half-thumb', 'tail-in-hover', 'fore-aft-line', 'lateral-line'], 'at most 6'],
+    [
+      [
+        'nose-in-hover',
+        'clock-hover',
+        'single-stick',
+        'half-thumb',
+        'tail-in-hover',
+        'fore-aft-line',
+        'lateral-line',
+      ],
+      'at most 6',
+    ],
   ])('a plan of %j is refused in words: %s', (ids, words) => {
     expect(planProblem('orientation-nose-in', 'position-hold', ids)).toContain(words);
   });

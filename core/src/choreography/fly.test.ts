@@ -5,7 +5,10 @@ import { climb, curve, forward, hold, orbit, sideways, slide, turn } from './leg
 const START: Pose = { x: 0, y: 6, z: 3, noseDeg: 0 };
 const endOf = (legs: Parameters<typeof fly>[1], start = START) => fly(start, [...legs, hold(1)]).at(-1)!;
 const close = (pose: Pose, x: number, y: number, z: number, noseDeg: number) => {
-  expect(pose.x).toBeCloseTo(x, 6); expect(pose.y).toBeCloseTo(y, 6); expect(pose.z).toBeCloseTo(z, 6); expect(pose.noseDeg).toBeCloseTo(noseDeg, 6);
+  expect(pose.x).toBeCloseTo(x, 6);
+  expect(pose.y).toBeCloseTo(y, 6);
+  expect(pose.z).toBeCloseTo(z, 6);
+  expect(pose.noseDeg).toBeCloseTo(noseDeg, 6);
 };
 
 test('each axis moves what it is named for, by what was asked, and nothing else', () => {
@@ -19,7 +22,8 @@ test('each axis moves what it is named for, by what was asked, and nothing else'
 test('forward goes where the nose points: to the right at 90°, toward the pilot at 180°', () => {
   close(endOf(forward(5), { ...START, noseDeg: 90 }), 5, 6, 3, 90);
   close(endOf(forward(5), { ...START, noseDeg: 180 }), 0, 1, 3, 180);
-  // Nose-in, a push to the right takes it to the pilot's left; the same yaw still turns it clockwise seen from above.
+  // Nose-in, a push to the right takes it to the pilot's left; the same yaw still turns it clockwise seen
+  // from above.
   close(endOf(sideways(5), { ...START, noseDeg: 180 }), -5, 6, 3, 180);
 });
 
@@ -42,7 +46,10 @@ test('round a post the nose stays on it', () => {
 });
 
 test('sliding, the path runs on while the nose goes round', () => {
-  const moments = fly(START, [{ sticks: { throttle: 0, yaw: 0, pitch: 0.4, roll: 0 }, seconds: 2 }, slide({ yaw: 0.5 }, 2)]);
+  const moments = fly(START, [
+    { sticks: { throttle: 0, yaw: 0, pitch: 0.4, roll: 0 }, seconds: 2 },
+    slide({ yaw: 0.5 }, 2),
+  ]);
   const end = moments.at(-1)!;
   expect(end.x).toBeCloseTo(0, 6);
   expect(end.noseDeg).toBeGreaterThan(75);
@@ -50,11 +57,18 @@ test('sliding, the path runs on while the nose goes round', () => {
 });
 
 test('the other side is the mirror image: sticks, path and nose', () => {
-  fc.assert(fc.property(fc.integer({ min: -170, max: 170 }), fc.integer({ min: 3, max: 12 }), (degrees, metres) => {
-    const there = fly(START, [curve(8, degrees || 90), ...sideways(metres), hold(1)]);
-    const mirror = fly(START, [curve(8, -(degrees || 90)), ...sideways(-metres), hold(1)]);
-    mirrored(there).forEach((moment, i) => { expect(moment.x).toBeCloseTo(mirror[i]!.x, 6); expect(moment.y).toBeCloseTo(mirror[i]!.y, 6); expect(moment.sticks.yaw).toBeCloseTo(mirror[i]!.sticks.yaw, 9); });
-  }), { numRuns: 30 });
+  fc.assert(
+    fc.property(fc.integer({ min: -170, max: 170 }), fc.integer({ min: 3, max: 12 }), (degrees, metres) => {
+      const there = fly(START, [curve(8, degrees || 90), ...sideways(metres), hold(1)]);
+      const mirror = fly(START, [curve(8, -(degrees || 90)), ...sideways(-metres), hold(1)]);
+      mirrored(there).forEach((moment, i) => {
+        expect(moment.x).toBeCloseTo(mirror[i]!.x, 6);
+        expect(moment.y).toBeCloseTo(mirror[i]!.y, 6);
+        expect(moment.sticks.yaw).toBeCloseTo(mirror[i]!.sticks.yaw, 9);
+      });
+    }),
+    { numRuns: 30 },
+  );
 });
 
 test('a moment is found by its time, also before the first and after the last', () => {

@@ -1,6 +1,9 @@
 import { FULL, type Leg, NEUTRAL, RAMP_S, type Sticks } from './legs';
 
-/** Where the craft is and where its nose points. The pilot stands at 0, 0 and looks along y; x is to the pilot's right. m and degrees. */
+/**
+ * Where the craft is and where its nose points. The pilot stands at 0, 0 and looks along y; x is to the
+ * pilot's right. m and degrees.
+ */
 export interface Pose {
   readonly x: number;
   readonly y: number;
@@ -23,11 +26,15 @@ const DEGREE = Math.PI / 180;
 const AXES = ['throttle', 'yaw', 'pitch', 'roll'] as const;
 
 const between = (from: Sticks, to: Sticks, share: number): Sticks =>
-  Object.fromEntries(AXES.map((axis) => [axis, from[axis] + (to[axis] - from[axis]) * share])) as unknown as Sticks;
+  Object.fromEntries(
+    AXES.map((axis) => [axis, from[axis] + (to[axis] - from[axis]) * share]),
+  ) as unknown as Sticks;
 
 /**
- * Flies a movement through, moment by moment. The drawn craft follows the sticks at once, as one with every assistance on does nearly: where
- * it goes is worked out from the sticks alone, so that plate and craft can never disagree. Each leg's stick comes up and the next one's takes over within
+ * Flies a movement through, moment by moment. The drawn craft follows the sticks at once, as one with every
+ * assistance on does nearly: where
+ * it goes is worked out from the sticks alone, so that plate and craft can never disagree. Each leg's stick
+ * comes up and the next one's takes over within
  * the same ramp, so that a leg moves the craft by exactly what its hold would.
  */
 export function fly(start: Pose, legs: readonly Leg[]): readonly Moment[] {
@@ -51,8 +58,15 @@ export function fly(start: Pose, legs: readonly Leg[]): readonly Moment[] {
       // Half the turn before the step and half after it: a circle closes.
       const turned = sticks.yaw * FULL.yawDegPerS * dt + pn / steps;
       const nose = leg.pilotRelative ? 0 : (noseDeg + turned / 2) * DEGREE;
-      const [ahead, aside] = [sticks.pitch * FULL.forwardMps, (slipBefore + (slip - slipBefore) * share) * FULL.sidewaysMps];
-      if (!leg.slides) ground = { x: ahead * Math.sin(nose) + aside * Math.cos(nose), y: ahead * Math.cos(nose) - aside * Math.sin(nose) };
+      const [ahead, aside] = [
+        sticks.pitch * FULL.forwardMps,
+        (slipBefore + (slip - slipBefore) * share) * FULL.sidewaysMps,
+      ];
+      if (!leg.slides)
+        ground = {
+          x: ahead * Math.sin(nose) + aside * Math.cos(nose),
+          y: ahead * Math.cos(nose) - aside * Math.sin(nose),
+        };
       x += ground.x * dt + px / steps;
       y += ground.y * dt + py / steps;
       // The ground holds it up.
@@ -69,14 +83,20 @@ export function fly(start: Pose, legs: readonly Leg[]): readonly Moment[] {
 
 /** The same movement to the other side: left for right, clockwise for counter-clockwise. */
 export const mirrored = (moments: readonly Moment[]): readonly Moment[] =>
-  moments.map((moment) => ({ ...moment, x: -moment.x, noseDeg: -moment.noseDeg, sticks: { ...moment.sticks, yaw: -moment.sticks.yaw, roll: -moment.sticks.roll } }));
+  moments.map((moment) => ({
+    ...moment,
+    x: -moment.x,
+    noseDeg: -moment.noseDeg,
+    sticks: { ...moment.sticks, yaw: -moment.sticks.yaw, roll: -moment.sticks.roll },
+  }));
 
 /** The moment at `t` seconds; before the first the first, after the last the last. */
 export function momentAt(moments: readonly Moment[], t: number): Moment {
   let [low, high] = [0, moments.length - 1];
   while (low < high) {
     const middle = (low + high + 1) >> 1;
-    if (moments[middle]!.t <= t) low = middle; else high = middle - 1;
+    if (moments[middle]!.t <= t) low = middle;
+    else high = middle - 1;
   }
   return moments[low]!;
 }

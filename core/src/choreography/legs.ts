@@ -1,4 +1,6 @@
-/** How far each stick is pushed, −1 to 1. Throttle up, yaw right, pitch forward and roll right are positive. */
+/**
+ * How far each stick is pushed, −1 to 1. Throttle up, yaw right, pitch forward and roll right are positive.
+ */
 export interface Sticks {
   readonly throttle: number;
   readonly yaw: number;
@@ -13,14 +15,24 @@ export interface Leg {
   readonly sticks: Sticks;
   /** From one move of the sticks to the next, s. */
   readonly seconds: number;
-  /** The craft runs on over the ground as it did, whatever the nose does: manual flight, or hold switched off. */
+  /**
+   * The craft runs on over the ground as it did, whatever the nose does: manual flight, or hold switched off.
+   */
   readonly slides?: boolean;
   /** Roll leans the craft into a curve and does not slide it. */
   readonly leans?: boolean;
   /** Pilot-relative mode: forward is away from the pilot, wherever the nose is. */
   readonly pilotRelative?: boolean;
-  /** Something that happens to the craft and not by the sticks: it is moved by so much over the leg, m and degrees. */
-  readonly pushed?: { readonly x?: number; readonly y?: number; readonly z?: number; readonly noseDeg?: number };
+  /**
+   * Something that happens to the craft and not by the sticks: it is moved by so much over the leg, m and
+   * degrees.
+   */
+  readonly pushed?: {
+    readonly x?: number;
+    readonly y?: number;
+    readonly z?: number;
+    readonly noseDeg?: number;
+  };
   /** Said at its beginning. */
   readonly says?: string;
 }
@@ -34,23 +46,40 @@ const SETTLE_S = 0.9;
 const STICK = 0.4;
 const YAW_STICK = 0.5;
 
-const legOf = (part: Partial<Sticks>, seconds: number, says?: string): Leg => ({ sticks: { ...NEUTRAL, ...part }, seconds, ...(says === undefined ? {} : { says }) });
+const legOf = (part: Partial<Sticks>, seconds: number, says?: string): Leg => ({
+  sticks: { ...NEUTRAL, ...part },
+  seconds,
+  ...(says === undefined ? {} : { says }),
+});
 
 /** Sticks at rest for so long, s. */
 export const hold = (seconds: number, says?: string): Leg => legOf({}, seconds, says);
 
 /** Sticks held where they are given, for so long, s. */
-export const mix = (sticks: Partial<Sticks>, seconds: number, says?: string): Leg => legOf(sticks, seconds, says);
+export const mix = (sticks: Partial<Sticks>, seconds: number, says?: string): Leg =>
+  legOf(sticks, seconds, says);
 
 /** As `mix`, while the craft runs on over the ground as before. */
-export const slide = (sticks: Partial<Sticks>, seconds: number, says?: string): Leg => ({ ...legOf(sticks, seconds, says), slides: true });
+export const slide = (sticks: Partial<Sticks>, seconds: number, says?: string): Leg => ({
+  ...legOf(sticks, seconds, says),
+  slides: true,
+});
 
 /** Moved by air, or by another's hand, while the sticks are where they are given. */
-export const pushed = (by: NonNullable<Leg['pushed']>, seconds: number, says?: string, sticks: Partial<Sticks> = {}): Leg => ({ ...legOf(sticks, seconds, says), pushed: by });
+export const pushed = (
+  by: NonNullable<Leg['pushed']>,
+  seconds: number,
+  says?: string,
+  sticks: Partial<Sticks> = {},
+): Leg => ({ ...legOf(sticks, seconds, says), pushed: by });
 
 /** One stick brought to a place and back, long enough to move the craft by so much; then a rest. */
-const alongAxis = (axis: keyof Sticks, full: number, stick: number) => (amount: number, says?: string): readonly Leg[] =>
-  [legOf({ [axis]: Math.sign(amount) * stick }, Math.abs(amount) / (full * stick), says), hold(SETTLE_S)];
+const alongAxis =
+  (axis: keyof Sticks, full: number, stick: number) =>
+  (amount: number, says?: string): readonly Leg[] => [
+    legOf({ [axis]: Math.sign(amount) * stick }, Math.abs(amount) / (full * stick), says),
+    hold(SETTLE_S),
+  ];
 
 /** So many metres forward; negative: backward. */
 export const forward = alongAxis('pitch', FULL.forwardMps, STICK);
@@ -65,17 +94,41 @@ const CIRCLE_PITCH = 0.5;
 const LEAN_ROLL = 0.25;
 const FULL_TURN_DEG = 360;
 
-/** A curve flown nose first: so much of a turn (in degrees, clockwise positive) on a circle of that radius, m. */
+/**
+ * A curve flown nose first: so much of a turn (in degrees, clockwise positive) on a circle of that radius, m.
+ */
 export function curve(radiusM: number, degrees: number, says?: string): Leg {
   const yawDegPerS = ((CIRCLE_PITCH * FULL.forwardMps) / radiusM) * (180 / Math.PI);
-  return { ...mix({ pitch: CIRCLE_PITCH, yaw: (Math.sign(degrees) * yawDegPerS) / FULL.yawDegPerS, roll: Math.sign(degrees) * LEAN_ROLL }, Math.abs(degrees) / yawDegPerS, says), leans: true };
+  return {
+    ...mix(
+      {
+        pitch: CIRCLE_PITCH,
+        yaw: (Math.sign(degrees) * yawDegPerS) / FULL.yawDegPerS,
+        roll: Math.sign(degrees) * LEAN_ROLL,
+      },
+      Math.abs(degrees) / yawDegPerS,
+      says,
+    ),
+    leans: true,
+  };
 }
 
 /** In a lean part of the lift pulls sideways: power added by so much of the stick holds the height. */
-export const powered = (leg: Leg, throttle: number): Leg => ({ ...leg, sticks: { ...leg.sticks, throttle }, pushed: { z: -throttle * FULL.climbMps * leg.seconds } });
+export const powered = (leg: Leg, throttle: number): Leg => ({
+  ...leg,
+  sticks: { ...leg.sticks, throttle },
+  pushed: { z: -throttle * FULL.climbMps * leg.seconds },
+});
 
-/** Round a post with the nose kept on it: sideways and yaw against each other; `laps` positive goes round clockwise seen from above. */
+/**
+ * Round a post with the nose kept on it: sideways and yaw against each other; `laps` positive goes round
+ * clockwise seen from above.
+ */
 export function orbit(radiusM: number, laps: number, says?: string): Leg {
   const yawDegPerS = ((STICK * FULL.sidewaysMps) / radiusM) * (180 / Math.PI);
-  return mix({ roll: -Math.sign(laps) * STICK, yaw: (Math.sign(laps) * yawDegPerS) / FULL.yawDegPerS }, (Math.abs(laps) * FULL_TURN_DEG) / yawDegPerS, says);
+  return mix(
+    { roll: -Math.sign(laps) * STICK, yaw: (Math.sign(laps) * yawDegPerS) / FULL.yawDegPerS },
+    (Math.abs(laps) * FULL_TURN_DEG) / yawDegPerS,
+    says,
+  );
 }

@@ -7,12 +7,22 @@ import { HEAD_SCENES } from './scenes/head';
 import { POINTING_AND_TURNS_SCENES } from './scenes/pointing-and-turns';
 import { WASH_AND_OBSTACLES_SCENES } from './scenes/wash-and-obstacles';
 
-export const SCENES: Readonly<Record<string, Scene>> = { ...HANDS_AND_HOVER_SCENES, ...POINTING_AND_TURNS_SCENES, ...WASH_AND_OBSTACLES_SCENES, ...HEAD_SCENES };
+export const SCENES: Readonly<Record<string, Scene>> = {
+  ...HANDS_AND_HOVER_SCENES,
+  ...POINTING_AND_TURNS_SCENES,
+  ...WASH_AND_OBSTACLES_SCENES,
+  ...HEAD_SCENES,
+};
 
 /** How a drill is set up and flown; null for one that is spoken or done on the ground without sticks. */
 export const sceneOf = (drillId: string): Scene | null => SCENES[drillId] ?? null;
 
-const MIRROR: Readonly<Partial<Record<Side, Side>>> = { left: 'right', right: 'left', clockwise: 'counter-clockwise', 'counter-clockwise': 'clockwise' };
+const MIRROR: Readonly<Partial<Record<Side, Side>>> = {
+  left: 'right',
+  right: 'left',
+  clockwise: 'counter-clockwise',
+  'counter-clockwise': 'clockwise',
+};
 
 export interface Flown {
   readonly moments: readonly Moment[];
@@ -29,9 +39,17 @@ export function movementOf(drillId: string, side: Side | null = null): Flown {
   const scene = sceneOf(drillId);
   if (!scene) throw new RangeError(`${drillOf(drillId).name} is not done with the sticks.`);
   const { windFromDeg } = scene;
-  if (side === null || scene.side === undefined || side === scene.side) return { moments: fly(scene.start, scene.legs), windFromDeg, isMirrored: false };
+  if (side === null || scene.side === undefined || side === scene.side)
+    return { moments: fly(scene.start, scene.legs), windFromDeg, isMirrored: false };
   const own = scene.sides?.[side];
   if (own) return { moments: fly(own.start, own.legs), windFromDeg, isMirrored: false };
-  if (MIRROR[side] === scene.side) return { moments: mirrored(fly(scene.start, scene.legs)), windFromDeg: (360 - windFromDeg) % 360, isMirrored: true };
-  throw new RangeError(`${drillOf(drillId).name} has no side "${side}": one of ${SIDES.filter((each) => drillOf(drillId).sides.includes(each)).join(', ')}.`);
+  if (MIRROR[side] === scene.side)
+    return {
+      moments: mirrored(fly(scene.start, scene.legs)),
+      windFromDeg: (360 - windFromDeg) % 360,
+      isMirrored: true,
+    };
+  throw new RangeError(
+    `${drillOf(drillId).name} has no side "${side}": one of ${SIDES.filter((each) => drillOf(drillId).sides.includes(each)).join(', ')}.`,
+  );
 }

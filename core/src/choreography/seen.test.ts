@@ -5,20 +5,37 @@ const AHEAD = { bearingDeg: 0, tiltDeg: 0, halfDeg: 45 };
 test('straight ahead at eye height is the middle of the view; at 45° aside its edge; twice as far looks half as high', () => {
   expect(seen({ x: 0, y: 10, z: EYE_M }, AHEAD)).toEqual({ across: 0, up: 0, awayM: 10 });
   expect(seen({ x: 10, y: 10, z: EYE_M }, AHEAD).across).toBeCloseTo(1, 9);
-  expect(seen({ x: 0, y: 10, z: EYE_M + 2 }, AHEAD).up).toBeCloseTo(2 * seen({ x: 0, y: 20, z: EYE_M + 2 }, AHEAD).up, 9);
+  expect(seen({ x: 0, y: 10, z: EYE_M + 2 }, AHEAD).up).toBeCloseTo(
+    2 * seen({ x: 0, y: 20, z: EYE_M + 2 }, AHEAD).up,
+    9,
+  );
 });
 
 test('turned to the right, what is to the right is straight ahead', () => {
-  expect(seen({ x: 8, y: 0, z: EYE_M }, { bearingDeg: 90, tiltDeg: 0, halfDeg: 30 })).toMatchObject({ across: expect.closeTo(0, 9) as number, awayM: expect.closeTo(8, 9) as number });
+  expect(seen({ x: 8, y: 0, z: EYE_M }, { bearingDeg: 90, tiltDeg: 0, halfDeg: 30 })).toMatchObject({
+    across: expect.closeTo(0, 9) as number,
+    awayM: expect.closeTo(8, 9) as number,
+  });
 });
 
 test('a movement in front is seen without turning, one all round is not', () => {
-  expect(fixedView([{ x: -3, y: 10, z: 3 }, { x: 3, y: 10, z: 3 }])).toMatchObject({ bearingDeg: 0 });
-  expect(fixedView([{ x: -10, y: 0.1, z: 3 }, { x: 10, y: 0.1, z: 3 }, { x: 0, y: -10, z: 3 }])).toBeNull();
+  expect(
+    fixedView([
+      { x: -3, y: 10, z: 3 },
+      { x: 3, y: 10, z: 3 },
+    ]),
+  ).toMatchObject({ bearingDeg: 0 });
+  expect(
+    fixedView([
+      { x: -10, y: 0.1, z: 3 },
+      { x: 10, y: 0.1, z: 3 },
+      { x: 0, y: -10, z: 3 },
+    ]),
+  ).toBeNull();
   expect(turningView({ x: 5, y: 5, z: 3 }).bearingDeg).toBeCloseTo(45, 9);
 });
 
-test('nose to the pilot, its right rotors are on the pilot\'s left; leaning forward its nose is lower', () => {
+test("nose to the pilot, its right rotors are on the pilot's left; leaning forward its nose is lower", () => {
   const [frontRight] = craftPoints({ x: 0, y: 10, z: 3, noseDeg: 180 }, 0.4, { forward: 0, right: 0 });
   expect(frontRight!.x).toBeLessThan(0);
   expect(frontRight!.y).toBeLessThan(10);

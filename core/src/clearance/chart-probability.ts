@@ -21,7 +21,8 @@ export interface PackCorrelation {
 }
 
 const assertRate = (missRate: number) => {
-  if (!(missRate >= 0 && missRate <= 1)) throw new RangeError(`A miss rate lies between 0 and 1, not ${missRate}.`);
+  if (!(missRate >= 0 && missRate <= 1))
+    throw new RangeError(`A miss rate lies between 0 and 1, not ${missRate}.`);
 };
 
 /**
@@ -54,7 +55,10 @@ function* follow(lattice: ScoreLattice, limit: Point, missRate: number, correlat
         const probability = standing.probability * (met ? 1 - miss : miss);
         if (probability === 0) continue;
         const point = lattice.step(standing.point, met);
-        if (lattice.compare(point, limit) >= 0) { cleared += probability; continue; }
+        if (lattice.compare(point, limit) >= 0) {
+          cleared += probability;
+          continue;
+        }
         const missedInPack = withinPack === 0 || lastOfPack ? 0 : standing.missedInPack + (met ? 0 : 1);
         const key = `${point.met}/${point.missed}/${missedInPack}`;
         const there = next.get(key);
@@ -72,7 +76,11 @@ function* follow(lattice: ScoreLattice, limit: Point, missRate: number, correlat
  * @returns reps + 1 probabilities, never falling
  */
 export function chanceClearedWithin(
-  lattice: ScoreLattice, limit: Point, reps: number, missRate: number, correlation?: PackCorrelation,
+  lattice: ScoreLattice,
+  limit: Point,
+  reps: number,
+  missRate: number,
+  correlation?: PackCorrelation,
 ): readonly number[] {
   const chances: number[] = [];
   for (const cleared of follow(lattice, limit, missRate, correlation)) {
@@ -90,9 +98,12 @@ const SETTLED = 1e-11;
 const SETTLED_FOR = 20;
 
 /**
- * Mean number of reps until `limit` is reached: the sum over n of P(more than n reps). After a while the chance of going on is the
- * same at every rep (the chain has forgotten where it started), and what is left of the sum is a geometric series. Reps are independent here.
- * @throws RangeError when such a pilot practically never gets there (the sum has not settled within 5 000 reps)
+ * Mean number of reps until `limit` is reached: the sum over n of P(more than n reps). After a while the
+ * chance of going on is the
+ * same at every rep (the chain has forgotten where it started), and what is left of the sum is a geometric
+ * series. Reps are independent here.
+ * @throws RangeError when such a pilot practically never gets there (the sum has not settled within 5 000
+ *   reps)
  */
 export function expectedReps(lattice: ScoreLattice, limit: Point, missRate: number): number {
   let mean = 0;
@@ -106,7 +117,8 @@ export function expectedReps(lattice: ScoreLattice, limit: Point, missRate: numb
     const share = left / before;
     settledFor = left < 1 && share < 1 && Math.abs(share - goesOn) < SETTLED ? settledFor + 1 : 0;
     if (settledFor >= SETTLED_FOR) return mean + left / (1 - share);
-    if (reps > LONGEST) throw new RangeError(`A pilot who misses ${missRate} of reps practically never reaches the limit.`);
+    if (reps > LONGEST)
+      throw new RangeError(`A pilot who misses ${missRate} of reps practically never reaches the limit.`);
     mean += left;
     before = left;
     goesOn = share;

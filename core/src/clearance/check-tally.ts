@@ -16,11 +16,15 @@ export class CheckTally {
     this.of = new Map(keyDrills.map((drillId) => [drillId, { met: 0, missed: 0 }]));
   }
 
-  /** Adds an attempt; a drill that is through takes no more. Says how the check ended, or null while it goes on. */
+  /**
+   * Adds an attempt; a drill that is through takes no more. Says how the check ended, or null while it goes
+   * on.
+   */
   add(rep: Pick<Rep, 'drillId' | 'met'>): 'passed' | 'failed' | null {
     const drill = this.of.get(rep.drillId);
     if (!drill || drill.met >= CHECK_MET_NEEDED) return null;
-    if (rep.met) drill.met += 1; else drill.missed += 1;
+    if (rep.met) drill.met += 1;
+    else drill.missed += 1;
     if (drill.missed > CHECK_ATTEMPTS - CHECK_MET_NEEDED) return 'failed';
     return this.passed() ? 'passed' : null;
   }

@@ -27,9 +27,17 @@ function reachable(lattice: ScoreLattice, reps: number): Point[] {
   return points.filter((point, i) => i === 0 || lattice.compare(points[i - 1]!, point) !== 0);
 }
 
-/** The smallest limit that a pilot at `missRate` reaches within the planned reps no more often than the risk allows; null when none is that high. */
-function smallestLimit(lattice: ScoreLattice, rule: ClearingRule, missRate: number): { readonly point: Point; readonly chance: number } | null {
-  const chance = (point: Point) => chanceClearedWithin(lattice, point, rule.plannedReps, missRate)[rule.plannedReps]!;
+/**
+ * The smallest limit that a pilot at `missRate` reaches within the planned reps no more often than the risk
+ * allows; null when none is that high.
+ */
+function smallestLimit(
+  lattice: ScoreLattice,
+  rule: ClearingRule,
+  missRate: number,
+): { readonly point: Point; readonly chance: number } | null {
+  const chance = (point: Point) =>
+    chanceClearedWithin(lattice, point, rule.plannedReps, missRate)[rule.plannedReps]!;
   const risk = rule.riskPercent / 100;
   const points = reachable(lattice, rule.plannedReps);
   const highest = points.at(-1);
@@ -54,7 +62,10 @@ export function chooseLimit(rule: ClearingRule): Limit {
   const p0 = rule.unacceptableMissPercent / 100;
   const p1 = rule.acceptableMissPercent / 100;
   const smallest = smallestLimit(lattice, rule, p0);
-  if (!smallest) throw new RangeError(`${rule.plannedReps} planned reps are too few for a risk of ${rule.riskPercent} %: plan more reps or accept more risk.`);
+  if (!smallest)
+    throw new RangeError(
+      `${rule.plannedReps} planned reps are too few for a risk of ${rule.riskPercent} %: plan more reps or accept more risk.`,
+    );
   const { point, chance } = smallest;
   return {
     point,
@@ -78,7 +89,8 @@ export interface RelapseLimit {
 }
 
 /**
- * The smallest limit at which bad luck calls a competent pilot back within the planned reps no more often than the risk allows: the
+ * The smallest limit at which bad luck calls a competent pilot back within the planned reps no more often
+ * than the risk allows: the
  * mirror of `chooseLimit`.
  * @throws RangeError when the planned reps are too few for that risk
  */
@@ -86,7 +98,10 @@ export function chooseRelapseLimit(rule: ClearingRule): RelapseLimit {
   const lattice = new ScoreLattice(rule, 'relapse');
   const p1 = rule.acceptableMissPercent / 100;
   const smallest = smallestLimit(lattice, rule, p1);
-  if (!smallest) throw new RangeError(`${rule.plannedReps} planned reps are too few for a risk of ${rule.riskPercent} %: plan more reps or accept more risk.`);
+  if (!smallest)
+    throw new RangeError(
+      `${rule.plannedReps} planned reps are too few for a risk of ${rule.riskPercent} %: plan more reps or accept more risk.`,
+    );
   const { point, chance } = smallest;
   return {
     point,
@@ -101,7 +116,12 @@ export function chooseRelapseLimit(rule: ClearingRule): RelapseLimit {
 function remembered<T>(choose: (rule: ClearingRule) => T): (rule: ClearingRule) => T {
   const chosen = new Map<string, T>();
   return (rule) => {
-    const key = [rule.unacceptableMissPercent, rule.acceptableMissPercent, rule.riskPercent, rule.plannedReps].join('/');
+    const key = [
+      rule.unacceptableMissPercent,
+      rule.acceptableMissPercent,
+      rule.riskPercent,
+      rule.plannedReps,
+    ].join('/');
     const there = chosen.get(key) ?? choose(rule);
     chosen.set(key, there);
     return there;

@@ -18,7 +18,11 @@ class Diary {
   readonly moves: Move[] = [];
   private minute = 0;
 
-  constructor(readonly pilot: WeaknessFacts['pilot'] = { mode: 'position-hold', windLimitMps: 6.7 }, readonly keyDrills: readonly string[] = [DRILL], readonly causeId = CAUSE) {
+  constructor(
+    readonly pilot: WeaknessFacts['pilot'] = { mode: 'position-hold', windLimitMps: 6.7 },
+    readonly keyDrills: readonly string[] = [DRILL],
+    readonly causeId = CAUSE,
+  ) {
     this.move('opened', FIRST);
   }
 
@@ -28,15 +32,33 @@ class Diary {
   }
 
   move(kind: Move['kind'], day: Day, more: Partial<Move> = {}): Move {
-    const move: Move = { id: `m${this.moves.length}`, kind, at: this.instant(day), reason: null, undoes: null, ...more };
+    const move: Move = {
+      id: `m${this.moves.length}`,
+      kind,
+      at: this.instant(day),
+      reason: null,
+      undoes: null,
+      ...more,
+    };
     this.moves.push(move);
     return move;
   }
 
   rep(day: Day, met: boolean, more: Partial<Rep> = {}): this {
     this.reps.push({
-      id: `r${String(this.reps.length).padStart(4, '0')}`, drillId: DRILL, purpose: 'test', met, side: null, band: 'calm', flownOn: 'craft',
-      mode: this.pilot.mode, pilotRelative: false, day, flownAt: this.instant(day), takenBack: false, ...more,
+      id: `r${String(this.reps.length).padStart(4, '0')}`,
+      drillId: DRILL,
+      purpose: 'test',
+      met,
+      side: null,
+      band: 'calm',
+      flownOn: 'craft',
+      mode: this.pilot.mode,
+      pilotRelative: false,
+      day,
+      flownAt: this.instant(day),
+      takenBack: false,
+      ...more,
     });
     return this;
   }
@@ -94,17 +116,22 @@ describe('from open to ready for check', () => {
   test('a wind band the pilot will fly in and has not shown holds it back', () => {
     const diary = new Diary().met(addDays(FIRST, 1), 5).met(addDays(FIRST, 2), 5);
     expect(diary.rung('coverage').met).toBe(false);
-    expect(diary.now().coverage.filter((cell) => !cell.shown)).toEqual([{ drillId: DRILL, what: { band: 'light' }, shown: false }]);
+    expect(diary.now().coverage.filter((cell) => !cell.shown)).toEqual([
+      { drillId: DRILL, what: { band: 'light' }, shown: false },
+    ]);
   });
 
   test('a pilot whose limit is calm air need not show light wind', () => {
-    const diary = new Diary({ mode: 'position-hold', windLimitMps: 2 }).met(addDays(FIRST, 1), 5).met(addDays(FIRST, 2), 5);
+    const diary = new Diary({ mode: 'position-hold', windLimitMps: 2 })
+      .met(addDays(FIRST, 1), 5)
+      .met(addDays(FIRST, 2), 5);
     expect(diary.now().state).toBe('ready-for-check');
   });
 
   test('the simulator moves the chart, but the craft must be shown', () => {
     const diary = new Diary();
-    for (const rep of ['calm', 'light'] as const) diary.met(addDays(FIRST, rep === 'calm' ? 1 : 2), 5, { band: rep, flownOn: 'simulator' });
+    for (const rep of ['calm', 'light'] as const)
+      diary.met(addDays(FIRST, rep === 'calm' ? 1 : 2), 5, { band: rep, flownOn: 'simulator' });
     expect(diary.rung('test').met).toBe(true);
     expect(diary.rung('coverage').share).toBe(0);
   });
@@ -134,20 +161,32 @@ describe('from open to ready for check', () => {
 });
 
 describe('a drill with sides', () => {
-  const sides = () => new Diary({ mode: 'position-hold', windLimitMps: 2 }, ['side-on-hover'], 'orientation-side-on');
+  const sides = () =>
+    new Diary({ mode: 'position-hold', windLimitMps: 2 }, ['side-on-hover'], 'orientation-side-on');
 
   test('has a chart for each, and a strong side does not carry a weak one', () => {
     const diary = sides().met(FIRST, 30, { drillId: 'side-on-hover', side: 'nose-left' });
-    expect(diary.now().charts.map((chart) => [chart.side, chart.curve.reachedAt])).toEqual([['nose-left', 10], ['nose-right', null]]);
+    expect(diary.now().charts.map((chart) => [chart.side, chart.curve.reachedAt])).toEqual([
+      ['nose-left', 10],
+      ['nose-right', null],
+    ]);
     expect(diary.rung('test')).toMatchObject({ met: false, share: 0.5 });
   });
 
   test('a rep without its side moves neither', () => {
-    expect(sides().met(FIRST, 10, { drillId: 'side-on-hover' }).now().charts.map((chart) => chart.curve.reps)).toEqual([0, 0]);
+    expect(
+      sides()
+        .met(FIRST, 10, { drillId: 'side-on-hover' })
+        .now()
+        .charts.map((chart) => chart.curve.reps),
+    ).toEqual([0, 0]);
   });
 
   test('reps in pilot-relative mode never count for an orientation weakness', () => {
-    expect(sides().met(FIRST, 10, { drillId: 'side-on-hover', side: 'nose-left', pilotRelative: true }).now().charts[0]!.curve.reps).toBe(0);
+    expect(
+      sides().met(FIRST, 10, { drillId: 'side-on-hover', side: 'nose-left', pilotRelative: true }).now()
+        .charts[0]!.curve.reps,
+    ).toBe(0);
   });
 });
 
@@ -165,7 +204,10 @@ describe('the check', () => {
   });
 
   test('four met of five pass it; then it waits for the signature', () => {
-    const diary = new Diary().ready().met(CHECK_DAY, 2, { purpose: 'check' }).rep(CHECK_DAY, false, { purpose: 'check' });
+    const diary = new Diary()
+      .ready()
+      .met(CHECK_DAY, 2, { purpose: 'check' })
+      .rep(CHECK_DAY, false, { purpose: 'check' });
     expect(diary.rung('kept')).toMatchObject({ met: false, share: 0.5 });
     diary.met(CHECK_DAY, 2, { purpose: 'check' });
     expect(diary.rung('kept').met).toBe(true);
@@ -178,7 +220,10 @@ describe('the check', () => {
   });
 
   test('two missed fail it: back to drilling, and the test starts from nothing', () => {
-    const diary = new Diary().ready().rep(CHECK_DAY, false, { purpose: 'check' }).rep(CHECK_DAY, false, { purpose: 'check' });
+    const diary = new Diary()
+      .ready()
+      .rep(CHECK_DAY, false, { purpose: 'check' })
+      .rep(CHECK_DAY, false, { purpose: 'check' });
     expect(diary.now()).toMatchObject({ state: 'drilling', failedChecks: 1, check: null });
     expect(diary.now().charts[0]!.curve.reps).toBe(0);
     diary.met(addDays(CHECK_DAY, 1), 5).met(addDays(CHECK_DAY, 2), 5, { band: 'light' });
@@ -187,7 +232,10 @@ describe('the check', () => {
   });
 
   test('once passed, a later practice does not undo it', () => {
-    const diary = new Diary().ready().met(CHECK_DAY, 4, { purpose: 'check' }).rep(addDays(CHECK_DAY, 1), false, { purpose: 'practice' });
+    const diary = new Diary()
+      .ready()
+      .met(CHECK_DAY, 4, { purpose: 'check' })
+      .rep(addDays(CHECK_DAY, 1), false, { purpose: 'practice' });
     expect(nextStep(diary.now(), addDays(CHECK_DAY, 1))).toEqual({ do: 'sign' });
   });
 });
@@ -260,7 +308,10 @@ describe('on watch: checks go on, and the chart may call the pilot back', () => 
 
   test('the next check is due no sooner than the gap after the one that was passed, and its date is the next step', () => {
     const now = signed().now();
-    expect(now.watch).toMatchObject({ checks: [{ day: CHECK_DAY, passed: true }], next: { drills: [{ met: 0, missed: 0 }] } });
+    expect(now.watch).toMatchObject({
+      checks: [{ day: CHECK_DAY, passed: true }],
+      next: { drills: [{ met: 0, missed: 0 }] },
+    });
     const { from } = now.watch!.next;
     expect(from >= addDays(CHECK_DAY, 7)).toBe(true);
     expect(nextStep(now, CHECK_DAY)).toEqual({ do: 'watch', until: from });
@@ -274,18 +325,30 @@ describe('on watch: checks go on, and the chart may call the pilot back', () => 
     expect(diary.now().watch).toMatchObject({ checks: [{}], next: { from }, curve: { alarmAt: null } });
     expect(diary.now().watch!.curve.scores).toHaveLength(5);
     diary.met(from, 4, { purpose: 'check' });
-    expect(diary.now().watch!.checks).toEqual([{ day: CHECK_DAY, passed: true }, { day: from, passed: true }]);
+    expect(diary.now().watch!.checks).toEqual([
+      { day: CHECK_DAY, passed: true },
+      { day: from, passed: true },
+    ]);
     expect(diary.now().watch!.next.from > addDays(from, 7)).toBe(true);
   });
 
   test('a failed check asks for another soon, and alone does not call the pilot back', () => {
-    const diary = signed().met(later, 3, { purpose: 'check' }).rep(later, false, { purpose: 'check' }).rep(later, false, { purpose: 'check' });
-    expect(diary.now()).toMatchObject({ state: 'watch', watch: { checks: [{ passed: true }, { passed: false }] } });
+    const diary = signed()
+      .met(later, 3, { purpose: 'check' })
+      .rep(later, false, { purpose: 'check' })
+      .rep(later, false, { purpose: 'check' });
+    expect(diary.now()).toMatchObject({
+      state: 'watch',
+      watch: { checks: [{ passed: true }, { passed: false }] },
+    });
     expect(diary.now().watch!.next.from).toBe(addDays(later, 7));
   });
 
   test('three misses in a row call the pilot back: drilling again from nothing, the signature gone, until it is cleared and signed anew', () => {
-    const diary = signed().rep(later, false, { purpose: 'check' }).rep(later, false, { purpose: 'check' }).rep(later, false, { purpose: 'check' });
+    const diary = signed()
+      .rep(later, false, { purpose: 'check' })
+      .rep(later, false, { purpose: 'check' })
+      .rep(later, false, { purpose: 'check' });
     expect(diary.now()).toMatchObject({ state: 'drilling', relapsed: true, watch: null, reps: 0 });
     expect(diary.now().rungs.map((rung) => rung.met)).toEqual([false, false, false, false, false]);
     expect(nextStep(diary.now(), later)).toEqual({ do: 'drill' });
@@ -293,12 +356,17 @@ describe('on watch: checks go on, and the chart may call the pilot back', () => 
     expect(diary.now().state).toBe('ready-for-check');
     diary.met(addDays(later, 9), 4, { purpose: 'check' });
     diary.move('signed', addDays(later, 9));
-    expect(diary.now()).toMatchObject({ state: 'watch', relapsed: false, watch: { checks: [{ day: addDays(later, 9) }] } });
+    expect(diary.now()).toMatchObject({
+      state: 'watch',
+      relapsed: false,
+      watch: { checks: [{ day: addDays(later, 9) }] },
+    });
   });
 
   test('practice on watch, and reps with help the pilot does not fly with, leave the chart alone', () => {
     const diary = signed();
-    for (let i = 0; i < 5; i += 1) diary.rep(later, false, { purpose: 'practice' }).rep(later, false, { mode: 'rate' });
+    for (let i = 0; i < 5; i += 1)
+      diary.rep(later, false, { purpose: 'practice' }).rep(later, false, { mode: 'rate' });
     expect(diary.now()).toMatchObject({ state: 'watch', watch: { curve: { scores: [0] } } });
   });
 

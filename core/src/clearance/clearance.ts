@@ -53,14 +53,17 @@ export interface Clearance {
   readonly reps: number;
 }
 
-const flownOrder = (a: Rep, b: Rep) => (a.flownAt < b.flownAt ? -1 : a.flownAt > b.flownAt ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+const flownOrder = (a: Rep, b: Rep) =>
+  a.flownAt < b.flownAt ? -1 : a.flownAt > b.flownAt ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
 
 const chartsOf = (facts: WeaknessFacts, tests: readonly Rep[]): Chart[] =>
   facts.keyDrills.flatMap((drillId) => {
     const { sides } = drillOf(drillId);
     const each: readonly (Side | null)[] = sides.length > 0 ? sides : [null];
     return each.map((side) => {
-      const met = tests.filter((rep) => rep.drillId === drillId && (side === null || rep.side === side)).map((rep) => rep.met);
+      const met = tests
+        .filter((rep) => rep.drillId === drillId && (side === null || rep.side === side))
+        .map((rep) => rep.met);
       return { drillId, side, curve: learningCurve(facts.rule, met) };
     });
   });
@@ -68,7 +71,9 @@ const chartsOf = (facts: WeaknessFacts, tests: readonly Rep[]): Chart[] =>
 const daysOf = (facts: WeaknessFacts, tests: readonly Rep[]) =>
   facts.keyDrills.map((drillId) => ({
     drillId,
-    days: [...new Set(tests.filter((rep) => rep.drillId === drillId && rep.met).map((rep) => rep.day))].sort(),
+    days: [
+      ...new Set(tests.filter((rep) => rep.drillId === drillId && rep.met).map((rep) => rep.day)),
+    ].sort(),
   }));
 
 interface FirstThree {
@@ -88,16 +93,26 @@ function firstThree(facts: WeaknessFacts, tests: readonly Rep[]): FirstThree {
   const days = daysOf(facts, tests);
   const { passDays } = facts.rule;
   const shares = {
-    test: share(charts.reduce((sum, chart) => sum + chart.curve.share, 0), charts.length),
+    test: share(
+      charts.reduce((sum, chart) => sum + chart.curve.share, 0),
+      charts.length,
+    ),
     coverage: share(coverage.filter((cell) => cell.shown).length, coverage.length),
-    days: share(days.reduce((sum, drill) => sum + Math.min(drill.days.length, passDays), 0), days.length * passDays),
+    days: share(
+      days.reduce((sum, drill) => sum + Math.min(drill.days.length, passDays), 0),
+      days.length * passDays,
+    ),
   };
   const met = {
     test: charts.length > 0 && charts.every((chart) => chart.curve.reachedAt !== null),
     coverage: coverage.length > 0 && coverage.every((cell) => cell.shown),
     days: days.length > 0 && days.every((drill) => drill.days.length >= passDays),
   };
-  const rungs = (['test', 'coverage', 'days'] as const).map((id) => ({ id, met: met[id], share: met[id] ? 1 : shares[id] }));
+  const rungs = (['test', 'coverage', 'days'] as const).map((id) => ({
+    id,
+    met: met[id],
+    share: met[id] ? 1 : shares[id],
+  }));
   return { charts, coverage, days, rungs, met: rungs.every((rung) => rung.met) };
 }
 
@@ -137,7 +152,8 @@ function followRound(facts: WeaknessFacts, reps: readonly Rep[]): Round {
       fail(rep);
       continue;
     }
-    const counted = whyNotCounted(rep, facts.causeId, facts.pilot.mode) === null && facts.keyDrills.includes(rep.drillId);
+    const counted =
+      whyNotCounted(rep, facts.causeId, facts.pilot.mode) === null && facts.keyDrills.includes(rep.drillId);
     const passed = tally.passed();
     if (rep.purpose !== 'check') {
       if (!passed && (lastPractice === null || rep.day > lastPractice)) lastPractice = rep.day;
@@ -154,11 +170,14 @@ function followRound(facts: WeaknessFacts, reps: readonly Rep[]): Round {
     if (ended === 'failed') fail(rep);
   }
 
-  const check = !three().met || lastPractice === null ? null : {
-    from: addDays(lastPractice, facts.rule.checkGapDays),
-    drills: tally.drills(),
-    passed: tally.passed(),
-  };
+  const check =
+    !three().met || lastPractice === null
+      ? null
+      : {
+          from: addDays(lastPractice, facts.rule.checkGapDays),
+          drills: tally.drills(),
+          passed: tally.passed(),
+        };
   return { three: three(), check, failedAt, reps: flown, keptOn };
 }
 
@@ -174,20 +193,37 @@ interface Followed {
   readonly relapsed: boolean;
 }
 
-/** Each signature ends a round and begins a watch; a watch whose chart calls the pilot back begins a round with the reps after that one. */
-function followSignatures(facts: WeaknessFacts, signatures: readonly string[], reps: readonly Rep[]): Followed {
+/**
+ * Each signature ends a round and begins a watch; a watch whose chart calls the pilot back begins a round
+ * with the reps after that one.
+ */
+function followSignatures(
+  facts: WeaknessFacts,
+  signatures: readonly string[],
+  reps: readonly Rep[],
+): Followed {
   let left = reps;
   let last: Followed | null = null;
   for (const [i, at] of signatures.entries()) {
     const next = signatures[i + 1];
-    const round = followRound(facts, left.filter((rep) => rep.flownAt < at));
+    const round = followRound(
+      facts,
+      left.filter((rep) => rep.flownAt < at),
+    );
     const seen = left.filter((rep) => rep.flownAt >= at && (next === undefined || rep.flownAt < next));
-    const watched = followWatch(facts, seen, round.keptOn === null ? null : { day: round.keptOn, passed: true }, at.slice(0, 10));
+    const watched = followWatch(
+      facts,
+      seen,
+      round.keptOn === null ? null : { day: round.keptOn, passed: true },
+      at.slice(0, 10),
+    );
     const { alarm } = watched;
     if (alarm) left = left.filter((rep) => flownOrder(rep, alarm) > 0);
     last = { round, watched, relapsed: alarm !== null };
   }
-  return last && !last.relapsed ? last : { round: followRound(facts, left), watched: null, relapsed: last?.relapsed ?? false };
+  return last && !last.relapsed
+    ? last
+    : { round: followRound(facts, left), watched: null, relapsed: last?.relapsed ?? false };
 }
 
 /**
@@ -197,10 +233,16 @@ function followSignatures(facts: WeaknessFacts, signatures: readonly string[], r
 export function clearanceOf(facts: WeaknessFacts): Clearance {
   const standing = standingOf(facts.moves);
   const { roundFrom } = standing;
-  const reps = roundFrom === null ? [] : facts.reps.filter((rep) => !rep.takenBack && rep.flownAt >= roundFrom).sort(flownOrder);
+  const reps =
+    roundFrom === null
+      ? []
+      : facts.reps.filter((rep) => !rep.takenBack && rep.flownAt >= roundFrom).sort(flownOrder);
   const { round, watched, relapsed } = followSignatures(facts, standing.signatures, reps);
   const state = relapsed ? (round.check ? 'ready-for-check' : 'drilling') : stateOf(standing.state, round);
-  const watch = watched && state === 'watch' ? { curve: watched.curve, checks: watched.checks, next: watched.next } : null;
+  const watch =
+    watched && state === 'watch'
+      ? { curve: watched.curve, checks: watched.checks, next: watched.next }
+      : null;
   const signed = state === 'watch' || state === 'closed';
   const keptMet = round.check?.drills.reduce((sum, drill) => sum + drill.met, 0) ?? 0;
   const kept = round.check?.passed ?? false;

@@ -27,7 +27,9 @@ export type WhyNotCounted = 'other-assistance' | 'pilot-relative' | 'no-side';
  * what is being tested.
  */
 export function whyNotCounted(
-  rep: Pick<Rep, 'drillId' | 'mode' | 'pilotRelative' | 'side'>, causeId: string, flies: FlightMode,
+  rep: Pick<Rep, 'drillId' | 'mode' | 'pilotRelative' | 'side'>,
+  causeId: string,
+  flies: FlightMode,
 ): WhyNotCounted | null {
   const drill = drillOf(rep.drillId);
   if (!modesFor(drill.assistance, flies).includes(rep.mode)) return 'other-assistance';

@@ -25,14 +25,22 @@ export function bandsWanted(drillId: string, windLimitMps: number): readonly Win
  * has and in every wind band the pilot will fly in.
  * @param tests counted test reps, on craft or simulator
  */
-export function coverageOf(keyDrills: readonly string[], windLimitMps: number, tests: readonly Rep[]): readonly CoverageCell[] {
+export function coverageOf(
+  keyDrills: readonly string[],
+  windLimitMps: number,
+  tests: readonly Rep[],
+): readonly CoverageCell[] {
   return keyDrills.flatMap((drillId): CoverageCell[] => {
     const met = tests.filter((rep) => rep.drillId === drillId && rep.met && rep.flownOn === 'craft');
     const { sides } = drillOf(drillId);
     return [
       ...(sides.length === 0 ? [{ drillId, what: 'craft' as const, shown: met.length > 0 }] : []),
       ...sides.map((side) => ({ drillId, what: { side }, shown: met.some((rep) => rep.side === side) })),
-      ...bandsWanted(drillId, windLimitMps).map((band) => ({ drillId, what: { band }, shown: met.some((rep) => rep.band === band) })),
+      ...bandsWanted(drillId, windLimitMps).map((band) => ({
+        drillId,
+        what: { band },
+        shown: met.some((rep) => rep.band === band),
+      })),
     ];
   });
 }

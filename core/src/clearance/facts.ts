@@ -25,7 +25,15 @@ export interface Rep {
   readonly takenBack: boolean;
 }
 
-export const MOVE_KINDS = ['opened', 'occurrence-added', 'reopened', 'signed', 'signed-early', 'closed', 'undone'] as const;
+export const MOVE_KINDS = [
+  'opened',
+  'occurrence-added',
+  'reopened',
+  'signed',
+  'signed-early',
+  'closed',
+  'undone',
+] as const;
 export type MoveKind = (typeof MOVE_KINDS)[number];
 
 /** One step in the life of a weakness. Moves are only ever added. */
@@ -47,10 +55,22 @@ export interface WeaknessFacts {
   readonly rule: ClearingRule;
   readonly moves: readonly Move[];
   readonly reps: readonly Rep[];
-  /** Reps with which a check failed, as they were judged when they were flown: they stay failures whatever is changed about the pilot later. */
+  /**
+   * Reps with which a check failed, as they were judged when they were flown: they stay failures whatever is
+   * changed about the pilot later.
+   */
   readonly failedAt?: readonly string[];
 }
 
 /** Why a rep was missed, in the two taps a trainer has for it. */
-export const MISS_REASONS = ['wrong-first-move', 'off-the-mark', 'height', 'nose', 'too-fast', 'too-late', 'sensor-stopped-it', 'taken-over'] as const;
+export const MISS_REASONS = [
+  'wrong-first-move',
+  'off-the-mark',
+  'height',
+  'nose',
+  'too-fast',
+  'too-late',
+  'sensor-stopped-it',
+  'taken-over',
+] as const;
 export type MissReason = (typeof MISS_REASONS)[number];

@@ -11,5 +11,9 @@ export interface InLists {
   readonly checkPassed: boolean;
 }
 
-export const inLists = ({ state, rungs, watch, check }: Clearance): InLists =>
-  ({ state, rungs: rungs.map((rung) => rung.share), checkFrom: (watch?.next ?? check)?.from ?? null, checkPassed: check?.passed ?? false });
+export const inLists = ({ state, rungs, watch, check }: Clearance): InLists => ({
+  state,
+  rungs: rungs.map((rung) => rung.share),
+  checkFrom: (watch?.next ?? check)?.from ?? null,
+  checkPassed: check?.passed ?? false,
+});

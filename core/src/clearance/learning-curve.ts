@@ -41,6 +41,9 @@ export function cleanRepsToGo(rule: ClearingRule, from: Point): number {
   const { point } = limitOf(rule);
   let at = from;
   let reps = 0;
-  while (lattice.compare(at, point) < 0) { at = lattice.step(at, true); reps += 1; }
+  while (lattice.compare(at, point) < 0) {
+    at = lattice.step(at, true);
+    reps += 1;
+  }
   return reps;
 }

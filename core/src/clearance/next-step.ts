@@ -11,14 +11,21 @@ export type NextStep =
   | { readonly do: 'watch'; readonly until: Day }
   | { readonly do: 'nothing' };
 
-export function nextStep(clearance: Pick<Clearance, 'state' | 'check'> & { readonly watch: { readonly next: { readonly from: Day } } | null }, today: Day): NextStep {
+export function nextStep(
+  clearance: Pick<Clearance, 'state' | 'check'> & {
+    readonly watch: { readonly next: { readonly from: Day } } | null;
+  },
+  today: Day,
+): NextStep {
   switch (clearance.state) {
     case 'open':
     case 'drilling':
       return { do: 'drill' };
     case 'watch':
       if (!clearance.watch) return { do: 'nothing' };
-      return today >= clearance.watch.next.from ? { do: 'check' } : { do: 'watch', until: clearance.watch.next.from };
+      return today >= clearance.watch.next.from
+        ? { do: 'check' }
+        : { do: 'watch', until: clearance.watch.next.from };
     case 'closed':
     case 'withdrawn':
       return { do: 'nothing' };

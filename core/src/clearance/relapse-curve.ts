@@ -11,7 +11,10 @@ export interface RelapseCurve {
   readonly alarmAt: number | null;
 }
 
-/** Draws the relapse CUSUM over the reps flown on watch, in the order they were flown. Past its alarm it is not drawn on. */
+/**
+ * Draws the relapse CUSUM over the reps flown on watch, in the order they were flown. Past its alarm it is
+ * not drawn on.
+ */
 export function relapseCurve(rule: ClearingRule, met: readonly boolean[]): RelapseCurve {
   const lattice = new ScoreLattice(rule, 'relapse');
   const limit = relapseLimitOf(rule);

@@ -5,7 +5,8 @@ import { ORIGIN, ScoreLattice } from './score-lattice';
 const lattice = new ScoreLattice(DEFAULT_RULE);
 
 describe('scores of the learning-curve CUSUM', () => {
-  // Biau and Porcher (Statistics in Medicine 2010): ln((1 − p1)/(1 − p0)) and ln(p1/p0), here with p0 = 0.4 and p1 = 0.1.
+  // Biau and Porcher (Statistics in Medicine 2010): ln((1 − p1)/(1 − p0)) and ln(p1/p0), here with p0 = 0.4
+  // and p1 = 0.1.
   test('a rep met adds ln 1.5 and a rep missed takes ln 4', () => {
     expect(lattice.rise).toBeCloseTo(0.405465108, 9);
     expect(lattice.fall).toBeCloseTo(1.386294361, 9);
@@ -27,15 +28,26 @@ describe('scores of the learning-curve CUSUM', () => {
 
   test('comparison agrees with whole-number arithmetic done another way', () => {
     // 1.5^met against 4^missed, as 3^met against 2^met × 4^missed.
-    const whole = (base: bigint, times: number) => Array.from({ length: times }).reduce<bigint>((product) => product * base, BigInt(1));
-    fc.assert(fc.property(fc.nat(60), fc.nat(30), (met, missed) => {
-      const left = whole(BigInt(3), met);
-      const right = whole(BigInt(2), met) * whole(BigInt(4), missed);
-      expect(lattice.compare({ met, missed }, ORIGIN)).toBe(left === right ? 0 : left > right ? 1 : -1);
-    }));
+    const whole = (base: bigint, times: number) =>
+      Array.from({ length: times }).reduce<bigint>((product) => product * base, BigInt(1));
+    fc.assert(
+      fc.property(fc.nat(60), fc.nat(30), (met, missed) => {
+        const left = whole(BigInt(3), met);
+        const right = whole(BigInt(2), met) * whole(BigInt(4), missed);
+        expect(lattice.compare({ met, missed }, ORIGIN)).toBe(left === right ? 0 : left > right ? 1 : -1);
+      }),
+    );
   });
 
-  test.each([[40, 40], [10, 40], [100, 10], [40, 0], [40.5, 10]])('rates of %s and %s per cent are refused', (unacceptableMissPercent, acceptableMissPercent) => {
-    expect(() => new ScoreLattice({ unacceptableMissPercent, acceptableMissPercent })).toThrow(/whole per cent/);
+  test.each([
+    [40, 40],
+    [10, 40],
+    [100, 10],
+    [40, 0],
+    [40.5, 10],
+  ])('rates of %s and %s per cent are refused', (unacceptableMissPercent, acceptableMissPercent) => {
+    expect(() => new ScoreLattice({ unacceptableMissPercent, acceptableMissPercent })).toThrow(
+      /whole per cent/,
+    );
   });
 });

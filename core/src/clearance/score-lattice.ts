@@ -25,8 +25,10 @@ const power = (base: bigint, exponent: number): bigint => {
 export type ChartOf = 'learning' | 'relapse';
 
 /**
- * The scores of two mirrored charts, each kept at or above 0. The learning-curve CUSUM (Biau and Porcher, Statistics in
- * Medicine 2010) adds ln((1 − p1) / (1 − p0)) for a rep met and ln(p1 / p0) for one missed; the relapse CUSUM (Page,
+ * The scores of two mirrored charts, each kept at or above 0. The learning-curve CUSUM (Biau and Porcher,
+ * Statistics in
+ * Medicine 2010) adds ln((1 − p1) / (1 − p0)) for a rep met and ln(p1 / p0) for one missed; the relapse CUSUM
+ * (Page,
  * Biometrika 1954) adds the same with the sign turned.
  */
 export class ScoreLattice {
@@ -40,13 +42,18 @@ export class ScoreLattice {
   private readonly sign: 1 | -1;
 
   /** @throws RangeError unless 0 < acceptable < unacceptable < 100, both whole per cent */
-  constructor(rule: Pick<ClearingRule, 'unacceptableMissPercent' | 'acceptableMissPercent'>, chart: ChartOf = 'learning') {
+  constructor(
+    rule: Pick<ClearingRule, 'unacceptableMissPercent' | 'acceptableMissPercent'>,
+    chart: ChartOf = 'learning',
+  ) {
     this.sign = chart === 'learning' ? 1 : -1;
     this.p0 = rule.unacceptableMissPercent;
     this.p1 = rule.acceptableMissPercent;
     const whole = Number.isInteger(this.p0) && Number.isInteger(this.p1);
     if (!whole || this.p1 <= 0 || this.p1 >= this.p0 || this.p0 >= 100) {
-      throw new RangeError(`Miss rates must be whole per cent with 0 < acceptable < unacceptable < 100, not ${this.p1} and ${this.p0}.`);
+      throw new RangeError(
+        `Miss rates must be whole per cent with 0 < acceptable < unacceptable < 100, not ${this.p1} and ${this.p0}.`,
+      );
     }
     this.rise = Math.log((100 - this.p1) / (100 - this.p0));
     this.fall = Math.log(this.p0 / this.p1);
@@ -70,7 +77,9 @@ export class ScoreLattice {
 
   /** Where one more rep takes the chart. */
   step(from: Point, repMet: boolean): Point {
-    const next = repMet ? { met: from.met + 1, missed: from.missed } : { met: from.met, missed: from.missed + 1 };
+    const next = repMet
+      ? { met: from.met + 1, missed: from.missed }
+      : { met: from.met, missed: from.missed + 1 };
     return this.compare(next, ORIGIN) > 0 ? next : ORIGIN;
   }
 

@@ -8,8 +8,10 @@ export interface FlownCheck {
 }
 
 /**
- * The open spaced-repetition scheduler FSRS with its published default weights: a check falls due when the chance that the skill is
- * still there has come down to nine in ten. No chance in it (fuzz off) and no steps within a day: the same checks give the same dates.
+ * The open spaced-repetition scheduler FSRS with its published default weights: a check falls due when the
+ * chance that the skill is
+ * still there has come down to nine in ten. No chance in it (fuzz off) and no steps within a day: the same
+ * checks give the same dates.
  */
 const MEMORY = fsrs({ request_retention: 0.9, enable_fuzz: false, enable_short_term: false });
 
@@ -24,7 +26,8 @@ export function nextCheckDue(checks: readonly FlownCheck[], gapDays: number): Da
   const last = checks.at(-1);
   if (!last) throw new RangeError('No check was flown: the first one is due after the last practice.');
   let card = createEmptyCard(at(checks[0]!.day));
-  for (const check of checks) card = MEMORY.next(card, at(check.day), check.passed ? Rating.Good : Rating.Again).card;
+  for (const check of checks)
+    card = MEMORY.next(card, at(check.day), check.passed ? Rating.Good : Rating.Again).card;
   const due = card.due.toISOString().slice(0, 10);
   const earliest = addDays(last.day, gapDays);
   return due > earliest ? due : earliest;

@@ -5,7 +5,10 @@ export interface Standing {
   /** Instant from which reps count; null when withdrawn. */
   readonly roundFrom: string | null;
   readonly signedEarly: boolean;
-  /** Instants of the signatures since then, oldest first: a second one follows when the relapse chart has called the pilot back. */
+  /**
+   * Instants of the signatures since then, oldest first: a second one follows when the relapse chart has
+   * called the pilot back.
+   */
   readonly signatures: readonly string[];
 }
 
@@ -27,11 +30,17 @@ export function standingOf(moves: readonly Move[]): Standing {
         standing = { state: 'active', roundFrom: move.at, signedEarly: false, signatures: [] };
         break;
       case 'occurrence-added':
-        if (standing.state === 'withdrawn') standing = { state: 'active', roundFrom: move.at, signedEarly: false, signatures: [] };
+        if (standing.state === 'withdrawn')
+          standing = { state: 'active', roundFrom: move.at, signedEarly: false, signatures: [] };
         break;
       case 'signed':
       case 'signed-early':
-        standing = { ...standing, state: 'watch', signedEarly: move.kind === 'signed-early', signatures: [...standing.signatures, move.at] };
+        standing = {
+          ...standing,
+          state: 'watch',
+          signedEarly: move.kind === 'signed-early',
+          signatures: [...standing.signatures, move.at],
+        };
         break;
       case 'closed':
         standing = { ...standing, state: 'closed' };

@@ -20,18 +20,33 @@ export interface FollowedWatch extends Watch {
 }
 
 /**
- * Follows a signed weakness through the reps flown since: all tests and checks of its deciding drills feed the relapse chart, and checks
+ * Follows a signed weakness through the reps flown since: all tests and checks of its deciding drills feed
+ * the relapse chart, and checks
  * flown when due space the next one.
  * @param reps live reps since the signature, in the order they were flown
  * @param before the check that was passed before the signature; null when it was signed early
  * @param signedOn day of the signature
  */
-export function followWatch(facts: WeaknessFacts, reps: readonly Rep[], before: FlownCheck | null, signedOn: Day): FollowedWatch {
+export function followWatch(
+  facts: WeaknessFacts,
+  reps: readonly Rep[],
+  before: FlownCheck | null,
+  signedOn: Day,
+): FollowedWatch {
   const { keyDrills, rule, causeId, pilot } = facts;
-  const seen = reps.filter((rep) => rep.purpose !== 'practice' && keyDrills.includes(rep.drillId) && whyNotCounted(rep, causeId, pilot.mode) === null);
-  const curve = relapseCurve(rule, seen.map((rep) => rep.met));
+  const seen = reps.filter(
+    (rep) =>
+      rep.purpose !== 'practice' &&
+      keyDrills.includes(rep.drillId) &&
+      whyNotCounted(rep, causeId, pilot.mode) === null,
+  );
+  const curve = relapseCurve(
+    rule,
+    seen.map((rep) => rep.met),
+  );
   const checks: FlownCheck[] = before ? [before] : [];
-  const dueAfter = () => (checks.length === 0 ? addDays(signedOn, rule.checkGapDays) : nextCheckDue(checks, rule.checkGapDays));
+  const dueAfter = () =>
+    checks.length === 0 ? addDays(signedOn, rule.checkGapDays) : nextCheckDue(checks, rule.checkGapDays);
   let from = dueAfter();
   let tally = new CheckTally(keyDrills);
   for (const rep of seen) {
@@ -42,5 +57,10 @@ export function followWatch(facts: WeaknessFacts, reps: readonly Rep[], before: 
     from = dueAfter();
     tally = new CheckTally(keyDrills);
   }
-  return { curve, checks, next: { from, drills: tally.drills() }, alarm: curve.alarmAt === null ? null : seen[curve.alarmAt - 1]! };
+  return {
+    curve,
+    checks,
+    next: { from, drills: tally.drills() },
+    alarm: curve.alarmAt === null ? null : seen[curve.alarmAt - 1]!,
+  };
 }

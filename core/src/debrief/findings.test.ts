@@ -14,11 +14,26 @@ import { isAtLeast, LIKELIHOODS, RISKS, riskOf, SEVERITIES } from './severity';
 const CRAFT = craftFacts(USUAL_CRAFT);
 
 describe('the chain', () => {
-  const known = answersOf({ attention: 'talked-to', nose: 'toward', first_move: 'opposite', correction_effect: 'grew', obstacle_kind: 'thin', phase: 'landing' });
+  const known = answersOf({
+    attention: 'talked-to',
+    nose: 'toward',
+    first_move: 'opposite',
+    correction_effect: 'grew',
+    obstacle_kind: 'thin',
+    phase: 'landing',
+  });
   const chain = proposeChain(known, 'orientation-nose-in', ['distraction', 'overcontrol'], 'crash');
 
   test('runs from what was so beforehand to the outcome, and the primary cause is what training breaks first', () => {
-    expect(chain.map((link) => link.words)).toEqual(['Attention: somebody talked', 'Distraction', 'Nose-in reversal', 'Over-control', 'First correction: the opposite way', 'Corrections: made it worse', 'Crash: thin (twig, net)']);
+    expect(chain.map((link) => link.words)).toEqual([
+      'Attention: somebody talked',
+      'Distraction',
+      'Nose-in reversal',
+      'Over-control',
+      'First correction: the opposite way',
+      'Corrections: made it worse',
+      'Crash: thin (twig, net)',
+    ]);
     expect(chain[firstBreakable(chain)]!.causeId).toBe('orientation-nose-in');
     expect(chainProblem(chain, 'orientation-nose-in')).toBeNull();
   });
@@ -26,7 +41,15 @@ describe('the chain', () => {
   test('another primary cause takes its place in the chain, and what the trainer wrote stays', () => {
     const written = chain.map((link, i) => (i === 0 ? { ...link, words: 'A walker asked the way' } : link));
     const moved = withPrimary(written, 'orientation-nose-in', 'wrong-stick');
-    expect(moved.map((link) => link.words)).toEqual(['A walker asked the way', 'Distraction', 'Wrong stick', 'Over-control', 'First correction: the opposite way', 'Corrections: made it worse', 'Crash: thin (twig, net)']);
+    expect(moved.map((link) => link.words)).toEqual([
+      'A walker asked the way',
+      'Distraction',
+      'Wrong stick',
+      'Over-control',
+      'First correction: the opposite way',
+      'Corrections: made it worse',
+      'Crash: thin (twig, net)',
+    ]);
     expect(chainProblem(moved, 'wrong-stick')).toBeNull();
     const there = withPrimary(written, 'orientation-nose-in', 'overcontrol');
     expect(there.map((link) => link.causeId)).toEqual(written.map((link) => link.causeId));
@@ -34,19 +57,31 @@ describe('the chain', () => {
   });
 
   test('an earlier link that training can break has to be the primary cause', () => {
-    const marked = chain.map((link) => (link.causeId === 'distraction' ? { ...link, breakable: true } : link));
-    expect(chainProblem(marked, 'orientation-nose-in')).toBe('The first link that training can break is "Distraction": make it the primary cause, or unmark it.');
-    expect(chainProblem(chain.map((link) => ({ ...link, breakable: false })), 'orientation-nose-in')).toContain('mark the one the drills should go to');
+    const marked = chain.map((link) =>
+      link.causeId === 'distraction' ? { ...link, breakable: true } : link,
+    );
+    expect(chainProblem(marked, 'orientation-nose-in')).toBe(
+      'The first link that training can break is "Distraction": make it the primary cause, or unmark it.',
+    );
+    expect(
+      chainProblem(
+        chain.map((link) => ({ ...link, breakable: false })),
+        'orientation-nose-in',
+      ),
+    ).toContain('mark the one the drills should go to');
   });
 });
 
 describe('severity by likelihood (ICAO Doc 9859)', () => {
   test('neither more severe nor likelier is ever less of a risk', () => {
-    const rank = (severity: number, likelihood: number) => RISKS.indexOf(riskOf(SEVERITIES[severity]!, LIKELIHOODS[likelihood]!));
-    SEVERITIES.forEach((_, s) => LIKELIHOODS.forEach((__, l) => {
-      if (s > 0) expect(rank(s, l)).toBeGreaterThanOrEqual(rank(s - 1, l));
-      if (l > 0) expect(rank(s, l)).toBeGreaterThanOrEqual(rank(s, l - 1));
-    }));
+    const rank = (severity: number, likelihood: number) =>
+      RISKS.indexOf(riskOf(SEVERITIES[severity]!, LIKELIHOODS[likelihood]!));
+    SEVERITIES.forEach((_, s) =>
+      LIKELIHOODS.forEach((__, l) => {
+        if (s > 0) expect(rank(s, l)).toBeGreaterThanOrEqual(rank(s - 1, l));
+        if (l > 0) expect(rank(s, l)).toBeGreaterThanOrEqual(rank(s, l - 1));
+      }),
+    );
     expect(riskOf('catastrophic', 'rare')).toBe('high');
     expect(isAtLeast('minor', 'major')).toBe(false);
   });
@@ -55,7 +90,11 @@ describe('severity by likelihood (ICAO Doc 9859)', () => {
 describe('closing', () => {
   const done = { ...NO_FINDINGS, primary: 'overcontrol', actual: 'minor', injury: 'none' } as const;
   test('says all that is missing, and nothing once it is there', () => {
-    expect(missingToClose(NO_FINDINGS, null).map((each) => each.field)).toEqual(['primary', 'actual', 'injury']);
+    expect(missingToClose(NO_FINDINGS, null).map((each) => each.field)).toEqual([
+      'primary',
+      'actual',
+      'injury',
+    ]);
     expect(missingToClose(done, 'overcontrol')).toEqual([]);
   });
 
@@ -66,16 +105,34 @@ describe('closing', () => {
   });
 
   test('what it could have come to is not less than what it came to', () => {
-    expect(missingToClose({ ...done, actual: 'major', potential: 'minor' }, null)[0]!.message).toContain('Potential severity is less than the actual one');
+    expect(missingToClose({ ...done, actual: 'major', potential: 'minor' }, null)[0]!.message).toContain(
+      'Potential severity is less than the actual one',
+    );
   });
 
   test('findings are checked field by field', () => {
     const errors = (findings: object): readonly string[] => {
-      try { findingsShape.validateSync(findings, { abortEarly: false }); return []; } catch (error) { return (error as ValidationError).errors; }
+      try {
+        findingsShape.validateSync(findings, { abortEarly: false });
+        return [];
+      } catch (error) {
+        return (error as ValidationError).errors;
+      }
     };
     expect(errors(NO_FINDINGS)).toEqual([]);
-    expect(errors({ ...NO_FINDINGS, evidence: { speed_mps: -3 }, injury: 'bruise', chain: [{ words: '', causeId: null, breakable: true }], primary: 'tree' })).toEqual([
-      expect.stringContaining('speed_mps must lie from 0 to 60 m/s'), expect.stringContaining('Primary cause is not a known cause'), expect.stringContaining('Injury must be one of none, first-aid, medical'), expect.stringContaining('Link is empty'),
+    expect(
+      errors({
+        ...NO_FINDINGS,
+        evidence: { speed_mps: -3 },
+        injury: 'bruise',
+        chain: [{ words: '', causeId: null, breakable: true }],
+        primary: 'tree',
+      }),
+    ).toEqual([
+      expect.stringContaining('speed_mps must lie from 0 to 60 m/s'),
+      expect.stringContaining('Primary cause is not a known cause'),
+      expect.stringContaining('Injury must be one of none, first-aid, medical'),
+      expect.stringContaining('Link is empty'),
     ]);
   });
 });
@@ -88,14 +145,21 @@ describe('learning', () => {
     expect(teaches({ primary: null, ownPick: null }, 'wildlife')).toBe(false);
   });
 
-  const lesson = { cause: 'gap-clip', known: answersOf({ place: 'water', feeling: 'calm', gap_ratio: 2 }), craft: CRAFT };
+  const lesson = {
+    cause: 'gap-clip',
+    known: answersOf({ place: 'water', feeling: 'calm', gap_ratio: 2 }),
+    craft: CRAFT,
+  };
   test('counts add up in any order, and move the ranking toward what was confirmed', () => {
     const other = { ...lesson, cause: 'wildlife' };
     expect(countLessons([lesson, other, lesson])).toEqual(countLessons([other, lesson, lesson]));
     expect(withLesson(countLessons([lesson, other]), lessonOf(other), -1)).toEqual(countLessons([lesson]));
     expect(withLesson(countLessons([lesson]), lessonOf(lesson), -1)).toEqual(NO_EXPERIENCE);
     const own = modelWith(countLessons(Array.from({ length: 30 }, () => lesson)));
-    const chance = (model: typeof own) => rank(answersOf({ place: 'water', feeling: 'calm' }), CRAFT, model).causes.find((cause) => cause.id === 'gap-clip')!.probability;
+    const chance = (model: typeof own) =>
+      rank(answersOf({ place: 'water', feeling: 'calm' }), CRAFT, model).causes.find(
+        (cause) => cause.id === 'gap-clip',
+      )!.probability;
     expect(chance(own)).toBeGreaterThan(5 * chance(modelWith()));
   });
 
@@ -104,7 +168,10 @@ describe('learning', () => {
     const [change] = changesBy(countLessons([lesson, lesson]));
     expect(change).toMatchObject({ causeId: 'gap-clip', count: 2 });
     expect(change!.to).toBeGreaterThan(change!.from);
-    expect(change!.answers.find((each) => each.question === 'place')).toMatchObject({ value: 'water', count: 2 });
+    expect(change!.answers.find((each) => each.question === 'place')).toMatchObject({
+      value: 'water',
+      count: 2,
+    });
   });
 });
 
@@ -118,8 +185,10 @@ describe('units', () => {
     expect(fromSi(25, '%', units)).toBe(25);
   });
 
-  test('a sentence is said in the school\'s units', () => {
-    expect(inUnits('It needed {m:30.48} at {v:10}.', { length: 'ft', speed: 'km/h' })).toBe('It needed 100\u00a0ft at 36\u00a0km/h.');
+  test("a sentence is said in the school's units", () => {
+    expect(inUnits('It needed {m:30.48} at {v:10}.', { length: 'ft', speed: 'km/h' })).toBe(
+      'It needed 100\u00a0ft at 36\u00a0km/h.',
+    );
     expect(sayQuantity(3.14, 'm', { length: 'm', speed: 'm/s' })).toBe('3.1\u00a0m');
   });
 });

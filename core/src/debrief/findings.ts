@@ -24,7 +24,20 @@ export interface Findings {
 }
 
 export const NO_FINDINGS: Findings = {
-  evidence: {}, ownPick: null, primary: null, contributing: [], overruleReason: '', actual: null, potential: null, likelihood: null, damage: [], injury: null, thirdParty: false, wentWell: '', chain: [], nameWithheld: false,
+  evidence: {},
+  ownPick: null,
+  primary: null,
+  contributing: [],
+  overruleReason: '',
+  actual: null,
+  potential: null,
+  likelihood: null,
+  damage: [],
+  injury: null,
+  thirdParty: false,
+  wentWell: '',
+  chain: [],
+  nameWithheld: false,
 };
 
 export const DEBRIEF_STATES = ['open', 'closed'] as const;
@@ -44,11 +57,25 @@ export function missingToClose(findings: Findings, proposed: string | null): rea
   const want = (field: keyof Findings, message: string) => missing.push({ field, message });
   const { primary } = findings;
   if (primary === null) want('primary', 'Primary cause is missing: decide on one.');
-  if (primary !== null && proposed !== null && primary !== proposed && findings.overruleReason.length < 3) want('overruleReason', 'The ranking puts another cause first: say in a few words why you decide otherwise.');
-  if (primary !== null && findings.contributing.includes(primary)) want('contributing', 'The primary cause is among the contributing ones: take it out there.');
-  if (new Set(findings.contributing).size !== findings.contributing.length) want('contributing', 'A contributing cause stands there twice: take one out.');
+  if (primary !== null && proposed !== null && primary !== proposed && findings.overruleReason.length < 3)
+    want(
+      'overruleReason',
+      'The ranking puts another cause first: say in a few words why you decide otherwise.',
+    );
+  if (primary !== null && findings.contributing.includes(primary))
+    want('contributing', 'The primary cause is among the contributing ones: take it out there.');
+  if (new Set(findings.contributing).size !== findings.contributing.length)
+    want('contributing', 'A contributing cause stands there twice: take one out.');
   if (findings.actual === null) want('actual', 'Actual severity is missing: say what it came to.');
-  if (findings.actual !== null && findings.potential !== null && !isAtLeast(findings.potential, findings.actual)) want('potential', 'Potential severity is less than the actual one: it cannot have come to more than it could.');
+  if (
+    findings.actual !== null &&
+    findings.potential !== null &&
+    !isAtLeast(findings.potential, findings.actual)
+  )
+    want(
+      'potential',
+      'Potential severity is less than the actual one: it cannot have come to more than it could.',
+    );
   if (findings.injury === null) want('injury', 'Injury is missing: say none, first aid or medical.');
   const chain = primary === null ? null : chainProblem(findings.chain, primary);
   if (chain !== null) want('chain', chain);
@@ -56,13 +83,29 @@ export function missingToClose(findings: Findings, proposed: string | null): rea
 }
 
 /**
- * Whether it teaches the school's weights: a pick made before the ranking was seen, or a decision against the ranking. Going along with
+ * Whether it teaches the school's weights: a pick made before the ranking was seen, or a decision against the
+ * ranking. Going along with
  * the ranking teaches nothing, or it would learn its own opinion.
  * @param proposed the cause that the ranking put first
  */
-export const teaches = ({ primary, ownPick }: Pick<Findings, 'primary' | 'ownPick'>, proposed: string): boolean => primary !== null && (primary === ownPick || primary !== proposed);
+export const teaches = (
+  { primary, ownPick }: Pick<Findings, 'primary' | 'ownPick'>,
+  proposed: string,
+): boolean => primary !== null && (primary === ownPick || primary !== proposed);
 
 /** What logging captured already, as answers to start from. */
-export function capturedEvidence({ windMps, place, mode }: { readonly windMps: number | null; readonly place: Place | null; readonly mode: string | null }): Evidence {
-  return { ...(windMps === null ? {} : { wind_mps: windMps }), ...(place === null ? {} : { place }), ...(mode === null ? {} : { flight_mode: mode }) };
+export function capturedEvidence({
+  windMps,
+  place,
+  mode,
+}: {
+  readonly windMps: number | null;
+  readonly place: Place | null;
+  readonly mode: string | null;
+}): Evidence {
+  return {
+    ...(windMps === null ? {} : { wind_mps: windMps }),
+    ...(place === null ? {} : { place }),
+    ...(mode === null ? {} : { flight_mode: mode }),
+  };
 }

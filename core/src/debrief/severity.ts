@@ -1,5 +1,6 @@
 /**
- * Severity by likelihood, as in safety management (ICAO Doc 9859), scaled to small craft and a school; the classes are ours.
+ * Severity by likelihood, as in safety management (ICAO Doc 9859), scaled to small craft and a school; the
+ * classes are ours.
  */
 export const SEVERITIES = ['negligible', 'minor', 'major', 'hazardous', 'catastrophic'] as const;
 export type Severity = (typeof SEVERITIES)[number];
@@ -17,10 +18,12 @@ const MATRIX: Readonly<Record<Likelihood, readonly Risk[]>> = {
 };
 
 /** What it could have come to, and how likely that is if it happens again. */
-export const riskOf = (potential: Severity, likelihood: Likelihood): Risk => MATRIX[likelihood][SEVERITIES.indexOf(potential)]!;
+export const riskOf = (potential: Severity, likelihood: Likelihood): Risk =>
+  MATRIX[likelihood][SEVERITIES.indexOf(potential)]!;
 
 /** What could have happened is never less than what did. */
-export const isAtLeast = (potential: Severity, actual: Severity): boolean => SEVERITIES.indexOf(potential) >= SEVERITIES.indexOf(actual);
+export const isAtLeast = (potential: Severity, actual: Severity): boolean =>
+  SEVERITIES.indexOf(potential) >= SEVERITIES.indexOf(actual);
 
 export const INJURIES = ['none', 'first-aid', 'medical'] as const;
 export type Injury = (typeof INJURIES)[number];

@@ -7,7 +7,10 @@ test('every drill says what usually goes wrong and when to stop, in words short 
   for (const drill of DRILLS) {
     const { mistakes, stop } = coachingOf(drill.id);
     expect(new Set(mistakes).size).toBe(2);
-    for (const mistake of mistakes) { expect(mistake).not.toMatch(/[.!]$/); expect(mistake.length).toBeLessThanOrEqual(75); }
+    for (const mistake of mistakes) {
+      expect(mistake).not.toMatch(/[.!]$/);
+      expect(mistake.length).toBeLessThanOrEqual(75);
+    }
     expect(stop).toMatch(/\.$/);
     expect(stop.length).toBeLessThanOrEqual(110);
   }
@@ -17,6 +20,9 @@ test('every drill says what usually goes wrong and when to stop, in words short 
 test('what is measured belongs to a drill there is, and its standard has a number to hold it against', () => {
   for (const id of Object.keys(MEASURES)) {
     const drill = DRILLS.find((each) => each.id === id);
-    expect([id, drill !== undefined && /\d|touch/.test(`${drill.measured} ${drill.byEye}`)]).toEqual([id, true]);
+    expect([id, drill !== undefined && /\d|touch/.test(`${drill.measured} ${drill.byEye}`)]).toEqual([
+      id,
+      true,
+    ]);
   }
 });

@@ -13,14 +13,24 @@ export const DRILL_GROUPS = [
 ] as const;
 export type DrillGroupId = (typeof DRILL_GROUPS)[number]['id'];
 
-/** `flown` with the sticks, on craft or simulator; `spoken`: a reaction or word drill; `ground`: before flying. */
+/**
+ * `flown` with the sticks, on craft or simulator; `spoken`: a reaction or word drill; `ground`: before
+ * flying.
+ */
 export type DrillKind = 'flown' | 'spoken' | 'ground';
 
 /** Whether the simulator comes `first`, is `allowed`, or is of `no-use`. */
 export type SimulatorUse = 'first' | 'allowed' | 'no-use';
 
 export const SIDES = [
-  'left', 'right', 'clockwise', 'counter-clockwise', 'tail-on', 'nose-left', 'nose-in', 'nose-right',
+  'left',
+  'right',
+  'clockwise',
+  'counter-clockwise',
+  'tail-on',
+  'nose-left',
+  'nose-in',
+  'nose-right',
 ] as const;
 export type Side = (typeof SIDES)[number];
 

@@ -5,7 +5,12 @@ import { POINTING_AND_TURNS } from './pointing-and-turns';
 import { inTheBook, isOwnDrillId, ownDrillIds } from './school-book';
 import { WASH_AND_OBSTACLES } from './wash-and-obstacles';
 
-export const DRILLS: readonly Drill[] = [...HANDS_AND_HOVER, ...POINTING_AND_TURNS, ...WASH_AND_OBSTACLES, ...AIR_AND_HEAD];
+export const DRILLS: readonly Drill[] = [
+  ...HANDS_AND_HOVER,
+  ...POINTING_AND_TURNS,
+  ...WASH_AND_OBSTACLES,
+  ...AIR_AND_HEAD,
+];
 
 const BY_ID = new Map(DRILLS.map((drill) => [drill.id, drill]));
 
@@ -19,7 +24,8 @@ export function drillOf(id: string): Drill {
 export const isDrillId = (id: string): boolean => BY_ID.has(id) || isOwnDrillId(id);
 
 /** The house's drills and the school's own. */
-export const allDrills = (): readonly Drill[] => [...DRILLS.map((drill) => drill.id), ...ownDrillIds()].map(drillOf);
+export const allDrills = (): readonly Drill[] =>
+  [...DRILLS.map((drill) => drill.id), ...ownDrillIds()].map(drillOf);
 
 /** A flown drill has test reps; spoken and ground drills never decide a clearing. */
 export const isFlown = (drill: Drill): boolean => drill.kind === 'flown';

@@ -10,7 +10,8 @@ const depths = new Map<string, number>();
 export function depthOf(drillId: string, path: readonly string[] = []): number {
   const known = depths.get(drillId);
   if (known !== undefined) return known;
-  if (path.includes(drillId)) throw new RangeError(`Prerequisites run in a circle: ${[...path, drillId].join(' → ')}.`);
+  if (path.includes(drillId))
+    throw new RangeError(`Prerequisites run in a circle: ${[...path, drillId].join(' → ')}.`);
   const before = drillOf(drillId).after.map((id) => depthOf(id, [...path, drillId]));
   const depth = before.length === 0 ? 0 : 1 + Math.max(...before);
   depths.set(drillId, depth);
@@ -21,7 +22,11 @@ export function depthOf(drillId: string, path: readonly string[] = []): number {
 export function allBefore(drillId: string): ReadonlySet<string> {
   const found = new Set<string>();
   const visit = (id: string) => {
-    for (const before of drillOf(id).after) if (!found.has(before)) { found.add(before); visit(before); }
+    for (const before of drillOf(id).after)
+      if (!found.has(before)) {
+        found.add(before);
+        visit(before);
+      }
   };
   visit(drillId);
   return found;

@@ -8,7 +8,10 @@ export interface Standard {
   readonly dose: string;
 }
 
-/** A drill that a school has written itself. It is practised and never decides: nothing is known of how hard its standard is. */
+/**
+ * A drill that a school has written itself. It is practised and never decides: nothing is known of how hard
+ * its standard is.
+ */
 export interface OwnDrill extends Standard {
   readonly name: string;
   readonly trains: string;
@@ -20,7 +23,10 @@ export interface OwnDrill extends Standard {
   readonly sticks: readonly Axis[];
 }
 
-/** One version of a changed standard, or of an own drill. Versions are only ever added; the house standard is version 0. */
+/**
+ * One version of a changed standard, or of an own drill. Versions are only ever added; the house standard is
+ * version 0.
+ */
 export interface DrillVersion {
   readonly drillId: string;
   readonly number: number;
@@ -33,7 +39,20 @@ export const isOwnDrillId = (id: string): boolean => OWN_ID.test(id);
 
 /** What can be said of an own drill whose words are not at hand: enough for counting its reps. */
 const wordless = (id: string): Drill => ({
-  id, group: 'head', kind: 'flown', simulator: 'allowed', name: 'Own drill', trains: '', task: '', byEye: 'As the school has written it', measured: '', dose: '', sticks: [], sides: [], assistance: 'as-flown', after: [],
+  id,
+  group: 'head',
+  kind: 'flown',
+  simulator: 'allowed',
+  name: 'Own drill',
+  trains: '',
+  task: '',
+  byEye: 'As the school has written it',
+  measured: '',
+  dose: '',
+  sticks: [],
+  sides: [],
+  assistance: 'as-flown',
+  after: [],
 });
 
 /** An own drill as the rest of the core knows drills. */
@@ -45,7 +64,8 @@ export const asDrill = (id: string, own: OwnDrill): Drill => {
 let book: ReadonlyMap<string, DrillVersion> = new Map();
 
 /**
- * Opens the book of the one school that a phone works for: from now on drills are found with its words. A server, which serves many
+ * Opens the book of the one school that a phone works for: from now on drills are found with its words. A
+ * server, which serves many
  * schools, opens none; it counts and never words.
  */
 export function openBook(latest: readonly DrillVersion[]): void {

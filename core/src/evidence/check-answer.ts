@@ -14,7 +14,8 @@ function numberProblem(sent: unknown, { unit, least, most }: NumberQuestion): st
   if (extra !== undefined) return `has a part "${extra}" that means nothing here: ${remedy}.`;
   if (given !== undefined && given !== unit) return `is in "${String(given)}": send it in "${unit}".`;
   if (!inside(value)) return `must lie ${limits}: ${remedy}.`;
-  if (within !== undefined && !(typeof within === 'number' && within >= 0 && within <= most)) return `has a "within" that is not a number from 0 to ${most}${unitWords(unit)}: say how far off it may be.`;
+  if (within !== undefined && !(typeof within === 'number' && within >= 0 && within <= most))
+    return `has a "within" that is not a number from 0 to ${most}${unitWords(unit)}: say how far off it may be.`;
   return null;
 }
 

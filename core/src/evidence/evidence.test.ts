@@ -17,7 +17,10 @@ const errors = (evidence: unknown): readonly string[] => {
 test('ids and values are unique, and no choice stands alone', () => {
   expect(new Set(QUESTIONS.map((question) => question.id)).size).toBe(QUESTIONS.length);
   for (const question of QUESTIONS) {
-    if (question.kind !== 'choice') { expect(question.most).toBeGreaterThan(question.least); continue; }
+    if (question.kind !== 'choice') {
+      expect(question.most).toBeGreaterThan(question.least);
+      continue;
+    }
     expect(question.values.length).toBeGreaterThan(1);
     expect(new Set(question.values.map((value) => value.id)).size).toBe(question.values.length);
     expect(question.values.every((value) => value.label)).toBe(true);
@@ -25,8 +28,11 @@ test('ids and values are unique, and no choice stands alone', () => {
 });
 
 test('signs are made from questions that there are, under ids of their own', () => {
-  for (const sign of SIGNS) for (const id of [...sign.needs, ...sign.uses]) expect(() => questionOf(id)).not.toThrow();
-  expect(new Set([...SIGNS.map((sign) => sign.id), ...QUESTIONS.map((question) => question.id)]).size).toBe(SIGNS.length + QUESTIONS.length);
+  for (const sign of SIGNS)
+    for (const id of [...sign.needs, ...sign.uses]) expect(() => questionOf(id)).not.toThrow();
+  expect(new Set([...SIGNS.map((sign) => sign.id), ...QUESTIONS.map((question) => question.id)]).size).toBe(
+    SIGNS.length + QUESTIONS.length,
+  );
 });
 
 test('nothing known is no sign, and every sign is a chance', () => {
@@ -35,13 +41,29 @@ test('nothing known is no sign, and every sign is a chance', () => {
 });
 
 test('a bearing becomes the quarter it lies in, 0 being away', () => {
-  expect([0, 44, 45, 90, 134, 135, 180, 225, 270, 315, 360].map(quarterOf)).toEqual(['away', 'away', 'right', 'right', 'right', 'toward', 'toward', 'left', 'left', 'away', 'away']);
+  expect([0, 44, 45, 90, 134, 135, 180, 225, 270, 315, 360].map(quarterOf)).toEqual([
+    'away',
+    'away',
+    'right',
+    'right',
+    'right',
+    'toward',
+    'toward',
+    'left',
+    'left',
+    'away',
+    'away',
+  ]);
   expect(answersOf({ nose: 200 }).choices['nose']).toBe('toward');
 });
 
 test('a bare number gets the usual uncertainty of a judgement, a measured one its own', () => {
   const { numbers } = answersOf({ speed_mps: 8, seen_at_m: { value: 20, within: 1 }, battery_pct: 30 });
-  expect(numbers).toEqual({ speed_mps: { value: 8, within: 2 }, seen_at_m: { value: 20, within: 1 }, battery_pct: { value: 30, within: 3 } });
+  expect(numbers).toEqual({
+    speed_mps: { value: 8, within: 2 },
+    seen_at_m: { value: 20, within: 1 },
+    battery_pct: { value: 30, within: 3 },
+  });
 });
 
 test.each([
@@ -66,6 +88,14 @@ test('all that is wrong is said at once', () => {
 });
 
 test('what an earlier version kept and nobody can read any more is left out; the rest stays', () => {
-  const kept = { nose: 190, phase: 'turn', snap: 'somersault', colour: 'red', speed_mps: { value: 4, within: 1 }, height_m: null, distance_m: 'far' } as unknown as Evidence;
+  const kept = {
+    nose: 190,
+    phase: 'turn',
+    snap: 'somersault',
+    colour: 'red',
+    speed_mps: { value: 4, within: 1 },
+    height_m: null,
+    distance_m: 'far',
+  } as unknown as Evidence;
   expect(readable(kept)).toEqual({ nose: 190, phase: 'turn', speed_mps: { value: 4, within: 1 } });
 });

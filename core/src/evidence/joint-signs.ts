@@ -5,12 +5,27 @@ import type { Sign } from './sign';
 type Is = (id: string, ...wanted: readonly string[]) => boolean;
 
 /** A sign that holds or does not, once all the answers it is made from are known. */
-const joint = (id: string, story: Story, from: string, holds: string, fails: string, test: (is: Is) => boolean): Sign => {
+const joint = (
+  id: string,
+  story: Story,
+  from: string,
+  holds: string,
+  fails: string,
+  test: (is: Is) => boolean,
+): Sign => {
   const needs = from.split(' ');
   return {
-    id, story, needs, uses: [], holds, fails,
+    id,
+    story,
+    needs,
+    uses: [],
+    holds,
+    fails,
     chance: ({ choices }: Answers) => {
-      if (needs.some((each) => choices[each] === undefined || (choices[each] === 'unknown' && each !== 'nose'))) return null;
+      if (
+        needs.some((each) => choices[each] === undefined || (choices[each] === 'unknown' && each !== 'nose'))
+      )
+        return null;
       return test((each, ...wanted) => wanted.includes(choices[each] ?? '')) ? 1 : 0;
     },
   };
@@ -19,55 +34,202 @@ const joint = (id: string, story: Story, from: string, holds: string, fails: str
 /** How likely one way of not fitting is while nothing is known of it. */
 const UNKNOWN_MISFIT = 0.15;
 
-/** An action of its own does not fit the place when it climbs under cover, goes to a wrong home, or goes home too low: any one is enough. */
+/**
+ * An action of its own does not fit the place when it climbs under cover, goes to a wrong home, or goes home
+ * too low: any one is enough.
+ */
 const AUTOMATIC_WRONG: Sign = {
-  id: 'automatic-wrong', story: 'failsafe', needs: ['auto_return'], uses: ['place', 'home_point', 'return_height_m', 'tallest_m'],
-  holds: 'What it did by itself did not fit the place: cover above, home point or return height', fails: 'What it did by itself fitted the place',
+  id: 'automatic-wrong',
+  story: 'failsafe',
+  needs: ['auto_return'],
+  uses: ['place', 'home_point', 'return_height_m', 'tallest_m'],
+  holds: 'What it did by itself did not fit the place: cover above, home point or return height',
+  fails: 'What it did by itself fitted the place',
   chance: (known, craft) => {
     const { auto_return: automatic, place, home_point: home } = known.choices;
     if (automatic === undefined) return null;
     if (automatic === 'none') return 0;
-    const cover = place === undefined ? null : ['trees', 'indoors', 'under-structure'].includes(place) || (place === 'water' && automatic === 'battery') ? 1 : 0;
+    const cover =
+      place === undefined
+        ? null
+        : ['trees', 'indoors', 'under-structure'].includes(place) ||
+            (place === 'water' && automatic === 'battery')
+          ? 1
+          : 0;
     const misplaced = home === undefined || home === 'unknown' ? null : home === 'right' ? 0 : 1;
     const low = returnLow(known, craft);
     if (cover === null && misplaced === null && low === null) return null;
-    return 1 - [cover, misplaced, low].reduce<number>((fits, wrong) => fits * (1 - (wrong ?? UNKNOWN_MISFIT)), 1);
+    return (
+      1 - [cover, misplaced, low].reduce<number>((fits, wrong) => fits * (1 - (wrong ?? UNKNOWN_MISFIT)), 1)
+    );
   },
 };
 
 export const JOINT_SIGNS: readonly Sign[] = [
-  joint('mirrored', 'mirror', 'nose first_move', 'Nose toward the pilot, and it went the opposite way', 'It was not nose-in going the opposite way', (is) => is('nose', 'toward') && is('first_move', 'opposite')),
-  joint('tail-in-reversed', 'mirror', 'nose first_move', 'Nose away, and still it went the wrong way', 'It was not nose away going the wrong way', (is) => is('nose', 'away') && is('first_move', 'opposite', 'sideways')),
-  joint('across-mixed', 'mirror', 'nose first_move', 'Nose across the view, and it went sideways to what was meant', 'It was not nose across going sideways', (is) => is('nose', 'left', 'right') && is('first_move', 'sideways', 'opposite')),
-  joint('misread', 'mirror', 'nose nose_believed', 'The nose was not where the pilot believed', 'The pilot knew where the nose pointed', (is) =>
-    is('nose_believed', 'unsure') || is('nose', 'unknown') || !['away', 'left', 'right', 'toward'].some((side) => is('nose', side) && is('nose_believed', side))),
+  joint(
+    'mirrored',
+    'mirror',
+    'nose first_move',
+    'Nose toward the pilot, and it went the opposite way',
+    'It was not nose-in going the opposite way',
+    (is) => is('nose', 'toward') && is('first_move', 'opposite'),
+  ),
+  joint(
+    'tail-in-reversed',
+    'mirror',
+    'nose first_move',
+    'Nose away, and still it went the wrong way',
+    'It was not nose away going the wrong way',
+    (is) => is('nose', 'away') && is('first_move', 'opposite', 'sideways'),
+  ),
+  joint(
+    'across-mixed',
+    'mirror',
+    'nose first_move',
+    'Nose across the view, and it went sideways to what was meant',
+    'It was not nose across going sideways',
+    (is) => is('nose', 'left', 'right') && is('first_move', 'sideways', 'opposite'),
+  ),
+  joint(
+    'misread',
+    'mirror',
+    'nose nose_believed',
+    'The nose was not where the pilot believed',
+    'The pilot knew where the nose pointed',
+    (is) =>
+      is('nose_believed', 'unsure') ||
+      is('nose', 'unknown') ||
+      !['away', 'left', 'right', 'toward'].some((side) => is('nose', side) && is('nose_believed', side)),
+  ),
   {
-    id: 'forward-moved', story: 'relative', needs: [], uses: ['pilot_relative', 'mode_toggled', 'pilot_moved'],
-    holds: 'What "forward" meant changed in flight', fails: 'What "forward" meant did not change in flight',
+    id: 'forward-moved',
+    story: 'relative',
+    needs: [],
+    uses: ['pilot_relative', 'mode_toggled', 'pilot_moved'],
+    holds: 'What "forward" meant changed in flight',
+    fails: 'What "forward" meant did not change in flight',
     chance: ({ choices }) => {
       if (choices['mode_toggled'] === 'pilot-relative') return 1;
-      if (choices['pilot_relative'] === 'on' && choices['pilot_moved'] !== undefined) return choices['pilot_moved'] === 'yes' ? 1 : 0;
+      if (choices['pilot_relative'] === 'on' && choices['pilot_moved'] !== undefined)
+        return choices['pilot_moved'] === 'yes' ? 1 : 0;
       return choices['pilot_relative'] === 'off' && choices['mode_toggled'] !== undefined ? 0 : null;
     },
   },
-  joint('hold-belief-wrong', 'settings', 'hold_expected position_hold', 'Hold was off, and the pilot believed it was on', 'The pilot was not wrong about hold being off', (is) => is('hold_expected', 'yes') && is('position_hold', 'off')),
-  joint('moved-with-air', 'hold', 'position_hold drift_direction', 'Without hold, it moved with the air', 'It was not drifting with the air for want of hold', (is) => is('position_hold', 'off', 'dropped') && is('drift_direction', 'downwind')),
-  joint('pushed-through-hold', 'hold', 'position_hold drift_direction', 'Hold was healthy, and the air still moved it', 'It was not the air moving it through a healthy hold', (is) => is('position_hold', 'on') && is('drift_direction', 'downwind')),
-  joint('let-go', 'hands', 'sticks_before drift_direction', 'The sticks were let go and it went on its own way', 'It was not let go and coasting', (is) => is('sticks_before', 'released') && is('drift_direction', 'own-momentum')),
-  joint('yaw-only-manual', 'hands', 'yaw_without_roll flight_mode', 'Yaw alone, in a mode in which that does not turn the path', 'It was not yaw alone in such a mode', (is) => is('yaw_without_roll', 'yes') && is('flight_mode', 'rate', 'self-level', 'height-hold')),
-  joint('sank-unpowered', 'height', 'height_trend height_hold', 'It sank, with nothing holding the height', 'It did not sink for want of height hold', (is) => is('height_trend', 'falling') && is('height_hold', 'off')),
-  joint('sank-in-column', 'wash', 'travel throttle_response', 'Straight down, and power did not help', 'It was not straight down with power not helping', (is) => is('travel', 'straight-down') && is('throttle_response', 'soft', 'none')),
+  joint(
+    'hold-belief-wrong',
+    'settings',
+    'hold_expected position_hold',
+    'Hold was off, and the pilot believed it was on',
+    'The pilot was not wrong about hold being off',
+    (is) => is('hold_expected', 'yes') && is('position_hold', 'off'),
+  ),
+  joint(
+    'moved-with-air',
+    'hold',
+    'position_hold drift_direction',
+    'Without hold, it moved with the air',
+    'It was not drifting with the air for want of hold',
+    (is) => is('position_hold', 'off', 'dropped') && is('drift_direction', 'downwind'),
+  ),
+  joint(
+    'pushed-through-hold',
+    'hold',
+    'position_hold drift_direction',
+    'Hold was healthy, and the air still moved it',
+    'It was not the air moving it through a healthy hold',
+    (is) => is('position_hold', 'on') && is('drift_direction', 'downwind'),
+  ),
+  joint(
+    'let-go',
+    'hands',
+    'sticks_before drift_direction',
+    'The sticks were let go and it went on its own way',
+    'It was not let go and coasting',
+    (is) => is('sticks_before', 'released') && is('drift_direction', 'own-momentum'),
+  ),
+  joint(
+    'yaw-only-manual',
+    'hands',
+    'yaw_without_roll flight_mode',
+    'Yaw alone, in a mode in which that does not turn the path',
+    'It was not yaw alone in such a mode',
+    (is) => is('yaw_without_roll', 'yes') && is('flight_mode', 'rate', 'self-level', 'height-hold'),
+  ),
+  joint(
+    'sank-unpowered',
+    'height',
+    'height_trend height_hold',
+    'It sank, with nothing holding the height',
+    'It did not sink for want of height hold',
+    (is) => is('height_trend', 'falling') && is('height_hold', 'off'),
+  ),
+  joint(
+    'sank-in-column',
+    'wash',
+    'travel throttle_response',
+    'Straight down, and power did not help',
+    'It was not straight down with power not helping',
+    (is) => is('travel', 'straight-down') && is('throttle_response', 'soft', 'none'),
+  ),
   AUTOMATIC_WRONG,
-  joint('own-rise', 'failsafe', 'auto_return obstacle_side', 'By the pilot\'s own hand into something above', 'It was not the pilot\'s own rise into something above', (is) => is('auto_return', 'none') && is('obstacle_side', 'above')),
-  joint('spin-snap', 'wash', 'yaw_burst snap', 'The nose was spun, and it snapped', 'It was not a spin and a snap', (is) => is('yaw_burst', 'half-or-more') && is('snap', 'one-side', 'flip')),
-  joint('snap-no-spin', 'condition', 'yaw_burst snap', 'It snapped without the nose having been swung', 'It did not snap by itself', (is) => is('yaw_burst', 'none') && is('snap', 'one-side', 'flip')),
-  joint('blind-move', 'obstacle', 'travel obstacle_side', 'It moved toward the side where nothing looks, and that is where it was', 'It was not moving blind toward it', (is) =>
-    (is('travel', 'backward') && is('obstacle_side', 'behind', 'side')) || (is('travel', 'sideways') && is('obstacle_side', 'side', 'behind')) || (is('travel', 'straight-down') && is('obstacle_side', 'below'))),
-  joint('saw-ahead', 'obstacle', 'obstacle_side noticed', 'It was ahead, and it was seen', 'It was not seen ahead', (is) => is('obstacle_side', 'ahead') && is('noticed', 'in-time', 'late')),
-  joint('screen-out-of-sight', 'sight', 'view in_sight', 'Flown on the camera with the craft out of sight', 'The craft was in sight', (is) => is('view', 'camera-view', 'both') && is('in_sight', 'no', 'barely')),
+  joint(
+    'own-rise',
+    'failsafe',
+    'auto_return obstacle_side',
+    "By the pilot's own hand into something above",
+    "It was not the pilot's own rise into something above",
+    (is) => is('auto_return', 'none') && is('obstacle_side', 'above'),
+  ),
+  joint(
+    'spin-snap',
+    'wash',
+    'yaw_burst snap',
+    'The nose was spun, and it snapped',
+    'It was not a spin and a snap',
+    (is) => is('yaw_burst', 'half-or-more') && is('snap', 'one-side', 'flip'),
+  ),
+  joint(
+    'snap-no-spin',
+    'condition',
+    'yaw_burst snap',
+    'It snapped without the nose having been swung',
+    'It did not snap by itself',
+    (is) => is('yaw_burst', 'none') && is('snap', 'one-side', 'flip'),
+  ),
+  joint(
+    'blind-move',
+    'obstacle',
+    'travel obstacle_side',
+    'It moved toward the side where nothing looks, and that is where it was',
+    'It was not moving blind toward it',
+    (is) =>
+      (is('travel', 'backward') && is('obstacle_side', 'behind', 'side')) ||
+      (is('travel', 'sideways') && is('obstacle_side', 'side', 'behind')) ||
+      (is('travel', 'straight-down') && is('obstacle_side', 'below')),
+  ),
+  joint(
+    'saw-ahead',
+    'obstacle',
+    'obstacle_side noticed',
+    'It was ahead, and it was seen',
+    'It was not seen ahead',
+    (is) => is('obstacle_side', 'ahead') && is('noticed', 'in-time', 'late'),
+  ),
+  joint(
+    'screen-out-of-sight',
+    'sight',
+    'view in_sight',
+    'Flown on the camera with the craft out of sight',
+    'The craft was in sight',
+    (is) => is('view', 'camera-view', 'both') && is('in_sight', 'no', 'barely'),
+  ),
   {
-    id: 'link-handled', story: 'failsafe', needs: ['link', 'auto_return'], uses: ['home_point', 'place', 'return_height_m', 'tallest_m'],
-    holds: 'The link was lost, and what it did by itself was harmless or nothing', fails: 'It was not a lost link and nothing else',
+    id: 'link-handled',
+    story: 'failsafe',
+    needs: ['link', 'auto_return'],
+    uses: ['home_point', 'place', 'return_height_m', 'tallest_m'],
+    holds: 'The link was lost, and what it did by itself was harmless or nothing',
+    fails: 'It was not a lost link and nothing else',
     chance: (known, craft) => {
       const { link, auto_return: automatic } = known.choices;
       if (link === undefined || automatic === undefined) return null;
@@ -75,8 +237,39 @@ export const JOINT_SIGNS: readonly Sign[] = [
       return 1 - (AUTOMATIC_WRONG.chance(known, craft) ?? UNKNOWN_MISFIT);
     },
   },
-  joint('overrode', 'mind', 'feeling sticks_before', 'Frightened, with big inputs', 'It was not fright with big inputs', (is) => is('feeling', 'froze', 'rushed') && is('sticks_before', 'large')),
-  joint('circling-unsure', 'heading', 'travel calibration', 'Circling by itself, with the heading not to be trusted', 'It was not circling on a bad heading', (is) => is('travel', 'circling') && is('calibration', 'not-done', 'near-metal')),
-  joint('ground-tip', 'ground', 'phase surface snap', 'Tipped at lift-off or touch-down on a surface that catches', 'It did not tip on a surface that catches', (is) => is('phase', 'takeoff', 'landing') && is('surface', 'grass', 'rough', 'moving') && is('snap', 'one-side', 'flip', 'wobble')),
-  joint('gap-unsteady', 'gap', 'phase correction_effect', 'In the gap, and not steady or not correcting', 'It was steady, or not in a gap', (is) => is('phase', 'gap') && is('correction_effect', 'oscillated', 'none')),
+  joint(
+    'overrode',
+    'mind',
+    'feeling sticks_before',
+    'Frightened, with big inputs',
+    'It was not fright with big inputs',
+    (is) => is('feeling', 'froze', 'rushed') && is('sticks_before', 'large'),
+  ),
+  joint(
+    'circling-unsure',
+    'heading',
+    'travel calibration',
+    'Circling by itself, with the heading not to be trusted',
+    'It was not circling on a bad heading',
+    (is) => is('travel', 'circling') && is('calibration', 'not-done', 'near-metal'),
+  ),
+  joint(
+    'ground-tip',
+    'ground',
+    'phase surface snap',
+    'Tipped at lift-off or touch-down on a surface that catches',
+    'It did not tip on a surface that catches',
+    (is) =>
+      is('phase', 'takeoff', 'landing') &&
+      is('surface', 'grass', 'rough', 'moving') &&
+      is('snap', 'one-side', 'flip', 'wobble'),
+  ),
+  joint(
+    'gap-unsteady',
+    'gap',
+    'phase correction_effect',
+    'In the gap, and not steady or not correcting',
+    'It was steady, or not in a gap',
+    (is) => is('phase', 'gap') && is('correction_effect', 'oscillated', 'none'),
+  ),
 ];

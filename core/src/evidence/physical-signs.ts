@@ -13,15 +13,20 @@ import type { Answers, Judged } from './question';
 import type { Sign } from './sign';
 
 const shareOff = ({ value, within }: Judged): number => (value > 0 ? within / value : 1);
-const settingOf = (known: Answers): SpeedSetting => (known.choices['speed_setting'] as SpeedSetting | undefined) ?? 'normal';
+const settingOf = (known: Answers): SpeedSetting =>
+  (known.choices['speed_setting'] as SpeedSetting | undefined) ?? 'normal';
 const dragOf = (craft: CraftFacts) => dragTime(craft.topSpeedMps.normal, craft.leanDeg.normal);
-const inducedOf = (craft: CraftFacts) => hoverInducedVelocity(craft.massKg, craft.rotors, craft.rotorRadiusM, airDensity(0));
+const inducedOf = (craft: CraftFacts) =>
+  hoverInducedVelocity(craft.massKg, craft.rotors, craft.rotorRadiusM, airDensity(0));
 
 /** How much people's reactions differ, as a share of the whole distance. */
 const REACTION_SPREAD = 0.25;
 /** Stopping distance grows with speed to about this power. */
 const STOPPING_POWER = 1.5;
-/** A usual first look at an obstacle where nobody measured: about where sensors of small craft act. Common practice. */
+/**
+ * A usual first look at an obstacle where nobody measured: about where sensors of small craft act. Common
+ * practice.
+ */
 const USUAL_GAP_M = 6;
 
 function stoppingOf(known: Answers, craft: CraftFacts): { needed: number; spread: number } | null {
@@ -42,29 +47,47 @@ const TIGHT_GAP_SPANS = 4;
 
 /** Chance that the return was set lower than the tallest thing on its way; null when either is not known. */
 export const returnLow: Sign['chance'] = ({ numbers: { return_height_m: set, tallest_m: tallest } }) =>
-  (set && tallest ? chanceOver(tallest.value, set.value, together(shareOff(set), shareOff(tallest), 0.03)) : null);
+  set && tallest
+    ? chanceOver(tallest.value, set.value, together(shareOff(set), shareOff(tallest), 0.03))
+    : null;
 
 export const PHYSICAL_SIGNS: readonly Sign[] = [
   {
-    id: 'overran', story: 'obstacle', needs: ['speed_mps', 'seen_at_m'], uses: ['speed_setting'],
-    holds: 'It needed more room to stop than there was', fails: 'There was room to stop',
+    id: 'overran',
+    story: 'obstacle',
+    needs: ['speed_mps', 'seen_at_m'],
+    uses: ['speed_setting'],
+    holds: 'It needed more room to stop than there was',
+    fails: 'There was room to stop',
     chance: (known, craft) => {
       const seen = known.numbers['seen_at_m'];
       const stopping = stoppingOf(known, craft);
-      return seen && stopping ? chanceOver(stopping.needed, seen.value, together(stopping.spread, shareOff(seen))) : null;
+      return seen && stopping
+        ? chanceOver(stopping.needed, seen.value, together(stopping.spread, shareOff(seen)))
+        : null;
     },
   },
   {
-    id: 'long-stop', story: 'obstacle', needs: ['speed_mps'], uses: ['speed_setting', 'seen_at_m'],
-    holds: 'At this speed it takes long to stop', fails: 'At this speed it stops within a few metres',
+    id: 'long-stop',
+    story: 'obstacle',
+    needs: ['speed_mps'],
+    uses: ['speed_setting', 'seen_at_m'],
+    holds: 'At this speed it takes long to stop',
+    fails: 'At this speed it stops within a few metres',
     chance: (known, craft) => {
       const stopping = stoppingOf(known, craft);
-      return stopping && !known.numbers['seen_at_m'] ? chanceOver(stopping.needed, USUAL_GAP_M, together(stopping.spread, 0.3)) : null;
+      return stopping && !known.numbers['seen_at_m']
+        ? chanceOver(stopping.needed, USUAL_GAP_M, together(stopping.spread, 0.3))
+        : null;
     },
   },
   {
-    id: 'in-wash', story: 'wash', needs: ['descent_mps'], uses: ['speed_mps', 'travel'],
-    holds: 'It sank within its own wash', fails: 'It sank too slowly, or moved on too fast, to meet its own wash',
+    id: 'in-wash',
+    story: 'wash',
+    needs: ['descent_mps'],
+    uses: ['speed_mps', 'travel'],
+    holds: 'It sank within its own wash',
+    fails: 'It sank too slowly, or moved on too fast, to meet its own wash',
     chance: (known, craft) => {
       const descent = known.numbers['descent_mps'];
       if (!descent) return null;
@@ -75,70 +98,142 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     },
   },
   {
-    id: 'folded', story: 'wash', needs: ['yaw_burst', 'speed_mps'], uses: ['descent_mps', 'speed_setting'],
-    holds: 'The nose outran the path, so the air came back at it', fails: 'The path followed the nose',
+    id: 'folded',
+    story: 'wash',
+    needs: ['yaw_burst', 'speed_mps'],
+    uses: ['descent_mps', 'speed_setting'],
+    holds: 'The nose outran the path, so the air came back at it',
+    fails: 'The path followed the nose',
     chance: (known, craft) => {
       const [burst, speed] = [known.choices['yaw_burst'], known.numbers['speed_mps']];
       if (!burst || !speed) return null;
       if (burst === 'none') return 0;
       const setting = settingOf(known);
       const { worst } = turnFold({
-        speedMps: Math.min(60, speed.value), descentMps: known.numbers['descent_mps']?.value ?? 0.5, yawDeg: burst === 'quarter' ? 90 : 180, yawS: 1, leanDeg: craft.leanDeg[setting],
-        thrustToWeight: craft.thrustToWeight, inducedMps: inducedOf(craft), dragTimeS: dragOf(craft),
+        speedMps: Math.min(60, speed.value),
+        descentMps: known.numbers['descent_mps']?.value ?? 0.5,
+        yawDeg: burst === 'quarter' ? 90 : 180,
+        yawS: 1,
+        leanDeg: craft.leanDeg[setting],
+        thrustToWeight: craft.thrustToWeight,
+        inducedMps: inducedOf(craft),
+        dragTimeS: dragOf(craft),
       });
       return chanceOver(worst.washIndex, WASH_INDEX_LIMIT, together(shareOff(speed), 0.4));
     },
   },
   {
-    id: 'unreadable', story: 'sight', needs: ['distance_m'], uses: [],
-    holds: 'Too far to read its attitude by eye', fails: 'Near enough to read its attitude by eye',
-    chance: ({ numbers: { distance_m: distance } }, craft) => (distance ? chanceOver(distance.value, attitudeRange(craft.spanM), together(shareOff(distance), 0.2)) : null),
+    id: 'unreadable',
+    story: 'sight',
+    needs: ['distance_m'],
+    uses: [],
+    holds: 'Too far to read its attitude by eye',
+    fails: 'Near enough to read its attitude by eye',
+    chance: ({ numbers: { distance_m: distance } }, craft) =>
+      distance
+        ? chanceOver(distance.value, attitudeRange(craft.spanM), together(shareOff(distance), 0.2))
+        : null,
   },
   {
-    id: 'undetectable', story: 'sight', needs: ['distance_m'], uses: ['visibility_m'],
-    holds: 'Too far to be seen at all', fails: 'Near enough to be seen',
+    id: 'undetectable',
+    story: 'sight',
+    needs: ['distance_m'],
+    uses: ['visibility_m'],
+    holds: 'Too far to be seen at all',
+    fails: 'Near enough to be seen',
     chance: ({ numbers: { distance_m: distance, visibility_m: visibility } }, craft) => {
       if (!distance) return null;
-      const seen = Math.min(oneMinuteOfArc(craft.spanM), visibility ? detectionRange(visibility.value) : Infinity);
-      return chanceOver(distance.value, seen, together(shareOff(distance), visibility ? shareOff(visibility) : 0.2));
+      const seen = Math.min(
+        oneMinuteOfArc(craft.spanM),
+        visibility ? detectionRange(visibility.value) : Infinity,
+      );
+      return chanceOver(
+        distance.value,
+        seen,
+        together(shareOff(distance), visibility ? shareOff(visibility) : 0.2),
+      );
     },
   },
   {
-    id: 'wind-strong', story: 'air', needs: [], uses: ['wind_mps', 'gust_mps', 'speed_setting'],
-    holds: 'The wind was over a third of what the craft flies in this setting', fails: 'The wind was small beside what the craft flies in this setting',
+    id: 'wind-strong',
+    story: 'air',
+    needs: [],
+    uses: ['wind_mps', 'gust_mps', 'speed_setting'],
+    holds: 'The wind was over a third of what the craft flies in this setting',
+    fails: 'The wind was small beside what the craft flies in this setting',
     chance: (known, craft) => {
       const [wind, gust] = [known.numbers['wind_mps'], known.numbers['gust_mps']];
       const stronger = gust && (!wind || gust.value > wind.value) ? gust : wind;
-      return stronger ? chanceOver(stronger.value, craft.topSpeedMps[settingOf(known)] * STRONG_WIND_SHARE, together(shareOff(stronger), 0.2)) : null;
+      return stronger
+        ? chanceOver(
+            stronger.value,
+            craft.topSpeedMps[settingOf(known)] * STRONG_WIND_SHARE,
+            together(shareOff(stronger), 0.2),
+          )
+        : null;
     },
   },
   {
-    id: 'below-reserve', story: 'energy', needs: ['battery_pct'], uses: [],
-    holds: 'The battery was down into the reserve', fails: 'There was battery to spare',
-    chance: ({ numbers: { battery_pct: battery } }) => (battery ? 1 / (1 + Math.exp((1.702 * (battery.value - RESERVE_PCT + 3)) / together(battery.within, 4))) : null),
+    id: 'below-reserve',
+    story: 'energy',
+    needs: ['battery_pct'],
+    uses: [],
+    holds: 'The battery was down into the reserve',
+    fails: 'There was battery to spare',
+    chance: ({ numbers: { battery_pct: battery } }) =>
+      battery
+        ? 1 / (1 + Math.exp((1.702 * (battery.value - RESERVE_PCT + 3)) / together(battery.within, 4)))
+        : null,
   },
   {
-    id: 'short-of-charge', story: 'energy', needs: ['battery_pct', 'distance_m'], uses: ['wind_mps', 'wind_side', 'phase'],
-    holds: 'What was left did not reach home', fails: 'What was left reached home',
+    id: 'short-of-charge',
+    story: 'energy',
+    needs: ['battery_pct', 'distance_m'],
+    uses: ['wind_mps', 'wind_side', 'phase'],
+    holds: 'What was left did not reach home',
+    fails: 'What was left reached home',
     chance: (known, craft) => {
       const { battery_pct: battery, distance_m: distance, wind_mps: wind } = known.numbers;
       if (!battery || !distance) return null;
       const along = SIDE_WIND_DEG[known.choices['wind_side'] ?? 'cross'] ?? 90;
       const goingHome = known.choices['phase'] === 'return' || known.choices['phase'] === 'landing';
       const needed = chargeHome(Math.min(100_000, distance.value), {
-        airSpeedMps: craft.topSpeedMps.normal * USUAL_AWAY_MPS_SHARE, windMps: wind?.value ?? 0, windFromOutDeg: goingHome ? 180 - along : along, enduranceMin: craft.enduranceMin,
+        airSpeedMps: craft.topSpeedMps.normal * USUAL_AWAY_MPS_SHARE,
+        windMps: wind?.value ?? 0,
+        windFromOutDeg: goingHome ? 180 - along : along,
+        enduranceMin: craft.enduranceMin,
       });
-      return needed === null ? 0.98 : chanceOver(needed, battery.value, together(shareOff(distance), battery.value > 0 ? Math.min(1, battery.within / battery.value) : 1, 0.25));
+      return needed === null
+        ? 0.98
+        : chanceOver(
+            needed,
+            battery.value,
+            together(
+              shareOff(distance),
+              battery.value > 0 ? Math.min(1, battery.within / battery.value) : 1,
+              0.25,
+            ),
+          );
     },
   },
   {
-    id: 'gap-tight', story: 'gap', needs: ['gap_ratio'], uses: [],
-    holds: 'The gap left little room', fails: 'The gap was over four spans wide',
-    chance: ({ numbers: { gap_ratio: ratio } }) => (ratio ? chanceOver(TIGHT_GAP_SPANS, ratio.value, together(shareOff(ratio), 0.2)) : null),
+    id: 'gap-tight',
+    story: 'gap',
+    needs: ['gap_ratio'],
+    uses: [],
+    holds: 'The gap left little room',
+    fails: 'The gap was over four spans wide',
+    chance: ({ numbers: { gap_ratio: ratio } }) =>
+      ratio ? chanceOver(TIGHT_GAP_SPANS, ratio.value, together(shareOff(ratio), 0.2)) : null,
   },
   {
-    id: 'skimming', story: 'ground', needs: ['height_m'], uses: [],
-    holds: 'Within about a span of the ground', fails: 'Well clear of the ground',
-    chance: ({ numbers: { height_m: height } }, craft) => (height ? chanceOver(craft.spanM * 1.7, height.value, together(shareOff(height), 0.35)) : null),
+    id: 'skimming',
+    story: 'ground',
+    needs: ['height_m'],
+    uses: [],
+    holds: 'Within about a span of the ground',
+    fails: 'Well clear of the ground',
+    chance: ({ numbers: { height_m: height } }, craft) =>
+      height ? chanceOver(craft.spanM * 1.7, height.value, together(shareOff(height), 0.35)) : null,
   },
 ];

@@ -1,12 +1,33 @@
 import type { CraftFacts } from '../flying/craft-facts';
 
 /**
- * Answers that tell the same story are weighed together, so that one fact is not counted twice. Every question and
+ * Answers that tell the same story are weighed together, so that one fact is not counted twice. Every
+ * question and
  * every sum belongs to one story.
  */
 export const STORIES = [
-  'phase', 'mirror', 'relative', 'sight', 'wash', 'obstacle', 'gap', 'place', 'hold', 'air', 'hands', 'height', 'settings', 'failsafe', 'heading', 'energy', 'link', 'mind', 'ground',
-  'animals', 'weather', 'condition',
+  'phase',
+  'mirror',
+  'relative',
+  'sight',
+  'wash',
+  'obstacle',
+  'gap',
+  'place',
+  'hold',
+  'air',
+  'hands',
+  'height',
+  'settings',
+  'failsafe',
+  'heading',
+  'energy',
+  'link',
+  'mind',
+  'ground',
+  'animals',
+  'weather',
+  'condition',
 ] as const;
 export type Story = (typeof STORIES)[number];
 
@@ -50,7 +71,10 @@ export interface Judged {
   readonly within: number;
 }
 
-/** What is known: value ids by question id, and numbers in SI units with their uncertainty. `unknown` is an answer; absent is not asked. */
+/**
+ * What is known: value ids by question id, and numbers in SI units with their uncertainty. `unknown` is an
+ * answer; absent is not asked.
+ */
 export interface Answers {
   readonly choices: Readonly<Record<string, string>>;
   readonly numbers: Readonly<Record<string, Judged>>;

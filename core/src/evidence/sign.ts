@@ -2,7 +2,8 @@ import type { CraftFacts } from '../flying/craft-facts';
 import type { Answers, Story } from './question';
 
 /**
- * Something that several answers, or an answer and the craft's own physics, show together: a number enters the ranking
+ * Something that several answers, or an answer and the craft's own physics, show together: a number enters
+ * the ranking
  * only through the sum made from it.
  */
 export interface Sign {
@@ -14,6 +15,9 @@ export interface Sign {
   /** What it means when it holds, and when it does not. */
   readonly holds: string;
   readonly fails: string;
-  /** How likely it is that it holds, 0 to 1, with the uncertainty of the numbers in it; null when too little is known. */
+  /**
+   * How likely it is that it holds, 0 to 1, with the uncertainty of the numbers in it; null when too little
+   * is known.
+   */
   readonly chance: (known: Answers, craft: CraftFacts) => number | null;
 }

@@ -42,10 +42,13 @@ const BASE: readonly Column[] = [
   { name: 'craft', meaning: 'Name of a craft of the school, or empty' },
   { name: 'site', meaning: 'Name of a site of the school, or empty' },
   { name: 'logged_wind_mps', meaning: 'Wind as it was logged, m/s, or empty' },
-  { name: 'confirmed_cause', meaning: 'Confirmed cause, or empty; brought in from a file it opens no weakness by itself' },
+  {
+    name: 'confirmed_cause',
+    meaning: 'Confirmed cause, or empty; brought in from a file it opens no weakness by itself',
+  },
   { name: 'withdrawn_reason', meaning: 'Why the entry was withdrawn; empty: it was not' },
   { name: 'debrief_state', meaning: 'open or closed; empty: not debriefed' },
-  { name: 'own_pick', meaning: 'The trainer\'s pick before the ranking was seen' },
+  { name: 'own_pick', meaning: "The trainer's pick before the ranking was seen" },
   { name: 'primary_cause', meaning: 'Primary cause decided on' },
   { name: 'contributing_causes', meaning: 'Ids, with semicolons between' },
   { name: 'overrule_reason', meaning: 'Why it was decided against the ranking' },
@@ -65,19 +68,38 @@ export const COLUMNS: readonly Column[] = [
   ...BASE,
   ...QUESTIONS.map((question) => ({
     name: question.id,
-    meaning: question.kind === 'choice'
-      ? `${question.ask} ${question.values.map((value) => value.id).join(', ')}${question.id === 'nose' ? ', or a bearing from 0 to 360' : ''}`
-      : `${question.ask} ${question.least} to ${question.most} ${question.unit}; how far off it may be after ±, as in 20±3`,
+    meaning:
+      question.kind === 'choice'
+        ? `${question.ask} ${question.values.map((value) => value.id).join(', ')}${question.id === 'nose' ? ', or a bearing from 0 to 360' : ''}`
+        : `${question.ask} ${question.least} to ${question.most} ${question.unit}; how far off it may be after ±, as in 20±3`,
   })),
 ];
 
-const saysNumber = (sent: SentNumber): string => (typeof sent === 'number' ? String(sent) : sent.within === undefined ? String(sent.value) : `${sent.value}±${sent.within}`);
+const saysNumber = (sent: SentNumber): string =>
+  typeof sent === 'number'
+    ? String(sent)
+    : sent.within === undefined
+      ? String(sent.value)
+      : `${sent.value}±${sent.within}`;
 
-/** A spreadsheet would run a text that begins like this: it is kept back by an apostrophe, and taken off again on reading. */
+/**
+ * A spreadsheet would run a text that begins like this: it is kept back by an apostrophe, and taken off again
+ * on reading.
+ */
 const FORMULA = /^'*[=+\-@\t\r]/;
 const guarded = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
-const unguarded = (text: string): string => (text.startsWith('\'') && FORMULA.test(text) ? text.slice(1) : text);
-const GUARDED: ReadonlySet<string> = new Set(['pilot', 'note', 'craft', 'site', 'withdrawn_reason', 'overrule_reason', 'damage', 'went_well']);
+const unguarded = (text: string): string =>
+  text.startsWith("'") && FORMULA.test(text) ? text.slice(1) : text;
+const GUARDED: ReadonlySet<string> = new Set([
+  'pilot',
+  'note',
+  'craft',
+  'site',
+  'withdrawn_reason',
+  'overrule_reason',
+  'damage',
+  'went_well',
+]);
 
 const yes = (value: boolean) => (value ? 'yes' : 'no');
 
@@ -85,21 +107,47 @@ const yes = (value: boolean) => (value ? 'yes' : 'no');
 export function toCells(record: OccurrenceRecord): Readonly<Record<string, string>> {
   const { debrief } = record;
   const cells: Record<string, string> = {
-    id: record.id, pilot_id: record.pilotId, pilot: record.pilot, kind: record.kind, day: record.day, happened_at: record.happenedAt, logged_cause: record.causeId, note: record.note, craft: record.craft ?? '', site: record.site ?? '',
-    logged_wind_mps: record.windMps === null ? '' : String(record.windMps), confirmed_cause: record.confirmedCauseId ?? '', withdrawn_reason: record.withdrawnReason ?? '',
+    id: record.id,
+    pilot_id: record.pilotId,
+    pilot: record.pilot,
+    kind: record.kind,
+    day: record.day,
+    happened_at: record.happenedAt,
+    logged_cause: record.causeId,
+    note: record.note,
+    craft: record.craft ?? '',
+    site: record.site ?? '',
+    logged_wind_mps: record.windMps === null ? '' : String(record.windMps),
+    confirmed_cause: record.confirmedCauseId ?? '',
+    withdrawn_reason: record.withdrawnReason ?? '',
   };
   if (debrief) {
     Object.assign(cells, {
-      debrief_state: debrief.state, own_pick: debrief.ownPick ?? '', primary_cause: debrief.primary ?? '', contributing_causes: debrief.contributing.join(';'), overrule_reason: debrief.overruleReason, actual_severity: debrief.actual ?? '',
-      potential_severity: debrief.potential ?? '', likelihood: debrief.likelihood ?? '', injury: debrief.injury ?? '', third_party: yes(debrief.thirdParty), damage: debrief.damage.join('\n'), went_well: debrief.wentWell,
-      chain: debrief.chain.length > 0 ? JSON.stringify(debrief.chain) : '', name_withheld: yes(debrief.nameWithheld),
+      debrief_state: debrief.state,
+      own_pick: debrief.ownPick ?? '',
+      primary_cause: debrief.primary ?? '',
+      contributing_causes: debrief.contributing.join(';'),
+      overrule_reason: debrief.overruleReason,
+      actual_severity: debrief.actual ?? '',
+      potential_severity: debrief.potential ?? '',
+      likelihood: debrief.likelihood ?? '',
+      injury: debrief.injury ?? '',
+      third_party: yes(debrief.thirdParty),
+      damage: debrief.damage.join('\n'),
+      went_well: debrief.wentWell,
+      chain: debrief.chain.length > 0 ? JSON.stringify(debrief.chain) : '',
+      name_withheld: yes(debrief.nameWithheld),
     });
-    for (const [id, sent] of Object.entries(debrief.evidence)) cells[id] = typeof sent === 'string' ? sent : saysNumber(sent);
+    for (const [id, sent] of Object.entries(debrief.evidence))
+      cells[id] = typeof sent === 'string' ? sent : saysNumber(sent);
   }
-  return Object.fromEntries(COLUMNS.map(({ name }) => [name, GUARDED.has(name) ? guarded(cells[name] ?? '') : cells[name] ?? '']));
+  return Object.fromEntries(
+    COLUMNS.map(({ name }) => [name, GUARDED.has(name) ? guarded(cells[name] ?? '') : (cells[name] ?? '')]),
+  );
 }
 
-const numberOr = (text: string): number | string => (text.trim() !== '' && Number.isFinite(Number(text)) ? Number(text) : text);
+const numberOr = (text: string): number | string =>
+  text.trim() !== '' && Number.isFinite(Number(text)) ? Number(text) : text;
 
 function evidenceIn(cells: Readonly<Record<string, string>>): Evidence {
   const evidence: Record<string, string | SentNumber> = {};
@@ -107,7 +155,8 @@ function evidenceIn(cells: Readonly<Record<string, string>>): Evidence {
     const text = cells[id]?.trim() ?? '';
     if (text === '') continue;
     const [value = '', within] = text.split('±');
-    if (kind === 'number' && within !== undefined) evidence[id] = { value: numberOr(value), within: numberOr(within) } as SentNumber;
+    if (kind === 'number' && within !== undefined)
+      evidence[id] = { value: numberOr(value), within: numberOr(within) } as SentNumber;
     else evidence[id] = kind === 'number' || id === 'nose' ? numberOr(text) : text;
   }
   return evidence;
@@ -122,30 +171,74 @@ function jsonIn(text: string): unknown {
   }
 }
 
-const saidYes = (text: string): boolean | string => (text === '' || text === 'no' ? false : text === 'yes' ? true : text);
+const saidYes = (text: string): boolean | string =>
+  text === '' || text === 'no' ? false : text === 'yes' ? true : text;
 
 /** What a line of the CSV says, still unchecked. */
 export function fromCells(raw: Readonly<Record<string, string>>): unknown {
-  const cell = (name: string) => (GUARDED.has(name) ? unguarded(raw[name] ?? '') : raw[name]?.trim() ?? '');
+  const cell = (name: string) => (GUARDED.has(name) ? unguarded(raw[name] ?? '') : (raw[name]?.trim() ?? ''));
   const orNone = (name: string) => cell(name) || null;
   const evidence = evidenceIn(raw);
   const state = orNone('debrief_state') ?? (Object.keys(evidence).length > 0 ? 'open' : null);
   return {
-    id: orNone('id'), pilotId: orNone('pilot_id'), pilot: cell('pilot'), kind: cell('kind'), day: cell('day'), happenedAt: cell('happened_at'), causeId: cell('logged_cause'), note: cell('note'), craft: orNone('craft'), site: orNone('site'),
-    windMps: cell('logged_wind_mps') === '' ? null : numberOr(cell('logged_wind_mps')), confirmedCauseId: orNone('confirmed_cause'), withdrawnReason: orNone('withdrawn_reason'),
-    debrief: state === null ? null : {
-      state, evidence, ownPick: orNone('own_pick'), primary: orNone('primary_cause'), contributing: cell('contributing_causes').split(';').filter(Boolean), overruleReason: cell('overrule_reason'), actual: orNone('actual_severity'),
-      potential: orNone('potential_severity'), likelihood: orNone('likelihood'), injury: orNone('injury'), thirdParty: saidYes(cell('third_party')), damage: cell('damage').split('\n').filter(Boolean), wentWell: cell('went_well'),
-      chain: cell('chain') === '' ? [] : jsonIn(cell('chain')), nameWithheld: saidYes(cell('name_withheld')),
-    },
+    id: orNone('id'),
+    pilotId: orNone('pilot_id'),
+    pilot: cell('pilot'),
+    kind: cell('kind'),
+    day: cell('day'),
+    happenedAt: cell('happened_at'),
+    causeId: cell('logged_cause'),
+    note: cell('note'),
+    craft: orNone('craft'),
+    site: orNone('site'),
+    windMps: cell('logged_wind_mps') === '' ? null : numberOr(cell('logged_wind_mps')),
+    confirmedCauseId: orNone('confirmed_cause'),
+    withdrawnReason: orNone('withdrawn_reason'),
+    debrief:
+      state === null
+        ? null
+        : {
+            state,
+            evidence,
+            ownPick: orNone('own_pick'),
+            primary: orNone('primary_cause'),
+            contributing: cell('contributing_causes').split(';').filter(Boolean),
+            overruleReason: cell('overrule_reason'),
+            actual: orNone('actual_severity'),
+            potential: orNone('potential_severity'),
+            likelihood: orNone('likelihood'),
+            injury: orNone('injury'),
+            thirdParty: saidYes(cell('third_party')),
+            damage: cell('damage').split('\n').filter(Boolean),
+            wentWell: cell('went_well'),
+            chain: cell('chain') === '' ? [] : jsonIn(cell('chain')),
+            nameWithheld: saidYes(cell('name_withheld')),
+          },
   };
 }
 
 /** Which column a field of the record stands in. */
 const COLUMN_OF: Readonly<Record<string, string>> = {
-  pilotId: 'pilot_id', happenedAt: 'happened_at', causeId: 'logged_cause', windMps: 'logged_wind_mps', confirmedCauseId: 'confirmed_cause', withdrawnReason: 'withdrawn_reason', 'debrief.state': 'debrief_state', 'debrief.ownPick': 'own_pick',
-  'debrief.primary': 'primary_cause', 'debrief.contributing': 'contributing_causes', 'debrief.overruleReason': 'overrule_reason', 'debrief.actual': 'actual_severity', 'debrief.potential': 'potential_severity', 'debrief.likelihood': 'likelihood',
-  'debrief.injury': 'injury', 'debrief.thirdParty': 'third_party', 'debrief.damage': 'damage', 'debrief.wentWell': 'went_well', 'debrief.chain': 'chain', 'debrief.nameWithheld': 'name_withheld',
+  pilotId: 'pilot_id',
+  happenedAt: 'happened_at',
+  causeId: 'logged_cause',
+  windMps: 'logged_wind_mps',
+  confirmedCauseId: 'confirmed_cause',
+  withdrawnReason: 'withdrawn_reason',
+  'debrief.state': 'debrief_state',
+  'debrief.ownPick': 'own_pick',
+  'debrief.primary': 'primary_cause',
+  'debrief.contributing': 'contributing_causes',
+  'debrief.overruleReason': 'overrule_reason',
+  'debrief.actual': 'actual_severity',
+  'debrief.potential': 'potential_severity',
+  'debrief.likelihood': 'likelihood',
+  'debrief.injury': 'injury',
+  'debrief.thirdParty': 'third_party',
+  'debrief.damage': 'damage',
+  'debrief.wentWell': 'went_well',
+  'debrief.chain': 'chain',
+  'debrief.nameWithheld': 'name_withheld',
 };
 
 export function columnOf(path: string): string {

@@ -18,7 +18,8 @@ export interface DrydenScales {
 }
 
 /**
- * Scales of low-altitude turbulence: L_w = h, L_u = L_v = h / (0.177 + 0.000823 h)^1.2, σ_w = 0.1 W₂₀, σ_u = σ_v = σ_w / (0.177 + 0.000823 h)^0.4, h in feet and held
+ * Scales of low-altitude turbulence: L_w = h, L_u = L_v = h / (0.177 + 0.000823 h)^1.2, σ_w = 0.1 W₂₀, σ_u =
+ * σ_v = σ_w / (0.177 + 0.000823 h)^0.4, h in feet and held
  * from 10 to 1000.
  * Source: MIL-F-8785C, 3.7.2.
  * @param heightM above ground
@@ -97,7 +98,10 @@ export class Air {
   private readonly alongX: number;
   private readonly alongY: number;
 
-  constructor(private readonly wind: Wind, seed: number) {
+  constructor(
+    private readonly wind: Wind,
+    seed: number,
+  ) {
     this.random = new Random(seed);
     const from = (wind.fromDeg * Math.PI) / 180;
     [this.alongX, this.alongY] = [-Math.sin(from), -Math.cos(from)];

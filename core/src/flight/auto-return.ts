@@ -13,13 +13,19 @@ const MOST = 0.6;
 const within = (value: number): number => Math.max(-MOST, Math.min(MOST, value));
 
 /**
- * Brings a craft home by itself, with position hold, as craft of this kind do: it climbs to its return height first, wherever it is and whatever is above it, then goes straight home, and
+ * Brings a craft home by itself, with position hold, as craft of this kind do: it climbs to its return height
+ * first, wherever it is and whatever is above it, then goes straight home, and
  * lands. It sees nothing. Higher than that already, it stays as high.
  */
 export class AutoReturn {
   phase: ReturnPhase = 'climbing';
 
-  constructor(private readonly craft: CraftModel, private readonly homeX: number, private readonly homeY: number, private readonly returnHeightM: number) {}
+  constructor(
+    private readonly craft: CraftModel,
+    private readonly homeX: number,
+    private readonly homeY: number,
+    private readonly returnHeightM: number,
+  ) {}
 
   /** The sticks it would hold now. */
   sticks(s: BodyState): StickNow {
@@ -31,9 +37,20 @@ export class AutoReturn {
     const heading = Math.atan2(2 * (s.qx * s.qy + s.qw * s.qz), 1 - 2 * (s.qy * s.qy + s.qz * s.qz));
     const toward = Math.atan2(dy, dx);
     const turn = Math.atan2(Math.sin(heading - toward), Math.cos(heading - toward));
-    const speed = this.phase === 'landing' ? 0.5 * away : Math.min(MOST * this.craft.topSpeedMps.normal, 1 + 0.8 * Math.max(0, away - 1) * (away < SLOWS_WITHIN_M ? 0.6 : 1));
+    const speed =
+      this.phase === 'landing'
+        ? 0.5 * away
+        : Math.min(
+            MOST * this.craft.topSpeedMps.normal,
+            1 + 0.8 * Math.max(0, away - 1) * (away < SLOWS_WITHIN_M ? 0.6 : 1),
+          );
     const share = within(speed / this.craft.topSpeedMps.normal);
     const [along, aside] = [Math.cos(heading - toward), Math.sin(heading - toward)];
-    return { throttle: this.phase === 'landing' ? (s.pz < 2 ? -0.25 : -MOST) : 0, yaw: this.phase === 'landing' ? 0 : within(1.2 * turn), pitch: share * along, roll: share * aside };
+    return {
+      throttle: this.phase === 'landing' ? (s.pz < 2 ? -0.25 : -MOST) : 0,
+      yaw: this.phase === 'landing' ? 0 : within(1.2 * turn),
+      pitch: share * along,
+      roll: share * aside,
+    };
   }
 }

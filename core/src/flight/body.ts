@@ -24,7 +24,21 @@ export interface BodyState {
 /** @param headingDeg of the nose, clockwise from north */
 export function standing(px: number, py: number, pz: number, headingDeg: number): BodyState {
   const half = ((90 - headingDeg) * Math.PI) / 360;
-  return { px, py, pz, vx: 0, vy: 0, vz: 0, qw: Math.cos(half), qx: 0, qy: 0, qz: Math.sin(half), wx: 0, wy: 0, wz: 0 };
+  return {
+    px,
+    py,
+    pz,
+    vx: 0,
+    vy: 0,
+    vz: 0,
+    qw: Math.cos(half),
+    qx: 0,
+    qy: 0,
+    qz: Math.sin(half),
+    wx: 0,
+    wy: 0,
+    wz: 0,
+  };
 }
 
 /** What acts on the craft for the length of one step. */
@@ -56,41 +70,86 @@ export interface RotorsNow {
   powerW: number;
 }
 
-/** Finds the induced velocity of each rotor in the air that it meets itself; held until it is looked at again. */
+/**
+ * Finds the induced velocity of each rotor in the air that it meets itself; held until it is looked at again.
+ */
 export function inflow(craft: CraftModel, s: BodyState, acting: Acting): void {
   const { qw, qx, qy, qz, wx, wy, wz } = s;
-  const ax = s.vx - acting.windX, ay = s.vy - acting.windY, az = s.vz - acting.windZ;
+  const ax = s.vx - acting.windX,
+    ay = s.vy - acting.windY,
+    az = s.vz - acting.windZ;
   const ux = (1 - 2 * (qy * qy + qz * qz)) * ax + 2 * (qx * qy + qw * qz) * ay + 2 * (qx * qz - qw * qy) * az;
   const uy = 2 * (qx * qy - qw * qz) * ax + (1 - 2 * (qx * qx + qz * qz)) * ay + 2 * (qy * qz + qw * qx) * az;
   const uz = 2 * (qx * qz + qw * qy) * ax + 2 * (qy * qz - qw * qx) * ay + (1 - 2 * (qx * qx + qy * qy)) * az;
   const rootTw = Math.sqrt(craft.thrustToWeight * acting.power);
   for (let i = 0; i < craft.rotors; i += 1) {
-    const rx = craft.rotorX[i]!, ry = craft.rotorY[i]!;
+    const rx = craft.rotorX[i]!,
+      ry = craft.rotorY[i]!;
     const vh = craft.inducedMps * rootTw * Math.max(1e-3, acting.rotorSpeed[i]!);
-    const acrossX = ux - wz * ry, acrossY = uy + wz * rx;
-    acting.induced[i] = inducedVelocity(vh, Math.sqrt(acrossX * acrossX + acrossY * acrossY), uz + wx * ry - wy * rx);
+    const acrossX = ux - wz * ry,
+      acrossY = uy + wz * rx;
+    acting.induced[i] = inducedVelocity(
+      vh,
+      Math.sqrt(acrossX * acrossX + acrossY * acrossY),
+      uz + wx * ry - wy * rx,
+    );
   }
 }
 
 const RATES = 13;
 
 /**
- * Rates of change of position, velocity, attitude and turn rates: Newton and Euler for a rigid body, with each rotor in the air that it meets itself, and linear rotor drag
+ * Rates of change of position, velocity, attitude and turn rates: Newton and Euler for a rigid body, with
+ * each rotor in the air that it meets itself, and linear rotor drag
  * in body axes (Faessler et al., 2018).
  * @param out receives thirteen rates in the order of BodyState
  */
-export function rates(craft: CraftModel, s: BodyState, acting: Acting, out: Float64Array, now: RotorsNow): void {
+export function rates(
+  craft: CraftModel,
+  s: BodyState,
+  acting: Acting,
+  out: Float64Array,
+  now: RotorsNow,
+): void {
   const { qw, qx, qy, qz, wx, wy, wz } = s;
-  const { massKg, rotors, rotorX, rotorY, spin, fullThrustN, thrustToWeight, inducedMps, tipMps, torquePerThrustM, inertiaX, inertiaY, inertiaZ, dragTimeS } = craft;
+  const {
+    massKg,
+    rotors,
+    rotorX,
+    rotorY,
+    spin,
+    fullThrustN,
+    thrustToWeight,
+    inducedMps,
+    tipMps,
+    torquePerThrustM,
+    inertiaX,
+    inertiaY,
+    inertiaZ,
+    dragTimeS,
+  } = craft;
   // Rows of the rotation from body to world.
-  const r00 = 1 - 2 * (qy * qy + qz * qz), r01 = 2 * (qx * qy - qw * qz), r02 = 2 * (qx * qz + qw * qy);
-  const r10 = 2 * (qx * qy + qw * qz), r11 = 1 - 2 * (qx * qx + qz * qz), r12 = 2 * (qy * qz - qw * qx);
-  const r20 = 2 * (qx * qz - qw * qy), r21 = 2 * (qy * qz + qw * qx), r22 = 1 - 2 * (qx * qx + qy * qy);
-  const ax = s.vx - acting.windX, ay = s.vy - acting.windY, az = s.vz - acting.windZ;
+  const r00 = 1 - 2 * (qy * qy + qz * qz),
+    r01 = 2 * (qx * qy - qw * qz),
+    r02 = 2 * (qx * qz + qw * qy);
+  const r10 = 2 * (qx * qy + qw * qz),
+    r11 = 1 - 2 * (qx * qx + qz * qz),
+    r12 = 2 * (qy * qz - qw * qx);
+  const r20 = 2 * (qx * qz - qw * qy),
+    r21 = 2 * (qy * qz + qw * qx),
+    r22 = 1 - 2 * (qx * qx + qy * qy);
+  const ax = s.vx - acting.windX,
+    ay = s.vy - acting.windY,
+    az = s.vz - acting.windZ;
   const ux = r00 * ax + r10 * ay + r20 * az;
   const uy = r01 * ax + r11 * ay + r21 * az;
   const uz = r02 * ax + r12 * ay + r22 * az;
-  let thrust = 0, mx = 0, my = 0, mz = 0, induced = 0, power = 0;
+  let thrust = 0,
+    mx = 0,
+    my = 0,
+    mz = 0,
+    induced = 0,
+    power = 0;
   const rootTw = Math.sqrt(thrustToWeight * acting.power);
   for (let i = 0; i < rotors; i += 1) {
     const speed = acting.rotorSpeed[i]!;
@@ -113,7 +172,9 @@ export function rates(craft: CraftModel, s: BodyState, acting: Acting, out: Floa
   now.inducedMps = induced / rotors;
   now.powerW = power;
   const drag = 1 / dragTimeS;
-  const fx = -drag * ux, fy = -drag * uy, fz = thrust / massKg - drag * uz;
+  const fx = -drag * ux,
+    fy = -drag * uy,
+    fz = thrust / massKg - drag * uz;
   out[0] = s.vx;
   out[1] = s.vy;
   out[2] = s.vz;
@@ -129,7 +190,10 @@ export function rates(craft: CraftModel, s: BodyState, acting: Acting, out: Floa
   out[12] = (mz - (inertiaY - inertiaX) * wx * wy) / inertiaZ;
 }
 
-/** Moves a body on by steps of one length: the classical Runge–Kutta method of order 4, what acts being held through the step. */
+/**
+ * Moves a body on by steps of one length: the classical Runge–Kutta method of order 4, what acts being held
+ * through the step.
+ */
 export class Integrator {
   private readonly k1 = new Float64Array(RATES);
   private readonly k2 = new Float64Array(RATES);

@@ -18,7 +18,10 @@ export type FlyingMode = (typeof FLYING_MODES)[number];
 export interface ModeNow {
   readonly mode: FlyingMode;
   readonly setting: SpeedSetting;
-  /** Sticks as the pilot stands, whatever the nose does; the heading in degrees that counts as ahead. Null: off. */
+  /**
+   * Sticks as the pilot stands, whatever the nose does; the heading in degrees that counts as ahead. Null:
+   * off.
+   */
   readonly pilotHeadingDeg: number | null;
   /** Whether position can be held now: hold is there and the fix is good. */
   readonly hold: boolean;
@@ -53,7 +56,10 @@ const DEAD = 0.03;
 /** Lets a lean grow and shrink like a hand would, rad/s. */
 export const LEAN_RATE_RADPS = 3;
 
-/** Where a throttle without height hold stands for a share of full thrust: the stick is rotor speed, and thrust goes with its square. */
+/**
+ * Where a throttle without height hold stands for a share of full thrust: the stick is rotor speed, and
+ * thrust goes with its square.
+ */
 export const throttleStick = (thrustShare: number): number => 2 * Math.sqrt(thrustShare) - 1;
 
 /** By which a lean lags what is asked: the attitude loop and the rate loop inside it. */
@@ -62,7 +68,8 @@ export const CONTROL_LAG_S = 1 / (2 * ATTITUDE_GAIN) + 1 / RATE_GAIN;
 const clamp = (value: number, most: number): number => (value > most ? most : value < -most ? -most : value);
 
 /**
- * The flight controller. Rate: sticks are turn rates. Self-level: sticks are leans, throttle is rotor speed. Height hold: throttle is a climb rate. Position hold: sticks are speeds, and
+ * The flight controller. Rate: sticks are turn rates. Self-level: sticks are leans, throttle is rotor speed.
+ * Height hold: throttle is a climb rate. Position hold: sticks are speeds, and
  * let go it brakes first and then holds the place.
  * Source of the attitude law: ω_d = 2 k sgn(q_w) q_xyz, Brescianini, Hehn and D'Andrea, ETH Zürich 2013.
  */
@@ -80,7 +87,16 @@ export class Controller {
   constructor(private readonly craft: CraftModel) {}
 
   /** @param seenX @param seenY position as the fix says it, m */
-  step(s: BodyState, sticks: StickNow, now: ModeNow, seenX: number, seenY: number, power: number, dt: number, out: Wanted): void {
+  step(
+    s: BodyState,
+    sticks: StickNow,
+    now: ModeNow,
+    seenX: number,
+    seenY: number,
+    power: number,
+    dt: number,
+    out: Wanted,
+  ): void {
     const { craft } = this;
     const { setting } = now;
     const heading = Math.atan2(2 * (s.qx * s.qy + s.qw * s.qz), 1 - 2 * (s.qy * s.qy + s.qz * s.qz));
@@ -89,7 +105,13 @@ export class Controller {
     if (now.mode === 'rate') {
       this.letGo();
       out.thrustN = fullN * this.throttleShare(sticks.throttle);
-      this.turn(s, FULL_RATE.roll * sticks.roll, FULL_RATE.roll * sticks.pitch, -FULL_RATE.yaw * sticks.yaw, out);
+      this.turn(
+        s,
+        FULL_RATE.roll * sticks.roll,
+        FULL_RATE.roll * sticks.pitch,
+        -FULL_RATE.yaw * sticks.yaw,
+        out,
+      );
       return;
     }
     // Sticks point where the nose does, or where the pilot looks.
@@ -110,18 +132,27 @@ export class Controller {
     } else {
       this.heldX = null;
       [this.gatheredX, this.gatheredY] = [0, 0];
-      const [along, aside] = [Math.tan(craft.leanRad[setting] * sticks.pitch) * G_MPS2, Math.tan(craft.leanRad[setting] * sticks.roll) * G_MPS2];
+      const [along, aside] = [
+        Math.tan(craft.leanRad[setting] * sticks.pitch) * G_MPS2,
+        Math.tan(craft.leanRad[setting] * sticks.roll) * G_MPS2,
+      ];
       tiltX = along * cos + aside * sin;
       tiltY = along * sin - aside * cos;
     }
     const size = Math.hypot(tiltX, tiltY);
-    if (size > most) { tiltX *= most / size; tiltY *= most / size; }
+    if (size > most) {
+      tiltX *= most / size;
+      tiltY *= most / size;
+    }
     // A lean grows no faster than hands and motors let it.
     const grow = LEAN_RATE_RADPS * G_MPS2 * dt;
     this.leanX += clamp(tiltX - this.leanX, grow);
     this.leanY += clamp(tiltY - this.leanY, grow);
 
-    out.thrustN = now.mode === 'self-level' ? fullN * this.throttleShare(sticks.throttle) : this.holdHeight(s, sticks.throttle, setting, upright, fullN, dt);
+    out.thrustN =
+      now.mode === 'self-level'
+        ? fullN * this.throttleShare(sticks.throttle)
+        : this.holdHeight(s, sticks.throttle, setting, upright, fullN, dt);
     if (now.mode === 'self-level') this.heldHeight = null;
     this.level(s, sticks.yaw, setting, heading, out, dt);
   }
@@ -137,7 +168,15 @@ export class Controller {
     [this.gatheredX, this.gatheredY, this.gatheredClimb, this.leanX, this.leanY] = [0, 0, 0, 0, 0];
   }
 
-  private wantedSpeed(s: BodyState, sticks: StickNow, setting: SpeedSetting, cos: number, sin: number, seenX: number, seenY: number): [number, number] {
+  private wantedSpeed(
+    s: BodyState,
+    sticks: StickNow,
+    setting: SpeedSetting,
+    cos: number,
+    sin: number,
+    seenX: number,
+    seenY: number,
+  ): [number, number] {
     const top = this.craft.topSpeedMps[setting];
     if (Math.abs(sticks.pitch) > DEAD || Math.abs(sticks.roll) > DEAD) {
       this.heldX = null;
@@ -151,7 +190,14 @@ export class Controller {
     return [clamp(POSITION_GAIN * (this.heldX - seenX), 2), clamp(POSITION_GAIN * (this.heldY - seenY), 2)];
   }
 
-  private holdHeight(s: BodyState, throttle: number, setting: SpeedSetting, upright: number, fullN: number, dt: number): number {
+  private holdHeight(
+    s: BodyState,
+    throttle: number,
+    setting: SpeedSetting,
+    upright: number,
+    fullN: number,
+    dt: number,
+  ): number {
     let wanted: number;
     if (Math.abs(throttle) > DEAD) {
       this.heldHeight = null;
@@ -161,14 +207,22 @@ export class Controller {
       wanted = this.heldHeight === null ? 0 : clamp(HEIGHT_GAIN * (this.heldHeight - s.pz), 1.5);
     }
     const error = wanted - s.vz;
-    const lift = (this.craft.massKg * (G_MPS2 + CLIMB_GAIN * error + this.gatheredClimb)) / Math.max(0.35, upright);
+    const lift =
+      (this.craft.massKg * (G_MPS2 + CLIMB_GAIN * error + this.gatheredClimb)) / Math.max(0.35, upright);
     const within = Math.min(fullN, Math.max(0.1 * fullN, lift));
     if (within === lift) this.gatheredClimb = clamp(this.gatheredClimb + CLIMB_GATHERS * error * dt, 5);
     return within;
   }
 
   /** Turns the thrust to where it pushes as wanted, and the nose to where it should point. */
-  private level(s: BodyState, yaw: number, setting: SpeedSetting, heading: number, out: Wanted, dt: number): void {
+  private level(
+    s: BodyState,
+    yaw: number,
+    setting: SpeedSetting,
+    heading: number,
+    out: Wanted,
+    dt: number,
+  ): void {
     if (Math.abs(yaw) > DEAD) this.headingRad = null;
     else this.headingRad ??= heading;
     const yawRate = -YAW_RATE[setting] * yaw;

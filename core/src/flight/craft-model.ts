@@ -5,7 +5,10 @@ import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
 /** Density of the air that everything flies in, kg/m³ (ISO 2533 at sea level). */
 export const DENSITY_KGM3 = 1.225;
 
-/** Share of the span that is the radius of gyration, roll and pitch; yaw. For a body with its motors at the ends of its arms. From memory. */
+/**
+ * Share of the span that is the radius of gyration, roll and pitch; yaw. For a body with its motors at the
+ * ends of its arms. From memory.
+ */
 const GYRATION_TILT = 0.27;
 const GYRATION_YAW = 0.38;
 /** Reaction torque of a small rotor over its thrust, as a share of its radius. From memory. */
@@ -57,13 +60,28 @@ export function craftModel(facts: CraftFacts): CraftModel {
   const angles = Array.from({ length: rotors }, (_, i) => ((i + 0.5) * 2 * Math.PI) / rotors);
   const weightN = massKg * G_MPS2;
   return {
-    massKg, spanM, rotors, rotorRadiusM, armM, thrustToWeight, inducedMps,
-    rotorX: Float64Array.from(angles, (angle) => armM * Math.cos(angle)), rotorY: Float64Array.from(angles, (angle) => armM * Math.sin(angle)),
+    massKg,
+    spanM,
+    rotors,
+    rotorRadiusM,
+    armM,
+    thrustToWeight,
+    inducedMps,
+    rotorX: Float64Array.from(angles, (angle) => armM * Math.cos(angle)),
+    rotorY: Float64Array.from(angles, (angle) => armM * Math.sin(angle)),
     spin: Float64Array.from(angles, (_, i) => (i % 2 === 0 ? 1 : -1)),
-    inertiaX: massKg * (GYRATION_TILT * spanM) ** 2, inertiaY: massKg * (GYRATION_TILT * spanM) ** 2, inertiaZ: massKg * (GYRATION_YAW * spanM) ** 2,
-    fullThrustN: (weightN * thrustToWeight) / rotors, torquePerThrustM: TORQUE_SHARE * rotorRadiusM, tipMps: TIP_OVER_INDUCED * inducedMps,
-    dragTimeS: facts.topSpeedMps.normal / (G_MPS2 * Math.tan(radians(facts.leanDeg.normal))), motorLagS: 0.045,
-    topSpeedMps: facts.topSpeedMps, leanRad: Object.fromEntries(SPEED_SETTINGS.map((setting) => [setting, radians(facts.leanDeg[setting])])) as Record<SpeedSetting, number>,
+    inertiaX: massKg * (GYRATION_TILT * spanM) ** 2,
+    inertiaY: massKg * (GYRATION_TILT * spanM) ** 2,
+    inertiaZ: massKg * (GYRATION_YAW * spanM) ** 2,
+    fullThrustN: (weightN * thrustToWeight) / rotors,
+    torquePerThrustM: TORQUE_SHARE * rotorRadiusM,
+    tipMps: TIP_OVER_INDUCED * inducedMps,
+    dragTimeS: facts.topSpeedMps.normal / (G_MPS2 * Math.tan(radians(facts.leanDeg.normal))),
+    motorLagS: 0.045,
+    topSpeedMps: facts.topSpeedMps,
+    leanRad: Object.fromEntries(
+      SPEED_SETTINGS.map((setting) => [setting, radians(facts.leanDeg[setting])]),
+    ) as Record<SpeedSetting, number>,
     packJ: ((weightN * inducedMps) / FIGURE_OF_MERIT) * facts.enduranceMin * 60,
   };
 }

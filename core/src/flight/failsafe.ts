@@ -6,7 +6,10 @@ import { CENTRED, type StickNow } from './control';
 /** Slow enough to set down. */
 const LANDS_AT = -0.35;
 
-/** The sticks a craft holds by itself when it no longer hears its transmitter, in position hold, as it was set before the flight. @param home what brings it home; asked only to return */
+/**
+ * The sticks a craft holds by itself when it no longer hears its transmitter, in position hold, as it was set
+ * before the flight. @param home what brings it home; asked only to return
+ */
 export function failsafeSticks(action: Failsafe, s: BodyState, home: AutoReturn): StickNow {
   if (action === 'return') return home.sticks(s);
   return action === 'descend' ? { ...CENTRED, throttle: LANDS_AT } : CENTRED;

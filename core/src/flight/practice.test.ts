@@ -16,9 +16,20 @@ test('every drill that the simulator is for is set up, and its craft starts clea
   for (const id of flown) {
     for (const side of drillOf(id).sides.length > 0 ? drillOf(id).sides : [null]) {
       const setUp = practiceOf(id, side, 'position-hold')!;
-      for (const solid of setUp.solids) expect([id, side, distanceTo(solid, setUp.start.x, setUp.start.y, setUp.start.z) > CRAFT.spanM / 2]).toEqual([id, side, true]);
+      for (const solid of setUp.solids)
+        expect([
+          id,
+          side,
+          distanceTo(solid, setUp.start.x, setUp.start.y, setUp.start.z) > CRAFT.spanM / 2,
+        ]).toEqual([id, side, true]);
       const flight = new Flight(CRAFT, { solids: setUp.solids, wind: STILL }, setUp.start, 1);
-      for (let i = 0; i < 500; i += 1) flight.step(CENTRED, { mode: setUp.mode === 'rate' || setUp.mode === 'self-level' ? 'height-hold' : setUp.mode, setting: 'normal', pilotHeadingDeg: null, hold: true });
+      for (let i = 0; i < 500; i += 1)
+        flight.step(CENTRED, {
+          mode: setUp.mode === 'rate' || setUp.mode === 'self-level' ? 'height-hold' : setUp.mode,
+          setting: 'normal',
+          pilotHeadingDeg: null,
+          hold: true,
+        });
       expect([id, side, flight.ended]).toEqual([id, side, null]);
     }
   }
@@ -32,9 +43,18 @@ test('hold off, by hand, or as the pilot flies', () => {
 });
 
 test('a thing is hit where it is: poles, wires, boxes, balls and the bars of a gate', () => {
-  expect(distanceTo({ solid: 'pole', x: 0, y: 0, fromM: 0, toM: 3, radiusM: 0.1 }, 1, 0, 2)).toBeCloseTo(0.9, 12);
-  expect(distanceTo({ solid: 'pole', x: 0, y: 0, fromM: 0, toM: 3, radiusM: 0.1 }, 0, 0, 5)).toBeCloseTo(2, 12);
-  expect(distanceTo({ solid: 'wire', from: [0, 0, 5], to: [10, 0, 5], radiusM: 0.01 }, 5, 3, 9)).toBeCloseTo(4.99, 12);
+  expect(distanceTo({ solid: 'pole', x: 0, y: 0, fromM: 0, toM: 3, radiusM: 0.1 }, 1, 0, 2)).toBeCloseTo(
+    0.9,
+    12,
+  );
+  expect(distanceTo({ solid: 'pole', x: 0, y: 0, fromM: 0, toM: 3, radiusM: 0.1 }, 0, 0, 5)).toBeCloseTo(
+    2,
+    12,
+  );
+  expect(distanceTo({ solid: 'wire', from: [0, 0, 5], to: [10, 0, 5], radiusM: 0.01 }, 5, 3, 9)).toBeCloseTo(
+    4.99,
+    12,
+  );
   expect(distanceTo({ solid: 'ball', x: 1, y: 1, z: 1, radiusM: 1 }, 1, 1, 4)).toBeCloseTo(2, 12);
   const wall = { solid: 'box', x: 0, y: 10, z: 2, alongM: 0.2, acrossM: 6, highM: 4, turnedDeg: 0 } as const;
   expect(distanceTo(wall, 0, 8, 2)).toBeCloseTo(1.9, 12);

@@ -21,7 +21,9 @@ export interface PracticeSetUp {
 }
 
 /** What blows across a drill. */
-const JETS: Readonly<Record<string, readonly Jet[]>> = { 'airflow-step': [{ x: 0, y: 19.8, z: 2.5, towardDeg: 180, speedMps: 6, radiusM: 1.5, reachM: 16 }] };
+const JETS: Readonly<Record<string, readonly Jet[]>> = {
+  'airflow-step': [{ x: 0, y: 19.8, z: 2.5, towardDeg: 180, speedMps: 6, radiusM: 1.5, reachM: 16 }],
+};
 
 const POST_RADIUS_M = 0.06;
 const WALL_THICK_M = 0.2;
@@ -38,9 +40,31 @@ function solidsOf(mark: Mark): readonly Solid[] {
     case 'gate':
       return gate(x, y, Math.max(height, width) - width / 2, deep ? 90 : 0, width);
     case 'wall':
-      return [{ solid: 'box', x, y, z: height / 2, alongM: deep ? width : WALL_THICK_M, acrossM: deep ? WALL_THICK_M : width, highM: height, turnedDeg: 0 }];
+      return [
+        {
+          solid: 'box',
+          x,
+          y,
+          z: height / 2,
+          alongM: deep ? width : WALL_THICK_M,
+          acrossM: deep ? WALL_THICK_M : width,
+          highM: height,
+          turnedDeg: 0,
+        },
+      ];
     case 'roof':
-      return [{ solid: 'box', x, y, z: height, alongM: deep ? width : WALL_THICK_M * 20, acrossM: deep ? WALL_THICK_M * 20 : width, highM: WALL_THICK_M, turnedDeg: 0 }];
+      return [
+        {
+          solid: 'box',
+          x,
+          y,
+          z: height,
+          alongM: deep ? width : WALL_THICK_M * 20,
+          acrossM: deep ? WALL_THICK_M * 20 : width,
+          highM: WALL_THICK_M,
+          turnedDeg: 0,
+        },
+      ];
     case 'mark':
     case 'pad':
       return [];
@@ -65,5 +89,12 @@ export function practiceOf(drillId: string, side: Side | null, pilotMode: Flight
   const { moments, windFromDeg, isMirrored } = movementOf(drillId, side);
   const { x, y, z, noseDeg } = moments[0]!;
   const marks = isMirrored ? scene.marks.map((mark) => ({ ...mark, x: -mark.x })) : scene.marks;
-  return { start: { x, y, z, headingDeg: noseDeg }, marks, solids: marks.flatMap(solidsOf), windFromDeg, jets: JETS[drillId] ?? [], mode: modeFor(drillId, pilotMode) };
+  return {
+    start: { x, y, z, headingDeg: noseDeg },
+    marks,
+    solids: marks.flatMap(solidsOf),
+    windFromDeg,
+    jets: JETS[drillId] ?? [],
+    mode: modeFor(drillId, pilotMode),
+  };
 }

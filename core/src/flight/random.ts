@@ -34,7 +34,10 @@ export class Random {
     return (this.d >>> 0) / 4_294_967_296;
   }
 
-  /** Near enough a normal number, mean 0 and variance 1: four even ones added up, so that no engine's logarithm comes in. Never beyond ±3.5. */
+  /**
+   * Near enough a normal number, mean 0 and variance 1: four even ones added up, so that no engine's
+   * logarithm comes in. Never beyond ±3.5.
+   */
   normal(): number {
     return ROOT3 * (this.uniform() + this.uniform() + this.uniform() + this.uniform() - 2);
   }

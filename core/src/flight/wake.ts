@@ -13,7 +13,8 @@ const WIDENS_MPS = 0.5;
 const DEEPEST = 0.45;
 
 /**
- * The air that a craft has pushed away, as puffs that drift off, slow down and die. A rotor that runs back into them loses lift by itself: that is what drops one
+ * The air that a craft has pushed away, as puffs that drift off, slow down and die. A rotor that runs back
+ * into them loses lift by itself: that is what drops one
  * side. Ours, after momentum theory: a puff starts at twice the induced velocity, away from the thrust.
  */
 export class Wake {
@@ -32,7 +33,19 @@ export class Wake {
    * @param nx @param ny @param nz the thrust axis
    * @param inducedMps by which the rotors push the air away now
    */
-  step(px: number, py: number, pz: number, nx: number, ny: number, nz: number, inducedMps: number, windX: number, windY: number, windZ: number, dt: number): void {
+  step(
+    px: number,
+    py: number,
+    pz: number,
+    nx: number,
+    ny: number,
+    nz: number,
+    inducedMps: number,
+    windX: number,
+    windY: number,
+    windZ: number,
+    dt: number,
+  ): void {
     const slower = 1 - dt / SLOWS_S;
     for (let i = 0; i < PARCELS; i += 1) {
       if (this.age[i]! === Infinity) continue;
@@ -53,8 +66,19 @@ export class Wake {
     [this.vx[i], this.vy[i], this.vz[i]] = [-2 * inducedMps * nx, -2 * inducedMps * ny, -2 * inducedMps * nz];
   }
 
-  /** Share of its lift that a rotor at this place keeps, 1 in clean air. @param nx @param ny @param nz its thrust axis */
-  kept({ spanM, inducedMps }: CraftModel, px: number, py: number, pz: number, nx: number, ny: number, nz: number): number {
+  /**
+   * Share of its lift that a rotor at this place keeps, 1 in clean air. @param nx @param ny @param nz its
+   * thrust axis
+   */
+  kept(
+    { spanM, inducedMps }: CraftModel,
+    px: number,
+    py: number,
+    pz: number,
+    nx: number,
+    ny: number,
+    nz: number,
+  ): number {
     let into = 0;
     for (let i = 0; i < PARCELS; i += 1) {
       const age = this.age[i]!;

@@ -1,13 +1,40 @@
 /** Simple solids. World axes x east, y north, z up; m. */
 export type Solid =
   /** A wall, a roof, a box: sides along the axes after a turn about the vertical. */
-  | { readonly solid: 'box'; readonly x: number; readonly y: number; readonly z: number; readonly alongM: number; readonly acrossM: number; readonly highM: number; readonly turnedDeg: number }
+  | {
+      readonly solid: 'box';
+      readonly x: number;
+      readonly y: number;
+      readonly z: number;
+      readonly alongM: number;
+      readonly acrossM: number;
+      readonly highM: number;
+      readonly turnedDeg: number;
+    }
   /** A pole or a trunk, upright. */
-  | { readonly solid: 'pole'; readonly x: number; readonly y: number; readonly fromM: number; readonly toM: number; readonly radiusM: number }
+  | {
+      readonly solid: 'pole';
+      readonly x: number;
+      readonly y: number;
+      readonly fromM: number;
+      readonly toM: number;
+      readonly radiusM: number;
+    }
   /** A crown of a tree. */
-  | { readonly solid: 'ball'; readonly x: number; readonly y: number; readonly z: number; readonly radiusM: number }
+  | {
+      readonly solid: 'ball';
+      readonly x: number;
+      readonly y: number;
+      readonly z: number;
+      readonly radiusM: number;
+    }
   /** A wire, a twig: from one end to the other. */
-  | { readonly solid: 'wire'; readonly from: readonly [number, number, number]; readonly to: readonly [number, number, number]; readonly radiusM: number };
+  | {
+      readonly solid: 'wire';
+      readonly from: readonly [number, number, number];
+      readonly to: readonly [number, number, number];
+      readonly radiusM: number;
+    };
 
 /** Distance from a point to the surface of a solid, m; negative inside. */
 export function distanceTo(solid: Solid, px: number, py: number, pz: number): number {
@@ -33,7 +60,10 @@ export function distanceTo(solid: Solid, px: number, py: number, pz: number): nu
       const [ax, ay, az] = solid.from;
       const [bx, by, bz] = [solid.to[0] - ax, solid.to[1] - ay, solid.to[2] - az];
       const length = bx * bx + by * by + bz * bz;
-      const share = length === 0 ? 0 : Math.min(1, Math.max(0, ((px - ax) * bx + (py - ay) * by + (pz - az) * bz) / length));
+      const share =
+        length === 0
+          ? 0
+          : Math.min(1, Math.max(0, ((px - ax) * bx + (py - ay) * by + (pz - az) * bz) / length));
       return Math.hypot(px - ax - share * bx, py - ay - share * by, pz - az - share * bz) - solid.radiusM;
     }
   }
@@ -44,9 +74,16 @@ export function gate(x: number, y: number, z: number, headingDeg: number, openM:
   const heading = (headingDeg * Math.PI) / 180;
   const [ox, oy] = [(Math.cos(heading) * openM) / 2, (-Math.sin(heading) * openM) / 2];
   const [low, high] = [z - openM / 2, z + openM / 2];
-  const bar = (a: readonly [number, number, number], b: readonly [number, number, number]): Solid => ({ solid: 'wire', from: a, to: b, radiusM: 0.03 });
+  const bar = (a: readonly [number, number, number], b: readonly [number, number, number]): Solid => ({
+    solid: 'wire',
+    from: a,
+    to: b,
+    radiusM: 0.03,
+  });
   return [
-    bar([x - ox, y - oy, low], [x - ox, y - oy, high]), bar([x + ox, y + oy, low], [x + ox, y + oy, high]),
-    bar([x - ox, y - oy, high], [x + ox, y + oy, high]), bar([x - ox, y - oy, low], [x + ox, y + oy, low]),
+    bar([x - ox, y - oy, low], [x - ox, y - oy, high]),
+    bar([x + ox, y + oy, low], [x + ox, y + oy, high]),
+    bar([x - ox, y - oy, high], [x + ox, y + oy, high]),
+    bar([x - ox, y - oy, low], [x + ox, y + oy, low]),
   ];
 }

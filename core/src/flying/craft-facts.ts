@@ -49,22 +49,51 @@ export interface CraftRecord {
 }
 
 /** Taken where a record says nothing. Common practice for small camera craft. */
-export const USUAL = { leanSlowDeg: 15, leanNormalDeg: 25, leanFastDeg: 35, slowShare: 0.4, fastShare: 1.3, enduranceMin: 18 } as const;
+export const USUAL = {
+  leanSlowDeg: 15,
+  leanNormalDeg: 25,
+  leanFastDeg: 35,
+  slowShare: 0.4,
+  fastShare: 1.3,
+  enduranceMin: 18,
+} as const;
 
 export function craftFacts(record: CraftRecord): CraftFacts {
   const manual = record.mode === 'rate' || record.mode === 'self-level';
   return {
-    mode: record.mode, massKg: record.massKg, spanM: record.spanM, rotors: record.rotors, rotorRadiusM: record.rotorRadiusM, thrustToWeight: record.thrustToWeight,
+    mode: record.mode,
+    massKg: record.massKg,
+    spanM: record.spanM,
+    rotors: record.rotors,
+    rotorRadiusM: record.rotorRadiusM,
+    thrustToWeight: record.thrustToWeight,
     topSpeedMps: {
-      slow: record.topSpeedSlowMps ?? record.topSpeedMps * USUAL.slowShare, normal: record.topSpeedMps, fast: record.topSpeedFastMps ?? record.topSpeedMps * USUAL.fastShare,
+      slow: record.topSpeedSlowMps ?? record.topSpeedMps * USUAL.slowShare,
+      normal: record.topSpeedMps,
+      fast: record.topSpeedFastMps ?? record.topSpeedMps * USUAL.fastShare,
     },
-    leanDeg: { slow: record.leanSlowDeg ?? USUAL.leanSlowDeg, normal: record.leanNormalDeg ?? USUAL.leanNormalDeg, fast: record.leanFastDeg ?? USUAL.leanFastDeg },
+    leanDeg: {
+      slow: record.leanSlowDeg ?? USUAL.leanSlowDeg,
+      normal: record.leanNormalDeg ?? USUAL.leanNormalDeg,
+      fast: record.leanFastDeg ?? USUAL.leanFastDeg,
+    },
     enduranceMin: record.enduranceMin ?? USUAL.enduranceMin,
-    sensorSides: record.sensorSides ?? [], sensorsInFast: record.sensorsInFast ?? false,
+    sensorSides: record.sensorSides ?? [],
+    sensorsInFast: record.sensorsInFast ?? false,
     hasHeightHold: record.hasHeightHold ?? !manual,
     hasPilotRelative: record.hasPilotRelative ?? !manual,
   };
 }
 
-/** Stands in where nobody recorded which craft it was: a small camera craft with four rotors. Common practice. */
-export const USUAL_CRAFT: CraftRecord = { mode: 'position-hold', massKg: 0.9, spanM: 0.35, rotors: 4, rotorRadiusM: 0.105, thrustToWeight: 2, topSpeedMps: 15 };
+/**
+ * Stands in where nobody recorded which craft it was: a small camera craft with four rotors. Common practice.
+ */
+export const USUAL_CRAFT: CraftRecord = {
+  mode: 'position-hold',
+  massKg: 0.9,
+  spanM: 0.35,
+  rotors: 4,
+  rotorRadiusM: 0.105,
+  thrustToWeight: 2,
+  topSpeedMps: 15,
+};

@@ -23,10 +23,12 @@ export const isDay = (text: string): boolean => {
 const INSTANT = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,6})?Z$/;
 
 /** Whether a text is an instant in UTC, as ISO 8601 writes it, on a day of the calendar. */
-export const isInstant = (text: string): boolean => INSTANT.test(text) && isDay(text.slice(0, 10)) && !Number.isNaN(Date.parse(text));
+export const isInstant = (text: string): boolean =>
+  INSTANT.test(text) && isDay(text.slice(0, 10)) && !Number.isNaN(Date.parse(text));
 
 export const addDays = (day: Day, days: number): Day =>
   new Date(utcMidnight(day) + days * MS_PER_DAY).toISOString().slice(0, 10);
 
 /** Whole days from one day to the other; negative when `to` is earlier. */
-export const daysBetween = (from: Day, to: Day): number => Math.round((utcMidnight(to) - utcMidnight(from)) / MS_PER_DAY);
+export const daysBetween = (from: Day, to: Day): number =>
+  Math.round((utcMidnight(to) - utcMidnight(from)) / MS_PER_DAY);

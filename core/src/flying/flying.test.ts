@@ -24,7 +24,14 @@ describe('days', () => {
 });
 
 describe('wind bands (common practice: calm under 2 m/s, light 2 to 5, breezy from 5)', () => {
-  test.each([[0, 'calm'], [1.99, 'calm'], [2, 'light'], [4.99, 'light'], [5, 'breezy'], [12, 'breezy']])('%s m/s is %s', (wind, band) => {
+  test.each([
+    [0, 'calm'],
+    [1.99, 'calm'],
+    [2, 'light'],
+    [4.99, 'light'],
+    [5, 'breezy'],
+    [12, 'breezy'],
+  ])('%s m/s is %s', (wind, band) => {
     expect(windBandOf(wind)).toBe(band);
   });
 
@@ -44,7 +51,9 @@ describe('sticks', () => {
   test('every layout has each axis once', () => {
     for (const layout of STICK_LAYOUTS) {
       const { left, right } = axesOf(layout);
-      expect([left.vertical, left.horizontal, right.vertical, right.horizontal].sort()).toEqual([...AXES].sort());
+      expect([left.vertical, left.horizontal, right.vertical, right.horizontal].sort()).toEqual(
+        [...AXES].sort(),
+      );
     }
   });
 

@@ -4,4 +4,12 @@ import type { Axis } from './vocabulary';
 export const soften = (x: number, e: number): number => (1 - e) * x + e * x * x * x;
 
 /** All four sticks softened alike. */
-export const softened = (sticks: Readonly<Record<Axis, number>>, e: number): Readonly<Record<Axis, number>> => ({ throttle: soften(sticks.throttle, e), yaw: soften(sticks.yaw, e), pitch: soften(sticks.pitch, e), roll: soften(sticks.roll, e) });
+export const softened = (
+  sticks: Readonly<Record<Axis, number>>,
+  e: number,
+): Readonly<Record<Axis, number>> => ({
+  throttle: soften(sticks.throttle, e),
+  yaw: soften(sticks.yaw, e),
+  pitch: soften(sticks.pitch, e),
+  roll: soften(sticks.roll, e),
+});

@@ -27,13 +27,25 @@ export interface StickPlateAxes {
 export function axesOf(layout: StickLayout): StickPlateAxes {
   switch (layout) {
     case 1:
-      return { left: { vertical: 'pitch', horizontal: 'yaw' }, right: { vertical: 'throttle', horizontal: 'roll' } };
+      return {
+        left: { vertical: 'pitch', horizontal: 'yaw' },
+        right: { vertical: 'throttle', horizontal: 'roll' },
+      };
     case 2:
-      return { left: { vertical: 'throttle', horizontal: 'yaw' }, right: { vertical: 'pitch', horizontal: 'roll' } };
+      return {
+        left: { vertical: 'throttle', horizontal: 'yaw' },
+        right: { vertical: 'pitch', horizontal: 'roll' },
+      };
     case 3:
-      return { left: { vertical: 'pitch', horizontal: 'roll' }, right: { vertical: 'throttle', horizontal: 'yaw' } };
+      return {
+        left: { vertical: 'pitch', horizontal: 'roll' },
+        right: { vertical: 'throttle', horizontal: 'yaw' },
+      };
     case 4:
-      return { left: { vertical: 'throttle', horizontal: 'roll' }, right: { vertical: 'pitch', horizontal: 'yaw' } };
+      return {
+        left: { vertical: 'throttle', horizontal: 'roll' },
+        right: { vertical: 'pitch', horizontal: 'yaw' },
+      };
   }
 }
 

@@ -1,16 +1,45 @@
-import { abilityIn, AIM_HIGH, AIM_LOW, afterRep, chanceMet, difficultyOf, type Level, levelFor, LEVELS, raschChance } from './ability';
+import {
+  abilityIn,
+  AIM_HIGH,
+  AIM_LOW,
+  afterRep,
+  chanceMet,
+  difficultyOf,
+  type Level,
+  levelFor,
+  LEVELS,
+  raschChance,
+} from './ability';
 
-const rep = (n: number, met: boolean, more: object = {}) => ({ drillId: 'tail-in-hover', met, day: '2026-03-02', flownAt: `2026-03-02T09:${String(n).padStart(2, '0')}:00.000Z`, takenBack: false, ...more });
-const many = (met: number, missed: number, more: object = {}) => [...Array.from({ length: met }, (_, i) => rep(i, true, more)), ...Array.from({ length: missed }, (_, i) => rep(met + i, false, more))];
+const rep = (n: number, met: boolean, more: object = {}) => ({
+  drillId: 'tail-in-hover',
+  met,
+  day: '2026-03-02',
+  flownAt: `2026-03-02T09:${String(n).padStart(2, '0')}:00.000Z`,
+  takenBack: false,
+  ...more,
+});
+const many = (met: number, missed: number, more: object = {}) => [
+  ...Array.from({ length: met }, (_, i) => rep(i, true, more)),
+  ...Array.from({ length: missed }, (_, i) => rep(met + i, false, more)),
+];
 
 describe('the Rasch model', () => {
-  // Worked values of 1 / (1 + exp(−(θ − b))), as in any table of the logistic function: 0 → 0.5, 1 → 0.7311, 2 → 0.8808, −1 → 0.2689.
-  test.each([[0, 0, 0.5], [1, 0, 0.7311], [2, 0, 0.8808], [0, 1, 0.2689], [1.5, 0.5, 0.7311]])('ability %s against difficulty %s: %s', (ability, difficulty, chance) => {
+  // Worked values of 1 / (1 + exp(−(θ − b))), as in any table of the logistic function: 0 → 0.5, 1 → 0.7311,
+  // 2 → 0.8808, −1 → 0.2689.
+  test.each([
+    [0, 0, 0.5],
+    [1, 0, 0.7311],
+    [2, 0, 0.8808],
+    [0, 1, 0.2689],
+    [1.5, 0.5, 0.7311],
+  ])('ability %s against difficulty %s: %s', (ability, difficulty, chance) => {
     expect(raschChance(ability, difficulty)).toBeCloseTo(chance, 4);
   });
 
-  test('is Elo\'s expected score on another scale: 200 points ahead is 0.76, 400 is 0.909', () => {
-    // Elo: 1 / (1 + 10^(−d / 400)); a logit is 400 / ln 10 points (Elo, The Rating of Chessplayers, Past and Present, 1978).
+  test("is Elo's expected score on another scale: 200 points ahead is 0.76, 400 is 0.909", () => {
+    // Elo: 1 / (1 + 10^(−d / 400)); a logit is 400 / ln 10 points (Elo, The Rating of Chessplayers, Past and
+    // Present, 1978).
     const logits = (points: number) => (points * Math.LN10) / 400;
     expect(raschChance(logits(200), 0)).toBeCloseTo(0.7597, 4);
     expect(raschChance(logits(400), 0)).toBeCloseTo(0.9091, 4);
@@ -26,13 +55,18 @@ describe('what reps say of a pilot', () => {
     expect(missed.mean).toBeLessThan(1);
     expect(1 - missed.mean).toBeGreaterThan(met.mean - 1);
     expect(met.sd).toBeLessThan(1);
-    // By hand: chance 0.7311, information 0.1966, variance 1 / (1 + 0.1966) = 0.8357; a miss moves by 0.8357 × 0.7311 = 0.611.
+    // By hand: chance 0.7311, information 0.1966, variance 1 / (1 + 0.1966) = 0.8357; a miss moves by 0.8357
+    // × 0.7311 = 0.611.
     expect(missed.mean).toBeCloseTo(1 - 0.611, 3);
     expect(met.sd ** 2).toBeCloseTo(0.8357, 4);
   });
 
   test('after many reps it settles where the share met says, whatever it was before', () => {
-    const shuffled = Array.from({ length: 400 }, (_, i) => rep(i % 60, i % 4 !== 0, { flownAt: `2026-03-02T${String(8 + Math.floor(i / 60)).padStart(2, '0')}:${String(i % 60).padStart(2, '0')}:00.000Z` }));
+    const shuffled = Array.from({ length: 400 }, (_, i) =>
+      rep(i % 60, i % 4 !== 0, {
+        flownAt: `2026-03-02T${String(8 + Math.floor(i / 60)).padStart(2, '0')}:${String(i % 60).padStart(2, '0')}:00.000Z`,
+      }),
+    );
     const ability = abilityIn('hover', shuffled, '2026-03-02');
     expect(raschChance(ability.mean, difficultyOf('tail-in-hover'))).toBeCloseTo(0.75, 1);
     expect(ability.sd).toBeLessThan(0.2);
@@ -59,5 +93,8 @@ test('practice is set where the pilot should succeed about 70 to 85 times in a h
   const chance = chanceMet(middling, 'tail-in-hover', levelFor(middling, 'tail-in-hover'));
   expect(chance).toBeGreaterThan(AIM_LOW - 0.12);
   expect(chance).toBeLessThan(AIM_HIGH + 0.05);
-  for (const level of LEVELS) expect(chanceMet(middling, 'tail-in-hover', level)).toBeLessThanOrEqual(chanceMet(middling, 'tail-in-hover', -2));
+  for (const level of LEVELS)
+    expect(chanceMet(middling, 'tail-in-hover', level)).toBeLessThanOrEqual(
+      chanceMet(middling, 'tail-in-hover', -2),
+    );
 });

@@ -3,7 +3,9 @@ import { depthOf } from '../drills/prerequisites';
 import { drillOf } from '../drills/drills';
 import { daysBetween, type Day } from '../flying/day';
 
-/** How hard a practice rep is set, against the standard: bigger gaps, more help, less wind, or the other way. */
+/**
+ * How hard a practice rep is set, against the standard: bigger gaps, more help, less wind, or the other way.
+ */
 export const LEVELS = [-2, -1, 0, 1] as const;
 export type Level = (typeof LEVELS)[number];
 
@@ -14,7 +16,10 @@ export interface Ability {
   readonly sd: number;
 }
 
-/** One step of a drill's level, and one prerequisite more before it, in logits: house assumptions, until a school's reps say better. */
+/**
+ * One step of a drill's level, and one prerequisite more before it, in logits: house assumptions, until a
+ * school's reps say better.
+ */
 const LOGITS_PER_LEVEL = 1;
 const LOGITS_PER_STEP = 0.35;
 /** A beginner at a first drill succeeds in about half of the tries, give or take a lot. */
@@ -22,18 +27,27 @@ const BEFORE: Ability = { mean: 0, sd: 1.5 };
 /** Skill moves between days: variance added for each. */
 const DRIFT_PER_DAY = 0.02;
 
-/** Rasch (1960): the chance that a pilot of ability θ meets a standard of difficulty b is 1 / (1 + exp(b − θ)). */
-export const raschChance = (ability: number, difficulty: number): number => 1 / (1 + Math.exp(difficulty - ability));
+/**
+ * Rasch (1960): the chance that a pilot of ability θ meets a standard of difficulty b is 1 / (1 + exp(b −
+ * θ)).
+ */
+export const raschChance = (ability: number, difficulty: number): number =>
+  1 / (1 + Math.exp(difficulty - ability));
 
 /** Difficulty of a drill at a level, logits. The standard's own is level 0. */
-export const difficultyOf = (drillId: string, level: Level = 0): number => LOGITS_PER_STEP * depthOf(drillId) + LOGITS_PER_LEVEL * level;
+export const difficultyOf = (drillId: string, level: Level = 0): number =>
+  LOGITS_PER_STEP * depthOf(drillId) + LOGITS_PER_LEVEL * level;
 
-/** Chance that the next rep is met, with what is not known about the ability averaged in (the usual probit-like shrinking of the logit). */
+/**
+ * Chance that the next rep is met, with what is not known about the ability averaged in (the usual
+ * probit-like shrinking of the logit).
+ */
 export const chanceMet = ({ mean, sd }: Ability, drillId: string, level: Level = 0): number =>
   raschChance((mean - difficultyOf(drillId, level)) / Math.sqrt(1 + (Math.PI * sd * sd) / 8), 0);
 
 /**
- * One rep's news, in the manner of Elo (1978) with its uncertainty (Glickman 1999): the surprise, weighed by how little was known.
+ * One rep's news, in the manner of Elo (1978) with its uncertainty (Glickman 1999): the surprise, weighed by
+ * how little was known.
  */
 export function afterRep(before: Ability, difficulty: number, met: boolean): Ability {
   const chance = raschChance(before.mean, difficulty);
@@ -41,16 +55,22 @@ export function afterRep(before: Ability, difficulty: number, met: boolean): Abi
   return { mean: before.mean + variance * ((met ? 1 : 0) - chance), sd: Math.sqrt(variance) };
 }
 
-type AbilityRep = Pick<Rep, 'drillId' | 'met' | 'day' | 'flownAt' | 'takenBack'> & { readonly level?: number };
+type AbilityRep = Pick<Rep, 'drillId' | 'met' | 'day' | 'flownAt' | 'takenBack'> & {
+  readonly level?: number;
+};
 
 /**
- * What a pilot's reps say of a skill: those of one group of drills, in the order they were flown, less sure with each day in between.
+ * What a pilot's reps say of a skill: those of one group of drills, in the order they were flown, less sure
+ * with each day in between.
  * Reps of every purpose count; those taken back do not.
  */
 export function abilityIn(group: string, reps: readonly AbilityRep[], today: Day): Ability {
   let { mean, sd } = BEFORE;
   let last: Day | null = null;
-  const rest = (until: Day) => { if (last !== null) sd = Math.min(BEFORE.sd, Math.sqrt(sd * sd + DRIFT_PER_DAY * Math.max(0, daysBetween(last, until)))); };
+  const rest = (until: Day) => {
+    if (last !== null)
+      sd = Math.min(BEFORE.sd, Math.sqrt(sd * sd + DRIFT_PER_DAY * Math.max(0, daysBetween(last, until))));
+  };
   for (const rep of [...reps].sort((a, b) => (a.flownAt < b.flownAt ? -1 : 1))) {
     if (rep.takenBack || drillOf(rep.drillId).group !== group) continue;
     rest(rep.day);
@@ -68,4 +88,6 @@ const AIM = (AIM_LOW + AIM_HIGH) / 2;
 
 /** The level at which the pilot should succeed about as often as teaches most. */
 export const levelFor = (ability: Ability, drillId: string): Level =>
-  [...LEVELS].sort((a, b) => Math.abs(chanceMet(ability, drillId, a) - AIM) - Math.abs(chanceMet(ability, drillId, b) - AIM))[0]!;
+  [...LEVELS].sort(
+    (a, b) => Math.abs(chanceMet(ability, drillId, a) - AIM) - Math.abs(chanceMet(ability, drillId, b) - AIM),
+  )[0]!;

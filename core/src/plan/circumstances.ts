@@ -4,7 +4,9 @@ import type { Place } from '../flying/vocabulary';
 import { bandsUpTo, WIND_BANDS, type WindBand, windBandOf } from '../flying/wind-band';
 import { type Ability, chanceMet } from './ability';
 
-/** How and where a pilot has flown lately, as far as a plan weighs it. Whatever is not known weighs nothing. */
+/**
+ * How and where a pilot has flown lately, as far as a plan weighs it. Whatever is not known weighs nothing.
+ */
 export interface Circumstances {
   /** Surroundings of the sites flown at lately; empty: not known. */
   readonly places?: readonly Place[];
@@ -35,7 +37,12 @@ const BELONGS_TO: Readonly<Record<string, readonly Place[]>> = {
 
 /** Drills in which the wind itself is what is trained, with the least band that makes them worth while. */
 const WANTS_WIND: Readonly<Record<string, WindBand>> = {
-  'into-wind-hover': 'breezy', 'crab-leg': 'light', 'downwind-turn': 'breezy', 'upwind-first': 'light', 'surprise-hold-loss': 'light', 'turn-back-call': 'light',
+  'into-wind-hover': 'breezy',
+  'crab-leg': 'light',
+  'downwind-turn': 'breezy',
+  'upwind-first': 'light',
+  'surprise-hold-loss': 'light',
+  'turn-back-call': 'light',
 };
 
 /** Nine in ten at the standard: a drill that only leads up to something has nothing left to teach. */
@@ -44,8 +51,7 @@ const COMES_OFF = 0.9;
 const SURE_ENOUGH = 0.7;
 
 export type Weighing =
-  | { readonly for: 'place'; readonly place: Place }
-  | { readonly for: 'wind'; readonly windMps: number };
+  { readonly for: 'place'; readonly place: Place } | { readonly for: 'wind'; readonly windMps: number };
 
 export type LeftOut =
   | { readonly for: 'craft' }
@@ -54,20 +60,36 @@ export type LeftOut =
   | { readonly for: 'level'; readonly chance: number };
 
 /** What in the pilot's own flying asks for this drill; null when nothing does. */
-export function weighedFor(drillId: string, { places = [], windiestMps = null }: Circumstances): Weighing | null {
+export function weighedFor(
+  drillId: string,
+  { places = [], windiestMps = null }: Circumstances,
+): Weighing | null {
   const place = places.find((each) => BELONGS_TO[drillId]?.includes(each));
   if (place) return { for: 'place', place };
   const wants = WANTS_WIND[drillId];
-  return wants !== undefined && windiestMps !== null && WIND_BANDS.indexOf(windBandOf(windiestMps)) >= WIND_BANDS.indexOf(wants) ? { for: 'wind', windMps: windiestMps } : null;
+  return wants !== undefined &&
+    windiestMps !== null &&
+    WIND_BANDS.indexOf(windBandOf(windiestMps)) >= WIND_BANDS.indexOf(wants)
+    ? { for: 'wind', windMps: windiestMps }
+    : null;
 }
 
 /** Why a drill that does not decide is of no use to this pilot now; null when it is. */
-export function leftOutFor(drillId: string, { places = [], windLimitMps, hasPilotRelative = null, abilities = {} }: Circumstances): LeftOut | null {
+export function leftOutFor(
+  drillId: string,
+  { places = [], windLimitMps, hasPilotRelative = null, abilities = {} }: Circumstances,
+): LeftOut | null {
   const drill = drillOf(drillId);
   if (drillId === 'relative-mode-discipline' && hasPilotRelative === false) return { for: 'craft' };
   const belongs = BELONGS_TO[drillId];
-  if (belongs && places.length > 0 && !places.some((place) => belongs.includes(place))) return { for: 'place', places };
-  if (windLimitMps !== undefined && drill.bands && !drill.bands.some((band) => bandsUpTo(windLimitMps).includes(band))) return { for: 'wind', bands: drill.bands };
+  if (belongs && places.length > 0 && !places.some((place) => belongs.includes(place)))
+    return { for: 'place', places };
+  if (
+    windLimitMps !== undefined &&
+    drill.bands &&
+    !drill.bands.some((band) => bandsUpTo(windLimitMps).includes(band))
+  )
+    return { for: 'wind', bands: drill.bands };
   const ability = abilities[drill.group];
   if (drill.kind === 'flown' && ability && ability.sd <= SURE_ENOUGH) {
     const chance = chanceMet(ability, drillId);

@@ -9,4 +9,5 @@ export function suits(drillId: string, mode: FlightMode): boolean {
 }
 
 /** The one or two flown drills whose test reps decide for a pilot who flies in this mode. */
-export const keyDrillsFor = (cause: Cause, mode: FlightMode): readonly string[] => cause.key.filter((id) => suits(id, mode));
+export const keyDrillsFor = (cause: Cause, mode: FlightMode): readonly string[] =>
+  cause.key.filter((id) => suits(id, mode));

@@ -10,7 +10,10 @@ export const PLAN_AT_MOST = 4;
 /** A trainer may widen a plan up to here: beyond it nobody gets through it in a season. */
 export const PLAN_CEILING = 6;
 
-/** With every help, taken away piece by piece; or without from the first day. Both schools teach well; see each pilot's own. */
+/**
+ * With every help, taken away piece by piece; or without from the first day. Both schools teach well; see
+ * each pilot's own.
+ */
 export const TRACKS = ['assist-down', 'manual-first'] as const;
 export type Track = (typeof TRACKS)[number];
 
@@ -43,13 +46,22 @@ export function whyInPlan(drillId: string, key: readonly string[]): WhyInPlan {
   return drillOf(drillId).kind === 'flown' ? { because: 'widens' } : { because: 'no-flying' };
 }
 
-const RANK: Readonly<Record<WhyInPlan['because'], number>> = { key: 0, link: 1, before: 2, 'no-flying': 3, widens: 4 };
+const RANK: Readonly<Record<WhyInPlan['because'], number>> = {
+  key: 0,
+  link: 1,
+  before: 2,
+  'no-flying': 3,
+  widens: 4,
+};
 /** Hazardous or worse: what is said and done on the ground comes before what is flown. */
 const GRAVE = 4;
 /** Minor or less: the plan stays short. */
 const SLIGHT = 2;
 
-/** Which drills are taken first when not all find room: what the pilot's own flying asks for moves up past its neighbours. */
+/**
+ * Which drills are taken first when not all find room: what the pilot's own flying asks for moves up past its
+ * neighbours.
+ */
 function rankOf({ drillId, why }: PlannedDrill, known: KnownOfPilot): number {
   if (why.because === 'key') return RANK.key;
   const rank = why.because === 'no-flying' && (known.severity ?? 0) >= GRAVE ? RANK.link : RANK[why.because];
@@ -63,47 +75,89 @@ const trackOrder = (drillId: string, track: Track): number => {
 };
 
 /**
- * Two to four drills for a weakness: the key drills, then what breaks the chain at its first link, then what leads to them, then what
- * needs no flying, then what widens them, moved up where the pilot's places and winds ask for it and left out where the craft, the places, the
- * wind limit or the pilot's level make it of no use; a short plan for a slight matter. Up to six where a drill's own prerequisite was never met and is put in. In the order of the
- * lesson: spoken and ground drills first, then by how many drills come before, then as the pilot's track has it.
+ * Two to four drills for a weakness: the key drills, then what breaks the chain at its first link, then what
+ * leads to them, then what
+ * needs no flying, then what widens them, moved up where the pilot's places and winds ask for it and left out
+ * where the craft, the places, the
+ * wind limit or the pilot's level make it of no use; a short plan for a slight matter. Up to six where a
+ * drill's own prerequisite was never met and is put in. In the order of the
+ * lesson: spoken and ground drills first, then by how many drills come before, then as the pilot's track has
+ * it.
  */
-export function proposePlan(causeId: string, mode: FlightMode, known: KnownOfPilot = {}): readonly PlannedDrill[] {
+export function proposePlan(
+  causeId: string,
+  mode: FlightMode,
+  known: KnownOfPilot = {},
+): readonly PlannedDrill[] {
   const { track = 'assist-down', met, link = null } = known;
   const cause = causeOf(causeId);
   const key = keyDrillsFor(cause, mode);
   const of = (drillId: string): PlannedDrill => ({ drillId, why: whyInPlan(drillId, key) });
-  const linked: readonly PlannedDrill[] = link === null || link === causeId ? [] : keyDrillsFor(causeOf(link), mode).filter((id) => !cause.drills.includes(id)).slice(0, 1).map((drillId) => ({ drillId, why: { because: 'link', causeId: link } }));
-  const listed = [...cause.drills.filter((id) => suits(id, mode)).map(of), ...linked].filter(({ drillId, why }) => why.because === 'key' || why.because === 'link' || leftOutFor(drillId, known) === null);
+  const linked: readonly PlannedDrill[] =
+    link === null || link === causeId
+      ? []
+      : keyDrillsFor(causeOf(link), mode)
+          .filter((id) => !cause.drills.includes(id))
+          .slice(0, 1)
+          .map((drillId) => ({ drillId, why: { because: 'link', causeId: link } }));
+  const listed = [...cause.drills.filter((id) => suits(id, mode)).map(of), ...linked].filter(
+    ({ drillId, why }) =>
+      why.because === 'key' || why.because === 'link' || leftOutFor(drillId, known) === null,
+  );
   const atMost = (known.severity ?? PLAN_AT_MOST) <= SLIGHT ? PLAN_AT_MOST - 1 : PLAN_AT_MOST;
-  const picked = [...listed].sort((a, b) => rankOf(a, known) - rankOf(b, known) || trackOrder(a.drillId, track) - trackOrder(b.drillId, track)).slice(0, atMost);
-  for (const drillId of met === undefined ? [] : picked.filter((planned) => drillOf(planned.drillId).kind === 'flown').flatMap((planned) => drillOf(planned.drillId).after)) {
+  const picked = [...listed]
+    .sort(
+      (a, b) =>
+        rankOf(a, known) - rankOf(b, known) || trackOrder(a.drillId, track) - trackOrder(b.drillId, track),
+    )
+    .slice(0, atMost);
+  for (const drillId of met === undefined
+    ? []
+    : picked
+        .filter((planned) => drillOf(planned.drillId).kind === 'flown')
+        .flatMap((planned) => drillOf(planned.drillId).after)) {
     if (picked.length >= PLAN_CEILING) break;
-    if (!met!.includes(drillId) && suits(drillId, mode) && !picked.some((planned) => planned.drillId === drillId)) picked.push(of(drillId));
+    if (
+      !met!.includes(drillId) &&
+      suits(drillId, mode) &&
+      !picked.some((planned) => planned.drillId === drillId)
+    )
+      picked.push(of(drillId));
   }
   for (const id of key.flatMap((drillId) => [...allBefore(drillId)])) {
     if (picked.length >= PLAN_AT_LEAST) break;
     if (!picked.some((planned) => planned.drillId === id)) picked.push(of(id));
   }
-  const place = (planned: PlannedDrill) => (drillOf(planned.drillId).kind === 'flown' ? 1 + depthOf(planned.drillId) : 0);
-  return picked.sort((a, b) => place(a) - place(b) || trackOrder(a.drillId, track) - trackOrder(b.drillId, track));
+  const place = (planned: PlannedDrill) =>
+    drillOf(planned.drillId).kind === 'flown' ? 1 + depthOf(planned.drillId) : 0;
+  return picked.sort(
+    (a, b) => place(a) - place(b) || trackOrder(a.drillId, track) - trackOrder(b.drillId, track),
+  );
 }
 
 /** Drills of the cause that the proposal leaves out, each with what speaks against it for this pilot. */
-export function leftOutOf(causeId: string, mode: FlightMode, known: KnownOfPilot): readonly { readonly drillId: string; readonly why: NonNullable<ReturnType<typeof leftOutFor>> }[] {
+export function leftOutOf(
+  causeId: string,
+  mode: FlightMode,
+  known: KnownOfPilot,
+): readonly { readonly drillId: string; readonly why: NonNullable<ReturnType<typeof leftOutFor>> }[] {
   const planned = new Set(proposePlan(causeId, mode, known).map((each) => each.drillId));
-  return causeOf(causeId).drills.filter((id) => suits(id, mode) && !planned.has(id)).flatMap((drillId) => {
-    const why = leftOutFor(drillId, known);
-    return why ? [{ drillId, why }] : [];
-  });
+  return causeOf(causeId)
+    .drills.filter((id) => suits(id, mode) && !planned.has(id))
+    .flatMap((drillId) => {
+      const why = leftOutFor(drillId, known);
+      return why ? [{ drillId, why }] : [];
+    });
 }
 
 /** What is wrong with a trainer's own plan, said so that it can be mended; null when nothing is. */
 export function planProblem(causeId: string, mode: FlightMode, drillIds: readonly string[]): string | null {
   const unknown = drillIds.find((id) => !isDrillId(id));
   if (unknown !== undefined) return `There is no drill "${unknown}": pick one from the list.`;
-  if (new Set(drillIds).size !== drillIds.length) return 'A drill stands in the plan twice: take one of them out.';
-  if (drillIds.length > PLAN_CEILING) return `A plan holds at most ${PLAN_CEILING} drills: take ${drillIds.length - PLAN_CEILING} out.`;
+  if (new Set(drillIds).size !== drillIds.length)
+    return 'A drill stands in the plan twice: take one of them out.';
+  if (drillIds.length > PLAN_CEILING)
+    return `A plan holds at most ${PLAN_CEILING} drills: take ${drillIds.length - PLAN_CEILING} out.`;
   const key = keyDrillsFor(causeOf(causeId), mode);
   if (!drillIds.some((id) => key.includes(id))) {
     return `Keep at least one deciding drill (${key.map((id) => drillOf(id).name).join(' or ')}): without one nothing can clear this weakness.`;
@@ -112,9 +166,19 @@ export function planProblem(causeId: string, mode: FlightMode, drillIds: readonl
 }
 
 /** Whether a plan is what would be proposed, so that no reason is asked for. */
-export const isProposal = (causeId: string, mode: FlightMode, drillIds: readonly string[], known: KnownOfPilot = {}): boolean =>
-  proposePlan(causeId, mode, known).map((planned) => planned.drillId).join() === drillIds.join();
+export const isProposal = (
+  causeId: string,
+  mode: FlightMode,
+  drillIds: readonly string[],
+  known: KnownOfPilot = {},
+): boolean =>
+  proposePlan(causeId, mode, known)
+    .map((planned) => planned.drillId)
+    .join() === drillIds.join();
 
 /** The deciding drills of a plan for a pilot who flies in this mode. */
-export const keyDrillsOfPlan = (causeId: string, mode: FlightMode, drillIds: readonly string[]): readonly string[] =>
-  drillIds.filter((id) => keyDrillsFor(causeOf(causeId), mode).includes(id));
+export const keyDrillsOfPlan = (
+  causeId: string,
+  mode: FlightMode,
+  drillIds: readonly string[],
+): readonly string[] => drillIds.filter((id) => keyDrillsFor(causeOf(causeId), mode).includes(id));

@@ -20,18 +20,25 @@ const NONE: ReadonlySet<string> = new Set();
 const TOO_RARE = 0.003;
 
 /** The signs that a question has a part in, and everything whose standing changes with its answer. */
-const PART_OF: ReadonlyMap<string, { readonly signs: readonly Sign[]; readonly gone: ReadonlySet<string> }> = new Map(QUESTIONS.map(({ id }) => {
-  const signs = SIGNS.filter((sign) => sign.needs.includes(id) || sign.uses.includes(id));
-  return [id, { signs, gone: new Set([id, ...signs.map((sign) => sign.id)]) }];
-}));
+const PART_OF: ReadonlyMap<string, { readonly signs: readonly Sign[]; readonly gone: ReadonlySet<string> }> =
+  new Map(
+    QUESTIONS.map(({ id }) => {
+      const signs = SIGNS.filter((sign) => sign.needs.includes(id) || sign.uses.includes(id));
+      return [id, { signs, gone: new Set([id, ...signs.map((sign) => sign.id)]) }];
+    }),
+  );
 
-const isKnown = (known: Answers, id: string) => known.choices[id] !== undefined || known.numbers[id] !== undefined;
+const isKnown = (known: Answers, id: string) =>
+  known.choices[id] !== undefined || known.numbers[id] !== undefined;
 
 /** Works out what each open question is worth, by trying every answer it may get. */
 export class Asking {
   private readonly now: PerCause;
   private readonly uncertainty: number;
-  /** The likeliest causes that hold all but a sliver of the probability: the others cannot move an expectation. */
+  /**
+   * The likeliest causes that hold all but a sliver of the probability: the others cannot move an
+   * expectation.
+   */
   private readonly live: readonly number[];
   private readonly mass: number;
   /** Reused: a screen's worth of gains tries some two hundred answers. */
@@ -40,7 +47,10 @@ export class Asking {
   private readonly supposed: Answers;
 
   constructor(
-    private readonly model: Model, private readonly known: Answers, private readonly craft: CraftFacts, private readonly stories: Stories,
+    private readonly model: Model,
+    private readonly known: Answers,
+    private readonly craft: CraftFacts,
+    private readonly stories: Stories,
     private readonly scores: PerCause,
   ) {
     this.choices = { ...known.choices };
@@ -48,7 +58,11 @@ export class Asking {
     this.now = posterior(scores);
     const order = [...this.now.keys()].sort((a, b) => this.now[b]! - this.now[a]!);
     let mass = 0;
-    this.live = order.filter((c) => { const wanted = mass < LIVE_MASS; if (wanted) mass += this.now[c]!; return wanted; });
+    this.live = order.filter((c) => {
+      const wanted = mass < LIVE_MASS;
+      if (wanted) mass += this.now[c]!;
+      return wanted;
+    });
     this.mass = mass;
     this.score = new Float64Array(this.live.length);
     this.uncertainty = this.after([], NONE);
@@ -62,13 +76,17 @@ export class Asking {
     if (there) for (const item of there.items) if (!gone.has(item.id)) items.push(item);
     if (items.length === 1) {
       const { weights } = items[0]!;
-      for (let i = 0; i < live.length; i += 1) score[i] = score[i]! + weights[live[i]!]! - (there ? there.sum[live[i]!]! : 0);
+      for (let i = 0; i < live.length; i += 1)
+        score[i] = score[i]! + weights[live[i]!]! - (there ? there.sum[live[i]!]! : 0);
     } else {
-      for (let i = 0; i < live.length; i += 1) score[i] = score[i]! + pooled(items, live[i]!) - (there ? there.sum[live[i]!]! : 0);
+      for (let i = 0; i < live.length; i += 1)
+        score[i] = score[i]! + pooled(items, live[i]!) - (there ? there.sum[live[i]!]! : 0);
     }
   }
 
-  /** Uncertainty among the causes still alive once these items stand in place of those with the ids in `gone`. */
+  /**
+   * Uncertainty among the causes still alive once these items stand in place of those with the ids in `gone`.
+   */
   private after(items: readonly Item[], gone: ReadonlySet<string>): number {
     const { score, live } = this;
     for (let i = 0; i < live.length; i += 1) score[i] = this.scores[live[i]!]!;
@@ -90,7 +108,10 @@ export class Asking {
     let expected = 0;
     for (const [value, { likelihood }] of this.model.answer.get(question.id)!) {
       const chance = this.chanceOf(likelihood);
-      if (chance < TOO_RARE || !says(question.id, value)) { expected += chance * this.uncertainty; continue; }
+      if (chance < TOO_RARE || !says(question.id, value)) {
+        expected += chance * this.uncertainty;
+        continue;
+      }
       this.choices[question.id] = value;
       const items = [answerItem(this.model, question.id, value)];
       for (const sign of signs) {
@@ -104,14 +125,25 @@ export class Asking {
     return this.uncertainty - expected;
   }
 
-  /** A number is worth what the sum it completes is worth; shared with the other answers that the sum still wants. */
+  /**
+   * A number is worth what the sum it completes is worth; shared with the other answers that the sum still
+   * wants.
+   */
   private ofNumber(question: Question): number {
     let most = 0;
     for (const sign of PART_OF.get(question.id)!.signs) {
-      if ((sign.needs.length > 0 && !sign.needs.includes(question.id)) || sign.chance(this.known, this.craft) !== null) continue;
+      if (
+        (sign.needs.length > 0 && !sign.needs.includes(question.id)) ||
+        sign.chance(this.known, this.craft) !== null
+      )
+        continue;
       const wanted = sign.needs.filter((id) => !isKnown(this.known, id)).length;
       const gone = new Set([sign.id]);
-      const ifSo = (chance: number) => this.after([{ id: sign.id, story: sign.story, weights: this.model.signWeights(sign.id, chance) }], gone);
+      const ifSo = (chance: number) =>
+        this.after(
+          [{ id: sign.id, story: sign.story, weights: this.model.signWeights(sign.id, chance) }],
+          gone,
+        );
       const chance = this.chanceOf(this.model.sign.get(sign.id)!);
       const gain = this.uncertainty - chance * ifSo(SURE) - (1 - chance) * ifSo(1 - SURE);
       most = Math.max(most, gain / Math.max(1, wanted));
@@ -121,10 +153,14 @@ export class Asking {
 
   /** Every open question that makes sense to ask now, the one worth most first. */
   questions(): readonly NextQuestion[] {
-    return QUESTIONS
-      .filter(({ id, when }) => !isKnown(this.known, id) && (!when || when(this.known, this.craft)))
-      // Pooling is not exact Bayes, so a worthless question can come out a hair below nothing.
-      .map((question) => ({ id: question.id, gain: Math.max(0, question.kind === 'choice' ? this.ofChoice(question) : this.ofNumber(question)) }))
-      .sort((a, b) => b.gain - a.gain);
+    return (
+      QUESTIONS.filter(({ id, when }) => !isKnown(this.known, id) && (!when || when(this.known, this.craft)))
+        // Pooling is not exact Bayes, so a worthless question can come out a hair below nothing.
+        .map((question) => ({
+          id: question.id,
+          gain: Math.max(0, question.kind === 'choice' ? this.ofChoice(question) : this.ofNumber(question)),
+        }))
+        .sort((a, b) => b.gain - a.gain)
+    );
   }
 }

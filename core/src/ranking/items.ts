@@ -7,19 +7,27 @@ import type { Model, PerCause } from './model';
 import { type Item, pooledForAll } from './pooling';
 
 /** `unknown` means that nobody can say; only where the pilot not knowing is itself a fact does it count. */
-export const says = (questionId: string, value: string): boolean => value !== 'unknown' || questionId === 'nose';
+export const says = (questionId: string, value: string): boolean =>
+  value !== 'unknown' || questionId === 'nose';
 
 export function signItem(model: Model, sign: Sign, known: Answers, craft: CraftFacts): Item | null {
   const chance = sign.chance(known, craft);
-  return chance === null ? null : { id: sign.id, story: sign.story, chance, weights: model.signWeights(sign.id, chance) };
+  return chance === null
+    ? null
+    : { id: sign.id, story: sign.story, chance, weights: model.signWeights(sign.id, chance) };
 }
 
-export const answerItem = (model: Model, questionId: string, value: string): Item =>
-  ({ id: questionId, story: questionOf(questionId).story, weights: model.answer.get(questionId)!.get(value)!.weights });
+export const answerItem = (model: Model, questionId: string, value: string): Item => ({
+  id: questionId,
+  story: questionOf(questionId).story,
+  weights: model.answer.get(questionId)!.get(value)!.weights,
+});
 
 /** Everything that the answers say, by themselves and together. */
 export function itemsOf(model: Model, known: Answers, craft: CraftFacts): readonly Item[] {
-  const items: Item[] = Object.entries(known.choices).filter(([id, value]) => says(id, value)).map(([id, value]) => answerItem(model, id, value));
+  const items: Item[] = Object.entries(known.choices)
+    .filter(([id, value]) => says(id, value))
+    .map(([id, value]) => answerItem(model, id, value));
   for (const sign of SIGNS) {
     const item = signItem(model, sign, known, craft);
     if (item) items.push(item);

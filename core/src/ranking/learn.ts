@@ -15,7 +15,9 @@ export interface Lesson {
 /** What one occurrence teaches. */
 export function lessonOf({ cause, known, craft }: Lesson): Experience {
   const told = Object.entries(known.choices).filter(([id, value]) => says(id, value));
-  const chances = SIGNS.map((sign) => [sign.id, sign.chance(known, craft)] as const).filter(([, chance]) => chance !== null);
+  const chances = SIGNS.map((sign) => [sign.id, sign.chance(known, craft)] as const).filter(
+    ([, chance]) => chance !== null,
+  );
   return {
     causes: { [cause]: 1 },
     answers: { [cause]: Object.fromEntries(told.map(([id, value]) => [id, { [value]: 1 }])) },
@@ -32,18 +34,31 @@ type Tree = { readonly [name: string]: number | Tree };
 function merged(left: Tree, right: Tree, sign: 1 | -1): Tree {
   const changed = Object.entries(right).map(([name, value]): readonly [string, number | Tree] => {
     const there = left[name];
-    return [name, typeof value === 'number' ? (typeof there === 'number' ? there : 0) + sign * value : merged(typeof there === 'object' ? there : {}, value, sign)];
+    return [
+      name,
+      typeof value === 'number'
+        ? (typeof there === 'number' ? there : 0) + sign * value
+        : merged(typeof there === 'object' ? there : {}, value, sign),
+    ];
   });
   const untouched = Object.entries(left).filter(([name]) => !(name in right));
-  return Object.fromEntries([...untouched, ...changed.filter(([, value]) => (typeof value === 'number' ? Math.abs(value) >= NOTHING_LEFT : Object.keys(value).length > 0))]);
+  return Object.fromEntries([
+    ...untouched,
+    ...changed.filter(([, value]) =>
+      typeof value === 'number' ? Math.abs(value) >= NOTHING_LEFT : Object.keys(value).length > 0,
+    ),
+  ]);
 }
 
 /** An experience with another one added, or taken away again. The order of adding does not matter. */
-export const withLesson = (experience: Experience, lesson: Experience, sign: 1 | -1 = 1): Experience =>
-  ({ ...NO_EXPERIENCE, ...(merged(experience as unknown as Tree, lesson as unknown as Tree, sign) as Partial<Experience>) });
+export const withLesson = (experience: Experience, lesson: Experience, sign: 1 | -1 = 1): Experience => ({
+  ...NO_EXPERIENCE,
+  ...(merged(experience as unknown as Tree, lesson as unknown as Tree, sign) as Partial<Experience>),
+});
 
 /** Counts what confirmed occurrences showed. */
-export const countLessons = (lessons: readonly Lesson[]): Experience => lessons.reduce((sum, lesson) => withLesson(sum, lessonOf(lesson)), NO_EXPERIENCE);
+export const countLessons = (lessons: readonly Lesson[]): Experience =>
+  lessons.reduce((sum, lesson) => withLesson(sum, lessonOf(lesson)), NO_EXPERIENCE);
 
 export interface AnswerChange {
   readonly question: string;
@@ -64,16 +79,32 @@ export interface CauseChange {
 
 const WORTH_SHOWING = 0.01;
 
-/** What a school's records have changed against the starting weights, cause by cause, the most confirmed first. */
+/**
+ * What a school's records have changed against the starting weights, cause by cause, the most confirmed
+ * first.
+ */
 export function changesBy(experience: Experience): readonly CauseChange[] {
   const [start, own] = [modelWith(), modelWith(experience)];
   return CAUSE_IDS.map((causeId, c) => {
-    const answers = Object.entries(experience.answers[causeId] ?? {}).flatMap(([question, values]) => Object.entries(values).map(([value, count]) => ({
-      question, value, count, from: start.answer.get(question)!.get(value)!.likelihood[c]!, to: own.answer.get(question)!.get(value)!.likelihood[c]!,
-    })));
+    const answers = Object.entries(experience.answers[causeId] ?? {}).flatMap(([question, values]) =>
+      Object.entries(values).map(([value, count]) => ({
+        question,
+        value,
+        count,
+        from: start.answer.get(question)!.get(value)!.likelihood[c]!,
+        to: own.answer.get(question)!.get(value)!.likelihood[c]!,
+      })),
+    );
     return {
-      causeId, count: experience.causes[causeId] ?? 0, from: start.prior[c]!, to: own.prior[c]!,
-      answers: answers.filter(({ from, to }) => Math.abs(to - from) >= WORTH_SHOWING).sort((a, b) => Math.abs(b.to - b.from) - Math.abs(a.to - a.from)),
+      causeId,
+      count: experience.causes[causeId] ?? 0,
+      from: start.prior[c]!,
+      to: own.prior[c]!,
+      answers: answers
+        .filter(({ from, to }) => Math.abs(to - from) >= WORTH_SHOWING)
+        .sort((a, b) => Math.abs(b.to - b.from) - Math.abs(a.to - a.from)),
     };
-  }).filter(({ count }) => count > 0).sort((a, b) => b.count - a.count);
+  })
+    .filter(({ count }) => count > 0)
+    .sort((a, b) => b.count - a.count);
 }

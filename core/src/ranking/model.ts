@@ -40,19 +40,29 @@ export interface Model {
 const perCause = (of: (id: string) => number): PerCause => Float64Array.from(CAUSE_IDS, of);
 
 /**
- * Pseudo-counts of a question's values under one cause: those named stand, and what they leave of the twenty is shared
+ * Pseudo-counts of a question's values under one cause: those named stand, and what they leave of the twenty
+ * is shared
  * by the rest as usual.
  */
-function startingCounts(usual: Readonly<Record<string, number>>, named: Readonly<Record<string, number>>): Readonly<Record<string, number>> {
+function startingCounts(
+  usual: Readonly<Record<string, number>>,
+  named: Readonly<Record<string, number>>,
+): Readonly<Record<string, number>> {
   const namedSum = Object.values(named).reduce((sum, each) => sum + each, 0);
   const others = Object.entries(usual).filter(([value]) => named[value] === undefined);
   const othersSum = others.reduce((sum, [, count]) => sum + count, 0);
   const left = Math.max(0, PSEUDO_COUNT - namedSum);
-  return { ...named, ...Object.fromEntries(others.map(([value, count]) => [value, (left * count) / othersSum])) };
+  return {
+    ...named,
+    ...Object.fromEntries(others.map(([value, count]) => [value, (left * count) / othersSum])),
+  };
 }
 
 /** Probabilities by the Dirichlet rule: (pseudo-count + count) / (their sums). */
-function chances(counts: Readonly<Record<string, number>>, own: Readonly<Record<string, number>> = {}): ReadonlyMap<string, number> {
+function chances(
+  counts: Readonly<Record<string, number>>,
+  own: Readonly<Record<string, number>> = {},
+): ReadonlyMap<string, number> {
   const sum = Object.entries(counts).reduce((all, [value, count]) => all + count + (own[value] ?? 0), 0);
   return new Map(Object.entries(counts).map(([value, count]) => [value, (count + (own[value] ?? 0)) / sum]));
 }
@@ -68,7 +78,8 @@ function weightsOf(prior: PerCause, likelihood: PerCause): PerCause {
 }
 
 /** Likelihood of a sign that holds with some chance only (Jeffrey's rule): the two cases mixed. */
-const mixed = (holds: PerCause, chance: number): PerCause => holds.map((each) => chance * each + (1 - chance) * (1 - each));
+const mixed = (holds: PerCause, chance: number): PerCause =>
+  holds.map((each) => chance * each + (1 - chance) * (1 - each));
 
 /** Certainties and what a question is expected to show: these come up hundreds of times for one screen. */
 const KEPT: ReadonlySet<number> = new Set([0, 1, SURE, 1 - SURE]);
@@ -82,17 +93,32 @@ export function modelWith(experience: Experience = NO_EXPERIENCE): Model {
   for (const question of QUESTIONS) {
     if (question.kind !== 'choice') continue;
     const usual = USUAL_ANSWERS[question.id]!;
-    const byCause = CAUSE_IDS.map((id) => chances(startingCounts(usual, LIKELIHOODS[id]!.answers[question.id] ?? {}), experience.answers[id]?.[question.id]));
-    answer.set(question.id, new Map(question.values.map(({ id: value }) => {
-      const likelihood = Float64Array.from(byCause, (each) => each.get(value)!);
-      return [value, { likelihood, weights: weightsOf(prior, likelihood) }];
-    })));
+    const byCause = CAUSE_IDS.map((id) =>
+      chances(
+        startingCounts(usual, LIKELIHOODS[id]!.answers[question.id] ?? {}),
+        experience.answers[id]?.[question.id],
+      ),
+    );
+    answer.set(
+      question.id,
+      new Map(
+        question.values.map(({ id: value }) => {
+          const likelihood = Float64Array.from(byCause, (each) => each.get(value)!);
+          return [value, { likelihood, weights: weightsOf(prior, likelihood) }];
+        }),
+      ),
+    );
   }
-  const sign = new Map(SIGNS.map(({ id: signId }) => [signId, perCause((id) => {
-    const held = LIKELIHOODS[id]!.signs[signId] ?? USUAL_SIGNS[signId]!;
-    const own = experience.signs[id]?.[signId];
-    return (held + (own?.held ?? 0)) / (PSEUDO_COUNT + (own?.told ?? 0));
-  })]));
+  const sign = new Map(
+    SIGNS.map(({ id: signId }) => [
+      signId,
+      perCause((id) => {
+        const held = LIKELIHOODS[id]!.signs[signId] ?? USUAL_SIGNS[signId]!;
+        const own = experience.signs[id]?.[signId];
+        return (held + (own?.held ?? 0)) / (PSEUDO_COUNT + (own?.told ?? 0));
+      }),
+    ]),
+  );
   const kept = new Map<string, PerCause>();
   const signWeights = (signId: string, chance: number): PerCause => {
     if (!KEPT.has(chance)) return weightsOf(prior, mixed(sign.get(signId)!, chance));

@@ -19,13 +19,18 @@ const downs = new Float64Array(64);
 
 function insert(sorted: Float64Array, length: number, value: number): void {
   let at = length;
-  while (at > 0 && sorted[at - 1]! < value) { sorted[at] = sorted[at - 1]!; at -= 1; }
+  while (at > 0 && sorted[at - 1]! < value) {
+    sorted[at] = sorted[at - 1]!;
+    at -= 1;
+  }
   sorted[at] = value;
 }
 
 /**
- * What one story says about one cause. Its answers are correlated, so they are not simply added: the strongest counts in
- * full, the next for half, the next for a quarter, what speaks for and what speaks against apart. The order of asking
+ * What one story says about one cause. Its answers are correlated, so they are not simply added: the
+ * strongest counts in
+ * full, the next for half, the next for a quarter, what speaks for and what speaks against apart. The order
+ * of asking
  * does not matter, and an answer that says nothing takes nothing from the others.
  */
 export function pooled(items: readonly Item[], cause: number): number {
@@ -40,8 +45,13 @@ export function pooled(items: readonly Item[], cause: number): number {
   let [up, down] = [0, 0];
   for (const item of items) {
     const weight = item.weights[cause]!;
-    if (weight > 0) { insert(ups, up, weight); up += 1; }
-    else if (weight < 0) { insert(downs, down, -weight); down += 1; }
+    if (weight > 0) {
+      insert(ups, up, weight);
+      up += 1;
+    } else if (weight < 0) {
+      insert(downs, down, -weight);
+      down += 1;
+    }
   }
   let [pro, contra] = [0, 0];
   for (let i = up - 1; i >= 0; i -= 1) pro = ups[i]! + FURTHER * pro;
@@ -50,12 +60,18 @@ export function pooled(items: readonly Item[], cause: number): number {
 }
 
 /** The same for every cause. */
-export const pooledForAll = (items: readonly Item[]): PerCause => Float64Array.from(CAUSE_IDS, (_, cause) => pooled(items, cause));
+export const pooledForAll = (items: readonly Item[]): PerCause =>
+  Float64Array.from(CAUSE_IDS, (_, cause) => pooled(items, cause));
 
 /** The same, item by item, so that a reason shows the weight that it really had. */
-export function sharesOf(items: readonly Item[], cause: number): readonly { readonly item: Item; readonly weight: number }[] {
+export function sharesOf(
+  items: readonly Item[],
+  cause: number,
+): readonly { readonly item: Item; readonly weight: number }[] {
   if (items.length === 1) return [{ item: items[0]!, weight: items[0]!.weights[cause]! }];
-  const sorted = [...items].sort((a, b) => Math.abs(b.weights[cause]!) - Math.abs(a.weights[cause]!) || (a.id < b.id ? -1 : 1));
+  const sorted = [...items].sort(
+    (a, b) => Math.abs(b.weights[cause]!) - Math.abs(a.weights[cause]!) || (a.id < b.id ? -1 : 1),
+  );
   let [up, down] = [1, 1];
   return sorted.map((item) => {
     const weight = item.weights[cause]!;
@@ -81,7 +97,10 @@ export function entropy(chance: PerCause): number {
   return sum;
 }
 
-/** The same straight from log-odds: ln Σ e^s − Σ p s, in bits; one exponential for each cause and no logarithm. */
+/**
+ * The same straight from log-odds: ln Σ e^s − Σ p s, in bits; one exponential for each cause and no
+ * logarithm.
+ */
 export function entropyOfScores(score: PerCause): number {
   let most = -Infinity;
   for (let c = 0; c < score.length; c += 1) if (score[c]! > most) most = score[c]!;

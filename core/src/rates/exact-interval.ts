@@ -18,7 +18,9 @@ export function binomialAtMost(k: number, n: number, p: number): number {
   if (p >= 1) return 0;
   let sum = 0;
   for (let i = 0; i <= k; i += 1) {
-    sum += Math.exp(logFactorial(n) - logFactorial(i) - logFactorial(n - i) + i * Math.log(p) + (n - i) * Math.log1p(-p));
+    sum += Math.exp(
+      logFactorial(n) - logFactorial(i) - logFactorial(n - i) + i * Math.log(p) + (n - i) * Math.log1p(-p),
+    );
   }
   return Math.min(1, sum);
 }
@@ -44,7 +46,8 @@ function crossing(falling: (x: number) => number, target: number, from: number, 
 }
 
 const assertCount = (name: string, value: number, atMost = Number.POSITIVE_INFINITY) => {
-  if (!Number.isInteger(value) || value < 0 || value > atMost) throw new RangeError(`${name} must be a whole number from 0 to ${atMost}, not ${value}.`);
+  if (!Number.isInteger(value) || value < 0 || value > atMost)
+    throw new RangeError(`${name} must be a whole number from 0 to ${atMost}, not ${value}.`);
 };
 
 /**

@@ -2,7 +2,8 @@
 const LOGISTIC_SCALE = 1.702;
 
 /**
- * Chance that what was needed was more than what was there, when both are known only roughly: it moves smoothly with
+ * Chance that what was needed was more than what was there, when both are known only roughly: it moves
+ * smoothly with
  * the ratio, is ½ when they are equal, and is steeper the better they are known.
  * The errors are taken as log-normal; the logistic curve stands for the normal one.
  * @param needed above 0

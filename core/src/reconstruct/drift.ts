@@ -1,8 +1,10 @@
 import { within } from './valid';
 
 /**
- * How far in m the air carries a craft at rest from the moment its position hold is lost: w (t − τ (1 − e^(−t/τ))).
- * It starts gently and ends at the speed of the wind. Linear drag; common practice, τ about 2 to 4 s for small craft.
+ * How far in m the air carries a craft at rest from the moment its position hold is lost: w (t − τ (1 −
+ * e^(−t/τ))).
+ * It starts gently and ends at the speed of the wind. Linear drag; common practice, τ about 2 to 4 s for
+ * small craft.
  * @param windMps 0 to 60
  * @param seconds until the first real correction, 0 to 600
  * @param dragTimeS see `dragTime`, 0.05 to 60
@@ -17,4 +19,5 @@ export function driftDistance(windMps: number, seconds: number, dragTimeS: numbe
 }
 
 /** Speed in m/s that the craft has taken up by then: w (1 − e^(−t/τ)). */
-export const driftSpeed = (windMps: number, seconds: number, dragTimeS: number): number => -windMps * Math.expm1(-seconds / dragTimeS);
+export const driftSpeed = (windMps: number, seconds: number, dragTimeS: number): number =>
+  -windMps * Math.expm1(-seconds / dragTimeS);

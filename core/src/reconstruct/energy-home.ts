@@ -34,7 +34,8 @@ export function chargeHome(distanceM: number, leg: Leg): number | null {
 const turned = (fromDeg: number): number => (fromDeg >= 180 ? fromDeg - 180 : fromDeg + 180);
 
 /**
- * The farthest point in m from which the charge still brings the craft home with the reserve: out and back at d / v_out + d / v_home
+ * The farthest point in m from which the charge still brings the craft home with the reserve: out and back at
+ * d / v_out + d / v_home
  * within what the charge allows; 0 when either leg makes no way.
  * Source: point of no return, any navigation text.
  * @param chargePct at take-off, 0 to 100

@@ -37,7 +37,15 @@ export interface GapRoom {
  * Sources: steering law, Accot and Zhai 1997; the rest is geometry.
  * @throws RangeError when an input lies outside the ranges above
  */
-export function gapRoom({ ratio, spanM, depthM, speedMps, wanderM, crossWindMps, dragTimeS }: GapFrom): GapRoom {
+export function gapRoom({
+  ratio,
+  spanM,
+  depthM,
+  speedMps,
+  wanderM,
+  crossWindMps,
+  dragTimeS,
+}: GapFrom): GapRoom {
   within('Gap ratio', ratio, 1, 50, 'spans');
   within('Span', spanM, 0.02, 10, 'm');
   within('Depth', depthM, 0, 100, 'm');
@@ -46,7 +54,10 @@ export function gapRoom({ ratio, spanM, depthM, speedMps, wanderM, crossWindMps,
   const spareM = ((ratio - 1) * spanM) / 2;
   const exposedS = (depthM + spanM) / speedMps;
   return {
-    spareM, spareSpans: spareM / spanM, spareWanders: spareM / wanderM, exposedS,
+    spareM,
+    spareSpans: spareM / spanM,
+    spareWanders: spareM / wanderM,
+    exposedS,
     carriedM: driftDistance(crossWindMps, exposedS, dragTimeS),
     upTiltDeg: (Math.atan(speedMps / (G_MPS2 * dragTimeS)) * 180) / Math.PI,
     difficulty: spareM > 0 ? (depthM + spanM) / (2 * spareM) : Infinity,

@@ -11,7 +11,12 @@ import { within } from './valid';
  * @param densityKgM3 density of the air, 0.3 to 1.6
  * @throws RangeError outside these
  */
-export function hoverInducedVelocity(massKg: number, rotors: number, rotorRadiusM: number, densityKgM3: number): number {
+export function hoverInducedVelocity(
+  massKg: number,
+  rotors: number,
+  rotorRadiusM: number,
+  densityKgM3: number,
+): number {
   within('Mass', massKg, 0.01, 200, 'kg');
   within('Rotors', rotors, 1, 16, 'rotors');
   within('Rotor radius', rotorRadiusM, 0.005, 3, 'm');

@@ -18,7 +18,8 @@ export const steepestLevelLean = (thrustToWeight: number): number =>
   (Math.acos(1 / within('Thrust to weight', thrustToWeight, 1, 20, '')) * 180) / Math.PI;
 
 /**
- * Height in m lost in a lean when the throttle stays where it held the hover: ½ g (1 − cos θ) t². Without drag, so an upper bound.
+ * Height in m lost in a lean when the throttle stays where it held the hover: ½ g (1 − cos θ) t². Without
+ * drag, so an upper bound.
  * @param leanDeg 0 to 85
  * @param seconds 0 to 60
  */
@@ -32,7 +33,8 @@ export const heightLostInLean = (leanDeg: number, seconds: number): number =>
  * @param leanDeg above 0, to 85
  */
 export const turnRadius = (speedMps: number, leanDeg: number): number =>
-  within('Speed', speedMps, 0, 100, 'm/s') ** 2 / (G_MPS2 * Math.tan(radians(within('Lean', leanDeg, 0.1, 85, '°'))));
+  within('Speed', speedMps, 0, 100, 'm/s') ** 2 /
+  (G_MPS2 * Math.tan(radians(within('Lean', leanDeg, 0.1, 85, '°'))));
 
 /**
  * Yaw rate in °/s that keeps the nose on the path of a level turn: g tan θ / V.

@@ -24,7 +24,13 @@ const KNOT = 0.514_444;
 const FOOT = 0.3048;
 
 describe('air and rotors', () => {
-  test.each([[0, 1.225], [1000, 1.1117], [2000, 1.0066], [5000, 0.736_43], [10_000, 0.413_51]])('density at %d m is %d kg/m³ (ICAO Doc 7488 table, geometric height)', (altitude, density) => {
+  test.each([
+    [0, 1.225],
+    [1000, 1.1117],
+    [2000, 1.0066],
+    [5000, 0.736_43],
+    [10_000, 0.413_51],
+  ])('density at %d m is %d kg/m³ (ICAO Doc 7488 table, geometric height)', (altitude, density) => {
     expect(airDensity(altitude)).toBeCloseTo(density, 4);
   });
 
@@ -37,11 +43,19 @@ describe('air and rotors', () => {
   });
 
   test('twice the weight asks for √2 the induced velocity, thin air for more', () => {
-    expect(hoverInducedVelocity(1.8, 4, 0.105, 1.225) / hoverInducedVelocity(0.9, 4, 0.105, 1.225)).toBeCloseTo(Math.SQRT2, 10);
-    expect(hoverInducedVelocity(0.9, 4, 0.105, airDensity(2000))).toBeGreaterThan(hoverInducedVelocity(0.9, 4, 0.105, airDensity(0)));
+    expect(
+      hoverInducedVelocity(1.8, 4, 0.105, 1.225) / hoverInducedVelocity(0.9, 4, 0.105, 1.225),
+    ).toBeCloseTo(Math.SQRT2, 10);
+    expect(hoverInducedVelocity(0.9, 4, 0.105, airDensity(2000))).toBeGreaterThan(
+      hoverInducedVelocity(0.9, 4, 0.105, airDensity(0)),
+    );
   });
 
-  test.each([[0.5, 1.3333], [1, 1.0667], [2, 1.0159]])('ground effect at %d R is %d (Cheeseman and Bennett 1955)', (radii, ratio) => {
+  test.each([
+    [0.5, 1.3333],
+    [1, 1.0667],
+    [2, 1.0159],
+  ])('ground effect at %d R is %d (Cheeseman and Bennett 1955)', (radii, ratio) => {
     expect(groundEffect(0.1, 0.1 * radii)).toBeCloseTo(ratio, 4);
   });
 
@@ -52,21 +66,43 @@ describe('air and rotors', () => {
 });
 
 describe('the map of wash states (Leishman ch. 2 and 12)', () => {
-  test.each([[0.2, 0, 'clean'], [1, 0, 'own-wash'], [1, 0.5, 'own-wash'], [1, 1.5, 'clean'], [0.5, 0, 'edge'], [2.4, 0, 'windmill'], [-1, 0, 'clean']] as const)('descent %d v_h, forward %d v_h: %s', (descent, forward, state) => {
+  test.each([
+    [0.2, 0, 'clean'],
+    [1, 0, 'own-wash'],
+    [1, 0.5, 'own-wash'],
+    [1, 1.5, 'clean'],
+    [0.5, 0, 'edge'],
+    [2.4, 0, 'windmill'],
+    [-1, 0, 'clean'],
+  ] as const)('descent %d v_h, forward %d v_h: %s', (descent, forward, state) => {
     expect(washPlace(descent * 5, forward * 5, 5).state).toBe(state);
   });
 
   test('faster forward never makes it worse, and nothing jumps at the edge', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 15, noNaN: true }), fc.double({ min: 0, max: 15, noNaN: true }), (descent, forward) => {
-      const here = washPlace(descent, forward, 5).trouble;
-      expect(washPlace(descent, forward + 0.5, 5).trouble).toBeLessThanOrEqual(here + 1e-12);
-      expect(Math.abs(washPlace(descent + 0.001, forward, 5).trouble - here)).toBeLessThan(0.005);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 15, noNaN: true }),
+        fc.double({ min: 0, max: 15, noNaN: true }),
+        (descent, forward) => {
+          const here = washPlace(descent, forward, 5).trouble;
+          expect(washPlace(descent, forward + 0.5, 5).trouble).toBeLessThanOrEqual(here + 1e-12);
+          expect(Math.abs(washPlace(descent + 0.001, forward, 5).trouble - here)).toBeLessThan(0.005);
+        },
+      ),
+    );
   });
 });
 
-describe('turning back into one\'s own wash', () => {
-  const from = { speedMps: 9, descentMps: 1, yawS: 0.8, leanDeg: 25, thrustToWeight: 2, inducedMps: 5, dragTimeS: 3 };
+describe("turning back into one's own wash", () => {
+  const from = {
+    speedMps: 9,
+    descentMps: 1,
+    yawS: 0.8,
+    leanDeg: 25,
+    thrustToWeight: 2,
+    inducedMps: 5,
+    dragTimeS: 3,
+  };
   test('flying straight on is clean; half a turn at once is worse than a quarter', () => {
     const at = (yawDeg: number, more: object = {}) => turnFold({ ...from, yawDeg, ...more }).worst.washIndex;
     expect(at(0)).toBeLessThan(0.05);
@@ -77,7 +113,9 @@ describe('turning back into one\'s own wash', () => {
     const slow = turnFold({ ...from, speedMps: 4, yawDeg: 180, yawS: 8 });
     const spun = turnFold({ ...from, speedMps: 4, yawDeg: 180, yawS: 0.8 });
     expect(slow.worst.washIndex).toBeLessThan(spun.worst.washIndex);
-    expect(turnFold({ ...from, speedMps: 4, yawDeg: 180, thrustToWeight: 4 }).worst.washIndex).toBeGreaterThan(0);
+    expect(
+      turnFold({ ...from, speedMps: 4, yawDeg: 180, thrustToWeight: 4 }).worst.washIndex,
+    ).toBeGreaterThan(0);
     expect(washIndex(5, 0, 5, 0.75)).toBeLessThan(washIndex(5, 0, 5, 0.25));
   });
 
@@ -90,7 +128,11 @@ describe('turning back into one\'s own wash', () => {
 });
 
 describe('leaning and turning', () => {
-  test.each([[30, 1.155], [45, 1.414], [60, 2]])('load factor at %d° is %d (FAA-H-8083-25C chart)', (lean, factor) => {
+  test.each([
+    [30, 1.155],
+    [45, 1.414],
+    [60, 2],
+  ])('load factor at %d° is %d (FAA-H-8083-25C chart)', (lean, factor) => {
     expect(loadFactor(lean)).toBeCloseTo(factor, 3);
   });
 
@@ -124,7 +166,16 @@ describe('stopping', () => {
     const [push, tau] = [G_MPS2 * Math.tan((25 * Math.PI) / 180), 3];
     let [v, x] = [14, 0];
     for (const dt = 1e-4; v > 0; x += v * dt) v -= (push + v / tau) * dt;
-    expect(stoppingDistance({ speedMps: 14, reactionS: 0, leanFromDeg: 0, leanToDeg: 25, leanRateDps: Infinity, dragTimeS: tau }).totalM).toBeCloseTo(x, 2);
+    expect(
+      stoppingDistance({
+        speedMps: 14,
+        reactionS: 0,
+        leanFromDeg: 0,
+        leanToDeg: 25,
+        leanRateDps: Infinity,
+        dragTimeS: tau,
+      }).totalM,
+    ).toBeCloseTo(x, 2);
   });
 
   test('the closed form and its series meet where one takes over from the other', () => {
@@ -134,17 +185,31 @@ describe('stopping', () => {
   });
 
   test('more speed or a later reaction never stops sooner; the fastest that stops does just that', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 40, noNaN: true }), fc.double({ min: 0, max: 4, noNaN: true }), (speedMps, reactionS) => {
-      const here = stoppingDistance({ ...plain, speedMps, reactionS }).totalM;
-      expect(stoppingDistance({ ...plain, speedMps: speedMps + 0.5, reactionS }).totalM).toBeGreaterThan(here);
-      expect(stoppingDistance({ ...plain, speedMps, reactionS: reactionS + 0.5 }).totalM).toBeGreaterThanOrEqual(here);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 40, noNaN: true }),
+        fc.double({ min: 0, max: 4, noNaN: true }),
+        (speedMps, reactionS) => {
+          const here = stoppingDistance({ ...plain, speedMps, reactionS }).totalM;
+          expect(stoppingDistance({ ...plain, speedMps: speedMps + 0.5, reactionS }).totalM).toBeGreaterThan(
+            here,
+          );
+          expect(
+            stoppingDistance({ ...plain, speedMps, reactionS: reactionS + 0.5 }).totalM,
+          ).toBeGreaterThanOrEqual(here);
+        },
+      ),
+    );
     expect(fastestThatStops(44.1, plain)).toBeCloseTo(20, 1);
   });
 
   test('what cannot be is refused by name, limit and unit', () => {
-    expect(() => stoppingDistance({ ...plain, speedMps: -1 })).toThrow('Speed must be from 0 to 100 m/s, not -1.');
-    expect(() => stoppingDistance({ ...plain, leanToDeg: 90 })).toThrow('Braking lean must be from 1 to 85 °');
+    expect(() => stoppingDistance({ ...plain, speedMps: -1 })).toThrow(
+      'Speed must be from 0 to 100 m/s, not -1.',
+    );
+    expect(() => stoppingDistance({ ...plain, leanToDeg: 90 })).toThrow(
+      'Braking lean must be from 1 to 85 °',
+    );
     expect(() => stoppingDistance({ ...plain, reactionS: Number.NaN })).toThrow('Reaction time');
   });
 });
@@ -156,14 +221,26 @@ describe('wind and drift', () => {
     expect(driftSpeed(4, 100, 3)).toBeCloseTo(4, 9);
   });
 
-  test('drag time from a craft\'s record: at top speed drag balances the lean', () => {
+  test("drag time from a craft's record: at top speed drag balances the lean", () => {
     const tau = dragTime(15, 25);
     expect(15 / tau).toBeCloseTo(G_MPS2 * Math.tan((25 * Math.PI) / 180), 9);
     expect(tau).toBeGreaterThan(2);
     expect(tau).toBeLessThan(4);
   });
 
-  test.each([[3.3, 2], [3.4, 3], [5.4, 3], [5.5, 4], [7.9, 4], [8.0, 5], [10.7, 5], [10.8, 6], [13.8, 6], [0.2, 0], [32.7, 12]])('%d m/s is Beaufort %d (WMO)', (wind, force) => {
+  test.each([
+    [3.3, 2],
+    [3.4, 3],
+    [5.4, 3],
+    [5.5, 4],
+    [7.9, 4],
+    [8.0, 5],
+    [10.7, 5],
+    [10.8, 6],
+    [13.8, 6],
+    [0.2, 0],
+    [32.7, 12],
+  ])('%d m/s is Beaufort %d (WMO)', (wind, force) => {
     expect(beaufort(wind)).toBe(force);
   });
 
@@ -180,12 +257,18 @@ describe('wind and drift', () => {
   });
 
   test('the crabbed air vector plus the wind lies on the track (vectors added by hand)', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 8, noNaN: true }), fc.double({ min: 0, max: 360, noNaN: true }), (wind, from) => {
-      const { groundSpeedMps, crabDeg } = alongTrack(9, wind, from)!;
-      const [crab, blows] = [(crabDeg * Math.PI) / 180, ((from + 180) * Math.PI) / 180];
-      expect(9 * Math.sin(crab) + wind * Math.sin(blows)).toBeCloseTo(0, 9);
-      expect(9 * Math.cos(crab) + wind * Math.cos(blows)).toBeCloseTo(groundSpeedMps, 9);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 8, noNaN: true }),
+        fc.double({ min: 0, max: 360, noNaN: true }),
+        (wind, from) => {
+          const { groundSpeedMps, crabDeg } = alongTrack(9, wind, from)!;
+          const [crab, blows] = [(crabDeg * Math.PI) / 180, ((from + 180) * Math.PI) / 180];
+          expect(9 * Math.sin(crab) + wind * Math.sin(blows)).toBeCloseTo(0, 9);
+          expect(9 * Math.cos(crab) + wind * Math.cos(blows)).toBeCloseTo(groundSpeedMps, 9);
+        },
+      ),
+    );
   });
 });
 
@@ -198,7 +281,8 @@ describe('energy', () => {
 
   test('any steady wind along the track shortens the way out and back, whichever side it comes from', () => {
     const still = turnBackDistance(100, 25, leg);
-    for (const windFromOutDeg of [0, 60, 90, 180]) expect(turnBackDistance(100, 25, { ...leg, windMps: 5, windFromOutDeg })).toBeLessThan(still);
+    for (const windFromOutDeg of [0, 60, 90, 180])
+      expect(turnBackDistance(100, 25, { ...leg, windMps: 5, windFromOutDeg })).toBeLessThan(still);
   });
 
   test('at the turn-back point, with a steady draw, just the reserve is left', () => {
@@ -236,20 +320,36 @@ describe('seeing, falling, gaps, returning', () => {
     const fall = falling({ massKg: 0.9, heightM: 20, speedMps: 0, terminalMps: terminal });
     expect(fall.speedMps).toBeCloseTo(v, 2);
     expect(fall.seconds).toBeCloseTo(t, 2);
-    expect(falling({ massKg: 0.9, heightM: 400, speedMps: 0, terminalMps: terminal }).speedMps).toBeLessThanOrEqual(terminal);
+    expect(
+      falling({ massKg: 0.9, heightM: 400, speedMps: 0, terminalMps: terminal }).speedMps,
+    ).toBeLessThanOrEqual(terminal);
     expect(terminalSpeed(0.9, 0.35, 1.225)).toBeCloseTo(18.8, 1);
   });
 
   test('the room in a gap, and the up-tilt that balances drag at that speed', () => {
-    const room = gapRoom({ ratio: 4, spanM: 0.3, depthM: 0.5, speedMps: 4, wanderM: 0.15, crossWindMps: 2, dragTimeS: 3 });
-    expect([room.spareM, room.spareSpans, room.spareWanders]).toEqual([expect.closeTo(0.45, 9), expect.closeTo(1.5, 9), expect.closeTo(3, 9)]);
+    const room = gapRoom({
+      ratio: 4,
+      spanM: 0.3,
+      depthM: 0.5,
+      speedMps: 4,
+      wanderM: 0.15,
+      crossWindMps: 2,
+      dragTimeS: 3,
+    });
+    expect([room.spareM, room.spareSpans, room.spareWanders]).toEqual([
+      expect.closeTo(0.45, 9),
+      expect.closeTo(1.5, 9),
+      expect.closeTo(3, 9),
+    ]);
     expect(room.exposedS).toBeCloseTo(0.2, 9);
     expect(Math.tan((room.upTiltDeg * Math.PI) / 180) * G_MPS2).toBeCloseTo(4 / 3, 9);
   });
 
   test('a return goes over the tallest thing with a margin; under cover it should hover', () => {
     expect(returnHeight(34)).toBe(44);
-    expect(['open', 'trees', 'under-structure', 'water'].map((place) => failsafeFor(place as 'open').action)).toEqual(['return', 'hover', 'hover', 'return']);
+    expect(
+      ['open', 'trees', 'under-structure', 'water'].map((place) => failsafeFor(place as 'open').action),
+    ).toEqual(['return', 'hover', 'hover', 'return']);
   });
 });
 
@@ -266,8 +366,15 @@ describe('numbers that are only roughly known', () => {
   });
 
   test('more room never makes it likelier that it could not stop', () => {
-    fc.assert(fc.property(fc.double({ min: 0.1, max: 100, noNaN: true }), fc.double({ min: 0.1, max: 100, noNaN: true }), fc.double({ min: 0, max: 50, noNaN: true }), (needed, there, more) => {
-      expect(chanceOver(needed, there + more, 0.3)).toBeLessThanOrEqual(chanceOver(needed, there, 0.3));
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 100, noNaN: true }),
+        fc.double({ min: 0.1, max: 100, noNaN: true }),
+        fc.double({ min: 0, max: 50, noNaN: true }),
+        (needed, there, more) => {
+          expect(chanceOver(needed, there + more, 0.3)).toBeLessThanOrEqual(chanceOver(needed, there, 0.3));
+        },
+      ),
+    );
   });
 });

@@ -34,13 +34,21 @@ function brakingDistance(speed: number, push: number, dragTimeS: number): number
 }
 
 /**
- * Distance in m from seeing an obstacle to standing still: V t_r + V (θ₀ + θ_max) / (2 × lean rate) + braking at
+ * Distance in m from seeing an obstacle to standing still: V t_r + V (θ₀ + θ_max) / (2 × lean rate) + braking
+ * at
  * θ_max, which is V² / (2 g tan θ_max) without drag and less with it.
  * Check: 20 m/s, 35°, 0.75 s and no time to lean: 15 m + 29.1 m.
  * Sources: constant deceleration, any mechanics text; perception-reaction times, AASHTO Green Book.
  * @throws RangeError when an input lies outside the ranges above
  */
-export function stoppingDistance({ speedMps, reactionS, leanFromDeg, leanToDeg, leanRateDps, dragTimeS = Infinity }: StoppingFrom): Stopping {
+export function stoppingDistance({
+  speedMps,
+  reactionS,
+  leanFromDeg,
+  leanToDeg,
+  leanRateDps,
+  dragTimeS = Infinity,
+}: StoppingFrom): Stopping {
   within('Speed', speedMps, 0, 100, 'm/s');
   within('Reaction time', reactionS, 0, 10, 's');
   within('Lean at the start', leanFromDeg, 0, 85, '°');
@@ -54,7 +62,8 @@ export function stoppingDistance({ speedMps, reactionS, leanFromDeg, leanToDeg, 
 }
 
 /**
- * The fastest speed in m/s from which the craft stops within a distance, by halving to a millimetre per second.
+ * The fastest speed in m/s from which the craft stops within a distance, by halving to a millimetre per
+ * second.
  * @param distanceM 0 or more
  */
 export function fastestThatStops(distanceM: number, from: Omit<StoppingFrom, 'speedMps'>): number {

@@ -43,20 +43,28 @@ const AFTER_S = 1;
 const FADE_WIDTH = 0.15;
 
 /**
- * Share of the craft's air speed that comes at it from where its own wash went: clamp(−v·n / v_h, 0, 1), faded out as
- * the speed across the disc passes v_h, and less with power in hand. 0 in clean air, 1 fully back in the wash.
+ * Share of the craft's air speed that comes at it from where its own wash went: clamp(−v·n / v_h, 0, 1),
+ * faded out as
+ * the speed across the disc passes v_h, and less with power in hand. 0 in clean air, 1 fully back in the
+ * wash.
  * @param throughDiscMps −v·n, speed of the air from below the disc, m/s
  * @param acrossDiscMps speed across the disc, m/s
  * @param powerInHand 0 to 1
  */
-export function washIndex(throughDiscMps: number, acrossDiscMps: number, inducedMps: number, powerInHand: number): number {
+export function washIndex(
+  throughDiscMps: number,
+  acrossDiscMps: number,
+  inducedMps: number,
+  powerInHand: number,
+): number {
   const back = Math.min(1, Math.max(0, throughDiscMps / inducedMps));
   const fade = 1 / (1 + Math.exp((acrossDiscMps / inducedMps - 1) / FADE_WIDTH));
   return back * fade * (1 - powerInHand);
 }
 
 /**
- * Follows a turn in which the nose is swung at a steady rate and the lean follows the nose: the path bends only as
+ * Follows a turn in which the nose is swung at a steady rate and the lean follows the nose: the path bends
+ * only as
  * fast as the lean can push it, and where the nose has outrun it the air comes from below and behind.
  * Point mass, linear drag, still air, level thrust balance; steps of 0.02 s.
  * Source: definition of the index is ours, from momentum theory; path by Newton's second law.
@@ -82,9 +90,17 @@ export function turnFold(from: TurnFrom): Turn {
     const nose = radians(from.yawDeg) * Math.min(1, s / from.yawS);
     const [nx, ny, nz] = [Math.sin(lean) * Math.cos(nose), Math.sin(lean) * Math.sin(nose), Math.cos(lean)];
     const alongThrust = vx * nx + vy * ny - from.descentMps * nz;
-    const across = Math.hypot(vx - alongThrust * nx, vy - alongThrust * ny, -from.descentMps - alongThrust * nz);
+    const across = Math.hypot(
+      vx - alongThrust * nx,
+      vy - alongThrust * ny,
+      -from.descentMps - alongThrust * nz,
+    );
     moments.push({
-      s, alongM: x, acrossM: y, noseDeg: (nose * 180) / Math.PI, pathDeg: (Math.atan2(vy, vx) * 180) / Math.PI,
+      s,
+      alongM: x,
+      acrossM: y,
+      noseDeg: (nose * 180) / Math.PI,
+      pathDeg: (Math.atan2(vy, vx) * 180) / Math.PI,
       washIndex: washIndex(-alongThrust, across, from.inducedMps, powerInHand),
     });
     vx += (push * Math.cos(nose) - vx / from.dragTimeS) * STEP_S;

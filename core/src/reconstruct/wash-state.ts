@@ -19,9 +19,11 @@ const EDGE_WIDTH = 0.15;
 const WINDMILL_FROM = 2;
 
 /**
- * Where a descent lies on the map of wash states. The region of trouble is drawn as half an ellipse: descent of
+ * Where a descent lies on the map of wash states. The region of trouble is drawn as half an ellipse: descent
+ * of
  * 0.5 to 1.5 v_h, and forward speed up to about 1 v_h.
- * Source: Leishman, Principles of Helicopter Aerodynamics, ch. 2 and 12; outline after Johnson, NASA/TP-2005-213477.
+ * Source: Leishman, Principles of Helicopter Aerodynamics, ch. 2 and 12; outline after Johnson,
+ * NASA/TP-2005-213477.
  * The ellipse and the width of its edge are ours.
  * @param descentMps sink rate, positive downward, −50 to 100 m/s
  * @param forwardMps speed through the air across the disc, 0 to 100 m/s
@@ -32,7 +34,10 @@ export function washPlace(descentMps: number, forwardMps: number, inducedMps: nu
   within('Hover induced velocity', inducedMps, 0.5, 40, 'm/s');
   const descentShare = within('Descent', descentMps, -50, 100, 'm/s') / inducedMps;
   const forwardShare = within('Forward speed', forwardMps, 0, 100, 'm/s') / inducedMps;
-  const away = Math.hypot((descentShare - WASH_REGION.descentMiddle) / WASH_REGION.descentHalf, forwardShare / WASH_REGION.forwardEdge);
+  const away = Math.hypot(
+    (descentShare - WASH_REGION.descentMiddle) / WASH_REGION.descentHalf,
+    forwardShare / WASH_REGION.forwardEdge,
+  );
   const trouble = 1 / (1 + Math.exp((away - 1) / EDGE_WIDTH));
   let state: WashState = 'clean';
   if (trouble >= 0.75) state = 'own-wash';

@@ -9,7 +9,8 @@ export interface OnTrack {
 }
 
 /**
- * Ground speed and crab along a track: √(V² − w_cross²) + w_along. NaN-free: when the cross wind is stronger than the craft
+ * Ground speed and crab along a track: √(V² − w_cross²) + w_along. NaN-free: when the cross wind is stronger
+ * than the craft
  * the track cannot be held, and the answer is null.
  * Source: the wind triangle of any navigation text.
  * @param airSpeedMps 0.1 to 100
@@ -23,5 +24,8 @@ export function alongTrack(airSpeedMps: number, windMps: number, windFromDeg: nu
   const cross = windMps * Math.sin(radians(windFromDeg));
   if (Math.abs(cross) >= airSpeedMps) return null;
   const along = -windMps * Math.cos(radians(windFromDeg));
-  return { groundSpeedMps: Math.sqrt(airSpeedMps ** 2 - cross ** 2) + along, crabDeg: (Math.asin(cross / airSpeedMps) * 180) / Math.PI };
+  return {
+    groundSpeedMps: Math.sqrt(airSpeedMps ** 2 - cross ** 2) + along,
+    crabDeg: (Math.asin(cross / airSpeedMps) * 180) / Math.PI,
+  };
 }

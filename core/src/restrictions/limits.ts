@@ -33,10 +33,28 @@ const needs = (what: Need, at?: readonly Place[]): Limit => ({ limit: 'needs', w
 const notAt = (...places: readonly Place[]): Limit => ({ limit: 'not-at', places });
 const noDrills = (...drills: readonly string[]): Limit => ({ limit: 'no-drills', drills });
 
-const LOW_TURNS = ['circle-both-ways', 'circle-height-steps', 'figure-eight', 'banked-s', 'orbit-the-post', 'slow-slalom'];
-const LOW = ['circle-height-steps', 'leg-circuit', 'gap-ladder', 'gap-chain', 'portal-drop', 'under-roof-pass', 'slow-slalom'];
+const LOW_TURNS = [
+  'circle-both-ways',
+  'circle-height-steps',
+  'figure-eight',
+  'banked-s',
+  'orbit-the-post',
+  'slow-slalom',
+];
+const LOW = [
+  'circle-height-steps',
+  'leg-circuit',
+  'gap-ladder',
+  'gap-chain',
+  'portal-drop',
+  'under-roof-pass',
+  'slow-slalom',
+];
 
-/** What an open weakness of each cause asks of a plan; its words stand with the cause. Drills of the weakness's own plan stay open to it. */
+/**
+ * What an open weakness of each cause asks of a plan; its words stand with the cause. Drills of the
+ * weakness's own plan stay open to it.
+ */
 export const LIMITS: Readonly<Record<string, readonly Limit[]>> = {
   'orientation-nose-in': [needs('people-aside')],
   'orientation-side-on': [notAt('indoors')],

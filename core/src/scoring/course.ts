@@ -4,8 +4,12 @@ import type { SpeedSetting } from '../flying/craft-facts';
 import type { MeasureId } from './measure-facts';
 import type { Path, Place } from './path';
 
-/** Where the nose should point: a bearing, the way the path runs, away from the pilot, at a place, or so far inside a curve. */
-export type Nose = number | 'any' | 'along' | 'outward' | { readonly at: Place } | { readonly insideDeg: number };
+/**
+ * Where the nose should point: a bearing, the way the path runs, away from the pilot, at a place, or so far
+ * inside a curve.
+ */
+export type Nose =
+  number | 'any' | 'along' | 'outward' | { readonly at: Place } | { readonly insideDeg: number };
 
 /** When a part of a drill is over. */
 export type Until =
@@ -28,7 +32,8 @@ export type Until =
 export type Surprise = 'call' | 'hold-lost' | 'upset' | 'snap-over' | 'return' | 'spun' | 'carried-off';
 
 /** What hands do in a part. `fly` holds to the path. */
-export type Hands = 'fly' | 'off' | 'stop' | 'recover' | 'sink' | 'lean' | 'find-nose' | 'nose-first' | 'answer' | 'take-over';
+export type Hands =
+  'fly' | 'off' | 'stop' | 'recover' | 'sink' | 'lean' | 'find-nose' | 'nose-first' | 'answer' | 'take-over';
 
 /** A part of a drill. */
 export interface Stage {
@@ -81,19 +86,42 @@ export interface Course {
   readonly walk?: Walk;
 }
 
-/** What a drill is flown in: as it asks for, but whoever flies in rate mode does by hand what others do level by themselves. @param usual as the pilot and the drill's assistance have it */
-export const modeFlown = ({ mode }: Pick<Course, 'mode'>, usual: FlyingMode): FlyingMode => (mode === undefined || (mode === 'self-level' && usual === 'rate') ? usual : mode);
+/**
+ * What a drill is flown in: as it asks for, but whoever flies in rate mode does by hand what others do level
+ * by themselves. @param usual as the pilot and the drill's assistance have it
+ */
+export const modeFlown = ({ mode }: Pick<Course, 'mode'>, usual: FlyingMode): FlyingMode =>
+  mode === undefined || (mode === 'self-level' && usual === 'rate') ? usual : mode;
 
 const USUAL_SPEED_MPS = 2.5;
 
 type Part = Partial<Omit<Stage, 'path' | 'says'>>;
-const stage = (says: string, path: Path, part: Part): Stage => ({ nose: 'any', until: { is: 'there', standS: 0 }, hands: 'fly', speedMps: USUAL_SPEED_MPS, settleS: 0, ...part, says, path });
+const stage = (says: string, path: Path, part: Part): Stage => ({
+  nose: 'any',
+  until: { is: 'there', standS: 0 },
+  hands: 'fly',
+  speedMps: USUAL_SPEED_MPS,
+  settleS: 0,
+  ...part,
+  says,
+  path,
+});
 
 /** Held over a place. */
-export const stay = (says: string, at: Place, seconds: number, part: Part = {}): Stage => stage(says, { is: 'point', at }, { until: { is: 'for', seconds }, settleS: 1, ...part });
+export const stay = (says: string, at: Place, seconds: number, part: Part = {}): Stage =>
+  stage(says, { is: 'point', at }, { until: { is: 'for', seconds }, settleS: 1, ...part });
 /** From one place to the next. */
-export const leg = (says: string, from: Place, to: Place, part: Part = {}): Stage => stage(says, { is: 'segment', from, to }, part);
+export const leg = (says: string, from: Place, to: Place, part: Part = {}): Stage =>
+  stage(says, { is: 'segment', from, to }, part);
 /** Round a centre, nose first. */
-export const round = (says: string, centre: Place, radiusM: number, fromDeg: number, sweepDeg: number, part: Part = {}): Stage => stage(says, { is: 'arc', centre, radiusM, fromDeg, sweepDeg }, { nose: 'along', ...part });
+export const round = (
+  says: string,
+  centre: Place,
+  radiusM: number,
+  fromDeg: number,
+  sweepDeg: number,
+  part: Part = {},
+): Stage => stage(says, { is: 'arc', centre, radiusM, fromDeg, sweepDeg }, { nose: 'along', ...part });
 /** Where there is no way to keep to: near a place, hands doing what they must. */
-export const free = (says: string, near: Place, until: Until, part: Part = {}): Stage => stage(says, { is: 'point', at: near }, { until, ...part });
+export const free = (says: string, near: Place, until: Until, part: Part = {}): Stage =>
+  stage(says, { is: 'point', at: near }, { until, ...part });

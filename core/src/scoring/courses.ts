@@ -10,4 +10,5 @@ const COURSES = { ...HANDS_AND_HOVER_COURSES, ...POINTING_AND_TURNS_COURSES, ...
 export const MEASURED_DRILLS: readonly string[] = Object.keys(COURSES);
 
 /** A drill as it is flown and measured, on one of its sides; null where it is not measured. */
-export const courseOf = (drillId: string, side: Side | null = null): Course | null => COURSES[drillId]?.(side) ?? null;
+export const courseOf = (drillId: string, side: Side | null = null): Course | null =>
+  COURSES[drillId]?.(side) ?? null;

@@ -35,16 +35,26 @@ export const holdsHeight = (s: Sample): boolean => s.mode >= 2;
 /** Error of the nose against what the part asks, degrees; 0 where it does not matter. */
 export function noseError(cut: Cut, i: number): number {
   const [s, at] = [cut.samples[i]!, cut.beside[i]!];
-  const wanted = noseWanted(cut.stage.nose, s, at, pilotAt(cut.course, s.t - cut.startS), clockwiseOf(cut.stage));
+  const wanted = noseWanted(
+    cut.stage.nose,
+    s,
+    at,
+    pilotAt(cut.course, s.t - cut.startS),
+    clockwiseOf(cut.stage),
+  );
   return wanted === null ? 0 : Math.abs(turned(headingOf(s), wanted));
 }
 
 /** World direction in which pitch and roll push, a unit of stick each: x, y. */
 export function pushOf(s: Sample): readonly [number, number] {
   const heading = ((s.relative ? 0 : headingOf(s)) * Math.PI) / 180;
-  return [s.pitch * Math.sin(heading) + s.roll * Math.cos(heading), s.pitch * Math.cos(heading) - s.roll * Math.sin(heading)];
+  return [
+    s.pitch * Math.sin(heading) + s.roll * Math.cos(heading),
+    s.pitch * Math.cos(heading) - s.roll * Math.sin(heading),
+  ];
 }
 
 export const deflection = (s: Sample): number => Math.max(Math.abs(s.pitch), Math.abs(s.roll));
 /** Hands off all sticks; without height hold the throttle stays where it is needed. */
-export const handsOff = (s: Sample): boolean => Math.max(deflection(s), Math.abs(s.yaw), holdsHeight(s) ? Math.abs(s.throttle) : 0) < 0.06;
+export const handsOff = (s: Sample): boolean =>
+  Math.max(deflection(s), Math.abs(s.yaw), holdsHeight(s) ? Math.abs(s.throttle) : 0) < 0.06;

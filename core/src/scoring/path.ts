@@ -5,12 +5,24 @@ export type Place = readonly [number, number, number];
 export type Path =
   | { readonly is: 'point'; readonly at: Place }
   | { readonly is: 'segment'; readonly from: Place; readonly to: Place }
-  /** Round a centre, from a bearing seen from it (clockwise from north) through so many degrees, clockwise positive. */
-  | { readonly is: 'arc'; readonly centre: Place; readonly radiusM: number; readonly fromDeg: number; readonly sweepDeg: number };
+  /**
+   * Round a centre, from a bearing seen from it (clockwise from north) through so many degrees, clockwise
+   * positive.
+   */
+  | {
+      readonly is: 'arc';
+      readonly centre: Place;
+      readonly radiusM: number;
+      readonly fromDeg: number;
+      readonly sweepDeg: number;
+    };
 
 /** Where something lies beside a path. */
 export interface Beside {
-  /** Along it from its beginning, m; before it negative, beyond it more than its length. On an arc, of the way already come round. */
+  /**
+   * Along it from its beginning, m; before it negative, beyond it more than its length. On an arc, of the way
+   * already come round.
+   */
   readonly alongM: number;
   /** To the side, over the ground, m. */
   readonly offM: number;
@@ -38,11 +50,15 @@ export function beside(path: Path, x: number, y: number, z: number, wayRoundDeg 
       const { from, to } = path;
       const d = [to[0] - from[0], to[1] - from[1], to[2] - from[2]] as const;
       const length = lengthOf(path);
-      const alongM = length === 0 ? 0 : ((x - from[0]) * d[0] + (y - from[1]) * d[1] + (z - from[2]) * d[2]) / length;
+      const alongM =
+        length === 0 ? 0 : ((x - from[0]) * d[0] + (y - from[1]) * d[1] + (z - from[2]) * d[2]) / length;
       const share = length === 0 ? 0 : Math.min(1, Math.max(0, alongM / length));
       const nearest: Place = [from[0] + share * d[0], from[1] + share * d[1], from[2] + share * d[2]];
       const level = Math.hypot(d[0], d[1]);
-      const offM = level < 1e-6 ? Math.hypot(x - from[0], y - from[1]) : Math.abs((x - from[0]) * d[1] - (y - from[1]) * d[0]) / level;
+      const offM =
+        level < 1e-6
+          ? Math.hypot(x - from[0], y - from[1])
+          : Math.abs((x - from[0]) * d[1] - (y - from[1]) * d[0]) / level;
       return { alongM, offM, nearest, bearingDeg: bearing(d[0], d[1]) };
     }
     case 'arc': {
@@ -50,15 +66,25 @@ export function beside(path: Path, x: number, y: number, z: number, wayRoundDeg 
       const around = fromDeg + Math.sign(sweepDeg) * wayRoundDeg;
       const [dx, dy] = [Math.sin(around * DEGREE), Math.cos(around * DEGREE)];
       return {
-        alongM: radiusM * wayRoundDeg * DEGREE, offM: Math.abs(Math.hypot(x - centre[0], y - centre[1]) - radiusM),
-        nearest: [centre[0] + radiusM * dx, centre[1] + radiusM * dy, centre[2]], bearingDeg: around + 90 * Math.sign(sweepDeg),
+        alongM: radiusM * wayRoundDeg * DEGREE,
+        offM: Math.abs(Math.hypot(x - centre[0], y - centre[1]) - radiusM),
+        nearest: [centre[0] + radiusM * dx, centre[1] + radiusM * dy, centre[2]],
+        bearingDeg: around + 90 * Math.sign(sweepDeg),
       };
     }
   }
 }
 
-/** How far round an arc a place is, on from how far round it was before: a craft does not jump to the other side. */
-export function wayRound(path: Extract<Path, { is: 'arc' }>, x: number, y: number, beforeDeg: number): number {
+/**
+ * How far round an arc a place is, on from how far round it was before: a craft does not jump to the other
+ * side.
+ */
+export function wayRound(
+  path: Extract<Path, { is: 'arc' }>,
+  x: number,
+  y: number,
+  beforeDeg: number,
+): number {
   const at = Math.sign(path.sweepDeg) * (bearing(x - path.centre[0], y - path.centre[1]) - path.fromDeg);
   return beforeDeg + ((((at - beforeDeg) % 360) + 540) % 360) - 180;
 }

@@ -28,7 +28,10 @@ const OUT_FOR_S = 0.6;
 export const speedOver = ({ vx, vy }: Pick<Sample, 'vx' | 'vy'>): number => Math.hypot(vx, vy);
 
 /** Where a walking pilot is, and which way they walk. */
-export function walkerAt({ points, speedMps }: Walk, t: number): { readonly x: number; readonly y: number; readonly bearingDeg: number } {
+export function walkerAt(
+  { points, speedMps }: Walk,
+  t: number,
+): { readonly x: number; readonly y: number; readonly bearingDeg: number } {
   let left = speedMps * t;
   for (let i = 1; i < points.length; i += 1) {
     const [[ax, ay], [bx, by]] = [points[i - 1]!, points[i]!];
@@ -43,10 +46,19 @@ export function walkerAt({ points, speedMps }: Walk, t: number): { readonly x: n
 }
 
 /** Where the pilot stands. */
-export const pilotAt = (course: Pick<Course, 'walk'>, t: number): { readonly x: number; readonly y: number } => (course.walk ? walkerAt(course.walk, t) : { x: 0, y: 0 });
+export const pilotAt = (
+  course: Pick<Course, 'walk'>,
+  t: number,
+): { readonly x: number; readonly y: number } => (course.walk ? walkerAt(course.walk, t) : { x: 0, y: 0 });
 
 /** The bearing that the nose should have; null when it does not matter. */
-export function noseWanted(nose: Nose, sample: Pick<Sample, 'x' | 'y'>, at: Beside, pilot: { readonly x: number; readonly y: number }, clockwise: number): number | null {
+export function noseWanted(
+  nose: Nose,
+  sample: Pick<Sample, 'x' | 'y'>,
+  at: Beside,
+  pilot: { readonly x: number; readonly y: number },
+  clockwise: number,
+): number | null {
   if (nose === 'any') return null;
   if (nose === 'along') return at.bearingDeg;
   if (nose === 'outward') return bearing(sample.x - pilot.x, sample.y - pilot.y);
@@ -57,24 +69,37 @@ export function noseWanted(nose: Nose, sample: Pick<Sample, 'x' | 'y'>, at: Besi
 
 export const clockwiseOf = ({ path }: Stage): number => (path.is === 'arc' ? Math.sign(path.sweepDeg) : 0);
 
-/** The air that a craft meets, m/s: through its discs from below, and across them; and how upright it is, 1 to −1. */
-export function airAtDiscs(s: Sample): { readonly throughMps: number; readonly acrossMps: number; readonly upright: number } {
+/**
+ * The air that a craft meets, m/s: through its discs from below, and across them; and how upright it is, 1 to
+ * −1.
+ */
+export function airAtDiscs(s: Sample): {
+  readonly throughMps: number;
+  readonly acrossMps: number;
+  readonly upright: number;
+} {
   const [nx, ny, nz] = thrustAxis(s);
   const [ax, ay, az] = [s.vx - (s.windX || 0), s.vy - (s.windY || 0), s.vz - (s.windZ || 0)];
   const throughMps = -(ax * nx + ay * ny + az * nz);
-  return { throughMps, acrossMps: Math.sqrt(Math.max(0, ax * ax + ay * ay + az * az - throughMps * throughMps)), upright: nz };
+  return {
+    throughMps,
+    acrossMps: Math.sqrt(Math.max(0, ax * ax + ay * ay + az * az - throughMps * throughMps)),
+    upright: nz,
+  };
 }
 
 /** How deep in the states of its own wash a craft is, 0 to 1. */
 export function washTrouble(craft: CraftModel, s: Sample): number {
   const { throughMps, acrossMps } = airAtDiscs(s);
-  return washPlace(Math.max(-50, Math.min(100, throughMps)), Math.min(100, acrossMps), craft.inducedMps).trouble;
+  return washPlace(Math.max(-50, Math.min(100, throughMps)), Math.min(100, acrossMps), craft.inducedMps)
+    .trouble;
 }
 
 export type Over = 'finished' | 'given-up';
 
 /**
- * Follows a flight through the parts of a drill, line by line, and says which is being flown. What comes unforeseen comes by chance in practice, and from what was written
+ * Follows a flight through the parts of a drill, line by line, and says which is being flown. What comes
+ * unforeseen comes by chance in practice, and from what was written
  * down in a log.
  */
 export class Referee {
@@ -91,16 +116,26 @@ export class Referee {
   private lastS: number;
 
   /** @param chance null for a log: surprises come from its events */
-  constructor(private readonly course: Course, private readonly craft: CraftModel, first: Sample, private readonly chance: Chance | null) {
+  constructor(
+    private readonly course: Course,
+    private readonly craft: CraftModel,
+    first: Sample,
+    private readonly chance: Chance | null,
+  ) {
     this.beganS = first.t;
     this.lastS = first.t;
     this.beside = this.place(first);
     this.draw();
   }
 
-  get stage(): Stage { return this.course.stages[this.at]!; }
+  get stage(): Stage {
+    return this.course.stages[this.at]!;
+  }
 
-  /** @param happened what was written down since the last line. @returns whether another part begins with this line */
+  /**
+   * @param happened what was written down since the last line. @returns whether another part begins with this
+   * line
+   */
   follow(s: Sample, happened: readonly TrackEventName[] = []): boolean {
     if (this.over) return false;
     this.beside = this.place(s);
@@ -110,7 +145,10 @@ export class Referee {
       if (s.t - this.beganS > this.patience()) this.over = 'given-up';
       return false;
     }
-    if (this.at === this.course.stages.length - 1) { this.over = 'finished'; return false; }
+    if (this.at === this.course.stages.length - 1) {
+      this.over = 'finished';
+      return false;
+    }
     this.at += 1;
     this.beganS = s.t;
     [this.since, this.leanedS, this.round] = [null, 0, 0];
@@ -125,14 +163,25 @@ export class Referee {
     if (this.course.walk) {
       const { x, y, bearingDeg } = walkerAt(this.course.walk, s.t - this.beganS);
       const ahead = (bearingDeg * Math.PI) / 180;
-      return beside({ is: 'point', at: [x + 6.5 * Math.sin(ahead), y + 6.5 * Math.cos(ahead), path.is === 'point' ? path.at[2] : s.z] }, s.x, s.y, s.z);
+      return beside(
+        {
+          is: 'point',
+          at: [x + 6.5 * Math.sin(ahead), y + 6.5 * Math.cos(ahead), path.is === 'point' ? path.at[2] : s.z],
+        },
+        s.x,
+        s.y,
+        s.z,
+      );
     }
     return beside(path, s.x, s.y, s.z, this.round);
   }
 
   private draw(): void {
     const { until } = this.stage;
-    if (until.is !== 'surprise') { this.surpriseS = Infinity; return; }
+    if (until.is !== 'surprise') {
+      this.surpriseS = Infinity;
+      return;
+    }
     const [least, most] = until.afterS;
     this.surpriseS = this.chance ? this.beganS + least + (most - least) * this.chance.uniform() : Infinity;
   }
@@ -145,7 +194,10 @@ export class Referee {
 
   /** Whether it has been so for so long. */
   private lasts(now: boolean, t: number, forS: number): boolean {
-    if (!now) { this.since = null; return false; }
+    if (!now) {
+      this.since = null;
+      return false;
+    }
     this.since ??= t;
     return t - this.since >= forS;
   }
@@ -154,29 +206,59 @@ export class Referee {
     const { until, path, settleS } = this.stage;
     const inPart = s.t - this.beganS;
     switch (until.is) {
-      case 'for': return inPart >= settleS + until.seconds;
+      case 'for':
+        return inPart >= settleS + until.seconds;
       case 'there': {
         const left = lengthOf(path) - this.beside.alongM;
         if (until.standS === 0) return left < PASSING_M;
         const near = Math.min(THERE_M, Math.max(LEAST_THERE_M, THERE_SHARE * lengthOf(path)));
-        return this.lasts(Math.abs(left) < near && (lengthOf(path) > 0 || this.beside.offM < near) && Math.hypot(s.vx, s.vy, s.vz) < STILL_MPS, s.t, until.standS);
+        return this.lasts(
+          Math.abs(left) < near &&
+            (lengthOf(path) > 0 || this.beside.offM < near) &&
+            Math.hypot(s.vx, s.vy, s.vz) < STILL_MPS,
+          s.t,
+          until.standS,
+        );
       }
       case 'nose': {
         const wanted = noseWanted(this.stage.nose, s, this.beside, { x: 0, y: 0 }, 0);
         return this.lasts(wanted === null || Math.abs(turned(headingOf(s), wanted)) < NOSE_DEG, s.t, 0.4);
       }
-      case 'surprise': return this.chance ? s.t >= this.surpriseS : happened.some((each) => each === 'call' || each === 'hold-lost' || each === 'upset' || each === 'snap-over' || each === 'return');
+      case 'surprise':
+        return this.chance
+          ? s.t >= this.surpriseS
+          : happened.some(
+              (each) =>
+                each === 'call' ||
+                each === 'hold-lost' ||
+                each === 'upset' ||
+                each === 'snap-over' ||
+                each === 'return',
+            );
       // It must have moved, or been asked to stop.
-      case 'still': return this.lasts(Math.hypot(s.vx, s.vy, s.vz) < STILL_MPS && (inPart > 1 || this.stage.begins !== undefined) && (path.is !== 'segment' || this.beside.alongM > 2), s.t, until.standS);
-      case 'landed': return this.lasts(s.z < 0.01, s.t, 0.6);
-      case 'safe': return this.lasts(isSafe(s), s.t, SAFE.forS);
-      case 'answered': return happened.includes('answer');
-      case 'taken-over': return happened.includes('take-over');
+      case 'still':
+        return this.lasts(
+          Math.hypot(s.vx, s.vy, s.vz) < STILL_MPS &&
+            (inPart > 1 || this.stage.begins !== undefined) &&
+            (path.is !== 'segment' || this.beside.alongM > 2),
+          s.t,
+          until.standS,
+        );
+      case 'landed':
+        return this.lasts(s.z < 0.01, s.t, 0.6);
+      case 'safe':
+        return this.lasts(isSafe(s), s.t, SAFE.forS);
+      case 'answered':
+        return happened.includes('answer');
+      case 'taken-over':
+        return happened.includes('take-over');
       case 'leaned':
         if (leanOf(s) > 0.85 * Math.min(until.deg, this.steepestDeg())) this.leanedS += s.t - this.lastS;
         return this.leanedS >= until.seconds;
-      case 'in-wash': return washTrouble(this.craft, s) > IN_WASH;
-      case 'out-of-wash': return this.lasts(washTrouble(this.craft, s) < OUT_OF_WASH && s.vz > -1, s.t, OUT_FOR_S);
+      case 'in-wash':
+        return washTrouble(this.craft, s) > IN_WASH;
+      case 'out-of-wash':
+        return this.lasts(washTrouble(this.craft, s) < OUT_OF_WASH && s.vz > -1, s.t, OUT_FOR_S);
     }
   }
 
@@ -188,5 +270,11 @@ export class Referee {
 function isSafe(s: Sample): boolean {
   const speed = speedOver(s);
   const nose = Math.abs(turned(headingOf(s), bearing(s.vx, s.vy)));
-  return leanOf(s) < SAFE.leanDeg && s.vz > -SAFE.sinkMps && speed < SAFE.mostMps && speed > SAFE.creepMps && nose < SAFE.noseDeg;
+  return (
+    leanOf(s) < SAFE.leanDeg &&
+    s.vz > -SAFE.sinkMps &&
+    speed < SAFE.mostMps &&
+    speed > SAFE.creepMps &&
+    nose < SAFE.noseDeg
+  );
 }

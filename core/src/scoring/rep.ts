@@ -7,7 +7,14 @@ import { Random } from '../flight/random';
 import type { Failsafe } from '../reconstruct/return-height';
 import { failsafeSticks } from '../flight/failsafe';
 import { heedSensors } from '../flight/sensors';
-import { modeIndex, type Sample, settingIndex, TRACK_HZ, type TrackEventName, TrackWriter } from '../track/track';
+import {
+  modeIndex,
+  type Sample,
+  settingIndex,
+  TRACK_HZ,
+  type TrackEventName,
+  TrackWriter,
+} from '../track/track';
 import type { Course } from './course';
 import { Referee } from './referee';
 
@@ -66,11 +73,23 @@ export class Rep {
     this.flight = new Flight(craft, scene, start, seed);
     this.random = new Random(seed ^ 0x3a17);
     if (setUp.holdDrops) this.holdTurnsS = this.between(HOLD_KEEPS_S);
-    this.referee = new Referee(course, craft, this.line({ throttle: 0, yaw: 0, pitch: 0, roll: 0 }, { mode: course.mode ?? 'position-hold', setting: 'normal', pilotHeadingDeg: null, hold: true }), this.random);
+    this.referee = new Referee(
+      course,
+      craft,
+      this.line(
+        { throttle: 0, yaw: 0, pitch: 0, roll: 0 },
+        { mode: course.mode ?? 'position-hold', setting: 'normal', pilotHeadingDeg: null, hold: true },
+      ),
+      this.random,
+    );
   }
 
-  get isOver(): boolean { return this.referee.over !== null || this.flight.ended !== null; }
-  get holdIsLost(): boolean { return this.holdLost; }
+  get isOver(): boolean {
+    return this.referee.over !== null || this.flight.ended !== null;
+  }
+  get holdIsLost(): boolean {
+    return this.holdLost;
+  }
 
   /** Gives hold back, or takes it away. */
   dropHold(lost: boolean): void {
@@ -78,7 +97,9 @@ export class Rep {
     this.holdLost = lost;
   }
 
-  get linkIsLost(): boolean { return this.failsafe !== null; }
+  get linkIsLost(): boolean {
+    return this.failsafe !== null;
+  }
 
   /** The craft no longer hears the sticks, or hears them again. */
   loseLink(lost: boolean): void {
@@ -107,7 +128,15 @@ export class Rep {
       flown = failsafeSticks(setUp.onLinkLoss ?? 'return', flight.body, this.failsafe);
       mode = { ...mode, mode: 'position-hold', setting: 'normal', pilotHeadingDeg: null };
     } else if (this.autoReturn) {
-      if (pressed.takeOver || Math.max(Math.abs(sticks.pitch), Math.abs(sticks.roll), Math.abs(sticks.yaw), Math.abs(sticks.throttle)) > TAKES_OVER) {
+      if (
+        pressed.takeOver ||
+        Math.max(
+          Math.abs(sticks.pitch),
+          Math.abs(sticks.roll),
+          Math.abs(sticks.yaw),
+          Math.abs(sticks.throttle),
+        ) > TAKES_OVER
+      ) {
         this.autoReturn = null;
         this.happens('take-over');
       } else {
@@ -120,7 +149,16 @@ export class Rep {
       this.holdTurnsS = flight.timeS + this.between(this.holdLost ? HOLD_AWAY_S : HOLD_KEEPS_S);
     }
     if (this.count % LINE_EVERY === 0) {
-      const heeded = heedSensors(flight.body, flown, setUp.sensorSides ?? [], mode.setting, mode.mode === 'position-hold' && mode.hold, setUp.scene.solids, setUp.craft.spanM, setUp.craft.topSpeedMps[mode.setting]);
+      const heeded = heedSensors(
+        flight.body,
+        flown,
+        setUp.sensorSides ?? [],
+        mode.setting,
+        mode.mode === 'position-hold' && mode.hold,
+        setUp.scene.solids,
+        setUp.craft.spanM,
+        setUp.craft.topSpeedMps[mode.setting],
+      );
       this.nearestM = heeded.nearestM;
       this.heeded = heeded.sticks === flown ? null : heeded.sticks;
       if (pressed.answer) this.happens('answer');
@@ -128,9 +166,14 @@ export class Rep {
     }
     flight.step(this.heeded ?? flown, mode);
     this.count += 1;
-    if (flight.ended) { this.happens('crash'); this.write(sticks, mode); }
+    if (flight.ended) {
+      this.happens('crash');
+      this.write(sticks, mode);
+    }
   }
-  private between([least, most]: readonly [number, number]): number { return least + (most - least) * this.random.uniform(); }
+  private between([least, most]: readonly [number, number]): number {
+    return least + (most - least) * this.random.uniform();
+  }
 
   private happens(is: TrackEventName): void {
     this.happened.push(is);
@@ -151,30 +194,70 @@ export class Rep {
     const { flight, random } = this;
     const { begins, path } = this.referee.stage;
     switch (begins) {
-      case 'hold-lost': this.holdLost = true; break;
-      case 'snap-over': flight.dropSide(random.uniform() < 0.5 ? 1 : -1, SNAP_S); break;
-      case 'upset': flight.upset(random); break;
-      case 'return': this.goHome(); return;
-      case 'spun': flight.carry(flight.body.px, flight.body.py, flight.body.pz, 360 * random.uniform()); break;
+      case 'hold-lost':
+        this.holdLost = true;
+        break;
+      case 'snap-over':
+        flight.dropSide(random.uniform() < 0.5 ? 1 : -1, SNAP_S);
+        break;
+      case 'upset':
+        flight.upset(random);
+        break;
+      case 'return':
+        this.goHome();
+        return;
+      case 'spun':
+        flight.carry(flight.body.px, flight.body.py, flight.body.pz, 360 * random.uniform());
+        break;
       case 'carried-off': {
         const toward = 2 * Math.PI * random.uniform();
         const z = path.is === 'segment' ? path.to[2] : flight.body.pz;
-        flight.carry(flight.body.px + CARRIED_M * Math.cos(toward), flight.body.py + 2 + 3 * Math.abs(Math.sin(toward)), z, 360 * random.uniform());
+        flight.carry(
+          flight.body.px + CARRIED_M * Math.cos(toward),
+          flight.body.py + 2 + 3 * Math.abs(Math.sin(toward)),
+          z,
+          360 * random.uniform(),
+        );
         break;
       }
       case 'call':
-      case undefined: break;
+      case undefined:
+        break;
     }
     // Written at the line on which it came, so that a log tells it again.
-    if (surprised) this.writer.happens(begins === undefined || begins === 'spun' || begins === 'carried-off' ? 'call' : begins, flight.timeS);
+    if (surprised)
+      this.writer.happens(
+        begins === undefined || begins === 'spun' || begins === 'carried-off' ? 'call' : begins,
+        flight.timeS,
+      );
   }
 
   private line(sticks: StickNow, mode: ModeNow): Sample {
     const { body, acting, timeS, charge } = this.flight;
     return {
-      t: timeS, x: body.px, y: body.py, z: body.pz, vx: body.vx, vy: body.vy, vz: body.vz, qw: body.qw, qx: body.qx, qy: body.qy, qz: body.qz,
-      throttle: sticks.throttle, yaw: sticks.yaw, pitch: sticks.pitch, roll: sticks.roll, mode: modeIndex(mode.mode), setting: settingIndex(mode.setting), relative: mode.pilotHeadingDeg === null ? 0 : 1,
-      hold: mode.hold ? 1 : 0, battery: charge, windX: acting.windX, windY: acting.windY, windZ: acting.windZ,
+      t: timeS,
+      x: body.px,
+      y: body.py,
+      z: body.pz,
+      vx: body.vx,
+      vy: body.vy,
+      vz: body.vz,
+      qw: body.qw,
+      qx: body.qx,
+      qy: body.qy,
+      qz: body.qz,
+      throttle: sticks.throttle,
+      yaw: sticks.yaw,
+      pitch: sticks.pitch,
+      roll: sticks.roll,
+      mode: modeIndex(mode.mode),
+      setting: settingIndex(mode.setting),
+      relative: mode.pilotHeadingDeg === null ? 0 : 1,
+      hold: mode.hold ? 1 : 0,
+      battery: charge,
+      windX: acting.windX,
+      windY: acting.windY,
+      windZ: acting.windZ,
     };
   }
 }

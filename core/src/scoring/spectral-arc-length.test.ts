@@ -4,7 +4,11 @@ import { spectralArcLength } from './spectral-arc-length';
 const math = create(all!);
 
 /** A movement of one speed peak, from rest to rest: the minimum-jerk profile of Flash and Hogan 1985. */
-const minimumJerk = (seconds: number, hz: number, most = 1): number[] => Array.from({ length: Math.round(seconds * hz) + 1 }, (_, i) => { const s = i / (seconds * hz); return most * 30 * s ** 2 * (1 - s) ** 2; });
+const minimumJerk = (seconds: number, hz: number, most = 1): number[] =>
+  Array.from({ length: Math.round(seconds * hz) + 1 }, (_, i) => {
+    const s = i / (seconds * hz);
+    return most * 30 * s ** 2 * (1 - s) ** 2;
+  });
 
 /** The published definition, spelled out with a general library's transform. */
 function byDefinition(speeds: readonly number[], hz: number): number {
@@ -16,22 +20,36 @@ function byDefinition(speeds: readonly number[], hz: number): number {
   const kept = magnitudes.map((m, i) => ({ f: (i * hz) / size, m: m / top })).filter(({ f }) => f <= 10);
   const last = kept.reduce((found, { m }, i) => (m >= 0.05 ? i : found), 0);
   let length = 0;
-  for (let i = 1; i <= last; i += 1) length += Math.sqrt(((kept[i]!.f - kept[i - 1]!.f) / kept[last]!.f) ** 2 + (kept[i]!.m - kept[i - 1]!.m) ** 2);
+  for (let i = 1; i <= last; i += 1)
+    length += Math.sqrt(
+      ((kept[i]!.f - kept[i - 1]!.f) / kept[last]!.f) ** 2 + (kept[i]!.m - kept[i - 1]!.m) ** 2,
+    );
   return -length;
 }
 
 test('as the published definition gives it, with a general library for the transform', () => {
   const halting = minimumJerk(1, 100).concat(minimumJerk(1, 100));
-  for (const speeds of [minimumJerk(1, 100), halting, minimumJerk(2, 50)]) expect(spectralArcLength(speeds, speeds.length === 101 && speeds !== halting ? 100 : 50)).toBeCloseTo(byDefinition(speeds, speeds.length === 101 && speeds !== halting ? 100 : 50), 9);
+  for (const speeds of [minimumJerk(1, 100), halting, minimumJerk(2, 50)])
+    expect(spectralArcLength(speeds, speeds.length === 101 && speeds !== halting ? 100 : 50)).toBeCloseTo(
+      byDefinition(speeds, speeds.length === 101 && speeds !== halting ? 100 : 50),
+      9,
+    );
 });
 
 test('a bell-shaped movement, whose spectrum is a bell too: the arc by its integral', () => {
-  // Speed exp(−t²/2σ²); spectrum exp(−(2πfσ)²/2), cut where it is a twentieth: the length of exp(−ln 20 · x²) from 0 to 1.
+  // Speed exp(−t²/2σ²); spectrum exp(−(2πfσ)²/2), cut where it is a twentieth: the length of exp(−ln 20 · x²)
+  // from 0 to 1.
   const sigma = 0.15;
-  const speeds = Array.from({ length: 301 }, (_, i) => Math.exp(-(((i - 150) / 100) ** 2) / (2 * sigma ** 2)));
+  const speeds = Array.from({ length: 301 }, (_, i) =>
+    Math.exp(-(((i - 150) / 100) ** 2) / (2 * sigma ** 2)),
+  );
   const steps = 20_000;
   let arc = 0;
-  for (let i = 0; i < steps; i += 1) { const x = (i + 0.5) / steps; const slope = 2 * Math.log(20) * x * Math.exp(-Math.log(20) * x * x); arc += Math.hypot(1, slope) / steps; }
+  for (let i = 0; i < steps; i += 1) {
+    const x = (i + 0.5) / steps;
+    const slope = 2 * Math.log(20) * x * Math.exp(-Math.log(20) * x * x);
+    arc += Math.hypot(1, slope) / steps;
+  }
   expect(spectralArcLength(speeds, 100)).toBeCloseTo(-arc, 1);
 });
 

@@ -5,9 +5,12 @@ const LEAST_SHARE = 0.05;
 const PADDED = 4;
 
 /**
- * Spectral arc length of one movement: how long the outline of its speed's spectrum is, negative; nearer to 0 is smoother. The spectrum is padded to sixteen times its length and cut
- * at 10 Hz, or beyond the last place where it reaches a twentieth of its greatest value. Made for single movements, not for a hover.
- * Source: Balasubramanian, Melendez-Calderon, Roby-Brami and Burdet, Journal of NeuroEngineering and Rehabilitation 12:112, 2015.
+ * Spectral arc length of one movement: how long the outline of its speed's spectrum is, negative; nearer to 0
+ * is smoother. The spectrum is padded to sixteen times its length and cut
+ * at 10 Hz, or beyond the last place where it reaches a twentieth of its greatest value. Made for single
+ * movements, not for a hover.
+ * Source: Balasubramanian, Melendez-Calderon, Roby-Brami and Burdet, Journal of NeuroEngineering and
+ * Rehabilitation 12:112, 2015.
  * @param speeds of the movement, evenly spaced, any unit
  * @param hz values a second, over 0
  * @throws RangeError for fewer than four values, or a movement that stands still
@@ -21,12 +24,15 @@ export function spectralArcLength(speeds: ArrayLike<number>, hz: number): number
   const spectrum = fft.createComplexArray();
   fft.realTransform(spectrum, padded);
   const within = Math.min(size / 2, Math.floor((MOST_HZ * size) / hz));
-  const magnitudes = Array.from({ length: within + 1 }, (_, i) => Math.hypot(spectrum[2 * i]!, spectrum[2 * i + 1]!));
+  const magnitudes = Array.from({ length: within + 1 }, (_, i) =>
+    Math.hypot(spectrum[2 * i]!, spectrum[2 * i + 1]!),
+  );
   const greatest = magnitudes.reduce((most, each) => Math.max(most, each), 0);
   if (!(greatest > 0)) throw new RangeError('The movement stands still.');
   const reaches = magnitudes.map((each) => each / greatest >= LEAST_SHARE);
   const [first, last] = [reaches.indexOf(true), reaches.lastIndexOf(true)];
   let length = 0;
-  for (let i = first + 1; i <= last; i += 1) length += Math.hypot(1 / (last - first), (magnitudes[i]! - magnitudes[i - 1]!) / greatest);
+  for (let i = first + 1; i <= last; i += 1)
+    length += Math.hypot(1 / (last - first), (magnitudes[i]! - magnitudes[i - 1]!) / greatest);
   return -length;
 }

@@ -21,7 +21,10 @@ export const ownDrillShape = object({
   name: line('Name', 60),
   trains: line('Trains', 120),
   task: line('What the pilot does', 600),
-  group: choice('Group', DRILL_GROUPS.map((group) => group.id)),
+  group: choice(
+    'Group',
+    DRILL_GROUPS.map((group) => group.id),
+  ),
   kind: choice('Kind', KINDS),
   simulator: choice('Simulator', SIMULATOR),
   sticks: array(choice('Stick', AXES)).max(4).default([]),

@@ -3,15 +3,22 @@ import { answerProblem } from '../evidence/check-answer';
 import type { Evidence } from '../evidence/evidence';
 
 /**
- * The shape of evidence, for API, storage and import: ids and values of the questions, and nothing else. Only what was sent is looked at:
- * with a field for each of sixty questions, a file of ten thousand occurrences would take ten times as long to check.
+ * The shape of evidence, for API, storage and import: ids and values of the questions, and nothing else. Only
+ * what was sent is looked at:
+ * with a field for each of sixty questions, a file of ten thousand occurrences would take ten times as long
+ * to check.
  */
-export const evidenceShape: Schema<Evidence | undefined> = mixed<Evidence>().test('evidence', '', (sent, { path, createError }) => {
-  if (sent === undefined) return true;
-  if (sent === null || typeof sent !== 'object' || Array.isArray(sent)) return createError({ message: 'evidence must be an object of answers by question id.' });
-  const errors = Object.entries(sent).flatMap(([id, answer]) => {
-    const message = answerProblem(id, answer);
-    return message === null ? [] : [createError({ path: path ? `${path}.${id}` : id, message })];
-  });
-  return errors.length === 0 || new ValidationError(errors, sent, path);
-});
+export const evidenceShape: Schema<Evidence | undefined> = mixed<Evidence>().test(
+  'evidence',
+  '',
+  (sent, { path, createError }) => {
+    if (sent === undefined) return true;
+    if (sent === null || typeof sent !== 'object' || Array.isArray(sent))
+      return createError({ message: 'evidence must be an object of answers by question id.' });
+    const errors = Object.entries(sent).flatMap(([id, answer]) => {
+      const message = answerProblem(id, answer);
+      return message === null ? [] : [createError({ path: path ? `${path}.${id}` : id, message })];
+    });
+    return errors.length === 0 || new ValidationError(errors, sent, path);
+  },
+);

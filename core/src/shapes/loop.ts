@@ -5,12 +5,34 @@ import { isDrillId } from '../drills/drills';
 import { FLIGHT_MODES } from '../flying/vocabulary';
 import { LEVELS } from '../plan/ability';
 import { WIND_BANDS } from '../flying/wind-band';
-import { causeId, choice, choiceOrNone, day, drillIds, instant, key, keyOrNone, quantityOrNone, reason, text, whole, yesNo } from './fields';
+import {
+  causeId,
+  choice,
+  choiceOrNone,
+  day,
+  drillIds,
+  instant,
+  key,
+  keyOrNone,
+  quantityOrNone,
+  reason,
+  text,
+  whole,
+  yesNo,
+} from './fields';
 
 /** The steps that bring a weakness from its occurrence to its signature. */
 
 const drillId = (label: string) =>
-  string().strict().defined(`${label} is missing: pick one.`).nonNullable().test('drill', `${label} is not a known drill: pick one from the list.`, (value) => typeof value === 'string' && isDrillId(value));
+  string()
+    .strict()
+    .defined(`${label} is missing: pick one.`)
+    .nonNullable()
+    .test(
+      'drill',
+      `${label} is not a known drill: pick one from the list.`,
+      (value) => typeof value === 'string' && isDrillId(value),
+    );
 
 /** The trainer's word on the cause. `weaknessId` and `moveId` are used only where a new row is needed. */
 export const confirmShape = object({
@@ -62,4 +84,8 @@ export const moveShape = object({
 }).noUnknown();
 export type MoveFields = InferType<typeof moveShape>;
 
-export const unconfirmShape = object({ moveId: key('Move'), at: instant('Time'), reason: reason() }).noUnknown();
+export const unconfirmShape = object({
+  moveId: key('Move'),
+  at: instant('Time'),
+  reason: reason(),
+}).noUnknown();

@@ -2,7 +2,17 @@ import { object } from 'yup';
 import { DEBRIEF_STATES } from '../debrief/findings';
 import { KINDS_OF_OCCURRENCE } from '../flying/vocabulary';
 import { findingsShape } from './debrief';
-import { causeId, causeIdOrNone, choice, day, instant, keyOrNone, line, quantityOrNone, text } from './fields';
+import {
+  causeId,
+  causeIdOrNone,
+  choice,
+  day,
+  instant,
+  keyOrNone,
+  line,
+  quantityOrNone,
+  text,
+} from './fields';
 
 const lineOrNone = (label: string, longest: number) => text(label, longest).nullable().default(null);
 
@@ -21,5 +31,11 @@ export const occurrenceRecordShape = object({
   windMps: quantityOrNone('logged_wind_mps', 0, 30, 'm/s'),
   confirmedCauseId: causeIdOrNone('confirmed_cause'),
   withdrawnReason: lineOrNone('withdrawn_reason', 300),
-  debrief: findingsShape.shape({ state: choice('debrief_state', DEBRIEF_STATES) }).nullable().default(null),
-}).noUnknown(true, ({ unknown }) => `${String(unknown)} is not a part of an occurrence: see docs/occurrences.schema.json.`);
+  debrief: findingsShape
+    .shape({ state: choice('debrief_state', DEBRIEF_STATES) })
+    .nullable()
+    .default(null),
+}).noUnknown(
+  true,
+  ({ unknown }) => `${String(unknown)} is not a part of an occurrence: see docs/occurrences.schema.json.`,
+);

@@ -3,7 +3,21 @@ import { SENSOR_SIDES } from '../flying/craft-facts';
 import { LENGTH_UNITS, SPEED_UNITS } from '../flying/units';
 import { FLIGHT_MODES, KINDS_OF_OCCURRENCE, PLACES, STICK_LAYOUTS } from '../flying/vocabulary';
 import { type Track, TRACKS } from '../plan/propose-plan';
-import { causeId, choice, day, instant, key, keyOrNone, line, quantity, quantityOrNone, text, whole, yesNo, yesNoOr } from './fields';
+import {
+  causeId,
+  choice,
+  day,
+  instant,
+  key,
+  keyOrNone,
+  line,
+  quantity,
+  quantityOrNone,
+  text,
+  whole,
+  yesNo,
+  yesNoOr,
+} from './fields';
 
 /** The records a school keeps, each with one shape for its form and for the server. */
 
@@ -12,7 +26,9 @@ export const pilotShape = object({
   stickLayout: choice('Stick layout', STICK_LAYOUTS),
   mode: choice('Flies in', FLIGHT_MODES),
   windLimitMps: quantity('Wind limit', 1, 20, 'm/s'),
-  track: mixed<Track>().oneOf(TRACKS, `Track must be one of ${TRACKS.join(', ')}: pick one of these.`).default('assist-down'),
+  track: mixed<Track>()
+    .oneOf(TRACKS, `Track must be one of ${TRACKS.join(', ')}: pick one of these.`)
+    .default('assist-down'),
   note: text('Note', 500),
 }).noUnknown();
 export type PilotFields = InferType<typeof pilotShape>;
@@ -77,4 +93,7 @@ export const occurrenceShape = object({
 export type OccurrenceFields = InferType<typeof occurrenceShape>;
 
 /** What the school reads its numbers in. */
-export const unitsShape = object({ length: choice('Lengths', LENGTH_UNITS), speed: choice('Speeds', SPEED_UNITS) }).noUnknown();
+export const unitsShape = object({
+  length: choice('Lengths', LENGTH_UNITS),
+  speed: choice('Speeds', SPEED_UNITS),
+}).noUnknown();

@@ -19,7 +19,10 @@ const blockShape = object({
   pilotId: key('Pilot'),
   weaknessId: key('Weakness'),
   causeId: causeId('Cause'),
-  drillId: string().strict().defined('Drill is missing: pick one.').test('drill', 'Drill is not a known drill: pick one from the list.', (value) => isDrillId(value ?? '')),
+  drillId: string()
+    .strict()
+    .defined('Drill is missing: pick one.')
+    .test('drill', 'Drill is not a known drill: pick one from the list.', (value) => isDrillId(value ?? '')),
   side: choiceOrNone('Side', SIDES),
   purpose: choice('Purpose', PURPOSES),
   level: number().oneOf(LEVELS, 'Level must be -2, -1, 0 or 1: 0 is the standard.').defined(),
@@ -38,19 +41,54 @@ export const sessionShape = object({
   state: choice('State', SESSION_STATES),
   siteId: keyOrNone('Site'),
   windMps: quantity('Wind', 0, 40, 'm/s'),
-  startsAt: string().strict().defined('Start is missing: give hours and minutes.').matches(CLOCK, 'Start must be written as hours:minutes, such as 09:30.'),
-  lightUntil: string().strict().nullable().default(null).matches(CLOCK, 'Light until must be written as hours:minutes, such as 17:45.'),
+  startsAt: string()
+    .strict()
+    .defined('Start is missing: give hours and minutes.')
+    .matches(CLOCK, 'Start must be written as hours:minutes, such as 09:30.'),
+  lightUntil: string()
+    .strict()
+    .nullable()
+    .default(null)
+    .matches(CLOCK, 'Light until must be written as hours:minutes, such as 17:45.'),
   packsThere: whole('Packs', 1, MOST_PACKS),
   packMinutes: quantity('Minutes per pack', 1, 60, 'min'),
-  minutes: number().strict().min(5, 'Time is below 5 min: give more, or none.').max(720, 'Time is above 720 min: give less, or none.').nullable().default(null),
-  packs: array(object({ pilotId: key('Pilot'), blocks: array(blockShape).max(MOST_BLOCKS, `A pack holds at most ${MOST_BLOCKS} blocks: move some to another.`).defined() }).noUnknown()).max(MOST_PACKS, `A session holds at most ${MOST_PACKS} packs: take some out.`).defined('Packs are missing: give a list.'),
+  minutes: number()
+    .strict()
+    .min(5, 'Time is below 5 min: give more, or none.')
+    .max(720, 'Time is above 720 min: give less, or none.')
+    .nullable()
+    .default(null),
+  packs: array(
+    object({
+      pilotId: key('Pilot'),
+      blocks: array(blockShape)
+        .max(MOST_BLOCKS, `A pack holds at most ${MOST_BLOCKS} blocks: move some to another.`)
+        .defined(),
+    }).noUnknown(),
+  )
+    .max(MOST_PACKS, `A session holds at most ${MOST_PACKS} packs: take some out.`)
+    .defined('Packs are missing: give a list.'),
   goNoGo: object({
     at: instant('Time of go or no-go'),
-    items: array(object({ words: text('Item', 200), ok: boolean().strict().defined() }).noUnknown()).max(40).defined(),
+    items: array(object({ words: text('Item', 200), ok: boolean().strict().defined() }).noUnknown())
+      .max(40)
+      .defined(),
     /** Why it was flown although something was not in order. */
     reason: text('Reason', 300),
-  }).noUnknown().nullable().default(null),
+  })
+    .noUnknown()
+    .nullable()
+    .default(null),
   /** What the pilots themselves saw after a pack, and what each works on next. */
-  own: array(object({ pilotId: key('Pilot'), pack: whole('Pack', 1, MOST_PACKS), mistakes: array(text('Mistake', 120)).max(10).defined(), next: text('Next', 120) }).noUnknown()).max(MOST_PACKS).default([]),
+  own: array(
+    object({
+      pilotId: key('Pilot'),
+      pack: whole('Pack', 1, MOST_PACKS),
+      mistakes: array(text('Mistake', 120)).max(10).defined(),
+      next: text('Next', 120),
+    }).noUnknown(),
+  )
+    .max(MOST_PACKS)
+    .default([]),
 }).noUnknown();
 export type SessionFields = InferType<typeof sessionShape>;

@@ -7,8 +7,19 @@ import { signInShape } from './sign-in';
 
 const ID = '01900000-0000-7000-8000-000000000001';
 const REP = {
-  weaknessId: ID, drillId: 'tail-in-hover', purpose: 'test', met: true, missReason: null, side: null, band: 'calm', flownOn: 'craft', mode: 'position-hold',
-  pilotRelative: false, pack: 1, day: '2026-05-01', flownAt: '2026-05-01T10:00:00.000Z',
+  weaknessId: ID,
+  drillId: 'tail-in-hover',
+  purpose: 'test',
+  met: true,
+  missReason: null,
+  side: null,
+  band: 'calm',
+  flownOn: 'craft',
+  mode: 'position-hold',
+  pilotRelative: false,
+  pack: 1,
+  day: '2026-05-01',
+  flownAt: '2026-05-01T10:00:00.000Z',
 };
 const PILOT = { name: 'Tove', stickLayout: 2, mode: 'rate', windLimitMps: 6.7, note: '' };
 
@@ -24,7 +35,13 @@ async function errorsOf(validation: Promise<unknown>): Promise<string[]> {
 describe('shapes', () => {
   test('a good rep and a good pilot pass as they are', async () => {
     // What an older phone does not send is filled in: judged by eye, at the house standard.
-    expect(await repShape.validate(REP)).toEqual({ ...REP, level: 0, measure: null, sessionId: null, drillVersion: 0 });
+    expect(await repShape.validate(REP)).toEqual({
+      ...REP,
+      level: 0,
+      measure: null,
+      sessionId: null,
+      drillVersion: 0,
+    });
     expect(await pilotShape.validate(PILOT)).toEqual({ track: 'assist-down', ...PILOT });
   });
 
@@ -35,7 +52,10 @@ describe('shapes', () => {
     [{ ...REP, pack: 0 }, 'Pack is below 1: give a number from 1 to 40.'],
     [{ ...REP, pack: 1.5 }, 'Pack must be a whole number from 1 to 40.'],
     [{ ...REP, day: '2026-02-30' }, 'Day must be a day written YYYY-MM-DD, such as 2026-05-31.'],
-    [{ ...REP, flownAt: '2026-05-01 10:00' }, 'Time must be an instant in UTC, such as 2026-05-31T09:30:00.000Z.'],
+    [
+      { ...REP, flownAt: '2026-05-01 10:00' },
+      'Time must be an instant in UTC, such as 2026-05-31T09:30:00.000Z.',
+    ],
     [{ ...REP, weaknessId: '1' }, 'Weakness must be a UUID in lower case.'],
     [{ ...REP, side: 'up' }, 'Side must be one of'],
   ])('a rep with %j', async (rep, message) => {
@@ -59,7 +79,17 @@ describe('shapes', () => {
 
   test('numbers typed as text are taken, and an empty wind stays unknown, not nought', async () => {
     expect((await pilotShape.validate({ ...PILOT, windLimitMps: '5.5' })).windLimitMps).toBe(5.5);
-    const occurrence = { pilotId: ID, kind: 'crash', causeId: 'wildlife', note: '', craftId: null, siteId: null, windMps: '', happenedAt: REP.flownAt, day: REP.day };
+    const occurrence = {
+      pilotId: ID,
+      kind: 'crash',
+      causeId: 'wildlife',
+      note: '',
+      craftId: null,
+      siteId: null,
+      windMps: '',
+      happenedAt: REP.flownAt,
+      day: REP.day,
+    };
     expect((await occurrenceShape.validate(occurrence)).windMps).toBeNull();
   });
 
@@ -68,10 +98,14 @@ describe('shapes', () => {
   });
 
   test('an e-mail address is taken however it is typed', async () => {
-    expect((await signInShape.validate({ email: '  Hanne@Field.example ', password: 'x' })).email).toBe('hanne@field.example');
+    expect((await signInShape.validate({ email: '  Hanne@Field.example ', password: 'x' })).email).toBe(
+      'hanne@field.example',
+    );
   });
 
   test('a plan is a list', async () => {
-    expect((await errorsOf(planShape.validate({ drillIds: 'tail-in-hover', reason: '' }))).join()).toContain('list of drill ids');
+    expect((await errorsOf(planShape.validate({ drillIds: 'tail-in-hover', reason: '' }))).join()).toContain(
+      'list of drill ids',
+    );
   });
 });

@@ -1,6 +1,16 @@
 import { object, string } from 'yup';
 
 export const signInShape = object({
-  email: string().trim().lowercase().defined().required('E-mail is empty: write the address you sign in with.').email('E-mail does not look like an address: write it as name@place.').max(200, 'E-mail is too long: at most 200 characters.'),
-  password: string().strict().defined().required('Password is empty: write it.').max(200, 'Password is too long: at most 200 characters.'),
+  email: string()
+    .trim()
+    .lowercase()
+    .defined()
+    .required('E-mail is empty: write the address you sign in with.')
+    .email('E-mail does not look like an address: write it as name@place.')
+    .max(200, 'E-mail is too long: at most 200 characters.'),
+  password: string()
+    .strict()
+    .defined()
+    .required('Password is empty: write it.')
+    .max(200, 'Password is too long: at most 200 characters.'),
 }).noUnknown();

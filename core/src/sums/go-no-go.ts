@@ -55,16 +55,29 @@ export const LEAST_RESERVE_PCT = 20;
 const STAND_OFF_FACTOR = 1.5;
 const CRUISE_SHARE = 0.6;
 
-/** Near things, a setting that switches the obstacle sensors off takes away what the craft was bought with. Common practice. */
+/**
+ * Near things, a setting that switches the obstacle sensors off takes away what the craft was bought with.
+ * Common practice.
+ */
 function sensorCheck({ craft, setting, place }: FlightToBe): readonly Check[] {
   if (craft.sensorSides.length === 0 || place === 'open') return [];
   const off = setting === 'fast' && !craft.sensorsInFast;
-  return [{ id: 'sensors', go: !off, words: off ? 'Fast switches the obstacle sensors off, and there is something to hit: fly normal or slow' : `Obstacle sensors work in ${setting}` }];
+  return [
+    {
+      id: 'sensors',
+      go: !off,
+      words: off
+        ? 'Fast switches the obstacle sensors off, and there is something to hit: fly normal or slow'
+        : `Obstacle sensors work in ${setting}`,
+    },
+  ];
 }
 
 /**
- * Go or no-go for one flight, with the figures a pilot takes along. Limits: the pilot's wind limit, half the craft's top speed in
- * the setting flown, half the attitude range, the turn-back point, and what the pilot's open weaknesses rule out. All common practice; local rules come first.
+ * Go or no-go for one flight, with the figures a pilot takes along. Limits: the pilot's wind limit, half the
+ * craft's top speed in
+ * the setting flown, half the attitude range, the turn-back point, and what the pilot's open weaknesses rule
+ * out. All common practice; local rules come first.
  * @throws RangeError when an input lies outside the range of a formula
  */
 export function flightCard(flight: FlightToBe): FlightCard {
@@ -72,21 +85,56 @@ export function flightCard(flight: FlightToBe): FlightCard {
   const cruiseMps = craft.topSpeedMps[setting] * CRUISE_SHARE;
   const strongest = Math.max(windMps, gustMps);
   const craftWindMps = craft.topSpeedMps[setting] / 2;
-  const turnBackM = turnBackDistance(flight.chargePct, flight.reservePct, { airSpeedMps: cruiseMps, windMps, windFromOutDeg: flight.windFromOutDeg, enduranceMin: craft.enduranceMin });
+  const turnBackM = turnBackDistance(flight.chargePct, flight.reservePct, {
+    airSpeedMps: cruiseMps,
+    windMps,
+    windFromOutDeg: flight.windFromOutDeg,
+    enduranceMin: craft.enduranceMin,
+  });
   const sightLimitM = Math.min(attitudeRange(craft.spanM) / 2, detectionRange(flight.visibilityM));
   const { totalM } = stoppingDistance(stoppingFrom(craft, setting, cruiseMps));
   const checks: readonly Check[] = [
-    { id: 'wind', go: windMps <= flight.windLimitMps, words: `Wind ${speed(windMps)}, pilot's limit ${speed(flight.windLimitMps)}` },
-    { id: 'gust', go: strongest <= craftWindMps, words: `Strongest ${speed(strongest)}, half the top speed in ${setting} is ${speed(craftWindMps)}` },
-    { id: 'energy', go: flight.farthestM <= turnBackM, words: `Farthest ${metres(flight.farthestM)}, turn-back point ${metres(Math.round(turnBackM))}` },
-    { id: 'sight', go: flight.farthestM <= sightLimitM, words: `Farthest ${metres(flight.farthestM)}, attitude safely read to ${metres(Math.round(sightLimitM))}` },
-    { id: 'reserve', go: flight.reservePct >= LEAST_RESERVE_PCT, words: `Reserve ${flight.reservePct} %, never under ${LEAST_RESERVE_PCT} %` },
+    {
+      id: 'wind',
+      go: windMps <= flight.windLimitMps,
+      words: `Wind ${speed(windMps)}, pilot's limit ${speed(flight.windLimitMps)}`,
+    },
+    {
+      id: 'gust',
+      go: strongest <= craftWindMps,
+      words: `Strongest ${speed(strongest)}, half the top speed in ${setting} is ${speed(craftWindMps)}`,
+    },
+    {
+      id: 'energy',
+      go: flight.farthestM <= turnBackM,
+      words: `Farthest ${metres(flight.farthestM)}, turn-back point ${metres(Math.round(turnBackM))}`,
+    },
+    {
+      id: 'sight',
+      go: flight.farthestM <= sightLimitM,
+      words: `Farthest ${metres(flight.farthestM)}, attitude safely read to ${metres(Math.round(sightLimitM))}`,
+    },
+    {
+      id: 'reserve',
+      go: flight.reservePct >= LEAST_RESERVE_PCT,
+      words: `Reserve ${flight.reservePct} %, never under ${LEAST_RESERVE_PCT} %`,
+    },
     { id: 'rain', go: !flight.rain, words: flight.rain ? 'Rain, fog or spray: stay down' : 'Dry' },
     ...sensorCheck(flight),
-    ...brokenByFlight({ place: flight.place, setting, mode: craft.mode }, flight.weaknesses).map(({ causeId, words }) => ({ id: `until-cleared ${causeId}`, go: false, words })),
+    ...brokenByFlight({ place: flight.place, setting, mode: craft.mode }, flight.weaknesses).map(
+      ({ causeId, words }) => ({ id: `until-cleared ${causeId}`, go: false, words }),
+    ),
   ];
   return {
-    go: checks.every((check) => check.go), checks, turnBackM, sightLimitM, returnHeightM: returnHeight(flight.tallestM), standOffM: totalM * STAND_OFF_FACTOR,
-    descentLimitMps: QUIET_DESCENT_SHARE * hoverInducedVelocity(craft.massKg, craft.rotors, craft.rotorRadiusM, airDensity(flight.altitudeM)), failsafe: failsafeFor(flight.place),
+    go: checks.every((check) => check.go),
+    checks,
+    turnBackM,
+    sightLimitM,
+    returnHeightM: returnHeight(flight.tallestM),
+    standOffM: totalM * STAND_OFF_FACTOR,
+    descentLimitMps:
+      QUIET_DESCENT_SHARE *
+      hoverInducedVelocity(craft.massKg, craft.rotors, craft.rotorRadiusM, airDensity(flight.altitudeM)),
+    failsafe: failsafeFor(flight.place),
   };
 }

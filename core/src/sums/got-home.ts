@@ -13,38 +13,80 @@ const FROM_DEG: Readonly<Record<string, number>> = { head: 0, cross: 90, tail: 1
 const EASY_SHARE = 0.6;
 
 export const GOT_HOME: Sum<HomeDrawing> = {
-  id: 'home', question: 'Would it have got home?', wants: ['battery_pct', 'distance_m'],
-  formula: 'Ground speed √(V² − w_cross²) ± w_along; charge home = distance / ground speed / endurance; turn back where out + home = charge − reserve',
+  id: 'home',
+  question: 'Would it have got home?',
+  wants: ['battery_pct', 'distance_m'],
+  formula:
+    'Ground speed √(V² − w_cross²) ± w_along; charge home = distance / ground speed / endurance; turn back where out + home = charge − reserve',
   source: 'Wind triangle and point of no return: any navigation text.',
-  assumes: 'Steady wind, steady draw at this air speed, straight home at one height. Cold and old packs give less.',
+  assumes:
+    'Steady wind, steady draw at this air speed, straight home at one height. Cold and old packs give less.',
   inputs: [
-    amount('distance_m', 'Distance from home', 'm', 0, 20_000, 25), amount('battery_pct', 'Battery there', '%', 0, 100, 1), amount('wind_mps', 'Wind', 'm/s', 0, 30, 0.5), amount('from_deg', 'Wind from, off the way out', '°', 0, 180, 15),
-    amount('air_mps', 'Air speed', 'm/s', 0.5, 60, 0.5), amount('endurance_min', 'Full pack lasts', 'min', 1, 120, 1), amount('reserve_pct', 'Reserve', '%', 0, 60, 5),
+    amount('distance_m', 'Distance from home', 'm', 0, 20_000, 25),
+    amount('battery_pct', 'Battery there', '%', 0, 100, 1),
+    amount('wind_mps', 'Wind', 'm/s', 0, 30, 0.5),
+    amount('from_deg', 'Wind from, off the way out', '°', 0, 180, 15),
+    amount('air_mps', 'Air speed', 'm/s', 0.5, 60, 0.5),
+    amount('endurance_min', 'Full pack lasts', 'min', 1, 120, 1),
+    amount('reserve_pct', 'Reserve', '%', 0, 60, 5),
   ],
   start: (known, craft) => {
     const side = known.choices['wind_side'];
     const homeward = known.choices['phase'] === 'return' || known.choices['phase'] === 'landing';
     const along = FROM_DEG[side ?? 'head'] ?? 0;
     return {
-      distance_m: told(known, 'distance_m', 300), battery_pct: told(known, 'battery_pct', 50), wind_mps: told(known, 'wind_mps', 3),
-      from_deg: { value: homeward ? 180 - along : along, origin: side ? 'told' : 'usual' }, air_mps: ofCraft(Math.round(craft.topSpeedMps.normal * EASY_SHARE * 10) / 10), endurance_min: ofCraft(craft.enduranceMin), reserve_pct: usual(RESERVE_PCT),
+      distance_m: told(known, 'distance_m', 300),
+      battery_pct: told(known, 'battery_pct', 50),
+      wind_mps: told(known, 'wind_mps', 3),
+      from_deg: { value: homeward ? 180 - along : along, origin: side ? 'told' : 'usual' },
+      air_mps: ofCraft(Math.round(craft.topSpeedMps.normal * EASY_SHARE * 10) / 10),
+      endurance_min: ofCraft(craft.enduranceMin),
+      reserve_pct: usual(RESERVE_PCT),
     };
   },
   work(values) {
     const read = (id: string) => numberIn(this, values, id);
-    const [distanceM, batteryPct, windMps, reservePct] = [read('distance_m'), read('battery_pct'), read('wind_mps'), read('reserve_pct')];
-    const leg: Leg = { airSpeedMps: read('air_mps'), windMps, windFromOutDeg: read('from_deg'), enduranceMin: read('endurance_min') };
+    const [distanceM, batteryPct, windMps, reservePct] = [
+      read('distance_m'),
+      read('battery_pct'),
+      read('wind_mps'),
+      read('reserve_pct'),
+    ];
+    const leg: Leg = {
+      airSpeedMps: read('air_mps'),
+      windMps,
+      windFromOutDeg: read('from_deg'),
+      enduranceMin: read('endurance_min'),
+    };
     const needed = chargeHome(distanceM, leg);
     const turnBackM = turnBackDistance(100, reservePct, leg);
-    const drawing = { kind: 'home' as const, distanceM, turnBackM, windMps, windFromOutDeg: leg.windFromOutDeg };
-    if (needed === null) return { tone: 'against', answer: 'No: at this air speed it makes no way home against this wind.', figures: [figure('Turn back by', turnBackM, 'm', 0)], drawing };
+    const drawing = {
+      kind: 'home' as const,
+      distanceM,
+      turnBackM,
+      windMps,
+      windFromOutDeg: leg.windFromOutDeg,
+    };
+    if (needed === null)
+      return {
+        tone: 'against',
+        answer: 'No: at this air speed it makes no way home against this wind.',
+        figures: [figure('Turn back by', turnBackM, 'm', 0)],
+        drawing,
+      };
     const left = batteryPct - needed;
     let answer = `Yes, with ${Math.round(left)} % left on landing.`;
     if (left < 0) answer = `No: home took ${Math.ceil(needed)} % and it had ${Math.round(batteryPct)} %.`;
-    else if (left < reservePct) answer = `Just, and into the reserve: ${Math.round(left)} % left of the ${Math.round(reservePct)} % wanted.`;
+    else if (left < reservePct)
+      answer = `Just, and into the reserve: ${Math.round(left)} % left of the ${Math.round(reservePct)} % wanted.`;
     return {
-      tone: left < reservePct ? 'against' : 'for', answer: `${answer} On a full pack, turn back by ${metres(Math.round(turnBackM))}.`,
-      figures: [figure('Charge for the way home', needed, '%', 0), figure('Head for home here at', Math.min(100, needed + reservePct), '%', 0), figure('Latest turn-back point', turnBackM, 'm', 0)],
+      tone: left < reservePct ? 'against' : 'for',
+      answer: `${answer} On a full pack, turn back by ${metres(Math.round(turnBackM))}.`,
+      figures: [
+        figure('Charge for the way home', needed, '%', 0),
+        figure('Head for home here at', Math.min(100, needed + reservePct), '%', 0),
+        figure('Latest turn-back point', turnBackM, 'm', 0),
+      ],
       drawing,
     };
   },

@@ -1,5 +1,11 @@
 import type { SpeedSetting } from '../flying/craft-facts';
-import { heightLostInLean, loadFactor, steepestLevelLean, turnRadius, yawRateAlongPath } from '../reconstruct/leaning';
+import {
+  heightLostInLean,
+  loadFactor,
+  steepestLevelLean,
+  turnRadius,
+  yawRateAlongPath,
+} from '../reconstruct/leaning';
 import { amount, figure, metres, numberIn, ofCraft, type Sum, told, usual } from './sum';
 
 export interface LeanDrawing {
@@ -11,17 +17,35 @@ export interface LeanDrawing {
 }
 
 export const LEAN_AND_TURN: Sum<LeanDrawing> = {
-  id: 'lean', question: 'What did the lean cost?', wants: ['height_trend'],
-  formula: 'Height lost ½·g·(1 − cos θ)·t²; load factor 1 / cos θ; radius V² / (g·tan θ); yaw rate g·tan θ / V',
+  id: 'lean',
+  question: 'What did the lean cost?',
+  wants: ['height_trend'],
+  formula:
+    'Height lost ½·g·(1 − cos θ)·t²; load factor 1 / cos θ; radius V² / (g·tan θ); yaw rate g·tan θ / V',
   source: 'Load factor and turn: FAA-H-8083-25C.',
-  assumes: 'Throttle left where it held the hover, no height hold, no drag on the sinking: the height lost is an upper bound.',
-  inputs: [amount('speed_mps', 'Speed', 'm/s', 0.5, 60, 0.5), amount('lean_deg', 'Lean', '°', 1, 75, 1), amount('seconds', 'Without more throttle for', 's', 0, 10, 0.5), amount('height_m', 'Height above ground', 'm', 0, 500, 1)],
+  assumes:
+    'Throttle left where it held the hover, no height hold, no drag on the sinking: the height lost is an upper bound.',
+  inputs: [
+    amount('speed_mps', 'Speed', 'm/s', 0.5, 60, 0.5),
+    amount('lean_deg', 'Lean', '°', 1, 75, 1),
+    amount('seconds', 'Without more throttle for', 's', 0, 10, 0.5),
+    amount('height_m', 'Height above ground', 'm', 0, 500, 1),
+  ],
   start: (known, craft) => ({
-    speed_mps: told(known, 'speed_mps', craft.topSpeedMps.normal * 0.5), lean_deg: ofCraft(craft.leanDeg[(known.choices['speed_setting'] as SpeedSetting | undefined) ?? 'normal']), seconds: usual(1.5),
+    speed_mps: told(known, 'speed_mps', craft.topSpeedMps.normal * 0.5),
+    lean_deg: ofCraft(
+      craft.leanDeg[(known.choices['speed_setting'] as SpeedSetting | undefined) ?? 'normal'],
+    ),
+    seconds: usual(1.5),
     height_m: told(known, 'height_m', 5),
   }),
   work(values, craft) {
-    const [speedMps, leanDeg, seconds, heightM] = [numberIn(this, values, 'speed_mps'), numberIn(this, values, 'lean_deg'), numberIn(this, values, 'seconds'), numberIn(this, values, 'height_m')];
+    const [speedMps, leanDeg, seconds, heightM] = [
+      numberIn(this, values, 'speed_mps'),
+      numberIn(this, values, 'lean_deg'),
+      numberIn(this, values, 'seconds'),
+      numberIn(this, values, 'height_m'),
+    ];
     const lostM = heightLostInLean(leanDeg, seconds);
     const radiusM = turnRadius(speedMps, leanDeg);
     const factor = loadFactor(leanDeg);
@@ -29,10 +53,16 @@ export const LEAN_AND_TURN: Sum<LeanDrawing> = {
     const reached = lostM >= heightM;
     return {
       tone: reached || leanDeg > steepest ? 'against' : 'for',
-      answer: leanDeg > steepest
-        ? `More than it can hold: past ${Math.round(steepest)}° full thrust no longer carries this craft.`
-        : `${reached ? 'All of its height' : 'Some of its height'}: up to ${metres(lostM)} of ${metres(heightM)}, unless the throttle goes up by ${Math.round((factor - 1) * 100)} %.`,
-      figures: [figure('Load factor', factor, '', 2), figure('Turn radius', radiusM, 'm'), figure('Yaw rate along the path', yawRateAlongPath(speedMps, leanDeg), '°/s', 0), figure('Steepest lean it holds', steepest, '°', 0)],
+      answer:
+        leanDeg > steepest
+          ? `More than it can hold: past ${Math.round(steepest)}° full thrust no longer carries this craft.`
+          : `${reached ? 'All of its height' : 'Some of its height'}: up to ${metres(lostM)} of ${metres(heightM)}, unless the throttle goes up by ${Math.round((factor - 1) * 100)} %.`,
+      figures: [
+        figure('Load factor', factor, '', 2),
+        figure('Turn radius', radiusM, 'm'),
+        figure('Yaw rate along the path', yawRateAlongPath(speedMps, leanDeg), '°/s', 0),
+        figure('Steepest lean it holds', steepest, '°', 0),
+      ],
       drawing: { kind: 'lean', leanDeg, radiusM, lostM, heightM },
     };
   },

@@ -9,27 +9,45 @@ export interface GapDrawing extends GapRoom {
   readonly wanderM: number;
 }
 
-/** Three standard deviations to each side: fewer than three clips in a thousand passes, were nothing else to move it. */
+/**
+ * Three standard deviations to each side: fewer than three clips in a thousand passes, were nothing else to
+ * move it.
+ */
 const WANDERS_WANTED = 3;
 const USUAL_WANDER_SPANS = 0.5;
 
 export const ROOM_IN_GAP: Sum<GapDrawing> = {
-  id: 'gap', question: 'How much room did the gap leave?', wants: ['gap_ratio'],
-  formula: 'Spare = (ratio − 1)·span / 2 on each side; exposed (depth + span) / V; up-tilt arctan(V / (g·τ)); difficulty depth / free width',
+  id: 'gap',
+  question: 'How much room did the gap leave?',
+  wants: ['gap_ratio'],
+  formula:
+    'Spare = (ratio − 1)·span / 2 on each side; exposed (depth + span) / V; up-tilt arctan(V / (g·τ)); difficulty depth / free width',
   source: 'Geometry; steering law: Accot and Zhai 1997; drift and τ as in the drift sum.',
-  assumes: 'Entered in the middle. Wander is the standard deviation of this pilot\'s line on a straight pass; measured is better than usual.',
+  assumes:
+    "Entered in the middle. Wander is the standard deviation of this pilot's line on a straight pass; measured is better than usual.",
   inputs: [
-    amount('gap_ratio', 'Gap width', 'spans', 1, 30, 0.5), amount('speed_mps', 'Speed', 'm/s', 0.2, 40, 0.5), amount('depth_m', 'Depth', 'm', 0, 50, 0.5), amount('wander_m', 'Pilot\'s wander', 'm', 0.01, 3, 0.02),
+    amount('gap_ratio', 'Gap width', 'spans', 1, 30, 0.5),
+    amount('speed_mps', 'Speed', 'm/s', 0.2, 40, 0.5),
+    amount('depth_m', 'Depth', 'm', 0, 50, 0.5),
+    amount('wander_m', "Pilot's wander", 'm', 0.01, 3, 0.02),
     amount('cross_mps', 'Air across', 'm/s', 0, 20, 0.5),
   ],
   start: (known, craft) => ({
-    gap_ratio: told(known, 'gap_ratio', 4), speed_mps: told(known, 'speed_mps', 3), depth_m: usual(0.5), wander_m: ofCraft(Math.round(craft.spanM * USUAL_WANDER_SPANS * 100) / 100),
+    gap_ratio: told(known, 'gap_ratio', 4),
+    speed_mps: told(known, 'speed_mps', 3),
+    depth_m: usual(0.5),
+    wander_m: ofCraft(Math.round(craft.spanM * USUAL_WANDER_SPANS * 100) / 100),
     cross_mps: known.choices['wind_side'] === 'cross' ? told(known, 'wind_mps', 1) : usual(1),
   }),
   work(values, craft) {
     const [ratio, wanderM] = [numberIn(this, values, 'gap_ratio'), numberIn(this, values, 'wander_m')];
     const room = gapRoom({
-      ratio, wanderM, spanM: craft.spanM, depthM: numberIn(this, values, 'depth_m'), speedMps: numberIn(this, values, 'speed_mps'), crossWindMps: numberIn(this, values, 'cross_mps'),
+      ratio,
+      wanderM,
+      spanM: craft.spanM,
+      depthM: numberIn(this, values, 'depth_m'),
+      speedMps: numberIn(this, values, 'speed_mps'),
+      crossWindMps: numberIn(this, values, 'cross_mps'),
       dragTimeS: dragTime(craft.topSpeedMps.normal, craft.leanDeg.normal),
     });
     const wide = room.spareWanders >= WANDERS_WANTED;
@@ -37,7 +55,13 @@ export const ROOM_IN_GAP: Sum<GapDrawing> = {
     return {
       tone: wide ? 'for' : 'against',
       answer: `${metres(room.spareM)} on each side: ${Math.round(room.spareWanders * 10) / 10} times this pilot's wander. ${wide ? 'Enough for a steady hand.' : `Train at ${Math.ceil(fitting * 10) / 10} spans first.`}`,
-      figures: [figure('Spare each side', room.spareSpans, 'spans', 2), figure('In the gap for', room.exposedS, 's', 2), figure('Carried by the air in it', room.carriedM, 'm', 2), figure('Camera up-tilt for a level view', room.upTiltDeg, '°', 0), figure('Difficulty', room.difficulty, '', 1)],
+      figures: [
+        figure('Spare each side', room.spareSpans, 'spans', 2),
+        figure('In the gap for', room.exposedS, 's', 2),
+        figure('Carried by the air in it', room.carriedM, 'm', 2),
+        figure('Camera up-tilt for a level view', room.upTiltDeg, '°', 0),
+        figure('Difficulty', room.difficulty, '', 1),
+      ],
       drawing: { kind: 'gap', ratio, spanM: craft.spanM, wanderM, ...room },
     };
   },

@@ -45,7 +45,10 @@ export interface Figure {
 export interface Worked<Drawing = unknown> {
   /** Whether it came out against the flight, for it, or neither. */
   readonly tone: 'against' | 'for' | 'open';
-  /** The answer in one sentence; `{m:12.3}` and `{v:4.5}` stand for a length and a speed, to be said in the school's units. */
+  /**
+   * The answer in one sentence; `{m:12.3}` and `{v:4.5}` stand for a length and a speed, to be said in the
+   * school's units.
+   */
   readonly answer: string;
   readonly figures: readonly Figure[];
   readonly drawing: Drawing;
@@ -71,7 +74,9 @@ export const told = (known: Answers, id: string, usual: number): Given => {
 };
 export const toldChoice = (known: Answers, id: string, usual: string): Given => {
   const value = known.choices[id];
-  return value === undefined || value === 'unknown' ? { value: usual, origin: 'usual' } : { value, origin: 'told' };
+  return value === undefined || value === 'unknown'
+    ? { value: usual, origin: 'usual' }
+    : { value, origin: 'told' };
 };
 export const ofCraft = (value: number): Given => ({ value, origin: 'craft' });
 export const usual = (value: number): Given => ({ value, origin: 'usual' });
@@ -84,13 +89,27 @@ export function numberIn(sum: Pick<Sum, 'inputs'>, values: Values, id: string): 
   const value = values[id];
   if (input?.kind !== 'number') throw new RangeError(`${id} is not a number of this sum.`);
   const limits = `give a number from ${input.least} to ${input.most}${input.unit && ` ${input.unit}`}`;
-  if (typeof value !== 'number' || Number.isNaN(value)) throw new RangeError(`${input.label} is missing: ${limits}.`);
-  if (value < input.least || value > input.most) throw new RangeError(`${input.label} lies outside its limits: ${limits}.`);
+  if (typeof value !== 'number' || Number.isNaN(value))
+    throw new RangeError(`${input.label} is missing: ${limits}.`);
+  if (value < input.least || value > input.most)
+    throw new RangeError(`${input.label} lies outside its limits: ${limits}.`);
   return value;
 }
 
 export const metres = (value: number): string => `{m:${trimmed(value)}}`;
 export const speed = (value: number): string => `{v:${trimmed(value)}}`;
 
-export const amount = (id: string, label: string, unit: SumUnit, least: number, most: number, step: number): NumberInput => ({ kind: 'number', id, label, unit, least, most, step });
-export const figure = (label: string, value: number, unit: SumUnit, places = 1): Figure => ({ label, value, unit, places });
+export const amount = (
+  id: string,
+  label: string,
+  unit: SumUnit,
+  least: number,
+  most: number,
+  step: number,
+): NumberInput => ({ kind: 'number', id, label, unit, least, most, step });
+export const figure = (label: string, value: number, unit: SumUnit, places = 1): Figure => ({
+  label,
+  value,
+  unit,
+  places,
+});

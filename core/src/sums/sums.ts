@@ -12,23 +12,52 @@ import { type GapDrawing, ROOM_IN_GAP } from './room-in-gap';
 import type { Sum, Values, Worked } from './sum';
 import { TURN_FOLDED, type TurnDrawing } from './turn-folded';
 
-export type Drawing = StoppingDrawing | WashDrawing | TurnDrawing | LeanDrawing | DriftDrawing | SightDrawing | HomeDrawing | ReturnDrawing | GapDrawing | FallDrawing;
+export type Drawing =
+  | StoppingDrawing
+  | WashDrawing
+  | TurnDrawing
+  | LeanDrawing
+  | DriftDrawing
+  | SightDrawing
+  | HomeDrawing
+  | ReturnDrawing
+  | GapDrawing
+  | FallDrawing;
 
-export const SUMS: readonly Sum<Drawing>[] = [COULD_IT_STOP, OWN_WASH, TURN_FOLDED, LEAN_AND_TURN, CARRIED_BY_AIR, READABLE, GOT_HOME, RETURN_CLEARED, ROOM_IN_GAP, IF_IT_FELL];
+export const SUMS: readonly Sum<Drawing>[] = [
+  COULD_IT_STOP,
+  OWN_WASH,
+  TURN_FOLDED,
+  LEAN_AND_TURN,
+  CARRIED_BY_AIR,
+  READABLE,
+  GOT_HOME,
+  RETURN_CLEARED,
+  ROOM_IN_GAP,
+  IF_IT_FELL,
+];
 
 export const sumOf = (id: string): Sum<Drawing> | undefined => SUMS.find((sum) => sum.id === id);
 
 /** What the answers rule out: these sums have nothing to say then. */
 const POINTLESS: Readonly<Record<string, (known: Answers) => boolean>> = {
   lean: ({ choices }) => choices['height_trend'] !== 'falling',
-  drift: ({ choices }) => choices['position_hold'] === 'on' || (choices['position_hold'] === undefined && choices['drift_direction'] !== 'downwind'),
+  drift: ({ choices }) =>
+    choices['position_hold'] === 'on' ||
+    (choices['position_hold'] === undefined && choices['drift_direction'] !== 'downwind'),
   fold: ({ choices }) => choices['yaw_burst'] === 'none',
-  return: ({ choices, numbers }) => choices['auto_return'] === 'none' || (choices['auto_return'] === undefined && !numbers['return_height_m']),
+  return: ({ choices, numbers }) =>
+    choices['auto_return'] === 'none' ||
+    (choices['auto_return'] === undefined && !numbers['return_height_m']),
 };
 
 /** The sums that have something to say about what was told. */
 export const sumsFor = (known: Answers): readonly Sum<Drawing>[] =>
-  SUMS.filter((sum) => sum.wants.some((id) => known.choices[id] !== undefined || known.numbers[id] !== undefined) && !POINTLESS[sum.id]?.(known));
+  SUMS.filter(
+    (sum) =>
+      sum.wants.some((id) => known.choices[id] !== undefined || known.numbers[id] !== undefined) &&
+      !POINTLESS[sum.id]?.(known),
+  );
 
 /** A sum with its starting values. */
 export function startOf(sum: Sum<Drawing>, known: Answers, craft: CraftFacts): Values {

@@ -29,7 +29,15 @@ export interface Batch {
 
 export type CommandResult =
   | { readonly key: string; readonly done: true }
-  | { readonly key: string; readonly done: false; readonly status: number; readonly detail: string; readonly theirs?: Readonly<Record<string, unknown>>; readonly by?: string | null; readonly override?: Readonly<Record<string, unknown>> };
+  | {
+      readonly key: string;
+      readonly done: false;
+      readonly status: number;
+      readonly detail: string;
+      readonly theirs?: Readonly<Record<string, unknown>>;
+      readonly by?: string | null;
+      readonly override?: Readonly<Record<string, unknown>>;
+    };
 
 export interface BatchAnswer {
   readonly results: readonly CommandResult[];

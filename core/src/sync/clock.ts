@@ -10,7 +10,8 @@ export interface PutRight {
   readonly aheadMs: number;
 }
 
-const localDay = (instantMs: number, minutesAheadOfUtc: number): Day => new Date(instantMs + minutesAheadOfUtc * MS_PER_MINUTE).toISOString().slice(0, 10);
+const localDay = (instantMs: number, minutesAheadOfUtc: number): Day =>
+  new Date(instantMs + minutesAheadOfUtc * MS_PER_MINUTE).toISOString().slice(0, 10);
 
 /** Instant that the phone's clock filled in, ms since 1970; NaN where there is none. */
 const stampOf = ({ stamp, body }: Command): number => {
@@ -24,13 +25,19 @@ function moved(command: Command, byMs: number, minutesAheadOfUtc: number): Comma
   if (command.stamp === null || byMs === 0 || Number.isNaN(stampedMs)) return command;
   const instantMs = stampedMs + byMs;
   const day = 'day' in command.body ? { day: localDay(instantMs, minutesAheadOfUtc) } : {};
-  return { ...command, body: { ...command.body, ...day, [command.stamp]: new Date(instantMs).toISOString() } };
+  return {
+    ...command,
+    body: { ...command.body, ...day, [command.stamp]: new Date(instantMs).toISOString() },
+  };
 }
 
 /**
- * Puts right what a phone with a wrong clock has stamped. A clock that is still wrong shows at the moment of sending, and everything moves
- * by as much. One that was ahead and has been set since shows by stamps that lie in the future: those move back together, so that the
- * last of them falls on now and the order between them stays. A clock that was behind and has been set since cannot be told from reps
+ * Puts right what a phone with a wrong clock has stamped. A clock that is still wrong shows at the moment of
+ * sending, and everything moves
+ * by as much. One that was ahead and has been set since shows by stamps that lie in the future: those move
+ * back together, so that the
+ * last of them falls on now and the order between them stays. A clock that was behind and has been set since
+ * cannot be told from reps
  * flown earlier.
  * @param nowMs the server's clock, ms since 1970
  */
@@ -40,6 +47,8 @@ export function putClockRight(batch: Batch, nowMs: number): PutRight {
   const shifted = batch.commands.map((command) => moved(command, offset, batch.minutesAheadOfUtc));
   const isFuture = (command: Command) => stampOf(command) > nowMs + NEAR_ENOUGH_MS;
   const latest = Math.max(nowMs, ...shifted.filter(isFuture).map(stampOf));
-  const commands = shifted.map((command) => (isFuture(command) ? moved(command, nowMs - latest, batch.minutesAheadOfUtc) : command));
+  const commands = shifted.map((command) =>
+    isFuture(command) ? moved(command, nowMs - latest, batch.minutesAheadOfUtc) : command,
+  );
   return { commands, aheadMs: offset !== 0 ? ahead : latest - nowMs };
 }

@@ -33,12 +33,36 @@ const LONGEST_S = 240;
  * @param windMps mean wind 6 m up, with gusts
  * @throws RangeError for a drill that is not flown on the simulator
  */
-export function flyDrill(craft: CraftModel, drillId: string, side: Side | null, windMps: number, habits: ReadonlySet<Habit>, seed: number, { skill = SKILLED, pilotMode = 'position-hold', solids: more = [], setting: chosen }: { readonly skill?: Skill; readonly pilotMode?: FlightMode; readonly solids?: readonly Solid[]; readonly setting?: SpeedSetting } = {}): DrillFlown {
+export function flyDrill(
+  craft: CraftModel,
+  drillId: string,
+  side: Side | null,
+  windMps: number,
+  habits: ReadonlySet<Habit>,
+  seed: number,
+  {
+    skill = SKILLED,
+    pilotMode = 'position-hold',
+    solids: more = [],
+    setting: chosen,
+  }: {
+    readonly skill?: Skill;
+    readonly pilotMode?: FlightMode;
+    readonly solids?: readonly Solid[];
+    readonly setting?: SpeedSetting;
+  } = {},
+): DrillFlown {
   const [setUp, course] = [practiceOf(drillId, side, pilotMode), courseOf(drillId, side)];
   if (!setUp || !course) throw new RangeError(`"${drillId}" is not flown on the simulator.`);
   const solids = [...setUp.solids, ...more];
   const random = new Random(seed ^ 0x77);
-  const rep = new Rep({ craft, course, scene: { solids, wind: { speedMps: windMps, fromDeg: setUp.windFromDeg, gusts: 1, jets: setUp.jets } }, start: setUp.start, seed });
+  const rep = new Rep({
+    craft,
+    course,
+    scene: { solids, wind: { speedMps: windMps, fromDeg: setUp.windFromDeg, gusts: 1, jets: setUp.jets } },
+    start: setUp.start,
+    seed,
+  });
   const pilot = new SyntheticPilot(craft, course, skill, habits, random);
   const lag = Math.round(skill.reactionS * 100);
   let sticks: StickNow = CENTRED;
@@ -50,12 +74,21 @@ export function flyDrill(craft: CraftModel, drillId: string, side: Side | null, 
       const s = rep.writer.line(Math.max(0, rep.writer.length - 1 - lag));
       const { stage } = rep.referee;
       relative = stage.relative ?? false;
-      sticks = pilot.decide({ s, referee: rep.referee, mode, setting, holds: !rep.holdIsLost || rep.flight.timeS - rep.referee.beganS < skill.noticesS, relative });
+      sticks = pilot.decide({
+        s,
+        referee: rep.referee,
+        mode,
+        setting,
+        holds: !rep.holdIsLost || rep.flight.timeS - rep.referee.beganS < skill.noticesS,
+        relative,
+      });
       if (stage.softening) sticks = softened(sticks, stage.softening);
     }
     const turned = relative || (habits.has('switches-relative-turned') && rep.referee.at > 0);
     const now: ModeNow = { mode, setting, pilotHeadingDeg: turned ? 0 : null, hold: true };
-    const answers = rep.referee.stage.hands === 'answer' && rep.flight.timeS - rep.referee.beganS > (habits.has('talks-first') ? 0.1 : 2.5);
+    const answers =
+      rep.referee.stage.hands === 'answer' &&
+      rep.flight.timeS - rep.referee.beganS > (habits.has('talks-first') ? 0.1 : 2.5);
     rep.step(sticks, now, answers ? { answer: true } : undefined);
   }
   const track = rep.writer.track();

@@ -20,12 +20,24 @@ export interface NewSchool {
 export async function addSchool(db: Knex, school: NewSchool): Promise<string> {
   const id = uuid();
   await db('schools').insert({ id, name: school.name, demoLoadedOn: school.demoLoadedOn ?? null });
-  await db('clearing_rules').insert({ schoolId: id, id: uuid(), inForceFrom: school.ruleFrom ?? new Date(), ...(school.rule ?? DEFAULT_RULE) });
+  await db('clearing_rules').insert({
+    schoolId: id,
+    id: uuid(),
+    inForceFrom: school.ruleFrom ?? new Date(),
+    ...(school.rule ?? DEFAULT_RULE),
+  });
   return id;
 }
 
 export async function addTrainer(db: Knex, schoolId: string, trainer: NewTrainer): Promise<string> {
   const id = uuid();
-  await db('accounts').insert({ schoolId, id, name: trainer.name, email: trainer.email.trim().toLowerCase(), passwordHash: await hashPassword(trainer.password), role: 'trainer' });
+  await db('accounts').insert({
+    schoolId,
+    id,
+    name: trainer.name,
+    email: trainer.email.trim().toLowerCase(),
+    passwordHash: await hashPassword(trainer.password),
+    role: 'trainer',
+  });
   return id;
 }

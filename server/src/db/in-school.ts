@@ -25,10 +25,14 @@ export interface SchoolTx {
  * security, for one school: every row of another school is invisible to everything inside.
  */
 export function inSchool<T>(
-  db: Knex, who: { readonly schoolId: string; readonly accountId: string | null }, work: (school: SchoolTx) => Promise<T>,
+  db: Knex,
+  who: { readonly schoolId: string; readonly accountId: string | null },
+  work: (school: SchoolTx) => Promise<T>,
 ): Promise<T> {
   return db.transaction(async (tx) => {
-    await tx.raw("select set_config('role', 'skelby_app', true), set_config('skelby.school', ?, true)", [who.schoolId]);
+    await tx.raw("select set_config('role', 'skelby_app', true), set_config('skelby.school', ?, true)", [
+      who.schoolId,
+    ]);
     return work({ tx, schoolId: who.schoolId, accountId: who.accountId });
   });
 }

@@ -5,7 +5,13 @@ import * as field from './migrations/003-field';
 import * as runs from './migrations/004-runs';
 import * as failedChecks from './migrations/005-failed-checks';
 
-const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = { '001-first': first, '002-debriefs': debriefs, '003-field': field, '004-runs': runs, '005-failed-checks': failedChecks };
+const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
+  '001-first': first,
+  '002-debriefs': debriefs,
+  '003-field': field,
+  '004-runs': runs,
+  '005-failed-checks': failedChecks,
+};
 
 const source: Knex.MigrationSource<string> = {
   getMigrations: () => Promise.resolve(Object.keys(MIGRATIONS)),
@@ -18,17 +24,24 @@ const source: Knex.MigrationSource<string> = {
  * already, or the database's owner may not be allowed to make it.
  */
 async function ensureRole(db: Knex): Promise<void> {
-  const { rows } = await db.raw("select rolsuper or rolbypassrls as strong from pg_roles where rolname = 'skelby_app'") as { rows: { strong: boolean }[] };
-  if (rows[0]?.strong) throw new Error('The database role skelby_app can bypass row-level security. Run: alter role skelby_app nosuperuser nobypassrls;');
+  const { rows } = (await db.raw(
+    "select rolsuper or rolbypassrls as strong from pg_roles where rolname = 'skelby_app'",
+  )) as { rows: { strong: boolean }[] };
+  if (rows[0]?.strong)
+    throw new Error(
+      'The database role skelby_app can bypass row-level security. Run: alter role skelby_app nosuperuser nobypassrls;',
+    );
   try {
     if (rows.length === 0) await db.raw('create role skelby_app nologin nosuperuser nobypassrls');
     await db.raw('grant skelby_app to current_user');
   } catch (error) {
-    const { rows: member } = await db.raw("select pg_has_role(current_user, oid, 'member') as ok from pg_roles where rolname = 'skelby_app'") as { rows: { ok: boolean }[] };
+    const { rows: member } = (await db.raw(
+      "select pg_has_role(current_user, oid, 'member') as ok from pg_roles where rolname = 'skelby_app'",
+    )) as { rows: { ok: boolean }[] };
     if (member[0]?.ok) return;
     throw new Error(
       `This database user may not make or use the role skelby_app (${(error as Error).message}). ` +
-      'Ask whoever runs the database for: create role skelby_app nologin nosuperuser nobypassrls; grant skelby_app to your user;',
+        'Ask whoever runs the database for: create role skelby_app nologin nosuperuser nobypassrls; grant skelby_app to your user;',
     );
   }
 }

@@ -12,4 +12,5 @@ export const schoolTable = (name: string, columns: string): string => `
     with check (school_id = nullif(current_setting('skelby.school', true), '')::uuid);`;
 
 /** A reference that cannot leave the school. */
-export const refers = (column: string, table: string): string => `foreign key (school_id, ${column}) references ${table} (school_id, id)`;
+export const refers = (column: string, table: string): string =>
+  `foreign key (school_id, ${column}) references ${table} (school_id, id)`;

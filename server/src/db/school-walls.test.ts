@@ -1,6 +1,18 @@
 import { addSchool } from './add-school';
 import { inSchool, NO_SCHOOL } from './in-school';
-import { CRAFT, confirmation, id, occurrence, PILOT, rep, SITE, startTestServer, type TestServer, type Visitor, withWeakness } from '../testing/test-school';
+import {
+  CRAFT,
+  confirmation,
+  id,
+  occurrence,
+  PILOT,
+  rep,
+  SITE,
+  startTestServer,
+  type TestServer,
+  type Visitor,
+  withWeakness,
+} from '../testing/test-school';
 
 /** What one school writes another never sees, and history is only ever added to. */
 
@@ -14,13 +26,38 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-const TABLES = ['accounts', 'sessions', 'pilots', 'craft', 'sites', 'flights', 'clearing_rules', 'weaknesses', 'occurrences', 'moves', 'plans', 'reps', 'events', 'debriefs', 'experiences', 'commands', 'weakness_aliases', 'training_sessions', 'pilot_links', 'drill_versions'];
+const TABLES = [
+  'accounts',
+  'sessions',
+  'pilots',
+  'craft',
+  'sites',
+  'flights',
+  'clearing_rules',
+  'weaknesses',
+  'occurrences',
+  'moves',
+  'plans',
+  'reps',
+  'events',
+  'debriefs',
+  'experiences',
+  'commands',
+  'weakness_aliases',
+  'training_sessions',
+  'pilot_links',
+  'drill_versions',
+];
 
 test('every table with a school has row-level security, and the working role cannot bypass it', async () => {
-  const { rows } = await server.db.raw("select c.relname, c.relrowsecurity from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'school_id' where c.relkind = 'r' and not a.attisdropped") as { rows: { relname: string; relrowsecurity: boolean }[] };
+  const { rows } = (await server.db.raw(
+    "select c.relname, c.relrowsecurity from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'school_id' where c.relkind = 'r' and not a.attisdropped",
+  )) as { rows: { relname: string; relrowsecurity: boolean }[] };
   expect(rows.map((row) => row.relname).sort()).toEqual([...TABLES].sort());
   expect(rows.every((row) => row.relrowsecurity)).toBe(true);
-  const role = await server.db.raw("select rolsuper, rolbypassrls, rolcanlogin from pg_roles where rolname = 'skelby_app'") as { rows: object[] };
+  const role = (await server.db.raw(
+    "select rolsuper, rolbypassrls, rolcanlogin from pg_roles where rolname = 'skelby_app'",
+  )) as { rows: object[] };
   expect(role.rows).toEqual([{ rolsuper: false, rolbypassrls: false, rolcanlogin: false }]);
 });
 
@@ -28,14 +65,22 @@ test('a query without any condition sees only the own school, and none before si
   await withWeakness(own.trainer);
   await withWeakness(other.trainer);
   for (const table of TABLES) {
-    const schools = await inSchool(server.db, { schoolId: own.schoolId, accountId: null }, ({ tx }) => tx(table).distinct('school_id').pluck('school_id'));
+    const schools = await inSchool(server.db, { schoolId: own.schoolId, accountId: null }, ({ tx }) =>
+      tx(table).distinct('school_id').pluck('school_id'),
+    );
     expect(schools.filter((schoolId) => schoolId !== own.schoolId)).toEqual([]);
-    expect(await inSchool(server.db, { schoolId: NO_SCHOOL, accountId: null }, ({ tx }) => tx(table).select('*'))).toEqual([]);
+    expect(
+      await inSchool(server.db, { schoolId: NO_SCHOOL, accountId: null }, ({ tx }) => tx(table).select('*')),
+    ).toEqual([]);
   }
 });
 
 test('a row cannot be written into another school, nor refer to one there', async () => {
-  await expect(inSchool(server.db, { schoolId: own.schoolId, accountId: null }, ({ tx }) => tx('sites').insert({ schoolId: other.schoolId, id: id(), ...SITE }))).rejects.toThrow(/row-level security/);
+  await expect(
+    inSchool(server.db, { schoolId: own.schoolId, accountId: null }, ({ tx }) =>
+      tx('sites').insert({ schoolId: other.schoolId, id: id(), ...SITE }),
+    ),
+  ).rejects.toThrow(/row-level security/);
   const { pilotId } = await withWeakness(other.trainer);
   const { status, body } = await own.trainer.put(`/occurrences/${id()}`, occurrence(pilotId));
   expect(status).toBe(422);
@@ -43,13 +88,17 @@ test('a row cannot be written into another school, nor refer to one there', asyn
 });
 
 test('the schools role ends with the transaction', async () => {
-  await inSchool(server.db, { schoolId: own.schoolId, accountId: null }, ({ tx }) => tx('pilots').select('id'));
-  const { rows } = await server.db.raw("select current_user <> 'skelby_app' as owner, current_setting('skelby.school', true) as school") as { rows: { owner: boolean; school: string | null }[] };
+  await inSchool(server.db, { schoolId: own.schoolId, accountId: null }, ({ tx }) =>
+    tx('pilots').select('id'),
+  );
+  const { rows } = (await server.db.raw(
+    "select current_user <> 'skelby_app' as owner, current_setting('skelby.school', true) as school",
+  )) as { rows: { owner: boolean; school: string | null }[] };
   expect(rows[0]!.owner).toBe(true);
   expect(rows[0]!.school || null).toBeNull();
 });
 
-test('another school\'s pilot, occurrence, weakness and rep are simply not there', async () => {
+test("another school's pilot, occurrence, weakness and rep are simply not there", async () => {
   const theirs = await withWeakness(other.trainer);
   const repId = id();
   await other.trainer.put(`/reps/${repId}`, rep(theirs.weaknessId));
@@ -60,7 +109,10 @@ test('another school\'s pilot, occurrence, weakness and rep are simply not there
     own.trainer.put(`/occurrences/${theirs.occurrenceId}/confirmation`, confirmation()),
     own.trainer.put(`/reps/${id()}`, rep(theirs.weaknessId)),
     own.trainer.put(`/reps/${repId}/taken-back`, { reason: 'Mine now.' }),
-    own.trainer.put(`/weaknesses/${theirs.weaknessId}/plans/${id()}`, { drillIds: ['tail-in-hover'], reason: 'Mine now.' }),
+    own.trainer.put(`/weaknesses/${theirs.weaknessId}/plans/${id()}`, {
+      drillIds: ['tail-in-hover'],
+      reason: 'Mine now.',
+    }),
     own.trainer.get(`/pilots/${id()}`),
     own.trainer.get('/pilots/not-a-key'),
   ]);
@@ -72,25 +124,39 @@ test('the same key in two schools is two rows: nobody learns what another school
   const key = id();
   expect((await other.trainer.put(`/craft/${key}`, { ...CRAFT, name: 'Theirs' })).status).toBe(200);
   expect((await own.trainer.put(`/craft/${key}`, { ...CRAFT, name: 'Ours' })).status).toBe(200);
-  const names = async (who: Visitor) => (await who.get<{ craft: { name: string }[] }>('/roster')).body.craft.map((craft) => craft.name);
+  const names = async (who: Visitor) =>
+    (await who.get<{ craft: { name: string }[] }>('/roster')).body.craft.map((craft) => craft.name);
   expect(await names(own.trainer)).toEqual(['Ours']);
   expect(await names(other.trainer)).toEqual(['Theirs']);
 });
 
-test.each(['events', 'moves', 'plans', 'debriefs'])('%s are only ever added to, even by the database\'s owner', async (table) => {
-  await withWeakness(own.trainer);
-  await expect(server.db(table).update({ schoolId: own.schoolId })).rejects.toThrow(/only ever added to/);
-  await expect(server.db(table).delete()).rejects.toThrow(/only ever added to/);
-  await expect(inSchool(server.db, { schoolId: own.schoolId, accountId: null }, ({ tx }) => tx(table).delete())).rejects.toThrow(/permission denied/);
-});
+test.each(['events', 'moves', 'plans', 'debriefs'])(
+  "%s are only ever added to, even by the database's owner",
+  async (table) => {
+    await withWeakness(own.trainer);
+    await expect(server.db(table).update({ schoolId: own.schoolId })).rejects.toThrow(/only ever added to/);
+    await expect(server.db(table).delete()).rejects.toThrow(/only ever added to/);
+    await expect(
+      inSchool(server.db, { schoolId: own.schoolId, accountId: null }, ({ tx }) => tx(table).delete()),
+    ).rejects.toThrow(/permission denied/);
+  },
+);
 
 test('every change says who, when, what and why', async () => {
   const pilotId = id();
   await own.trainer.put(`/pilots/${pilotId}`, PILOT);
   await own.trainer.put(`/pilots/${pilotId}`, PILOT);
   await own.trainer.put(`/pilots/${pilotId}`, { ...PILOT, windLimitMps: 5 });
-  const events = await server.db('events as e').join('accounts as a', 'a.id', 'e.account_id').where({ 'e.subject_id': pilotId }).orderBy('e.at').select('e.action', 'e.data', 'e.at', 'a.name');
-  expect(events).toMatchObject([{ action: 'added', name: 'Trainer 1' }, { action: 'changed', data: { windLimitMps: [2, 5] } }]);
+  const events = await server
+    .db('events as e')
+    .join('accounts as a', 'a.id', 'e.account_id')
+    .where({ 'e.subject_id': pilotId })
+    .orderBy('e.at')
+    .select('e.action', 'e.data', 'e.at', 'a.name');
+  expect(events).toMatchObject([
+    { action: 'added', name: 'Trainer 1' },
+    { action: 'changed', data: { windLimitMps: [2, 5] } },
+  ]);
 });
 
 test('a new school comes with the clearing rule its first weakness needs', async () => {

@@ -6,16 +6,27 @@ import { loadDemo } from './load';
 import { DEMO_PILOTS, DEMO_STORIES, type Ending } from './school';
 
 let server: TestServer;
-beforeAll(async () => { server = await startTestServer(); });
+beforeAll(async () => {
+  server = await startTestServer();
+});
 afterAll(() => server.close());
 
 test('the reps that are written down are what synthetic hands fly today', () => {
-  const samples = [['brake-to-mark', null, 'brakes-late'], ['nose-in-hover', null, 'mirrors-nose-in'], ['power-turn', 'left', 'spins-its-turns'], ['pop-up-takeoff', null, 'lingers-low'], ['slow-vertical', null, null], ['gap-chain', null, null]] as const;
-  const same = samples.flatMap(([drillId, side, habit]) => [0, 3].map((nth) => {
-    const written = (habit ? FLOWN.habits[habit]! : FLOWN.steady)[flownKey(drillId, side)]![nth]!;
-    const [reason, measure] = flyDemoRep(drillId, side, habit, nth);
-    return reason === written[0] && Math.abs((measure ?? 0) - (written[1] ?? 0)) < 0.15;
-  }));
+  const samples = [
+    ['brake-to-mark', null, 'brakes-late'],
+    ['nose-in-hover', null, 'mirrors-nose-in'],
+    ['power-turn', 'left', 'spins-its-turns'],
+    ['pop-up-takeoff', null, 'lingers-low'],
+    ['slow-vertical', null, null],
+    ['gap-chain', null, null],
+  ] as const;
+  const same = samples.flatMap(([drillId, side, habit]) =>
+    [0, 3].map((nth) => {
+      const written = (habit ? FLOWN.habits[habit]! : FLOWN.steady)[flownKey(drillId, side)]![nth]!;
+      const [reason, measure] = flyDemoRep(drillId, side, habit, nth);
+      return reason === written[0] && Math.abs((measure ?? 0) - (written[1] ?? 0)) < 0.15;
+    }),
+  );
   // Engines round the last place differently: one in twelve may tip over.
   expect(same.filter((each) => !each).length).toBeLessThanOrEqual(1);
 }, 60_000);
@@ -26,26 +37,60 @@ test('the demo school is all there, in every state of the loop, dated up to the 
   const now = new Date();
   expect(await loadDemo(server.db, now)).toBe(true);
   expect(await loadDemo(server.db, now)).toBe(false);
-  const count = async (table: string) => Number((await server.db(table).count('* as n').first() as { n: number }).n);
-  expect(await Promise.all(['accounts', 'pilots', 'craft', 'sites', 'occurrences'].map(count))).toEqual([2, 9, 4, 3, 25]);
-  const causes = await server.db('occurrences').distinct('cause_id').pluck('cause_id') as string[];
+  const count = async (table: string) =>
+    Number(((await server.db(table).count('* as n').first()) as { n: number }).n);
+  expect(await Promise.all(['accounts', 'pilots', 'craft', 'sites', 'occurrences'].map(count))).toEqual([
+    2, 9, 4, 3, 25,
+  ]);
+  const causes = (await server.db('occurrences').distinct('cause_id').pluck('cause_id')) as string[];
   expect(causes.length).toBeGreaterThanOrEqual(12);
   expect(causes.every((id) => CAUSES.some((cause) => cause.id === id))).toBe(true);
-  const states = await server.db('weaknesses').distinct('state').pluck('state') as string[];
+  const states = (await server.db('weaknesses').distinct('state').pluck('state')) as string[];
   expect(states.sort()).toEqual(['closed', 'drilling', 'open', 'ready-for-check', 'watch']);
   expect(await server.db('weaknesses').where({ signedEarly: true })).toHaveLength(1);
   expect((await server.db('occurrences').whereNull('confirmed_cause_id')).length).toBeGreaterThan(0);
   expect((await server.db('debriefs').where({ state: 'closed' })).length).toBeGreaterThanOrEqual(12);
   expect((await server.db('experiences').first()) as { lessons: number }).toMatchObject({ enabled: true });
-  const { first, last } = await server.db('flights').min('day as first').max('day as last').first() as { first: string; last: string };
+  const { first, last } = (await server.db('flights').min('day as first').max('day as last').first()) as {
+    first: string;
+    last: string;
+  };
   // Each story ends as it is told, although its reps are flown.
-  const standing = await server.db('weaknesses').join('pilots', 'pilots.id', 'weaknesses.pilot_id').select('pilots.name', 'weaknesses.cause_id', 'weaknesses.state', 'weaknesses.signed_early') as { name: string; causeId: string; state: string; signedEarly: boolean }[];
+  const standing = (await server
+    .db('weaknesses')
+    .join('pilots', 'pilots.id', 'weaknesses.pilot_id')
+    .select('pilots.name', 'weaknesses.cause_id', 'weaknesses.state', 'weaknesses.signed_early')) as {
+    name: string;
+    causeId: string;
+    state: string;
+    signedEarly: boolean;
+  }[];
   const ends: Readonly<Partial<Record<Ending, string>>> = {
-    open: 'open', drilling: 'drilling', stuck: 'drilling', waiting: 'ready-for-check', 'check-due': 'ready-for-check', 'check-passed': 'ready-for-check', watch: 'watch', 'signed-early': 'watch', closed: 'closed', reopened: 'drilling', 'check-failed': 'drilling',
+    open: 'open',
+    drilling: 'drilling',
+    stuck: 'drilling',
+    waiting: 'ready-for-check',
+    'check-due': 'ready-for-check',
+    'check-passed': 'ready-for-check',
+    watch: 'watch',
+    'signed-early': 'watch',
+    closed: 'closed',
+    reopened: 'drilling',
+    'check-failed': 'drilling',
   };
   const told = DEMO_STORIES.filter((story) => ends[story.ending] !== undefined);
-  expect(told.map((story) => [story.cause, standing.find((each) => each.causeId === story.cause && each.name === DEMO_PILOTS[story.pilot]!.name)?.state])).toEqual(told.map((story) => [story.cause, ends[story.ending]]));
-  const reps = await server.db('reps').select('met', 'miss_reason', 'measure') as { met: boolean; missReason: string | null; measure: number | null }[];
+  expect(
+    told.map((story) => [
+      story.cause,
+      standing.find((each) => each.causeId === story.cause && each.name === DEMO_PILOTS[story.pilot]!.name)
+        ?.state,
+    ]),
+  ).toEqual(told.map((story) => [story.cause, ends[story.ending]]));
+  const reps = (await server.db('reps').select('met', 'miss_reason', 'measure')) as {
+    met: boolean;
+    missReason: string | null;
+    measure: number | null;
+  }[];
   expect(reps.length).toBeGreaterThan(300);
   expect(reps.filter((rep) => !rep.met).length / reps.length).toBeGreaterThan(0.05);
   expect(reps.filter((rep) => rep.measure !== null).length / reps.length).toBeGreaterThan(0.3);

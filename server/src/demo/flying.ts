@@ -28,17 +28,33 @@ const WINDS_MPS = [1, 3.5] as const;
 const MODEL = craftModel(craftFacts(USUAL_CRAFT));
 
 /** Of causes that no hands show, the habit that comes nearest to what the demo tells. */
-const NEAREST: Readonly<Record<string, Habit>> = { 'mode-confusion': 'brakes-late', 'beyond-sight': 'guesses-the-nose', 'link-loss': 'goes-too-far' };
+const NEAREST: Readonly<Record<string, Habit>> = {
+  'mode-confusion': 'brakes-late',
+  'beyond-sight': 'guesses-the-nose',
+  'link-loss': 'goes-too-far',
+};
 export const demoHabitOf = (causeId: string): Habit | null => habitOf(causeId) ?? NEAREST[causeId] ?? null;
 
-export const flownKey = (drillId: string, side: Side | null): string => (side === null ? drillId : `${drillId} ${side}`);
+export const flownKey = (drillId: string, side: Side | null): string =>
+  side === null ? drillId : `${drillId} ${side}`;
 
 /** Flies one rep by synthetic hands. */
 export function flyDemoRep(drillId: string, side: Side | null, habit: Habit | null, nth: number): FlownRep {
   const mode = habit && HABIT_SHOWS[habit].drills.includes(drillId) ? HABIT_SHOWS[habit].mode : undefined;
-  const { score } = flyDrill(MODEL, drillId, side, WINDS_MPS[nth % WINDS_MPS.length]!, new Set(habit ? [habit] : []), 400 + 31 * nth, mode ? { pilotMode: mode } : {});
+  const { score } = flyDrill(
+    MODEL,
+    drillId,
+    side,
+    WINDS_MPS[nth % WINDS_MPS.length]!,
+    new Set(habit ? [habit] : []),
+    400 + 31 * nth,
+    mode ? { pilotMode: mode } : {},
+  );
   const measure = recordedMeasure(drillId, score);
-  return [missReasonOf(score), measure === null || !Number.isFinite(measure) ? null : Math.round(measure * 10) / 10];
+  return [
+    missReasonOf(score),
+    measure === null || !Number.isFinite(measure) ? null : Math.round(measure * 10) / 10,
+  ];
 }
 
 /** Everything that the demo's stories can call for: drills of their causes and what leads to them. */
@@ -49,12 +65,21 @@ export function flyDemoReps(): FlownReps {
     return [...new Set(drills.flatMap((id) => [id, ...allBefore(id)]))].filter((id) => courseOf(id) !== null);
   };
   const series = (drillIds: readonly string[], habit: Habit | null): FlownSeries =>
-    Object.fromEntries(drillIds.flatMap((id) => {
-      const { sides } = drillOf(id);
-      return (sides.length > 0 ? sides : [null]).map((side) => [flownKey(id, side), Array.from({ length: FLOWN_EACH }, (_, nth) => flyDemoRep(id, side, habit, nth))] as const);
-    }));
+    Object.fromEntries(
+      drillIds.flatMap((id) => {
+        const { sides } = drillOf(id);
+        return (sides.length > 0 ? sides : [null]).map(
+          (side) =>
+            [
+              flownKey(id, side),
+              Array.from({ length: FLOWN_EACH }, (_, nth) => flyDemoRep(id, side, habit, nth)),
+            ] as const,
+        );
+      }),
+    );
   const steady = series([...new Set(causes.flatMap(drillsFor))], null);
-  const shows = (flown: FlownSeries): FlownSeries => Object.fromEntries(Object.entries(flown).filter(([key, reps]) => !isDeepStrictEqual(reps, steady[key])));
+  const shows = (flown: FlownSeries): FlownSeries =>
+    Object.fromEntries(Object.entries(flown).filter(([key, reps]) => !isDeepStrictEqual(reps, steady[key])));
   const habits: Partial<Record<Habit, FlownSeries>> = {};
   for (const causeId of causes) {
     const habit = demoHabitOf(causeId);

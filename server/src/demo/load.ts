@@ -27,7 +27,16 @@ import { chanceFrom } from './chance';
 import { DEMO_DEBRIEFS } from './debriefs';
 import { FLOWN } from './flown';
 import { demoHabitOf, FLOWN_EACH, flownKey, type FlownRep } from './flying';
-import { DEMO_CRAFT, DEMO_MISS_REASONS, DEMO_PILOTS, DEMO_SCHOOL, DEMO_SITES, DEMO_STORIES, DEMO_TRAINERS, type Story } from './school';
+import {
+  DEMO_CRAFT,
+  DEMO_MISS_REASONS,
+  DEMO_PILOTS,
+  DEMO_SCHOOL,
+  DEMO_SITES,
+  DEMO_STORIES,
+  DEMO_TRAINERS,
+  type Story,
+} from './school';
 
 const SEASON_DAYS = 120;
 /** Share of a habit that a rep leaves. */
@@ -49,7 +58,10 @@ class Season {
   private made = 0;
   private fleet: Fleet = { pilots: [], craft: [], sites: [] };
 
-  constructor(private readonly school: SchoolTx, private readonly today: Day) {}
+  constructor(
+    private readonly school: SchoolTx,
+    private readonly today: Day,
+  ) {}
 
   private key(): string {
     this.made += 1;
@@ -58,7 +70,8 @@ class Season {
   }
 
   private ago = (days: number): Day => addDays(this.today, -days);
-  private at = (day: Day, minute: number): string => new Date(Date.parse(`${day}T09:00:00Z`) + minute * 60_000).toISOString();
+  private at = (day: Day, minute: number): string =>
+    new Date(Date.parse(`${day}T09:00:00Z`) + minute * 60_000).toISOString();
 
   async write(): Promise<void> {
     const saveAll = async (kind: keyof typeof RECORD_KINDS, all: readonly object[]) => {
@@ -70,7 +83,11 @@ class Season {
       }
       return keys;
     };
-    this.fleet = { pilots: await saveAll('pilots', DEMO_PILOTS), craft: await saveAll('craft', DEMO_CRAFT), sites: await saveAll('sites', DEMO_SITES) };
+    this.fleet = {
+      pilots: await saveAll('pilots', DEMO_PILOTS),
+      craft: await saveAll('craft', DEMO_CRAFT),
+      sites: await saveAll('sites', DEMO_SITES),
+    };
     await this.flights();
     for (const story of [...DEMO_STORIES].sort((a, b) => b.daysAgo - a.daysAgo)) await this.tell(story);
   }
@@ -83,8 +100,13 @@ class Season {
         const craft = own[Math.floor(this.chance() * own.length)]!;
         const packs = 1 + Math.floor(this.chance() * 4);
         await saveRecord(this.school, RECORD_KINDS.flights, this.key(), {
-          pilotId, craftId: this.fleet.craft[craft], siteId: this.fleet.sites[this.chance() < 0.7 ? 0 : 1], day: this.ago(ago),
-          packs, minutes: Math.round(packs * (6 + this.chance() * 5)), windMps: Math.round(this.chance() * pilot.windLimitMps * 10) / 10,
+          pilotId,
+          craftId: this.fleet.craft[craft],
+          siteId: this.fleet.sites[this.chance() < 0.7 ? 0 : 1],
+          day: this.ago(ago),
+          packs,
+          minutes: Math.round(packs * (6 + this.chance() * 5)),
+          windMps: Math.round(this.chance() * pilot.windLimitMps * 10) / 10,
         });
       }
     }
@@ -94,8 +116,15 @@ class Season {
     const day = this.ago(story.daysAgo);
     const occurrenceId = this.key();
     await logOccurrence(this.school, occurrenceId, {
-      pilotId: this.fleet.pilots[story.pilot], kind: story.kind, causeId: story.cause, note: story.note, craftId: this.fleet.craft[story.craft],
-      siteId: this.fleet.sites[story.site], windMps: story.windMps, happenedAt: this.at(day, 30), day,
+      pilotId: this.fleet.pilots[story.pilot],
+      kind: story.kind,
+      causeId: story.cause,
+      note: story.note,
+      craftId: this.fleet.craft[story.craft],
+      siteId: this.fleet.sites[story.site],
+      windMps: story.windMps,
+      happenedAt: this.at(day, 30),
+      day,
     });
     if (story.ending === 'to-debrief') return;
     const weaknessId = await this.debrief(occurrenceId, story.cause, this.at(day, 50));
@@ -112,21 +141,44 @@ class Season {
     const found = DEMO_DEBRIEFS[causeId];
     if (!found) return this.confirm(occurrenceId, causeId, at);
     const findings = { ...NO_FINDINGS, ownPick: causeId, primary: causeId, ...found };
-    const { kind } = await this.school.tx('occurrences').where({ id: occurrenceId }).first('kind') as { kind: OccurrenceKind };
+    const { kind } = (await this.school.tx('occurrences').where({ id: occurrenceId }).first('kind')) as {
+      kind: OccurrenceKind;
+    };
     const chain = proposeChain(answersOf(findings.evidence), causeId, findings.contributing, kind);
     const { weaknessId } = await putDebrief(this.school, occurrenceId, this.key(), {
-      base: 0, state: 'closed', reason: '', at, weaknessId: this.key(), moveId: this.key(), undoId: this.key(), planId: this.key(), findings: { ...findings, chain },
+      base: 0,
+      state: 'closed',
+      reason: '',
+      at,
+      weaknessId: this.key(),
+      moveId: this.key(),
+      undoId: this.key(),
+      planId: this.key(),
+      findings: { ...findings, chain },
     });
     return weaknessId!;
   }
 
-  private async move(weaknessId: string, kind: 'signed' | 'signed-early' | 'closed', day: Day, reason = ''): Promise<void> {
-    await putMove(this.school, weaknessId, this.key(), { kind, undoes: null, at: this.at(day, 400), day, reason });
+  private async move(
+    weaknessId: string,
+    kind: 'signed' | 'signed-early' | 'closed',
+    day: Day,
+    reason = '',
+  ): Promise<void> {
+    await putMove(this.school, weaknessId, this.key(), {
+      kind,
+      undoes: null,
+      at: this.at(day, 400),
+      day,
+      reason,
+    });
   }
 
   private async finish(story: Story, weaknessId: string, day: Day): Promise<void> {
     switch (story.ending) {
-      case 'to-debrief': case 'open': case 'added':
+      case 'to-debrief':
+      case 'open':
+      case 'added':
         return;
       case 'drilling':
         await this.practise(weaknessId, addDays(day, 1), 8);
@@ -152,7 +204,12 @@ class Season {
       case 'signed-early':
         await this.practise(weaknessId, addDays(day, 2), 9);
         await this.test(weaknessId, addDays(day, 4), 0.5);
-        return this.move(weaknessId, 'signed-early', addDays(day, 9), 'Flew six windy out-and-backs with me on a course, all called in time.');
+        return this.move(
+          weaknessId,
+          'signed-early',
+          addDays(day, 9),
+          'Flew six windy out-and-backs with me on a course, all called in time.',
+        );
       case 'watch':
         return this.clear(weaknessId, day);
       case 'closed':
@@ -163,8 +220,15 @@ class Season {
         const again = this.ago(9);
         const occurrenceId = this.key();
         await logOccurrence(this.school, occurrenceId, {
-          pilotId: this.fleet.pilots[story.pilot], kind: 'near-miss', causeId: story.cause, note: 'Followed the gully on the picture again.', craftId: this.fleet.craft[story.craft],
-          siteId: this.fleet.sites[story.site], windMps: 2.2, happenedAt: this.at(again, 30), day: again,
+          pilotId: this.fleet.pilots[story.pilot],
+          kind: 'near-miss',
+          causeId: story.cause,
+          note: 'Followed the gully on the picture again.',
+          craftId: this.fleet.craft[story.craft],
+          siteId: this.fleet.sites[story.site],
+          windMps: 2.2,
+          happenedAt: this.at(again, 30),
+          day: again,
         });
         await this.confirm(occurrenceId, story.cause, this.at(again, 45));
         return this.practise(weaknessId, this.ago(4), 6);
@@ -186,12 +250,32 @@ class Season {
   }
 
   private async rep(
-    weaknessId: string, drillId: string, purpose: Purpose, [missReason, measure]: FlownRep, side: Side | null, band: WindBand, flies: FlightMode, day: Day, minute: number, onSimulator = false,
+    weaknessId: string,
+    drillId: string,
+    purpose: Purpose,
+    [missReason, measure]: FlownRep,
+    side: Side | null,
+    band: WindBand,
+    flies: FlightMode,
+    day: Day,
+    minute: number,
+    onSimulator = false,
   ): Promise<void> {
     await putRep(this.school, this.key(), {
-      weaknessId, drillId, purpose, met: missReason === null, missReason, measure,
-      side, band, flownOn: onSimulator ? 'simulator' : 'craft', mode: modesFor(drillOf(drillId).assistance, flies)[0], pilotRelative: false,
-      pack: 1 + Math.floor(minute / 60), day, flownAt: this.at(day, 60 + minute),
+      weaknessId,
+      drillId,
+      purpose,
+      met: missReason === null,
+      missReason,
+      measure,
+      side,
+      band,
+      flownOn: onSimulator ? 'simulator' : 'craft',
+      mode: modesFor(drillOf(drillId).assistance, flies)[0],
+      pilotRelative: false,
+      pack: 1 + Math.floor(minute / 60),
+      day,
+      flownAt: this.at(day, 60 + minute),
     });
   }
 
@@ -200,28 +284,56 @@ class Season {
     const known = this.learners.get(weaknessId);
     if (known) return known;
     const { causeId } = await loadFacts(this.school, weaknessId);
-    const learner = new Learner<FlownRep>(demoHabitOf(causeId), LEAVES, 100 + this.made, (drillId, side, habit, nth) => {
-      const key = flownKey(drillId, side);
-      const series = (habit ? FLOWN.habits[habit]?.[key] : undefined) ?? FLOWN.steady[key];
-      return series?.[nth % FLOWN_EACH] ?? null;
-    });
+    const learner = new Learner<FlownRep>(
+      demoHabitOf(causeId),
+      LEAVES,
+      100 + this.made,
+      (drillId, side, habit, nth) => {
+        const key = flownKey(drillId, side);
+        const series = (habit ? FLOWN.habits[habit]?.[key] : undefined) ?? FLOWN.steady[key];
+        return series?.[nth % FLOWN_EACH] ?? null;
+      },
+    );
     this.learners.set(weaknessId, learner);
     return learner;
   }
 
-  /** A rep that no flight can tell of: spoken, on the ground, or not for the simulator. @param missed how often it is */
+  /**
+   * A rep that no flight can tell of: spoken, on the ground, or not for the simulator. @param missed how
+   * often it is
+   */
   private told(missed: number): FlownRep {
-    return [this.chance() >= missed ? null : DEMO_MISS_REASONS[Math.floor(this.chance() * DEMO_MISS_REASONS.length)]!, null];
+    return [
+      this.chance() >= missed
+        ? null
+        : DEMO_MISS_REASONS[Math.floor(this.chance() * DEMO_MISS_REASONS.length)]!,
+      null,
+    ];
   }
 
   private async practise(weaknessId: string, day: Day, reps: number): Promise<void> {
     const facts = await loadFacts(this.school, weaknessId);
-    const { drillIds: drills } = await this.school.tx('plans').where({ weaknessId }).orderBy('made_at', 'desc').first('drill_ids') as { drillIds: readonly string[] };
+    const { drillIds: drills } = (await this.school
+      .tx('plans')
+      .where({ weaknessId })
+      .orderBy('made_at', 'desc')
+      .first('drill_ids')) as { drillIds: readonly string[] };
     const learner = await this.learnerOf(weaknessId);
     for (let i = 0; i < reps; i += 1) {
       const drill = drillOf(drills[Math.floor((i * drills.length) / reps)]!);
       const side = drill.sides.length === 0 ? null : drill.sides[i % drill.sides.length]!;
-      await this.rep(weaknessId, drill.id, 'practice', learner.fly(drill.id, side) ?? this.told(0.38), side, 'calm', facts.pilot.mode, day, i * 4, drill.simulator === 'first');
+      await this.rep(
+        weaknessId,
+        drill.id,
+        'practice',
+        learner.fly(drill.id, side) ?? this.told(0.38),
+        side,
+        'calm',
+        facts.pilot.mode,
+        day,
+        i * 4,
+        drill.simulator === 'first',
+      );
     }
   }
 
@@ -241,7 +353,17 @@ class Season {
         const rep = learner.fly(drillId, side) ?? this.told(0.05);
         results.push(rep[0] === null);
         const onDay = i < 6 ? day : addDays(day, 1);
-        await this.rep(weaknessId, drillId, 'test', rep, side, bands[i % bands.length]!, facts.pilot.mode, onDay, i * 4);
+        await this.rep(
+          weaknessId,
+          drillId,
+          'test',
+          rep,
+          side,
+          bands[i % bands.length]!,
+          facts.pilot.mode,
+          onDay,
+          i * 4,
+        );
       }
     }
   }
@@ -252,7 +374,17 @@ class Season {
       const { sides } = drillOf(drillId);
       for (let i = 0; i < CHECK_ATTEMPTS; i += 1) {
         const side = sides[i % Math.max(1, sides.length)] ?? null;
-        await this.rep(weaknessId, drillId, 'check', learner.fly(drillId, side) ?? this.told(0.05), side, 'calm', facts.pilot.mode, day, d * 30 + i * 4);
+        await this.rep(
+          weaknessId,
+          drillId,
+          'check',
+          learner.fly(drillId, side) ?? this.told(0.05),
+          side,
+          'calm',
+          facts.pilot.mode,
+          day,
+          d * 30 + i * 4,
+        );
       }
     }
   }
@@ -266,7 +398,11 @@ export async function loadDemo(db: Knex, now: Date): Promise<boolean> {
   if (await db('schools').whereNotNull('demo_loaded_on').first()) return false;
   const today = now.toISOString().slice(0, 10);
   await db.transaction(async (tx) => {
-    const schoolId = await addSchool(tx, { name: DEMO_SCHOOL, demoLoadedOn: today, ruleFrom: new Date(`${addDays(today, -SEASON_DAYS - 30)}T00:00:00Z`) });
+    const schoolId = await addSchool(tx, {
+      name: DEMO_SCHOOL,
+      demoLoadedOn: today,
+      ruleFrom: new Date(`${addDays(today, -SEASON_DAYS - 30)}T00:00:00Z`),
+    });
     const accounts: string[] = [];
     for (const trainer of DEMO_TRAINERS) accounts.push(await addTrainer(tx, schoolId, trainer));
     await inSchool(tx, { schoolId, accountId: accounts[0]! }, (school) => new Season(school, today).write());

@@ -33,7 +33,10 @@ const BATCH = 250;
 const MOST_PROBLEMS = 200;
 const DAY_AHEAD_MS = 86_400_000;
 
-interface Named { readonly id: string; readonly name: string }
+interface Named {
+  readonly id: string;
+  readonly name: string;
+}
 interface Known {
   readonly pilots: Map<string, string>;
   readonly pilotKeys: Set<string>;
@@ -49,9 +52,16 @@ async function known({ tx }: SchoolTx): Promise<Known> {
   const named = (table: 'pilots' | 'sites') => tx(table).select('id', 'name') as unknown as Promise<Named[]>;
   const pilots = await named('pilots');
   const sites = await named('sites');
-  const craft = await tx('craft').select('*') as (Named & CraftRecord)[];
+  const craft = (await tx('craft').select('*')) as (Named & CraftRecord)[];
   const twice = new Set(pilots.map((pilot) => pilot.name).filter((name, i, all) => all.indexOf(name) !== i));
-  return { pilots: byName(pilots), pilotKeys: new Set(pilots.map((pilot) => pilot.id)), twice, craft: byName(craft), sites: byName(sites), records: new Map(craft.map((each) => [each.id, each])) };
+  return {
+    pilots: byName(pilots),
+    pilotKeys: new Set(pilots.map((pilot) => pilot.id)),
+    twice,
+    craft: byName(craft),
+    sites: byName(sites),
+    records: new Map(craft.map((each) => [each.id, each])),
+  };
 }
 
 interface Row {
@@ -75,7 +85,11 @@ class Import {
   private learnt: Experience = NO_EXPERIENCE;
   private lessons = 0;
 
-  constructor(private readonly school: SchoolTx, private readonly there: Known, private readonly save: boolean) {}
+  constructor(
+    private readonly school: SchoolTx,
+    private readonly there: Known,
+    private readonly save: boolean,
+  ) {}
 
   private refuse(problems: readonly RowProblem[]): void {
     this.bad += 1;
@@ -96,13 +110,24 @@ class Import {
   private check(entry: Entry): void {
     this.rows += 1;
     const { line } = entry;
-    if (!('raw' in entry)) { this.refuse([entry]); return; }
+    if (!('raw' in entry)) {
+      this.refuse([entry]);
+      return;
+    }
     let record: OccurrenceRecord;
     try {
-      record = occurrenceRecordShape.validateSync(entry.raw, { abortEarly: false }) as unknown as OccurrenceRecord;
+      record = occurrenceRecordShape.validateSync(entry.raw, {
+        abortEarly: false,
+      }) as unknown as OccurrenceRecord;
     } catch (error) {
       if (!(error instanceof ValidationError)) throw error;
-      this.refuse((error.inner.length > 0 ? error.inner : [error]).map((each) => ({ line, column: columnOf(each.path ?? ''), message: each.message })));
+      this.refuse(
+        (error.inner.length > 0 ? error.inner : [error]).map((each) => ({
+          line,
+          column: columnOf(each.path ?? ''),
+          message: each.message,
+        })),
+      );
       return;
     }
     const craftId = record.craft === null ? null : this.there.craft.get(record.craft);
@@ -110,21 +135,44 @@ class Import {
     const pilotId = this.pilotOf(record);
     const problems: RowProblem[] = [];
     const wrong = (column: string, message: string) => problems.push({ line, column, message });
-    if (craftId === undefined) wrong('craft', `There is no craft "${record.craft}": add it under Kit, or leave the cell empty.`);
-    if (siteId === undefined) wrong('site', `There is no site "${record.site}": add it under Kit, or leave the cell empty.`);
-    if (pilotId === null) wrong('pilot', `Two pilots are called "${record.pilot}": give the key in pilot_id.`);
-    if (Date.parse(record.happenedAt) > Date.now() + DAY_AHEAD_MS) wrong('happened_at', 'Time lies more than a day ahead: check the date.');
-    if (record.id !== null && this.seen.has(record.id)) wrong('id', 'The same key stands on an earlier line: give each entry its own, or none.');
-    if (record.withdrawnReason !== null && record.confirmedCauseId !== null) wrong('withdrawn_reason', 'A withdrawn entry has no confirmed cause: empty one of the two.');
-    if (record.debrief?.state === 'closed' && record.debrief.primary === null) wrong('primary_cause', 'A closed debrief has a primary cause: name it, or write open.');
-    if (problems.length > 0) { this.refuse(problems); return; }
+    if (craftId === undefined)
+      wrong('craft', `There is no craft "${record.craft}": add it under Kit, or leave the cell empty.`);
+    if (siteId === undefined)
+      wrong('site', `There is no site "${record.site}": add it under Kit, or leave the cell empty.`);
+    if (pilotId === null)
+      wrong('pilot', `Two pilots are called "${record.pilot}": give the key in pilot_id.`);
+    if (Date.parse(record.happenedAt) > Date.now() + DAY_AHEAD_MS)
+      wrong('happened_at', 'Time lies more than a day ahead: check the date.');
+    if (record.id !== null && this.seen.has(record.id))
+      wrong('id', 'The same key stands on an earlier line: give each entry its own, or none.');
+    if (record.withdrawnReason !== null && record.confirmedCauseId !== null)
+      wrong('withdrawn_reason', 'A withdrawn entry has no confirmed cause: empty one of the two.');
+    if (record.debrief?.state === 'closed' && record.debrief.primary === null)
+      wrong('primary_cause', 'A closed debrief has a primary cause: name it, or write open.');
+    if (problems.length > 0) {
+      this.refuse(problems);
+      return;
+    }
     if (record.id !== null) this.seen.add(record.id);
-    this.batch.push({ line, record: { ...record, id: record.id ?? uuid() }, pilotId: pilotId!, craftId: craftId ?? null, siteId: siteId ?? null });
+    this.batch.push({
+      line,
+      record: { ...record, id: record.id ?? uuid() },
+      pilotId: pilotId!,
+      craftId: craftId ?? null,
+      siteId: siteId ?? null,
+    });
   }
 
   private async flush(): Promise<void> {
     const { tx, schoolId, accountId } = this.school;
-    const there = new Set(await tx('occurrences').whereIn('id', this.batch.map((row) => row.record.id)).pluck('id') as string[]);
+    const there = new Set(
+      (await tx('occurrences')
+        .whereIn(
+          'id',
+          this.batch.map((row) => row.record.id),
+        )
+        .pluck('id')) as string[],
+    );
     const fresh = this.batch.filter((row) => !there.has(row.record.id));
     this.already += this.batch.length - fresh.length;
     this.good += fresh.length;
@@ -132,22 +180,68 @@ class Import {
     if (!this.save || fresh.length === 0) return;
     const pilots = [...this.newPilots].filter(([, id]) => !this.there.pilotKeys.has(id));
     if (pilots.length > 0) {
-      await tx('pilots').insert(pilots.map(([name, id]) => ({ schoolId, id, name, stickLayout: 2, mode: 'position-hold', windLimitMps: BEGINNER_WIND_LIMIT_MPS, note: 'Added from a file: check mode, sticks and wind limit.' })));
+      await tx('pilots').insert(
+        pilots.map(([name, id]) => ({
+          schoolId,
+          id,
+          name,
+          stickLayout: 2,
+          mode: 'position-hold',
+          windLimitMps: BEGINNER_WIND_LIMIT_MPS,
+          note: 'Added from a file: check mode, sticks and wind limit.',
+        })),
+      );
       for (const [, id] of pilots) this.there.pilotKeys.add(id);
     }
-    await tx('occurrences').insert(fresh.map(({ record, pilotId, craftId, siteId }) => ({
-      schoolId, id: record.id, pilotId, kind: record.kind, causeId: record.causeId, note: record.note, craftId, siteId, windMps: record.windMps, happenedAt: record.happenedAt, day: record.day, loggedBy: accountId,
-      confirmedCauseId: record.confirmedCauseId, confirmedAt: record.confirmedCauseId === null ? null : record.happenedAt, importedAt: tx.fn.now(), withdrawnReason: record.withdrawnReason, withdrawnAt: record.withdrawnReason === null ? null : tx.fn.now(),
-    })));
+    await tx('occurrences').insert(
+      fresh.map(({ record, pilotId, craftId, siteId }) => ({
+        schoolId,
+        id: record.id,
+        pilotId,
+        kind: record.kind,
+        causeId: record.causeId,
+        note: record.note,
+        craftId,
+        siteId,
+        windMps: record.windMps,
+        happenedAt: record.happenedAt,
+        day: record.day,
+        loggedBy: accountId,
+        confirmedCauseId: record.confirmedCauseId,
+        confirmedAt: record.confirmedCauseId === null ? null : record.happenedAt,
+        importedAt: tx.fn.now(),
+        withdrawnReason: record.withdrawnReason,
+        withdrawnAt: record.withdrawnReason === null ? null : tx.fn.now(),
+      })),
+    );
     const debriefs = fresh.filter((row) => row.record.debrief !== null);
     if (debriefs.length > 0) {
-      await tx('debriefs').insert(debriefs.map(({ record, craftId }) => {
-        const { state, ...findings } = record.debrief!;
-        // Whether it went with a ranking is not known, so only a pick of the trainer's own that stood teaches.
-        const lesson = state === 'closed' && findings.primary === findings.ownPick ? lessonIn(findings, craftId === null ? null : this.there.records.get(craftId)!) : null;
-        if (lesson) { this.learnt = withLesson(this.learnt, lesson); this.lessons += 1; }
-        return { schoolId, id: uuid(), occurrenceId: record.id, number: 1, state, findings: JSON.stringify(findings), lesson: lesson && JSON.stringify(lesson), at: record.happenedAt, accountId };
-      }));
+      await tx('debriefs').insert(
+        debriefs.map(({ record, craftId }) => {
+          const { state, ...findings } = record.debrief!;
+          // Whether it went with a ranking is not known, so only a pick of the trainer's own that stood
+          // teaches.
+          const lesson =
+            state === 'closed' && findings.primary === findings.ownPick
+              ? lessonIn(findings, craftId === null ? null : this.there.records.get(craftId)!)
+              : null;
+          if (lesson) {
+            this.learnt = withLesson(this.learnt, lesson);
+            this.lessons += 1;
+          }
+          return {
+            schoolId,
+            id: uuid(),
+            occurrenceId: record.id,
+            number: 1,
+            state,
+            findings: JSON.stringify(findings),
+            lesson: lesson && JSON.stringify(lesson),
+            at: record.happenedAt,
+            accountId,
+          };
+        }),
+      );
     }
   }
 
@@ -160,7 +254,12 @@ class Import {
     const { rows, good, already, bad, problems, save } = this;
     const saved = save && good > 0;
     if (saved) {
-      await recordEvent(this.school, { action: 'imported', subject: 'school', subjectId: this.school.schoolId, data: { rows, good, already, bad } });
+      await recordEvent(this.school, {
+        action: 'imported',
+        subject: 'school',
+        subjectId: this.school.schoolId,
+        data: { rows, good, already, bad },
+      });
       if (this.lessons > 0) await learn(this.school, this.learnt, null, this.lessons);
     }
     return { rows, good, already, bad, problems, newPilots: [...this.newPilots.keys()], saved };
@@ -171,4 +270,8 @@ class Import {
  * Checks a file, or brings its good entries in.
  * @param save false: only says what would happen
  */
-export const importOccurrences = async (school: SchoolTx, entries: AsyncIterable<Entry>, save: boolean): Promise<ImportReport> => new Import(school, await known(school), save).all(entries);
+export const importOccurrences = async (
+  school: SchoolTx,
+  entries: AsyncIterable<Entry>,
+  save: boolean,
+): Promise<ImportReport> => new Import(school, await known(school), save).all(entries);

@@ -7,8 +7,13 @@ import Pick from 'stream-json/filters/Pick.js';
 import StreamArray from 'stream-json/streamers/StreamArray.js';
 import { Problem } from '../http/problems';
 
-/** One entry of a file: what it says, or why it cannot be read. `line` is the CSV's first line of it, or its place in the JSON list. */
-export type Entry = { readonly line: number; readonly raw: unknown } | { readonly line: number; readonly column: string; readonly message: string };
+/**
+ * One entry of a file: what it says, or why it cannot be read. `line` is the CSV's first line of it, or its
+ * place in the JSON list.
+ */
+export type Entry =
+  | { readonly line: number; readonly raw: unknown }
+  | { readonly line: number; readonly column: string; readonly message: string };
 
 const MOST_BYTES = 64 * 1024 * 1024;
 
@@ -27,7 +32,9 @@ function limited(): Transform {
 /** Runs a file through its parser; an error of either ends the other. */
 function through(file: Readable, ...parts: readonly NodeJS.ReadWriteStream[]): AsyncIterable<unknown> {
   const last = new PassThrough({ objectMode: true });
-  (pipeline as (...streams: unknown[]) => Promise<void>)(file, limited(), ...parts, last).catch((error: Error) => last.destroy(error));
+  (pipeline as (...streams: unknown[]) => Promise<void>)(file, limited(), ...parts, last).catch(
+    (error: Error) => last.destroy(error),
+  );
   return last;
 }
 
@@ -35,7 +42,8 @@ const named = new Set(COLUMNS.map((column) => column.name));
 
 function headProblem(head: readonly string[]): string | null {
   const strange = head.find((name) => !named.has(name));
-  if (strange !== undefined) return `There is no column "${strange}": the columns are listed in docs/occurrences.md.`;
+  if (strange !== undefined)
+    return `There is no column "${strange}": the columns are listed in docs/occurrences.md.`;
   const twice = head.find((name, i) => head.indexOf(name) !== i);
   if (twice !== undefined) return `Column "${twice}" stands there twice: take one out.`;
   const wanted = ['pilot', 'kind', 'day', 'happened_at', 'logged_cause'].find((name) => !head.includes(name));
@@ -55,9 +63,14 @@ export async function* readCsv(file: Readable): AsyncGenerator<Entry> {
       if (head === null) {
         head = record.map((name) => name.trim());
         const problem = headProblem(head);
-        if (problem !== null) throw new Problem(422, 'Not accepted', problem, [{ field: 'header', message: problem }]);
+        if (problem !== null)
+          throw new Problem(422, 'Not accepted', problem, [{ field: 'header', message: problem }]);
       } else if (record.length !== head.length) {
-        yield { line, column: '', message: `The line has ${record.length} cells and the header ${head.length}: mend its commas and quotes.` };
+        yield {
+          line,
+          column: '',
+          message: `The line has ${record.length} cells and the header ${head.length}: mend its commas and quotes.`,
+        };
       } else {
         const names = head;
         yield { line, raw: fromCells(Object.fromEntries(record.map((cell, i) => [names[i]!, cell]))) };
@@ -65,22 +78,46 @@ export async function* readCsv(file: Readable): AsyncGenerator<Entry> {
     }
   } catch (error) {
     if (!(error instanceof CsvError)) throw error;
-    throw new Problem(422, 'Not accepted', `Line ${lines + 1} cannot be read as CSV: ${error.message}. Mend its quotes.`, [{ field: `line ${lines + 1}`, message: error.message }]);
+    throw new Problem(
+      422,
+      'Not accepted',
+      `Line ${lines + 1} cannot be read as CSV: ${error.message}. Mend its quotes.`,
+      [{ field: `line ${lines + 1}`, message: error.message }],
+    );
   }
-  if (head === null) throw new Problem(422, 'Not accepted', 'The file is empty: it needs a header and at least one line.', [{ field: 'header', message: 'The file is empty.' }]);
+  if (head === null)
+    throw new Problem(422, 'Not accepted', 'The file is empty: it needs a header and at least one line.', [
+      { field: 'header', message: 'The file is empty.' },
+    ]);
 }
 
 /** The entries of a JSON file as docs/occurrences.schema.json has it, one by one. */
 export async function* readJson(file: Readable): AsyncGenerator<Entry> {
   let line = 0;
   try {
-    for await (const item of through(file, streamJson.parser(), Pick.pick({ filter: 'occurrences' }), StreamArray.streamArray())) {
+    for await (const item of through(
+      file,
+      streamJson.parser(),
+      Pick.pick({ filter: 'occurrences' }),
+      StreamArray.streamArray(),
+    )) {
       line += 1;
       yield { line, raw: (item as { value: unknown }).value };
     }
   } catch (error) {
     if (error instanceof Problem) throw error;
-    throw new Problem(422, 'Not accepted', `The file cannot be read as JSON after entry ${line}: ${(error as Error).message}`, [{ field: `entry ${line + 1}`, message: (error as Error).message }]);
+    throw new Problem(
+      422,
+      'Not accepted',
+      `The file cannot be read as JSON after entry ${line}: ${(error as Error).message}`,
+      [{ field: `entry ${line + 1}`, message: (error as Error).message }],
+    );
   }
-  if (line === 0) throw new Problem(422, 'Not accepted', 'The file has no list "occurrences", or it is empty: see docs/occurrences.schema.json.', [{ field: 'occurrences', message: 'No entries.' }]);
+  if (line === 0)
+    throw new Problem(
+      422,
+      'Not accepted',
+      'The file has no list "occurrences", or it is empty: see docs/occurrences.schema.json.',
+      [{ field: 'occurrences', message: 'No entries.' }],
+    );
 }

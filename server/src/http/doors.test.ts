@@ -20,7 +20,8 @@ afterAll(async () => {
   await server.close();
 });
 
-const signIn = (fields: object, headers = {}) => server.visitor().ask('POST', '/api/sign-in', fields, headers);
+const signIn = (fields: object, headers = {}) =>
+  server.visitor().ask('POST', '/api/sign-in', fields, headers);
 
 describe('sign-in', () => {
   test('sets a cookie that scripts cannot read and other sites cannot use', async () => {
@@ -32,15 +33,20 @@ describe('sign-in', () => {
 
   test('keeps passwords as Argon2id and sessions as hashes', async () => {
     const visitor = await server.visitor().signIn(email);
-    const { passwordHash } = await server.db('accounts').where({ email }).first() as { passwordHash: string };
+    const { passwordHash } = (await server.db('accounts').where({ email }).first()) as {
+      passwordHash: string;
+    };
     expect(passwordHash).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/);
     const token = visitor.cookie.split('=')[1]!;
-    const sessions = await server.db('sessions').select('token_hash') as { tokenHash: Buffer }[];
+    const sessions = (await server.db('sessions').select('token_hash')) as { tokenHash: Buffer }[];
     expect(sessions.some((session) => session.tokenHash.toString().includes(token))).toBe(false);
   });
 
   test('answers a wrong password and an unknown address alike', async () => {
-    const [wrong, unknown] = [await signIn({ email, password: 'no' }), await signIn({ email: 'nobody@school.example', password: 'no' })];
+    const [wrong, unknown] = [
+      await signIn({ email, password: 'no' }),
+      await signIn({ email: 'nobody@school.example', password: 'no' }),
+    ];
     expect([wrong.status, unknown.status]).toEqual([401, 401]);
     expect(wrong.body).toEqual(unknown.body);
   });
@@ -48,7 +54,8 @@ describe('sign-in', () => {
   test('stops a guesser after ten wrong tries, and says how long to wait', async () => {
     await server.school('Guessed at');
     const target = 'trainer2@school.example';
-    for (let i = 0; i < 10; i += 1) expect((await signIn({ email: target, password: `guess ${i}` })).status).toBe(401);
+    for (let i = 0; i < 10; i += 1)
+      expect((await signIn({ email: target, password: `guess ${i}` })).status).toBe(401);
     const { status, headers, body } = await signIn({ email: target, password: 'a long enough password' });
     expect(status).toBe(429);
     expect(Number(headers.get('Retry-After'))).toBeGreaterThan(0);
@@ -59,10 +66,12 @@ describe('sign-in', () => {
     const { status, headers, body } = await signIn({ email: 'hanne' });
     expect(status).toBe(422);
     expect(headers.get('Content-Type')).toContain('application/problem+json');
-    expect(body['errors']).toEqual(expect.arrayContaining([
-      { field: 'email', message: 'E-mail does not look like an address: write it as name@place.' },
-      expect.objectContaining({ field: 'password' }),
-    ]));
+    expect(body['errors']).toEqual(
+      expect.arrayContaining([
+        { field: 'email', message: 'E-mail does not look like an address: write it as name@place.' },
+        expect.objectContaining({ field: 'password' }),
+      ]),
+    );
   });
 
   test('ends with sign-out and with its date', async () => {
@@ -79,27 +88,68 @@ describe('sign-in', () => {
 });
 
 describe('at the door', () => {
-  test.each(['/today', '/roster', '/flights', '/me', `/pilots/${id()}`])('%s wants a session', async (address) => {
-    expect((await server.visitor().get(address)).status).toBe(401);
-  });
+  test.each(['/today', '/roster', '/flights', '/me', `/pilots/${id()}`])(
+    '%s wants a session',
+    async (address) => {
+      expect((await server.visitor().get(address)).status).toBe(401);
+    },
+  );
 
   test('no way of writing an address goes round the question who asks', async () => {
     const stranger = server.visitor();
-    const addresses = ['/today', '/roster', '/flights', '/me', '/sessions', '/drills', '/experience', '/carry', '/occurrences.csv', '/occurrences.json', `/pilots/${id()}`, `/weaknesses/${id()}`, `/occurrences/${id()}/debrief`];
-    const otherwise = (address: string) => ['/api', '/API', '/Api', '/api/'].flatMap((prefix) => [prefix + address, prefix + address.toUpperCase(), `${prefix}${address}/`]);
-    for (const address of addresses.flatMap(otherwise)) expect([address, String((await stranger.ask('GET', address)).status)]).toEqual([address, expect.stringMatching(/401|404/)]);
-    for (const address of otherwise(`/reps/${id()}`)) expect([address, String((await stranger.ask('PUT', address, {})).status)]).toEqual([address, expect.stringMatching(/401|404/)]);
+    const addresses = [
+      '/today',
+      '/roster',
+      '/flights',
+      '/me',
+      '/sessions',
+      '/drills',
+      '/experience',
+      '/carry',
+      '/occurrences.csv',
+      '/occurrences.json',
+      `/pilots/${id()}`,
+      `/weaknesses/${id()}`,
+      `/occurrences/${id()}/debrief`,
+    ];
+    const otherwise = (address: string) =>
+      ['/api', '/API', '/Api', '/api/'].flatMap((prefix) => [
+        prefix + address,
+        prefix + address.toUpperCase(),
+        `${prefix}${address}/`,
+      ]);
+    for (const address of addresses.flatMap(otherwise))
+      expect([address, String((await stranger.ask('GET', address)).status)]).toEqual([
+        address,
+        expect.stringMatching(/401|404/),
+      ]);
+    for (const address of otherwise(`/reps/${id()}`))
+      expect([address, String((await stranger.ask('PUT', address, {})).status)]).toEqual([
+        address,
+        expect.stringMatching(/401|404/),
+      ]);
     const trainer = await server.visitor().signIn(email);
     expect((await trainer.ask('GET', '/API/today')).status).toBe(404);
     expect((await trainer.get('/today')).status).toBe(200);
   });
 
-  test.each([[undefined], ['https://elsewhere.example'], ['null']])('a write with the origin %s is refused', async (origin) => {
-    const visitor = await server.visitor().signIn(email);
-    const headers: Record<string, string> = { Cookie: visitor.cookie, 'Content-Type': 'application/json', ...(origin ? { Origin: origin } : {}) };
-    const { status } = await fetch(`${server.base}/api/pilots/${id()}`, { method: 'PUT', headers, body: JSON.stringify(PILOT) });
-    expect(status).toBe(403);
-  });
+  test.each([[undefined], ['https://elsewhere.example'], ['null']])(
+    'a write with the origin %s is refused',
+    async (origin) => {
+      const visitor = await server.visitor().signIn(email);
+      const headers: Record<string, string> = {
+        Cookie: visitor.cookie,
+        'Content-Type': 'application/json',
+        ...(origin ? { Origin: origin } : {}),
+      };
+      const { status } = await fetch(`${server.base}/api/pilots/${id()}`, {
+        method: 'PUT',
+        headers,
+        body: JSON.stringify(PILOT),
+      });
+      expect(status).toBe(403);
+    },
+  );
 
   test('a body that is no JSON, and one that is too large, are refused in words', async () => {
     const visitor = await server.visitor().signIn(email);
@@ -140,7 +190,10 @@ describe('at the door', () => {
 
 describe('health', () => {
   test('alive and ready while it serves; alive but not ready once it stops', async () => {
-    const statuses = async () => Promise.all(['/healthz', '/readyz'].map(async (address) => (await server.visitor().ask('GET', address)).status));
+    const statuses = async () =>
+      Promise.all(
+        ['/healthz', '/readyz'].map(async (address) => (await server.visitor().ask('GET', address)).status),
+      );
     expect(await statuses()).toEqual([200, 200]);
     stopping = true;
     expect(await statuses()).toEqual([200, 503]);

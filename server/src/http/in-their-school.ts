@@ -9,13 +9,21 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-
 export type Handler = (school: SchoolTx, ctx: Context) => Promise<unknown>;
 export type InTheirSchool = (handler: Handler) => Middleware;
 
-/** Runs a handler in one transaction for the school of whoever is signed in, or within the batch it came in; what it returns is the answer. */
-export const inTheirSchool = (db: Knex): InTheirSchool => (handler) => async (ctx) => {
-  const batch = ctx.state['batch'] as SchoolTx | undefined;
-  const answer = batch ? await handler(batch, ctx) : await inSchool(db, await whoAsks(db, ctx as Context), (school) => handler(school, ctx));
-  if (answer === undefined) ctx.status = 204;
-  else ctx.body = answer;
-};
+/**
+ * Runs a handler in one transaction for the school of whoever is signed in, or within the batch it came in;
+ * what it returns is the answer.
+ */
+export const inTheirSchool =
+  (db: Knex): InTheirSchool =>
+  (handler) =>
+  async (ctx) => {
+    const batch = ctx.state['batch'] as SchoolTx | undefined;
+    const answer = batch
+      ? await handler(batch, ctx)
+      : await inSchool(db, await whoAsks(db, ctx as Context), (school) => handler(school, ctx));
+    if (answer === undefined) ctx.status = 204;
+    else ctx.body = answer;
+  };
 
 /** A key from the address; what is not a key names nothing. */
 export function keyIn(ctx: Context, name: string, what: string): string {

@@ -7,7 +7,9 @@ export class InFlight {
   private running = 0;
   private waiting: (() => void)[] = [];
 
-  begin(): void { this.running += 1; }
+  begin(): void {
+    this.running += 1;
+  }
 
   end(): void {
     this.running -= 1;
@@ -18,21 +20,36 @@ export class InFlight {
 
   /** Settles when nothing runs. */
   none(): Promise<void> {
-    return this.running === 0 ? Promise.resolve() : new Promise((resolve) => { this.waiting.push(resolve); });
+    return this.running === 0
+      ? Promise.resolve()
+      : new Promise((resolve) => {
+          this.waiting.push(resolve);
+        });
   }
 }
 
 /** Gives each request a number and writes one line about it. */
-export const requests = (log: Logger, inFlight: InFlight): Middleware => async (ctx, next) => {
-  const started = performance.now();
-  const requestId = randomUUID();
-  ctx.state['requestId'] = requestId;
-  ctx.set('X-Request-Id', requestId);
-  inFlight.begin();
-  try {
-    await next();
-  } finally {
-    inFlight.end();
-  }
-  log.info({ requestId, method: ctx.method, path: ctx.path, status: ctx.status, ms: Math.round(performance.now() - started) }, 'request');
-};
+export const requests =
+  (log: Logger, inFlight: InFlight): Middleware =>
+  async (ctx, next) => {
+    const started = performance.now();
+    const requestId = randomUUID();
+    ctx.state['requestId'] = requestId;
+    ctx.set('X-Request-Id', requestId);
+    inFlight.begin();
+    try {
+      await next();
+    } finally {
+      inFlight.end();
+    }
+    log.info(
+      {
+        requestId,
+        method: ctx.method,
+        path: ctx.path,
+        status: ctx.status,
+        ms: Math.round(performance.now() - started),
+      },
+      'request',
+    );
+  };

@@ -11,7 +11,12 @@ export const sameOriginWrites: Middleware = async (ctx, next) => {
   if (!READS.has(ctx.method)) {
     const origin = ctx.get('Origin');
     const own = URL.canParse(origin) && new URL(origin).host === ctx.host;
-    if (!own) throw new Problem(403, 'Refused', 'Changes are taken only from the app itself: open it at its own address.');
+    if (!own)
+      throw new Problem(
+        403,
+        'Refused',
+        'Changes are taken only from the app itself: open it at its own address.',
+      );
   }
   await next();
 };

@@ -27,7 +27,8 @@ export const hashPassword = (password: string): Promise<string> => hash(password
 
 const tokenHash = (token: string) => createHash('sha256').update(token).digest();
 
-const wrong = () => new Problem(401, 'Not signed in', 'E-mail or password is not right. Check both and try again.');
+const wrong = () =>
+  new Problem(401, 'Not signed in', 'E-mail or password is not right. Check both and try again.');
 
 /** Verified when no account has the address, so that the answer takes as long either way. */
 const decoy = hashPassword(randomBytes(16).toString('hex'));
@@ -39,12 +40,19 @@ export function makeSignIn(db: Knex) {
   const perSource = new RateLimiterMemory({ points: FAILURES.perSource, duration: FAILURES.seconds });
 
   const refuseWhenTooMany = async (ctx: Context, email: string) => {
-    for (const [limiter, id, points] of [[perAddress, email, FAILURES.perAddress], [perSource, ctx.ip, FAILURES.perSource]] as const) {
+    for (const [limiter, id, points] of [
+      [perAddress, email, FAILURES.perAddress],
+      [perSource, ctx.ip, FAILURES.perSource],
+    ] as const) {
       const so = await limiter.get(id);
       if (so instanceof RateLimiterRes && so.consumedPoints >= points) {
         const minutes = Math.ceil(so.msBeforeNext / 60_000);
         ctx.set('Retry-After', String(Math.ceil(so.msBeforeNext / 1000)));
-        throw new Problem(429, 'Too many tries', `Too many wrong sign-ins. Wait ${minutes} min, then try again.`);
+        throw new Problem(
+          429,
+          'Too many tries',
+          `Too many wrong sign-ins. Wait ${minutes} min, then try again.`,
+        );
       }
     }
   };
@@ -53,7 +61,9 @@ export function makeSignIn(db: Knex) {
     const { email, password } = await signInShape.validate(bodyOf(ctx), { abortEarly: false });
     await refuseWhenTooMany(ctx, email);
     const account = await inSchool(db, { schoolId: NO_SCHOOL, accountId: null }, async ({ tx }) => {
-      const { rows } = await tx.raw('select * from account_by_email(?)', [email]) as { rows: { schoolId: string; accountId: string; name: string; passwordHash: string }[] };
+      const { rows } = (await tx.raw('select * from account_by_email(?)', [email])) as {
+        rows: { schoolId: string; accountId: string; name: string; passwordHash: string }[];
+      };
       return rows[0];
     });
     const right = await verify(account?.passwordHash ?? (await decoy), password);
@@ -66,21 +76,37 @@ export function makeSignIn(db: Knex) {
     const expires = new Date(Date.now() + SESSION_DAYS * MS_PER_DAY);
     await inSchool(db, account, async ({ tx, schoolId }) => {
       await tx('sessions').where('expires_at', '<', tx.fn.now()).delete();
-      await tx('sessions').insert({ schoolId, id: uuid(), accountId: account.accountId, tokenHash: tokenHash(token), expiresAt: expires });
+      await tx('sessions').insert({
+        schoolId,
+        id: uuid(),
+        accountId: account.accountId,
+        tokenHash: tokenHash(token),
+        expiresAt: expires,
+      });
     });
-    ctx.cookies.set(COOKIE, token, { httpOnly: true, sameSite: 'lax', secure: ctx.secure, expires, overwrite: true });
+    ctx.cookies.set(COOKIE, token, {
+      httpOnly: true,
+      sameSite: 'lax',
+      secure: ctx.secure,
+      expires,
+      overwrite: true,
+    });
     ctx.body = { name: account.name };
   };
 }
 
-/** One query, and no transaction around it: the function sees across schools by itself and gives away nothing but whose token it is. */
+/**
+ * One query, and no transaction around it: the function sees across schools by itself and gives away nothing
+ * but whose token it is.
+ */
 async function whoHas(db: Knex, token: string): Promise<Who | undefined> {
-  const { rows } = await db.raw('select * from session_by_token(?)', [tokenHash(token)]) as { rows: Who[] };
+  const { rows } = (await db.raw('select * from session_by_token(?)', [tokenHash(token)])) as { rows: Who[] };
   return rows[0];
 }
 
 /**
- * Who is signed in. Every handler that needs somebody asks here, so that no way to a handler goes round the question.
+ * Who is signed in. Every handler that needs somebody asks here, so that no way to a handler goes round the
+ * question.
  * @throws Problem 401 when nobody is
  */
 export async function whoAsks(db: Knex, ctx: Context): Promise<Who> {
@@ -94,7 +120,12 @@ export async function whoAsks(db: Knex, ctx: Context): Promise<Who> {
 export const signOut = (db: Knex) => async (ctx: Context) => {
   const token = ctx.cookies.get(COOKIE);
   const who = await whoAsks(db, ctx);
-  if (token) await inSchool(db, who, ({ tx }) => tx('sessions').where({ tokenHash: tokenHash(token) }).delete());
+  if (token)
+    await inSchool(db, who, ({ tx }) =>
+      tx('sessions')
+        .where({ tokenHash: tokenHash(token) })
+        .delete(),
+    );
   ctx.cookies.set(COOKIE, null, { httpOnly: true, sameSite: 'lax', secure: ctx.secure, overwrite: true });
   ctx.status = 204;
 };

@@ -18,13 +18,21 @@ function decoded(address: string): string {
 export const isApi = (address: string): boolean => /^\/api(\/|$)/i.test(address);
 
 /** Serves the built app; every page address answers with the app itself, which then finds its route. */
-export const staticApp = (folder: string): Middleware => async (ctx, next) => {
-  if ((ctx.method !== 'GET' && ctx.method !== 'HEAD') || isApi(ctx.path)) return next();
-  const wanted = path.normalize(decoded(ctx.path));
-  const isFile = path.extname(wanted) !== '' && existsSync(path.join(folder, wanted));
-  if (path.extname(wanted) !== '' && !isFile) return next();
-  const file = isFile ? wanted : '/index.html';
-  // File names in _expo/static and assets carry a hash of their content.
-  const fixed = /^\/(_expo\/static|assets)\//.test(file);
-  await send(ctx, file, { root: folder, maxage: fixed ? YEAR_MS : 0, immutable: fixed, brotli: true, gzip: true });
-};
+export const staticApp =
+  (folder: string): Middleware =>
+  async (ctx, next) => {
+    if ((ctx.method !== 'GET' && ctx.method !== 'HEAD') || isApi(ctx.path)) return next();
+    const wanted = path.normalize(decoded(ctx.path));
+    const isFile = path.extname(wanted) !== '' && existsSync(path.join(folder, wanted));
+    if (path.extname(wanted) !== '' && !isFile) return next();
+    const file = isFile ? wanted : '/index.html';
+    // File names in _expo/static and assets carry a hash of their content.
+    const fixed = /^\/(_expo\/static|assets)\//.test(file);
+    await send(ctx, file, {
+      root: folder,
+      maxage: fixed ? YEAR_MS : 0,
+      immutable: fixed,
+      brotli: true,
+      gzip: true,
+    });
+  };

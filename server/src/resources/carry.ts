@@ -12,17 +12,24 @@ import { today } from './today';
 import { weaknessPage } from './weaknesses';
 
 /**
- * All that a trainer needs with no signal, in one answer: each entry is what its own address would give. Pilots without an open
+ * All that a trainer needs with no signal, in one answer: each entry is what its own address would give.
+ * Pilots without an open
  * weakness or an occurrence to debrief are in the roster; their pages stay behind.
  */
 export async function carry(school: SchoolTx) {
   const { tx } = school;
   const list = await today(school);
-  const watched = await tx('weaknesses').where({ state: 'watch' }).select('id', 'pilot_id') as { id: string; pilotId: string }[];
+  const watched = (await tx('weaknesses').where({ state: 'watch' }).select('id', 'pilot_id')) as {
+    id: string;
+    pilotId: string;
+  }[];
   const listed = list.weaknesses as { id: string; pilotId: string }[];
   const weaknesses = [...listed, ...watched.filter(({ id }) => !listed.some((line) => line.id === id))];
   const toDebrief = list.toDebrief as { id: string; pilotId: string }[];
-  const each = async <T>(ids: Iterable<string>, read: (id: string) => Promise<T>): Promise<Record<string, T>> => {
+  const each = async <T>(
+    ids: Iterable<string>,
+    read: (id: string) => Promise<T>,
+  ): Promise<Record<string, T>> => {
     const found: Record<string, T> = {};
     for (const id of ids) found[id] = await read(id);
     return found;
@@ -35,13 +42,27 @@ export async function carry(school: SchoolTx) {
     rule: await ruleInForce(school),
     sessions: await recentSessions(school),
     drills: await drillVersions(school),
-    weakness: await each(weaknesses.map(({ id }) => id), (id) => weaknessPage(school, id)),
-    occurrence: await each(toDebrief.map(({ id }) => id), (id) => occurrenceOf(school, id)),
-    debrief: await each(toDebrief.map(({ id }) => id), (id) => debriefOf(school, id)),
-    pilot: await each(new Set([...weaknesses, ...toDebrief].map(({ pilotId }) => pilotId)), (id) => pilotPage(school, id)),
+    weakness: await each(
+      weaknesses.map(({ id }) => id),
+      (id) => weaknessPage(school, id),
+    ),
+    occurrence: await each(
+      toDebrief.map(({ id }) => id),
+      (id) => occurrenceOf(school, id),
+    ),
+    debrief: await each(
+      toDebrief.map(({ id }) => id),
+      (id) => debriefOf(school, id),
+    ),
+    pilot: await each(new Set([...weaknesses, ...toDebrief].map(({ pilotId }) => pilotId)), (id) =>
+      pilotPage(school, id),
+    ),
   };
 }
 
 export function carryRoutes(router: Router, inSchool: InTheirSchool): void {
-  router.get('/carry', inSchool((school) => carry(school)));
+  router.get(
+    '/carry',
+    inSchool((school) => carry(school)),
+  );
 }

@@ -1,5 +1,12 @@
 import { NO_FINDINGS } from '@skelby/core/debrief/findings';
-import { CRAFT, id, startTestServer, type TestServer, type Visitor, withOccurrence } from '../testing/test-school';
+import {
+  CRAFT,
+  id,
+  startTestServer,
+  type TestServer,
+  type Visitor,
+  withOccurrence,
+} from '../testing/test-school';
 
 /** A debrief from the first answer to its amended record, over the API. */
 
@@ -13,22 +20,71 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-const NOSE_IN = { phase: 'landing', nose: 'toward', first_move: 'opposite', correction_effect: 'grew' } as const;
-const DONE = { ...NO_FINDINGS, evidence: NOSE_IN, ownPick: 'orientation-nose-in', primary: 'orientation-nose-in', actual: 'minor', injury: 'none' };
+const NOSE_IN = {
+  phase: 'landing',
+  nose: 'toward',
+  first_move: 'opposite',
+  correction_effect: 'grew',
+} as const;
+const DONE = {
+  ...NO_FINDINGS,
+  evidence: NOSE_IN,
+  ownPick: 'orientation-nose-in',
+  primary: 'orientation-nose-in',
+  actual: 'minor',
+  injury: 'none',
+};
 
-const version = (more: object = {}) => ({ base: 0, state: 'closed', reason: '', at: '2026-03-02T10:00:00.000Z', weaknessId: id(), moveId: id(), undoId: id(), planId: id(), findings: DONE, ...more });
-const save = (occurrenceId: string, body: object, versionId = id(), who = trainer) => who.put<{ number: number; weaknessId: string | null; detail: string; errors: { field: string; message: string }[] }>(`/occurrences/${occurrenceId}/debrief/${versionId}`, body);
-interface Page { debrief: { number: number; state: string; findings: typeof DONE } | null; versions: { number: number; state: string; reason: string | null; by: string }[] }
-const page = async (occurrenceId: string) => (await trainer.get<Page>(`/occurrences/${occurrenceId}/debrief`)).body;
+const version = (more: object = {}) => ({
+  base: 0,
+  state: 'closed',
+  reason: '',
+  at: '2026-03-02T10:00:00.000Z',
+  weaknessId: id(),
+  moveId: id(),
+  undoId: id(),
+  planId: id(),
+  findings: DONE,
+  ...more,
+});
+const save = (occurrenceId: string, body: object, versionId = id(), who = trainer) =>
+  who.put<{
+    number: number;
+    weaknessId: string | null;
+    detail: string;
+    errors: { field: string; message: string }[];
+  }>(`/occurrences/${occurrenceId}/debrief/${versionId}`, body);
+interface Page {
+  debrief: { number: number; state: string; findings: typeof DONE } | null;
+  versions: { number: number; state: string; reason: string | null; by: string }[];
+}
+const page = async (occurrenceId: string) =>
+  (await trainer.get<Page>(`/occurrences/${occurrenceId}/debrief`)).body;
 
 test('a first save keeps what was told; closing confirms the cause and opens its weakness', async () => {
   const { occurrenceId } = await withOccurrence(trainer);
   expect(await page(occurrenceId)).toEqual({ debrief: null, versions: [] });
-  expect((await save(occurrenceId, version({ state: 'open', findings: { ...NO_FINDINGS, evidence: { nose: 190, speed_mps: { value: 4, within: 1 } } } }))).body).toMatchObject({ number: 1, weaknessId: null });
-  expect((await page(occurrenceId)).debrief).toMatchObject({ number: 1, state: 'open', findings: { evidence: { nose: 190, speed_mps: { value: 4, within: 1 } } } });
+  expect(
+    (
+      await save(
+        occurrenceId,
+        version({
+          state: 'open',
+          findings: { ...NO_FINDINGS, evidence: { nose: 190, speed_mps: { value: 4, within: 1 } } },
+        }),
+      )
+    ).body,
+  ).toMatchObject({ number: 1, weaknessId: null });
+  expect((await page(occurrenceId)).debrief).toMatchObject({
+    number: 1,
+    state: 'open',
+    findings: { evidence: { nose: 190, speed_mps: { value: 4, within: 1 } } },
+  });
   const closed = await save(occurrenceId, version({ base: 1 }));
   expect(closed.status).toBe(200);
-  const weakness = await trainer.get<{ weakness: { causeId: string } }>(`/weaknesses/${closed.body.weaknessId}`);
+  const weakness = await trainer.get<{ weakness: { causeId: string } }>(
+    `/weaknesses/${closed.body.weaknessId}`,
+  );
   expect(weakness.body.weakness.causeId).toBe('orientation-nose-in');
 });
 
@@ -38,20 +94,32 @@ test('the same version twice is one version; one made from an old version is ref
   await save(occurrenceId, version({ state: 'open' }), versionId);
   expect((await save(occurrenceId, version({ state: 'open' }), versionId)).body.number).toBe(1);
   const late = await save(occurrenceId, version({ state: 'open' }));
-  expect([late.status, late.body.detail]).toEqual([409, expect.stringContaining('Somebody saved this debrief meanwhile')]);
+  expect([late.status, late.body.detail]).toEqual([
+    409,
+    expect.stringContaining('Somebody saved this debrief meanwhile'),
+  ]);
   expect((await page(occurrenceId)).versions).toHaveLength(1);
 });
 
 test('what closing wants is said field by field, and nothing is saved', async () => {
   const { occurrenceId } = await withOccurrence(trainer);
-  const { status, body } = await save(occurrenceId, version({ findings: { ...NO_FINDINGS, primary: 'wildlife', evidence: NOSE_IN } }));
+  const { status, body } = await save(
+    occurrenceId,
+    version({ findings: { ...NO_FINDINGS, primary: 'wildlife', evidence: NOSE_IN } }),
+  );
   expect(status).toBe(422);
-  expect(body.errors.map((each) => each.field)).toEqual(['findings.overruleReason', 'findings.actual', 'findings.injury']);
+  expect(body.errors.map((each) => each.field)).toEqual([
+    'findings.overruleReason',
+    'findings.actual',
+    'findings.injury',
+  ]);
   expect((await page(occurrenceId)).versions).toEqual([]);
 });
 
 test.each([
-  [{ evidence: { colour: 'red' } }, 'colour is not a question'], [{ evidence: { speed_mps: 900 } }, 'speed_mps must lie from 0 to 60 m/s'], [{ injury: 'bruise' }, 'Injury must be one of none, first-aid, medical'],
+  [{ evidence: { colour: 'red' } }, 'colour is not a question'],
+  [{ evidence: { speed_mps: 900 } }, 'speed_mps must lie from 0 to 60 m/s'],
+  [{ injury: 'bruise' }, 'Injury must be one of none, first-aid, medical'],
 ])('findings with %j are refused by name', async (more, message) => {
   const { occurrenceId } = await withOccurrence(trainer);
   const { status, body } = await save(occurrenceId, version({ findings: { ...DONE, ...more } }));
@@ -61,32 +129,59 @@ test.each([
 test('a closed debrief is changed only with a reason, every version stays, and another cause moves the weakness', async () => {
   const { occurrenceId } = await withOccurrence(trainer);
   const first = await save(occurrenceId, version());
-  expect((await save(occurrenceId, version({ base: 1 }))).body.errors).toEqual([{ field: 'reason', message: 'This debrief is closed: say in a few words why it is changed.' }]);
-  const second = await save(occurrenceId, version({ base: 1, reason: 'The film shows the nose away.', findings: { ...DONE, primary: 'wrong-stick', overruleReason: 'Seen on film.' } }));
+  expect((await save(occurrenceId, version({ base: 1 }))).body.errors).toEqual([
+    { field: 'reason', message: 'This debrief is closed: say in a few words why it is changed.' },
+  ]);
+  const second = await save(
+    occurrenceId,
+    version({
+      base: 1,
+      reason: 'The film shows the nose away.',
+      findings: { ...DONE, primary: 'wrong-stick', overruleReason: 'Seen on film.' },
+    }),
+  );
   expect(second.body.weaknessId).not.toBe(first.body.weaknessId);
   const old = await trainer.get<{ weakness: { state: string } }>(`/weaknesses/${first.body.weaknessId}`);
   expect(old.body.weakness.state).toBe('withdrawn');
-  expect((await page(occurrenceId)).versions).toMatchObject([{ number: 2, state: 'closed', reason: 'The film shows the nose away.', by: 'Trainer 1' }, { number: 1, state: 'closed', reason: null }]);
+  expect((await page(occurrenceId)).versions).toMatchObject([
+    { number: 2, state: 'closed', reason: 'The film shows the nose away.', by: 'Trainer 1' },
+    { number: 1, state: 'closed', reason: null },
+  ]);
 });
 
 test('reopened, it keeps its weakness until it is closed otherwise; taking the confirmation back opens it too', async () => {
   const { occurrenceId } = await withOccurrence(trainer);
-  const { body: { weaknessId } } = await save(occurrenceId, version());
-  expect((await save(occurrenceId, version({ base: 1, state: 'open', reason: 'More to ask.' }))).body.weaknessId).toBe(weaknessId);
+  const {
+    body: { weaknessId },
+  } = await save(occurrenceId, version());
+  expect(
+    (await save(occurrenceId, version({ base: 1, state: 'open', reason: 'More to ask.' }))).body.weaknessId,
+  ).toBe(weaknessId);
   await save(occurrenceId, version({ base: 2, reason: 'Asked.' }));
-  await trainer.put(`/occurrences/${occurrenceId}/confirmation/taken-back`, { moveId: id(), at: '2026-03-02T11:00:00.000Z', reason: 'Wrong pilot.' });
+  await trainer.put(`/occurrences/${occurrenceId}/confirmation/taken-back`, {
+    moveId: id(),
+    at: '2026-03-02T11:00:00.000Z',
+    reason: 'Wrong pilot.',
+  });
   expect((await page(occurrenceId)).debrief).toMatchObject({ number: 4, state: 'open' });
 });
 
 test('another school sees none of it', async () => {
   const { occurrenceId } = await withOccurrence(trainer);
   await save(occurrenceId, version());
-  expect((await other.get<Page>(`/occurrences/${occurrenceId}/debrief`)).body).toEqual({ debrief: null, versions: [] });
+  expect((await other.get<Page>(`/occurrences/${occurrenceId}/debrief`)).body).toEqual({
+    debrief: null,
+    versions: [],
+  });
   expect((await save(occurrenceId, version(), id(), other)).status).toBe(404);
 });
 
-describe('the school\'s own experience', () => {
-  interface Learnt { enabled: boolean; lessons: number; counts: { causes: Record<string, number> } }
+describe("the school's own experience", () => {
+  interface Learnt {
+    enabled: boolean;
+    lessons: number;
+    counts: { causes: Record<string, number> };
+  }
   test('learns from own picks and overrulings, not from going along; amending unlearns; it can be switched off', async () => {
     const { trainer: own } = await server.school('Third');
     const learnt = async () => (await own.get<Learnt>('/experience')).body;
@@ -99,8 +194,16 @@ describe('the school\'s own experience', () => {
     await close({});
     const amended = await close({ ownPick: null, primary: 'wrong-stick', overruleReason: 'I stood there.' });
     await close({ ownPick: 'wildlife' });
-    expect(await learnt()).toMatchObject({ lessons: 2, counts: { causes: { 'orientation-nose-in': 1, 'wrong-stick': 1 } } });
-    const ask = async () => (await own.ask<{ causes: { id: string; probability: number }[] }>('POST', '/api/v1/rank', { evidence: { phase: 'hover' } })).body.causes.find((cause) => cause.id === 'wrong-stick')!.probability;
+    expect(await learnt()).toMatchObject({
+      lessons: 2,
+      counts: { causes: { 'orientation-nose-in': 1, 'wrong-stick': 1 } },
+    });
+    const ask = async () =>
+      (
+        await own.ask<{ causes: { id: string; probability: number }[] }>('POST', '/api/v1/rank', {
+          evidence: { phase: 'hover' },
+        })
+      ).body.causes.find((cause) => cause.id === 'wrong-stick')!.probability;
     const withOwn = await ask();
     expect((await own.put<Learnt>('/experience', { enabled: false })).body.enabled).toBe(false);
     expect(await ask()).toBeLessThan(withOwn);
@@ -112,34 +215,69 @@ describe('the school\'s own experience', () => {
 });
 
 describe('POST /api/v1/rank', () => {
-  interface Ranked { causes: { id: string; probability: number; reasons: { evidence: string; weight: number; words: string }[] }[]; nextQuestions: { id: string; gain: number }[]; sums: { id: string; answer: string; inputs: Record<string, unknown> }[]; detail: string; errors: { field: string }[] }
+  interface Ranked {
+    causes: {
+      id: string;
+      probability: number;
+      reasons: { evidence: string; weight: number; words: string }[];
+    }[];
+    nextQuestions: { id: string; gain: number }[];
+    sums: { id: string; answer: string; inputs: Record<string, unknown> }[];
+    detail: string;
+    errors: { field: string }[];
+  }
   const ask = (body: unknown, who = trainer) => who.ask<Ranked>('POST', '/api/v1/rank', body);
 
   test('ranks every cause with reasons, says what to ask next, and works out the sums', async () => {
-    const { status, body } = await ask({ craft: { massKg: 1.2, spanM: 0.4 }, evidence: { ...NOSE_IN, speed_mps: 9, seen_at_m: 6 } });
+    const { status, body } = await ask({
+      craft: { massKg: 1.2, spanM: 0.4 },
+      evidence: { ...NOSE_IN, speed_mps: 9, seen_at_m: 6 },
+    });
     expect(status).toBe(200);
     expect(body.causes).toHaveLength(30);
     expect(body.causes[0]).toMatchObject({ id: 'orientation-nose-in' });
     expect(body.causes.reduce((sum, cause) => sum + cause.probability, 0)).toBeCloseTo(1, 9);
-    expect(body.causes[0]!.reasons[0]).toEqual({ evidence: 'nose', sign: 'mirrored', weight: expect.any(Number), words: expect.any(String) });
+    expect(body.causes[0]!.reasons[0]).toEqual({
+      evidence: 'nose',
+      sign: 'mirrored',
+      weight: expect.any(Number),
+      words: expect.any(String),
+    });
     expect(body.nextQuestions[0]).toEqual({ id: expect.any(String), gain: expect.any(Number) });
-    expect(body.sums.find((sum) => sum.id === 'stop')).toMatchObject({ inputs: { speed_mps: 9, seen_at_m: 6 }, answer: expect.stringMatching(/^No: it needed \d\d\sm and had 6\sm/) });
+    expect(body.sums.find((sum) => sum.id === 'stop')).toMatchObject({
+      inputs: { speed_mps: 9, seen_at_m: 6 },
+      answer: expect.stringMatching(/^No: it needed \d\d\sm and had 6\sm/),
+    });
   });
 
-  test('takes one of the school\'s craft by its key, and nobody else\'s', async () => {
+  test("takes one of the school's craft by its key, and nobody else's", async () => {
     const craft = id();
     await trainer.put(`/craft/${craft}`, { ...CRAFT, massKg: 5 });
-    const of = async (given: unknown) => (await ask({ craft: given, evidence: { descent_mps: 3, travel: 'straight-down' } })).body.causes.find((cause) => cause.id === 'wash-settling')!.probability;
+    const of = async (given: unknown) =>
+      (await ask({ craft: given, evidence: { descent_mps: 3, travel: 'straight-down' } })).body.causes.find(
+        (cause) => cause.id === 'wash-settling',
+      )!.probability;
     expect(await of(craft)).toBeLessThan(await of(null));
-    expect((await ask({ craft }, other)).body.errors).toEqual([{ field: 'craft', message: expect.stringContaining('no such craft in your school') }]);
+    expect((await ask({ craft }, other)).body.errors).toEqual([
+      { field: 'craft', message: expect.stringContaining('no such craft in your school') },
+    ]);
   });
 
   test.each([
-    [{ evidence: { nosee: 'toward' } }, 'evidence.nosee', 'nosee is not a question'], [{ evidence: { speed_mps: '8 km/h' } }, 'evidence.speed_mps', 'speed_mps is not a number'], [{ evidence: { height_m: { value: 20, unit: 'ft' } } }, 'evidence.height_m', 'send it in "m"'],
-    [{ evidence: { battery_pct: -5 } }, 'evidence.battery_pct', 'from 0 to 100 %'], [{ craft: { massKg: 0 }, evidence: {} }, 'massKg', 'massKg is below 0.02'], [{ craft: 7 }, 'craft', 'craft must be the key'], [{ proof: {} }, '', 'proof means nothing here'],
+    [{ evidence: { nosee: 'toward' } }, 'evidence.nosee', 'nosee is not a question'],
+    [{ evidence: { speed_mps: '8 km/h' } }, 'evidence.speed_mps', 'speed_mps is not a number'],
+    [{ evidence: { height_m: { value: 20, unit: 'ft' } } }, 'evidence.height_m', 'send it in "m"'],
+    [{ evidence: { battery_pct: -5 } }, 'evidence.battery_pct', 'from 0 to 100 %'],
+    [{ craft: { massKg: 0 }, evidence: {} }, 'massKg', 'massKg is below 0.02'],
+    [{ craft: 7 }, 'craft', 'craft must be the key'],
+    [{ proof: {} }, '', 'proof means nothing here'],
   ])('%j is a 422 that names the field', async (body, field, message) => {
     const answer = await ask(body);
-    expect([answer.status, answer.body.errors[0]!.field, answer.body.detail]).toEqual([422, field, expect.stringContaining(message)]);
+    expect([answer.status, answer.body.errors[0]!.field, answer.body.detail]).toEqual([
+      422,
+      field,
+      expect.stringContaining(message),
+    ]);
   });
 
   test('nobody without a session is answered', async () => {
@@ -147,9 +285,12 @@ describe('POST /api/v1/rank', () => {
   });
 });
 
-test('the school\'s units are kept and said; a unit there is none of is refused', async () => {
+test("the school's units are kept and said; a unit there is none of is refused", async () => {
   expect((await trainer.get<{ units: object }>('/me')).body.units).toEqual({ length: 'm', speed: 'm/s' });
-  expect((await trainer.put('/school/units', { length: 'ft', speed: 'kn' })).body).toEqual({ length: 'ft', speed: 'kn' });
+  expect((await trainer.put('/school/units', { length: 'ft', speed: 'kn' })).body).toEqual({
+    length: 'ft',
+    speed: 'kn',
+  });
   expect((await trainer.get<{ units: object }>('/me')).body.units).toEqual({ length: 'ft', speed: 'kn' });
   expect((await other.get<{ units: object }>('/me')).body.units).toEqual({ length: 'm', speed: 'm/s' });
   expect((await trainer.put('/school/units', { length: 'furlong', speed: 'kn' })).status).toBe(422);

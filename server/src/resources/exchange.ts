@@ -13,7 +13,8 @@ const READERS = { csv: readCsv, json: readJson } as const;
 
 function asked<T extends string>(ctx: Context, name: string, values: readonly T[]): T {
   const value = ctx.query[name];
-  if (typeof value !== 'string' || !(values as readonly string[]).includes(value)) throw badField(name, `${name} must be one of ${values.join(', ')}: put it into the address.`);
+  if (typeof value !== 'string' || !(values as readonly string[]).includes(value))
+    throw badField(name, `${name} must be one of ${values.join(', ')}: put it into the address.`);
   return value as T;
 }
 
@@ -23,9 +24,25 @@ const send = (ctx: Context, type: string, name: string, parts: AsyncGenerator<st
   ctx.body = Readable.from(parts);
 };
 
-/** Occurrences out as a file, and in from one. A file is checked first; nothing is saved until that is asked for. */
+/**
+ * Occurrences out as a file, and in from one. A file is checked first; nothing is saved until that is asked
+ * for.
+ */
 export function exchangeRoutes(router: Router, db: Knex, inSchool: InTheirSchool): void {
-  router.get('/occurrences.csv', async (ctx) => send(ctx, 'text/csv', 'occurrences.csv', occurrencesAsCsv(db, await whoAsks(db, ctx))));
-  router.get('/occurrences.json', async (ctx) => send(ctx, 'application/json', 'occurrences.json', occurrencesAsJson(db, await whoAsks(db, ctx))));
-  router.post('/imports/occurrences', inSchool((school, ctx) => importOccurrences(school, READERS[asked(ctx, 'format', ['csv', 'json'])](ctx.req), asked(ctx, 'save', ['nothing', 'good']) === 'good')));
+  router.get('/occurrences.csv', async (ctx) =>
+    send(ctx, 'text/csv', 'occurrences.csv', occurrencesAsCsv(db, await whoAsks(db, ctx))),
+  );
+  router.get('/occurrences.json', async (ctx) =>
+    send(ctx, 'application/json', 'occurrences.json', occurrencesAsJson(db, await whoAsks(db, ctx))),
+  );
+  router.post(
+    '/imports/occurrences',
+    inSchool((school, ctx) =>
+      importOccurrences(
+        school,
+        READERS[asked(ctx, 'format', ['csv', 'json'])](ctx.req),
+        asked(ctx, 'save', ['nothing', 'good']) === 'good',
+      ),
+    ),
+  );
 }

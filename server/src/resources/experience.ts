@@ -18,22 +18,37 @@ interface ExperienceRow {
   readonly changedAt: string;
 }
 
-const row = ({ tx }: SchoolTx) => tx('experiences').first('enabled', 'lessons', 'counts', 'changed_at') as Promise<ExperienceRow | undefined>;
+const row = ({ tx }: SchoolTx) =>
+  tx('experiences').first('enabled', 'lessons', 'counts', 'changed_at') as Promise<ExperienceRow | undefined>;
 
-export async function experienceOf(school: SchoolTx): Promise<Pick<ExperienceRow, 'enabled' | 'lessons' | 'counts'>> {
+export async function experienceOf(
+  school: SchoolTx,
+): Promise<Pick<ExperienceRow, 'enabled' | 'lessons' | 'counts'>> {
   const { enabled = true, lessons = 0, counts = NO_EXPERIENCE } = (await row(school)) ?? {};
   return { enabled, lessons, counts };
 }
 
 /** What a closed debrief teaches; null for nothing. */
 export const lessonIn = (findings: Findings, craft: CraftRecord | null): Experience | null =>
-  (findings.primary === null ? null : lessonOf({ cause: findings.primary, known: answersOf(findings.evidence), craft: craftFacts(craft ?? USUAL_CRAFT) }));
+  findings.primary === null
+    ? null
+    : lessonOf({
+        cause: findings.primary,
+        known: answersOf(findings.evidence),
+        craft: craftFacts(craft ?? USUAL_CRAFT),
+      });
 
 /**
- * Learns and unlearns. Called in the transaction that saves the versions whose lessons these are, after their occurrence is locked.
+ * Learns and unlearns. Called in the transaction that saves the versions whose lessons these are, after their
+ * occurrence is locked.
  * @param count how many occurrences teach more (or fewer) than before
  */
-export async function learn(school: SchoolTx, learnt: Experience | null, unlearnt: Experience | null, count = (learnt ? 1 : 0) - (unlearnt ? 1 : 0)): Promise<void> {
+export async function learn(
+  school: SchoolTx,
+  learnt: Experience | null,
+  unlearnt: Experience | null,
+  count = (learnt ? 1 : 0) - (unlearnt ? 1 : 0),
+): Promise<void> {
   if (!learnt && !unlearnt) return;
   const { tx, schoolId } = school;
   // One at a time: two trainers who close at once would each miss the other's.
@@ -42,7 +57,10 @@ export async function learn(school: SchoolTx, learnt: Experience | null, unlearn
   const without = unlearnt ? withLesson(before.counts, unlearnt, -1) : before.counts;
   const counts = JSON.stringify(learnt ? withLesson(without, learnt) : without);
   const fields = { lessons: before.lessons + count, counts, changedAt: tx.raw('clock_timestamp()') };
-  await tx('experiences').insert({ schoolId, id: schoolId, ...fields }).onConflict(['school_id', 'id']).merge(fields);
+  await tx('experiences')
+    .insert({ schoolId, id: schoolId, ...fields })
+    .onConflict(['school_id', 'id'])
+    .merge(fields);
 }
 
 const STARTING = modelWith();
@@ -53,7 +71,8 @@ const models = new Map<string, { readonly changedAt: string; readonly model: Mod
 /** The weights a school ranks by: its own experience added, unless it is switched off. */
 export async function modelOf(school: SchoolTx): Promise<Model> {
   // The counts are long: they are read only when they have changed.
-  const own = await school.tx('experiences').first('enabled', 'lessons', 'changed_at') as Omit<ExperienceRow, 'counts'> | undefined;
+  const own = (await school.tx('experiences').first('enabled', 'lessons', 'changed_at')) as
+    Omit<ExperienceRow, 'counts'> | undefined;
   if (!own?.enabled || own.lessons === 0) return STARTING;
   const kept = models.get(school.schoolId);
   if (kept?.changedAt === own.changedAt) return kept.model;
@@ -68,12 +87,26 @@ export async function switchExperience(school: SchoolTx, body: unknown): Promise
   const { enabled } = await switchShape.validate(body, { abortEarly: false });
   const { tx, schoolId } = school;
   const before = await experienceOf(school);
-  await tx('experiences').insert({ schoolId, id: schoolId, enabled, counts: JSON.stringify(NO_EXPERIENCE) }).onConflict(['school_id', 'id']).merge({ enabled, changedAt: tx.raw('clock_timestamp()') });
-  if (before.enabled !== enabled) await recordEvent(school, { action: enabled ? 'switched-on' : 'switched-off', subject: 'experience', subjectId: schoolId });
+  await tx('experiences')
+    .insert({ schoolId, id: schoolId, enabled, counts: JSON.stringify(NO_EXPERIENCE) })
+    .onConflict(['school_id', 'id'])
+    .merge({ enabled, changedAt: tx.raw('clock_timestamp()') });
+  if (before.enabled !== enabled)
+    await recordEvent(school, {
+      action: enabled ? 'switched-on' : 'switched-off',
+      subject: 'experience',
+      subjectId: schoolId,
+    });
   return experienceOf(school);
 }
 
 export function experienceRoutes(router: Router, inSchool: InTheirSchool): void {
-  router.get('/experience', inSchool((school) => experienceOf(school)));
-  router.put('/experience', inSchool((school, ctx) => switchExperience(school, bodyOf(ctx))));
+  router.get(
+    '/experience',
+    inSchool((school) => experienceOf(school)),
+  );
+  router.put(
+    '/experience',
+    inSchool((school, ctx) => switchExperience(school, bodyOf(ctx))),
+  );
 }

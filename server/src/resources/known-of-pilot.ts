@@ -10,38 +10,85 @@ import type { SchoolTx } from '../db/in-school';
 const LATELY = 20;
 
 /** 1 to 5; null for what is not said. */
-export const rankOfSeverity = (said: string | null | undefined): number | null => SEVERITIES.findIndex((each) => each === said) + 1 || null;
+export const rankOfSeverity = (said: string | null | undefined): number | null =>
+  SEVERITIES.findIndex((each) => each === said) + 1 || null;
 
-/** How bad its occurrences may end next time, 1 to 5, by what their closed debriefs say; null where none does. */
+/**
+ * How bad its occurrences may end next time, 1 to 5, by what their closed debriefs say; null where none does.
+ */
 async function severityOf({ tx }: SchoolTx, weaknessId: string): Promise<number | null> {
-  const said = await tx('debriefs as d').join('occurrences as o', (on) => on.on('o.school_id', 'd.school_id').andOn('o.id', 'd.occurrence_id'))
-    .where({ 'o.weakness_id': weaknessId, 'd.state': 'closed' }).select(tx.raw("d.findings->>'potential' as potential")) as { potential: string | null }[];
+  const said = (await tx('debriefs as d')
+    .join('occurrences as o', (on) => on.on('o.school_id', 'd.school_id').andOn('o.id', 'd.occurrence_id'))
+    .where({ 'o.weakness_id': weaknessId, 'd.state': 'closed' })
+    .select(tx.raw("d.findings->>'potential' as potential"))) as { potential: string | null }[];
   const ranks = said.map(({ potential }) => rankOfSeverity(potential)).filter((rank) => rank !== null);
   return ranks.length === 0 ? null : Math.max(...ranks);
 }
 
 /**
- * What a plan weighs beside the cause: how the pilot learns, what was met before, where, in what wind and on what craft the last flights were,
+ * What a plan weighs beside the cause: how the pilot learns, what was met before, where, in what wind and on
+ * what craft the last flights were,
  * how bad it may end, and what the reps say of each skill.
  * @param weaknessId null: one about to be opened, of which nothing is known
  */
-export async function knownOf(school: SchoolTx, pilotId: string, weaknessId: string | null): Promise<KnownOfPilot> {
+export async function knownOf(
+  school: SchoolTx,
+  pilotId: string,
+  weaknessId: string | null,
+): Promise<KnownOfPilot> {
   const { tx } = school;
-  const pilot = await tx('pilots').where({ id: pilotId }).first('track', 'wind_limit_mps') as { track: Track; windLimitMps: number };
-  const flown = await tx('flights as f')
-    .join('craft as c', (on) => on.on('c.school_id', 'f.school_id').andOn('c.id', 'f.craft_id')).join('sites as s', (on) => on.on('s.school_id', 'f.school_id').andOn('s.id', 'f.site_id'))
-    .where({ 'f.pilot_id': pilotId }).orderBy([{ column: 'f.day', order: 'desc' }, 'f.id']).limit(LATELY)
-    .select('f.wind_mps', 's.place', 'c.has_pilot_relative') as { windMps: number; place: Place; hasPilotRelative: boolean | null }[];
-  const reps = await tx('reps').where({ pilotId }).whereNull('taken_back_at').orderBy('flown_at').select('drill_id', 'met', 'day', 'flown_at', 'level') as { drillId: string; met: boolean; day: string; flownAt: string; level: number }[];
+  const pilot = (await tx('pilots').where({ id: pilotId }).first('track', 'wind_limit_mps')) as {
+    track: Track;
+    windLimitMps: number;
+  };
+  const flown = (await tx('flights as f')
+    .join('craft as c', (on) => on.on('c.school_id', 'f.school_id').andOn('c.id', 'f.craft_id'))
+    .join('sites as s', (on) => on.on('s.school_id', 'f.school_id').andOn('s.id', 'f.site_id'))
+    .where({ 'f.pilot_id': pilotId })
+    .orderBy([{ column: 'f.day', order: 'desc' }, 'f.id'])
+    .limit(LATELY)
+    .select('f.wind_mps', 's.place', 'c.has_pilot_relative')) as {
+    windMps: number;
+    place: Place;
+    hasPilotRelative: boolean | null;
+  }[];
+  const reps = (await tx('reps')
+    .where({ pilotId })
+    .whereNull('taken_back_at')
+    .orderBy('flown_at')
+    .select('drill_id', 'met', 'day', 'flown_at', 'level')) as {
+    drillId: string;
+    met: boolean;
+    day: string;
+    flownAt: string;
+    level: number;
+  }[];
   const lastDay = reps.at(-1)?.day;
   const skills = new Set(reps.map((rep) => drillOf(rep.drillId).group));
   return {
-    track: pilot.track, windLimitMps: pilot.windLimitMps,
+    track: pilot.track,
+    windLimitMps: pilot.windLimitMps,
     met: [...new Set(reps.filter((rep) => rep.met).map((rep) => rep.drillId))].sort(),
     places: [...new Set(flown.map((flight) => flight.place))].sort(),
     windiestMps: flown.length === 0 ? null : Math.max(...flown.map((flight) => flight.windMps)),
-    hasPilotRelative: flown.some((flight) => flight.hasPilotRelative) ? true : flown.length > 0 && flown.every((flight) => flight.hasPilotRelative === false) ? false : null,
+    hasPilotRelative: flown.some((flight) => flight.hasPilotRelative)
+      ? true
+      : flown.length > 0 && flown.every((flight) => flight.hasPilotRelative === false)
+        ? false
+        : null,
     severity: weaknessId === null ? null : await severityOf(school, weaknessId),
-    abilities: lastDay === undefined ? {} : Object.fromEntries(DRILL_GROUPS.filter((group) => skills.has(group.id)).map((group) => [group.id, abilityIn(group.id, reps.map((rep) => ({ ...rep, takenBack: false })), lastDay)])),
+    abilities:
+      lastDay === undefined
+        ? {}
+        : Object.fromEntries(
+            DRILL_GROUPS.filter((group) => skills.has(group.id)).map((group) => [
+              group.id,
+              abilityIn(
+                group.id,
+                reps.map((rep) => ({ ...rep, takenBack: false })),
+                lastDay,
+              ),
+            ]),
+          ),
   };
 }

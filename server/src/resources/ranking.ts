@@ -11,18 +11,27 @@ import type { InTheirSchool } from '../http/in-their-school';
 import { badField } from '../http/problems';
 import { modelOf } from './experience';
 
-async function craftGiven({ tx }: SchoolTx, craft: string | Partial<CraftRecord> | null): Promise<CraftFacts> {
+async function craftGiven(
+  { tx }: SchoolTx,
+  craft: string | Partial<CraftRecord> | null,
+): Promise<CraftFacts> {
   if (craft === null) return craftFacts(USUAL_CRAFT);
   if (typeof craft !== 'string') {
     await craftGivenShape.validate(craft, { abortEarly: false });
     return craftFacts({ ...USUAL_CRAFT, ...craft });
   }
-  const row = await tx('craft').where({ id: craft }).first() as CraftRecord | undefined;
-  if (!row) throw badField('craft', 'There is no such craft in your school: give the key of one that there is, or describe it.');
+  const row = (await tx('craft').where({ id: craft }).first()) as CraftRecord | undefined;
+  if (!row)
+    throw badField(
+      'craft',
+      'There is no such craft in your school: give the key of one that there is, or describe it.',
+    );
   return craftFacts(row);
 }
 
-/** Ranks the causes for the evidence sent, with the sums that have something to say about it. Saves nothing. */
+/**
+ * Ranks the causes for the evidence sent, with the sums that have something to say about it. Saves nothing.
+ */
 export async function rankEvidence(school: SchoolTx, body: unknown) {
   const sent = await rankShape.validate(body ?? {}, { abortEarly: false });
   const craft = await craftGiven(school, sent.craft ?? null);
@@ -30,14 +39,29 @@ export async function rankEvidence(school: SchoolTx, body: unknown) {
   const sums = sumsFor(known).map((sum) => {
     const values = startOf(sum, known, craft);
     const outcome = workOut(sum, values, craft);
-    const said = { id: sum.id, question: sum.question, inputs: values, formula: sum.formula, source: sum.source, assumes: sum.assumes };
+    const said = {
+      id: sum.id,
+      question: sum.question,
+      inputs: values,
+      formula: sum.formula,
+      source: sum.source,
+      assumes: sum.assumes,
+    };
     if ('problem' in outcome) return { ...said, problem: outcome.problem };
     const { tone, answer, figures } = outcome.worked;
-    return { ...said, tone, answer: inUnits(answer, SI_UNITS), figures: figures.map(({ label, value, unit }) => ({ label, value, unit })) };
+    return {
+      ...said,
+      tone,
+      answer: inUnits(answer, SI_UNITS),
+      figures: figures.map(({ label, value, unit }) => ({ label, value, unit })),
+    };
   });
   return { ...rank(known, craft, await modelOf(school)), sums };
 }
 
 export function rankingRoutes(router: Router, inSchool: InTheirSchool): void {
-  router.post('/v1/rank', inSchool((school, ctx) => rankEvidence(school, bodyOf(ctx))));
+  router.post(
+    '/v1/rank',
+    inSchool((school, ctx) => rankEvidence(school, bodyOf(ctx))),
+  );
 }

@@ -18,22 +18,32 @@ export async function weaknessPage(school: SchoolTx, named: string) {
   const id = await ownKey(tx, named);
   const { rule, reps, pilotId } = await loadFacts(school, id);
   return {
-    weakness: await tx('weaknesses').where({ id }).first() as unknown,
+    weakness: (await tx('weaknesses').where({ id }).first()) as unknown,
     known: await knownOf(school, pilotId, id),
-    pilot: await tx('pilots').where({ id: pilotId }).first() as unknown,
+    pilot: (await tx('pilots').where({ id: pilotId }).first()) as unknown,
     rule,
     reps,
-    moves: await tx('moves as m').leftJoin('accounts as a', (on) => on.on('a.school_id', 'm.school_id').andOn('a.id', 'm.account_id'))
-      .select('m.*', 'a.name as by').where({ 'm.weakness_id': id }).orderBy(['m.at', 'm.id']) as unknown,
-    plans: await tx('plans').where({ weaknessId: id }).orderBy('made_at', 'desc') as unknown,
-    occurrences: await tx('occurrences').where({ weaknessId: id }).orderBy('happened_at', 'desc') as unknown,
+    moves: (await tx('moves as m')
+      .leftJoin('accounts as a', (on) => on.on('a.school_id', 'm.school_id').andOn('a.id', 'm.account_id'))
+      .select('m.*', 'a.name as by')
+      .where({ 'm.weakness_id': id })
+      .orderBy(['m.at', 'm.id'])) as unknown,
+    plans: (await tx('plans').where({ weaknessId: id }).orderBy('made_at', 'desc')) as unknown,
+    occurrences: (await tx('occurrences')
+      .where({ weaknessId: id })
+      .orderBy('happened_at', 'desc')) as unknown,
   };
 }
 
 const REASON_WANTED = 'Reason is empty: say why in a few words.';
 
 /** Puts a plan in force; earlier ones stay in the history. */
-export async function putPlan(school: SchoolTx, named: string, id: string, body: unknown): Promise<{ id: string }> {
+export async function putPlan(
+  school: SchoolTx,
+  named: string,
+  id: string,
+  body: unknown,
+): Promise<{ id: string }> {
   const { drillIds, reason } = await planShape.validate(body, { abortEarly: false });
   const { tx, schoolId, accountId } = school;
   const { id: weaknessId } = await lockWeakness(school, named);
@@ -42,9 +52,21 @@ export async function putPlan(school: SchoolTx, named: string, id: string, body:
   const problem = planProblem(causeId, pilot.mode, drillIds);
   if (problem) throw badField('drillIds', problem);
   const known = await knownOf(school, pilotId, weaknessId);
-  if (!reason && !isProposal(causeId, pilot.mode, drillIds, known) && !isProposal(causeId, pilot.mode, drillIds, { track: known.track })) throw badField('reason', REASON_WANTED);
+  if (
+    !reason &&
+    !isProposal(causeId, pilot.mode, drillIds, known) &&
+    !isProposal(causeId, pilot.mode, drillIds, { track: known.track })
+  )
+    throw badField('reason', REASON_WANTED);
   await tx('plans').insert({ schoolId, id, weaknessId, accountId, drillIds: [...drillIds], reason });
-  await recordEvent(school, { action: 'changed', subject: 'plan', subjectId: id, pilotId, reason, data: { weaknessId, drillIds } });
+  await recordEvent(school, {
+    action: 'changed',
+    subject: 'plan',
+    subjectId: id,
+    pilotId,
+    reason,
+    data: { weaknessId, drillIds },
+  });
   await refreshWeakness(school, weaknessId);
   return { id };
 }
@@ -60,11 +82,13 @@ function assertMove(fields: MoveFields, facts: LoadedFacts): void {
       }
       return;
     case 'signed-early':
-      if (clearance.state === 'watch' || clearance.state === 'closed' || clearance.state === 'withdrawn') throw conflict('This weakness is not open: there is nothing to sign.');
+      if (clearance.state === 'watch' || clearance.state === 'closed' || clearance.state === 'withdrawn')
+        throw conflict('This weakness is not open: there is nothing to sign.');
       if (!fields.reason) throw badField('reason', REASON_WANTED);
       return;
     case 'closed':
-      if (clearance.state !== 'watch') throw conflict('Only a weakness on watch can be closed: sign it first.');
+      if (clearance.state !== 'watch')
+        throw conflict('Only a weakness on watch can be closed: sign it first.');
       return;
     case 'undone':
       if (!last || last.id !== fields.undoes || !['signed', 'signed-early', 'closed'].includes(last.kind)) {
@@ -75,7 +99,12 @@ function assertMove(fields: MoveFields, facts: LoadedFacts): void {
 }
 
 /** Signs, closes, or undoes either. */
-export async function putMove(school: SchoolTx, named: string, id: string, body: unknown): Promise<{ id: string }> {
+export async function putMove(
+  school: SchoolTx,
+  named: string,
+  id: string,
+  body: unknown,
+): Promise<{ id: string }> {
   const fields = await moveShape.validate(body, { abortEarly: false });
   assertNotFuture('at', fields.at);
   const { id: weaknessId } = await lockWeakness(school, named);
@@ -84,15 +113,39 @@ export async function putMove(school: SchoolTx, named: string, id: string, body:
   assertMove(fields, facts);
   const { tx, schoolId, accountId } = school;
   const reason = fields.reason || null;
-  await tx('moves').insert({ schoolId, id, weaknessId, kind: fields.kind, at: fields.at, accountId, undoes: fields.kind === 'undone' ? fields.undoes : null, reason });
-  await recordEvent(school, { action: fields.kind, subject: 'weakness', subjectId: weaknessId, pilotId: facts.pilotId, reason });
+  await tx('moves').insert({
+    schoolId,
+    id,
+    weaknessId,
+    kind: fields.kind,
+    at: fields.at,
+    accountId,
+    undoes: fields.kind === 'undone' ? fields.undoes : null,
+    reason,
+  });
+  await recordEvent(school, {
+    action: fields.kind,
+    subject: 'weakness',
+    subjectId: weaknessId,
+    pilotId: facts.pilotId,
+    reason,
+  });
   await refreshWeakness(school, weaknessId);
   return { id };
 }
 
 export function weaknessRoutes(router: Router, inSchool: InTheirSchool): void {
   const at = (ctx: Parameters<typeof keyIn>[0]) => keyIn(ctx, 'id', 'weakness');
-  router.get('/weaknesses/:id', inSchool((school, ctx) => weaknessPage(school, at(ctx))));
-  router.put('/weaknesses/:id/plans/:planId', inSchool((school, ctx) => putPlan(school, at(ctx), keyIn(ctx, 'planId', 'plan'), bodyOf(ctx))));
-  router.put('/weaknesses/:id/moves/:moveId', inSchool((school, ctx) => putMove(school, at(ctx), keyIn(ctx, 'moveId', 'move'), bodyOf(ctx))));
+  router.get(
+    '/weaknesses/:id',
+    inSchool((school, ctx) => weaknessPage(school, at(ctx))),
+  );
+  router.put(
+    '/weaknesses/:id/plans/:planId',
+    inSchool((school, ctx) => putPlan(school, at(ctx), keyIn(ctx, 'planId', 'plan'), bodyOf(ctx))),
+  );
+  router.put(
+    '/weaknesses/:id/moves/:moveId',
+    inSchool((school, ctx) => putMove(school, at(ctx), keyIn(ctx, 'moveId', 'move'), bodyOf(ctx))),
+  );
 }

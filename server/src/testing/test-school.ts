@@ -24,20 +24,38 @@ export class Visitor {
 
   constructor(private readonly base: string) {}
 
-  async ask<T = Record<string, unknown>>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> {
+  async ask<T = Record<string, unknown>>(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer<T>> {
     const response = await fetch(this.base + path, {
       method,
-      headers: { Origin: this.base, Cookie: this.cookie, ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
+      headers: {
+        Origin: this.base,
+        Cookie: this.cookie,
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...headers,
+      },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
     const set = response.headers.get('Set-Cookie');
     if (set) this.cookie = set.split(';')[0]!;
     const text = await response.text();
-    return { status: response.status, headers: response.headers, body: (text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : { text }) as T };
+    return {
+      status: response.status,
+      headers: response.headers,
+      body: (text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : { text }) as T,
+    };
   }
 
-  get<T = Record<string, unknown>>(path: string) { return this.ask<T>('GET', `/api${path}`); }
-  put<T = Record<string, unknown>>(path: string, body: unknown) { return this.ask<T>('PUT', `/api${path}`, body); }
+  get<T = Record<string, unknown>>(path: string) {
+    return this.ask<T>('GET', `/api${path}`);
+  }
+  put<T = Record<string, unknown>>(path: string, body: unknown) {
+    return this.ask<T>('PUT', `/api${path}`, body);
+  }
 
   /** A file as it comes. */
   async raw(path: string): Promise<string> {
@@ -63,7 +81,9 @@ export interface TestServer {
 }
 
 /** The real server on a database of its own, in the throwaway cluster that `./skelby test` starts. */
-export async function startTestServer(options: { appFolder?: string; isStopping?: () => boolean } = {}): Promise<TestServer> {
+export async function startTestServer(
+  options: { appFolder?: string; isStopping?: () => boolean } = {},
+): Promise<TestServer> {
   const cluster = process.env['TEST_CLUSTER_URL'];
   if (!cluster) throw new Error('Server tests need a database: run them with ./skelby test --only unit');
   const name = `test_${randomUUID().replaceAll('-', '')}`;
@@ -74,8 +94,16 @@ export async function startTestServer(options: { appFolder?: string; isStopping?
   const db = connect(url.href);
   await migrate(db);
   const log = pino({ level: 'silent' });
-  const server: Server = application({ db, log, appFolder: options.appFolder ?? '/nowhere', isStopping: options.isStopping ?? (() => false), inFlight: new InFlight() }).listen(0, '127.0.0.1');
-  await new Promise((resolve) => { server.once('listening', resolve); });
+  const server: Server = application({
+    db,
+    log,
+    appFolder: options.appFolder ?? '/nowhere',
+    isStopping: options.isStopping ?? (() => false),
+    inFlight: new InFlight(),
+  }).listen(0, '127.0.0.1');
+  await new Promise((resolve) => {
+    server.once('listening', resolve);
+  });
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   let made = 0;
   return {
@@ -92,7 +120,9 @@ export async function startTestServer(options: { appFolder?: string; isStopping?
     },
     close: async () => {
       server.closeAllConnections();
-      await new Promise((resolve) => { server.close(resolve); });
+      await new Promise((resolve) => {
+        server.close(resolve);
+      });
       await db.destroy();
       await admin.raw('drop database if exists ?? with (force)', [name]);
       await admin.destroy();
@@ -102,23 +132,71 @@ export async function startTestServer(options: { appFolder?: string; isStopping?
 
 export const id = uuid;
 
-export const PILOT = { name: 'Tove Lindqvane', stickLayout: 2, mode: 'position-hold', windLimitMps: 2, note: '' };
-export const CRAFT = { name: 'Hover 1', mode: 'position-hold', massKg: 0.9, spanM: 0.35, rotors: 4, rotorRadiusM: 0.105, thrustToWeight: 1.9, topSpeedMps: 15, hasPauseSwitch: true, note: '' };
+export const PILOT = {
+  name: 'Tove Lindqvane',
+  stickLayout: 2,
+  mode: 'position-hold',
+  windLimitMps: 2,
+  note: '',
+};
+export const CRAFT = {
+  name: 'Hover 1',
+  mode: 'position-hold',
+  massKg: 0.9,
+  spanM: 0.35,
+  rotors: 4,
+  rotorRadiusM: 0.105,
+  thrustToWeight: 1.9,
+  topSpeedMps: 15,
+  hasPauseSwitch: true,
+  note: '',
+};
 export const SITE = { name: 'Merrow Moor', place: 'open', tallestM: 9, note: '' };
 
 export const occurrence = (pilotId: string, more: object = {}) => ({
-  pilotId, kind: 'crash', causeId: 'overcontrol', note: 'Chased the mark.', craftId: null, siteId: null, windMps: null, happenedAt: '2026-03-02T09:00:00.000Z', day: '2026-03-02', ...more,
+  pilotId,
+  kind: 'crash',
+  causeId: 'overcontrol',
+  note: 'Chased the mark.',
+  craftId: null,
+  siteId: null,
+  windMps: null,
+  happenedAt: '2026-03-02T09:00:00.000Z',
+  day: '2026-03-02',
+  ...more,
 });
 
-export const confirmation = (more: object = {}) => ({ causeId: 'overcontrol', weaknessId: id(), moveId: id(), planId: id(), at: '2026-03-02T09:30:00.000Z', ...more });
+export const confirmation = (more: object = {}) => ({
+  causeId: 'overcontrol',
+  weaknessId: id(),
+  moveId: id(),
+  planId: id(),
+  at: '2026-03-02T09:30:00.000Z',
+  ...more,
+});
 
 export const rep = (weaknessId: string, more: object = {}) => ({
-  weaknessId, drillId: 'tail-in-hover', purpose: 'test', met: true, missReason: null, side: null, band: 'calm', flownOn: 'craft', mode: 'position-hold',
-  pilotRelative: false, pack: 1, day: '2026-03-03', flownAt: '2026-03-03T10:00:00.000Z', ...more,
+  weaknessId,
+  drillId: 'tail-in-hover',
+  purpose: 'test',
+  met: true,
+  missReason: null,
+  side: null,
+  band: 'calm',
+  flownOn: 'craft',
+  mode: 'position-hold',
+  pilotRelative: false,
+  pack: 1,
+  day: '2026-03-03',
+  flownAt: '2026-03-03T10:00:00.000Z',
+  ...more,
 });
 
 /** A pilot with one occurrence that nobody has debriefed. */
-export async function withOccurrence(trainer: Visitor, more: object = {}): Promise<{ pilotId: string; occurrenceId: string }> {
+export async function withOccurrence(
+  trainer: Visitor,
+  more: object = {},
+): Promise<{ pilotId: string; occurrenceId: string }> {
   const [pilotId, occurrenceId] = [id(), id()];
   await trainer.put(`/pilots/${pilotId}`, PILOT);
   await trainer.put(`/occurrences/${occurrenceId}`, occurrence(pilotId, more));
@@ -126,8 +204,13 @@ export async function withOccurrence(trainer: Visitor, more: object = {}): Promi
 }
 
 /** A pilot with one open weakness, logged and confirmed over the API. */
-export async function withWeakness(trainer: Visitor): Promise<{ pilotId: string; occurrenceId: string; weaknessId: string }> {
+export async function withWeakness(
+  trainer: Visitor,
+): Promise<{ pilotId: string; occurrenceId: string; weaknessId: string }> {
   const { pilotId, occurrenceId } = await withOccurrence(trainer);
-  const { body } = await trainer.put<{ weaknessId: string }>(`/occurrences/${occurrenceId}/confirmation`, confirmation());
+  const { body } = await trainer.put<{ weaknessId: string }>(
+    `/occurrences/${occurrenceId}/confirmation`,
+    confirmation(),
+  );
   return { pilotId, occurrenceId, weaknessId: body.weaknessId };
 }

@@ -4,10 +4,75 @@ import { climb, forward, hold, mix, sideways, turn } from '../legs';
 const FIELD = { windFromDeg: 0, wayOut: 'up' } as const;
 
 export const HEAD_SCENES: Readonly<Record<string, Scene>> = {
-  'return-takeover': { ...FIELD, start: { x: 0, y: 34, z: 20, noseDeg: 0 }, marks: [{ is: 'pad', x: 0, y: 6, label: 'home' }], legs: [hold(1, 'Return begins by itself'), ...turn(180), mix({ pitch: 0.4 }, 3), hold(0.8, 'Cancel'), mix({ pitch: 0.5, throttle: -0.3 }, 7, 'Fly it home by hand'), hold(0.8)] },
-  'turn-back-call': { start: { x: 0, y: 8, z: 8, noseDeg: 0 }, windFromDeg: 180, wayOut: 'up', marks: [{ is: 'mark', x: 0, y: 32, label: 'computed point' }], legs: [mix({ pitch: 0.5 }, 8.8, 'Out, wind behind'), hold(0.8, '"Turning back": before the point'), ...turn(180), mix({ pitch: 0.5 }, 6, 'Home, against it'), hold(0.8)] },
-  'land-by-reserve': { ...FIELD, start: { x: 0, y: 12, z: 5, noseDeg: 0 }, marks: [{ is: 'pad', x: 0, y: 6, label: 'pad' }], legs: [hold(1, 'First warning: home'), ...forward(-6), mix({ throttle: -0.4 }, 4.5, 'Feet down at the reserve'), mix({ throttle: -0.2 }, 2.5), hold(1)] },
-  'pause-then-talk': { ...FIELD, start: { x: -5, y: 12, z: 3, noseDeg: 0 }, marks: [{ is: 'mark', x: 5, y: 12 }], legs: [...climb(0.5), ...forward(2), ...sideways(5), hold(1.2, 'Somebody speaks: craft first'), hold(1.2, 'It stands: now answer'), ...sideways(5, 'Go on')] },
-  'release-drill': { ...FIELD, start: { x: 0, y: 8, z: 3, noseDeg: 0 }, marks: [{ is: 'mark', x: 0, y: 16 }], legs: [mix({ pitch: 0.5, roll: 0.2, yaw: 0.1, throttle: 0.1 }, 3, 'Flying'), hold(2.2, '"Let go!": all sticks, wait until it stands')] },
-  'leave-low': { ...FIELD, start: { x: 0, y: 22, z: 18, noseDeg: 0 }, marks: [], legs: [hold(1, 'Bird'), mix({ pitch: -0.3, throttle: -0.5 }, 5, 'Down and away, slowly'), hold(1), ...climb(-2)] },
+  'return-takeover': {
+    ...FIELD,
+    start: { x: 0, y: 34, z: 20, noseDeg: 0 },
+    marks: [{ is: 'pad', x: 0, y: 6, label: 'home' }],
+    legs: [
+      hold(1, 'Return begins by itself'),
+      ...turn(180),
+      mix({ pitch: 0.4 }, 3),
+      hold(0.8, 'Cancel'),
+      mix({ pitch: 0.5, throttle: -0.3 }, 7, 'Fly it home by hand'),
+      hold(0.8),
+    ],
+  },
+  'turn-back-call': {
+    start: { x: 0, y: 8, z: 8, noseDeg: 0 },
+    windFromDeg: 180,
+    wayOut: 'up',
+    marks: [{ is: 'mark', x: 0, y: 32, label: 'computed point' }],
+    legs: [
+      mix({ pitch: 0.5 }, 8.8, 'Out, wind behind'),
+      hold(0.8, '"Turning back": before the point'),
+      ...turn(180),
+      mix({ pitch: 0.5 }, 6, 'Home, against it'),
+      hold(0.8),
+    ],
+  },
+  'land-by-reserve': {
+    ...FIELD,
+    start: { x: 0, y: 12, z: 5, noseDeg: 0 },
+    marks: [{ is: 'pad', x: 0, y: 6, label: 'pad' }],
+    legs: [
+      hold(1, 'First warning: home'),
+      ...forward(-6),
+      mix({ throttle: -0.4 }, 4.5, 'Feet down at the reserve'),
+      mix({ throttle: -0.2 }, 2.5),
+      hold(1),
+    ],
+  },
+  'pause-then-talk': {
+    ...FIELD,
+    start: { x: -5, y: 12, z: 3, noseDeg: 0 },
+    marks: [{ is: 'mark', x: 5, y: 12 }],
+    legs: [
+      ...climb(0.5),
+      ...forward(2),
+      ...sideways(5),
+      hold(1.2, 'Somebody speaks: craft first'),
+      hold(1.2, 'It stands: now answer'),
+      ...sideways(5, 'Go on'),
+    ],
+  },
+  'release-drill': {
+    ...FIELD,
+    start: { x: 0, y: 8, z: 3, noseDeg: 0 },
+    marks: [{ is: 'mark', x: 0, y: 16 }],
+    legs: [
+      mix({ pitch: 0.5, roll: 0.2, yaw: 0.1, throttle: 0.1 }, 3, 'Flying'),
+      hold(2.2, '"Let go!": all sticks, wait until it stands'),
+    ],
+  },
+  'leave-low': {
+    ...FIELD,
+    start: { x: 0, y: 22, z: 18, noseDeg: 0 },
+    marks: [],
+    legs: [
+      hold(1, 'Bird'),
+      mix({ pitch: -0.3, throttle: -0.5 }, 5, 'Down and away, slowly'),
+      hold(1),
+      ...climb(-2),
+    ],
+  },
 };

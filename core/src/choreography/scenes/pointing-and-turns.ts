@@ -1,75 +1,265 @@
 import type { Scene } from '../scene';
-import { climb, curve, forward, hold, type Leg, mix, orbit, powered, pushed, sideways, slide, turn } from '../legs';
+import {
+  climb,
+  curve,
+  forward,
+  hold,
+  type Leg,
+  mix,
+  orbit,
+  powered,
+  pushed,
+  sideways,
+  slide,
+  turn,
+} from '../legs';
 
 /** Held, moved a little and stopped, in a quarter. */
-const quarter: readonly Leg[] = [hold(1.6, 'Hold'), ...sideways(1.2, 'A little aside, stop'), ...sideways(-1.2), ...forward(1, 'A little ahead, stop'), ...forward(-1)];
+const quarter: readonly Leg[] = [
+  hold(1.6, 'Hold'),
+  ...sideways(1.2, 'A little aside, stop'),
+  ...sideways(-1.2),
+  ...forward(1, 'A little ahead, stop'),
+  ...forward(-1),
+];
 /** Half a ring of 8 m round the pilot, the tail to the middle: sideways at 2 m/s, and yaw the same way. */
-const halfRing = mix({ roll: 0.4, yaw: (2 / 8) * (180 / Math.PI) / 90 }, (Math.PI * 8) / 2, 'Ring round yourself, tail always to you');
+const halfRing = mix(
+  { roll: 0.4, yaw: ((2 / 8) * (180 / Math.PI)) / 90 },
+  (Math.PI * 8) / 2,
+  'Ring round yourself, tail always to you',
+);
 const at = (y: number, noseDeg: number) => ({ x: 0, y, z: 3, noseDeg });
 const FIELD = { windFromDeg: 0, wayOut: 'up' } as const;
 
 export const POINTING_AND_TURNS_SCENES: Readonly<Record<string, Scene>> = {
-  'side-on-hover': { ...FIELD, start: at(10, -90), marks: [{ is: 'mark', x: 0, y: 10 }], legs: quarter, side: 'nose-left', sides: { 'nose-right': { start: at(10, 90), legs: quarter } } },
-  'nose-in-hover': { ...FIELD, start: at(12, 180), marks: [{ is: 'mark', x: 0, y: 12 }], legs: [hold(0.8, 'Nose to you: roll and pitch mirror, yaw does not'), ...quarter] },
+  'side-on-hover': {
+    ...FIELD,
+    start: at(10, -90),
+    marks: [{ is: 'mark', x: 0, y: 10 }],
+    legs: quarter,
+    side: 'nose-left',
+    sides: { 'nose-right': { start: at(10, 90), legs: quarter } },
+  },
+  'nose-in-hover': {
+    ...FIELD,
+    start: at(12, 180),
+    marks: [{ is: 'mark', x: 0, y: 12 }],
+    legs: [hold(0.8, 'Nose to you: roll and pitch mirror, yaw does not'), ...quarter],
+  },
   'clock-hover': {
-    ...FIELD, start: at(10, 0), marks: [{ is: 'mark', x: 0, y: 10 }], legs: [...quarter, ...turn(90, 'Quarter turn'), ...quarter], side: 'tail-on',
-    sides: { 'nose-left': { start: at(10, -90), legs: quarter }, 'nose-in': { start: at(10, 180), legs: quarter }, 'nose-right': { start: at(10, 90), legs: quarter } },
+    ...FIELD,
+    start: at(10, 0),
+    marks: [{ is: 'mark', x: 0, y: 10 }],
+    legs: [...quarter, ...turn(90, 'Quarter turn'), ...quarter],
+    side: 'tail-on',
+    sides: {
+      'nose-left': { start: at(10, -90), legs: quarter },
+      'nose-in': { start: at(10, 180), legs: quarter },
+      'nose-right': { start: at(10, 90), legs: quarter },
+    },
   },
   'lead-walk': {
-    ...FIELD, start: at(6, 0), walks: true, marks: [{ is: 'mark', x: 0, y: 10 }, { is: 'mark', x: 5, y: 15 }, { is: 'mark', x: 5, y: 21 }, { is: 'mark', x: 0, y: 26 }],
-    legs: [...forward(5, 'Forward, yaw, forward: always tail-on'), ...turn(45), ...forward(6), ...turn(-45), ...forward(5), ...turn(-45), ...forward(6)],
+    ...FIELD,
+    start: at(6, 0),
+    walks: true,
+    marks: [
+      { is: 'mark', x: 0, y: 10 },
+      { is: 'mark', x: 5, y: 15 },
+      { is: 'mark', x: 5, y: 21 },
+      { is: 'mark', x: 0, y: 26 },
+    ],
+    legs: [
+      ...forward(5, 'Forward, yaw, forward: always tail-on'),
+      ...turn(45),
+      ...forward(6),
+      ...turn(-45),
+      ...forward(5),
+      ...turn(-45),
+      ...forward(6),
+    ],
   },
   'tail-in-ring': {
-    ...FIELD, start: at(8, 0), marks: [], side: 'clockwise',
+    ...FIELD,
+    start: at(8, 0),
+    marks: [],
+    side: 'clockwise',
     // Round the pilot with the tail to the middle: sideways one way, yaw the same way.
-    legs: [halfRing, hold(0.6), ...forward(0.5, 'Mend the distance with pitch'), ...forward(-0.5), halfRing, hold(0.6)],
+    legs: [
+      halfRing,
+      hold(0.6),
+      ...forward(0.5, 'Mend the distance with pitch'),
+      ...forward(-0.5),
+      halfRing,
+      hold(0.6),
+    ],
   },
   'banked-s': {
-    ...FIELD, start: { x: -14, y: 12, z: 6, noseDeg: 90 }, marks: [{ is: 'post', x: -14, y: 16 }, { is: 'post', x: 14, y: 16 }],
-    legs: [mix({ pitch: 0.5 }, 11.2, 'Across, in front'), powered(curve(6, -180, 'Turn away from yourself'), 0.08), mix({ pitch: 0.5 }, 11.2, 'And back'), powered(curve(6, 180, 'Away again'), 0.08), hold(0.6)],
+    ...FIELD,
+    start: { x: -14, y: 12, z: 6, noseDeg: 90 },
+    marks: [
+      { is: 'post', x: -14, y: 16 },
+      { is: 'post', x: 14, y: 16 },
+    ],
+    legs: [
+      mix({ pitch: 0.5 }, 11.2, 'Across, in front'),
+      powered(curve(6, -180, 'Turn away from yourself'), 0.08),
+      mix({ pitch: 0.5 }, 11.2, 'And back'),
+      powered(curve(6, 180, 'Away again'), 0.08),
+      hold(0.6),
+    ],
   },
   'home-by-readout': {
-    ...FIELD, start: { x: 12, y: 32, z: 12, noseDeg: 130 }, marks: [{ is: 'pad', x: 0, y: 6, label: 'home' }],
-    legs: [hold(1, 'Yawed unseen. Which way?'), mix({ pitch: 0.4 }, 1.2, 'Pulse forward: distance falls?'), hold(1), ...turn(70, 'Turn until it says home'), mix({ pitch: 0.5 }, 8, 'Bring it in'), hold(1)],
+    ...FIELD,
+    start: { x: 12, y: 32, z: 12, noseDeg: 130 },
+    marks: [{ is: 'pad', x: 0, y: 6, label: 'home' }],
+    legs: [
+      hold(1, 'Yawed unseen. Which way?'),
+      mix({ pitch: 0.4 }, 1.2, 'Pulse forward: distance falls?'),
+      hold(1),
+      ...turn(70, 'Turn until it says home'),
+      mix({ pitch: 0.5 }, 8, 'Bring it in'),
+      hold(1),
+    ],
   },
   'look-away-recover': {
-    ...FIELD, start: at(12, 0), marks: [{ is: 'mark', x: 0, y: 12 }],
-    legs: [hold(1, 'Look away'), pushed({ x: 5, y: 4, noseDeg: 140 }, 3, 'Moved by the trainer'), hold(1.2, 'Look: name the nose'), mix({ pitch: 0.4 }, 1.6, 'First move right'), hold(0.8), ...sideways(0.8),  ...turn(-140, 'Tail round'), hold(0.6)],
+    ...FIELD,
+    start: at(12, 0),
+    marks: [{ is: 'mark', x: 0, y: 12 }],
+    legs: [
+      hold(1, 'Look away'),
+      pushed({ x: 5, y: 4, noseDeg: 140 }, 3, 'Moved by the trainer'),
+      hold(1.2, 'Look: name the nose'),
+      mix({ pitch: 0.4 }, 1.6, 'First move right'),
+      hold(0.8),
+      ...sideways(0.8),
+      ...turn(-140, 'Tail round'),
+      hold(0.6),
+    ],
   },
   'relative-mode-discipline': {
-    ...FIELD, start: at(8, 0), marks: [{ is: 'mark', x: 0, y: 8 }],
-    legs: [hold(1, 'Tail aligned: on'), ...sideways(3), ...turn(60), ...[...sideways(-3, 'It moves as you see it, wherever the nose is'), ...forward(2), ...forward(-2)].map((leg) => ({ ...leg, pilotRelative: true })), ...turn(-60, 'Tail-on again: off'), hold(1)],
+    ...FIELD,
+    start: at(8, 0),
+    marks: [{ is: 'mark', x: 0, y: 8 }],
+    legs: [
+      hold(1, 'Tail aligned: on'),
+      ...sideways(3),
+      ...turn(60),
+      ...[...sideways(-3, 'It moves as you see it, wherever the nose is'), ...forward(2), ...forward(-2)].map(
+        (leg) => ({ ...leg, pilotRelative: true }),
+      ),
+      ...turn(-60, 'Tail-on again: off'),
+      hold(1),
+    ],
   },
   'yaw-alone': {
-    ...FIELD, start: { x: 0, y: 10, z: 8, noseDeg: 0 }, marks: [{ is: 'mark', x: 0, y: 20 }],
-    legs: [mix({ pitch: 0.4 }, 3, 'Forward'), slide({ yaw: 0.5 }, 2, 'Yaw 90°: the path runs on'), slide({ roll: -0.3 }, 2, 'The lean is on the other side now'), mix({ pitch: -0.2 }, 1.2, 'Recover'), hold(0.8)],
+    ...FIELD,
+    start: { x: 0, y: 10, z: 8, noseDeg: 0 },
+    marks: [{ is: 'mark', x: 0, y: 20 }],
+    legs: [
+      mix({ pitch: 0.4 }, 3, 'Forward'),
+      slide({ yaw: 0.5 }, 2, 'Yaw 90°: the path runs on'),
+      slide({ roll: -0.3 }, 2, 'The lean is on the other side now'),
+      mix({ pitch: -0.2 }, 1.2, 'Recover'),
+      hold(0.8),
+    ],
   },
   'lean-and-lift': {
-    ...FIELD, start: { x: 0, y: 8, z: 8, noseDeg: 0 }, marks: [{ is: 'mark', x: 0, y: 8, label: '80 m clear ahead' }],
-    legs: [mix({ pitch: 0.3, throttle: 0.06 }, 3, '15° for 3 s'), pushed({ z: -0.36 }, 0.8), mix({ pitch: 0.5, throttle: 0.16 }, 2, '25° for 2 s: more power'), pushed({ z: -0.64 }, 0.8), mix({ pitch: 0.7, throttle: 0.3 }, 1, '35° for 1 s: more still'), pushed({ z: -0.6 }, 1)],
+    ...FIELD,
+    start: { x: 0, y: 8, z: 8, noseDeg: 0 },
+    marks: [{ is: 'mark', x: 0, y: 8, label: '80 m clear ahead' }],
+    legs: [
+      mix({ pitch: 0.3, throttle: 0.06 }, 3, '15° for 3 s'),
+      pushed({ z: -0.36 }, 0.8),
+      mix({ pitch: 0.5, throttle: 0.16 }, 2, '25° for 2 s: more power'),
+      pushed({ z: -0.64 }, 0.8),
+      mix({ pitch: 0.7, throttle: 0.3 }, 1, '35° for 1 s: more still'),
+      pushed({ z: -0.6 }, 1),
+    ],
   },
   'roll-then-look': {
-    ...FIELD, start: { x: 0, y: 10, z: 40, noseDeg: 0 }, marks: [], side: 'right',
-    legs: [mix({ pitch: 0.4 }, 2, 'Straight'), mix({ pitch: 0.3, roll: 0.4 }, 1.6, 'Roll: it slides'), slide({ yaw: 0.42, roll: 0.2 }, 1.4, 'Yaw until the ground comes straight at you'), mix({ pitch: 0.45 }, 2.5, 'Nose on the path'), hold(0.6)],
+    ...FIELD,
+    start: { x: 0, y: 10, z: 40, noseDeg: 0 },
+    marks: [],
+    side: 'right',
+    legs: [
+      mix({ pitch: 0.4 }, 2, 'Straight'),
+      mix({ pitch: 0.3, roll: 0.4 }, 1.6, 'Roll: it slides'),
+      slide({ yaw: 0.42, roll: 0.2 }, 1.4, 'Yaw until the ground comes straight at you'),
+      mix({ pitch: 0.45 }, 2.5, 'Nose on the path'),
+      hold(0.6),
+    ],
   },
-  'circle-both-ways': { ...FIELD, start: { x: -12, y: 24, z: 5.5, noseDeg: 0 }, marks: [{ is: 'post', x: 0, y: 24, label: 'middle' }], side: 'clockwise', legs: [powered(curve(12, 360, 'Both sticks together, nose on the path'), 0.06), hold(0.6)] },
+  'circle-both-ways': {
+    ...FIELD,
+    start: { x: -12, y: 24, z: 5.5, noseDeg: 0 },
+    marks: [{ is: 'post', x: 0, y: 24, label: 'middle' }],
+    side: 'clockwise',
+    legs: [powered(curve(12, 360, 'Both sticks together, nose on the path'), 0.06), hold(0.6)],
+  },
   'circle-height-steps': {
-    ...FIELD, start: { x: -10, y: 18, z: 6, noseDeg: 0 }, marks: [{ is: 'mark', x: -10, y: 23, label: '3 m here' }, { is: 'mark', x: 10, y: 23, label: '6 m here' }],
-    legs: [mix({ pitch: 0.5, throttle: -0.375 }, 4, 'Down on this straight'), curve(10, 180, 'Level round'), mix({ pitch: 0.5, throttle: 0.375 }, 4, 'Up on the next'), curve(10, 180), hold(0.6)],
+    ...FIELD,
+    start: { x: -10, y: 18, z: 6, noseDeg: 0 },
+    marks: [
+      { is: 'mark', x: -10, y: 23, label: '3 m here' },
+      { is: 'mark', x: 10, y: 23, label: '6 m here' },
+    ],
+    legs: [
+      mix({ pitch: 0.5, throttle: -0.375 }, 4, 'Down on this straight'),
+      curve(10, 180, 'Level round'),
+      mix({ pitch: 0.5, throttle: 0.375 }, 4, 'Up on the next'),
+      curve(10, 180),
+      hold(0.6),
+    ],
   },
   'figure-eight': {
-    ...FIELD, start: { x: 0, y: 20, z: 5, noseDeg: 0 }, marks: [{ is: 'post', x: -10, y: 20 }, { is: 'post', x: 10, y: 20 }],
+    ...FIELD,
+    start: { x: 0, y: 20, z: 5, noseDeg: 0 },
+    marks: [
+      { is: 'post', x: -10, y: 20 },
+      { is: 'post', x: 10, y: 20 },
+    ],
     legs: [curve(10, 360, 'Round one'), curve(10, -360, 'Cross in the middle, round the other'), hold(0.6)],
   },
-  'orbit-the-post': { ...FIELD, start: { x: 0, y: 12, z: 4, noseDeg: 0 }, marks: [{ is: 'post', x: 0, y: 22, height: 2 }], side: 'clockwise', legs: [orbit(10, 1, 'Roll and yaw against each other, nose on the post'), hold(0.6)] },
+  'orbit-the-post': {
+    ...FIELD,
+    start: { x: 0, y: 12, z: 4, noseDeg: 0 },
+    marks: [{ is: 'post', x: 0, y: 22, height: 2 }],
+    side: 'clockwise',
+    legs: [orbit(10, 1, 'Roll and yaw against each other, nose on the post'), hold(0.6)],
+  },
   'safe-posture': {
-    ...FIELD, start: { x: 0, y: 18, z: 45, noseDeg: 0 }, marks: [], legs: [
-      pushed({ x: 4, y: 4, z: -3, noseDeg: 75 }, 1.5, 'Upset'), slide({ yaw: -0.4 }, 0.8, 'Yaw: look along the path'), mix({ roll: -0.3, throttle: 0.2 }, 0.6, 'Level with roll'), mix({ pitch: -0.25, throttle: 0.2 }, 0.8, 'Slow with pitch'), mix({ pitch: 0.15 }, 2.5, 'Still creeping forward: do not try to hover'),
+    ...FIELD,
+    start: { x: 0, y: 18, z: 45, noseDeg: 0 },
+    marks: [],
+    legs: [
+      pushed({ x: 4, y: 4, z: -3, noseDeg: 75 }, 1.5, 'Upset'),
+      slide({ yaw: -0.4 }, 0.8, 'Yaw: look along the path'),
+      mix({ roll: -0.3, throttle: 0.2 }, 0.6, 'Level with roll'),
+      mix({ pitch: -0.25, throttle: 0.2 }, 0.8, 'Slow with pitch'),
+      mix({ pitch: 0.15 }, 2.5, 'Still creeping forward: do not try to hover'),
     ],
   },
   'outside-lean': {
-    ...FIELD, start: { x: -12, y: 24, z: 12, noseDeg: 0 }, marks: [{ is: 'post', x: 0, y: 24 }], side: 'right',
-    legs: [{ ...curve(12, 270, 'Rolled to the outside, pushed round'), sticks: { ...curve(12, 270).sticks, roll: -0.3 } }, hold(0.8)],
+    ...FIELD,
+    start: { x: -12, y: 24, z: 12, noseDeg: 0 },
+    marks: [{ is: 'post', x: 0, y: 24 }],
+    side: 'right',
+    legs: [
+      {
+        ...curve(12, 270, 'Rolled to the outside, pushed round'),
+        sticks: { ...curve(12, 270).sticks, roll: -0.3 },
+      },
+      hold(0.8),
+    ],
   },
-  'slow-vertical': { ...FIELD, start: { x: 0, y: 12, z: 20, noseDeg: 0 }, marks: [{ is: 'mark', x: 0, y: 12 }], legs: [mix({ throttle: -0.4 }, 20, 'Straight down, slower than a quarter of hover wash'), hold(1), ...climb(1)] },
+  'slow-vertical': {
+    ...FIELD,
+    start: { x: 0, y: 12, z: 20, noseDeg: 0 },
+    marks: [{ is: 'mark', x: 0, y: 12 }],
+    legs: [
+      mix({ throttle: -0.4 }, 20, 'Straight down, slower than a quarter of hover wash'),
+      hold(1),
+      ...climb(1),
+    ],
+  },
 };

@@ -8,49 +8,142 @@ import { layOut } from './lay-out';
 const TODAY = '2026-03-10';
 const FIELD: Conditions = { windMps: 1.5, place: 'open' };
 let made = 0;
-const reps = (count: number, met: (i: number) => boolean, more: Partial<Rep> = {}): Rep[] => Array.from({ length: count }, (_, i) => {
-  made += 1;
-  return { id: `r${made}`, drillId: 'tail-in-hover', purpose: 'practice', met: met(i), side: null, band: 'calm', flownOn: 'craft', mode: 'position-hold', pilotRelative: false, day: '2026-03-08', flownAt: new Date(Date.parse('2026-03-08T09:00:00Z') + made * 60_000).toISOString(), takenBack: false, ...more } as Rep;
-});
+const reps = (count: number, met: (i: number) => boolean, more: Partial<Rep> = {}): Rep[] =>
+  Array.from({ length: count }, (_, i) => {
+    made += 1;
+    return {
+      id: `r${made}`,
+      drillId: 'tail-in-hover',
+      purpose: 'practice',
+      met: met(i),
+      side: null,
+      band: 'calm',
+      flownOn: 'craft',
+      mode: 'position-hold',
+      pilotRelative: false,
+      day: '2026-03-08',
+      flownAt: new Date(Date.parse('2026-03-08T09:00:00Z') + made * 60_000).toISOString(),
+      takenBack: false,
+      ...more,
+    } as Rep;
+  });
 
 function pilot(causeId: string, flown: readonly Rep[], more: Partial<PilotToday> = {}): PilotToday {
   const drillIds = proposePlan(causeId, 'position-hold').map((planned) => planned.drillId);
-  const moves: Move[] = [{ id: 'm', kind: 'opened', at: '2026-03-01T09:00:00.000Z', reason: null, undoes: null }];
-  const clearance = clearanceOf({ causeId, keyDrills: drillIds.filter((id) => ['half-thumb', 'tail-in-hover', 'into-wind-hover', 'crab-leg'].includes(id)), pilot: { mode: 'position-hold', windLimitMps: 6 }, rule: DEFAULT_RULE, moves, reps: flown });
-  return { pilotId: 'runa', windLimitMps: 6, reps: flown, weaknesses: [{ weaknessId: 'w', causeId, drillIds, rule: DEFAULT_RULE, clearance, severity: 3 }], ...more };
+  const moves: Move[] = [
+    { id: 'm', kind: 'opened', at: '2026-03-01T09:00:00.000Z', reason: null, undoes: null },
+  ];
+  const clearance = clearanceOf({
+    causeId,
+    keyDrills: drillIds.filter((id) =>
+      ['half-thumb', 'tail-in-hover', 'into-wind-hover', 'crab-leg'].includes(id),
+    ),
+    pilot: { mode: 'position-hold', windLimitMps: 6 },
+    rule: DEFAULT_RULE,
+    moves,
+    reps: flown,
+  });
+  return {
+    pilotId: 'runa',
+    windLimitMps: 6,
+    reps: flown,
+    weaknesses: [{ weaknessId: 'w', causeId, drillIds, rule: DEFAULT_RULE, clearance, severity: 3 }],
+    ...more,
+  };
 }
 
 test('a beginner practises, easier than the standard; a test is offered once most tries should come off', () => {
-  const beginner = candidatesFor([pilot('overcontrol', reps(6, (i) => i < 2))], FIELD, TODAY);
+  const beginner = candidatesFor(
+    [
+      pilot(
+        'overcontrol',
+        reps(6, (i) => i < 2),
+      ),
+    ],
+    FIELD,
+    TODAY,
+  );
   const hover = beginner.blocks.filter((block) => block.drillId === 'tail-in-hover');
   expect(hover.map((block) => block.purpose)).toEqual(['practice', 'practice', 'practice']);
   expect(hover[1]!.gain).toBeLessThan(hover[0]!.gain);
   expect(hover[0]!.level).toBeLessThan(0);
   expect(hover[0]!.why).toContain('easier than the standard');
 
-  const able = candidatesFor([pilot('overcontrol', reps(40, (i) => i % 10 !== 0))], FIELD, TODAY).blocks.filter((block) => block.drillId === 'tail-in-hover');
+  const able = candidatesFor(
+    [
+      pilot(
+        'overcontrol',
+        reps(40, (i) => i % 10 !== 0),
+      ),
+    ],
+    FIELD,
+    TODAY,
+  ).blocks.filter((block) => block.drillId === 'tail-in-hover');
   const test = able.find((block) => block.purpose === 'test')!;
   expect(test).toMatchObject({ level: 0, reps: 5 });
   expect(test.why).toMatch(/brings the chart, calm wind, .*another day/);
   // Past seven in ten it is mixed: two halves that stay apart.
-  expect(able.filter((block) => block.purpose === 'practice').map((block) => block.apartFrom !== null)).toEqual([true, true]);
+  expect(
+    able.filter((block) => block.purpose === 'practice').map((block) => block.apartFrom !== null),
+  ).toEqual([true, true]);
   expect(test.gain).toBeGreaterThan(able[0]!.gain);
 });
 
-test('wind over the pilot\'s limit grounds the pilot, and a restriction refuses what it rules out, in words', () => {
-  const windy = candidatesFor([pilot('overcontrol', reps(20, () => true))], { ...FIELD, windMps: 6.5 }, TODAY);
+test("wind over the pilot's limit grounds the pilot, and a restriction refuses what it rules out, in words", () => {
+  const windy = candidatesFor(
+    [
+      pilot(
+        'overcontrol',
+        reps(20, () => true),
+      ),
+    ],
+    { ...FIELD, windMps: 6.5 },
+    TODAY,
+  );
   expect(windy.blocks).toEqual([]);
-  expect(windy.notToday[0]).toMatchObject({ refused: true, words: expect.stringContaining('limit {v:6.0}') as string });
-  const carried = candidatesFor([pilot('wind-displacement', reps(20, () => true))], { ...FIELD, windMps: 5 }, TODAY);
+  expect(windy.notToday[0]).toMatchObject({
+    refused: true,
+    words: expect.stringContaining('limit {v:6.0}') as string,
+  });
+  const carried = candidatesFor(
+    [
+      pilot(
+        'wind-displacement',
+        reps(20, () => true),
+      ),
+    ],
+    { ...FIELD, windMps: 5 },
+    TODAY,
+  );
   expect(carried.blocks).toEqual([]);
   expect(carried.notToday.some((each) => each.words.includes('no more than {v:4.0}'))).toBe(true);
 });
 
 test('a check that is due is all that is offered for its weakness; one that is not yet due lets it rest', () => {
-  const ready = [...reps(5, () => true, { drillId: 'tail-in-hover', purpose: 'test', day: '2026-03-02', flownAt: '2026-03-02T09:00:00.000Z' }), ...reps(5, () => true, { purpose: 'test', day: '2026-03-03', band: 'light', flownAt: '2026-03-03T09:00:00.000Z' })];
+  const ready = [
+    ...reps(5, () => true, {
+      drillId: 'tail-in-hover',
+      purpose: 'test',
+      day: '2026-03-02',
+      flownAt: '2026-03-02T09:00:00.000Z',
+    }),
+    ...reps(5, () => true, {
+      purpose: 'test',
+      day: '2026-03-03',
+      band: 'light',
+      flownAt: '2026-03-03T09:00:00.000Z',
+    }),
+  ];
   const withKey = (now: string) => {
     const own = pilot('overcontrol', ready);
-    const clearance = clearanceOf({ causeId: 'overcontrol', keyDrills: ['tail-in-hover'], pilot: { mode: 'position-hold', windLimitMps: 4 }, rule: DEFAULT_RULE, moves: [{ id: 'm', kind: 'opened', at: '2026-03-01T09:00:00.000Z', reason: null, undoes: null }], reps: ready });
+    const clearance = clearanceOf({
+      causeId: 'overcontrol',
+      keyDrills: ['tail-in-hover'],
+      pilot: { mode: 'position-hold', windLimitMps: 4 },
+      rule: DEFAULT_RULE,
+      moves: [{ id: 'm', kind: 'opened', at: '2026-03-01T09:00:00.000Z', reason: null, undoes: null }],
+      reps: ready,
+    });
     return candidatesFor([{ ...own, weaknesses: [{ ...own.weaknesses[0]!, clearance }] }], FIELD, now);
   };
   expect(withKey('2026-03-10').blocks.map((block) => block.purpose)).toEqual(['check']);
@@ -60,17 +153,35 @@ test('a check that is due is all that is offered for its weakness; one that is n
 
 test('simulator-first drills go to the simulator first, and two weaknesses share a drill instead of repeating it', () => {
   const one = pilot('orientation-nose-in', []);
-  expect(candidatesFor([one], FIELD, TODAY).beforeFlying.some((each) => each.drillId === 'nose-in-hover' && each.words.includes('simulator'))).toBe(true);
-  const both = { ...one, weaknesses: [...one.weaknesses, ...pilot('orientation-side-on', []).weaknesses.map((each) => ({ ...each, weaknessId: 'w2' }))] };
+  expect(
+    candidatesFor([one], FIELD, TODAY).beforeFlying.some(
+      (each) => each.drillId === 'nose-in-hover' && each.words.includes('simulator'),
+    ),
+  ).toBe(true);
+  const both = {
+    ...one,
+    weaknesses: [
+      ...one.weaknesses,
+      ...pilot('orientation-side-on', []).weaknesses.map((each) => ({ ...each, weaknessId: 'w2' })),
+    ],
+  };
   const shared = candidatesFor([both], FIELD, TODAY);
   const weaknessesOf = new Map<string, Set<string>>();
-  for (const each of [...shared.blocks, ...shared.beforeFlying]) weaknessesOf.set(each.drillId, (weaknessesOf.get(each.drillId) ?? new Set()).add(each.weaknessId));
+  for (const each of [...shared.blocks, ...shared.beforeFlying])
+    weaknessesOf.set(each.drillId, (weaknessesOf.get(each.drillId) ?? new Set()).add(each.weaknessId));
   for (const weaknesses of weaknessesOf.values()) expect(weaknesses.size).toBe(1);
   expect(shared.notToday.some((each) => each.words.includes('counts here too'))).toBe(true);
 });
 
 test('a worse ending next time weighs more: of two pilots with one pack the one in more danger flies', () => {
-  const own = (pilotId: string, severity: number) => { const base = pilot('overcontrol', reps(10, (i) => i % 2 === 0), { pilotId }); return { ...base, weaknesses: base.weaknesses.map((each) => ({ ...each, severity })) }; };
+  const own = (pilotId: string, severity: number) => {
+    const base = pilot(
+      'overcontrol',
+      reps(10, (i) => i % 2 === 0),
+      { pilotId },
+    );
+    return { ...base, weaknesses: base.weaknesses.map((each) => ({ ...each, severity })) };
+  };
   const { blocks } = candidatesFor([own('a', 2), own('b', 5)], FIELD, TODAY);
   expect(layOut(blocks, { packs: 1, packMinutes: 8, minutes: null }).packs[0]!.pilotId).toBe('b');
 });

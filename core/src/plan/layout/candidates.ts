@@ -62,9 +62,21 @@ export interface Candidates {
 }
 
 /** One attempt and getting back to its start, s (from memory). */
-const SECONDS_A_REP: Readonly<Record<DrillGroupId, number>> = { hands: 40, hover: 60, pointing: 40, turns: 50, wash: 45, obstacles: 40, air: 55, head: 45 };
+const SECONDS_A_REP: Readonly<Record<DrillGroupId, number>> = {
+  hands: 40,
+  hover: 60,
+  pointing: 40,
+  turns: 50,
+  wash: 45,
+  obstacles: 40,
+  air: 55,
+  head: 45,
+};
 const PRACTICE_REPS = 6;
-/** A drill that is still being learnt may fill so many blocks of a day, each bringing less than the one before. */
+/**
+ * A drill that is still being learnt may fill so many blocks of a day, each bringing less than the one
+ * before.
+ */
 const BLOCKS_OF_ONE = 3;
 const TIRING = 0.8;
 const MIXED_REPS = 3;
@@ -73,7 +85,10 @@ const TEST_REPS = 5;
 const READY_FOR_TEST = 0.6;
 /** Blocked until about so many of ten come off, then mixed. */
 const MIXED_FROM = 0.7;
-/** What a practice rep at the right difficulty brings, against a whole chart from nothing to its limit: a house assumption. */
+/**
+ * What a practice rep at the right difficulty brings, against a whole chart from nothing to its limit: a
+ * house assumption.
+ */
 const LEARNT_A_REP = 0.012;
 const USUAL_SEVERITY = 3;
 const LATELY = 10;
@@ -82,7 +97,8 @@ const LATELY = 10;
 const chanceOfCheck = (chance: number): number => {
   const choose = [1, 5, 10, 10, 5, 1];
   let sum = 0;
-  for (let met = CHECK_MET_NEEDED; met <= CHECK_ATTEMPTS; met += 1) sum += choose[met]! * chance ** met * (1 - chance) ** (CHECK_ATTEMPTS - met);
+  for (let met = CHECK_MET_NEEDED; met <= CHECK_ATTEMPTS; met += 1)
+    sum += choose[met]! * chance ** met * (1 - chance) ** (CHECK_ATTEMPTS - met);
   return sum;
 };
 
@@ -97,13 +113,22 @@ interface Around {
 
 /** The side whose chart is furthest behind, of a deciding drill; the first side of another. */
 function sideBehind(drillId: string, { charts }: Clearance): Side | null {
-  const open = charts.filter((chart) => chart.drillId === drillId && chart.side !== null && chart.curve.reachedAt === null);
-  return [...open].sort((a, b) => a.curve.share - b.curve.share)[0]?.side ?? drillOf(drillId).sides[0] ?? null;
+  const open = charts.filter(
+    (chart) => chart.drillId === drillId && chart.side !== null && chart.curve.reachedAt === null,
+  );
+  return (
+    [...open].sort((a, b) => a.curve.share - b.curve.share)[0]?.side ?? drillOf(drillId).sides[0] ?? null
+  );
 }
 
-const minutesFor = (drillId: string, reps: number) => Math.ceil((reps * SECONDS_A_REP[drillOf(drillId).group]) / 60);
+const minutesFor = (drillId: string, reps: number) =>
+  Math.ceil((reps * SECONDS_A_REP[drillOf(drillId).group]) / 60);
 
-function blocksOf(weakness: WeaknessToday, drillId: string, { pilot, conditions, today }: Around): readonly Block[] {
+function blocksOf(
+  weakness: WeaknessToday,
+  drillId: string,
+  { pilot, conditions, today }: Around,
+): readonly Block[] {
   const drill = drillOf(drillId);
   const flown = pilot.reps.filter((rep) => rep.drillId === drillId && !rep.takenBack);
   const ability = abilityIn(drill.group, pilot.reps, today);
@@ -116,92 +141,233 @@ function blocksOf(weakness: WeaknessToday, drillId: string, { pilot, conditions,
   const { clearance, rule } = weakness;
   const side = sideBehind(drillId, clearance);
   // What the pilot has met before need not come before it again today.
-  const after = [...allBefore(drillId)].filter((id) => !pilot.reps.some((rep) => rep.drillId === id && rep.met && !rep.takenBack));
-  const base = { pilotId: pilot.pilotId, weaknessId: weakness.weaknessId, causeId: weakness.causeId, drillId, side, isNew: flown.length === 0, after };
+  const after = [...allBefore(drillId)].filter(
+    (id) => !pilot.reps.some((rep) => rep.drillId === id && rep.met && !rep.takenBack),
+  );
+  const base = {
+    pilotId: pilot.pilotId,
+    weaknessId: weakness.weaknessId,
+    causeId: weakness.causeId,
+    drillId,
+    side,
+    isNew: flown.length === 0,
+    after,
+  };
   const idOf = (part: string) => [pilot.pilotId, weakness.weaknessId, drillId, part].join('/');
   const decides = clearance.charts.some((chart) => chart.drillId === drillId);
-  const open = clearance.charts.filter((chart) => chart.drillId === drillId && chart.curve.reachedAt === null);
+  const open = clearance.charts.filter(
+    (chart) => chart.drillId === drillId && chart.curve.reachedAt === null,
+  );
   const behind = open.find((chart) => chart.side === side) ?? open[0];
 
   const left = decides ? 1 - (behind?.curve.share ?? 1) : 0.5;
   const fit = Math.max(0, 1 - Math.abs(easier - 0.775) / 0.775);
   const practiceGain = (reps: number) => weight * reps * LEARNT_A_REP * fit * left;
-  const levelWords = level === 0 ? 'at the standard' : `${level === -2 ? 'two steps' : 'a step'} ${level < 0 ? 'easier' : 'harder'} than the standard`;
+  const levelWords =
+    level === 0
+      ? 'at the standard'
+      : `${level === -2 ? 'two steps' : 'a step'} ${level < 0 ? 'easier' : 'harder'} than the standard`;
   const practiceWhy = `Practice ${levelWords}: about ${percent(easier)} should come off`;
-  const practice: readonly Block[] = comingOff >= MIXED_FROM
-    ? (['a', 'b'] as const).map((half) => ({ ...base, id: idOf(`practice-${half}`), purpose: 'practice' as const, level, reps: MIXED_REPS, minutes: minutesFor(drillId, MIXED_REPS), gain: practiceGain(MIXED_REPS), apartFrom: idOf(`practice-${half === 'a' ? 'b' : 'a'}`), why: `${practiceWhy}; mixed, since ${percent(comingOff)} came off lately.` }))
-    : Array.from({ length: BLOCKS_OF_ONE }, (_, i) => ({
-      ...base, id: idOf(`practice-${i + 1}`), purpose: 'practice' as const, level, reps: PRACTICE_REPS, minutes: minutesFor(drillId, PRACTICE_REPS), gain: practiceGain(PRACTICE_REPS) * TIRING ** i, apartFrom: null,
-      why: `${practiceWhy}; in one go until seven in ten come off.`,
-    }));
+  const practice: readonly Block[] =
+    comingOff >= MIXED_FROM
+      ? (['a', 'b'] as const).map((half) => ({
+          ...base,
+          id: idOf(`practice-${half}`),
+          purpose: 'practice' as const,
+          level,
+          reps: MIXED_REPS,
+          minutes: minutesFor(drillId, MIXED_REPS),
+          gain: practiceGain(MIXED_REPS),
+          apartFrom: idOf(`practice-${half === 'a' ? 'b' : 'a'}`),
+          why: `${practiceWhy}; mixed, since ${percent(comingOff)} came off lately.`,
+        }))
+      : Array.from({ length: BLOCKS_OF_ONE }, (_, i) => ({
+          ...base,
+          id: idOf(`practice-${i + 1}`),
+          purpose: 'practice' as const,
+          level,
+          reps: PRACTICE_REPS,
+          minutes: minutesFor(drillId, PRACTICE_REPS),
+          gain: practiceGain(PRACTICE_REPS) * TIRING ** i,
+          apartFrom: null,
+          why: `${practiceWhy}; in one go until seven in ten come off.`,
+        }));
 
   if (!decides || chance < READY_FOR_TEST || !behind) {
     const shown = decides && !behind;
     if (!shown) return practice;
   }
   const lattice = new ScoreLattice(rule);
-  const chart = behind ? Math.max(0, Math.min(1 - behind.curve.share, (TEST_REPS * (chance * lattice.rise - (1 - chance) * lattice.fall)) / behind.curve.limit)) / clearance.charts.length : 0;
+  const chart = behind
+    ? Math.max(
+        0,
+        Math.min(
+          1 - behind.curve.share,
+          (TEST_REPS * (chance * lattice.rise - (1 - chance) * lattice.fall)) / behind.curve.limit,
+        ),
+      ) / clearance.charts.length
+    : 0;
   const once = 1 - (1 - chance) ** TEST_REPS;
   const band = windBandOf(conditions.windMps);
-  const newBand = bandsWanted(drillId, pilot.windLimitMps).includes(band) && clearance.coverage.some((cell) => cell.drillId === drillId && !cell.shown && typeof cell.what === 'object' && 'band' in cell.what && cell.what.band === band);
-  const newSide = clearance.coverage.some((cell) => cell.drillId === drillId && !cell.shown && (cell.what === 'craft' || ('side' in cell.what && cell.what.side === side)));
-  const coverage = clearance.coverage.length === 0 ? 0 : ((newBand ? 1 : 0) + (newSide ? 1 : 0)) * (once / clearance.coverage.length);
+  const newBand =
+    bandsWanted(drillId, pilot.windLimitMps).includes(band) &&
+    clearance.coverage.some(
+      (cell) =>
+        cell.drillId === drillId &&
+        !cell.shown &&
+        typeof cell.what === 'object' &&
+        'band' in cell.what &&
+        cell.what.band === band,
+    );
+  const newSide = clearance.coverage.some(
+    (cell) =>
+      cell.drillId === drillId &&
+      !cell.shown &&
+      (cell.what === 'craft' || ('side' in cell.what && cell.what.side === side)),
+  );
+  const coverage =
+    clearance.coverage.length === 0
+      ? 0
+      : ((newBand ? 1 : 0) + (newSide ? 1 : 0)) * (once / clearance.coverage.length);
   const days = clearance.days.find((each) => each.drillId === drillId)?.days ?? [];
-  const day = days.length < rule.passDays && !days.includes(today) ? once / (rule.passDays * clearance.days.length) : 0;
+  const day =
+    days.length < rule.passDays && !days.includes(today) ? once / (rule.passDays * clearance.days.length) : 0;
   const gain = weight * (chart + coverage + day);
-  const brings = [chart > 0 ? 'the chart' : null, newBand ? `${band} wind` : null, newSide ? 'a side not yet shown' : null, day > 0 ? 'another day' : null].filter(Boolean);
-  const test: readonly Block[] = gain <= 0 ? [] : [{ ...base, id: idOf('test'), purpose: 'test', level: 0, reps: TEST_REPS, minutes: minutesFor(drillId, TEST_REPS), gain, apartFrom: null, why: `Test, said beforehand: brings ${brings.join(', ')}; ${percent(chance)} should be met.` }];
+  const brings = [
+    chart > 0 ? 'the chart' : null,
+    newBand ? `${band} wind` : null,
+    newSide ? 'a side not yet shown' : null,
+    day > 0 ? 'another day' : null,
+  ].filter(Boolean);
+  const test: readonly Block[] =
+    gain <= 0
+      ? []
+      : [
+          {
+            ...base,
+            id: idOf('test'),
+            purpose: 'test',
+            level: 0,
+            reps: TEST_REPS,
+            minutes: minutesFor(drillId, TEST_REPS),
+            gain,
+            apartFrom: null,
+            why: `Test, said beforehand: brings ${brings.join(', ')}; ${percent(chance)} should be met.`,
+          },
+        ];
   return behind ? [...practice, ...test] : test;
 }
 
 function checkBlocks(weakness: WeaknessToday, { pilot, today }: Around): readonly Block[] {
   const { clearance } = weakness;
   const tally = (clearance.watch?.next ?? clearance.check)!.drills;
-  return tally.filter((drill) => !drill.passed).map(({ drillId, met, missed }) => {
-    const ability = abilityIn(drillOf(drillId).group, pilot.reps, today);
-    const reps = CHECK_ATTEMPTS - met - missed;
-    return {
-      id: [pilot.pilotId, weakness.weaknessId, drillId, 'check'].join('/'), pilotId: pilot.pilotId, weaknessId: weakness.weaknessId, causeId: weakness.causeId, drillId, side: drillOf(drillId).sides[0] ?? null,
-      purpose: 'check' as const, level: 0 as const, reps, minutes: minutesFor(drillId, reps), gain: (weakness.severity / USUAL_SEVERITY) * (0.5 + 0.5 * chanceOfCheck(chanceMet(ability, drillId))) / tally.length,
-      isNew: false, after: [], apartFrom: null, why: clearance.watch ? 'The check on watch is due: fresh, before anything else.' : 'The check is due: fresh, before anything else.',
-    };
-  });
+  return tally
+    .filter((drill) => !drill.passed)
+    .map(({ drillId, met, missed }) => {
+      const ability = abilityIn(drillOf(drillId).group, pilot.reps, today);
+      const reps = CHECK_ATTEMPTS - met - missed;
+      return {
+        id: [pilot.pilotId, weakness.weaknessId, drillId, 'check'].join('/'),
+        pilotId: pilot.pilotId,
+        weaknessId: weakness.weaknessId,
+        causeId: weakness.causeId,
+        drillId,
+        side: drillOf(drillId).sides[0] ?? null,
+        purpose: 'check' as const,
+        level: 0 as const,
+        reps,
+        minutes: minutesFor(drillId, reps),
+        gain:
+          ((weakness.severity / USUAL_SEVERITY) * (0.5 + 0.5 * chanceOfCheck(chanceMet(ability, drillId)))) /
+          tally.length,
+        isNew: false,
+        after: [],
+        apartFrom: null,
+        why: clearance.watch
+          ? 'The check on watch is due: fresh, before anything else.'
+          : 'The check is due: fresh, before anything else.',
+      };
+    });
 }
 
-/** Everything that could be flown today by these pilots, what each would bring, and what is kept back and why. */
+/**
+ * Everything that could be flown today by these pilots, what each would bring, and what is kept back and why.
+ */
 export function candidatesFor(pilots: readonly PilotToday[], conditions: Conditions, today: Day): Candidates {
   const blocks: Block[] = [];
   const notToday: NotToday[] = [];
   const beforeFlying: BeforeFlying[] = [];
   for (const pilot of pilots) {
-    const open = pilot.weaknesses.filter(({ clearance }) => ['open', 'drilling', 'ready-for-check'].includes(clearance.state));
+    const open = pilot.weaknesses.filter(({ clearance }) =>
+      ['open', 'drilling', 'ready-for-check'].includes(clearance.state),
+    );
     const around: Around = { pilot, conditions, today, restricting: open };
     const taken = new Set<string>();
     for (const weakness of pilot.weaknesses) {
       const next = nextStep(weakness.clearance, today);
-      const say = (drillId: string | null, words: string, refused = false) => notToday.push({ pilotId: pilot.pilotId, drillId, causeId: weakness.causeId, words, refused });
-      const offered = next.do === 'check' ? checkBlocks(weakness, around) : next.do === 'drill' ? weakness.drillIds.flatMap((drillId): readonly Block[] => {
-        const drill = drillOf(drillId);
-        const shared = taken.has(drillId);
-        taken.add(drillId);
-        // Its reps count wherever it decides: it is flown once.
-        if (shared) { say(drillId, `${drill.name} is flown for another weakness today and counts here too.`); return []; }
-        if (drill.kind !== 'flown') { beforeFlying.push({ pilotId: pilot.pilotId, weaknessId: weakness.weaknessId, drillId, words: drill.dose }); return []; }
-        const flown = pilot.reps.filter((rep) => rep.drillId === drillId && !rep.takenBack);
-        if (drill.simulator === 'first' && !flown.some((rep) => rep.met)) {
-          beforeFlying.push({ pilotId: pilot.pilotId, weaknessId: weakness.weaknessId, drillId, words: `On the simulator first: ${PRACTICE_REPS} reps, until one comes off.` });
-          return [];
-        }
-        return blocksOf(weakness, drillId, around);
-      }) : [];
-      if (next.do === 'wait') say(null, `Rests until the check on ${next.until}: practice now would move it.`);
+      const say = (drillId: string | null, words: string, refused = false) =>
+        notToday.push({ pilotId: pilot.pilotId, drillId, causeId: weakness.causeId, words, refused });
+      const offered =
+        next.do === 'check'
+          ? checkBlocks(weakness, around)
+          : next.do === 'drill'
+            ? weakness.drillIds.flatMap((drillId): readonly Block[] => {
+                const drill = drillOf(drillId);
+                const shared = taken.has(drillId);
+                taken.add(drillId);
+                // Its reps count wherever it decides: it is flown once.
+                if (shared) {
+                  say(drillId, `${drill.name} is flown for another weakness today and counts here too.`);
+                  return [];
+                }
+                if (drill.kind !== 'flown') {
+                  beforeFlying.push({
+                    pilotId: pilot.pilotId,
+                    weaknessId: weakness.weaknessId,
+                    drillId,
+                    words: drill.dose,
+                  });
+                  return [];
+                }
+                const flown = pilot.reps.filter((rep) => rep.drillId === drillId && !rep.takenBack);
+                if (drill.simulator === 'first' && !flown.some((rep) => rep.met)) {
+                  beforeFlying.push({
+                    pilotId: pilot.pilotId,
+                    weaknessId: weakness.weaknessId,
+                    drillId,
+                    words: `On the simulator first: ${PRACTICE_REPS} reps, until one comes off.`,
+                  });
+                  return [];
+                }
+                return blocksOf(weakness, drillId, around);
+              })
+            : [];
+      if (next.do === 'wait')
+        say(null, `Rests until the check on ${next.until}: practice now would move it.`);
       if (next.do === 'sign') say(null, 'The check is passed: it waits for your signature.');
       for (const block of offered) {
-        const broken = conditions.windMps > pilot.windLimitMps
-          ? [`The wind is {v:${conditions.windMps.toFixed(1)}} and this pilot's limit {v:${pilot.windLimitMps.toFixed(1)}}: not today, or on the simulator.`]
-          : brokenBy({ drillId: block.drillId, flownOn: 'craft', place: conditions.place, windMps: conditions.windMps, windLimitMps: pilot.windLimitMps }, around.restricting).map((each) => each.words);
+        const broken =
+          conditions.windMps > pilot.windLimitMps
+            ? [
+                `The wind is {v:${conditions.windMps.toFixed(1)}} and this pilot's limit {v:${pilot.windLimitMps.toFixed(1)}}: not today, or on the simulator.`,
+              ]
+            : brokenBy(
+                {
+                  drillId: block.drillId,
+                  flownOn: 'craft',
+                  place: conditions.place,
+                  windMps: conditions.windMps,
+                  windLimitMps: pilot.windLimitMps,
+                },
+                around.restricting,
+              ).map((each) => each.words);
         if (broken.length === 0) blocks.push(block);
-        else if (!notToday.some((each) => each.refused && each.pilotId === block.pilotId && each.drillId === block.drillId)) say(block.drillId, broken[0]!, true);
+        else if (
+          !notToday.some(
+            (each) => each.refused && each.pilotId === block.pilotId && each.drillId === block.drillId,
+          )
+        )
+          say(block.drillId, broken[0]!, true);
       }
     }
   }

@@ -7,27 +7,38 @@ export async function up(db: Knex): Promise<void> {
     alter table schools enable row level security;
     create policy own_school on schools to skelby_app using (id = nullif(current_setting('skelby.school', true), '')::uuid);
 
-    ${schoolTable('accounts', `
+    ${schoolTable(
+      'accounts',
+      `
       email text not null unique,
       name text not null,
       password_hash text not null,
-      role text not null check (role in ('trainer'))`)}
+      role text not null check (role in ('trainer'))`,
+    )}
 
-    ${schoolTable('sessions', `
+    ${schoolTable(
+      'sessions',
+      `
       account_id uuid not null,
       token_hash bytea not null unique,
       created_at timestamptz not null default now(),
       expires_at timestamptz not null,
-      ${refers('account_id', 'accounts')}`)}
+      ${refers('account_id', 'accounts')}`,
+    )}
 
-    ${schoolTable('pilots', `
+    ${schoolTable(
+      'pilots',
+      `
       name text not null,
       stick_layout smallint not null check (stick_layout between 1 and 4),
       mode text not null,
       wind_limit_mps double precision not null check (wind_limit_mps > 0),
-      note text not null default ''`)}
+      note text not null default ''`,
+    )}
 
-    ${schoolTable('craft', `
+    ${schoolTable(
+      'craft',
+      `
       name text not null,
       mode text not null,
       mass_kg double precision not null,
@@ -37,15 +48,21 @@ export async function up(db: Knex): Promise<void> {
       thrust_to_weight double precision not null,
       top_speed_mps double precision not null,
       has_pause_switch boolean not null,
-      note text not null default ''`)}
+      note text not null default ''`,
+    )}
 
-    ${schoolTable('sites', `
+    ${schoolTable(
+      'sites',
+      `
       name text not null,
       place text not null,
       tallest_m double precision not null,
-      note text not null default ''`)}
+      note text not null default ''`,
+    )}
 
-    ${schoolTable('flights', `
+    ${schoolTable(
+      'flights',
+      `
       pilot_id uuid not null,
       craft_id uuid not null,
       site_id uuid not null,
@@ -53,19 +70,25 @@ export async function up(db: Knex): Promise<void> {
       packs smallint not null check (packs > 0),
       minutes double precision not null check (minutes > 0),
       wind_mps double precision not null check (wind_mps >= 0),
-      ${refers('pilot_id', 'pilots')}, ${refers('craft_id', 'craft')}, ${refers('site_id', 'sites')}`)}
+      ${refers('pilot_id', 'pilots')}, ${refers('craft_id', 'craft')}, ${refers('site_id', 'sites')}`,
+    )}
     create index flights_of_pilot on flights (school_id, pilot_id, day desc);
 
-    ${schoolTable('clearing_rules', `
+    ${schoolTable(
+      'clearing_rules',
+      `
       in_force_from timestamptz not null default now(),
       unacceptable_miss_percent smallint not null,
       acceptable_miss_percent smallint not null,
       risk_percent smallint not null,
       planned_reps smallint not null,
       pass_days smallint not null,
-      check_gap_days smallint not null`)}
+      check_gap_days smallint not null`,
+    )}
 
-    ${schoolTable('weaknesses', `
+    ${schoolTable(
+      'weaknesses',
+      `
       pilot_id uuid not null,
       cause_id text not null,
       rule_id uuid not null,
@@ -76,10 +99,13 @@ export async function up(db: Knex): Promise<void> {
       signed_early boolean not null default false,
       rungs double precision[] not null default '{0,0,0,0,0}',
       unique (school_id, pilot_id, cause_id),
-      ${refers('pilot_id', 'pilots')}, ${refers('rule_id', 'clearing_rules')}`)}
+      ${refers('pilot_id', 'pilots')}, ${refers('rule_id', 'clearing_rules')}`,
+    )}
     comment on column weaknesses.state is 'Worked out from moves and reps after every change; kept here so that lists need not work it out again.';
 
-    ${schoolTable('occurrences', `
+    ${schoolTable(
+      'occurrences',
+      `
       pilot_id uuid not null,
       kind text not null check (kind in ('crash', 'near-miss')),
       cause_id text not null,
@@ -98,11 +124,14 @@ export async function up(db: Knex): Promise<void> {
       ${refers('pilot_id', 'pilots')}, ${refers('craft_id', 'craft')}, ${refers('site_id', 'sites')},
       ${refers('weakness_id', 'weaknesses')}, ${refers('logged_by', 'accounts')}, ${refers('confirmed_by', 'accounts')},
       check ((confirmed_cause_id is null) = (weakness_id is null)),
-      check (withdrawn_at is null or confirmed_cause_id is null)`)}
+      check (withdrawn_at is null or confirmed_cause_id is null)`,
+    )}
     create index occurrences_of_pilot on occurrences (school_id, pilot_id, happened_at desc);
     create index occurrences_to_debrief on occurrences (school_id, happened_at) where confirmed_cause_id is null and withdrawn_at is null;
 
-    ${schoolTable('moves', `
+    ${schoolTable(
+      'moves',
+      `
       weakness_id uuid not null,
       kind text not null,
       at timestamptz not null,
@@ -112,19 +141,25 @@ export async function up(db: Knex): Promise<void> {
       undoes uuid,
       reason text,
       ${refers('weakness_id', 'weaknesses')}, ${refers('occurrence_id', 'occurrences')},
-      ${refers('undoes', 'moves')}, ${refers('account_id', 'accounts')}`)}
+      ${refers('undoes', 'moves')}, ${refers('account_id', 'accounts')}`,
+    )}
     create index moves_of_weakness on moves (school_id, weakness_id);
 
-    ${schoolTable('plans', `
+    ${schoolTable(
+      'plans',
+      `
       weakness_id uuid not null,
       drill_ids text[] not null,
       reason text not null default '',
       made_at timestamptz not null default clock_timestamp(),
       account_id uuid,
-      ${refers('weakness_id', 'weaknesses')}, ${refers('account_id', 'accounts')}`)}
+      ${refers('weakness_id', 'weaknesses')}, ${refers('account_id', 'accounts')}`,
+    )}
     create index plans_of_weakness on plans (school_id, weakness_id, made_at desc);
 
-    ${schoolTable('reps', `
+    ${schoolTable(
+      'reps',
+      `
       weakness_id uuid not null,
       pilot_id uuid not null,
       drill_id text not null,
@@ -142,11 +177,14 @@ export async function up(db: Knex): Promise<void> {
       account_id uuid,
       taken_back_at timestamptz,
       taken_back_reason text,
-      ${refers('weakness_id', 'weaknesses')}, ${refers('pilot_id', 'pilots')}, ${refers('account_id', 'accounts')}`)}
+      ${refers('weakness_id', 'weaknesses')}, ${refers('pilot_id', 'pilots')}, ${refers('account_id', 'accounts')}`,
+    )}
     create index reps_of_weakness on reps (school_id, weakness_id, flown_at);
     create index reps_of_pilot on reps (school_id, pilot_id, flown_at desc);
 
-    ${schoolTable('events', `
+    ${schoolTable(
+      'events',
+      `
       at timestamptz not null default clock_timestamp(),
       account_id uuid,
       action text not null,
@@ -154,7 +192,8 @@ export async function up(db: Knex): Promise<void> {
       subject_id uuid not null,
       pilot_id uuid,
       reason text,
-      data jsonb not null default '{}'`)}
+      data jsonb not null default '{}'`,
+    )}
     create index events_of_subject on events (school_id, subject_id, at);
 
     create function refuse_change() returns trigger language plpgsql as $body$

@@ -1,7 +1,10 @@
 import type { Knex } from 'knex';
 import { refers, schoolTable } from '../school-table';
 
-/** Debriefs with every version kept, the school's own experience and units, and what the sums need to know of a craft. */
+/**
+ * Debriefs with every version kept, the school's own experience and units, and what the sums need to know of
+ * a craft.
+ */
 export async function up(db: Knex): Promise<void> {
   await db.raw(`
     alter table schools add column length_unit text not null default 'm', add column speed_unit text not null default 'm/s';
@@ -15,7 +18,9 @@ export async function up(db: Knex): Promise<void> {
       add column has_height_hold boolean, add column has_position_hold boolean, add column has_pilot_relative boolean, add column has_motor_stop boolean;
     alter table sites add column altitude_m double precision;
 
-    ${schoolTable('debriefs', `
+    ${schoolTable(
+      'debriefs',
+      `
       occurrence_id uuid not null,
       number integer not null check (number > 0),
       state text not null check (state in ('open', 'closed')),
@@ -27,16 +32,20 @@ export async function up(db: Knex): Promise<void> {
       recorded_at timestamptz not null default clock_timestamp(),
       account_id uuid,
       unique (school_id, occurrence_id, number),
-      ${refers('occurrence_id', 'occurrences')}, ${refers('account_id', 'accounts')}`)}
+      ${refers('occurrence_id', 'occurrences')}, ${refers('account_id', 'accounts')}`,
+    )}
     comment on column debriefs.lesson is 'What this version teaches the ranking; null: nothing.';
     create trigger only_added before update or delete or truncate on debriefs for each statement execute function refuse_change();
     grant select, insert on debriefs to skelby_app;
 
-    ${schoolTable('experiences', `
+    ${schoolTable(
+      'experiences',
+      `
       enabled boolean not null default true,
       lessons integer not null default 0,
       counts jsonb not null,
-      changed_at timestamptz not null default clock_timestamp()`)}
+      changed_at timestamptz not null default clock_timestamp()`,
+    )}
     grant select, insert, update on experiences to skelby_app;
 
     -- A cause confirmed elsewhere and brought in from a file opens no weakness by itself.

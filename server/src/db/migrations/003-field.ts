@@ -1,7 +1,10 @@
 import type { Knex } from 'knex';
 import { refers, schoolTable } from '../school-table';
 
-/** What work without signal needs: commands are done once, edits say what they were based on, and a weakness opened twice answers to both names. */
+/**
+ * What work without signal needs: commands are done once, edits say what they were based on, and a weakness
+ * opened twice answers to both names.
+ */
 export async function up(db: Knex): Promise<void> {
   await db.raw(`
     ${['pilots', 'craft', 'sites', 'flights', 'occurrences'].map((table) => `alter table ${table} add column revision integer not null default 1;`).join('\n    ')}
@@ -16,24 +19,32 @@ export async function up(db: Knex): Promise<void> {
     comment on column reps.level is 'How hard the rep was set, in steps from the standard; only reps at the standard, 0, are tests or checks.';
     comment on column reps.measure is 'What was measured, in the SI unit of the drill; null: judged by eye.';
 
-    ${schoolTable('commands', `
+    ${schoolTable(
+      'commands',
+      `
       account_id uuid,
       path text not null,
       recorded_at timestamptz not null default clock_timestamp(),
-      ${refers('account_id', 'accounts')}`)}
+      ${refers('account_id', 'accounts')}`,
+    )}
     comment on table commands is 'Keys of commands from phones that have been carried out; the same key again does nothing.';
     grant select, insert on commands to skelby_app;
 
-    ${schoolTable('training_sessions', `
+    ${schoolTable(
+      'training_sessions',
+      `
       day date not null,
       content jsonb not null,
       account_id uuid,
       changed_at timestamptz not null default now(),
-      ${refers('account_id', 'accounts')}`)}
+      ${refers('account_id', 'accounts')}`,
+    )}
     create index training_sessions_by_day on training_sessions (school_id, day desc);
     grant select, insert, update on training_sessions to skelby_app;
 
-    ${schoolTable('drill_versions', `
+    ${schoolTable(
+      'drill_versions',
+      `
       drill_id text not null,
       number integer not null check (number > 0),
       fields jsonb not null,
@@ -41,18 +52,22 @@ export async function up(db: Knex): Promise<void> {
       made_at timestamptz not null default clock_timestamp(),
       account_id uuid,
       unique (school_id, drill_id, number),
-      ${refers('account_id', 'accounts')}`)}
+      ${refers('account_id', 'accounts')}`,
+    )}
     create trigger only_added before update or delete or truncate on drill_versions for each statement execute function refuse_change();
     grant select, insert on drill_versions to skelby_app;
 
-    ${schoolTable('pilot_links', `
+    ${schoolTable(
+      'pilot_links',
+      `
       pilot_id uuid not null,
       token_hash bytea not null unique,
       made_at timestamptz not null default now(),
       expires_at timestamptz not null,
       revoked_at timestamptz,
       account_id uuid,
-      ${refers('pilot_id', 'pilots')}, ${refers('account_id', 'accounts')}`)}
+      ${refers('pilot_id', 'pilots')}, ${refers('account_id', 'accounts')}`,
+    )}
     comment on table pilot_links is 'Private links to a pilot''s own page: only a hash of the token is kept.';
     grant select, insert, update on pilot_links to skelby_app;
     -- Like a session, a link has to find its school before it can be in one.
@@ -64,9 +79,12 @@ export async function up(db: Knex): Promise<void> {
     revoke all on function pilot_by_token(bytea) from public;
     grant execute on function pilot_by_token(bytea) to skelby_app;
 
-    ${schoolTable('weakness_aliases', `
+    ${schoolTable(
+      'weakness_aliases',
+      `
       weakness_id uuid not null,
-      ${refers('weakness_id', 'weaknesses')}`)}
+      ${refers('weakness_id', 'weaknesses')}`,
+    )}
     comment on table weakness_aliases is 'Two trainers out of signal opened the same weakness under keys of their own: the second key leads to the first.';
     grant select, insert on weakness_aliases to skelby_app;
   `);

@@ -1,6 +1,9 @@
 import type { Knex } from 'knex';
 
-/** A check that failed stays failed: the reps with which it did are kept, since what is changed about a pilot later would judge them otherwise. */
+/**
+ * A check that failed stays failed: the reps with which it did are kept, since what is changed about a pilot
+ * later would judge them otherwise.
+ */
 export async function up(db: Knex): Promise<void> {
   await db.raw(`
     alter table weaknesses add column failed_at uuid[] not null default '{}';
