@@ -6,8 +6,8 @@ const pure = (displayName) => ({
   testEnvironment: 'node',
   transform: {
     '\\.tsx?$': [
-      'babel-jest',
-      { presets: ['babel-preset-expo'], caller: { name: 'metro', platform: 'web' } },
+      '@swc/jest',
+      { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } },
     ],
   },
   transformIgnorePatterns: ['/node_modules/'],

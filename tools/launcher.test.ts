@@ -109,7 +109,9 @@ test.each([
   [['demo', '--colour'], 'Unknown option'],
   [['serve', '--fresh'], '--fresh throws the demo database away'],
 ])('%j: %s', async (args, words) => {
-  const { code, said } = await skelby([...args, '--data', path.join(folder, 'unused')]).ended;
+  // A port of its own: a demo may be running on the usual one.
+  const port = args.includes('--port') ? [] : ['--port', String(await freePort())];
+  const { code, said } = await skelby([...args, ...port, '--data', path.join(folder, 'unused')]).ended;
   expect(code).toBe(1);
   expect(said).toContain(words);
 });

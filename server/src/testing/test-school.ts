@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type { Knex } from 'knex';
+import pg from 'pg';
 import { pino } from 'pino';
 import { v7 as uuid } from 'uuid';
 import { application } from '../application';
@@ -62,8 +63,8 @@ export class Visitor {
     return (await fetch(this.base + path, { headers: { Cookie: this.cookie } })).text();
   }
 
-  async signIn(email: string): Promise<this> {
-    const { status } = await this.ask('POST', '/api/sign-in', { email, password: PASSWORD });
+  async signIn(email: string, password = PASSWORD): Promise<this> {
+    const { status } = await this.ask('POST', '/api/sign-in', { email, password });
     if (status !== 200) throw new Error(`Sign-in answered ${status}.`);
     return this;
   }
@@ -80,10 +81,30 @@ export interface TestServer {
   readonly close: () => Promise<void>;
 }
 
+export interface TestServerOptions {
+  readonly appFolder?: string;
+  readonly isStopping?: () => boolean;
+  /** A dump to start from, as SQL. */
+  readonly restore?: string;
+  readonly beforeMigrating?: (db: Knex) => Promise<void>;
+}
+
+/** Restores over a connection of its own, since a dump changes the settings of the one it runs on. */
+async function restore(url: string, dump: string): Promise<void> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  try {
+    await client.query(
+      'do $$ begin create role skelby_app nologin; exception when duplicate_object or unique_violation then null; end $$',
+    );
+    await client.query(dump);
+  } finally {
+    await client.end();
+  }
+}
+
 /** The real server on a database of its own, in the throwaway cluster that `./skelby test` starts. */
-export async function startTestServer(
-  options: { appFolder?: string; isStopping?: () => boolean } = {},
-): Promise<TestServer> {
+export async function startTestServer(options: TestServerOptions = {}): Promise<TestServer> {
   const cluster = process.env['TEST_CLUSTER_URL'];
   if (!cluster) throw new Error('Server tests need a database: run them with ./skelby test --only unit');
   const name = `test_${randomUUID().replaceAll('-', '')}`;
@@ -91,7 +112,9 @@ export async function startTestServer(
   await admin.raw('create database ??', [name]);
   const url = new URL(cluster);
   url.pathname = `/${name}`;
+  if (options.restore) await restore(url.href, options.restore);
   const db = connect(url.href);
+  await options.beforeMigrating?.(db);
   await migrate(db);
   const log = pino({ level: 'silent' });
   const server: Server = application({
