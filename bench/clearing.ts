@@ -4,7 +4,7 @@ import { clearanceOf } from '@skelby/core/clearance/clearance';
 import { DEFAULT_RULE } from '@skelby/core/clearance/clearing-rule';
 import type { Move, Rep, WeaknessFacts } from '@skelby/core/clearance/facts';
 import { ScoreLattice } from '@skelby/core/clearance/score-lattice';
-import { addDays, type Day } from '@skelby/core/flying/day';
+import { addDays, type Day } from '@skelby/core/vocabulary/day';
 
 /**
  * A class of pilots whose true skill is known, put through the whole rule and through three simpler ones.

@@ -1,7 +1,7 @@
-import { craftFacts, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
-import { CENTRED, type ModeNow } from '@skelby/core/flight/control';
-import { craftModel } from '@skelby/core/flight/craft-model';
-import { Flight, STEP_S } from '@skelby/core/flight/flight';
+import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
+import { CENTRED, type ModeNow } from '@skelby/core/simulator/control/control';
+import { craftModel } from '@skelby/core/simulator/craft-model';
+import { Flight, STEP_S } from '@skelby/core/simulator/simulated-flight';
 import type { Page } from '@playwright/test';
 import { inBrowser } from './in-browser';
 

@@ -1,12 +1,12 @@
 import { drillOf } from '@skelby/core/drills/drills';
-import { craftModel } from '@skelby/core/flight/craft-model';
-import { craftFacts, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
-import { courseOf, MEASURED_DRILLS } from '@skelby/core/scoring/courses';
-import { scoreLog } from '@skelby/core/scoring/score';
-import { confusion } from '@skelby/core/synthetic/crashes';
-import { flyDrill } from '@skelby/core/synthetic/fly-drill';
-import { HABIT_SHOWS, HABITS, type Habit } from '@skelby/core/synthetic/habits';
-import { TRACK_COLUMNS, TrackWriter } from '@skelby/core/track/track';
+import { craftModel } from '@skelby/core/simulator/craft-model';
+import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
+import { courseOf, MEASURED_DRILLS } from '@skelby/core/assessment/exercises';
+import { scoreLog } from '@skelby/core/assessment/score';
+import { confusion } from '@skelby/core/synthetic-pilot/crashes';
+import { flyDrill } from '@skelby/core/synthetic-pilot/fly-drill';
+import { HABIT_SHOWS, HABITS, type Habit } from '@skelby/core/synthetic-pilot/habits';
+import { TRACK_COLUMNS, TrackWriter } from '@skelby/core/flight-log/flight-log';
 
 const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
 const WIND = { calm: 1, light: 3.5, breezy: 6 } as const;

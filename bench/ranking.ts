@@ -1,5 +1,5 @@
 import { answersOf } from '../core/src/evidence/evidence';
-import { craftFacts, USUAL_CRAFT } from '../core/src/flying/craft-facts';
+import { craftFacts, USUAL_CRAFT } from '../core/src/vocabulary/craft-facts';
 import { CASES } from '../core/src/ranking/cases';
 import { USUAL_ANSWERS } from '../core/src/causes/usual-answers';
 import type { Evidence } from '../core/src/evidence/evidence';

@@ -1,6 +1,6 @@
-import { LinkButton } from '../ui/Button';
-import { Note } from '../ui/Note';
-import { Screen } from '../ui/Screen';
+import { LinkButton } from '../shared/ui/Button';
+import { Note } from '../shared/ui/Note';
+import { Screen } from '../shared/ui/Screen';
 
 export default function NotFound() {
   return (

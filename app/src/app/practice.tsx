@@ -1,1 +1,1 @@
-export { LinkedPractice as default } from '../screens';
+export { LinkedPractice as default } from '../lazy';

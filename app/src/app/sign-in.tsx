@@ -1,1 +1,1 @@
-export { SignIn as default } from '../session/SignIn';
+export { SignIn as default } from '../shell/SignIn';

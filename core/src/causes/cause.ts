@@ -1,4 +1,4 @@
-import type { OnRelease } from '../flying/vocabulary';
+import type { OnRelease } from '../vocabulary/flying';
 
 export const FAMILIES = [
   { id: 'orientation', name: 'Orientation', hint: 'Did not know, or misread, where the nose pointed' },

@@ -2,7 +2,7 @@ import { CAUSES } from './causes';
 import { FAMILIES } from './cause';
 import { DRILLS, drillOf, isDrillId, isFlown } from '../drills/drills';
 import { allBefore, depthOf } from '../drills/prerequisites';
-import { AXES, type FlightMode } from '../flying/vocabulary';
+import { AXES, type FlightMode } from '../vocabulary/flying';
 import { keyDrillsFor } from '../plan/key-drills';
 import { planProblem, proposePlan } from '../plan/propose-plan';
 

@@ -1,4 +1,4 @@
-import { addDays, type Day } from '../flying/day';
+import { addDays, type Day } from '../vocabulary/day';
 import { clearanceOf } from './clearance';
 import { DEFAULT_RULE } from './clearing-rule';
 import type { Move, Rep, WeaknessFacts } from './facts';

@@ -1,6 +1,6 @@
 import type { Side } from '../drills/drill';
 import { drillOf } from '../drills/drills';
-import { addDays, type Day } from '../flying/day';
+import { addDays, type Day } from '../vocabulary/day';
 import { CheckTally, type DrillTally } from './check-tally';
 import { CHECK_MET_NEEDED } from './clearing-rule';
 import { whyNotCounted } from './counts-for-test';

@@ -1,7 +1,7 @@
 import { causeOf } from '../causes/causes';
 import type { Assistance } from '../drills/drill';
 import { drillOf } from '../drills/drills';
-import type { FlightMode } from '../flying/vocabulary';
+import type { FlightMode } from '../vocabulary/flying';
 import type { Rep } from './facts';
 
 const HOLD_OFF: readonly FlightMode[] = ['height-hold', 'self-level', 'rate'];

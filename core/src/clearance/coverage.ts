@@ -1,6 +1,6 @@
 import type { Side } from '../drills/drill';
 import { drillOf } from '../drills/drills';
-import { bandsUpTo, type WindBand } from '../flying/wind-band';
+import { bandsUpTo, type WindBand } from '../vocabulary/wind-band';
 import type { Rep } from './facts';
 
 export interface CoverageCell {

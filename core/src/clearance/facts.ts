@@ -1,7 +1,7 @@
 import type { Side } from '../drills/drill';
-import type { Day } from '../flying/day';
-import type { FlightMode } from '../flying/vocabulary';
-import type { WindBand } from '../flying/wind-band';
+import type { Day } from '../vocabulary/day';
+import type { FlightMode } from '../vocabulary/flying';
+import type { WindBand } from '../vocabulary/wind-band';
 import type { ClearingRule } from './clearing-rule';
 
 /** Practice teaches, test reps move the chart, check reps show that it was kept. */

@@ -1,4 +1,4 @@
-import type { Day } from '../flying/day';
+import type { Day } from '../vocabulary/day';
 import type { Clearance } from './clearance';
 
 /** What lists need to know of a weakness, without working it out again. */

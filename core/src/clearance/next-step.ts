@@ -1,4 +1,4 @@
-import { type Day } from '../flying/day';
+import { type Day } from '../vocabulary/day';
 import type { Clearance } from './clearance';
 
 /** What the trainer does next about a weakness. */

@@ -1,5 +1,5 @@
 import { createEmptyCard, forgetting_curve, fsrs, Rating } from 'ts-fsrs';
-import { daysBetween } from '../flying/day';
+import { daysBetween } from '../vocabulary/day';
 import { nextCheckDue } from './spaced-checks';
 
 const GAP = 7;

@@ -1,5 +1,5 @@
 import { createEmptyCard, fsrs, Rating } from 'ts-fsrs';
-import { addDays, type Day } from '../flying/day';
+import { addDays, type Day } from '../vocabulary/day';
 
 /** One check that was flown to its end. */
 export interface FlownCheck {

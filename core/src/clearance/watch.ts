@@ -1,4 +1,4 @@
-import { addDays, type Day } from '../flying/day';
+import { addDays, type Day } from '../vocabulary/day';
 import { CheckTally, type DrillTally } from './check-tally';
 import { whyNotCounted } from './counts-for-test';
 import type { Rep, WeaknessFacts } from './facts';

@@ -1,7 +1,7 @@
 import { causeOf } from '../causes/causes';
 import type { Answers } from '../evidence/question';
 import { labelOf, questionOf } from '../evidence/questions';
-import type { OccurrenceKind } from '../flying/vocabulary';
+import type { OccurrenceKind } from '../vocabulary/flying';
 
 /** One step from the first thing that went wrong to the outcome. */
 export interface Link {

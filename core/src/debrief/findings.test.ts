@@ -1,12 +1,12 @@
 import type { ValidationError } from 'yup';
 import { answersOf } from '../evidence/evidence';
-import { craftFacts, USUAL_CRAFT } from '../flying/craft-facts';
-import { fromSi, inUnits, sayQuantity, toSi } from '../flying/units';
+import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
+import { fromSi, inUnits, sayQuantity, toSi } from '../vocabulary/units';
 import { NO_EXPERIENCE } from '../ranking/experience';
 import { changesBy, countLessons, lessonOf, withLesson } from '../ranking/learn';
 import { modelWith } from '../ranking/model';
 import { rank } from '../ranking/rank';
-import { findingsShape } from '../shapes/debrief';
+import { findingsShape } from '../schemas/debrief';
 import { chainProblem, firstBreakable, proposeChain, withPrimary } from './chain';
 import { missingToClose, NO_FINDINGS, teaches } from './findings';
 import { isAtLeast, LIKELIHOODS, RISKS, riskOf, SEVERITIES } from './severity';

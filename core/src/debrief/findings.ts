@@ -1,5 +1,5 @@
 import type { Evidence } from '../evidence/evidence';
-import type { Place } from '../flying/vocabulary';
+import type { Place } from '../vocabulary/flying';
 import { chainProblem, type Link } from './chain';
 import { type Injury, isAtLeast, type Likelihood, type Severity } from './severity';
 

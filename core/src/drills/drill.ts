@@ -1,5 +1,5 @@
-import type { Axis, OnRelease } from '../flying/vocabulary';
-import type { WindBand } from '../flying/wind-band';
+import type { Axis, OnRelease } from '../vocabulary/flying';
+import type { WindBand } from '../vocabulary/wind-band';
 
 export const DRILL_GROUPS = [
   { id: 'hands', name: 'Hands' },

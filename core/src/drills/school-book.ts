@@ -1,4 +1,4 @@
-import type { Axis } from '../flying/vocabulary';
+import type { Axis } from '../vocabulary/flying';
 import type { Drill, DrillGroupId, DrillKind, SimulatorUse } from './drill';
 
 /** The words of a standard that a school may change. */

@@ -1,7 +1,7 @@
 import type { ValidationError } from 'yup';
-import { craftFacts, USUAL_CRAFT } from '../flying/craft-facts';
+import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import { QUESTIONS, questionOf } from './questions';
-import { evidenceShape } from '../shapes/evidence';
+import { evidenceShape } from '../schemas/evidence';
 import { answersOf, type Evidence, quarterOf, readable } from './evidence';
 import { SIGNS } from './signs';
 

@@ -1,4 +1,4 @@
-import type { CraftFacts, SpeedSetting } from '../flying/craft-facts';
+import type { CraftFacts, SpeedSetting } from '../vocabulary/craft-facts';
 import { airDensity } from '../reconstruct/air-density';
 import { chanceOver, together } from '../reconstruct/chance-over';
 import { stoppingFrom } from '../reconstruct/craft-stopping';
@@ -8,7 +8,7 @@ import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
 import { attitudeRange, detectionRange, oneMinuteOfArc } from '../reconstruct/sight-range';
 import { stoppingDistance } from '../reconstruct/stopping-distance';
 import { turnFold, WASH_INDEX_LIMIT } from '../reconstruct/turn-fold';
-import { washPlace } from '../reconstruct/wash-state';
+import { washPlace } from '../reconstruct/vortex-ring-state';
 import type { Answers, Judged } from './question';
 import type { Sign } from './sign';
 

@@ -1,4 +1,4 @@
-import type { CraftFacts } from '../flying/craft-facts';
+import type { CraftFacts } from '../vocabulary/craft-facts';
 
 /**
  * Answers that tell the same story are weighed together, so that one fact is not counted twice. Every

@@ -1,4 +1,4 @@
-import type { CraftFacts } from '../flying/craft-facts';
+import type { CraftFacts } from '../vocabulary/craft-facts';
 import type { Answers, Story } from './question';
 
 /**

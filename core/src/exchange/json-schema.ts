@@ -2,7 +2,7 @@ import { CAUSES } from '../causes/causes';
 import { DEBRIEF_STATES } from '../debrief/findings';
 import { INJURIES, LIKELIHOODS, SEVERITIES } from '../debrief/severity';
 import { QUESTIONS } from '../evidence/questions';
-import { KINDS_OF_OCCURRENCE } from '../flying/vocabulary';
+import { KINDS_OF_OCCURRENCE } from '../vocabulary/flying';
 
 export const JSON_FORMAT = 'skelby-occurrences';
 export const JSON_VERSION = 1;

@@ -1,7 +1,7 @@
 import type { Rep } from '../clearance/facts';
 import { depthOf } from '../drills/prerequisites';
 import { drillOf } from '../drills/drills';
-import { daysBetween, type Day } from '../flying/day';
+import { daysBetween, type Day } from '../vocabulary/day';
 
 /**
  * How hard a practice rep is set, against the standard: bigger gaps, more help, less wind, or the other way.

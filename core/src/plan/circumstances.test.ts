@@ -1,5 +1,5 @@
 import { CAUSES } from '../causes/causes';
-import { FLIGHT_MODES } from '../flying/vocabulary';
+import { FLIGHT_MODES } from '../vocabulary/flying';
 import { leftOutFor, weighedFor } from './circumstances';
 import { keyDrillsFor } from './key-drills';
 import { leftOutOf, PLAN_CEILING, proposePlan } from './propose-plan';

@@ -1,7 +1,7 @@
 import type { DrillGroupId } from '../drills/drill';
 import { drillOf } from '../drills/drills';
-import type { Place } from '../flying/vocabulary';
-import { bandsUpTo, WIND_BANDS, type WindBand, windBandOf } from '../flying/wind-band';
+import type { Place } from '../vocabulary/flying';
+import { bandsUpTo, WIND_BANDS, type WindBand, windBandOf } from '../vocabulary/wind-band';
 import { type Ability, chanceMet } from './ability';
 
 /**

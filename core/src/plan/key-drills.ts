@@ -1,6 +1,6 @@
 import type { Cause } from '../causes/cause';
 import { drillOf } from '../drills/drills';
-import { type FlightMode, onReleaseIn } from '../flying/vocabulary';
+import { type FlightMode, onReleaseIn } from '../vocabulary/flying';
 
 /** Whether a pilot who flies in this mode can fly the drill at all. */
 export function suits(drillId: string, mode: FlightMode): boolean {

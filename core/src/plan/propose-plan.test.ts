@@ -1,7 +1,7 @@
 import { CAUSES } from '../causes/causes';
 import { drillOf } from '../drills/drills';
 import { allBefore, depthOf } from '../drills/prerequisites';
-import { FLIGHT_MODES } from '../flying/vocabulary';
+import { FLIGHT_MODES } from '../vocabulary/flying';
 import { isProposal, PLAN_CEILING, proposePlan } from './propose-plan';
 
 const ids = (...args: Parameters<typeof proposePlan>) =>

@@ -1,7 +1,7 @@
 import { causeOf } from '../causes/causes';
 import { drillOf, isDrillId } from '../drills/drills';
 import { allBefore, depthOf } from '../drills/prerequisites';
-import type { FlightMode } from '../flying/vocabulary';
+import type { FlightMode } from '../vocabulary/flying';
 import { type Circumstances, leftOutFor, weighedFor } from './circumstances';
 import { keyDrillsFor, suits } from './key-drills';
 

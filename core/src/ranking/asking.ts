@@ -2,7 +2,7 @@ import type { Answers, Question, Story } from '../evidence/question';
 import { QUESTIONS } from '../evidence/questions';
 import type { Sign } from '../evidence/sign';
 import { SIGNS } from '../evidence/signs';
-import type { CraftFacts } from '../flying/craft-facts';
+import type { CraftFacts } from '../vocabulary/craft-facts';
 import { answerItem, says, signItem, type Stories } from './items';
 import { type Model, type PerCause, SURE } from './model';
 import { entropyOfScores, type Item, pooled, posterior } from './pooling';

@@ -2,7 +2,7 @@ import type { Answers, Story } from '../evidence/question';
 import { questionOf } from '../evidence/questions';
 import type { Sign } from '../evidence/sign';
 import { SIGNS } from '../evidence/signs';
-import type { CraftFacts } from '../flying/craft-facts';
+import type { CraftFacts } from '../vocabulary/craft-facts';
 import type { Model, PerCause } from './model';
 import { type Item, pooledForAll } from './pooling';
 

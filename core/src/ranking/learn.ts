@@ -1,6 +1,6 @@
 import type { Answers } from '../evidence/question';
 import { SIGNS } from '../evidence/signs';
-import type { CraftFacts } from '../flying/craft-facts';
+import type { CraftFacts } from '../vocabulary/craft-facts';
 import { type Experience, NO_EXPERIENCE } from './experience';
 import { says } from './items';
 import { CAUSE_IDS, modelWith } from './model';

@@ -1,7 +1,7 @@
 import type { Answers } from '../evidence/question';
 import { labelOf, questionOf } from '../evidence/questions';
 import { signOf } from '../evidence/signs';
-import type { CraftFacts } from '../flying/craft-facts';
+import type { CraftFacts } from '../vocabulary/craft-facts';
 import { Asking, type NextQuestion } from './asking';
 import { itemsOf, type Stories, storiesOf } from './items';
 import { CAUSE_IDS, type Model, modelWith } from './model';

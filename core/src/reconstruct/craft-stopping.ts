@@ -1,4 +1,4 @@
-import type { CraftFacts, SpeedSetting } from '../flying/craft-facts';
+import type { CraftFacts, SpeedSetting } from '../vocabulary/craft-facts';
 import { dragTime } from './drag-time';
 import type { StoppingFrom } from './stopping-distance';
 

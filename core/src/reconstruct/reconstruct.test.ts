@@ -14,7 +14,7 @@ import { failsafeFor, returnHeight } from './return-height';
 import { attitudeRange, detectionRange, oneMinuteOfArc } from './sight-range';
 import { fastestThatStops, stoppingDistance } from './stopping-distance';
 import { turnFold, washIndex } from './turn-fold';
-import { washPlace } from './wash-state';
+import { washPlace } from './vortex-ring-state';
 import { beaufort, windAtHeight } from './wind-at-height';
 import { alongTrack } from './wind-triangle';
 

@@ -1,4 +1,4 @@
-import type { Place } from '../flying/vocabulary';
+import type { Place } from '../vocabulary/flying';
 import { within } from './valid';
 
 /** Usual room above the tallest thing on the way, m. Common practice. */

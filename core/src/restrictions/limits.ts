@@ -1,4 +1,4 @@
-import type { Place } from '../flying/vocabulary';
+import type { Place } from '../vocabulary/flying';
 
 /** What has to be seen to before such a pilot flies. */
 export const NEEDS = {

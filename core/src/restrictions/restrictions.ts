@@ -1,7 +1,7 @@
 import { causeOf } from '../causes/causes';
 import { drillOf } from '../drills/drills';
-import type { SpeedSetting } from '../flying/craft-facts';
-import { type FlightMode, onReleaseIn, type Place } from '../flying/vocabulary';
+import type { SpeedSetting } from '../vocabulary/craft-facts';
+import { type FlightMode, onReleaseIn, type Place } from '../vocabulary/flying';
 import { LIMITS, type Need } from './limits';
 
 /** An open weakness, as far as it restricts. */

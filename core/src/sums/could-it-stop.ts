@@ -1,4 +1,4 @@
-import { SPEED_SETTINGS, type SpeedSetting } from '../flying/craft-facts';
+import { SPEED_SETTINGS, type SpeedSetting } from '../vocabulary/craft-facts';
 import { REACTION_S, stoppingFrom } from '../reconstruct/craft-stopping';
 import { fastestThatStops, type Stopping, stoppingDistance } from '../reconstruct/stopping-distance';
 import { amount, figure, metres, numberIn, speed, type Sum, told, toldChoice, usual } from './sum';

@@ -1,5 +1,5 @@
-import type { CraftFacts, SpeedSetting } from '../flying/craft-facts';
-import type { Place } from '../flying/vocabulary';
+import type { CraftFacts, SpeedSetting } from '../vocabulary/craft-facts';
+import type { Place } from '../vocabulary/flying';
 import { airDensity } from '../reconstruct/air-density';
 import { stoppingFrom } from '../reconstruct/craft-stopping';
 import { turnBackDistance } from '../reconstruct/energy-home';
@@ -7,7 +7,7 @@ import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
 import { type FailsafeAdvice, failsafeFor, returnHeight } from '../reconstruct/return-height';
 import { attitudeRange, detectionRange } from '../reconstruct/sight-range';
 import { stoppingDistance } from '../reconstruct/stopping-distance';
-import { QUIET_DESCENT_SHARE } from '../reconstruct/wash-state';
+import { QUIET_DESCENT_SHARE } from '../reconstruct/vortex-ring-state';
 import { brokenByFlight, type Restricting } from '../restrictions/restrictions';
 import { metres, speed } from './sum';
 

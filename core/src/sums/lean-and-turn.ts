@@ -1,4 +1,4 @@
-import type { SpeedSetting } from '../flying/craft-facts';
+import type { SpeedSetting } from '../vocabulary/craft-facts';
 import {
   heightLostInLean,
   loadFactor,

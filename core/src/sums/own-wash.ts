@@ -1,6 +1,6 @@
 import { airDensity } from '../reconstruct/air-density';
 import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
-import { QUIET_DESCENT_SHARE, type WashPlace, washPlace } from '../reconstruct/wash-state';
+import { QUIET_DESCENT_SHARE, type WashPlace, washPlace } from '../reconstruct/vortex-ring-state';
 import { amount, figure, numberIn, speed, type Sum, told, usual } from './sum';
 
 export interface WashDrawing extends WashPlace {

@@ -1,4 +1,4 @@
-import type { Place } from '../flying/vocabulary';
+import type { Place } from '../vocabulary/flying';
 import { FAILSAFE_WORDS, failsafeFor, RETURN_MARGIN_M, returnHeight } from '../reconstruct/return-height';
 import { amount, figure, metres, numberIn, type Sum, told, toldChoice, usual } from './sum';
 

@@ -1,5 +1,5 @@
 import type { Answers } from '../evidence/question';
-import type { CraftFacts } from '../flying/craft-facts';
+import type { CraftFacts } from '../vocabulary/craft-facts';
 
 export type SumUnit = 'm' | 'm/s' | '%' | 'spans' | '°' | '°/s' | 's' | 'min' | 'kg' | 'J' | '';
 

@@ -1,7 +1,7 @@
 import { answersOf } from '../evidence/evidence';
 import { NOTHING } from '../evidence/question';
 import { questionOf } from '../evidence/questions';
-import { craftFacts, USUAL_CRAFT } from '../flying/craft-facts';
+import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import type { StoppingDrawing } from './could-it-stop';
 import { flightCard, type FlightToBe } from './go-no-go';
 import { startOf, sumOf, SUMS, sumsFor, workOut } from './sums';

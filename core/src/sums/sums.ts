@@ -1,5 +1,5 @@
 import type { Answers } from '../evidence/question';
-import type { CraftFacts } from '../flying/craft-facts';
+import type { CraftFacts } from '../vocabulary/craft-facts';
 import { CARRIED_BY_AIR, type DriftDrawing } from './carried-by-air';
 import { COULD_IT_STOP, type StoppingDrawing } from './could-it-stop';
 import { GOT_HOME, type HomeDrawing } from './got-home';

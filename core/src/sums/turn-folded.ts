@@ -3,7 +3,7 @@ import { dragTime } from '../reconstruct/drag-time';
 import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
 import { yawRateAlongPath } from '../reconstruct/leaning';
 import { type Turn, turnFold, WASH_INDEX_LIMIT } from '../reconstruct/turn-fold';
-import type { SpeedSetting } from '../flying/craft-facts';
+import type { SpeedSetting } from '../vocabulary/craft-facts';
 import { amount, figure, numberIn, ofCraft, type Sum, told, usual } from './sum';
 
 export interface TurnDrawing extends Turn {

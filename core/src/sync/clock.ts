@@ -1,4 +1,4 @@
-import { type Day, isInstant } from '../flying/day';
+import { type Day, isInstant } from '../vocabulary/day';
 import type { Batch, Command } from './batch';
 
 const NEAR_ENOUGH_MS = 120_000;

@@ -1,7 +1,7 @@
 import { type ClearingRule, DEFAULT_RULE } from '@skelby/core/clearance/clearing-rule';
 import type { Knex } from 'knex';
 import { v7 as uuid } from 'uuid';
-import { hashPassword } from '../http/session';
+import { hashPassword } from './password';
 
 export interface NewTrainer {
   readonly name: string;

@@ -4,13 +4,13 @@ import type { MissReason } from '@skelby/core/clearance/facts';
 import type { Side } from '@skelby/core/drills/drill';
 import { drillOf } from '@skelby/core/drills/drills';
 import { allBefore } from '@skelby/core/drills/prerequisites';
-import { craftModel } from '@skelby/core/flight/craft-model';
-import { craftFacts, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
-import { courseOf } from '@skelby/core/scoring/courses';
-import { missReasonOf, recordedMeasure } from '@skelby/core/scoring/recorded';
-import { flyDrill } from '@skelby/core/synthetic/fly-drill';
-import { HABIT_SHOWS, type Habit } from '@skelby/core/synthetic/habits';
-import { habitOf } from '@skelby/core/synthetic/learner';
+import { craftModel } from '@skelby/core/simulator/craft-model';
+import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
+import { courseOf } from '@skelby/core/assessment/exercises';
+import { missReasonOf, recordedMeasure } from '@skelby/core/assessment/recorded';
+import { flyDrill } from '@skelby/core/synthetic-pilot/fly-drill';
+import { HABIT_SHOWS, type Habit } from '@skelby/core/synthetic-pilot/habits';
+import { habitOf } from '@skelby/core/synthetic-pilot/learner';
 import { DEMO_STORIES } from './school';
 
 /** Why a rep was missed, null for met; and the value written down, null for none. */

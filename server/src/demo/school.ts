@@ -1,5 +1,5 @@
 import type { MissReason } from '@skelby/core/clearance/facts';
-import type { CraftFields, OccurrenceFields, PilotFields, SiteFields } from '@skelby/core/shapes/records';
+import type { CraftFields, OccurrenceFields, PilotFields, SiteFields } from '@skelby/core/schemas/records';
 
 /** An invented volunteer mountain-rescue air unit. Every person, place and craft here is made up. */
 

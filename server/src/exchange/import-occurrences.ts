@@ -1,9 +1,9 @@
 import { columnOf, type OccurrenceRecord } from '@skelby/core/exchange/occurrence-record';
 import { type Experience, NO_EXPERIENCE } from '@skelby/core/ranking/experience';
 import { withLesson } from '@skelby/core/ranking/learn';
-import type { CraftRecord } from '@skelby/core/flying/craft-facts';
-import { BEGINNER_WIND_LIMIT_MPS } from '@skelby/core/flying/wind-band';
-import { occurrenceRecordShape } from '@skelby/core/shapes/occurrence-record';
+import type { CraftRecord } from '@skelby/core/vocabulary/craft-facts';
+import { BEGINNER_WIND_LIMIT_MPS } from '@skelby/core/vocabulary/wind-band';
+import { occurrenceRecordShape } from '@skelby/core/schemas/occurrence-record';
 import { v7 as uuid } from 'uuid';
 import { ValidationError } from 'yup';
 import type { SchoolTx } from '../db/in-school';

@@ -1,11 +1,12 @@
 import { createHash, randomBytes } from 'node:crypto';
-import { hash, verify } from '@node-rs/argon2';
-import { signInShape } from '@skelby/core/shapes/sign-in';
+import { verify } from '@node-rs/argon2';
+import { signInShape } from '@skelby/core/schemas/sign-in';
 import type { Knex } from 'knex';
 import type { Context } from 'koa';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 import { v7 as uuid } from 'uuid';
 import { inSchool, NO_SCHOOL } from '../db/in-school';
+import { hashPassword } from '../db/password';
 import { bodyOf } from './body';
 import { Problem } from './problems';
 
@@ -13,17 +14,12 @@ export const COOKIE = 'skelby_session';
 const SESSION_DAYS = 30;
 const MS_PER_DAY = 86_400_000;
 
-/** OWASP's first choice of Argon2id parameters: 19 MiB, two passes, one lane. */
-const ARGON = { memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
-
 export interface Who {
   readonly schoolId: string;
   readonly accountId: string;
   readonly name: string;
   readonly schoolName: string;
 }
-
-export const hashPassword = (password: string): Promise<string> => hash(password, ARGON);
 
 const tokenHash = (token: string) => createHash('sha256').update(token).digest();
 

@@ -1,9 +1,9 @@
 import type Router from '@koa/router';
 import { type Findings, missingToClose, teaches } from '@skelby/core/debrief/findings';
 import { answersOf } from '@skelby/core/evidence/evidence';
-import { craftFacts, type CraftRecord, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
-import { debriefShape } from '@skelby/core/shapes/debrief';
-import { unconfirmShape } from '@skelby/core/shapes/loop';
+import { craftFacts, type CraftRecord, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
+import { debriefShape } from '@skelby/core/schemas/debrief';
+import { unconfirmShape } from '@skelby/core/schemas/loop';
 import type { Experience } from '@skelby/core/ranking/experience';
 import { rank } from '@skelby/core/ranking/rank';
 import { v7 as uuid } from 'uuid';

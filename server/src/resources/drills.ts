@@ -1,7 +1,7 @@
 import type Router from '@koa/router';
 import { isDrillId } from '@skelby/core/drills/drills';
 import { isOwnDrillId } from '@skelby/core/drills/school-book';
-import { ownDrillShape, standardShape } from '@skelby/core/shapes/drill';
+import { ownDrillShape, standardShape } from '@skelby/core/schemas/drill';
 import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';

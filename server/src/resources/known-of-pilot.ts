@@ -1,7 +1,7 @@
 import { SEVERITIES } from '@skelby/core/debrief/severity';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
 import { drillOf } from '@skelby/core/drills/drills';
-import type { Place } from '@skelby/core/flying/vocabulary';
+import type { Place } from '@skelby/core/vocabulary/flying';
 import { abilityIn } from '@skelby/core/plan/ability';
 import type { KnownOfPilot, Track } from '@skelby/core/plan/propose-plan';
 import type { SchoolTx } from '../db/in-school';

@@ -1,9 +1,9 @@
 import { createHash, randomBytes } from 'node:crypto';
 import type Router from '@koa/router';
 import { isCauseId } from '@skelby/core/causes/causes';
-import { day, instant, text } from '@skelby/core/shapes/fields';
-import { repShape } from '@skelby/core/shapes/loop';
-import type { SessionFields } from '@skelby/core/shapes/session';
+import { day, instant, text } from '@skelby/core/schemas/fields';
+import { repShape } from '@skelby/core/schemas/loop';
+import type { SessionFields } from '@skelby/core/schemas/session';
 import type { Knex } from 'knex';
 import type { Context } from 'koa';
 import { RateLimiterMemory } from 'rate-limiter-flexible';

@@ -1,9 +1,14 @@
 import type Router from '@koa/router';
 import { answersOf, type Evidence } from '@skelby/core/evidence/evidence';
-import { craftFacts, type CraftFacts, type CraftRecord, USUAL_CRAFT } from '@skelby/core/flying/craft-facts';
-import { inUnits, SI_UNITS } from '@skelby/core/flying/units';
+import {
+  craftFacts,
+  type CraftFacts,
+  type CraftRecord,
+  USUAL_CRAFT,
+} from '@skelby/core/vocabulary/craft-facts';
+import { inUnits, SI_UNITS } from '@skelby/core/vocabulary/units';
 import { rank } from '@skelby/core/ranking/rank';
-import { craftGivenShape, rankShape } from '@skelby/core/shapes/ranking';
+import { craftGivenShape, rankShape } from '@skelby/core/schemas/ranking';
 import { startOf, sumsFor, workOut } from '@skelby/core/sums/sums';
 import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';

@@ -1,5 +1,5 @@
 import type Router from '@koa/router';
-import { craftShape, flightShape, pilotShape, siteShape } from '@skelby/core/shapes/records';
+import { craftShape, flightShape, pilotShape, siteShape } from '@skelby/core/schemas/records';
 import type { ObjectSchema } from 'yup';
 import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';
@@ -26,8 +26,7 @@ export const RECORD_KINDS = {
 /** Works a pilot's weaknesses out at once, in a batch too. */
 async function workOutNow(school: SchoolTx, pilotId: string): Promise<void> {
   await refreshPutOff(school);
-  const { putOff: _later, ...now } = school;
-  await refreshPilot(now, pilotId);
+  await refreshPilot({ ...school, putOff: undefined }, pilotId);
 }
 
 /** Adds the record, or changes the one with this key; the same request twice changes nothing. */

@@ -1,6 +1,6 @@
 import type Router from '@koa/router';
 import { drillOf, isFlown } from '@skelby/core/drills/drills';
-import { reasonShape, type RepFields, repShape } from '@skelby/core/shapes/loop';
+import { reasonShape, type RepFields, repShape } from '@skelby/core/schemas/loop';
 import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';

@@ -1,6 +1,6 @@
 import type Router from '@koa/router';
-import type { Units } from '@skelby/core/flying/units';
-import { unitsShape } from '@skelby/core/shapes/records';
+import type { Units } from '@skelby/core/vocabulary/units';
+import { unitsShape } from '@skelby/core/schemas/records';
 import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';
 import type { InTheirSchool } from '../http/in-their-school';

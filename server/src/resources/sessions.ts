@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type Router from '@koa/router';
-import { type SessionFields, sessionShape } from '@skelby/core/shapes/session';
+import { type SessionFields, sessionShape } from '@skelby/core/schemas/session';
 import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';

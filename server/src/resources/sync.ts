@@ -1,5 +1,5 @@
 import type Router from '@koa/router';
-import { batchShape } from '@skelby/core/shapes/batch';
+import { batchShape } from '@skelby/core/schemas/batch';
 import type { BatchAnswer, Command, CommandResult } from '@skelby/core/sync/batch';
 import { putClockRight } from '@skelby/core/sync/clock';
 import type { Context } from 'koa';

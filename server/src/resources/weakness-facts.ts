@@ -2,7 +2,7 @@ import { clearanceOf } from '@skelby/core/clearance/clearance';
 import { inLists } from '@skelby/core/clearance/in-lists';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Move, Rep, WeaknessFacts } from '@skelby/core/clearance/facts';
-import type { FlightMode } from '@skelby/core/flying/vocabulary';
+import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
 import type { SchoolTx } from '../db/in-school';
 import { notFound } from '../http/problems';

@@ -2,7 +2,7 @@ import type Router from '@koa/router';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
 import { liveMoves } from '@skelby/core/clearance/standing';
 import { isProposal, planProblem } from '@skelby/core/plan/propose-plan';
-import { type MoveFields, moveShape, planShape } from '@skelby/core/shapes/loop';
+import { type MoveFields, moveShape, planShape } from '@skelby/core/schemas/loop';
 import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';

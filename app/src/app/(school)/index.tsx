@@ -1,1 +1,1 @@
-export { Today as default } from '../../today/Today';
+export { Today as default } from '../../features/today/Today';

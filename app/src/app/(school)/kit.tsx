@@ -1,1 +1,1 @@
-export { Kit as default } from '../../kit/Kit';
+export { Kit as default } from '../../features/equipment/Equipment';

@@ -1,1 +1,1 @@
-export { SchoolScreen as default } from '../../screens';
+export { SchoolScreen as default } from '../../lazy';

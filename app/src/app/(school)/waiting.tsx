@@ -1,1 +1,1 @@
-export { WaitingScreen as default } from '../../screens';
+export { WaitingScreen as default } from '../../lazy';

@@ -1,1 +1,1 @@
-export { OwnPage as default } from '../../screens';
+export { OwnPage as default } from '../../lazy';

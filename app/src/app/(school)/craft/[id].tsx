@@ -1,1 +1,1 @@
-export { EditCraft as default } from '../../../screens';
+export { EditCraft as default } from '../../../lazy';

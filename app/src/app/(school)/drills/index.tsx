@@ -1,1 +1,1 @@
-export { DrillsScreen as default } from '../../../screens';
+export { DrillsScreen as default } from '../../../lazy';

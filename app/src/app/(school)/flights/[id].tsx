@@ -1,1 +1,1 @@
-export { EditFlight as default } from '../../../screens';
+export { EditFlight as default } from '../../../lazy';

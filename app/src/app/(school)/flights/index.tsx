@@ -1,1 +1,1 @@
-export { Flights as default } from '../../../kit/Flights';
+export { Flights as default } from '../../../features/flights/Flights';

@@ -1,1 +1,1 @@
-export { Log as default } from '../../../log/Log';
+export { Log as default } from '../../../features/log-occurrence/Log';

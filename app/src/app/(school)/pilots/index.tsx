@@ -1,1 +1,1 @@
-export { Pilots as default } from '../../../pilots/Pilots';
+export { Pilots as default } from '../../../features/pilots/Pilots';

@@ -1,1 +1,1 @@
-export { Runner as default } from '../../../screens';
+export { Runner as default } from '../../../lazy';

@@ -1,1 +1,1 @@
-export { PlanSession as default } from '../../../screens';
+export { PlanSession as default } from '../../../lazy';

@@ -1,1 +1,1 @@
-export { EditSite as default } from '../../../screens';
+export { EditSite as default } from '../../../lazy';

@@ -1,1 +1,1 @@
-export { FlightCardScreen as default } from '../../../screens';
+export { FlightCardScreen as default } from '../../../lazy';

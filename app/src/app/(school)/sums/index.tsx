@@ -1,1 +1,1 @@
-export { SumsScreen as default } from '../../../screens';
+export { SumsScreen as default } from '../../../lazy';

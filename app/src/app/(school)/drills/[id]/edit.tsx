@@ -1,1 +1,1 @@
-export { EditDrill as default } from '../../../../screens';
+export { EditDrill as default } from '../../../../lazy';

@@ -1,1 +1,1 @@
-export { DrillScreen as default } from '../../../../screens';
+export { DrillScreen as default } from '../../../../lazy';

@@ -1,1 +1,1 @@
-export { PracticeScreen as default } from '../../../../screens';
+export { PracticeScreen as default } from '../../../../lazy';

@@ -1,1 +1,1 @@
-export { DebriefScreen as default } from '../../../../screens';
+export { DebriefScreen as default } from '../../../../lazy';

@@ -1,1 +1,1 @@
-export { EditOccurrence as default } from '../../../../screens';
+export { EditOccurrence as default } from '../../../../lazy';

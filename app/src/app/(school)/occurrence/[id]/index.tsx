@@ -1,1 +1,1 @@
-export { OccurrenceScreen as default } from '../../../../occurrence/OccurrenceScreen';
+export { OccurrenceScreen as default } from '../../../../features/occurrence/OccurrenceScreen';

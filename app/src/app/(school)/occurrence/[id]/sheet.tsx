@@ -1,1 +1,1 @@
-export { DebriefSheet as default } from '../../../../screens';
+export { DebriefSheet as default } from '../../../../lazy';

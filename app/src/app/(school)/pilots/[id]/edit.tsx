@@ -1,1 +1,1 @@
-export { EditPilot as default } from '../../../../screens';
+export { EditPilot as default } from '../../../../lazy';

@@ -1,1 +1,1 @@
-export { PilotScreen as default } from '../../../../screens';
+export { PilotScreen as default } from '../../../../lazy';

@@ -1,1 +1,1 @@
-export { WeaknessScreen as default } from '../../../../screens';
+export { WeaknessScreen as default } from '../../../../lazy';

@@ -1,1 +1,1 @@
-export { PlanScreen as default } from '../../../../screens';
+export { PlanScreen as default } from '../../../../lazy';

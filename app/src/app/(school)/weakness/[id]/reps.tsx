@@ -1,1 +1,1 @@
-export { Counter as default } from '../../../../screens';
+export { Counter as default } from '../../../../lazy';

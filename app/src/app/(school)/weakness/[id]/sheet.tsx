@@ -1,1 +1,1 @@
-export { SignOffSheet as default } from '../../../../screens';
+export { SignOffSheet as default } from '../../../../lazy';

@@ -1,0 +1,187 @@
+import type { Evidence } from '@skelby/core/evidence/evidence';
+import type { Answers, Judged, NumberQuestion } from '@skelby/core/evidence/question';
+import { labelOf, QUESTIONS, questionOf } from '@skelby/core/evidence/questions';
+import type { StickLayout } from '@skelby/core/vocabulary/flying';
+import type { Ranking } from '@skelby/core/ranking/rank';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '../../shared/api/use-units';
+import { Button, ButtonRow } from '../../shared/ui/Button';
+import { PressRow, Rows } from '../../shared/ui/Rows';
+import { Part } from '../../shared/ui/Screen';
+import { Words } from '../../shared/ui/Words';
+import { plural } from '../../shared/copy/copy';
+import { AnswerEntry } from './AnswerEntry';
+import { NumberEntry } from './NumberEntry';
+
+interface AskProps {
+  readonly evidence: Evidence;
+  readonly known: Answers;
+  readonly ranking: Ranking;
+  /** What is asked now; null when nothing more is worth asking. */
+  readonly asked: string | null;
+  readonly layout: StickLayout;
+  /** A question asked out of turn. */
+  readonly wanted: string | null;
+  readonly onWant: (questionId: string | null) => void;
+  readonly onEvidence: (evidence: Evidence) => void;
+  readonly onSkip: (questionId: string) => void;
+}
+
+/** Under this an answer would hardly move the ranking. */
+const WORTH_ASKING = 0.03;
+
+/** What is asked next: what was wanted out of turn, else what would tell most. */
+export function nextOf(ranking: Ranking, skipped: readonly string[], wanted: string | null): string | null {
+  return (
+    wanted ??
+    ranking.nextQuestions.find(({ id, gain }) => gain >= WORTH_ASKING && !skipped.includes(id))?.id ??
+    null
+  );
+}
+
+/** Everything told so far, in words; a tap asks it again. */
+export function ToldList({ evidence, known, onWant }: Pick<AskProps, 'evidence' | 'known' | 'onWant'>) {
+  const { say } = useUnits();
+  const told = QUESTIONS.filter(({ id }) => evidence[id] !== undefined);
+  const words = (id: string): string => {
+    const question = questionOf(id);
+    if (question.kind === 'number') {
+      const { value, within } = known.numbers[id]!;
+      return `${say(value, question.unit)} ± ${say(within, question.unit)}`;
+    }
+    const sent = evidence[id];
+    return `${labelOf(question, known.choices[id]!)}${typeof sent === 'number' ? ` (${sent}°)` : ''}`;
+  };
+  return (
+    <Part heading={`Told so far: ${plural(told.length, 'answer')}`}>
+      <Rows empty="Nothing yet.">
+        {told.map(({ id, short }) => (
+          <PressRow key={id} title={short} under={words(id)} onPress={() => onWant(id)} />
+        ))}
+      </Rows>
+    </Part>
+  );
+}
+
+/** Anything else that makes sense to ask, for what the pilot tells unasked. */
+function OpenQuestions({ ranking, onWant }: Pick<AskProps, 'ranking' | 'onWant'>) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <View>
+      <Button
+        kind="quiet"
+        label={isOpen ? 'Hide the other questions' : 'Something else was told'}
+        onPress={() => setOpen(!isOpen)}
+      />
+      {isOpen ? (
+        <Rows>
+          {ranking.nextQuestions.map(({ id }) => (
+            <PressRow
+              key={id}
+              title={questionOf(id).short}
+              under={questionOf(id).ask}
+              onPress={() => {
+                setOpen(false);
+                onWant(id);
+              }}
+            />
+          ))}
+        </Rows>
+      ) : null}
+    </View>
+  );
+}
+
+/** One question at a time, the one that would change the ranking most. */
+export function Ask({
+  evidence,
+  known,
+  ranking,
+  asked: id,
+  layout,
+  wanted,
+  onWant,
+  onEvidence,
+  onSkip,
+}: AskProps) {
+  if (id === null) {
+    return (
+      <Part heading="Enough asked">
+        <Words>
+          No open question would change the ranking much. A number lets the sums speak; then decide.
+        </Words>
+        <Rows>
+          {ranking.nextQuestions
+            .filter(({ id: open }) => questionOf(open).kind === 'number')
+            .map(({ id: open }) => (
+              <PressRow
+                key={open}
+                title={questionOf(open).short}
+                under={questionOf(open).ask}
+                onPress={() => onWant(open)}
+              />
+            ))}
+        </Rows>
+        <OpenQuestions ranking={ranking} onWant={onWant} />
+      </Part>
+    );
+  }
+  const question = questionOf(id);
+  const answer = (answers: Evidence) => {
+    onEvidence({ ...evidence, ...answers });
+    onWant(null);
+  };
+  const clear = () => {
+    onEvidence(Object.fromEntries(Object.entries(evidence).filter(([each]) => each !== id)));
+    onWant(null);
+  };
+  const distance = {
+    distanceM: known.numbers['distance_m']?.value ?? null,
+    heightM: known.numbers['height_m']?.value ?? null,
+  };
+  const number = (numberId: string) => (
+    <NumberEntry
+      key={numberId}
+      question={questionOf(numberId) as NumberQuestion}
+      value={known.numbers[numberId]}
+      other={distance}
+      onAnswer={(answers: Readonly<Record<string, Judged>>) => answer(answers)}
+    />
+  );
+  return (
+    <View style={{ gap: 16, maxWidth: 620 }}>
+      <Words as="large" role="heading" aria-level={2}>
+        {question.ask}
+      </Words>
+      <AnswerEntry
+        key={id}
+        questionId={id}
+        evidence={evidence}
+        known={known}
+        layout={layout}
+        onAnswer={answer}
+        number={number}
+      />
+      <ButtonRow>
+        {evidence[id] === undefined ? (
+          <Button
+            kind="quiet"
+            icon="corner-down-right"
+            label="Skip"
+            onPress={() => {
+              onSkip(id);
+              onWant(null);
+            }}
+          />
+        ) : (
+          <Button kind="quiet" icon="x" label="Clear this answer" onPress={clear} />
+        )}
+        {wanted !== null ? (
+          <Button kind="quiet" label="Back to what is asked next" onPress={() => onWant(null)} />
+        ) : null}
+      </ButtonRow>
+      <OpenQuestions ranking={ranking} onWant={onWant} />
+    </View>
+  );
+}

@@ -1,0 +1,217 @@
+import { causeOf } from '@skelby/core/causes/causes';
+import type { Findings } from '@skelby/core/debrief/findings';
+import { riskOf } from '@skelby/core/debrief/severity';
+import { answersOf } from '@skelby/core/evidence/evidence';
+import { labelOf, QUESTIONS } from '@skelby/core/evidence/questions';
+import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
+import { onReleaseIn } from '@skelby/core/vocabulary/flying';
+import { startOf, sumsFor, workOut } from '@skelby/core/sums/sums';
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { DebriefPage, OccurrenceOfPilot, Roster } from '../../shared/api/types';
+import { type Speaking, useUnits } from '../../shared/api/use-units';
+import { useRoster } from '../../offline/overlay/use-roster';
+import { useOccurrence } from '../../offline/overlay/occurrence-queries';
+import { Button, ButtonRow } from '../../shared/ui/Button';
+import { ManyChoice } from '../../shared/forms/Choice';
+import { Loaded } from '../../shared/ui/Loaded';
+import { Note } from '../../shared/ui/Note';
+import { PrintButton } from '../../shared/ui/PrintButton';
+import { LinkRow, Rows } from '../../shared/ui/Rows';
+import { Part, Screen } from '../../shared/ui/Screen';
+import { Words } from '../../shared/ui/Words';
+import { sayTime } from '../../shared/copy/dates';
+import { KIND_WORDS, STANDING_LINE } from '../../shared/copy/copy';
+import { ChainLine } from './ChainEditor';
+import { useDebrief, useDebriefVersion } from '../../offline/overlay/debrief-queries';
+import { INJURY_WORDS, LIKELIHOOD_WORDS, RISK_WORDS, SEVERITY_WORDS } from './severity-copy';
+
+interface SheetProps {
+  readonly occurrence: OccurrenceOfPilot;
+  readonly roster: Roster;
+  readonly page: DebriefPage;
+  /** The version shown: the latest, or an earlier one. */
+  readonly shown: NonNullable<DebriefPage['debrief']>;
+}
+
+/** The name in a note would give away what is withheld above it. */
+const without = (text: string, name: string): string =>
+  name
+    .split(/\s+/)
+    .filter((part) => part.length > 2)
+    .reduce((left, part) => left.replaceAll(part, '…'), text);
+
+function toldWords(findings: Findings, { say }: Speaking): readonly string[] {
+  const known = answersOf(findings.evidence);
+  return QUESTIONS.filter(({ id }) => findings.evidence[id] !== undefined).map((question) => {
+    const value =
+      question.kind === 'number'
+        ? say(known.numbers[question.id]!.value, question.unit)
+        : labelOf(question, known.choices[question.id]!).toLowerCase();
+    return `${question.short}: ${value}`;
+  });
+}
+
+function severityWords({ actual, potential, likelihood }: Findings): string {
+  const was = actual ? SEVERITY_WORDS[actual] : 'not said';
+  return potential && likelihood
+    ? `${was}. Next time: ${SEVERITY_WORDS[potential].toLowerCase()}, ${LIKELIHOOD_WORDS[likelihood].toLowerCase()} (${RISK_WORDS[riskOf(potential, likelihood)].toLowerCase()} risk)`
+    : was;
+}
+
+function Sheet({ occurrence, roster, page, shown }: SheetProps) {
+  const units = useUnits();
+  const { findings } = shown;
+  const [withheld, setWithheld] = useState(findings.nameWithheld);
+  const [copied, setCopied] = useState(false);
+  const craft = roster.craft.find((each) => each.id === occurrence.craftId);
+  const site = roster.sites.find((each) => each.id === occurrence.siteId);
+  const pilot = withheld ? 'Name withheld' : occurrence.pilotName;
+  const plain = (text: string) => (withheld ? without(text, occurrence.pilotName) : text);
+  const facts = craftFacts(craft ?? USUAL_CRAFT);
+  const known = answersOf(findings.evidence);
+  const sums = sumsFor(known).flatMap((sum) => {
+    const outcome = workOut(sum, startOf(sum, known, facts), facts);
+    return 'worked' in outcome ? [`${sum.question} ${units.sentence(outcome.worked.answer)}`] : [];
+  });
+  const primary = findings.primary ? causeOf(findings.primary) : null;
+  const parts: readonly (readonly [string, readonly string[]])[] = [
+    [
+      'What happened',
+      [
+        plain(occurrence.note) || 'Nothing noted.',
+        [sayTime(occurrence.happenedAt), site?.name, craft?.name].filter(Boolean).join(' · '),
+      ],
+    ],
+    [
+      'Cause',
+      [
+        primary ? `${primary.name}. ${primary.how}` : 'Not decided yet.',
+        ...(findings.contributing.length > 0
+          ? [`Contributing: ${findings.contributing.map((id) => causeOf(id).name.toLowerCase()).join(', ')}.`]
+          : []),
+      ],
+    ],
+    ...(primary
+      ? [
+          ['What the hands should do', [primary.respond[onReleaseIn(occurrence.pilotMode)]]] as const,
+          ['Until cleared', [`${primary.restriction}.`]] as const,
+        ]
+      : []),
+    ['Told', [toldWords(findings, units).join(' · ') || 'Nothing.']],
+    ...(sums.length > 0 ? [['Sums', sums] as const] : []),
+    [
+      'What came of it',
+      [
+        `Severity: ${severityWords(findings)}.`,
+        `Injury: ${findings.injury ? INJURY_WORDS[findings.injury].toLowerCase() : 'not said'}${findings.thirdParty ? '; third party involved' : ''}.`,
+        `Damage: ${findings.damage.join(', ').toLowerCase() || 'none listed'}.`,
+      ],
+    ],
+    ['What went well', [plain(findings.wentWell) || 'Nothing noted.']],
+  ];
+  const asText = () =>
+    [
+      `Debrief: ${pilot}, ${KIND_WORDS[occurrence.kind].toLowerCase()}`,
+      ...parts.flatMap(([heading, lines]) => ['', heading, ...lines]),
+      '',
+      `Chain: ${findings.chain.map((link) => plain(link.words)).join(' → ')}`,
+      STANDING_LINE,
+    ].join('\n');
+  const copy = () => {
+    void navigator.clipboard.writeText(asText()).then(() => setCopied(true));
+  };
+  return (
+    <Screen
+      title={pilot}
+      under={`${KIND_WORDS[occurrence.kind]} · debrief ${shown.state === 'closed' ? 'closed' : 'not closed yet'} · version ${shown.number}${shown.number < page.versions.length ? ` of ${page.versions.length}` : ''}`}
+      up={`/occurrence/${occurrence.id}`}
+      foot={
+        <ButtonRow>
+          <PrintButton label="Print the sheet" />
+          <Button icon="copy" label={copied ? 'Copied' : 'Copy as text'} onPress={copy} />
+        </ButtonRow>
+      }
+    >
+      <View nativeID="skelby-no-print">
+        <ManyChoice
+          label="On this sheet"
+          options={[{ value: 'withheld', label: "Leave the pilot's name out" }]}
+          values={withheld ? ['withheld'] : []}
+          onChange={(values) => setWithheld(values.length > 0)}
+        />
+      </View>
+      {parts.map(([heading, lines]) => (
+        <Part key={heading} heading={heading}>
+          {lines.map((line) => (
+            <Words key={line}>{line}</Words>
+          ))}
+        </Part>
+      ))}
+      {findings.chain.length > 0 ? (
+        <Part heading="The chain">
+          <ChainLine chain={findings.chain.map((link) => ({ ...link, words: plain(link.words) }))} />
+        </Part>
+      ) : null}
+      {page.versions.length > 1 ? (
+        <Part heading="Versions">
+          <Rows>
+            {page.versions.map((version) => (
+              <LinkRow
+                key={version.id}
+                href={`/occurrence/${occurrence.id}/sheet?version=${version.id}`}
+                title={`${version.number}. ${version.state === 'closed' ? 'Closed' : 'Open'}${version.reason ? `: ${plain(version.reason)}` : ''}`}
+                under={[sayTime(version.at), version.by].filter(Boolean).join(' · ')}
+              />
+            ))}
+          </Rows>
+        </Part>
+      ) : null}
+      <Words as="soft">{`Told without blame, so that it happens once. ${STANDING_LINE}`}</Words>
+    </Screen>
+  );
+}
+
+/** The debrief on paper, or to pass on; without the pilot's name if they wish. */
+export function DebriefSheet() {
+  const { id, version } = useLocalSearchParams<{ id: string; version?: string }>();
+  const occurrence = useOccurrence(id);
+  const roster = useRoster();
+  const debrief = useDebrief(id);
+  const earlier = useDebriefVersion(id, version);
+  const up = `/occurrence/${id}` as const;
+  return (
+    <Loaded query={occurrence} title="Debrief sheet" up={up}>
+      {(row) => (
+        <Loaded query={roster} title="Debrief sheet" up={up}>
+          {(data) => (
+            <Loaded query={debrief} title="Debrief sheet" up={up}>
+              {(page) => {
+                if (!page.debrief)
+                  return (
+                    <Screen title="Debrief sheet" up={up}>
+                      <Note icon="info" heading="Not debriefed yet">
+                        Debrief it first: the sheet shows what was found.
+                      </Note>
+                    </Screen>
+                  );
+                if (version === undefined)
+                  return (
+                    <Sheet key="latest" occurrence={row} roster={data} page={page} shown={page.debrief} />
+                  );
+                return (
+                  <Loaded query={earlier} title="Debrief sheet" up={up}>
+                    {(shown) => (
+                      <Sheet key={shown.id} occurrence={row} roster={data} page={page} shown={shown} />
+                    )}
+                  </Loaded>
+                );
+              }}
+            </Loaded>
+          )}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}

@@ -1,0 +1,55 @@
+import { FAMILIES } from '@skelby/core/causes/cause';
+import { causeOf } from '@skelby/core/causes/causes';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { CauseRows, FamilyRows } from '../../shared/ui/CausePicker';
+import { Button } from '../../shared/ui/Button';
+import { Part } from '../../shared/ui/Screen';
+import { Words } from '../../shared/ui/Words';
+
+/** Family, then cause, in place. */
+export function PickCause({
+  heading,
+  onPick,
+}: {
+  readonly heading: string;
+  readonly onPick: (causeId: string) => void;
+}) {
+  const [familyId, setFamilyId] = useState<string | null>(null);
+  if (!familyId)
+    return (
+      <Part heading={heading}>
+        <FamilyRows onPick={setFamilyId} />
+      </Part>
+    );
+  return (
+    <Part
+      heading={FAMILIES.find((each) => each.id === familyId)?.name ?? ''}
+      end={<Button kind="quiet" label="Other family" onPress={() => setFamilyId(null)} />}
+    >
+      <CauseRows familyId={familyId} onPick={onPick} />
+    </Part>
+  );
+}
+
+/** Asked before anything is ranked, so that the trainer's eye stays their own. */
+export function OwnPick({
+  loggedCauseId,
+  onPick,
+}: {
+  readonly loggedCauseId: string;
+  readonly onPick: (causeId: string | null) => void;
+}) {
+  const [picking, setPicking] = useState(false);
+  if (picking) return <PickCause heading="What would you say it was?" onPick={onPick} />;
+  return (
+    <Part heading="First, your own pick">
+      <Words>{`Logged as: ${causeOf(loggedCauseId).name}. What do you say, before the numbers do?`}</Words>
+      <View style={{ gap: 12 }}>
+        <Button kind="main" large label={causeOf(loggedCauseId).name} onPress={() => onPick(loggedCauseId)} />
+        <Button large label="Something else" onPress={() => setPicking(true)} />
+        <Button large label="I cannot say yet" onPress={() => onPick(null)} />
+      </View>
+    </Part>
+  );
+}

@@ -1,0 +1,129 @@
+import {
+  isAtLeast,
+  LIKELIHOODS,
+  type Likelihood,
+  riskOf,
+  SEVERITIES,
+  type Severity,
+} from '@skelby/core/debrief/severity';
+import { Pressable, View } from 'react-native';
+import { themed, TOUCH } from '../../shared/ui/theme';
+import { Words } from '../../shared/ui/Words';
+import { LIKELIHOOD_WORDS, RISK_WORDS, SEVERITY_WORDS } from './severity-copy';
+
+const useStyles = themed((theme) => ({
+  row: { flexDirection: 'row', alignItems: 'stretch', borderTopWidth: 1, borderTopColor: theme.rule },
+  head: { width: 96, justifyContent: 'center', paddingVertical: 6, paddingRight: 8 },
+  small: { fontSize: 14, lineHeight: 19 },
+  cell: {
+    flex: 1,
+    minHeight: TOUCH,
+    minWidth: 48,
+    alignItems: 'center',
+    justifyContent: 'center',
+    borderLeftWidth: 2,
+    borderLeftColor: theme.ground,
+    backgroundColor: theme.shade,
+  },
+  medium: { borderStyle: 'solid', borderWidth: 2, borderColor: theme.soft },
+  high: { borderWidth: 4, borderColor: theme.ink },
+  chosen: { backgroundColor: theme.ink },
+  chosenText: { color: theme.ground },
+  actual: { flex: 1.1 },
+  barred: { opacity: 0.35 },
+}));
+
+interface SeverityMatrixProps {
+  readonly actual: Severity | null;
+  readonly potential: Severity | null;
+  readonly likelihood: Likelihood | null;
+  readonly onActual: (severity: Severity) => void;
+  readonly onPotential: (severity: Severity, likelihood: Likelihood) => void;
+}
+
+/**
+ * Severity downward; what it came to in the first column, and what it could come to next time, by how likely
+ * that is, in the other three.
+ */
+export function SeverityMatrix({
+  actual,
+  potential,
+  likelihood,
+  onActual,
+  onPotential,
+}: SeverityMatrixProps) {
+  const styles = useStyles();
+  return (
+    <View role="group" aria-label="Severity" style={{ maxWidth: 640 }}>
+      <View style={[styles.row, { borderTopWidth: 0 }]}>
+        <View style={styles.head} />
+        <View style={[styles.head, styles.actual, { width: undefined, alignItems: 'center' }]}>
+          <Words as="strong" style={styles.small}>
+            It was
+          </Words>
+        </View>
+        {LIKELIHOODS.map((each) => (
+          <View
+            key={each}
+            style={[styles.head, { flex: 1, width: undefined, paddingRight: 0, alignItems: 'center' }]}
+          >
+            <Words as="soft" style={styles.small}>
+              {LIKELIHOOD_WORDS[each]}
+            </Words>
+          </View>
+        ))}
+      </View>
+      {SEVERITIES.map((severity) => (
+        <View key={severity} style={styles.row}>
+          <View style={styles.head}>
+            <Words as="soft" style={styles.small}>
+              {SEVERITY_WORDS[severity]}
+            </Words>
+          </View>
+          <Pressable
+            role="radio"
+            aria-checked={severity === actual}
+            aria-label={`It was: ${SEVERITY_WORDS[severity]}`}
+            onPress={() => onActual(severity)}
+            style={[styles.cell, styles.actual, severity === actual ? styles.chosen : null]}
+          >
+            <Words as="strong" style={severity === actual ? styles.chosenText : null}>
+              {severity === actual ? '✓' : ''}
+            </Words>
+          </Pressable>
+          {LIKELIHOODS.map((each) => {
+            const risk = riskOf(severity, each);
+            const chosen = severity === potential && each === likelihood;
+            const barred = actual !== null && !isAtLeast(severity, actual);
+            return (
+              <Pressable
+                key={each}
+                role="radio"
+                aria-checked={chosen}
+                disabled={barred}
+                aria-disabled={barred}
+                aria-label={`It could be: ${SEVERITY_WORDS[severity]}, ${LIKELIHOOD_WORDS[each].toLowerCase()}. Risk ${RISK_WORDS[risk].toLowerCase()}`}
+                onPress={() => onPotential(severity, each)}
+                style={[
+                  styles.cell,
+                  risk === 'medium' ? styles.medium : risk === 'high' ? styles.high : null,
+                  chosen ? styles.chosen : null,
+                  barred ? styles.barred : null,
+                ]}
+              >
+                {chosen ? (
+                  <Words as="strong" style={[styles.small, styles.chosenText]} aria-hidden>
+                    ✓
+                  </Words>
+                ) : null}
+                <Words as="soft" style={[styles.small, chosen ? styles.chosenText : null]}>
+                  {RISK_WORDS[risk]}
+                </Words>
+              </Pressable>
+            );
+          })}
+        </View>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,178 @@
+import { coachingOf } from '@skelby/core/drills/coaching';
+import { DRILL_GROUPS, type Drill, type Side } from '@skelby/core/drills/drill';
+import { drillOf, isDrillId } from '@skelby/core/drills/drills';
+import { isOwnDrillId } from '@skelby/core/drills/school-book';
+import type { StickLayout } from '@skelby/core/vocabulary/flying';
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { useUnits } from '../../shared/api/use-units';
+import { Movement } from '../../shared/drawing';
+import { useDrillVersions } from '../../offline/overlay/use-book';
+import { useRoster } from '../../offline/overlay/use-roster';
+import { keep, kept } from '../../shared/storage/storage';
+import { Choice } from '../../shared/forms/Choice';
+import { Note } from '../../shared/ui/Note';
+import { LinkButton } from '../../shared/ui/Button';
+import { LinkRow, Row, Rows } from '../../shared/ui/Rows';
+import { Part, Screen } from '../../shared/ui/Screen';
+import { isFlownHere, practiceHref } from '../../shared/ui/SimulatorLink';
+import { Words } from '../../shared/ui/Words';
+import { sayDay } from '../../shared/copy/dates';
+import { plural, SIDE_WORDS, STANDING_LINE } from '../../shared/copy/copy';
+
+const LAYOUTS = [1, 2, 3, 4] as const;
+const LAYOUT = 'drill.layout';
+
+const SIMULATOR_WORDS: Readonly<Record<Drill['simulator'], string>> = {
+  first: 'Simulator first, then the craft',
+  allowed: 'On the simulator or the craft',
+  'no-use': 'Not for the simulator',
+};
+const KIND_WORDS: Readonly<Record<Drill['kind'], string>> = {
+  flown: '',
+  spoken: 'Spoken: no flying',
+  ground: 'On the ground: no flying',
+};
+
+function Page({ drill }: { readonly drill: Drill }) {
+  const { pilot } = useLocalSearchParams<{ pilot?: string }>();
+  const { sentence } = useUnits();
+  const roster = useRoster().data;
+  const whose = roster?.pilots.find((each) => each.id === pilot);
+  const [picked, setPicked] = useState<StickLayout | null>(kept<StickLayout>(LAYOUT));
+  const layout = picked ?? whose?.stickLayout ?? 2;
+  const [side, setSide] = useState<Side | null>(drill.sides[0] ?? null);
+  const coaching = coachingOf(drill.id);
+  const { data: versions } = useDrillVersions();
+  const moves = drill.sticks.length > 0;
+  const flies = moves && isFlownHere(drill);
+  const group = DRILL_GROUPS.find((each) => each.id === drill.group)!.name;
+  return (
+    <Screen
+      foot={
+        flies ? (
+          <LinkButton
+            kind="main"
+            icon="play"
+            label="Practise it here"
+            href={practiceHref(drill.id, whose ? { pilot: whose.id } : {})}
+          />
+        ) : undefined
+      }
+      title={drill.name}
+      under={[group, whose?.name].filter(Boolean).join(' · ')}
+      up="/drills"
+      aside={
+        <>
+          <Part heading="Do">
+            <Words>{sentence(drill.task)}</Words>
+          </Part>
+          <Part heading="What goes wrong">
+            {coaching.mistakes.map((mistake) => (
+              <Words key={mistake}>{`– ${mistake}.`}</Words>
+            ))}
+          </Part>
+          <Part heading="Stop when">
+            <Words>{coaching.stop}</Words>
+          </Part>
+          <Part heading="Standard">
+            <Words>{`By eye: ${sentence(drill.byEye)}.`}</Words>
+            <Words>{`Measured: ${sentence(drill.measured)}.`}</Words>
+            <Words as="soft">{`Dose: ${drill.dose}. ${[KIND_WORDS[drill.kind], SIMULATOR_WORDS[drill.simulator]].filter(Boolean).join('. ')}.`}</Words>
+          </Part>
+          <Part
+            heading="Versions"
+            end={
+              <LinkButton
+                kind="quiet"
+                label={isOwnDrillId(drill.id) ? 'Change the drill' : 'Change the standard'}
+                href={`/drills/${drill.id}/edit`}
+              />
+            }
+          >
+            <Rows empty="The house standard, never changed here.">
+              {(versions ?? [])
+                .filter((version) => version.drillId === drill.id)
+                .map((version) => (
+                  <Row
+                    key={version.number}
+                    title={`Version ${version.number}: ${sentence(version.fields.byEye)}`}
+                    under={[
+                      sayDay(version.madeAt.slice(0, 10)),
+                      version.by,
+                      version.reason,
+                      `${plural(version.reps, 'rep')} flown under it`,
+                    ]
+                      .filter(Boolean)
+                      .join(' · ')}
+                  />
+                ))}
+            </Rows>
+          </Part>
+          {drill.after.length > 0 ? (
+            <Part heading="Comes after">
+              <Rows>
+                {drill.after.map((id) => (
+                  <LinkRow
+                    key={id}
+                    href={`/drills/${id}`}
+                    title={drillOf(id).name}
+                    under={drillOf(id).trains}
+                  />
+                ))}
+              </Rows>
+            </Part>
+          ) : null}
+          <Words as="soft">{`People behind the line, nobody under the path. ${STANDING_LINE}`}</Words>
+        </>
+      }
+    >
+      <Words as="heading">{sentence(drill.byEye)}</Words>
+      {drill.caution ? (
+        <Note icon="alert-triangle" heading="Caution">
+          {sentence(drill.caution)}
+        </Note>
+      ) : null}
+      {moves ? (
+        <>
+          {drill.sides.length > 0 ? (
+            <Choice
+              label="Side"
+              value={side}
+              onChange={setSide}
+              options={drill.sides.map((value) => ({ value, label: SIDE_WORDS[value] }))}
+            />
+          ) : null}
+          <Movement
+            key={`${drill.id} ${String(side)} ${layout}`}
+            drillId={drill.id}
+            side={side}
+            layout={layout}
+          />
+          <Choice
+            label="Transmitter"
+            value={layout}
+            onChange={(value) => {
+              keep(LAYOUT, value);
+              setPicked(value);
+            }}
+            options={LAYOUTS.map((value) => ({ value, label: `Mode ${value}` }))}
+          />
+        </>
+      ) : null}
+    </Screen>
+  );
+}
+
+export function DrillScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  if (!isDrillId(id))
+    return (
+      <Screen title="Drill" up="/drills">
+        <Note icon="help-circle" heading="Not here">
+          There is no such drill.
+        </Note>
+      </Screen>
+    );
+  return <Page key={id} drill={drillOf(id)} />;
+}

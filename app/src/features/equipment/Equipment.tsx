@@ -1,0 +1,106 @@
+import { useState } from 'react';
+import { useMe, useSignOut } from '../../offline/account-queries';
+import { useOutbox } from '../../offline/outbox/use-outbox';
+import { isUnsent } from '../../offline/outbox/waiting';
+import { useUnits } from '../../shared/api/use-units';
+import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
+import { Loaded } from '../../shared/ui/Loaded';
+import { Note } from '../../shared/ui/Note';
+import { LinkRow, Rows } from '../../shared/ui/Rows';
+import { Part, Screen } from '../../shared/ui/Screen';
+import { Words } from '../../shared/ui/Words';
+import { MODE_WORDS, PLACE_WORDS, plural } from '../../shared/copy/copy';
+import { useRoster } from '../../offline/overlay/use-roster';
+
+function Account() {
+  const me = useMe();
+  const signOut = useSignOut();
+  const { items, others } = useOutbox();
+  const unsent = items.filter(isUnsent).length + others;
+  const [sure, setSure] = useState(false);
+  if (!me.data) return null;
+  return (
+    <Part heading="Signed in">
+      <Words>{`${me.data.name}, ${me.data.schoolName}`}</Words>
+      {signOut.error ? <Words as="strong" role="alert">{`! ${signOut.error.message}`}</Words> : null}
+      {unsent === 0 ? (
+        <Button label="Sign out" icon="log-out" onPress={() => signOut.mutate()} />
+      ) : sure ? (
+        <Note icon="alert-triangle" heading={`${plural(unsent, 'entry', 'entries')} would be lost`}>
+          <Words>Signing out wipes this phone. Send them first, or save them as a file.</Words>
+          <ButtonRow>
+            <LinkButton kind="solid" label="See what waits" href="/waiting" />
+            <Button label="Sign out and lose them" onPress={() => signOut.mutate()} />
+          </ButtonRow>
+        </Note>
+      ) : (
+        <Button label="Sign out" icon="log-out" onPress={() => setSure(true)} />
+      )}
+    </Part>
+  );
+}
+
+export function Kit() {
+  const { say } = useUnits();
+  const roster = useRoster();
+  return (
+    <Loaded query={roster} title="Kit">
+      {({ craft, sites }) => (
+        <Screen
+          title="Kit"
+          aside={
+            <>
+              <Part heading="Sites" end={<LinkButton icon="plus" label="Add a site" href="/sites/new" />}>
+                <Rows empty="No sites yet. Add the field you fly on.">
+                  {sites.map((site) => (
+                    <LinkRow
+                      key={site.id}
+                      href={`/sites/${site.id}`}
+                      title={site.name}
+                      under={[PLACE_WORDS[site.place], `tallest thing ${say(site.tallestM, 'm')}`, site.note]
+                        .filter(Boolean)
+                        .join(' · ')}
+                    />
+                  ))}
+                </Rows>
+              </Part>
+              <Part heading="School">
+                <Rows>
+                  <LinkRow href="/drills" title="Drills" under="All of them, with the sticks in motion" />
+                </Rows>
+                <Rows>
+                  <LinkRow
+                    href="/school"
+                    title="Units and experience"
+                    under="What numbers are read in, and what our debriefs have taught the ranking"
+                  />
+                </Rows>
+              </Part>
+              <Account />
+            </>
+          }
+        >
+          <Part heading="Craft" end={<LinkButton icon="plus" label="Add a craft" href="/craft/new" />}>
+            <Rows empty="No craft yet. Add the one you teach on.">
+              {craft.map((each) => (
+                <LinkRow
+                  key={each.id}
+                  href={`/craft/${each.id}`}
+                  title={each.name}
+                  under={[
+                    MODE_WORDS[each.mode],
+                    `${each.massKg} kg`,
+                    `${say(each.spanM, 'm')} wide`,
+                    each.note,
+                  ]
+                    .filter(Boolean)
+                    .join(' · ')}
+                />
+              ))}
+            </Rows>
+          </Part>
+        </Screen>
+      )}
+    </Loaded>
+  );
+}

@@ -1,0 +1,236 @@
+import { causeOf } from '@skelby/core/causes/causes';
+import { drillOf } from '@skelby/core/drills/drills';
+import { onReleaseIn } from '@skelby/core/vocabulary/flying';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Movement } from '../../shared/drawing';
+import { CauseRows, FamilyRows } from '../../shared/ui/CausePicker';
+import { Button, LinkButton } from '../../shared/ui/Button';
+import { RUNG_NAMES, SmallLadder } from '../../shared/ui/Ladder';
+import { Loaded } from '../../shared/ui/Loaded';
+import { Note } from '../../shared/ui/Note';
+import { Row, Rows } from '../../shared/ui/Rows';
+import { Part, Screen } from '../../shared/ui/Screen';
+import { isFlownHere } from '../../shared/ui/SimulatorLink';
+import { TextBox } from '../../shared/forms/TextBox';
+import { Words } from '../../shared/ui/Words';
+import { sayDay } from '../../shared/copy/dates';
+import { plural, PURPOSE_WORDS, SIDE_WORDS, STANDING_LINE, STATE_WORDS } from '../../shared/copy/copy';
+import { RUNGS } from '@skelby/core/clearance/rungs';
+import { useOwnSending } from '../../offline/outbox/own-outbox';
+import { OwnWaiting } from '../../offline/ui/OwnWaiting';
+import { type OwnPageData, useOwnPage, useTell } from './own-queries';
+
+/** A drill of one's own: the standard, and the sticks in motion when asked for. */
+function OwnDrill({
+  drillId,
+  pilot: { stickLayout: layout, mode },
+  token,
+  first,
+  rests = false,
+}: {
+  readonly drillId: string;
+  readonly pilot: OwnPageData['pilot'];
+  readonly token: string;
+  readonly first?: string;
+  readonly rests?: boolean;
+}) {
+  const [open, setOpen] = useState(false);
+  const drill = drillOf(drillId);
+  return (
+    <View style={{ gap: 6 }}>
+      <Words as="strong">{first ?? drill.name}</Words>
+      <Words>{drill.byEye}.</Words>
+      {drill.sticks.length > 0 ? (
+        <Button
+          kind="quiet"
+          icon={open ? 'chevron-up' : 'play-circle'}
+          label={open ? 'Hide the sticks' : `See the sticks: ${drill.name}`}
+          onPress={() => setOpen(!open)}
+        />
+      ) : (
+        <Words as="soft">{drill.task}</Words>
+      )}
+      {open ? <Movement drillId={drillId} layout={layout} side={drill.sides[0] ?? null} /> : null}
+      {isFlownHere(drill) && !rests ? (
+        <LinkButton
+          kind="quiet"
+          icon="monitor"
+          label={`Fly it here: ${drill.name}`}
+          href={`/practice?drill=${drill.id}&layout=${layout}&flies=${mode}#${token}`}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function Tell({ token, onDone }: { readonly token: string; readonly onDone: () => void }) {
+  const tell = useTell(token);
+  const [familyId, setFamilyId] = useState<string | null>(null);
+  const [causeId, setCauseId] = useState<string | null>(null);
+  const [note, setNote] = useState('');
+  if (tell.isSuccess)
+    return (
+      <Screen title="Told" foot={<Button kind="solid" label="Back to my page" onPress={onDone} />}>
+        <Note icon="heart" heading="Thank you">
+          Your trainer sees it and will go through it with you. Telling is how it happens once.
+        </Note>
+      </Screen>
+    );
+  return (
+    <Screen
+      title="A near-miss"
+      under="Told to your trainer, without blame"
+      foot={
+        causeId ? (
+          <>
+            {tell.error ? <Words as="strong" role="alert">{`! ${tell.error.message}`}</Words> : null}
+            <Button
+              kind="main"
+              icon="send"
+              label={tell.isPending ? 'Telling …' : 'Tell my trainer'}
+              disabled={tell.isPending}
+              onPress={() => tell.mutate({ causeId, note: note.trim() })}
+            />
+          </>
+        ) : undefined
+      }
+    >
+      <Button
+        kind="quiet"
+        icon="arrow-left"
+        label="Back"
+        onPress={() => {
+          if (causeId) setCauseId(null);
+          else if (familyId) setFamilyId(null);
+          else onDone();
+        }}
+      />
+      {causeId ? (
+        <>
+          <Words as="heading">{causeOf(causeId).name}</Words>
+          <TextBox label="What happened?" value={note} onChangeText={setNote} multiline maxLength={800} />
+        </>
+      ) : familyId ? (
+        <>
+          <Words as="heading">Which is nearest?</Words>
+          <CauseRows familyId={familyId} onPick={setCauseId} />
+        </>
+      ) : (
+        <>
+          <Words as="heading">What was it like?</Words>
+          <FamilyRows onPick={setFamilyId} />
+        </>
+      )}
+    </Screen>
+  );
+}
+
+function Own({
+  page,
+  token,
+  onTell,
+}: {
+  readonly page: OwnPageData;
+  readonly token: string;
+  readonly onTell: () => void;
+}) {
+  const { pilot, session } = page;
+  const met = page.flown.reduce((sum, each) => sum + each.met, 0);
+  const reps = page.flown.reduce((sum, each) => sum + each.reps, 0);
+  return (
+    <Screen
+      title={pilot.name}
+      under={page.schoolName}
+      foot={<Button kind="main" icon="message-circle" label="Tell us about a near-miss" onPress={onTell} />}
+      aside={
+        <>
+          {session ? (
+            <Part heading={`Session ${sayDay(session.day)}, ${session.startsAt}`}>
+              {session.siteName ? <Words as="soft">{session.siteName}</Words> : null}
+              {session.blocks.map((block, i) => (
+                <OwnDrill
+                  key={i}
+                  drillId={block.drillId}
+                  pilot={pilot}
+                  token={token}
+                  rests={block.purpose === 'check'}
+                  first={`${block.reps} × ${drillOf(block.drillId).name}${block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : ''} · ${PURPOSE_WORDS[block.purpose].toLowerCase()}`}
+                />
+              ))}
+            </Part>
+          ) : null}
+          <Part heading="Flown lately">
+            {reps > 0 ? (
+              <Words>{`${met} of ${plural(reps, 'rep')} met on the last ${plural(page.flown.length, 'day')}.`}</Words>
+            ) : null}
+            <Rows empty="Nothing yet.">
+              {page.flown.map((each) => (
+                <Row key={each.day} title={sayDay(each.day)} under={`${each.met} of ${each.reps} met`} />
+              ))}
+            </Rows>
+          </Part>
+          <Words as="soft">{STANDING_LINE}</Words>
+        </>
+      }
+    >
+      <OwnWaiting token={token} />
+      {page.weaknesses.length === 0 ? (
+        <Note icon="sun" heading="Nothing open">
+          Fly well, and tell us when something nearly happened.
+        </Note>
+      ) : (
+        page.weaknesses.map((weakness) => {
+          const cause = causeOf(weakness.causeId);
+          const rests = weakness.checkFrom !== null && !weakness.checkPassed && weakness.state !== 'watch';
+          const next = RUNGS[weakness.rungs.findIndex((share) => share < 1)];
+          return (
+            <Part key={weakness.causeId} heading={cause.name}>
+              <View style={{ flexDirection: 'row', gap: 14, alignItems: 'center' }}>
+                <SmallLadder shares={weakness.rungs} />
+                <Words
+                  as="soft"
+                  style={{ flex: 1 }}
+                >{`${STATE_WORDS[weakness.state]}${weakness.state !== 'watch' && next ? ` · next rung: ${RUNG_NAMES[next].toLowerCase()}` : ''}${weakness.checkFrom && !weakness.checkPassed ? ` · check due ${sayDay(weakness.checkFrom)}` : ''}`}</Words>
+              </View>
+              <Words>{cause.how}</Words>
+              <Words as="strong">{`When it happens: ${cause.respond[onReleaseIn(pilot.mode)]}`}</Words>
+              {weakness.state === 'watch' ? null : (
+                <Note icon="slash" heading="Until cleared">{`${cause.restriction}.`}</Note>
+              )}
+              {rests ? (
+                <Words as="soft">No practice of these until the check: it would move it.</Words>
+              ) : null}
+              {(weakness.drillIds ?? []).map((id) => (
+                <OwnDrill key={id} drillId={id} pilot={pilot} token={token} rests={rests} />
+              ))}
+            </Part>
+          );
+        })
+      )}
+    </Screen>
+  );
+}
+
+/** A pilot's own page, by the link the trainer passed on. */
+export function OwnPage() {
+  // What stands behind the # is the token.
+  const [token] = useState(() => window.location.hash.slice(1));
+  const [telling, setTelling] = useState(false);
+  const query = useOwnPage(token);
+  useOwnSending(token || null);
+  if (token === '')
+    return (
+      <Screen title="Your page">
+        <Note icon="link" heading="The link is cut off">
+          Open it again as your trainer passed it on, all of it.
+        </Note>
+      </Screen>
+    );
+  if (telling) return <Tell token={token} onDone={() => setTelling(false)} />;
+  return (
+    <Loaded query={query} title="Your page">
+      {(page) => <Own page={page} token={token} onTell={() => setTelling(true)} />}
+    </Loaded>
+  );
+}

@@ -1,0 +1,77 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { View } from 'react-native';
+import { postFor, put } from '../../shared/api/client';
+import type { PilotPage } from '../../shared/api/types';
+import { Button, ButtonRow } from '../../shared/ui/Button';
+import { Row, Rows } from '../../shared/ui/Rows';
+import { Part } from '../../shared/ui/Screen';
+import { usePassOn } from '../../shared/ui/use-pass-on';
+import { Words } from '../../shared/ui/Words';
+import { sayDay } from '../../shared/copy/dates';
+
+const DAYS = 14;
+
+/** A private link to the pilot's own page: made here, shown once, and taken back here. */
+export function OwnLink({ page }: { readonly page: PilotPage }) {
+  const client = useQueryClient();
+  const { copied, pass, anew } = usePassOn('Your Skelby page');
+  const look = () => {
+    void client.invalidateQueries({ queryKey: ['pilot', page.pilot.id] });
+  };
+  const make = useMutation({
+    mutationFn: () => postFor<{ token: string }>(`/pilots/${page.pilot.id}/links`, { days: DAYS }),
+    onSuccess: () => {
+      anew();
+      look();
+    },
+  });
+  const revoke = useMutation({
+    mutationFn: (id: string) => put(`/links/${id}/revoked`, {}),
+    onSuccess: () => {
+      make.reset();
+      look();
+    },
+  });
+  // Behind the # it stays in the browser: no server and no other site is told it.
+  const address = make.data ? `${window.location.origin}/own#${make.data.token}` : null;
+  const error = make.error ?? revoke.error;
+  return (
+    <Part heading="Pilot's own page">
+      <Words as="soft">{`Own weaknesses, drills and progress, without an account, for ${DAYS} days. Whoever has the link sees it.`}</Words>
+      {error ? <Words as="strong" role="alert">{`! ${error.message}`}</Words> : null}
+      {address ? (
+        <View style={{ gap: 8 }}>
+          <Words aria-label="Link">{address}</Words>
+          <ButtonRow>
+            <Button
+              kind="solid"
+              icon="share-2"
+              label={copied ? 'Copied' : 'Pass it on'}
+              onPress={() => void pass(address)}
+            />
+          </ButtonRow>
+          <Words as="soft">It is shown this once.</Words>
+        </View>
+      ) : (
+        <Button
+          icon="link"
+          label={make.isPending ? 'Making …' : 'Make a link'}
+          disabled={make.isPending}
+          onPress={() => make.mutate()}
+        />
+      )}
+      {page.links.length > 0 ? (
+        <Rows>
+          {page.links.map((link) => (
+            <Row
+              key={link.id}
+              title={`Made ${sayDay(link.madeAt.slice(0, 10))}`}
+              under={`Ends ${sayDay(link.expiresAt.slice(0, 10))}`}
+              after={<Button label="Take back" onPress={() => revoke.mutate(link.id)} />}
+            />
+          ))}
+        </Rows>
+      ) : null}
+    </Part>
+  );
+}

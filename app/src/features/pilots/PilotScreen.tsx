@@ -1,0 +1,153 @@
+import { causeOf } from '@skelby/core/causes/causes';
+import { drillOf } from '@skelby/core/drills/drills';
+import { useLocalSearchParams } from 'expo-router';
+import type { PilotPage, Roster, WeaknessLine } from '../../shared/api/types';
+import { useUnits } from '../../shared/api/use-units';
+import { flightWords } from '../../shared/copy/flight-copy';
+import { useRoster } from '../../offline/overlay/use-roster';
+import { LinkButton } from '../../shared/ui/Button';
+import { SmallLadder } from '../../shared/ui/Ladder';
+import { Loaded } from '../../shared/ui/Loaded';
+import { Note } from '../../shared/ui/Note';
+import { LinkRow, Row, Rows } from '../../shared/ui/Rows';
+import { Part, Screen } from '../../shared/ui/Screen';
+import { Words } from '../../shared/ui/Words';
+import { sayDay } from '../../shared/copy/dates';
+import { KIND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, STATE_WORDS } from '../../shared/copy/copy';
+import { OwnLink } from './OwnLink';
+import { usePilot } from '../../offline/overlay/pilot-queries';
+import { crashRateWords, nearMissRateWords } from '../../shared/copy/rate-copy';
+
+const OPEN = new Set(['open', 'drilling', 'ready-for-check']);
+
+function WeaknessRows({ lines, empty }: { readonly lines: readonly WeaknessLine[]; readonly empty: string }) {
+  return (
+    <Rows empty={empty}>
+      {lines.map((line) => (
+        <LinkRow
+          key={line.id}
+          href={`/weakness/${line.id}`}
+          title={causeOf(line.causeId).name}
+          before={<SmallLadder shares={line.rungs} />}
+          under={`${STATE_WORDS[line.state]}${line.signedEarly ? ', signed early' : ''} · opened ${sayDay(line.openedAt.slice(0, 10))}`}
+        />
+      ))}
+    </Rows>
+  );
+}
+
+function Flown({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
+  const units = useUnits();
+  const { flights, packs, minutes, since } = page.flown;
+  const count = (kind: string) =>
+    page.occurrences.filter((each) => each.kind === kind && !each.withdrawnAt).length;
+  const nearMisses = nearMissRateWords(count('near-miss'), flights);
+  return (
+    <Part
+      heading="Flown"
+      end={<LinkButton icon="plus" label="Add a flight" href={`/flights/new?pilot=${page.pilot.id}`} />}
+    >
+      {since ? (
+        <Words>{`${plural(flights, 'flight')}, ${plural(packs, 'pack')}, ${Math.round(minutes)} min since ${sayDay(since)}.`}</Words>
+      ) : null}
+      <Words>{crashRateWords(count('crash'), flights)}</Words>
+      {nearMisses ? <Words>{nearMisses}</Words> : null}
+      {roster ? (
+        <Rows>
+          {page.flights.slice(0, 6).map((flight) => (
+            <LinkRow
+              key={flight.id}
+              href={`/flights/${flight.id}`}
+              title={sayDay(flight.day)}
+              under={flightWords(flight, roster, units)}
+            />
+          ))}
+        </Rows>
+      ) : null}
+    </Part>
+  );
+}
+
+function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
+  const { say } = useUnits();
+  const open = page.weaknesses.filter((line) => OPEN.has(line.state));
+  const past = page.weaknesses.filter((line) => !OPEN.has(line.state));
+  const { pilot } = page;
+  return (
+    <Screen
+      title={pilot.name}
+      under={`${MODE_WORDS[pilot.mode]} · sticks ${pilot.stickLayout} · wind up to ${say(pilot.windLimitMps, 'm/s')}`}
+      up="/pilots"
+      foot={
+        <LinkButton
+          kind="main"
+          icon="plus"
+          label="Log a crash or near-miss"
+          href={`/log/kind?pilot=${pilot.id}`}
+        />
+      }
+      aside={
+        <>
+          <Flown page={page} roster={roster} />
+          <Part heading="Reps">
+            <Rows empty="No reps yet.">
+              {page.reps.map((line) => (
+                <Row
+                  key={line.drillId + line.purpose}
+                  title={drillOf(line.drillId).name}
+                  under={`${PURPOSE_WORDS[line.purpose]} · ${line.met} of ${line.reps} met · last ${sayDay(line.lastDay)}`}
+                />
+              ))}
+            </Rows>
+          </Part>
+        </>
+      }
+    >
+      {open.length > 0 ? (
+        <Note icon="slash" heading="Restrictions now">
+          <>
+            {open.map((line) => (
+              <Words key={line.id}>{`${causeOf(line.causeId).restriction}.`}</Words>
+            ))}
+          </>
+        </Note>
+      ) : null}
+      {pilot.note ? <Words>{pilot.note}</Words> : null}
+      <Part heading="Open weaknesses">
+        <WeaknessRows lines={open} empty="None open." />
+      </Part>
+      {past.length > 0 ? (
+        <Part heading="Past">
+          <WeaknessRows lines={past} empty="" />
+        </Part>
+      ) : null}
+      <Part heading="Occurrences">
+        <Rows empty="None logged.">
+          {page.occurrences.map((each) => (
+            <LinkRow
+              key={each.id}
+              href={`/occurrence/${each.id}`}
+              title={`${KIND_WORDS[each.kind]}: ${causeOf(each.confirmedCauseId ?? each.causeId).name}${each.confirmedCauseId ? '' : '?'}`}
+              under={[each.withdrawnAt ? 'Withdrawn' : null, sayDay(each.day), each.note]
+                .filter(Boolean)
+                .join(' · ')}
+            />
+          ))}
+        </Rows>
+      </Part>
+      <OwnLink page={page} />
+      <LinkButton kind="quiet" label="Change this pilot" href={`/pilots/${pilot.id}/edit`} />
+    </Screen>
+  );
+}
+
+export function PilotScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const query = usePilot(id);
+  const roster = useRoster();
+  return (
+    <Loaded query={query} title="Pilot" up="/pilots">
+      {(page) => <PilotOf page={page} roster={roster.data} />}
+    </Loaded>
+  );
+}

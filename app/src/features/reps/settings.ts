@@ -1,0 +1,121 @@
+import type { Clearance } from '@skelby/core/clearance/clearance';
+import { modesFor } from '@skelby/core/clearance/counts-for-test';
+import { bandsWanted } from '@skelby/core/clearance/coverage';
+import type { Purpose } from '@skelby/core/clearance/facts';
+import type { NextStep } from '@skelby/core/clearance/next-step';
+import type { Side } from '@skelby/core/drills/drill';
+import { drillOf } from '@skelby/core/drills/drills';
+import type { FlightMode } from '@skelby/core/vocabulary/flying';
+import type { WindBand } from '@skelby/core/vocabulary/wind-band';
+import { useCallback, useState } from 'react';
+import type { WeaknessPage } from '../../shared/api/types';
+import { keep, kept } from '../../shared/storage/storage';
+import { today } from '../../shared/copy/dates';
+
+/** How the next rep is flown. Kept on the phone, so that a refresh between two reps changes nothing. */
+export interface Settings {
+  readonly drillId: string;
+  readonly purpose: Purpose;
+  readonly side: Side | null;
+  readonly band: WindBand;
+  readonly flownOn: 'craft' | 'simulator';
+  readonly mode: FlightMode;
+  readonly pilotRelative: boolean;
+  readonly pack: number;
+  readonly day: string;
+  /** A miss that waits for its reason: the instant of the attempt. */
+  readonly missedAt: string | null;
+}
+
+const nameOf = (weaknessId: string) => `counter.${weaknessId}`;
+
+/** The side with the fewest test reps so far goes next. */
+export function sideNext(drillId: string, clearance: Pick<Clearance, 'charts'>): Side | null {
+  const { sides } = drillOf(drillId);
+  if (sides.length === 0) return null;
+  const repsOn = (side: Side) =>
+    clearance.charts.find((chart) => chart.drillId === drillId && chart.side === side)?.curve;
+  const open = sides.filter((side) => (repsOn(side)?.reachedAt ?? null) === null);
+  return [...(open.length > 0 ? open : sides)].sort(
+    (a, b) => (repsOn(a)?.reps ?? 0) - (repsOn(b)?.reps ?? 0),
+  )[0]!;
+}
+
+export interface NextUp {
+  readonly drillId: string;
+  readonly side: Side | null;
+}
+
+/**
+ * Once what is being counted is there: the next deciding drill or side that is not; null while it is not, or
+ * when all are.
+ */
+export function nextUp(
+  now: Pick<Settings, 'drillId' | 'side' | 'purpose'>,
+  clearance: Pick<Clearance, 'charts' | 'check'>,
+): NextUp | null {
+  if (now.purpose === 'check') {
+    const drills = clearance.check?.drills ?? [];
+    if (!drills.find((drill) => drill.drillId === now.drillId)?.passed) return null;
+    const open = drills.find((drill) => !drill.passed);
+    return open ? { drillId: open.drillId, side: drillOf(open.drillId).sides[0] ?? null } : null;
+  }
+  const here = clearance.charts.find((chart) => chart.drillId === now.drillId && chart.side === now.side);
+  if (now.purpose !== 'test' || !here || here.curve.reachedAt === null) return null;
+  const open = clearance.charts.filter((chart) => chart.curve.reachedAt === null);
+  const next = open.find((chart) => chart.drillId === now.drillId) ?? open[0];
+  return next ? { drillId: next.drillId, side: next.side } : null;
+}
+
+/** A check goes round the sides of a drill, one attempt each. */
+export function sideAfter(drillId: string, side: Side | null): Side | null {
+  const { sides } = drillOf(drillId);
+  return sides.length === 0 ? null : sides[(side === null ? 0 : sides.indexOf(side) + 1) % sides.length]!;
+}
+
+/** What a drill starts with: the pilot's own mode, the band that is still wanted, the side that is behind. */
+export function forDrill(
+  drillId: string,
+  page: WeaknessPage,
+  clearance: Clearance,
+  next: NextStep,
+): Pick<Settings, 'drillId' | 'purpose' | 'side' | 'band' | 'flownOn' | 'mode'> {
+  const drill = drillOf(drillId);
+  const wanted = clearance.coverage.find(
+    (cell) => cell.drillId === drillId && !cell.shown && typeof cell.what === 'object' && 'band' in cell.what,
+  );
+  const band =
+    wanted && typeof wanted.what === 'object' && 'band' in wanted.what
+      ? wanted.what.band
+      : bandsWanted(drillId, page.pilot.windLimitMps)[0]!;
+  const decides = clearance.charts.some((chart) => chart.drillId === drillId);
+  return {
+    drillId,
+    purpose: next.do === 'check' && decides ? 'check' : 'practice',
+    side: sideNext(drillId, clearance),
+    band,
+    flownOn: 'craft',
+    mode: modesFor(drill.assistance, page.pilot.mode)[0]!,
+  };
+}
+
+/** @param wanted a drill asked for by its link, which goes before the one counted last */
+export function useSettings(weaknessId: string, begin: () => Settings, wanted?: string) {
+  const [settings, setSettings] = useState<Settings>(() => {
+    const before = kept<Settings>(nameOf(weaknessId));
+    // Another day starts afresh, but a miss that still waits for its reason is not dropped.
+    const goesOn = before && (wanted === undefined || wanted === before.drillId);
+    return before && ((goesOn && before.day === today()) || before.missedAt) ? before : begin();
+  });
+  const change = useCallback(
+    (part: Partial<Settings>) => {
+      setSettings((last) => {
+        const next = { ...last, ...part };
+        keep(nameOf(weaknessId), next);
+        return next;
+      });
+    },
+    [weaknessId],
+  );
+  return { settings, change };
+}

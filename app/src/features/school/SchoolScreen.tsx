@@ -1,0 +1,141 @@
+import { causeOf } from '@skelby/core/causes/causes';
+import { labelOf, questionOf } from '@skelby/core/evidence/questions';
+import { LENGTH_UNITS, SPEED_UNITS, type Units as SchoolUnits } from '@skelby/core/vocabulary/units';
+import { changesBy, type CauseChange } from '@skelby/core/ranking/learn';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import type { SchoolExperience } from '../../shared/api/types';
+import { useUnits } from '../../shared/api/use-units';
+import { useExperience } from '../../offline/overlay/debrief-queries';
+import { useSaveNow } from '../../offline/overlay/record-queries';
+import { Button } from '../../shared/ui/Button';
+import { Choice } from '../../shared/forms/Choice';
+import { Loaded } from '../../shared/ui/Loaded';
+import { Part, Screen } from '../../shared/ui/Screen';
+import { themed } from '../../shared/ui/theme';
+import { Words } from '../../shared/ui/Words';
+import { plural } from '../../shared/copy/copy';
+import { Exchange } from './Exchange';
+
+const useStyles = themed((theme) => ({
+  cause: { borderTopWidth: 2, borderTopColor: theme.ink, paddingVertical: 10, gap: 4 },
+  line: { flexDirection: 'row', gap: 12 },
+  words: { flex: 1 },
+}));
+
+const percent = (chance: number) => `${(chance * 100).toFixed(chance < 0.1 ? 1 : 0)}\u00a0%`;
+
+function Units() {
+  const { units } = useUnits();
+  const save = useSaveNow();
+  const put = (part: Partial<SchoolUnits>) =>
+    save.mutate({ path: '/school/units', body: { ...units, ...part } });
+  return (
+    <Part heading="Units">
+      <Words as="soft">
+        What the school reads and types. Records, files and the API stay in metres and seconds.
+      </Words>
+      <Choice
+        label="Lengths"
+        options={LENGTH_UNITS.map((value) => ({ value, label: value }))}
+        value={units.length}
+        onChange={(length) => put({ length })}
+      />
+      <Choice
+        label="Speeds"
+        options={SPEED_UNITS.map((value) => ({ value, label: value }))}
+        value={units.speed}
+        onChange={(speed) => put({ speed })}
+      />
+      {save.error ? <Words as="strong" role="alert">{`! ${save.error.message}`}</Words> : null}
+    </Part>
+  );
+}
+
+const SHOWN = 3;
+
+function Change({ change }: { readonly change: CauseChange }) {
+  const styles = useStyles();
+  const [all, setAll] = useState(false);
+  const answers = all ? change.answers : change.answers.slice(0, SHOWN);
+  return (
+    <View style={styles.cause}>
+      <View style={styles.line}>
+        <Words
+          as="strong"
+          style={styles.words}
+        >{`${causeOf(change.causeId).name} · ${plural(change.count, 'debrief')}`}</Words>
+        <Words as="figure">{`${percent(change.from)} → ${percent(change.to)}`}</Words>
+      </View>
+      {answers.map(({ question, value, from, to, count }) => {
+        const asked = questionOf(question);
+        return (
+          <View key={`${question} ${value}`} style={styles.line}>
+            <Words style={styles.words}>
+              {`${asked.short}: ${asked.kind === 'choice' ? labelOf(asked, value).toLowerCase() : value} `}
+              <Words as="soft">{`(${count}×)`}</Words>
+            </Words>
+            <Words as="figure">{`${percent(from)} → ${percent(to)}`}</Words>
+          </View>
+        );
+      })}
+      {change.answers.length > SHOWN ? (
+        <Button
+          kind="quiet"
+          label={all ? 'Fewer' : `All ${change.answers.length} answers`}
+          says={`${all ? 'Fewer' : `All ${change.answers.length} answers`} for ${causeOf(change.causeId).name}`}
+          onPress={() => setAll(!all)}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function Experience({ experience }: { readonly experience: SchoolExperience }) {
+  const save = useSaveNow();
+  const changes = useMemo(() => changesBy(experience.counts), [experience.counts]);
+  return (
+    <Part heading="The school's own experience">
+      <Words>
+        {experience.lessons === 0
+          ? 'Nothing learnt yet. A closed debrief teaches the ranking when your own pick, made before it was shown, stood, or when you decided against it.'
+          : `${plural(experience.lessons, 'debrief')} have taught the ranking. Going along with it teaches nothing.`}
+      </Words>
+      <Choice
+        label="Rank by"
+        value={experience.enabled}
+        onChange={(enabled) => save.mutate({ path: '/experience', body: { enabled } })}
+        options={[
+          { value: true, label: 'Starting weights and our own' },
+          { value: false, label: 'Starting weights only' },
+        ]}
+      />
+      {save.error ? <Words as="strong" role="alert">{`! ${save.error.message}`}</Words> : null}
+      {changes.length > 0 ? (
+        <Words as="soft">
+          How often it is the cause, and the answer under it: starting weight → with ours.
+        </Words>
+      ) : null}
+      <View>
+        {changes.map((change) => (
+          <Change key={change.causeId} change={change} />
+        ))}
+      </View>
+    </Part>
+  );
+}
+
+/** What the school sets for itself, and what its records have taught. */
+export function SchoolScreen() {
+  const experience = useExperience();
+  return (
+    <Loaded query={experience} title="School" up="/kit">
+      {(data) => (
+        <Screen title="School" up="/kit" aside={<Experience experience={data} />}>
+          <Units />
+          <Exchange />
+        </Screen>
+      )}
+    </Loaded>
+  );
+}

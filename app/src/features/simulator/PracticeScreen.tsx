@@ -1,0 +1,303 @@
+import { type Drill, SIDES } from '@skelby/core/drills/drill';
+import { drillOf, isDrillId } from '@skelby/core/drills/drills';
+import { practiceOf } from '@skelby/core/simulator/practice';
+import { type CraftRecord, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
+import {
+  FLIGHT_MODES,
+  type FlightMode,
+  STICK_LAYOUTS,
+  type StickLayout,
+} from '@skelby/core/vocabulary/flying';
+import { courseOf } from '@skelby/core/assessment/exercises';
+import {
+  craftAsText,
+  craftFromText,
+  linkSearch,
+  type PracticeLink,
+  practiceLinkShape,
+} from '@skelby/core/schemas/practice-link';
+import { type Href, useLocalSearchParams } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { ValidationError } from 'yup';
+import { useRoster } from '../../offline/overlay/use-roster';
+import { keep, kept } from '../../shared/storage/storage';
+import { Button, LinkButton } from '../../shared/ui/Button';
+import { Note } from '../../shared/ui/Note';
+import { Part, Screen } from '../../shared/ui/Screen';
+import { usePassOn } from '../../shared/ui/use-pass-on';
+import { Words } from '../../shared/ui/Words';
+import { STANDING_LINE } from '../../shared/copy/copy';
+import { ControllerPart } from './ControllerPart';
+import { Fly } from './Fly';
+import { LogPart } from './LogPart';
+import { PracticeChoices } from './PracticeChoices';
+import { RecordedRep, useRecorded } from './record';
+import { flightFrom, linkFrom, type PracticeSettings, settingsFrom } from './settings';
+import { useTilt } from './tilt';
+
+const NAME = 'practice.chosen';
+/** What stays from one practice to the next on this device. */
+interface Chosen {
+  readonly craftId: string | null;
+  readonly layout: StickLayout;
+}
+const BEFORE: Chosen = { craftId: null, layout: 2 };
+
+interface WhoFlies {
+  readonly layout?: StickLayout;
+  readonly mode?: FlightMode;
+}
+
+interface PracticeProps {
+  readonly drill: Drill;
+  readonly link: PracticeLink;
+  readonly up: Href | undefined;
+  readonly crafts: readonly (CraftRecord & { readonly id: string; readonly name: string })[];
+  readonly who: WhoFlies;
+  /** The weakness that reps flown here belong to. */
+  readonly weaknessId: string | null;
+  /** The pilot's own link, which finds the weakness by itself. */
+  readonly token: string | null;
+  readonly purpose: 'practice' | 'test';
+}
+
+/** Passes on how it is set up: the link opens the same drill for anybody, without an account. */
+function PassOn({ search }: { readonly search: string }) {
+  const { copied, pass } = usePassOn('Skelby practice');
+  const address = `${window.location.origin}/practice?${search}`;
+  return (
+    <Part heading="Pass it on">
+      <Words as="soft">Opens this drill as it is set here, for whoever has the link.</Words>
+      <Words aria-label="Link">{address}</Words>
+      <Button
+        icon="share-2"
+        label={copied ? 'Copied' : 'Pass on the link'}
+        onPress={() => void pass(address)}
+      />
+    </Part>
+  );
+}
+
+/**
+ * What can only be changed on the ground; mode, speed setting, pilot-relative and camera are switched in
+ * flight.
+ */
+const setAnew = (
+  { side, windMps, gusts, jet, around, holdDrops, sensors, returnHeightM, onLinkLoss }: PracticeSettings,
+  craft: CraftRecord,
+): string =>
+  JSON.stringify([
+    side,
+    windMps,
+    gusts,
+    jet,
+    around,
+    holdDrops,
+    sensors,
+    returnHeightM,
+    onLinkLoss,
+    craftAsText(craft),
+  ]);
+
+function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: PracticeProps) {
+  const [chosen, setChosen] = useState<Chosen>(() => ({
+    ...BEFORE,
+    ...kept<Partial<Chosen>>(NAME),
+    ...(who.layout ? { layout: who.layout } : {}),
+  }));
+  const choose = (part: Partial<Chosen>) =>
+    setChosen((last) => {
+      const next = { ...last, ...part };
+      keep(NAME, next);
+      return next;
+    });
+  const linked = link.craft ? craftFromText(link.craft) : null;
+  const craft: CraftRecord = linked ?? crafts.find((each) => each.id === chosen.craftId) ?? USUAL_CRAFT;
+  const usualMode = who.mode ?? craft.mode;
+  const usual = useMemo(() => {
+    const [setUp, course] = [
+      practiceOf(drill.id, drill.sides[0] ?? null, usualMode),
+      courseOf(drill.id, drill.sides[0] ?? null),
+    ];
+    return setUp && course ? settingsFrom(practiceLinkShape.cast({}), drill, setUp, course) : null;
+  }, [drill, usualMode]);
+  const [changed, setChanged] = useState<Partial<PracticeSettings>>({});
+  const tilt = useTilt();
+  const settings = useMemo(() => {
+    const [setUp, course] = [
+      practiceOf(drill.id, link.side ?? drill.sides[0] ?? null, usualMode),
+      courseOf(drill.id),
+    ];
+    return setUp && course ? { ...settingsFrom(link, drill, setUp, course), ...changed } : null;
+  }, [drill, link, usualMode, changed]);
+  const setUp = useMemo(
+    () => practiceOf(drill.id, settings?.side ?? null, usualMode),
+    [drill.id, settings?.side, usualMode],
+  );
+  const course = useMemo(() => courseOf(drill.id, settings?.side ?? null), [drill.id, settings?.side]);
+  const recorded = useRecorded({ weaknessId, token, drill, settings, purpose });
+  const scene = useMemo(
+    () => (settings && setUp && course ? flightFrom(drill.id, settings, setUp, course, craft).scene : null),
+    [drill.id, settings, setUp, course, craft],
+  );
+  if (!settings || !setUp || !course || !usual || !scene)
+    return (
+      <Screen title="Practice" under={drill.name} up={up ?? '/drills'}>
+        <Note icon="slash" heading="Not here">
+          This drill is not flown with the sticks, or not on a simulator.
+        </Note>
+      </Screen>
+    );
+  const search = linkSearch(
+    drill.id,
+    linkFrom(settings, drill, usual, craft === USUAL_CRAFT ? null : craftAsText(craft)),
+  );
+  return (
+    <Screen
+      title="Practice"
+      under={drill.name}
+      {...(up ? { up } : {})}
+      aside={
+        <>
+          <PracticeChoices
+            drill={drill}
+            settings={settings}
+            craft={craft}
+            craftId={chosen.craftId}
+            crafts={linked ? [] : crafts}
+            layout={chosen.layout}
+            tilt={tilt}
+            onChange={(part) => setChanged((last) => ({ ...last, ...part }))}
+            onCraft={(craftId) => choose({ craftId })}
+            onLayout={(layout) => choose({ layout })}
+          />
+          <ControllerPart />
+          <LogPart
+            drill={drill}
+            course={course}
+            side={settings.side}
+            craft={craft}
+            scene={scene}
+            marks={setUp.marks}
+            layout={chosen.layout}
+            cameraDeg={settings.cameraDeg}
+          />
+          <PassOn search={search} />
+          <Words as="soft">{STANDING_LINE}</Words>
+        </>
+      }
+    >
+      <Fly
+        key={setAnew(settings, craft)}
+        drill={drill}
+        course={course}
+        setUp={setUp}
+        craft={craft}
+        settings={settings}
+        layout={chosen.layout}
+        tilt={tilt}
+        onRelative={(relative) => setChanged((last) => ({ ...last, relative }))}
+        onScored={recorded.record}
+        recorded={<RecordedRep recorded={recorded} />}
+      />
+    </Screen>
+  );
+}
+
+/** The link's own words on how it is set up; an error where it says what cannot be. */
+function useLink(): PracticeLink | string {
+  const params = useLocalSearchParams<Record<string, string>>();
+  const text = JSON.stringify(params);
+  return useMemo(() => {
+    try {
+      return practiceLinkShape.validateSync(JSON.parse(text), { stripUnknown: true });
+    } catch (error) {
+      if (error instanceof ValidationError) return error.errors.join(' ');
+      throw error;
+    }
+  }, [text]);
+}
+
+function Broken({ up, children }: { readonly up?: Href; readonly children: string }) {
+  return (
+    <Screen title="Practice" {...(up ? { up } : {})}>
+      <Note icon="help-circle" heading="This link does not lead to a drill">
+        {children}
+      </Note>
+      <LinkButton label="To the drills" href="/drills" />
+    </Screen>
+  );
+}
+
+/** From within the school: its craft, its pilot's sticks, and reps that go to the weakness. */
+export function PracticeScreen() {
+  const { id, pilot, weakness, purpose, session } = useLocalSearchParams<{
+    id: string;
+    pilot?: string;
+    weakness?: string;
+    purpose?: string;
+    session?: string;
+  }>();
+  const link = useLink();
+  const roster = useRoster().data;
+  if (!isDrillId(id))
+    return (
+      <Screen title="Practice" up="/drills">
+        <Note icon="help-circle" heading="Not here">
+          There is no such drill.
+        </Note>
+      </Screen>
+    );
+  if (typeof link === 'string') return <Broken up={`/drills/${id}`}>{link}</Broken>;
+  const drill = drillOf(id);
+  if (link.side && !drill.sides.includes(link.side))
+    return <Broken up={`/drills/${id}`}>{`${drill.name} has no side “${link.side}”.`}</Broken>;
+  const whose = roster?.pilots.find((each) => each.id === pilot);
+  return (
+    <Practice
+      key={`${id} ${whose?.id ?? ''}`}
+      drill={drill}
+      link={link}
+      up={session ? `/session/${session}` : weakness ? `/weakness/${weakness}` : `/drills/${id}`}
+      crafts={roster?.craft ?? []}
+      who={whose ? { layout: whose.stickLayout, mode: whose.mode } : {}}
+      weaknessId={weakness ?? null}
+      token={null}
+      purpose={purpose === 'test' ? 'test' : 'practice'}
+    />
+  );
+}
+
+/**
+ * By a link that was passed on, without an account. What stands behind the # is the pilot's own link, and
+ * makes the reps count as practice.
+ */
+export function LinkedPractice() {
+  const {
+    drill: id = '',
+    layout,
+    flies,
+  } = useLocalSearchParams<{ drill?: string; layout?: string; flies?: string }>();
+  const [token] = useState(() => window.location.hash.slice(1));
+  const link = useLink();
+  if (!isDrillId(id)) return <Broken>There is no such drill. Ask for the link again.</Broken>;
+  if (typeof link === 'string') return <Broken>{link}</Broken>;
+  const drill = drillOf(id);
+  if (link.side && !SIDES.some((side) => side === link.side && drill.sides.includes(side)))
+    return <Broken>{`${drill.name} has no side “${link.side}”.`}</Broken>;
+  const sticks = STICK_LAYOUTS.find((each) => each === Number(layout));
+  const mode = FLIGHT_MODES.find((each) => each === flies);
+  return (
+    <Practice
+      key={id}
+      drill={drill}
+      link={link}
+      up={undefined}
+      crafts={[]}
+      who={{ ...(sticks ? { layout: sticks } : {}), ...(mode ? { mode } : {}) }}
+      weaknessId={null}
+      token={token || null}
+      purpose="practice"
+    />
+  );
+}

@@ -1,0 +1,156 @@
+import type { Mark } from '@skelby/core/choreography/scene';
+import type { Scene } from '@skelby/core/simulator/simulated-flight';
+import type { Course } from '@skelby/core/assessment/exercise';
+import { pilotAt } from '@skelby/core/assessment/referee';
+import { lineAt, type Replay } from '@skelby/core/assessment/replay';
+import { headingOf } from '@skelby/core/flight-log/flight-log';
+import type { StickLayout } from '@skelby/core/vocabulary/flying';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { Button, ButtonRow } from '../../shared/ui/Button';
+import { themed } from '../../shared/ui/theme';
+import { Words } from '../../shared/ui/Words';
+import { Field, FIELD_PX, type FieldHandle } from './Field';
+import { SticksHeld } from './Gimbal';
+import { Inset } from './Inset';
+
+const TICK_MS = 50;
+const BEFORE_S = 2;
+
+const useStyles = themed(() => ({ line: { flexDirection: 'row', alignItems: 'center', gap: 12 } }));
+
+interface ReplayedProps {
+  readonly replay: Replay;
+  /** The moment it went wrong, s; null when it did not. */
+  readonly wrongAtS: number | null;
+  readonly spanM: number;
+  readonly rotors: number;
+  readonly marks: readonly Mark[];
+  readonly scene: Scene;
+  readonly layout: StickLayout;
+  readonly cameraDeg: number;
+  /** Where the pilot walks in it, if anywhere. */
+  readonly course: Pick<Course, 'walk'>;
+}
+
+/** A flight shown again: path, nose and sticks, with the moment it went wrong to jump to. */
+export function Replayed({
+  replay,
+  wrongAtS,
+  spanM,
+  rotors,
+  marks,
+  scene,
+  layout,
+  cameraDeg,
+  course,
+}: ReplayedProps) {
+  const styles = useStyles();
+  const field = useRef<FieldHandle>(null);
+  const [begin, end] = [replay.t[0] ?? 0, replay.t.at(-1) ?? 0];
+  const [t, setT] = useState(wrongAtS === null ? begin : Math.max(begin, wrongAtS - BEFORE_S));
+  const [plays, setPlays] = useState(false);
+  const [throughCamera, setThroughCamera] = useState(false);
+  useEffect(() => {
+    if (!plays) return undefined;
+    const tick = setInterval(() => setT((last) => Math.min(end, last + TICK_MS / 1000)), TICK_MS);
+    return () => clearInterval(tick);
+  }, [plays, end]);
+  useEffect(() => {
+    if (t >= end) setPlays(false);
+  }, [t, end]);
+  const i = lineAt(replay, t);
+  const pilot = useMemo(() => pilotAt(course, replay.t[i]! - begin), [course, replay, i, begin]);
+  const places = useMemo(
+    () => Array.from(replay.t, (_, at) => [replay.x[at]!, replay.y[at]!, replay.z[at]!] as const),
+    [replay],
+  );
+  const flat = useMemo(
+    () => places.filter((_, at) => at % 4 === 0).map(([x, y]) => [x, y] as const),
+    [places],
+  );
+  useEffect(() => {
+    field.current?.draw({
+      position: [replay.x[i]!, replay.y[i]!, replay.z[i]!],
+      attitude: [replay.qw[i]!, replay.qx[i]!, replay.qy[i]!, replay.qz[i]!],
+      pilot,
+    });
+  }, [replay, i, throughCamera, pilot]);
+  useEffect(() => {
+    const soon = setTimeout(() => field.current?.showPath(places), 300);
+    return () => clearTimeout(soon);
+  }, [places]);
+  const heading = headingOf({ qw: replay.qw[i]!, qx: replay.qx[i]!, qy: replay.qy[i]!, qz: replay.qz[i]! });
+  const sticks = {
+    throttle: replay.throttle[i]!,
+    yaw: replay.yaw[i]!,
+    pitch: replay.pitch[i]!,
+    roll: replay.roll[i]!,
+  };
+  return (
+    <View style={{ gap: 10 }}>
+      <Field
+        ref={field}
+        height={FIELD_PX}
+        spanM={spanM}
+        rotors={rotors}
+        marks={marks}
+        scene={scene}
+        throughCamera={throughCamera}
+        cameraDeg={cameraDeg}
+        blind={false}
+        inset={
+          <Inset
+            size={120}
+            marks={marks}
+            pilot={pilot}
+            craft={{ x: replay.x[i]!, y: replay.y[i]!, headingDeg: heading }}
+            path={flat}
+          />
+        }
+      />
+      <View style={styles.line}>
+        <input
+          type="range"
+          aria-label="Moment of the flight"
+          min={begin}
+          max={end}
+          step={0.05}
+          value={t}
+          onChange={(event) => {
+            setPlays(false);
+            setT(Number(event.target.value));
+          }}
+          style={{ flex: 1, height: 44, accentColor: 'currentColor' }}
+        />
+        <Words as="figure">{`${(t - begin).toFixed(1)} s`}</Words>
+      </View>
+      <SticksHeld layout={layout} sticks={sticks} size={84} />
+      <ButtonRow>
+        <Button
+          icon={plays ? 'pause' : 'play'}
+          label={plays ? 'Stop' : 'Play'}
+          onPress={() => {
+            if (t >= end) setT(begin);
+            setPlays(!plays);
+          }}
+        />
+        {wrongAtS === null ? null : (
+          <Button
+            icon="alert-triangle"
+            label="Where it went wrong"
+            onPress={() => {
+              setPlays(false);
+              setT(wrongAtS);
+            }}
+          />
+        )}
+        <Button
+          icon={throughCamera ? 'user' : 'camera'}
+          label={throughCamera ? 'From the ground' : 'Camera'}
+          onPress={() => setThroughCamera(!throughCamera)}
+        />
+      </ButtonRow>
+    </View>
+  );
+}

@@ -1,0 +1,73 @@
+import { MEASURE_FACTS } from '@skelby/core/assessment/measure-facts';
+import type { Score, ScoredValue } from '@skelby/core/assessment/score';
+import { View } from 'react-native';
+import { useUnits } from '../../shared/api/use-units';
+import { Note } from '../../shared/ui/Note';
+import { Row, Rows } from '../../shared/ui/Rows';
+import { Words } from '../../shared/ui/Words';
+import { MEASURE_WORDS, OTHER_CHANGES } from './measure-copy';
+
+const round = (value: number, digits: number): number => Math.round(value * 10 ** digits) / 10 ** digits;
+
+/** A measured value in the school's units. */
+export function useSayMeasure() {
+  const { say } = useUnits();
+  return ({ of }: Pick<ScoredValue, 'of'>, value: number): string => {
+    const { unit } = MEASURE_FACTS[of];
+    if (unit === 'm' || unit === 'm/s') return say(round(value, 2), unit);
+    if (unit === '%') return `${Math.round(value * 100)} %`;
+    if (unit === '°') return `${Math.round(value)}°`;
+    if (unit === 's') return `${round(value, 1)} s`;
+    if (unit === 'yes') return value >= 1 ? 'yes' : 'no';
+    return `${round(value, 2)}`;
+  };
+}
+
+/** What to do otherwise, in one sentence; null when it was met. */
+export function changeFor({ wrong }: Pick<Score, 'wrong'>): string | null {
+  if (!wrong) return null;
+  return wrong.of === 'crash' || wrong.of === 'not-finished'
+    ? OTHER_CHANGES[wrong.of]
+    : MEASURE_WORDS[wrong.of].change;
+}
+
+/** Where one measure has two limits it is one line. */
+const oncePerMeasure = (values: readonly ScoredValue[]): readonly ScoredValue[] =>
+  values.filter((each, i) => {
+    const twin = values.findIndex((other) => other.of === each.of && !other.ok);
+    return twin < 0 ? values.findIndex((other) => other.of === each.of) === i : twin === i;
+  });
+
+/** A rep that was measured: met or missed, against what, and what to change. */
+export function ScorePanel({ score }: { readonly score: Score }) {
+  const say = useSayMeasure();
+  const change = changeFor(score);
+  const stopped = score.over === 'stopped';
+  return (
+    <View style={{ gap: 12 }}>
+      <Note
+        icon={score.met ? 'check-circle' : 'x-circle'}
+        heading={score.met ? 'Met' : stopped ? 'Not finished' : 'Missed'}
+        live
+      >
+        {change ?? 'To the standard, all of it.'}
+      </Note>
+      <Rows>
+        {oncePerMeasure(score.values).map((value) => (
+          <Row
+            key={value.of}
+            title={`${value.ok ? '✓' : '✗'} ${MEASURE_WORDS[value.of].name}: ${say(value, value.value)}`}
+            under={
+              MEASURE_FACTS[value.of].unit === 'yes'
+                ? undefined
+                : `${value.isLeast ? 'At least' : 'At most'} ${say(value, value.limit)}`
+            }
+          />
+        ))}
+      </Rows>
+      {score.smoothness === null ? null : (
+        <Words as="soft">{`Smoothness of the lines and turns: ${score.smoothness.toFixed(1)} (spectral arc length; nearer to 0 is smoother).`}</Words>
+      )}
+    </View>
+  );
+}

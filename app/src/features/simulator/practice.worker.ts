@@ -1,0 +1,228 @@
+import { type CraftRecord, craftFacts, type SensorSide } from '@skelby/core/vocabulary/craft-facts';
+import type { Side } from '@skelby/core/drills/drill';
+import type { ModeNow, StickNow } from '@skelby/core/simulator/control/control';
+import { type CraftModel, craftModel } from '@skelby/core/simulator/craft-model';
+import { type Ended, type Scene, type Start, STEP_S } from '@skelby/core/simulator/simulated-flight';
+import type { Failsafe } from '@skelby/core/reconstruct/return-height';
+import type { ReturnPhase } from '@skelby/core/simulator/control/auto-return';
+import type { Course, Hands } from '@skelby/core/assessment/exercise';
+import { courseOf } from '@skelby/core/assessment/exercises';
+import { pilotAt } from '@skelby/core/assessment/referee';
+import { Rep } from '@skelby/core/assessment/rep';
+import { type Replay, replayOf } from '@skelby/core/assessment/replay';
+import { partsOf, type Score, scoreTrack } from '@skelby/core/assessment/score';
+import { rank } from '@skelby/core/ranking/rank';
+import { answersOf } from '@skelby/core/evidence/evidence';
+import { evidenceFrom } from '@skelby/core/flight-reading/evidence-readers';
+import { flightLogCsv } from '@skelby/core/flight-log/reading';
+
+/** Starts anew. */
+export interface ToStart {
+  readonly do: 'start';
+  readonly drillId: string;
+  readonly side: Side | null;
+  readonly craft: CraftRecord;
+  readonly scene: Scene;
+  readonly start: Start;
+  readonly seed: number;
+  readonly sensorSides: readonly SensorSide[];
+  readonly holdDrops: boolean;
+  readonly returnHeightM: number;
+  readonly onLinkLoss: Failsafe;
+}
+
+/** Flies on for as long as the page's last frame took. */
+export interface ToFly {
+  readonly do: 'fly';
+  readonly sticks: StickNow;
+  readonly mode: ModeNow;
+  readonly seconds: number;
+  readonly answer: boolean;
+  readonly takeOver: boolean;
+}
+export type ToDo =
+  | ToStart
+  | ToFly
+  | { readonly do: 'hold'; readonly lost: boolean }
+  | { readonly do: 'link'; readonly lost: boolean }
+  | { readonly do: 'go-home' }
+  | { readonly do: 'save' };
+
+/** Where the craft is and how far the drill has come, for drawing. */
+export interface Shown {
+  readonly is: 'shown';
+  readonly position: readonly [number, number, number];
+  readonly velocity: readonly [number, number, number];
+  /** Body to world: w, x, y, z. */
+  readonly attitude: readonly [number, number, number, number];
+  readonly timeS: number;
+  readonly charge: number;
+  readonly wash: number;
+  readonly landed: boolean;
+  readonly ended: Ended;
+  /** What the physics of this frame took, ms. */
+  readonly workMs: number;
+  readonly part: {
+    readonly at: number;
+    readonly of: number;
+    readonly says: string;
+    readonly hands: Hands;
+    readonly blind: boolean;
+    readonly softening: number;
+  };
+  readonly pilot: { readonly x: number; readonly y: number };
+  readonly holdLost: boolean;
+  readonly linkLost: boolean;
+  readonly returning: ReturnPhase | null;
+  /** Nearest thing the obstacle sensors see, m; null for none. */
+  readonly nearestM: number | null;
+}
+
+/** A rep that is over. */
+export interface Scored {
+  readonly is: 'scored';
+  readonly score: Score;
+  readonly replay: Replay;
+  readonly ended: Ended;
+  /** After a crash: what the flight itself says of its cause, likeliest first. */
+  readonly likely: readonly LikelyCause[];
+}
+
+export interface LikelyCause {
+  readonly causeId: string;
+  readonly probability: number;
+  /** What speaks for it most, in words. */
+  readonly because: readonly string[];
+}
+export type FromWorker = Shown | Scored | { readonly is: 'log'; readonly csv: string };
+
+/** A page that stood still does not make the craft jump. */
+const LONGEST_S = 0.1;
+const MOST_CAUSES = 3;
+const WORTH_SAYING = 0.1;
+const MOST_REASONS = 4;
+
+let craft: CraftModel | null = null;
+let course: Course | null = null;
+let rep: Rep | null = null;
+let begun: ToStart | null = null;
+let owed = 0;
+let scored = false;
+
+function shown(
+  { flight, referee, holdIsLost, linkIsLost, autoReturn, nearestM }: Rep,
+  flown: Course,
+  workMs: number,
+): Shown {
+  const { body, timeS, charge, wash, landed, ended } = flight;
+  const { says, hands, blind = false, softening = 0 } = referee.stage;
+  const { x, y } = pilotAt(flown, timeS);
+  return {
+    is: 'shown',
+    position: [body.px, body.py, body.pz],
+    velocity: [body.vx, body.vy, body.vz],
+    attitude: [body.qw, body.qx, body.qy, body.qz],
+    timeS,
+    charge,
+    wash,
+    landed,
+    ended,
+    workMs,
+    part: { at: referee.at, of: flown.stages.length, says, hands, blind, softening },
+    pilot: { x, y },
+    holdLost: holdIsLost,
+    linkLost: linkIsLost,
+    returning: autoReturn?.phase ?? null,
+    nearestM: Number.isFinite(nearestM) ? nearestM : null,
+  };
+}
+
+function begin(from: ToStart): void {
+  begun = from;
+  craft = craftModel(craftFacts(from.craft));
+  course = courseOf(from.drillId, from.side);
+  if (!course) throw new RangeError(`"${from.drillId}" is not flown on the simulator.`);
+  rep = new Rep({ ...from, craft, course });
+  owed = 0;
+  scored = false;
+}
+
+/** Reads a crash as a debrief would, and ranks what it read. */
+function likelyCauses(
+  { flight: { ended }, writer }: Rep,
+  flown: Course,
+  model: CraftModel,
+  from: ToStart,
+): readonly LikelyCause[] {
+  if (!ended) return [];
+  const [track, facts, { solids }] = [writer.track(), craftFacts(from.craft), from.scene];
+  const { cuts } = partsOf(track, flown, model, solids);
+  const evidence = evidenceFrom({
+    track,
+    cuts,
+    atS: ended.atS,
+    ended,
+    facts,
+    solids,
+    returnHeightM: from.returnHeightM,
+    onLinkLoss: from.onLinkLoss,
+  });
+  return rank(answersOf(evidence), facts)
+    .causes.slice(0, MOST_CAUSES)
+    .filter((cause, i) => i === 0 || cause.probability >= WORTH_SAYING)
+    .map(({ id, probability, reasons }) => ({
+      causeId: id,
+      probability,
+      because: reasons
+        .filter((reason) => reason.weight > 0)
+        .slice(0, MOST_REASONS)
+        .map((reason) => reason.words),
+    }));
+}
+
+self.onmessage = ({ data }: MessageEvent<ToDo>) => {
+  const post = (message: FromWorker) => self.postMessage(message);
+  const began = performance.now();
+  if (data.do === 'start') begin(data);
+  if (!rep || !course || !craft || !begun) return;
+  switch (data.do) {
+    case 'fly':
+      owed += Math.min(LONGEST_S, data.seconds);
+      for (; owed >= STEP_S; owed -= STEP_S) rep.step(data.sticks, data.mode, data);
+      break;
+    case 'hold':
+      rep.dropHold(data.lost);
+      break;
+    case 'link':
+      rep.loseLink(data.lost);
+      break;
+    case 'go-home':
+      rep.goHome();
+      break;
+    case 'save':
+      post({
+        is: 'log',
+        csv: flightLogCsv(rep.writer.track(), [
+          `drill: ${begun.drillId}`,
+          ...(begun.side ? [`side: ${begun.side}`] : []),
+          'flown on the simulator',
+        ]),
+      });
+      return;
+    case 'start':
+      break;
+  }
+  post(shown(rep, course, performance.now() - began));
+  if (rep.isOver && !scored) {
+    scored = true;
+    const track = rep.writer.track();
+    const score = scoreTrack(track, course, craft, begun.scene.solids);
+    post({
+      is: 'scored',
+      score,
+      replay: replayOf(track, -Infinity, score.toS),
+      ended: rep.flight.ended,
+      likely: likelyCauses(rep, course, craft, begun),
+    });
+  }
+};

@@ -1,0 +1,125 @@
+import type { Purpose } from '@skelby/core/clearance/facts';
+import type { Drill } from '@skelby/core/drills/drill';
+import { versionInForce } from '@skelby/core/drills/school-book';
+import { windBandOf } from '@skelby/core/vocabulary/wind-band';
+import { missReasonOf, recordedMeasure } from '@skelby/core/assessment/recorded';
+import { useCallback, useRef, useState, useSyncExternalStore } from 'react';
+import { View } from 'react-native';
+import { v7 as uuid } from 'uuid';
+import { outbox } from '../../offline/outbox/use-outbox';
+import { WaitingNote } from '../../offline/ui/WaitingNote';
+import { ownOutbox, useOwnSending } from '../../offline/outbox/own-outbox';
+import { OwnWaiting } from '../../offline/ui/OwnWaiting';
+import { Button } from '../../shared/ui/Button';
+import { Words } from '../../shared/ui/Words';
+import { today } from '../../shared/copy/dates';
+import { PURPOSE_WORDS } from '../../shared/copy/copy';
+import type { Scored } from './practice.worker';
+import type { PracticeSettings } from './settings';
+
+interface Kept {
+  readonly repId: string;
+  readonly met: boolean;
+  readonly takenBack: boolean;
+}
+export interface Recorded {
+  readonly record: (scored: Scored) => void;
+  readonly undo: () => void;
+  readonly last: Kept | null;
+  /** Whether the server would not take the last one. */
+  readonly isRefused: boolean;
+  /** Where it goes. */
+  readonly weaknessId: string | null;
+  /** The pilot's own link. */
+  readonly token: string | null;
+  readonly purpose: Purpose;
+}
+
+interface Belongs {
+  readonly weaknessId: string | null;
+  readonly token: string | null;
+  readonly drill: Drill;
+  readonly settings: PracticeSettings | null;
+  readonly purpose: Purpose;
+}
+
+/** Each rep flown for a weakness is recorded with it as one on the simulator. */
+export function useRecorded({ weaknessId, token, drill, settings, purpose }: Belongs): Recorded {
+  const [last, setLast] = useState<Kept | null>(null);
+  const now = useRef({ settings });
+  now.current = { settings };
+  const record = useCallback(
+    ({ score }: Scored) => {
+      const flown = now.current.settings;
+      if ((!weaknessId && !token) || !flown || score.over === 'stopped') {
+        setLast(null);
+        return;
+      }
+      const [repId, flownAt] = [uuid(), new Date().toISOString()];
+      const body = {
+        drillId: drill.id,
+        met: score.met,
+        missReason: missReasonOf(score),
+        side: flown.side,
+        band: windBandOf(flown.windMps),
+        mode: flown.mode,
+        pilotRelative: flown.relative,
+        pack: 1,
+        measure: recordedMeasure(drill.id, score),
+        drillVersion: versionInForce(drill.id),
+        day: today(),
+        flownAt,
+      };
+      setLast({ repId, met: score.met, takenBack: false });
+      const what = `rep of ${drill.name} on the simulator`;
+      if (weaknessId)
+        void outbox.add({
+          path: `/reps/${repId}`,
+          what,
+          stamp: 'flownAt',
+          body: { ...body, weaknessId, purpose, flownOn: 'simulator' },
+        });
+      else void ownOutbox.add({ path: `/own/reps/${repId}`, what, body });
+    },
+    [weaknessId, token, drill, purpose],
+  );
+  const undo = useCallback(() => {
+    if (!last || last.takenBack) return;
+    void outbox.add({
+      path: `/reps/${last.repId}/taken-back`,
+      body: { reason: 'Not a fair attempt' },
+      what: `undo of a rep of ${drill.name}`,
+    });
+    setLast({ ...last, takenBack: true });
+  }, [last, drill]);
+  useOwnSending(token);
+  const box = weaknessId ? outbox : ownOutbox;
+  const { items } = useSyncExternalStore(box.subscribe, box.state);
+  const isRefused =
+    last !== null &&
+    items.some((item) => item.refused !== undefined && item.path.endsWith(`/reps/${last.repId}`));
+  return { record, undo, last, isRefused, weaknessId, token, purpose };
+}
+
+/** What became of the rep. */
+export function RecordedRep({
+  recorded: { last, isRefused, undo, weaknessId, token, purpose },
+}: {
+  readonly recorded: Recorded;
+}) {
+  if (!weaknessId && !token)
+    return <Words as="soft">Not recorded: opened from a weakness, a rep goes to it.</Words>;
+  if (!last) return null;
+  if (last.takenBack) return <Words role="status">Taken back.</Words>;
+  return (
+    <View style={{ gap: 4 }}>
+      {isRefused ? null : (
+        <Words role="status">{`Recorded as ${last.met ? 'met' : 'missed'} on the simulator (${PURPOSE_WORDS[purpose].toLowerCase()}). It still has to be shown on the craft.`}</Words>
+      )}
+      {weaknessId ? <WaitingNote brief /> : <OwnWaiting token={token} />}
+      {weaknessId && !isRefused ? (
+        <Button kind="quiet" icon="corner-up-left" label="Take this rep back" onPress={undo} />
+      ) : null}
+    </View>
+  );
+}

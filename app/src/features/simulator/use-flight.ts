@@ -1,0 +1,124 @@
+import { CENTRED, type ModeNow, type StickNow } from '@skelby/core/simulator/control/control';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { saveFile } from '../../shared/ui/save-file';
+import type { FromWorker, Scored, Shown, ToDo, ToStart } from './practice.worker';
+
+export type FlightStart = Omit<ToStart, 'do' | 'seed'>;
+
+export interface Flying {
+  /** Sets it up again at the start; it waits there until `go`. */
+  readonly again: () => void;
+  readonly go: () => void;
+  readonly isFlying: boolean;
+  /** The rep that is over; null while it is not. */
+  readonly scored: Scored | null;
+  readonly failed: string | null;
+  readonly dropHold: (lost: boolean) => void;
+  readonly loseLink: (lost: boolean) => void;
+  readonly goHome: () => void;
+  readonly answer: () => void;
+  readonly takeOver: () => void;
+  /** Keeps the flight as an open log. */
+  readonly save: () => void;
+}
+
+interface Callbacks {
+  readonly mode: ModeNow;
+  /** Read once a frame. */
+  readonly sticks: () => StickNow;
+  /** Called with each new place. */
+  readonly onFrame: (shown: Shown) => void;
+}
+
+/**
+ * Flies beside the page: once a frame it sends the sticks and gets back where the craft is.
+ * @param from what is flown; keep it stable, a new one begins anew
+ */
+export function useFlight(from: FlightStart, callbacks: Callbacks): Flying {
+  const worker = useRef<Worker | null>(null);
+  const flying = useRef(false);
+  const pressed = useRef({ answer: false, takeOver: false });
+  const [isFlying, setFlying] = useState(false);
+  const [scored, setScored] = useState<Scored | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
+  const now = useRef(callbacks);
+  now.current = callbacks;
+  const tell = useCallback((what: ToDo) => worker.current?.postMessage(what), []);
+  const run = useCallback((on: boolean) => {
+    flying.current = on;
+    setFlying(on);
+  }, []);
+  const again = useCallback(() => {
+    run(false);
+    setScored(null);
+    tell({ do: 'start', ...from, seed: Math.floor(Math.random() * 1e9) });
+  }, [from, run, tell]);
+  useEffect(() => {
+    const own = new Worker(
+      new URL(require.unstable_resolveWorker('./practice.worker.ts'), window.location.href),
+      { type: 'module' },
+    );
+    worker.current = own;
+    let frame = 0;
+    let last: number | null = null;
+    let answered = true;
+    let sentAt = 0;
+    own.onmessage = ({ data }: MessageEvent<FromWorker>) => {
+      if (data.is === 'shown') {
+        answered = true;
+        now.current.onFrame(data);
+        if (sentAt > 0) performance.measure('skelby.stick-to-pose', { start: sentAt });
+      } else if (data.is === 'scored') {
+        setScored(data);
+        run(false);
+      } else saveFile('practice-flight.csv', data.csv, 'text/csv');
+    };
+    own.onerror = (event) => setFailed(event.message || 'The part that flies did not load: reload the page.');
+    again();
+    const tick = (at: number) => {
+      frame = requestAnimationFrame(tick);
+      // A worker that has fallen behind is not given more.
+      if (!flying.current) {
+        last = null;
+        return;
+      }
+      if (!answered) return;
+      const seconds = last === null ? 0 : (at - last) / 1000;
+      last = at;
+      answered = false;
+      sentAt = performance.now();
+      const { mode, sticks } = now.current;
+      own.postMessage({
+        do: 'fly',
+        sticks: sticks() ?? CENTRED,
+        mode,
+        seconds,
+        ...pressed.current,
+      } satisfies ToDo);
+      pressed.current = { answer: false, takeOver: false };
+    };
+    frame = requestAnimationFrame(tick);
+    return () => {
+      cancelAnimationFrame(frame);
+      own.terminate();
+      worker.current = null;
+    };
+  }, [again, run]);
+  const tools = useMemo(
+    () => ({
+      go: () => run(true),
+      dropHold: (lost: boolean) => tell({ do: 'hold', lost }),
+      loseLink: (lost: boolean) => tell({ do: 'link', lost }),
+      goHome: () => tell({ do: 'go-home' }),
+      save: () => tell({ do: 'save' }),
+      answer: () => {
+        pressed.current = { ...pressed.current, answer: true };
+      },
+      takeOver: () => {
+        pressed.current = { ...pressed.current, takeOver: true };
+      },
+    }),
+    [run, tell],
+  );
+  return { again, isFlying, scored, failed, ...tools };
+}

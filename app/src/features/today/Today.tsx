@@ -1,0 +1,132 @@
+import { causeOf } from '@skelby/core/causes/causes';
+import { type ReactNode, useDeferredValue } from 'react';
+import type { TodayList } from '../../shared/api/types';
+import { WaitingNote } from '../../offline/ui/WaitingNote';
+import { LinkButton } from '../../shared/ui/Button';
+import { SmallLadder } from '../../shared/ui/Ladder';
+import { Loaded } from '../../shared/ui/Loaded';
+import { Note } from '../../shared/ui/Note';
+import { LinkRow, Rows } from '../../shared/ui/Rows';
+import { Part, Screen } from '../../shared/ui/Screen';
+import { sayDay, today } from '../../shared/copy/dates';
+import { KIND_WORDS } from '../../shared/copy/copy';
+import { inOrder, type TodayWeakness } from './in-order';
+import { useSessionOfToday, useToday } from '../../offline/overlay/today-queries';
+
+function WeaknessRow({ line, under }: { readonly line: TodayWeakness; readonly under: string }) {
+  return (
+    <LinkRow
+      href={`/weakness/${line.id}`}
+      title={line.pilotName}
+      under={under}
+      before={<SmallLadder shares={line.rungs} />}
+    />
+  );
+}
+
+function Group({
+  heading,
+  lines,
+  under,
+}: {
+  readonly heading: string;
+  readonly lines: readonly TodayWeakness[];
+  readonly under: (line: TodayWeakness) => string;
+}): ReactNode {
+  if (lines.length === 0) return null;
+  return (
+    <Part heading={heading}>
+      <Rows>
+        {lines.map((line) => (
+          <WeaknessRow key={line.id} line={line} under={under(line)} />
+        ))}
+      </Rows>
+    </Part>
+  );
+}
+
+function ToDebrief({ occurrences }: { readonly occurrences: TodayList['toDebrief'] }) {
+  if (occurrences.length === 0) return null;
+  return (
+    <Part heading="To debrief">
+      <Rows>
+        {occurrences.map((each) => (
+          <LinkRow
+            key={each.id}
+            href={`/occurrence/${each.id}`}
+            title={each.pilotName}
+            under={`${KIND_WORDS[each.kind]} ${sayDay(each.day)}: ${causeOf(each.causeId).name}?${each.begun ? ' Debrief begun.' : ''}`}
+          />
+        ))}
+      </Rows>
+    </Part>
+  );
+}
+
+function TodayOf({ list }: { readonly list: TodayList }) {
+  const running = useSessionOfToday();
+  // What is to be done now is drawn first; the longer list below follows at once.
+  const drawsRest = useDeferredValue(true, false);
+  const { checks, toSign, drilling, waiting } = inOrder(list.weaknesses, today());
+  const nothing = list.toDebrief.length + list.weaknesses.length === 0;
+  const cause = (line: TodayWeakness) => causeOf(line.causeId).name;
+  const restricted = (line: TodayWeakness) => `${cause(line)}. ${causeOf(line.causeId).restriction}.`;
+  return (
+    <Screen
+      title="Today"
+      end={
+        list.weaknesses.length > 0 ? (
+          <LinkButton icon="list" label="Plan a session" href="/session" />
+        ) : undefined
+      }
+      foot={<LinkButton kind="main" icon="plus" label="Log a crash or near-miss" href="/log/pilot" />}
+      aside={
+        nothing || !drawsRest ? null : (
+          <>
+            <Group heading="Drilling" lines={drilling} under={restricted} />
+            <Group
+              heading="Resting before the check"
+              lines={waiting}
+              under={(line) => `${cause(line)}. Check ${sayDay(line.checkFrom!)}; no practice until then.`}
+            />
+          </>
+        )
+      }
+    >
+      <WaitingNote />
+      {running ? (
+        <LinkButton
+          kind="solid"
+          icon="play"
+          label={running.content.state === 'running' ? 'Go on with the session' : "Today's session"}
+          href={`/session/${running.id}`}
+        />
+      ) : null}
+      {nothing ? (
+        <Note icon="sun" heading="Nobody needs anything now">
+          When something happens, log it below: six taps, and the drills follow.
+        </Note>
+      ) : null}
+      <ToDebrief occurrences={list.toDebrief} />
+      <Group
+        heading="To sign"
+        lines={toSign}
+        under={(line) => `${cause(line)}. Check passed; your signature clears it.`}
+      />
+      <Group
+        heading="Check due"
+        lines={checks}
+        under={(line) => `${cause(line)}. Due ${sayDay(line.checkFrom!)}.`}
+      />
+    </Screen>
+  );
+}
+
+export function Today() {
+  const query = useToday();
+  return (
+    <Loaded query={query} title="Today">
+      {(list) => <TodayOf list={list} />}
+    </Loaded>
+  );
+}

@@ -1,0 +1,177 @@
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  TouchSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import Feather from '@expo/vector-icons/Feather';
+import { drillOf } from '@skelby/core/drills/drills';
+import type { Block } from '@skelby/core/plan/layout/block';
+import { View } from 'react-native';
+import { Button } from '../../shared/ui/Button';
+import { themed, TOUCH, useTheme } from '../../shared/ui/theme';
+import { Words } from '../../shared/ui/Words';
+import { PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
+
+export interface ArrangedPack {
+  readonly pilotId: string;
+  readonly blocks: readonly Block[];
+}
+
+const useStyles = themed((theme) => ({
+  pack: { borderTopWidth: 3, borderTopColor: theme.ink, paddingTop: 8, gap: 2 },
+  block: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    paddingVertical: 8,
+    borderBottomWidth: 1,
+    borderBottomColor: theme.rule,
+    backgroundColor: theme.ground,
+  },
+  words: { flex: 1, minWidth: 0 },
+  rest: { paddingVertical: 8 },
+}));
+
+const HANDLE = {
+  width: TOUCH - 16,
+  minHeight: TOUCH,
+  display: 'flex',
+  alignItems: 'center',
+  justifyContent: 'center',
+  cursor: 'grab',
+  touchAction: 'none',
+  background: 'none',
+  border: 'none',
+  padding: 0,
+} as const;
+
+const blockTitle = (block: Block): string =>
+  `${block.reps} × ${drillOf(block.drillId).name}${block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : ''}`;
+
+interface BlockRowProps {
+  readonly block: Block;
+  readonly onOut: () => void;
+}
+
+function BlockRow({ block, onOut }: BlockRowProps) {
+  const styles = useStyles();
+  const theme = useTheme();
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
+    id: block.id,
+  });
+  const name = drillOf(block.drillId).name;
+  return (
+    <div
+      ref={setNodeRef}
+      style={{
+        transform: transform ? `translate3d(0, ${transform.y}px, 0)` : undefined,
+        transition,
+        zIndex: isDragging ? 2 : undefined,
+        position: 'relative',
+        outline: isDragging ? `3px solid ${theme.ink}` : undefined,
+      }}
+    >
+      <View style={styles.block}>
+        <button
+          type="button"
+          style={HANDLE}
+          aria-label={`Move ${name}`}
+          {...attributes}
+          {...listeners}
+          role="button"
+        >
+          <Feather name="menu" size={22} color={theme.ink} aria-hidden />
+        </button>
+        <View style={styles.words}>
+          <Words as="strong">{blockTitle(block)}</Words>
+          <Words as="soft">{`${PURPOSE_WORDS[block.purpose]} · ${block.minutes} min. ${block.why}`}</Words>
+        </View>
+        <Button icon="x" label="" says={`Leave out ${name}`} onPress={onOut} />
+      </View>
+    </div>
+  );
+}
+
+interface ArrangeProps {
+  readonly packs: readonly ArrangedPack[];
+  readonly rests: readonly boolean[];
+  readonly packMinutes: number;
+  readonly pilotName: (pilotId: string) => string;
+  readonly onChange: (packs: readonly ArrangedPack[]) => void;
+}
+
+/** Takes a block out of where it is and puts it before (moving up) or after (moving down) another. */
+export function movedTo(
+  packs: readonly ArrangedPack[],
+  movingId: string,
+  overId: string,
+): readonly ArrangedPack[] {
+  const ids = packs.flatMap((pack) => pack.blocks.map((block) => block.id));
+  const moving = packs.flatMap((pack) => pack.blocks).find((block) => block.id === movingId);
+  if (!moving || movingId === overId || !ids.includes(overId)) return packs;
+  const down = ids.indexOf(movingId) < ids.indexOf(overId);
+  return packs
+    .map((pack) => {
+      const rest = pack.blocks.filter((block) => block.id !== movingId);
+      const at = pack.blocks.some((block) => block.id === overId)
+        ? rest.findIndex((block) => block.id === overId) + (down ? 1 : 0)
+        : -1;
+      return { ...pack, blocks: at < 0 ? rest : [...rest.slice(0, at), moving, ...rest.slice(at)] };
+    })
+    .filter((pack) => pack.blocks.length > 0);
+}
+
+/** The packs in order, with their blocks: moved by drag or by keyboard, or left out. */
+export function Arrange({ packs, rests, packMinutes, pilotName, onChange }: ArrangeProps) {
+  const styles = useStyles();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(TouchSensor),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const drop = ({ active, over }: DragEndEvent) => {
+    if (over) onChange(movedTo(packs, String(active.id), String(over.id)));
+  };
+  const out = (id: string) =>
+    onChange(
+      packs
+        .map((pack) => ({ ...pack, blocks: pack.blocks.filter((block) => block.id !== id) }))
+        .filter((pack) => pack.blocks.length > 0),
+    );
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+      <SortableContext
+        items={packs.flatMap((pack) => pack.blocks.map((block) => block.id))}
+        strategy={verticalListSortingStrategy}
+      >
+        <View style={{ gap: 14 }}>
+          {packs.map((pack, p) => (
+            <View key={p} style={styles.pack} role="group" aria-label={`Pack ${p + 1}`}>
+              {rests[p] ? (
+                <Words as="soft" style={styles.rest}>
+                  Rest first: two in a row are enough.
+                </Words>
+              ) : null}
+              <Words as="heading">{`Pack ${p + 1} · ${pilotName(pack.pilotId)}`}</Words>
+              <Words as="soft">{`${pack.blocks.reduce((sum, block) => sum + block.minutes, 0)} of ${packMinutes} min`}</Words>
+              {pack.blocks.map((block) => (
+                <BlockRow key={block.id} block={block} onOut={() => out(block.id)} />
+              ))}
+            </View>
+          ))}
+        </View>
+      </SortableContext>
+    </DndContext>
+  );
+}

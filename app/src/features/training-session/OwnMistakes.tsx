@@ -1,0 +1,54 @@
+import { coachingOf } from '@skelby/core/drills/coaching';
+import type { Block } from '@skelby/core/plan/layout/block';
+import { useState } from 'react';
+import { Button } from '../../shared/ui/Button';
+import { Choice, ManyChoice } from '../../shared/forms/Choice';
+import { Screen } from '../../shared/ui/Screen';
+import { TextBox } from '../../shared/forms/TextBox';
+import { Words } from '../../shared/ui/Words';
+
+interface OwnProps {
+  readonly pilot: string;
+  readonly blocks: readonly Block[];
+  readonly onDone: (mistakes: readonly string[], next: string) => void;
+}
+
+/** The pilot's own turn: what went wrong, and the one thing to work on next. */
+export function OwnMistakes({ pilot, blocks, onDone }: OwnProps) {
+  const usual = [...new Set(blocks.flatMap((block) => coachingOf(block.drillId).mistakes))].slice(0, 8);
+  const [seen, setSeen] = useState<readonly string[]>([]);
+  const [own, setOwn] = useState('');
+  const [next, setNext] = useState<string | null>(null);
+  const listed = [...seen, ...(own.trim() ? [own.trim()] : [])];
+  return (
+    <Screen
+      title="Your own eyes"
+      under={pilot}
+      foot={
+        <Button
+          kind="solid"
+          icon="arrow-right"
+          label={listed.length === 0 ? 'Nothing to note: go on' : 'Go on'}
+          onPress={() => onDone(listed, next !== null && listed.includes(next) ? next : '')}
+        />
+      }
+    >
+      <Words>Hand the phone over: the pilot says first.</Words>
+      <ManyChoice
+        label="What went wrong?"
+        options={usual.map((value) => ({ value, label: value }))}
+        values={seen}
+        onChange={setSeen}
+      />
+      <TextBox label="Something else" value={own} onChangeText={setOwn} maxLength={120} />
+      {listed.length > 0 ? (
+        <Choice
+          label="The one to work on next"
+          options={listed.map((value) => ({ value, label: value }))}
+          value={next}
+          onChange={setNext}
+        />
+      ) : null}
+    </Screen>
+  );
+}

@@ -1,0 +1,55 @@
+import { causeOf } from '@skelby/core/causes/causes';
+import { drillOf } from '@skelby/core/drills/drills';
+import { failsafeFor, FAILSAFE_WORDS } from '@skelby/core/reconstruct/return-height';
+import type { SessionFields } from '@skelby/core/schemas/session';
+import { View } from 'react-native';
+import type { Site, TodayList } from '../../shared/api/types';
+import { useUnits } from '../../shared/api/use-units';
+import { themed } from '../../shared/ui/theme';
+import { Words } from '../../shared/ui/Words';
+import { PURPOSE_WORDS, SIDE_WORDS, STANDING_LINE } from '../../shared/copy/copy';
+
+const useStyles = themed(() => ({ card: { height: 0, overflow: 'hidden' } }));
+
+interface SessionCardProps {
+  readonly content: SessionFields;
+  readonly rests: readonly boolean[];
+  readonly pilotName: (pilotId: string) => string;
+  readonly site: Site | null;
+  readonly weaknesses: TodayList['weaknesses'];
+}
+
+/** The session on one page, for the pocket: only on paper. */
+export function SessionCard({ content, rests, pilotName, site, weaknesses }: SessionCardProps) {
+  const styles = useStyles();
+  const { say, sentence } = useUnits();
+  return (
+    <View nativeID="skelby-print" style={styles.card} aria-hidden>
+      <Words as="title">{`Session ${content.day}, ${content.startsAt}`}</Words>
+      <Words as="soft">
+        {[site?.name, `wind ${say(content.windMps, 'm/s')}`, `${content.packMinutes} min a pack`]
+          .filter(Boolean)
+          .join(' · ')}
+      </Words>
+      {site ? (
+        <Words>{`On a lost link here: ${FAILSAFE_WORDS[failsafeFor(site.place).action]}.`}</Words>
+      ) : null}
+      {weaknesses.map((line) => (
+        <Words
+          key={line.id}
+        >{`${line.pilotName}, until cleared: ${causeOf(line.causeId).restriction}.`}</Words>
+      ))}
+      {content.packs.map((pack, p) => (
+        <View key={p}>
+          <Words as="heading">{`${rests[p] ? 'Rest. ' : ''}Pack ${p + 1}: ${pilotName(pack.pilotId)}`}</Words>
+          {pack.blocks.map((block) => (
+            <Words
+              key={block.id}
+            >{`☐ ${block.reps} × ${drillOf(block.drillId).name}${block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : ''} (${PURPOSE_WORDS[block.purpose].toLowerCase()}): ${sentence(drillOf(block.drillId).byEye)}`}</Words>
+          ))}
+        </View>
+      ))}
+      <Words as="soft">{`Anyone in the way ends the discussion. ${STANDING_LINE}`}</Words>
+    </View>
+  );
+}

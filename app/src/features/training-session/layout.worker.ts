@@ -1,0 +1,25 @@
+import { candidatesFor, type Conditions, type PilotToday } from '@skelby/core/plan/layout/candidates';
+import type { Means } from '@skelby/core/plan/layout/block';
+import { layOut } from '@skelby/core/plan/layout/lay-out';
+import { type DrillVersion, openBook } from '@skelby/core/drills/school-book';
+import type { Day } from '@skelby/core/vocabulary/day';
+
+export interface ToLayOut {
+  readonly pilots: readonly PilotToday[];
+  readonly conditions: Conditions;
+  readonly means: Means;
+  readonly today: Day;
+  /** The school's own words for drills. */
+  readonly book: readonly DrillVersion[];
+}
+
+export function laidOut({ pilots, conditions, means, today, book }: ToLayOut) {
+  const started = performance.now();
+  openBook(book);
+  const candidates = candidatesFor(pilots, conditions, today);
+  const layout = layOut(candidates.blocks, means);
+  return { candidates, layout, ms: performance.now() - started };
+}
+export type LaidOut = ReturnType<typeof laidOut>;
+
+self.onmessage = (event: MessageEvent<ToLayOut>) => self.postMessage(laidOut(event.data));

@@ -1,0 +1,43 @@
+import { useCallback, useState } from 'react';
+import type { SessionFields } from '@skelby/core/schemas/session';
+import { keep, kept } from '../../shared/storage/storage';
+
+type Own = SessionFields['own'][number];
+
+/** Where a running session stands on this phone: a refresh, or a closed tab, goes on from here. */
+export interface RunState {
+  readonly pack: number;
+  readonly block: number;
+  /** After a pack its pilot lists own mistakes before the next begins. */
+  readonly phase: 'fly' | 'own';
+  readonly packStartedAt: number | null;
+  /** A miss that waits for its reason: the instant of the attempt. */
+  readonly missedAt: string | null;
+  readonly measure: number | null;
+  readonly own: readonly Own[];
+}
+
+const START: RunState = {
+  pack: 0,
+  block: 0,
+  phase: 'fly',
+  packStartedAt: null,
+  missedAt: null,
+  measure: null,
+  own: [],
+};
+
+export function useRunState(sessionId: string) {
+  const name = `session.run.${sessionId}`;
+  const [state, setState] = useState<RunState>(() => ({ ...START, ...kept<Partial<RunState>>(name) }));
+  const change = useCallback(
+    (part: Partial<RunState>) =>
+      setState((last) => {
+        const next = { ...last, ...part };
+        keep(name, next);
+        return next;
+      }),
+    [name],
+  );
+  return { state, change };
+}

@@ -1,0 +1,185 @@
+import { causeOf } from '@skelby/core/causes/causes';
+import { DRILL_GROUPS } from '@skelby/core/drills/drill';
+import { allDrills, drillOf } from '@skelby/core/drills/drills';
+import { keyDrillsFor, suits } from '@skelby/core/plan/key-drills';
+import { isProposal, leftOutOf, planProblem, proposePlan } from '@skelby/core/plan/propose-plan';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { WeaknessPage } from '../../shared/api/types';
+import { useUnits } from '../../shared/api/use-units';
+import { Button, ButtonRow } from '../../shared/ui/Button';
+import { Loaded } from '../../shared/ui/Loaded';
+import { PressRow, Rows } from '../../shared/ui/Rows';
+import { Part, Screen } from '../../shared/ui/Screen';
+import { TextBox } from '../../shared/forms/TextBox';
+import { themed } from '../../shared/ui/theme';
+import { Words } from '../../shared/ui/Words';
+import { usePutPlan, useWeakness } from '../../offline/overlay/weakness-queries';
+import { leftOutWords, whyWords } from './why-copy';
+
+const useStyles = themed((theme) => ({
+  planned: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    paddingVertical: 10,
+    borderBottomWidth: 1,
+    borderBottomColor: theme.rule,
+  },
+  words: { flex: 1, minWidth: 0 },
+}));
+
+function AddDrill({
+  page,
+  chosen,
+  onAdd,
+}: {
+  readonly page: WeaknessPage;
+  readonly chosen: readonly string[];
+  readonly onAdd: (id: string) => void;
+}) {
+  const fits = allDrills().filter((drill) => !chosen.includes(drill.id) && suits(drill.id, page.pilot.mode));
+  const own = causeOf(page.weakness.causeId).drills;
+  const suggested = fits.filter((drill) => own.includes(drill.id));
+  const rows = (drills: ReturnType<typeof allDrills>) =>
+    drills.map((drill) => (
+      <PressRow key={drill.id} title={drill.name} under={drill.trains} onPress={() => onAdd(drill.id)} />
+    ));
+  return (
+    <>
+      {suggested.length > 0 ? (
+        <Part heading="Also for this cause">
+          <Rows>{rows(suggested)}</Rows>
+        </Part>
+      ) : null}
+      {DRILL_GROUPS.map((group) => {
+        const drills = fits.filter((drill) => drill.group === group.id && !own.includes(drill.id));
+        return drills.length === 0 ? null : (
+          <Part key={group.id} heading={group.name}>
+            <Rows>{rows(drills)}</Rows>
+          </Part>
+        );
+      })}
+    </>
+  );
+}
+
+function PlanOf({ page }: { readonly page: WeaknessPage }) {
+  const styles = useStyles();
+  const router = useRouter();
+  const put = usePutPlan(page);
+  const { causeId } = page.weakness;
+  const { mode } = page.pilot;
+  const { known } = page;
+  const { sentence } = useUnits();
+  const leftOut = leftOutOf(causeId, mode, known).filter(({ drillId }) => !drillIds.includes(drillId));
+  const before = page.plans[0]?.drillIds ?? [];
+  const [drillIds, setDrillIds] = useState<readonly string[]>(before);
+  const [reason, setReason] = useState('');
+  const [adding, setAdding] = useState(false);
+  const key = keyDrillsFor(causeOf(causeId), mode);
+  const changed = drillIds.join() !== before.join();
+  const needsReason = changed && !isProposal(causeId, mode, drillIds, known);
+  const problem = planProblem(causeId, mode, drillIds);
+  const up = `/weakness/${page.weakness.id}` as const;
+
+  const drop = (id: string) => setDrillIds(drillIds.filter((each) => each !== id));
+  const raise = (i: number) =>
+    setDrillIds(drillIds.map((id, at) => (at === i - 1 ? drillIds[i]! : at === i ? drillIds[i - 1]! : id)));
+  const save = () => put.mutate({ drillIds, reason: reason.trim() }, { onSuccess: () => router.replace(up) });
+
+  if (adding) {
+    return (
+      <Screen
+        title="Add a drill"
+        under={page.pilot.name}
+        up={up}
+        foot={<Button label="Back to the plan" onPress={() => setAdding(false)} />}
+      >
+        <AddDrill
+          page={page}
+          chosen={drillIds}
+          onAdd={(id) => {
+            setDrillIds([...drillIds, id]);
+            setAdding(false);
+          }}
+        />
+      </Screen>
+    );
+  }
+  return (
+    <Screen
+      title="Change the plan"
+      under={`${page.pilot.name} · ${causeOf(causeId).name}`}
+      up={up}
+      foot={
+        <>
+          {(problem ?? put.error?.message) ? (
+            <Words as="strong" role="alert">{`! ${problem ?? put.error?.message}`}</Words>
+          ) : null}
+          <Button
+            kind="main"
+            icon="check"
+            label={put.isPending ? 'Saving …' : 'Use this plan'}
+            disabled={put.isPending || !changed || problem !== null}
+            onPress={save}
+          />
+        </>
+      }
+    >
+      <View role="list">
+        {drillIds.map((id, i) => (
+          <View key={id} role="listitem" style={styles.planned}>
+            <View style={styles.words}>
+              <Words as="strong">{`${i + 1}. ${drillOf(id).name}`}</Words>
+              <Words as="soft">{sentence(whyWords(id, key, known))}</Words>
+            </View>
+            {i > 0 ? (
+              <Button
+                icon="arrow-up"
+                label=""
+                says={`${drillOf(id).name} earlier`}
+                onPress={() => raise(i)}
+              />
+            ) : null}
+            <Button icon="x" label="" says={`Drop ${drillOf(id).name}`} onPress={() => drop(id)} />
+          </View>
+        ))}
+      </View>
+      <ButtonRow>
+        <Button icon="plus" label="Add a drill" onPress={() => setAdding(true)} />
+        {isProposal(causeId, mode, drillIds, known) ? null : (
+          <Button
+            kind="quiet"
+            label="Back to the proposal"
+            onPress={() => setDrillIds(proposePlan(causeId, mode, known).map((planned) => planned.drillId))}
+          />
+        )}
+      </ButtonRow>
+      {leftOut.map(({ drillId, why }) => (
+        <Words key={drillId} as="soft">{`Left out: ${drillOf(drillId).name}, ${leftOutWords(why)}.`}</Words>
+      ))}
+      {needsReason ? (
+        <TextBox
+          label="Why another plan than the proposal?"
+          value={reason}
+          onChangeText={setReason}
+          maxLength={300}
+          multiline
+          error={put.error && reason.trim() === '' ? 'Reason is empty: say why in a few words.' : undefined}
+        />
+      ) : null}
+    </Screen>
+  );
+}
+
+export function PlanScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const query = useWeakness(id);
+  return (
+    <Loaded query={query} title="Change the plan" up={`/weakness/${id}`}>
+      {(page) => <PlanOf page={page} />}
+    </Loaded>
+  );
+}

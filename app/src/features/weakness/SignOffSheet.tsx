@@ -1,0 +1,102 @@
+import { causeOf } from '@skelby/core/causes/causes';
+import { relapseLimitOf } from '@skelby/core/clearance/choose-limit';
+import { drillOf } from '@skelby/core/drills/drills';
+import { liveMoves } from '@skelby/core/clearance/standing';
+import { useLocalSearchParams } from 'expo-router';
+import { View } from 'react-native';
+import type { WeaknessPage } from '../../shared/api/types';
+import { useWho } from '../../shared/api/use-who';
+import { LinkButton } from '../../shared/ui/Button';
+import { LargeLadder } from '../../shared/ui/Ladder';
+import { Loaded } from '../../shared/ui/Loaded';
+import { PrintButton } from '../../shared/ui/PrintButton';
+import { Part, Screen } from '../../shared/ui/Screen';
+import { themed } from '../../shared/ui/theme';
+import { Words } from '../../shared/ui/Words';
+import { sayTime, today } from '../../shared/copy/dates';
+import { MODE_WORDS, plural, STANDING_LINE, STATE_WORDS } from '../../shared/copy/copy';
+import { CoverageGrid } from './CoverageGrid';
+import { sureSentences } from '../../shared/copy/sure-copy';
+import { chartName, curveSentence, rungWords } from '../../shared/copy/rung-copy';
+import { useWeakness, useWorkedOut } from '../../offline/overlay/weakness-queries';
+
+const useStyles = themed((theme) => ({
+  hand: { flexDirection: 'row', gap: 24, paddingTop: 28 },
+  line: { flex: 1, borderTopWidth: 2, borderTopColor: theme.ink, paddingTop: 4 },
+}));
+
+function Sheet({ page }: { readonly page: WeaknessPage }) {
+  const styles = useStyles();
+  const me = useWho();
+  const { clearance, drillIds, reps } = useWorkedOut(page);
+  const cause = causeOf(page.weakness.causeId);
+  const live = reps.filter((rep) => !rep.takenBack);
+  const days = [...new Set(live.map((rep) => rep.day))].length;
+  const most = Math.max(0, ...clearance.charts.map((chart) => chart.curve.reps));
+  const signed = [...liveMoves(page.moves)]
+    .reverse()
+    .find((move) => move.kind === 'signed' || move.kind === 'signed-early');
+  const by = page.moves.find((move) => move.id === signed?.id)?.by ?? me?.name ?? '';
+  return (
+    <Screen
+      title={page.pilot.name}
+      under={`${cause.name} · ${STATE_WORDS[clearance.state]}${clearance.signedEarly ? ', signed early' : ''}`}
+      up={`/weakness/${page.weakness.id}`}
+      foot={<PrintButton label="Print the sheet" />}
+    >
+      <Words as="soft">
+        {[me?.schoolName, `flies ${MODE_WORDS[page.pilot.mode].toLowerCase()}`, `printed ${today()}`]
+          .filter(Boolean)
+          .join(' · ')}
+      </Words>
+      <LargeLadder
+        rungs={clearance.rungs.map((rung) => ({ ...rung, words: rungWords(rung.id, clearance, page.rule) }))}
+      />
+      <Part heading="Flown">
+        <Words>{`${plural(live.length, 'rep')} on ${plural(days, 'day')}: ${drillIds.map((id) => drillOf(id).name).join(', ')}.`}</Words>
+        {clearance.charts.map((chart) => (
+          <Words key={chartName(chart)}>{`${chartName(chart)}: ${curveSentence(chart, page.rule)}`}</Words>
+        ))}
+      </Part>
+      <Part heading="Shown on the craft">
+        <CoverageGrid clearance={clearance} />
+      </Part>
+      <Part heading="What this can promise">
+        {sureSentences(page.rule, most).map((sentence) => (
+          <Words key={sentence} as="soft">
+            {sentence}
+          </Words>
+        ))}
+        <Words as="soft">{`On watch, a pilot who slips back is called back after ${relapseLimitOf(page.rule).repsToTrueAlarm.toFixed(0)} reps on average.`}</Words>
+      </Part>
+      {signed ? (
+        <Words as="strong">{`${signed.kind === 'signed-early' ? 'Signed early' : 'Signed'} ${sayTime(signed.at)}${by ? ` by ${by}` : ''}${signed.reason ? `: ${signed.reason}` : ''}`}</Words>
+      ) : (
+        <Words as="strong">Not signed.</Words>
+      )}
+      <View style={styles.hand}>
+        <View style={styles.line}>
+          <Words as="soft">Trainer, date</Words>
+        </View>
+        <View style={styles.line}>
+          <Words as="soft">Pilot, date</Words>
+        </View>
+      </View>
+      <View nativeID="skelby-no-print">
+        <LinkButton kind="quiet" label="Back to the weakness" href={`/weakness/${page.weakness.id}`} />
+      </View>
+      <Words as="soft">{`A trainer decides; this sheet shows why. ${STANDING_LINE}`}</Words>
+    </Screen>
+  );
+}
+
+/** Why a pilot was, or was not yet, cleared: on paper, for the file. */
+export function SignOffSheet() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const query = useWeakness(id);
+  return (
+    <Loaded query={query} title="Sign-off sheet" up={`/weakness/${id}`}>
+      {(page) => <Sheet page={page} />}
+    </Loaded>
+  );
+}

@@ -1,0 +1,287 @@
+import { causeOf } from '@skelby/core/causes/causes';
+import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
+import { liveMoves } from '@skelby/core/clearance/standing';
+import { drillOf } from '@skelby/core/drills/drills';
+import { onReleaseIn } from '@skelby/core/vocabulary/flying';
+import { keyDrillsFor } from '@skelby/core/plan/key-drills';
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { WeaknessPage } from '../../shared/api/types';
+import { useUnits } from '../../shared/api/use-units';
+import { WaitingNote } from '../../offline/ui/WaitingNote';
+import { Button, LinkButton } from '../../shared/ui/Button';
+import { Choice } from '../../shared/forms/Choice';
+import { LargeLadder } from '../../shared/ui/Ladder';
+import { Loaded } from '../../shared/ui/Loaded';
+import { Note } from '../../shared/ui/Note';
+import { ReasonForm } from '../../shared/forms/ReasonForm';
+import { LinkRow, Rows } from '../../shared/ui/Rows';
+import { Part, Screen } from '../../shared/ui/Screen';
+import { isFlownHere, SimulatorLink } from '../../shared/ui/SimulatorLink';
+import { Words } from '../../shared/ui/Words';
+import { sayDay, today } from '../../shared/copy/dates';
+import { STANDING_LINE, STATE_WORDS } from '../../shared/copy/copy';
+import { CurveChart, StickPlate } from '../../shared/drawing';
+import { CoverageGrid } from './CoverageGrid';
+import { History } from './History';
+import { HowSure } from './HowSure';
+import { OnWatch } from '../../shared/ui/OnWatch';
+import { chartName, curveSentence, rungWords } from '../../shared/copy/rung-copy';
+import { useMove, useWeakness, useWorkedOut, type WorkedOut } from '../../offline/overlay/weakness-queries';
+import { whyWords } from './why-copy';
+
+function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
+  const { charts } = worked.clearance;
+  const [picked, setPicked] = useState<string | null>(null);
+  const behind = charts.find((chart) => chart.curve.reachedAt === null) ?? charts[0];
+  const shown = charts.find((chart) => chartName(chart) === picked) ?? behind;
+  if (!shown) return null;
+  const most = Math.max(...charts.map((chart) => chart.curve.reps));
+  const stuck = charts.filter(
+    (chart) => chart.curve.reachedAt === null && chart.curve.reps >= page.rule.plannedReps,
+  );
+  return (
+    <Part heading="Learning curve">
+      {stuck.length > 0 ? (
+        <Note icon="pause-circle" heading={`${page.rule.plannedReps} test reps and not there`}>
+          {`Stop and change something: an easier step first, calmer air, other words. Going on only gives luck more tries. (${stuck.map(chartName).join('; ')})`}
+        </Note>
+      ) : null}
+      {charts.length > 1 ? (
+        <Choice
+          label="Chart"
+          value={chartName(shown)}
+          onChange={setPicked}
+          options={charts.map((chart) => ({
+            value: chartName(chart),
+            label: `${chartName(chart)}${chart.curve.reachedAt === null ? '' : ' (there)'}`,
+          }))}
+        />
+      ) : null}
+      <CurveChart
+        curve={shown.curve}
+        name={chartName(shown)}
+        sentence={curveSentence(shown, page.rule)}
+        named={charts.length === 1}
+      />
+      <HowSure rule={page.rule} mostReps={most} />
+    </Part>
+  );
+}
+
+function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
+  const { sentence } = useUnits();
+  const key = keyDrillsFor(causeOf(page.weakness.causeId), page.pilot.mode);
+  // Practice of any kind before the check would move it.
+  const first =
+    nextStep(worked.clearance, today()).do === 'drill'
+      ? (worked.drillIds.find((id) => drillOf(id).simulator === 'first') ??
+        worked.drillIds.find((id) => isFlownHere(drillOf(id))))
+      : undefined;
+  return (
+    <Part
+      heading="Drill plan"
+      end={<LinkButton kind="quiet" label="Change" href={`/weakness/${page.weakness.id}/plan`} />}
+    >
+      <Rows>
+        {worked.drillIds.map((id, i) => (
+          <LinkRow
+            key={id}
+            href={`/weakness/${page.weakness.id}/reps?drill=${id}`}
+            title={`${i + 1}. ${drillOf(id).name}`}
+            under={sentence(whyWords(id, key, page.known))}
+            after={
+              drillOf(id).sticks.length > 0 ? (
+                <StickPlate
+                  layout={page.pilot.stickLayout}
+                  moves={drillOf(id).sticks}
+                  width={38}
+                  names={false}
+                />
+              ) : undefined
+            }
+          />
+        ))}
+      </Rows>
+      {first ? (
+        <SimulatorLink
+          drill={drillOf(first)}
+          label={`Fly no. ${worked.drillIds.indexOf(first) + 1} on the simulator first`}
+          with={{ pilot: page.pilot.id, weakness: page.weakness.id }}
+        />
+      ) : null}
+    </Part>
+  );
+}
+
+function Foot({
+  page,
+  next,
+  onWatch,
+}: {
+  readonly page: WeaknessPage;
+  readonly next: NextStep;
+  readonly onWatch: boolean;
+}) {
+  const move = useMove(page);
+  const counter = `/weakness/${page.weakness.id}/reps` as const;
+  const problem = move.error ? <Words as="strong" role="alert">{`! ${move.error.message}`}</Words> : null;
+  const close = (
+    <Button
+      icon="archive"
+      label={move.isPending ? 'Closing …' : 'End the watch: close'}
+      disabled={move.isPending}
+      onPress={() => move.mutate({ kind: 'closed' })}
+    />
+  );
+  switch (next.do) {
+    case 'drill':
+      return <LinkButton kind="main" icon="target" label="Count reps" href={counter} />;
+    case 'check':
+      return (
+        <>
+          {problem}
+          <LinkButton kind="main" icon="check-square" label="Fly the check" href={counter} />
+          {onWatch ? close : null}
+        </>
+      );
+    case 'sign':
+      return (
+        <>
+          {problem}
+          <Button
+            kind="main"
+            icon="edit-3"
+            label={move.isPending ? 'Signing …' : 'Sign: cleared'}
+            disabled={move.isPending}
+            onPress={() => move.mutate({ kind: 'signed' })}
+          />
+        </>
+      );
+    case 'wait':
+      return <Words as="strong">{`Check ${sayDay(next.until)}. Practice now would move it.`}</Words>;
+    case 'watch':
+      return (
+        <>
+          {problem}
+          <LinkButton icon="target" label="Count a rep on watch" href={counter} />
+          {close}
+        </>
+      );
+    case 'nothing':
+      return null;
+  }
+}
+
+/** What goes against the usual course, each with its reason. */
+function OutOfTheOrdinary({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
+  const move = useMove(page);
+  const last = liveMoves(page.moves).at(-1);
+  const signedOrClosed = last && ['signed', 'signed-early', 'closed'].includes(last.kind) ? last : null;
+  const error = move.error?.message ?? null;
+  const { state, check } = worked.clearance;
+  return (
+    <View style={{ gap: 4 }}>
+      {state === 'open' || state === 'drilling' || (state === 'ready-for-check' && !check?.passed) ? (
+        <ReasonForm
+          open="Sign early, before every rung is met"
+          question="Why is it safe to sign now? This shows on the record."
+          act="Sign early"
+          busy={move.isPending}
+          error={error}
+          onGive={(reason) => move.mutate({ kind: 'signed-early', reason })}
+        />
+      ) : null}
+      {signedOrClosed ? (
+        <ReasonForm
+          open={signedOrClosed.kind === 'closed' ? 'Undo the closing' : 'Undo the signature'}
+          question="Why is it undone?"
+          act="Undo"
+          busy={move.isPending}
+          error={error}
+          onGive={(reason) => move.mutate({ kind: 'undone', undoes: signedOrClosed.id, reason })}
+        />
+      ) : null}
+      {state === 'ready-for-check' && !check?.passed ? (
+        <LinkButton
+          kind="quiet"
+          label="Practise anyway (moves the check)"
+          href={`/weakness/${page.weakness.id}/reps`}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
+  const worked = useWorkedOut(page);
+  const { clearance } = worked;
+  const cause = causeOf(page.weakness.causeId);
+  const next = nextStep(clearance, today());
+  const restricted =
+    clearance.state === 'open' || clearance.state === 'drilling' || clearance.state === 'ready-for-check';
+  return (
+    <Screen
+      title={cause.name}
+      under={`${page.pilot.name} · ${STATE_WORDS[clearance.state]}${clearance.signedEarly ? ', signed early' : ''}`}
+      up="/"
+      foot={<Foot page={page} next={next} onWatch={clearance.state === 'watch'} />}
+      aside={
+        <>
+          {clearance.watch ? (
+            <OnWatch watch={clearance.watch} rule={page.rule} />
+          ) : (
+            <Charts page={page} worked={worked} />
+          )}
+          {clearance.state === 'withdrawn' ? null : (
+            <Part heading="Coverage">
+              <CoverageGrid clearance={clearance} />
+            </Part>
+          )}
+          <Part heading="In the moment">
+            <Words>{cause.respond[onReleaseIn(page.pilot.mode)]}</Words>
+            <Words as="soft">{`Anyone in the way ends the discussion: give up the craft. ${STANDING_LINE}`}</Words>
+          </Part>
+          <Part heading="History">
+            <History page={page} />
+          </Part>
+        </>
+      }
+    >
+      <WaitingNote />
+      {restricted ? <Note icon="slash" heading="Until cleared">{`${cause.restriction}.`}</Note> : null}
+      {clearance.relapsed ? (
+        <Note icon="rotate-ccw" heading="Called back">
+          Tests and checks on watch were missed more often than luck explains: the test starts again.
+        </Note>
+      ) : null}
+      {clearance.failedChecks > 0 && restricted ? (
+        <Note icon="rotate-ccw" heading="The check was not kept">
+          The test starts again from nothing: what was shown before did not last.
+        </Note>
+      ) : null}
+      <LargeLadder
+        rungs={clearance.rungs.map((rung) => ({ ...rung, words: rungWords(rung.id, clearance, page.rule) }))}
+      />
+      <Plan page={page} worked={worked} />
+      <LinkButton
+        kind="quiet"
+        icon="file-text"
+        label="Sign-off sheet"
+        href={`/weakness/${page.weakness.id}/sheet`}
+      />
+      <OutOfTheOrdinary page={page} worked={worked} />
+    </Screen>
+  );
+}
+
+export function WeaknessScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const query = useWeakness(id);
+  return (
+    <Loaded query={query} title="Weakness" up="/">
+      {(page) => <WeaknessOf page={page} />}
+    </Loaded>
+  );
+}

@@ -1,0 +1,8 @@
+/**
+ * The debrief, the sums and the school's experience: they share the questions, the ranking and the physics.
+ */
+export { DebriefScreen } from '../features/debrief/DebriefScreen';
+export { DebriefSheet } from '../features/debrief/DebriefSheet';
+export { FlightCardScreen } from '../features/flight-card/FlightCardScreen';
+export { SumsScreen } from '../features/sums/SumsScreen';
+export { SchoolScreen } from '../features/school/SchoolScreen';

@@ -1,0 +1,244 @@
+import {
+  craftShape,
+  flightShape,
+  occurrenceShape,
+  pilotShape,
+  siteShape,
+} from '@skelby/core/schemas/records';
+import { useLocalSearchParams } from 'expo-router';
+import { useRef } from 'react';
+import { v7 as uuid } from 'uuid';
+import { type AnyObjectSchema, string } from 'yup';
+import type { Flight, OccurrenceOfPilot, Roster } from '../shared/api/types';
+import { useOccurrence } from '../offline/overlay/occurrence-queries';
+import { Loaded } from '../shared/ui/Loaded';
+import { Note } from '../shared/ui/Note';
+import { RecordForm } from '../shared/forms/RecordForm';
+import type { FormQuestion } from '../shared/forms/form-question';
+import { Screen } from '../shared/ui/Screen';
+import { timeOf } from '../shared/copy/dates';
+import { useFlights, useSave } from '../offline/overlay/record-queries';
+import { useRoster } from '../offline/overlay/use-roster';
+import {
+  CRAFT_QUESTIONS,
+  flightQuestions,
+  NEW_CRAFT,
+  NEW_PILOT,
+  NEW_SITE,
+  newFlight,
+  occurrenceQuestions,
+  PILOT_QUESTIONS,
+  SITE_QUESTIONS,
+} from '../shared/forms/record-questions';
+
+const NEW = 'new';
+
+interface Listed {
+  readonly list: 'pilots' | 'craft' | 'sites';
+  readonly what: string;
+  readonly up: '/pilots' | '/kit';
+  readonly shape: AnyObjectSchema;
+  readonly questions: readonly FormQuestion[];
+  readonly blank: Record<string, unknown>;
+}
+
+const PILOT: Listed = {
+  list: 'pilots',
+  what: 'pilot',
+  up: '/pilots',
+  shape: pilotShape,
+  questions: PILOT_QUESTIONS,
+  blank: NEW_PILOT,
+};
+const CRAFT: Listed = {
+  list: 'craft',
+  what: 'craft',
+  up: '/kit',
+  shape: craftShape,
+  questions: CRAFT_QUESTIONS,
+  blank: NEW_CRAFT,
+};
+const SITE: Listed = {
+  list: 'sites',
+  what: 'site',
+  up: '/kit',
+  shape: siteShape,
+  questions: SITE_QUESTIONS,
+  blank: NEW_SITE,
+};
+
+/** The record's fields that its form asks for, out of a row that may hold more. */
+const fieldsOf = (row: object, shape: AnyObjectSchema): Record<string, unknown> =>
+  Object.fromEntries(Object.keys(shape.fields).map((name) => [name, (row as Record<string, unknown>)[name]]));
+
+function EditListed({ kind }: { readonly kind: Listed }) {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const fresh = useRef(uuid());
+  const roster = useRoster();
+  const save = useSave();
+  const key = id === NEW ? fresh.current : id;
+  const title = id === NEW ? `Add a ${kind.what}` : `Change ${kind.what}`;
+  return (
+    <Loaded query={roster} title={title} up={kind.up}>
+      {(data) => {
+        const row =
+          id === NEW
+            ? kind.blank
+            : (data[kind.list] as readonly { id: string }[]).find((each) => each.id === id);
+        if (!row)
+          return (
+            <Screen title={title} up={kind.up}>
+              <Note
+                icon="help-circle"
+                heading="Not here"
+              >{`There is no such ${kind.what} in your school.`}</Note>
+            </Screen>
+          );
+        return (
+          <RecordForm
+            title={title}
+            up={kind.up}
+            shape={kind.shape}
+            questions={kind.questions}
+            values={fieldsOf(row, kind.shape)}
+            onSave={(fields) =>
+              save.mutateAsync({
+                path: `/${kind.list}/${key}`,
+                body: { basedOn: (row as { revision?: number }).revision ?? null, ...fields },
+                what: `${kind.what} ${String(fields['name'])}`,
+              })
+            }
+          />
+        );
+      }}
+    </Loaded>
+  );
+}
+
+export const EditPilot = () => <EditListed kind={PILOT} />;
+export const EditCraft = () => <EditListed kind={CRAFT} />;
+export const EditSite = () => <EditListed kind={SITE} />;
+
+function FlightForm({
+  roster,
+  flight,
+  pilotId,
+  id,
+}: {
+  readonly roster: Roster;
+  readonly flight: Flight | undefined;
+  readonly pilotId: string | null;
+  readonly id: string;
+}) {
+  const save = useSave();
+  const values = flight ? fieldsOf(flight, flightShape) : newFlight(roster, pilotId);
+  return (
+    <RecordForm
+      title={flight ? 'Change flight' : 'Add a flight'}
+      up="/flights"
+      shape={flightShape}
+      questions={flightQuestions(roster, flight !== undefined || pilotId !== null)}
+      values={values}
+      onSave={(fields) =>
+        save.mutateAsync({
+          path: `/flights/${id}`,
+          body: { basedOn: flight?.revision ?? null, ...fields },
+          what: 'flight',
+        })
+      }
+    />
+  );
+}
+
+export function EditFlight() {
+  const { id, pilot } = useLocalSearchParams<{ id: string; pilot?: string }>();
+  const fresh = useRef(uuid());
+  const roster = useRoster();
+  const flights = useFlights();
+  return (
+    <Loaded query={roster} title="Flight" up="/flights">
+      {(data) => (
+        <Loaded query={flights} title="Flight" up="/flights">
+          {(all) => {
+            const flight = all.find((each) => each.id === id);
+            if (id !== NEW && !flight)
+              return (
+                <Screen title="Flight" up="/flights">
+                  <Note icon="help-circle" heading="Not here">
+                    Only the last 200 flights can be changed here.
+                  </Note>
+                </Screen>
+              );
+            return (
+              <FlightForm
+                roster={data}
+                flight={flight}
+                pilotId={pilot ?? null}
+                id={flight?.id ?? fresh.current}
+              />
+            );
+          }}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}
+
+/** A trainer gives day and time of day; the record keeps the instant. */
+const occurrenceFormShape = occurrenceShape.omit(['happenedAt']).shape({
+  time: string()
+    .trim()
+    .defined()
+    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'Time must be written as hours:minutes, such as 09:30.'),
+});
+
+function OccurrenceForm({
+  occurrence,
+  roster,
+}: {
+  readonly occurrence: OccurrenceOfPilot;
+  readonly roster: Roster;
+}) {
+  const save = useSave();
+  const before = new Date(occurrence.happenedAt);
+  const time = timeOf(before);
+  const onSave = ({ time: newTime, ...fields }: Record<string, unknown>) => {
+    const same = newTime === time && fields['day'] === occurrence.day;
+    const happenedAt = same
+      ? occurrence.happenedAt
+      : new Date(`${String(fields['day'])}T${String(newTime)}`).toISOString();
+    return save.mutateAsync({
+      path: `/occurrences/${occurrence.id}`,
+      body: { basedOn: occurrence.revision, ...fields, happenedAt },
+      what: `details of ${occurrence.pilotName}`,
+    });
+  };
+  return (
+    <RecordForm
+      title="Change the details"
+      up={`/occurrence/${occurrence.id}`}
+      shape={occurrenceFormShape}
+      questions={occurrenceQuestions(roster, occurrence.confirmedCauseId !== null)}
+      values={{ ...fieldsOf(occurrence, occurrenceShape), time }}
+      onSave={onSave}
+    />
+  );
+}
+
+export function EditOccurrence() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const occurrence = useOccurrence(id);
+  const roster = useRoster();
+  return (
+    <Loaded query={occurrence} title="Change the details" up={`/occurrence/${id}`}>
+      {(row) => (
+        <Loaded query={roster} title="Change the details" up={`/occurrence/${id}`}>
+          {(data) => <OccurrenceForm occurrence={row} roster={data} />}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}
+
+export { WaitingScreen } from '../offline/ui/WaitingScreen';
+export { EditDrill } from '../features/drill-library/EditDrill';

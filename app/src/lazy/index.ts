@@ -1,0 +1,30 @@
+import { later } from '../shared/ui/later';
+
+/** One piece: what two pieces shared would have to come with the first page. */
+const beyond = () => import('./beyond-today');
+export const WeaknessScreen = later(beyond, (all) => all.WeaknessScreen);
+export const PlanScreen = later(beyond, (all) => all.PlanScreen);
+export const SignOffSheet = later(beyond, (all) => all.SignOffSheet);
+export const Counter = later(beyond, (all) => all.Counter);
+export const PilotScreen = later(beyond, (all) => all.PilotScreen);
+export const DrillsScreen = later(beyond, (all) => all.DrillsScreen);
+export const DrillScreen = later(beyond, (all) => all.DrillScreen);
+export const PlanSession = later(beyond, (all) => all.PlanSession);
+export const Runner = later(beyond, (all) => all.Runner);
+export const PracticeScreen = later(beyond, (all) => all.PracticeScreen);
+export const LinkedPractice = later(beyond, (all) => all.LinkedPractice);
+export const OwnPage = later(beyond, (all) => all.OwnPage);
+
+export const EditPilot = later(beyond, (all) => all.EditPilot);
+export const EditCraft = later(beyond, (all) => all.EditCraft);
+export const EditSite = later(beyond, (all) => all.EditSite);
+export const EditFlight = later(beyond, (all) => all.EditFlight);
+export const WaitingScreen = later(beyond, (all) => all.WaitingScreen);
+export const EditDrill = later(beyond, (all) => all.EditDrill);
+export const EditOccurrence = later(beyond, (all) => all.EditOccurrence);
+
+export const DebriefScreen = later(beyond, (all) => all.DebriefScreen);
+export const DebriefSheet = later(beyond, (all) => all.DebriefSheet);
+export const FlightCardScreen = later(beyond, (all) => all.FlightCardScreen);
+export const SumsScreen = later(beyond, (all) => all.SumsScreen);
+export const SchoolScreen = later(beyond, (all) => all.SchoolScreen);

@@ -1,0 +1,16 @@
+/**
+ * The screens that work with drills and charts, with the data and arithmetic they share: weaknesses,
+ * counting, the library, sessions,
+ * and the pilot's own page.
+ */
+export { PlanSession } from '../features/training-session/PlanSession';
+export { Runner } from '../features/training-session/Runner';
+export { DrillScreen } from '../features/drill-library/DrillScreen';
+export { DrillsScreen } from '../features/drill-library/DrillsScreen';
+export { OwnPage } from '../features/pilot-portal/OwnPage';
+export { PilotScreen } from '../features/pilots/PilotScreen';
+export { LinkedPractice, PracticeScreen } from '../features/simulator/PracticeScreen';
+export { Counter } from '../features/reps/Counter';
+export { PlanScreen } from '../features/weakness/PlanScreen';
+export { SignOffSheet } from '../features/weakness/SignOffSheet';
+export { WeaknessScreen } from '../features/weakness/WeaknessScreen';

@@ -1,0 +1,69 @@
+import type { Findings } from '@skelby/core/debrief/findings';
+import { modelWith } from '@skelby/core/ranking/model';
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useMemo } from 'react';
+import { get } from '../../shared/api/client';
+import type { DebriefPage, OccurrenceOfPilot, SchoolExperience } from '../../shared/api/types';
+import { debriefWith } from './occurrence';
+import { useDeliver } from '../outbox/use-deliver';
+import { useLaidOver } from '../outbox/use-outbox';
+import type { Waiting } from '../outbox/waiting';
+
+export function useDebrief(occurrenceId: string) {
+  const lay = useCallback(
+    (page: DebriefPage | undefined, waiting: readonly Waiting[]) => debriefWith(occurrenceId, page, waiting),
+    [occurrenceId],
+  );
+  return useLaidOver(
+    useQuery({
+      queryKey: ['debrief', occurrenceId],
+      queryFn: () => get<DebriefPage>(`/occurrences/${occurrenceId}/debrief`),
+    }),
+    lay,
+  );
+}
+
+/** One version of a debrief, as it was saved. */
+export const useDebriefVersion = (occurrenceId: string, versionId: string | undefined) =>
+  useQuery({
+    queryKey: ['debrief', occurrenceId, versionId],
+    queryFn: () =>
+      get<NonNullable<DebriefPage['debrief']>>(`/occurrences/${occurrenceId}/debrief/${versionId}`),
+    enabled: versionId !== undefined,
+  });
+
+export const useExperience = () =>
+  useQuery({ queryKey: ['experience'], queryFn: () => get<SchoolExperience>('/experience') });
+
+const STARTING = modelWith();
+
+/** The weights to rank by: the school's own, once they are here and unless they are switched off. */
+export function useModel() {
+  const { data } = useExperience();
+  return useMemo(() => (data?.enabled && data.lessons > 0 ? modelWith(data.counts) : STARTING), [data]);
+}
+
+export interface SaveKeys {
+  readonly versionId: string;
+  readonly weaknessId: string;
+  readonly moveId: string;
+  readonly undoId: string;
+  readonly planId: string;
+}
+
+export interface ToSave {
+  readonly base: number;
+  readonly state: 'open' | 'closed';
+  readonly reason: string;
+  readonly findings: Findings;
+  readonly keys: SaveKeys;
+}
+
+/** Saves a version. Its keys come with the draft, so that trying again changes nothing. */
+export const useSaveDebrief = ({ id, pilotName }: Pick<OccurrenceOfPilot, 'id' | 'pilotName'>) =>
+  useDeliver(({ keys: { versionId, ...keys }, ...version }: ToSave) => ({
+    path: `/occurrences/${id}/debrief/${versionId}`,
+    what: `debrief of ${pilotName}`,
+    stamp: 'at' as const,
+    body: { ...version, ...keys, at: new Date().toISOString() },
+  }));

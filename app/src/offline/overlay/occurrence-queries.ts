@@ -1,0 +1,75 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useRef } from 'react';
+import { v7 as uuid } from 'uuid';
+import { get } from '../../shared/api/client';
+import type { OccurrenceOfPilot, PilotPage, TodayList } from '../../shared/api/types';
+import { useRoster } from './use-roster';
+import { useDeliver } from '../outbox/use-deliver';
+import { useLaidOver } from '../outbox/use-outbox';
+import type { Waiting } from '../outbox/waiting';
+import { occurrenceWith } from './occurrence';
+
+export function useOccurrence(id: string) {
+  const roster = useRoster().data;
+  const lay = useCallback(
+    (row: OccurrenceOfPilot | undefined, waiting: readonly Waiting[]) =>
+      occurrenceWith(id, row, waiting, roster),
+    [id, roster],
+  );
+  return useLaidOver(
+    useQuery({ queryKey: ['occurrence', id], queryFn: () => get<OccurrenceOfPilot>(`/occurrences/${id}`) }),
+    lay,
+  );
+}
+
+/**
+ * The key of the weakness that this pilot already has from this cause, as far as this phone knows; otherwise
+ * the one given.
+ */
+export function useWeaknessKey(pilotId: string) {
+  const client = useQueryClient();
+  return (causeId: string, otherwise: string): string => {
+    const all = [
+      ...(client.getQueryData<PilotPage>(['pilot', pilotId])?.weaknesses ?? []),
+      ...(client.getQueryData<TodayList>(['today'])?.weaknesses ?? []).filter(
+        (each) => each.pilotId === pilotId,
+      ),
+    ];
+    return all.find((each) => each.causeId === causeId)?.id ?? otherwise;
+  };
+}
+
+/** Confirms a cause. Its keys are made once, so that trying again changes nothing. */
+export function useConfirm({
+  id,
+  pilotId,
+  pilotName,
+}: Pick<OccurrenceOfPilot, 'id' | 'pilotId' | 'pilotName'>) {
+  const keys = useRef({ weaknessId: uuid(), moveId: uuid(), planId: uuid() });
+  const known = useWeaknessKey(pilotId);
+  const weaknessOf = (causeId: string) => known(causeId, keys.current.weaknessId);
+  const confirm = useDeliver((causeId: string) => ({
+    path: `/occurrences/${id}/confirmation`,
+    what: `cause confirmed for ${pilotName}`,
+    stamp: 'at' as const,
+    body: { ...keys.current, weaknessId: weaknessOf(causeId), causeId, at: new Date().toISOString() },
+  }));
+  return { confirm, weaknessOf };
+}
+
+export function useTakeConfirmationBack({ id, pilotName }: Pick<OccurrenceOfPilot, 'id' | 'pilotName'>) {
+  return useDeliver((reason: string) => ({
+    path: `/occurrences/${id}/confirmation/taken-back`,
+    what: `confirmation taken back for ${pilotName}`,
+    stamp: 'at' as const,
+    body: { moveId: uuid(), at: new Date().toISOString(), reason },
+  }));
+}
+
+export function useWithdraw({ id, pilotName }: Pick<OccurrenceOfPilot, 'id' | 'pilotName'>) {
+  return useDeliver((reason: string) => ({
+    path: `/occurrences/${id}/withdrawn`,
+    what: `entry of ${pilotName} withdrawn`,
+    body: { reason },
+  }));
+}

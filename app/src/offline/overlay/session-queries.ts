@@ -1,0 +1,96 @@
+import { clearanceOf } from '@skelby/core/clearance/clearance';
+import type { PilotToday } from '@skelby/core/plan/layout/candidates';
+import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
+import type { SessionFields } from '@skelby/core/schemas/session';
+import { useQueries, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
+import { useCallback, useMemo } from 'react';
+import { get } from '../../shared/api/client';
+import type { TodayList, WeaknessPage } from '../../shared/api/types';
+import { useRoster } from './use-roster';
+import { around, weaknessWith } from './weakness';
+import { useDeliver } from '../outbox/use-deliver';
+import { useOutbox } from '../outbox/use-outbox';
+import { notYetIn } from '../outbox/waiting';
+
+const USUAL_SEVERITY = 3;
+
+export interface SessionSave {
+  readonly id: string;
+  readonly content: SessionFields;
+  /** Revision that it was made from; null: new. */
+  readonly basedOn: number | null;
+}
+
+export const useSaveSession = () =>
+  useDeliver(({ id, content, basedOn }: SessionSave) => ({
+    path: `/sessions/${id}`,
+    what: `session of ${content.day}`,
+    body: { ...content, basedOn },
+  }));
+
+function pilotsOf(
+  pilotIds: readonly string[],
+  pages: readonly (WeaknessPage | undefined)[],
+): readonly PilotToday[] | null {
+  if (pages.some((page) => page === undefined)) return null;
+  return pilotIds.map((pilotId): PilotToday => {
+    const own = (pages as readonly WeaknessPage[]).filter((page) => page.weakness.pilotId === pilotId);
+    const reps = new Map(own.flatMap((page) => page.reps).map((rep) => [rep.id, rep]));
+    return {
+      pilotId,
+      windLimitMps: own[0]?.pilot.windLimitMps ?? 0,
+      reps: [...reps.values()].sort((a, b) => (a.flownAt < b.flownAt ? -1 : 1)),
+      weaknesses: own.map((page) => {
+        const drillIds = page.plans[0]?.drillIds ?? [];
+        const clearance = clearanceOf({
+          causeId: page.weakness.causeId,
+          pilot: page.pilot,
+          rule: page.rule,
+          moves: page.moves,
+          reps: page.reps,
+          keyDrills: keyDrillsOfPlan(page.weakness.causeId, page.pilot.mode, drillIds),
+          failedAt: page.weakness.failedAt,
+        });
+        return {
+          weaknessId: page.weakness.id,
+          causeId: page.weakness.causeId,
+          drillIds,
+          rule: page.rule,
+          clearance,
+          severity: page.known.severity ?? USUAL_SEVERITY,
+        };
+      }),
+    };
+  });
+}
+
+/** What there is to fly for these pilots; null until every weakness of theirs has been read. */
+export function usePilotsToday(pilotIds: readonly string[], list: TodayList): readonly PilotToday[] | null {
+  const client = useQueryClient();
+  const roster = useRoster().data;
+  const { items } = useOutbox();
+  const chosen = pilotIds.join(' ');
+  const lines = useMemo(
+    () => list.weaknesses.filter((line) => chosen.split(' ').includes(line.pilotId)),
+    [list, chosen],
+  );
+  const combine = useCallback(
+    (reads: readonly UseQueryResult<WeaknessPage>[]) =>
+      pilotsOf(
+        chosen === '' ? [] : chosen.split(' '),
+        lines.map((line, i) => {
+          const waiting = notYetIn(items, reads[i]?.dataUpdatedAt ?? 0);
+          return weaknessWith(line.id, reads[i]?.data, waiting, around(client, roster, waiting));
+        }),
+      ),
+    [chosen, lines, items, client, roster],
+  );
+  return useQueries({
+    queries: lines.map((line) => ({
+      queryKey: ['weakness', line.id],
+      queryFn: () => get<WeaknessPage>(`/weaknesses/${line.id}`),
+      staleTime: 30_000,
+    })),
+    combine,
+  });
+}

@@ -1,0 +1,19 @@
+import type { TrainingSession } from '../../shared/api/types';
+import { done } from '../outbox/commands';
+import type { Waiting } from '../outbox/waiting';
+
+/** Sessions with those saved on this phone. */
+export function sessionsWith(
+  sessions: readonly TrainingSession[] | undefined,
+  waiting: readonly Waiting[],
+): readonly TrainingSession[] | undefined {
+  const saved = new Map(
+    done('session', waiting).map(({ id, body }) => [
+      id,
+      { ...sessions?.find((each) => each.id === id), id, content: body, by: null },
+    ]),
+  );
+  return saved.size === 0
+    ? sessions
+    : [...saved.values(), ...(sessions ?? []).filter((each) => !saved.has(each.id))];
+}

@@ -1,0 +1,81 @@
+import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
+import type { QueryClient } from '@tanstack/react-query';
+import { ApiProblem, get, NoConnection } from '../../shared/api/client';
+import type {
+  DebriefPage,
+  Flight,
+  OccurrenceOfPilot,
+  PilotPage,
+  Roster,
+  SchoolDrillVersion,
+  SchoolExperience,
+  TodayList,
+  TrainingSession,
+  WeaknessPage,
+} from '../../shared/api/types';
+import { outbox } from '../outbox/use-outbox';
+
+/** Everything a trainer may want where there is no signal, in one answer. */
+interface Carried {
+  readonly today: TodayList;
+  readonly roster: Roster;
+  readonly flights: readonly Flight[];
+  readonly experience: SchoolExperience;
+  readonly rule: ClearingRule;
+  readonly sessions: readonly TrainingSession[];
+  readonly drills: readonly SchoolDrillVersion[];
+  readonly weakness: Readonly<Record<string, WeaknessPage>>;
+  readonly occurrence: Readonly<Record<string, OccurrenceOfPilot>>;
+  readonly debrief: Readonly<Record<string, DebriefPage>>;
+  readonly pilot: Readonly<Record<string, PilotPage>>;
+}
+
+const SINGLE = ['today', 'roster', 'flights', 'experience', 'rule', 'sessions', 'drills'] as const;
+const MANY = ['weakness', 'occurrence', 'debrief', 'pilot'] as const;
+const EVERY_MS = 120_000;
+const AFTER_FIRST_PAGE_MS = 2_500;
+
+/** Reads it all and lays it where the screens look. */
+export async function carry(client: QueryClient): Promise<void> {
+  // What is sent while this is on its way may not be in the answer.
+  const readAt = Date.now();
+  const all = await get<Carried>('/carry');
+  const lay = (key: readonly string[], data: unknown) => {
+    // A page may have been read by itself meanwhile.
+    if ((client.getQueryState(key)?.dataUpdatedAt ?? 0) < readAt)
+      client.setQueryData(key, data, { updatedAt: readAt });
+  };
+  for (const name of SINGLE) lay([name], all[name]);
+  for (const name of MANY) for (const [id, page] of Object.entries(all[name])) lay([name, id], page);
+  await outbox.forgetSent(readAt);
+}
+
+/**
+ * Keeps this phone ready to walk out of signal: soon after the first page, every few minutes, and when it is
+ * looked at again.
+ * @returns stops it
+ */
+export function keepCarrying(client: QueryClient): () => void {
+  let last = 0;
+  let stopped = false;
+  const again = () => {
+    if (stopped || document.visibilityState === 'hidden' || Date.now() - last < EVERY_MS) return;
+    last = Date.now();
+    carry(client).catch((error: unknown) => {
+      if (!(error instanceof NoConnection || error instanceof ApiProblem)) throw error;
+      // Out of reach: what was carried before stays, and the next round tries again.
+      last = 0;
+    });
+  };
+  const first = setTimeout(again, AFTER_FIRST_PAGE_MS);
+  const timer = setInterval(again, EVERY_MS);
+  window.addEventListener('online', again);
+  document.addEventListener('visibilitychange', again);
+  return () => {
+    stopped = true;
+    clearTimeout(first);
+    clearInterval(timer);
+    window.removeEventListener('online', again);
+    document.removeEventListener('visibilitychange', again);
+  };
+}

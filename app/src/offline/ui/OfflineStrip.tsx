@@ -1,0 +1,38 @@
+import Feather from '@expo/vector-icons/Feather';
+import { View } from 'react-native';
+import { useOutOfReach } from '../../shared/api/reach';
+import { Button } from '../../shared/ui/Button';
+import { themed, useTheme } from '../../shared/ui/theme';
+import { Words } from '../../shared/ui/Words';
+import { useServiceWorker } from '../prefetch/service-worker';
+
+const useStyles = themed((theme) => ({
+  strip: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 10,
+    paddingHorizontal: 16,
+    paddingVertical: 4,
+    backgroundColor: theme.ink,
+  },
+  words: { color: theme.ground, fontSize: 15, lineHeight: 20, flex: 1 },
+}));
+
+/** One line over every page while the server cannot be reached, or when a newer version has come. */
+export function OfflineStrip() {
+  const styles = useStyles();
+  const theme = useTheme();
+  const out = useOutOfReach();
+  const loadNewer = useServiceWorker();
+  if (out) {
+    return (
+      <View style={styles.strip} role="status">
+        <Feather name="wifi-off" size={18} color={theme.ground} aria-hidden />
+        <Words style={styles.words}>No connection: this phone's own copy</Words>
+      </View>
+    );
+  }
+  return loadNewer ? (
+    <Button kind="quiet" icon="refresh-cw" label="A newer version is here: load it" onPress={loadNewer} />
+  ) : null;
+}

@@ -1,0 +1,170 @@
+import { useRef, useState } from 'react';
+import { View } from 'react-native';
+import { useRoster } from '../overlay/use-roster';
+import {
+  CRAFT_QUESTIONS,
+  flightQuestions,
+  occurrenceQuestions,
+  PILOT_QUESTIONS,
+  sessionQuestions,
+  SITE_QUESTIONS,
+} from '../../shared/forms/record-questions';
+import type { Roster } from '../../shared/api/types';
+import { BothVersions } from '../../shared/forms/BothVersions';
+import { Button, ButtonRow } from '../../shared/ui/Button';
+import { Note } from '../../shared/ui/Note';
+import type { FormQuestion } from '../../shared/forms/form-question';
+import { Row, Rows } from '../../shared/ui/Rows';
+import { Part, Screen } from '../../shared/ui/Screen';
+import { Words } from '../../shared/ui/Words';
+import { saveFile } from '../../shared/ui/save-file';
+import { sayTime } from '../../shared/copy/dates';
+import { plural, sentenceCase } from '../../shared/copy/copy';
+import { ClockNote } from './ClockNote';
+import { madeAt } from '../outbox/commands';
+import { outbox, useOutbox } from '../outbox/use-outbox';
+import { isToSend, type Waiting } from '../outbox/waiting';
+import { entriesIn, fileOf } from '../outbox/waiting-file';
+
+/** The questions that an entry answers, for reading its fields. */
+function questionsOf({ path }: Waiting, roster: Roster | undefined): readonly FormQuestion[] {
+  switch (path.split('/')[1]) {
+    case 'pilots':
+      return PILOT_QUESTIONS;
+    case 'craft':
+      return CRAFT_QUESTIONS;
+    case 'sites':
+      return SITE_QUESTIONS;
+    case 'flights':
+      return roster ? flightQuestions(roster, false) : [];
+    case 'occurrences':
+      return roster ? occurrenceQuestions(roster, false) : [];
+    case 'sessions':
+      return roster ? sessionQuestions(roster) : [];
+    default:
+      return [];
+  }
+}
+
+function Refused({ item, roster }: { readonly item: Waiting; readonly roster: Roster | undefined }) {
+  const { refused } = item;
+  if (!refused) return null;
+  const discard = () => void outbox.discard(item.key);
+  return (
+    <Part heading={sentenceCase(item.what)}>
+      {refused.theirs && refused.override ? (
+        <BothVersions
+          by={refused.by ?? null}
+          mine={item.body}
+          theirs={refused.theirs}
+          questions={questionsOf(item, roster)}
+          onMine={() => void outbox.insist(item.key)}
+          onTheirs={discard}
+        />
+      ) : (
+        <>
+          <Words>{refused.detail}</Words>
+          <Button kind="quiet" label="Discard this entry" onPress={discard} />
+        </>
+      )}
+    </Part>
+  );
+}
+
+function saveAsFile(items: readonly Waiting[]): void {
+  const now = new Date().toISOString();
+  saveFile(
+    `skelby-waiting-${now.slice(0, 16).replace(':', '')}.json`,
+    fileOf(items, now),
+    'application/json',
+  );
+}
+
+/**
+ * What this phone has not handed over yet: what it is, what the server said to it, and ways to hand it over.
+ */
+export function WaitingScreen() {
+  const { items, held, unkept, others } = useOutbox();
+  const roster = useRoster();
+  const [said, setSaid] = useState<string | null>(null);
+  const picker = useRef<HTMLInputElement>(null);
+  const waiting = items.filter(isToSend);
+  const refused = items.filter((item) => item.refused);
+  const takeIn = async (file: File | undefined) => {
+    if (!file) return;
+    try {
+      const entries = await entriesIn(await file.text());
+      await outbox.takeOver(entries);
+      setSaid(
+        `${plural(entries.length, 'entry', 'entries')} taken in. Those that were sent before do nothing.`,
+      );
+    } catch (error) {
+      if (!(error instanceof Error)) throw error;
+      setSaid(`! ${error.message}`);
+    }
+  };
+  return (
+    <Screen
+      title="On this phone"
+      up="/"
+      foot={
+        waiting.length > 0 ? (
+          <Button kind="solid" icon="upload" label="Send now" onPress={() => void outbox.flush()} />
+        ) : undefined
+      }
+    >
+      <ClockNote />
+      {unkept.size > 0 ? (
+        <Note icon="alert-triangle" heading={`${plural(unkept.size, 'entry', 'entries')} not kept`} live>
+          This phone has no room for them. Save them as a file before this page is closed.
+        </Note>
+      ) : null}
+      {refused.map((item) => (
+        <Refused key={item.key} item={item} roster={roster.data} />
+      ))}
+      <Part heading={held ? 'Waiting for signal' : 'Waiting'}>
+        <Rows empty="Nothing waits: the server has everything.">
+          {waiting.map((item) => (
+            <Row key={item.key} title={sentenceCase(item.what)} under={`Made ${sayTime(madeAt(item.key))}`} />
+          ))}
+        </Rows>
+      </Part>
+      {others > 0 ? (
+        <Words as="soft">{`${plural(others, 'entry', 'entries')} of another trainer on this phone: sent when they sign in.`}</Words>
+      ) : null}
+      <View style={{ gap: 10 }}>
+        <ButtonRow>
+          {waiting.length + refused.length > 0 ? (
+            <Button
+              icon="download"
+              label="Save as a file"
+              onPress={() => saveAsFile([...waiting, ...refused])}
+            />
+          ) : null}
+          <Button
+            kind="quiet"
+            icon="file-plus"
+            label="Take in a file from another phone"
+            onPress={() => picker.current?.click()}
+          />
+        </ButtonRow>
+        {said ? (
+          <Words as="strong" role="status">
+            {said}
+          </Words>
+        ) : null}
+        <input
+          ref={picker}
+          type="file"
+          accept="application/json"
+          hidden
+          aria-label="File of waiting entries"
+          onChange={(event) => {
+            void takeIn(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </View>
+    </Screen>
+  );
+}

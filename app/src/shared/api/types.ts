@@ -1,0 +1,221 @@
+import type { WeaknessState } from '@skelby/core/clearance/rungs';
+import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
+import type { Move, Purpose, Rep } from '@skelby/core/clearance/facts';
+import type { Findings } from '@skelby/core/debrief/findings';
+import type { DrillVersion } from '@skelby/core/drills/school-book';
+import type { CraftRecord } from '@skelby/core/vocabulary/craft-facts';
+import type { Units } from '@skelby/core/vocabulary/units';
+import type { Experience } from '@skelby/core/ranking/experience';
+import type { KnownOfPilot, Track } from '@skelby/core/plan/propose-plan';
+import type { SessionFields } from '@skelby/core/schemas/session';
+import type { FlightMode, OccurrenceKind, Place, StickLayout } from '@skelby/core/vocabulary/flying';
+
+/** What the server answers with. */
+
+export interface Me {
+  readonly accountId: string;
+  readonly name: string;
+  readonly schoolName: string;
+  /** Absent on a phone that last signed in before there were any. */
+  readonly units?: Units;
+}
+
+export interface Pilot {
+  readonly id: string;
+  /** Counts its changes; an edit says which one it was made from. */
+  readonly revision: number;
+  readonly name: string;
+  readonly stickLayout: StickLayout;
+  readonly mode: FlightMode;
+  readonly windLimitMps: number;
+  readonly track: Track;
+  readonly note: string;
+}
+
+export interface RosterPilot extends Pilot {
+  readonly lastCraftId: string | null;
+  readonly lastSiteId: string | null;
+  readonly lastWindMps: number | null;
+  readonly lastFlownOn: string | null;
+}
+
+export interface Craft extends CraftRecord {
+  readonly id: string;
+  readonly revision: number;
+  readonly name: string;
+  readonly hasPauseSwitch: boolean;
+  readonly note: string;
+}
+
+export interface Site {
+  readonly id: string;
+  readonly revision: number;
+  readonly name: string;
+  readonly place: Place;
+  readonly tallestM: number;
+  readonly altitudeM: number | null;
+  readonly note: string;
+}
+
+export interface Roster {
+  readonly pilots: readonly RosterPilot[];
+  readonly craft: readonly Craft[];
+  readonly sites: readonly Site[];
+}
+
+export interface Flight {
+  readonly id: string;
+  readonly revision: number;
+  readonly pilotId: string;
+  readonly pilotName?: string;
+  readonly craftId: string;
+  readonly siteId: string;
+  readonly day: string;
+  readonly packs: number;
+  readonly minutes: number;
+  readonly windMps: number;
+}
+
+export interface Occurrence {
+  readonly id: string;
+  readonly revision: number;
+  readonly pilotId: string;
+  readonly kind: OccurrenceKind;
+  readonly causeId: string;
+  readonly note: string;
+  readonly craftId: string | null;
+  readonly siteId: string | null;
+  readonly windMps: number | null;
+  readonly happenedAt: string;
+  readonly day: string;
+  readonly confirmedCauseId: string | null;
+  readonly weaknessId: string | null;
+  readonly withdrawnAt: string | null;
+  readonly withdrawnReason: string | null;
+}
+
+export interface OccurrenceOfPilot extends Occurrence {
+  readonly pilotName: string;
+  readonly pilotMode: FlightMode;
+  readonly pilotStickLayout: StickLayout;
+}
+
+export interface WeaknessLine {
+  readonly id: string;
+  readonly pilotId: string;
+  readonly causeId: string;
+  readonly state: WeaknessState;
+  readonly checkFrom: string | null;
+  readonly checkPassed: boolean;
+  readonly signedEarly?: boolean;
+  /** Reps with which a check failed; absent in a copy kept by an older version. */
+  readonly failedAt?: readonly string[];
+  readonly rungs: readonly number[];
+  readonly openedAt: string;
+}
+
+export interface TodayList {
+  readonly toDebrief: readonly (Pick<
+    Occurrence,
+    'id' | 'kind' | 'causeId' | 'note' | 'happenedAt' | 'day' | 'pilotId'
+  > & { readonly pilotName: string; readonly begun: boolean })[];
+  readonly weaknesses: readonly (WeaknessLine & { readonly pilotName: string })[];
+}
+
+export interface PilotPage {
+  readonly links: readonly { readonly id: string; readonly madeAt: string; readonly expiresAt: string }[];
+  readonly pilot: Pilot;
+  readonly weaknesses: readonly WeaknessLine[];
+  readonly occurrences: readonly Occurrence[];
+  readonly reps: readonly {
+    readonly drillId: string;
+    readonly purpose: Purpose;
+    readonly reps: number;
+    readonly met: number;
+    readonly lastDay: string;
+  }[];
+  readonly flown: {
+    readonly flights: number;
+    readonly packs: number;
+    readonly minutes: number;
+    readonly since: string | null;
+  };
+  readonly flights: readonly Flight[];
+}
+
+export interface WeaknessMove extends Move {
+  readonly by: string | null;
+  readonly occurrenceId: string | null;
+}
+
+export interface RecordedRep extends Rep {
+  readonly weaknessId: string;
+  readonly pack: number;
+  readonly level?: number;
+  readonly measure?: number | null;
+  readonly sessionId?: string | null;
+  readonly missReason: string | null;
+}
+
+export interface WeaknessPage {
+  /** What a plan weighs beside the cause. */
+  readonly known: KnownOfPilot;
+  readonly weakness: WeaknessLine;
+  readonly pilot: Pilot;
+  readonly rule: ClearingRule;
+  readonly moves: readonly WeaknessMove[];
+  readonly plans: readonly {
+    readonly id: string;
+    readonly drillIds: readonly string[];
+    readonly reason: string;
+    readonly madeAt: string;
+  }[];
+  readonly reps: readonly RecordedRep[];
+  readonly occurrences: readonly Occurrence[];
+}
+
+export interface DebriefVersion {
+  readonly id: string;
+  readonly number: number;
+  readonly state: 'open' | 'closed';
+  readonly reason: string | null;
+  readonly at: string;
+  readonly by: string | null;
+}
+
+export interface DebriefPage {
+  readonly debrief:
+    (DebriefVersion & { readonly findings: Findings; readonly proposedCauseId: string | null }) | null;
+  /** Newest first. */
+  readonly versions: readonly DebriefVersion[];
+}
+
+export interface SchoolDrillVersion extends DrillVersion {
+  readonly reason: string;
+  readonly madeAt: string;
+  readonly by: string | null;
+  readonly reps: number;
+}
+
+export interface TrainingSession {
+  readonly id: string;
+  readonly revision?: number;
+  readonly content: SessionFields;
+  readonly by: string | null;
+}
+
+export interface SchoolExperience {
+  readonly enabled: boolean;
+  readonly lessons: number;
+  readonly counts: Experience;
+}
+
+export interface ImportReport {
+  readonly rows: number;
+  readonly good: number;
+  readonly already: number;
+  readonly bad: number;
+  readonly problems: readonly { readonly line: number; readonly column: string; readonly message: string }[];
+  readonly newPilots: readonly string[];
+  readonly saved: boolean;
+}

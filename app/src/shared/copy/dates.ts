@@ -1,0 +1,47 @@
+import { type Day, daysBetween } from '@skelby/core/vocabulary/day';
+
+const SPOKEN_WITHIN_DAYS = 14;
+
+const inYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+const otherYear = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
+const moment = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+});
+
+const two = (value: number) => String(value).padStart(2, '0');
+
+/** The day on this phone's own calendar. */
+export const dayOf = (instant: Date): Day =>
+  `${instant.getFullYear()}-${two(instant.getMonth() + 1)}-${two(instant.getDate())}`;
+
+/** The time of day on this phone's own clock, as hours:minutes. */
+/** Of a time of day such as 09:30. */
+export const minuteOfDay = (time: string): number => {
+  const [hour, minute] = time.split(':').map(Number) as [number, number];
+  return hour * 60 + minute;
+};
+
+export const timeOf = (instant: Date): string => `${two(instant.getHours())}:${two(instant.getMinutes())}`;
+
+export const today = (): Day => dayOf(new Date());
+
+/** A day as a trainer says it: "today", "yesterday", "in 3 days", "4 Mar". */
+export function sayDay(day: Day, now: Day = today()): string {
+  const ahead = daysBetween(now, day);
+  if (ahead === 0) return 'today';
+  if (ahead === -1) return 'yesterday';
+  if (ahead === 1) return 'tomorrow';
+  if (ahead > 1 && ahead <= SPOKEN_WITHIN_DAYS) return `in ${ahead} days`;
+  if (ahead < 0 && ahead >= -SPOKEN_WITHIN_DAYS) return `${-ahead} days ago`;
+  return (day.slice(0, 4) === now.slice(0, 4) ? inYear : otherYear).format(new Date(`${day}T00:00:00Z`));
+}
+
+export const sayTime = (instant: string): string => moment.format(new Date(instant));

@@ -1,0 +1,46 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button, ButtonRow } from '../ui/Button';
+import { TextBox } from './TextBox';
+
+interface ReasonFormProps {
+  /** The link that opens the form. */
+  readonly open: string;
+  readonly question: string;
+  readonly act: string;
+  readonly busy: boolean;
+  readonly error: string | null;
+  readonly onGive: (reason: string) => void;
+}
+
+const SHORTEST = 3;
+
+/** Asks why before something out of the ordinary is done; the reason goes into the history. */
+export function ReasonForm({ open, question, act, busy, error, onGive }: ReasonFormProps) {
+  const [isOpen, setOpen] = useState(false);
+  const [reason, setReason] = useState('');
+  const [tried, setTried] = useState(false);
+  if (!isOpen) return <Button kind="quiet" label={open} onPress={() => setOpen(true)} />;
+  const tooShort = reason.trim().length < SHORTEST ? 'Reason is empty: say why in a few words.' : undefined;
+  const give = () => {
+    if (tooShort) setTried(true);
+    else onGive(reason.trim());
+  };
+  return (
+    <View style={{ gap: 12 }}>
+      <TextBox
+        label={question}
+        value={reason}
+        onChangeText={setReason}
+        maxLength={300}
+        multiline
+        error={error ?? (tried ? tooShort : undefined)}
+        autoFocus
+      />
+      <ButtonRow>
+        <Button label={busy ? 'Saving …' : act} disabled={busy} onPress={give} />
+        <Button kind="quiet" label="Leave it" onPress={() => setOpen(false)} />
+      </ButtonRow>
+    </View>
+  );
+}

@@ -1,0 +1,51 @@
+import { useId } from 'react';
+import { TextInput, type TextInputProps, View } from 'react-native';
+import { FONT, themed, TOUCH } from '../ui/theme';
+import { Words } from '../ui/Words';
+
+const useStyles = themed((theme) => ({
+  all: { gap: 6 },
+  box: {
+    minHeight: TOUCH,
+    borderWidth: 2,
+    borderColor: theme.ink,
+    backgroundColor: theme.ground,
+    paddingHorizontal: 14,
+    paddingVertical: 12,
+    fontFamily: FONT.plain,
+    fontSize: 18,
+    color: theme.ink,
+  },
+  wrong: { borderLeftWidth: 10 },
+  long: { minHeight: 104, textAlignVertical: 'top' },
+}));
+
+interface TextBoxProps extends Omit<TextInputProps, 'style'> {
+  readonly label: string;
+  readonly hint?: string;
+  readonly error?: string | undefined;
+}
+
+export function TextBox({ label, hint, error, ...input }: TextBoxProps) {
+  const styles = useStyles();
+  const id = useId();
+  return (
+    <View style={styles.all}>
+      <Words as="soft" nativeID={`${id}-label`}>
+        {label}
+      </Words>
+      <TextInput
+        {...input}
+        aria-labelledby={`${id}-label`}
+        aria-describedby={error || hint ? `${id}-note` : undefined}
+        aria-invalid={error ? true : undefined}
+        style={[styles.box, input.multiline ? styles.long : null, error ? styles.wrong : null]}
+      />
+      {error || hint ? (
+        <Words as={error ? 'strong' : 'soft'} nativeID={`${id}-note`} role={error ? 'alert' : undefined}>
+          {error ? `! ${error}` : hint}
+        </Words>
+      ) : null}
+    </View>
+  );
+}

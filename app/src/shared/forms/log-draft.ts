@@ -1,0 +1,102 @@
+import type { OccurrenceKind } from '@skelby/core/vocabulary/flying';
+import type { OccurrenceFields } from '@skelby/core/schemas/records';
+import { useCallback, useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import type { RosterPilot } from '../api/types';
+import { forget, keep, kept } from '../storage/storage';
+import { today } from '../copy/dates';
+
+const NAME = 'draft.log';
+
+/** An occurrence half-logged. It is kept on the phone from the first tap to the moment it is sent. */
+export interface LogDraft {
+  readonly id: string;
+  readonly startedAt: string;
+  readonly day: string;
+  readonly pilotId: string | null;
+  readonly kind: OccurrenceKind | null;
+  readonly familyId: string | null;
+  readonly causeId: string | null;
+  readonly note: string;
+  readonly craftId: string | null;
+  readonly siteId: string | null;
+  readonly windMps: number | null;
+}
+
+const begun = (): LogDraft => ({
+  id: uuid(),
+  startedAt: new Date().toISOString(),
+  day: today(),
+  pilotId: null,
+  kind: null,
+  familyId: null,
+  causeId: null,
+  note: '',
+  craftId: null,
+  siteId: null,
+  windMps: null,
+});
+
+/** Place, craft and wind come from the pilot's last flight; they can be changed later. */
+export const forPilot = (pilot: RosterPilot): Partial<LogDraft> => ({
+  pilotId: pilot.id,
+  craftId: pilot.lastCraftId,
+  siteId: pilot.lastSiteId,
+  windMps: pilot.lastWindMps,
+});
+
+export function occurrenceOf(draft: LogDraft): OccurrenceFields | null {
+  const { pilotId, kind, causeId } = draft;
+  if (!pilotId || !kind || !causeId) return null;
+  return {
+    pilotId,
+    kind,
+    causeId,
+    note: draft.note.trim(),
+    craftId: draft.craftId,
+    siteId: draft.siteId,
+    windMps: draft.windMps,
+    happenedAt: draft.startedAt,
+    day: draft.day,
+  };
+}
+
+const OLD_AFTER_MS = 10 * 60_000;
+
+export const isOld = (draft: LogDraft): boolean => Date.now() - Date.parse(draft.startedAt) > OLD_AFTER_MS;
+
+/** Something was said about it beyond the pilot's name. */
+export const hasProgress = (draft: LogDraft): boolean => draft.kind !== null || draft.note !== '';
+
+/** The entry this phone was in the middle of; one that was hardly begun long ago gives way to a new one. */
+function lastOrNew(): LogDraft {
+  const last = kept<LogDraft>(NAME);
+  return last && (hasProgress(last) || !isOld(last)) ? last : begun();
+}
+
+export function useLogDraft() {
+  const [draft, setDraft] = useState<LogDraft>(lastOrNew);
+  const change = useCallback((part: Partial<LogDraft>) => {
+    setDraft((last) => {
+      // Kept before and gone now: another tab has sent it, so what is added here is another entry.
+      const sentElsewhere = last.pilotId !== null && kept<LogDraft>(NAME)?.id !== last.id;
+      const next = { ...last, ...part, id: sentElsewhere ? uuid() : last.id };
+      keep(NAME, next);
+      return next;
+    });
+  }, []);
+  const drop = useCallback(() => {
+    forget(NAME);
+    setDraft(begun());
+  }, []);
+  /** Hands the draft over for sending. Where another tab has sent it already, this is another entry. */
+  const take = useCallback((): LogDraft => {
+    const mine = kept<LogDraft>(NAME)?.id === draft.id ? draft : { ...draft, id: uuid() };
+    drop();
+    return mine;
+  }, [draft, drop]);
+  return { draft, change, drop, take };
+}
+
+/** Begins an entry with what is known where it happened; the log goes on from there. */
+export const beginLog = (part: Partial<LogDraft>): void => keep(NAME, { ...begun(), ...part });

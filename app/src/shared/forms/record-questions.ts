@@ -1,0 +1,263 @@
+import { drillOf } from '@skelby/core/drills/drills';
+import { FLIGHT_MODES, STICK_LAYOUTS } from '@skelby/core/vocabulary/flying';
+import { SENSOR_SIDES } from '@skelby/core/vocabulary/craft-facts';
+import { BEGINNER_WIND_LIMIT_MPS } from '@skelby/core/vocabulary/wind-band';
+import type { SessionFields } from '@skelby/core/schemas/session';
+import type { Roster } from '../api/types';
+import type { FormQuestion } from './form-question';
+import { today } from '../copy/dates';
+import { MODE_WORDS, optionsOf, PLACE_WORDS } from '../copy/copy';
+
+/** What the forms ask, in the order in which a trainer knows the answers. */
+
+const modes = FLIGHT_MODES.map((value) => ({ value, label: MODE_WORDS[value] }));
+
+const LAYOUT_WORDS = {
+  1: '1: pitch and yaw left',
+  2: '2: throttle and yaw left',
+  3: '3: pitch and roll left',
+  4: '4: throttle and roll left',
+} as const;
+
+export const PILOT_QUESTIONS: readonly FormQuestion[] = [
+  { name: 'name', label: 'Name', ask: 'line' },
+  { name: 'mode', label: 'Flies in', ask: 'choice', options: modes },
+  {
+    name: 'stickLayout',
+    label: 'Stick layout',
+    ask: 'choice',
+    options: STICK_LAYOUTS.map((value) => ({ value, label: LAYOUT_WORDS[value] })),
+  },
+  {
+    name: 'windLimitMps',
+    label: 'Wind limit',
+    ask: 'number',
+    si: 'm/s',
+    hint: `Beginners: ${BEGINNER_WIND_LIMIT_MPS} m/s (15 mph) or less.`,
+  },
+  {
+    name: 'track',
+    label: 'Learns',
+    ask: 'choice',
+    options: [
+      { value: 'assist-down', label: 'With help, taken away step by step' },
+      { value: 'manual-first', label: 'Without help from the start' },
+    ],
+  },
+  { name: 'note', label: 'Note', ask: 'text' },
+];
+export const NEW_PILOT = {
+  name: '',
+  mode: 'position-hold',
+  stickLayout: 2,
+  windLimitMps: BEGINNER_WIND_LIMIT_MPS,
+  track: 'assist-down',
+  note: '',
+};
+
+const HAS = [
+  { value: true, label: 'Has one' },
+  { value: false, label: 'None' },
+] as const;
+const SIDE_OF_CRAFT = {
+  ahead: 'Ahead',
+  behind: 'Behind',
+  side: 'To the sides',
+  above: 'Up',
+  below: 'Down',
+} as const;
+
+export const CRAFT_QUESTIONS: readonly FormQuestion[] = [
+  { name: 'name', label: 'Name', ask: 'line' },
+  { name: 'mode', label: 'Usual mode', ask: 'choice', options: modes },
+  { name: 'massKg', label: 'Mass ready to fly, kg', ask: 'number' },
+  { name: 'spanM', label: 'Widest span', ask: 'number', si: 'm' },
+  { name: 'rotors', label: 'Rotors', ask: 'number' },
+  { name: 'rotorRadiusM', label: 'Rotor radius', ask: 'number', si: 'm' },
+  {
+    name: 'thrustToWeight',
+    label: 'Thrust to weight',
+    ask: 'number',
+    hint: 'Full thrust over weight; about 2 for a camera craft.',
+  },
+  { name: 'topSpeedMps', label: 'Top speed in the normal setting', ask: 'number', si: 'm/s' },
+  { name: 'hasPauseSwitch', label: 'Pause switch', ask: 'choice', options: HAS },
+  {
+    name: 'topSpeedSlowMps',
+    label: 'Top speed in slow',
+    ask: 'number',
+    si: 'm/s',
+    hint: 'From here on, leave empty what you do not know: the sums then take what is usual.',
+  },
+  { name: 'topSpeedFastMps', label: 'Top speed in fast', ask: 'number', si: 'm/s' },
+  { name: 'leanSlowDeg', label: 'Lean limit in slow, °', ask: 'number' },
+  { name: 'leanNormalDeg', label: 'Lean limit in normal, °', ask: 'number' },
+  { name: 'leanFastDeg', label: 'Lean limit in fast, °', ask: 'number' },
+  { name: 'enduranceMin', label: 'A full pack lasts, min', ask: 'number' },
+  {
+    name: 'sensorSides',
+    label: 'Obstacle sensors look',
+    ask: 'many',
+    options: SENSOR_SIDES.map((value) => ({ value, label: SIDE_OF_CRAFT[value] })),
+  },
+  {
+    name: 'sensorsInFast',
+    label: 'Sensors in the fast setting',
+    ask: 'choice',
+    options: [
+      { value: true, label: 'Stay on' },
+      { value: false, label: 'Go off' },
+    ],
+  },
+  { name: 'hasHeightHold', label: 'Height hold', ask: 'choice', options: HAS },
+  { name: 'hasPositionHold', label: 'Position hold', ask: 'choice', options: HAS },
+  { name: 'hasPilotRelative', label: 'Pilot-relative mode', ask: 'choice', options: HAS },
+  { name: 'hasMotorStop', label: 'Motor-stop gesture', ask: 'choice', options: HAS },
+  { name: 'note', label: 'Note', ask: 'text' },
+];
+const EMPTY_FOR_SUMS = {
+  topSpeedSlowMps: '',
+  topSpeedFastMps: '',
+  leanSlowDeg: '',
+  leanNormalDeg: '',
+  leanFastDeg: '',
+  enduranceMin: '',
+  sensorSides: [],
+  sensorsInFast: false,
+  hasHeightHold: null,
+  hasPositionHold: null,
+  hasPilotRelative: null,
+  hasMotorStop: null,
+} as const;
+export const NEW_CRAFT = {
+  ...EMPTY_FOR_SUMS,
+  name: '',
+  mode: 'position-hold',
+  massKg: '',
+  spanM: '',
+  rotors: 4,
+  rotorRadiusM: '',
+  thrustToWeight: 2,
+  topSpeedMps: '',
+  hasPauseSwitch: false,
+  note: '',
+};
+
+export const SITE_QUESTIONS: readonly FormQuestion[] = [
+  { name: 'name', label: 'Name', ask: 'line' },
+  { name: 'place', label: 'Surroundings', ask: 'choice', options: optionsOf(PLACE_WORDS) },
+  { name: 'tallestM', label: 'Tallest thing', ask: 'number', si: 'm' },
+  { name: 'altitudeM', label: 'Above sea level', ask: 'number', si: 'm', hint: 'Empty: sea level is taken.' },
+  { name: 'note', label: 'Note', ask: 'text' },
+];
+export const NEW_SITE = { name: '', place: 'open', tallestM: '', altitudeM: '', note: '' };
+
+const named = (all: readonly { readonly id: string; readonly name: string }[]) =>
+  all.map(({ id, name }) => ({ value: id, label: name }));
+
+export const flightQuestions = (roster: Roster, pilotFixed: boolean): readonly FormQuestion[] => [
+  ...(pilotFixed
+    ? []
+    : [{ name: 'pilotId', label: 'Pilot', ask: 'choice' as const, options: named(roster.pilots) }]),
+  { name: 'day', label: 'Day, as year-month-day', ask: 'day' },
+  { name: 'packs', label: 'Packs', ask: 'number' },
+  { name: 'minutes', label: 'Minutes in the air', ask: 'number' },
+  { name: 'windMps', label: 'Wind', ask: 'number', si: 'm/s' },
+  { name: 'craftId', label: 'Craft', ask: 'choice', options: named(roster.craft) },
+  { name: 'siteId', label: 'Site', ask: 'choice', options: named(roster.sites) },
+];
+
+/** A new flight starts from the pilot's last one. */
+export function newFlight(roster: Roster, pilotId: string | null) {
+  const pilot = roster.pilots.find((each) => each.id === pilotId);
+  return {
+    pilotId,
+    day: today(),
+    packs: 1,
+    minutes: '',
+    windMps: pilot?.lastWindMps ?? '',
+    craftId: pilot?.lastCraftId ?? (roster.craft.length === 1 ? roster.craft[0]!.id : null),
+    siteId: pilot?.lastSiteId ?? (roster.sites.length === 1 ? roster.sites[0]!.id : null),
+  };
+}
+
+/** @param confirmed the pilot of a confirmed occurrence stays: its weakness is theirs */
+export const occurrenceQuestions = (roster: Roster, confirmed: boolean): readonly FormQuestion[] => [
+  ...(confirmed
+    ? []
+    : [{ name: 'pilotId', label: 'Pilot', ask: 'choice' as const, options: named(roster.pilots) }]),
+  {
+    name: 'kind',
+    label: 'What it was',
+    ask: 'choice',
+    options: [
+      { value: 'crash', label: 'Crash' },
+      { value: 'near-miss', label: 'Near-miss' },
+    ],
+  },
+  { name: 'note', label: 'What happened', ask: 'text' },
+  { name: 'day', label: 'Day, as year-month-day', ask: 'day' },
+  { name: 'time', label: 'Time, as hours:minutes', ask: 'line' },
+  { name: 'windMps', label: 'Wind (empty: not known)', ask: 'number', si: 'm/s' },
+  { name: 'craftId', label: 'Craft', ask: 'choice', options: named(roster.craft) },
+  { name: 'siteId', label: 'Site', ask: 'choice', options: named(roster.sites) },
+];
+
+type Packs = SessionFields['packs'];
+
+/** What two trainers may have set differently in a day's session, for telling the two apart. */
+export function sessionQuestions(roster: Roster): readonly FormQuestion[] {
+  const pilotName = (id: string) => roster.pilots.find((pilot) => pilot.id === id)?.name ?? 'A pilot';
+  return [
+    { name: 'day', label: 'Day', ask: 'day' },
+    {
+      name: 'state',
+      label: 'State',
+      ask: 'choice',
+      options: [
+        { value: 'planned', label: 'Planned' },
+        { value: 'running', label: 'Running' },
+        { value: 'done', label: 'Done' },
+      ],
+    },
+    {
+      name: 'siteId',
+      label: 'Site',
+      ask: 'choice',
+      options: roster.sites.map(({ id, name }) => ({ value: id, label: name })),
+    },
+    { name: 'windMps', label: 'Wind', ask: 'number', si: 'm/s' },
+    { name: 'startsAt', label: 'First take-off', ask: 'line' },
+    { name: 'lightUntil', label: 'Light until', ask: 'line' },
+    { name: 'packsThere', label: 'Packs', ask: 'number' },
+    { name: 'packMinutes', label: 'Minutes of a pack', ask: 'number' },
+    { name: 'minutes', label: 'Time there is, min', ask: 'number' },
+    {
+      name: 'packs',
+      label: 'Order',
+      ask: 'told',
+      inWords: (value) =>
+        (value as Packs)
+          .map(
+            (pack, i) =>
+              `${i + 1}. ${pilotName(pack.pilotId)}: ${pack.blocks.map((block) => `${block.reps} × ${drillOf(block.drillId).name}`).join(', ')}`,
+          )
+          .join('. ') || '–',
+    },
+    {
+      name: 'goNoGo',
+      label: 'Go or no-go',
+      ask: 'told',
+      inWords: (value) => (value === null ? 'Not yet' : 'Go'),
+    },
+    {
+      name: 'own',
+      label: 'Own mistakes',
+      ask: 'told',
+      inWords: (value) =>
+        (value as SessionFields['own'])
+          .map((each) => `${pilotName(each.pilotId)}, pack ${each.pack}`)
+          .join('; ') || '–',
+    },
+  ];
+}

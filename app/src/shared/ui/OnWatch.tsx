@@ -1,0 +1,49 @@
+import { relapseLimitOf } from '@skelby/core/clearance/choose-limit';
+import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
+import type { Watch } from '@skelby/core/clearance/watch';
+import { Part } from './Screen';
+import { Words } from './Words';
+import { CurveChart } from '../drawing';
+import { sayDay } from '../copy/dates';
+import { plural } from '../copy/copy';
+
+const percent = (chance: number): string => `${(100 * chance).toFixed(0)} %`;
+
+/** What the relapse chart shows, and what its limit means. */
+export function relapseSentences(watch: Watch, rule: ClearingRule): readonly string[] {
+  const limit = relapseLimitOf(rule);
+  const flown = watch.curve.scores.length - 1;
+  return [
+    flown === 0
+      ? 'No test or check flown since the signature.'
+      : `${plural(flown, 'rep')} since the signature: ${watch.curve.scores.at(-1) === 0 ? 'nothing points to a relapse.' : `${percent(watch.curve.scores.at(-1)! / watch.curve.limit)} of the way to being called back.`}`,
+    `A pilot back to missing ${rule.unacceptableMissPercent} % is called back after ${limit.repsToTrueAlarm.toFixed(0)} reps on average; one who misses ${rule.acceptableMissPercent} % falsely only once in ${limit.repsToFalseAlarm.toFixed(0)} reps.`,
+  ];
+}
+
+export function RelapseChart({ watch, rule }: { readonly watch: Watch; readonly rule: ClearingRule }) {
+  const [shows, means] = relapseSentences(watch, rule);
+  return (
+    <>
+      {watch.curve.scores.length > 1 ? (
+        <CurveChart curve={watch.curve} name="Relapse chart" sentence={shows!} named={false} />
+      ) : (
+        <Words>{shows}</Words>
+      )}
+      <Words as="soft">{means}</Words>
+    </>
+  );
+}
+
+/** The checks flown, the next one, and the chart that may call the pilot back. */
+export function OnWatch({ watch, rule }: { readonly watch: Watch; readonly rule: ClearingRule }) {
+  return (
+    <Part heading="On watch">
+      <Words>{`Next check ${sayDay(watch.next.from)}: spaced by how long a skill lasts after ${plural(watch.checks.filter((check) => check.passed).length, 'passed check')}.`}</Words>
+      {watch.checks.length > 0 ? (
+        <Words as="soft">{`Checks: ${watch.checks.map((check) => `${sayDay(check.day)} ${check.passed ? 'passed' : 'not kept'}`).join('; ')}.`}</Words>
+      ) : null}
+      <RelapseChart watch={watch} rule={rule} />
+    </Part>
+  );
+}

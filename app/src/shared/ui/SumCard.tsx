@@ -1,0 +1,158 @@
+import type { CraftFacts } from '@skelby/core/vocabulary/craft-facts';
+import type { Given, NumberInput, Sum, SumInput, Values } from '@skelby/core/sums/sum';
+import { type Drawing, workOut } from '@skelby/core/sums/sums';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '../api/use-units';
+import { SumPicture } from '../drawing';
+import { Button } from './Button';
+import { Choice } from '../forms/Choice';
+import { Stepper } from '../forms/Stepper';
+import { themed } from './theme';
+import { Words } from './Words';
+
+const useStyles = themed((theme) => ({
+  card: { gap: 12, borderTopWidth: 3, borderTopColor: theme.ink, paddingTop: 12 },
+  answer: { flexDirection: 'row', gap: 10 },
+  figures: { gap: 4 },
+  figure: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    gap: 12,
+    borderBottomWidth: 1,
+    borderBottomColor: theme.rule,
+    paddingVertical: 4,
+  },
+  inputs: { gap: 16 },
+}));
+
+const ORIGIN_WORDS = { told: 'as told', craft: 'from the craft', usual: 'usual' } as const;
+const MARK = { against: '✗', for: '✓', open: '•' } as const;
+
+interface InputProps {
+  readonly input: SumInput;
+  readonly value: number | string | null;
+  readonly origin: Given['origin'] | 'changed';
+  readonly onChange: (value: number | string | null) => void;
+}
+
+function NumberBox({
+  input,
+  value,
+  label,
+  onChange,
+}: {
+  readonly input: NumberInput;
+  readonly value: number | null;
+  readonly label: string;
+  readonly onChange: (value: number | null) => void;
+}) {
+  const { unit, from, to } = useUnits();
+  return (
+    <Stepper
+      label={label}
+      unit={unit(input.unit)}
+      value={value === null ? null : from(value, input.unit)}
+      step={input.step}
+      least={from(input.least, input.unit)}
+      most={from(input.most, input.unit)}
+      onChange={(next) => onChange(next === null ? null : to(next, input.unit))}
+    />
+  );
+}
+
+function InputBox({ input, value, origin, onChange }: InputProps) {
+  const label = `${input.label} (${origin === 'changed' ? 'changed' : ORIGIN_WORDS[origin]})`;
+  if (input.kind === 'choice')
+    return <Choice label={label} options={input.options} value={value as string} onChange={onChange} />;
+  return <NumberBox input={input} value={value as number | null} label={label} onChange={onChange} />;
+}
+
+interface SumCardProps {
+  readonly sum: Sum<Drawing>;
+  readonly given: Readonly<Record<string, Given>>;
+  readonly craft: CraftFacts;
+  /** Whether the inputs are in sight from the start. */
+  readonly open?: boolean;
+}
+
+/** One sum: its answer, its picture, its figures; change an input and it is worked out again at once. */
+export function SumCard({ sum, given, craft, open = false }: SumCardProps) {
+  const styles = useStyles();
+  const { say, sayM, sentence, unit, from } = useUnits();
+  const [changed, setChanged] = useState<Readonly<Record<string, number | string | null>>>({});
+  const [isOpen, setOpen] = useState(open);
+  const valueOf = (id: string) => (id in changed ? changed[id]! : given[id]!.value);
+  const values: Values = Object.fromEntries(
+    sum.inputs.map((input) => [input.id, valueOf(input.id) ?? Number.NaN]),
+  );
+  const outcome = workOut(sum, values, craft);
+  const assumed = open
+    ? []
+    : sum.inputs.filter((input) => given[input.id]!.origin === 'usual' && !(input.id in changed));
+  const inUnit = (value: number, siUnit: string, places: number) =>
+    Number.isFinite(value)
+      ? `${from(value, siUnit).toFixed(places)}${siUnit === '' ? '' : `\u00a0${unit(siUnit)}`}`
+      : 'no limit';
+  return (
+    <View style={styles.card} role="group" aria-label={sum.question}>
+      <Words as="heading">{sum.question}</Words>
+      {'problem' in outcome ? (
+        <Words as="strong" role="alert">{`! ${outcome.problem}`}</Words>
+      ) : (
+        <>
+          <View style={styles.answer}>
+            <Words as="large" aria-hidden>
+              {MARK[outcome.worked.tone]}
+            </Words>
+            <Words as="strong" style={{ flex: 1 }} aria-live="polite">
+              {sentence(outcome.worked.answer)}
+            </Words>
+          </View>
+          {assumed.length > 0 ? (
+            <Words as="soft">{`Not told, so as usual: ${assumed.map((input) => input.label.toLowerCase()).join(', ')}.`}</Words>
+          ) : null}
+          <SumPicture drawing={outcome.worked.drawing} say={sayM} />
+        </>
+      )}
+      {isOpen ? (
+        <View style={styles.inputs}>
+          {sum.inputs.map((input) => (
+            <InputBox
+              key={input.id}
+              input={input}
+              value={valueOf(input.id)}
+              origin={input.id in changed ? 'changed' : given[input.id]!.origin}
+              onChange={(value) => setChanged({ ...changed, [input.id]: value })}
+            />
+          ))}
+          {Object.keys(changed).length > 0 ? (
+            <Button kind="quiet" label="Back to what was given" onPress={() => setChanged({})} />
+          ) : null}
+          {'worked' in outcome ? (
+            <View style={styles.figures}>
+              {outcome.worked.figures.map((each) => (
+                <View key={each.label} style={styles.figure}>
+                  <Words as="soft" style={{ flex: 1 }}>
+                    {each.label}
+                  </Words>
+                  <Words as="figure">{inUnit(each.value, each.unit, each.places)}</Words>
+                </View>
+              ))}
+            </View>
+          ) : null}
+          <Words>{sum.formula}</Words>
+          <Words as="soft">{`Assumes: ${sum.assumes}`}</Words>
+          <Words as="soft">{`Source: ${sum.source}`}</Words>
+          <Words as="soft">{`Craft: ${craft.massKg} kg, span ${say(craft.spanM, 'm')}, thrust to weight ${craft.thrustToWeight}, top speed ${say(craft.topSpeedMps.normal, 'm/s')} in normal.`}</Words>
+        </View>
+      ) : null}
+      <Button
+        kind="quiet"
+        label={isOpen ? 'Less' : 'Inputs, formula, source'}
+        onPress={() => setOpen(!isOpen)}
+        says={`${isOpen ? 'Less' : 'Inputs, formula, source'}: ${sum.question}`}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,65 @@
+import { fireEvent, render, screen } from '@testing-library/react-native';
+import { Choice } from '../forms/Choice';
+import { LargeLadder, SmallLadder } from './Ladder';
+import { ReasonForm } from '../forms/ReasonForm';
+import { TextBox } from '../forms/TextBox';
+
+test('a small ladder says how many rungs are met', () => {
+  render(<SmallLadder shares={[1, 1, 0.5, 0, 0]} />);
+  expect(screen.getByLabelText('2 of 5 rungs')).toBeTruthy();
+});
+
+test('the large ladder reads from the signature down to the test, each with its words', () => {
+  render(
+    <LargeLadder
+      rungs={[
+        { id: 'test', met: true, share: 1, words: 'At the limit.' },
+        { id: 'signed', met: false, share: 0, words: 'Not yet.' },
+      ]}
+    />,
+  );
+  expect(screen.getAllByText(/Signed|Test ✓/).map((node) => node.props.children)).toEqual([
+    'Signed',
+    'Test ✓',
+  ]);
+  expect(screen.getByText('At the limit.')).toBeTruthy();
+});
+
+test('a choice shows the chosen one by a tick and not by colour alone', () => {
+  const onChange = jest.fn();
+  render(
+    <Choice
+      label="Side"
+      value="left"
+      onChange={onChange}
+      options={[
+        { value: 'left', label: 'Left' },
+        { value: 'right', label: 'Right' },
+      ]}
+    />,
+  );
+  expect(screen.getByText('✓ Left')).toBeTruthy();
+  fireEvent.press(screen.getByText('Right'));
+  expect(onChange).toHaveBeenCalledWith('right');
+});
+
+test('what is out of the ordinary is not done without a reason, and the reason is kept while it is sent', () => {
+  const onGive = jest.fn();
+  render(
+    <ReasonForm open="Sign early" question="Why?" act="Do it" busy={false} error={null} onGive={onGive} />,
+  );
+  fireEvent.press(screen.getByText('Sign early'));
+  fireEvent.press(screen.getByText('Do it'));
+  expect(onGive).not.toHaveBeenCalled();
+  expect(screen.getByText('! Reason is empty: say why in a few words.')).toBeTruthy();
+  fireEvent.changeText(screen.getByLabelText('Why?'), '  Flew it clean  ');
+  fireEvent.press(screen.getByText('Do it'));
+  expect(onGive).toHaveBeenCalledWith('Flew it clean');
+});
+
+test('a field in error says so in words beside it', () => {
+  render(
+    <TextBox label="Wind" value="40" error="Wind is above 30 m/s: give less." onChangeText={() => {}} />,
+  );
+  expect(screen.getByText('! Wind is above 30 m/s: give less.')).toBeTruthy();
+});

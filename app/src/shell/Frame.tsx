@@ -1,0 +1,148 @@
+import Feather from '@expo/vector-icons/Feather';
+import { useQueryClient } from '@tanstack/react-query';
+import { type Href, Link, Redirect, Slot, usePathname } from 'expo-router';
+import { useEffect, useRef, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { keepCarrying } from '../offline/prefetch/prefetch';
+import { OfflineStrip } from '../offline/ui/OfflineStrip';
+import { useBook } from '../offline/overlay/use-book';
+import { outbox } from '../offline/outbox/use-outbox';
+import type { IconName } from '../shared/ui/Button';
+import { Loaded } from '../shared/ui/Loaded';
+import { useIsWide } from '../shared/ui/Screen';
+import { themed, useTheme } from '../shared/ui/theme';
+import { Words } from '../shared/ui/Words';
+import { useMe } from '../offline/account-queries';
+
+const PLACES: readonly {
+  readonly href: Href;
+  readonly label: string;
+  readonly icon: IconName;
+  readonly owns: RegExp;
+}[] = [
+  { href: '/', label: 'Today', icon: 'sunrise', owns: /^\/$|^\/(log|occurrence|weakness|waiting|session)/ },
+  { href: '/pilots', label: 'Pilots', icon: 'users', owns: /^\/pilots/ },
+  { href: '/flights', label: 'Flights', icon: 'send', owns: /^\/flights/ },
+  { href: '/sums', label: 'Sums', icon: 'compass', owns: /^\/sums/ },
+  { href: '/kit', label: 'Kit', icon: 'tool', owns: /^\/(kit|craft|sites|school|drills)/ },
+];
+
+const useStyles = themed((theme) => ({
+  frame: { flex: 1, backgroundColor: theme.ground },
+  wide: { flexDirection: 'row' },
+  page: { flex: 1, minWidth: 0 },
+  bar: { flexDirection: 'row', borderTopWidth: 2, borderTopColor: theme.ink, backgroundColor: theme.ground },
+  rail: {
+    width: 148,
+    borderRightWidth: 2,
+    borderRightColor: theme.ink,
+    paddingTop: 12,
+    backgroundColor: theme.ground,
+  },
+  place: {
+    alignItems: 'center',
+    justifyContent: 'center',
+    minHeight: 62,
+    paddingVertical: 6,
+    flexGrow: 1,
+    borderTopWidth: 5,
+    borderTopColor: 'transparent',
+  },
+  railPlace: {
+    flexGrow: 0,
+    flexDirection: 'row',
+    justifyContent: 'flex-start',
+    gap: 12,
+    paddingLeft: 14,
+    borderTopWidth: 0,
+    borderLeftWidth: 7,
+    borderLeftColor: 'transparent',
+  },
+  here: { borderTopColor: theme.ink },
+  railHere: { borderLeftColor: theme.ink },
+  label: { fontSize: 15, lineHeight: 20, color: theme.ink },
+}));
+
+function Places({ rail }: { readonly rail: boolean }) {
+  const styles = useStyles();
+  const theme = useTheme();
+  const path = usePathname();
+  return (
+    <View role="navigation" aria-label="Main" style={rail ? styles.rail : styles.bar}>
+      {PLACES.map((place) => {
+        const here = place.owns.test(path);
+        return (
+          <Link key={place.label} href={place.href} asChild>
+            <Pressable
+              aria-current={here ? 'page' : undefined}
+              style={StyleSheet.flatten([
+                styles.place,
+                rail ? styles.railPlace : null,
+                here ? (rail ? styles.railHere : styles.here) : null,
+              ])}
+            >
+              <Feather name={place.icon} size={24} color={theme.ink} aria-hidden />
+              <Words as={here ? 'strong' : 'soft'} style={styles.label}>
+                {place.label}
+              </Words>
+            </Pressable>
+          </Link>
+        );
+      })}
+    </View>
+  );
+}
+
+/** Counting, a session in the field and practice are screens for the thumb alone: no way out but back. */
+const BARE = /^\/weakness\/[^/]+\/reps|^\/session\/.|\/practice$/;
+
+/** The page asked for, drawn anew when the school's book of drills has changed. */
+function Pages() {
+  const styles = useStyles();
+  const book = useBook();
+  return (
+    <View key={book} style={styles.page}>
+      <OfflineStrip />
+      <Slot />
+    </View>
+  );
+}
+
+/** Everything behind the sign-in: who is here, the outbox, and the way between the main places. */
+export function Frame() {
+  const styles = useStyles();
+  const wide = useIsWide();
+  const path = usePathname();
+  const me = useMe();
+  const client = useQueryClient();
+  const accountId = me.data?.accountId ?? null;
+  // Until somebody is signed in no page is mounted, and the router knows only the address bar's own word.
+  const [asked] = useState(() => window.location.pathname);
+  const wasHere = useRef(false);
+  if (me.data) wasHere.current = true;
+  const wanted = wasHere.current ? path : asked;
+
+  useEffect(() => {
+    outbox.onDelivered = () => void client.invalidateQueries();
+    outbox.onSignedOut = () => void client.invalidateQueries({ queryKey: ['me'] });
+    return outbox.start();
+  }, [client]);
+  useEffect(() => {
+    outbox.use(accountId);
+  }, [accountId]);
+  useEffect(() => (accountId ? keepCarrying(client) : undefined), [client, accountId]);
+
+  if (me.data === null)
+    return <Redirect href={{ pathname: '/sign-in', params: wanted === '/' ? {} : { next: wanted } }} />;
+  return (
+    <Loaded query={me} title="Skelby">
+      {() => (
+        <View style={[styles.frame, wide ? styles.wide : null]}>
+          {wide ? <Places rail /> : null}
+          <Pages />
+          {wide || BARE.test(path) ? null : <Places rail={false} />}
+        </View>
+      )}
+    </Loaded>
+  );
+}

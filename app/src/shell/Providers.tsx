@@ -1,0 +1,35 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { type ReactNode, useEffect, useState } from 'react';
+import { ApiProblem } from '../shared/api/client';
+import { KEPT_MS, keepQueries } from '../offline/prefetch/kept-queries';
+import { useOwnFonts } from '../shared/ui/fonts';
+
+const RETRIES = 2;
+
+export function Providers({ children }: { readonly children: ReactNode }) {
+  useOwnFonts();
+  const [client] = useState(
+    () =>
+      new QueryClient({
+        defaultOptions: {
+          queries: {
+            staleTime: 5_000,
+            gcTime: KEPT_MS,
+            networkMode: 'always',
+            refetchOnReconnect: true,
+            // What the server has answered will not change by asking again; a dropped connection may.
+            retry: (failures, error) => !(error instanceof ApiProblem) && failures < RETRIES,
+          },
+          mutations: { networkMode: 'always' },
+        },
+      }),
+  );
+  const [restored, setRestored] = useState(false);
+  // A browser that keeps nothing for us (a private window, say) starts with nothing.
+  useEffect(() => {
+    void keepQueries(client)
+      .catch(() => undefined)
+      .then(() => setRestored(true));
+  }, [client]);
+  return <QueryClientProvider client={client}>{restored ? children : null}</QueryClientProvider>;
+}

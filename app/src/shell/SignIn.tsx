@@ -1,0 +1,71 @@
+import { type Href, Redirect, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { ApiProblem } from '../shared/api/client';
+import { Button } from '../shared/ui/Button';
+import { SmallLadder } from '../shared/ui/Ladder';
+import { Note } from '../shared/ui/Note';
+import { Screen } from '../shared/ui/Screen';
+import { TextBox } from '../shared/forms/TextBox';
+import { Words } from '../shared/ui/Words';
+import { useMe, useSignIn } from '../offline/account-queries';
+
+export function SignIn() {
+  const me = useMe();
+  const signIn = useSignIn();
+  const { next } = useLocalSearchParams<{ next?: string }>();
+  const [email, setEmail] = useState('');
+  const [password, setPassword] = useState('');
+  if (me.data)
+    return <Redirect href={(next?.startsWith('/') && !next.startsWith('//') ? next : '/') as Href} />;
+
+  const errorOf = (field: string) =>
+    signIn.error instanceof ApiProblem
+      ? signIn.error.errors.find((each) => each.field === field)?.message
+      : undefined;
+  const submit = () => signIn.mutate({ email, password });
+  const general =
+    signIn.error && !(signIn.error instanceof ApiProblem && signIn.error.errors.length > 0)
+      ? signIn.error.message
+      : null;
+  return (
+    <Screen title="Skelby">
+      <View style={{ maxWidth: 460, gap: 18 }}>
+        <View style={{ flexDirection: 'row', gap: 16, alignItems: 'center' }}>
+          <SmallLadder shares={[1, 1, 0.6, 0, 0]} />
+          <Words style={{ flex: 1 }}>Log a crash or near-miss by its cause. Drill it. Clear it.</Words>
+        </View>
+        <TextBox
+          label="E-mail"
+          value={email}
+          onChangeText={setEmail}
+          error={errorOf('email')}
+          inputMode="email"
+          autoComplete="username"
+          autoCapitalize="none"
+          onSubmitEditing={submit}
+        />
+        <TextBox
+          label="Password"
+          value={password}
+          onChangeText={setPassword}
+          error={errorOf('password')}
+          secureTextEntry
+          autoComplete="current-password"
+          onSubmitEditing={submit}
+        />
+        {general ? (
+          <Note icon="alert-circle" live>
+            {general}
+          </Note>
+        ) : null}
+        <Button
+          kind="main"
+          label={signIn.isPending ? 'Signing in …' : 'Sign in'}
+          onPress={submit}
+          disabled={signIn.isPending}
+        />
+      </View>
+    </Screen>
+  );
+}

@@ -1,0 +1,127 @@
+import type { FlyingMode } from '../simulator/control/control';
+import type { Axis } from '../vocabulary/flying';
+import type { SpeedSetting } from '../vocabulary/craft-facts';
+import type { MeasureId } from './measure-facts';
+import type { Path, Place } from '../geometry/path';
+
+/**
+ * Where the nose should point: a bearing, the way the path runs, away from the pilot, at a place, or so far
+ * inside a curve.
+ */
+export type Nose =
+  number | 'any' | 'along' | 'outward' | { readonly at: Place } | { readonly insideDeg: number };
+
+/** When a part of a drill is over. */
+export type Until =
+  | { readonly is: 'for'; readonly seconds: number }
+  /** At the end of the path; where `standS` is given it must stand there for so long. */
+  | { readonly is: 'there'; readonly standS: number }
+  | { readonly is: 'nose' }
+  /** Something comes unforeseen, between so many seconds. */
+  | { readonly is: 'surprise'; readonly afterS: readonly [number, number] }
+  | { readonly is: 'still'; readonly standS: number }
+  | { readonly is: 'landed' }
+  | { readonly is: 'safe' }
+  | { readonly is: 'answered' }
+  | { readonly is: 'taken-over' }
+  | { readonly is: 'leaned'; readonly deg: number; readonly seconds: number }
+  | { readonly is: 'in-wash' }
+  | { readonly is: 'out-of-wash' };
+
+/** What is done to the craft, or said to the pilot, as a part begins. */
+export type Surprise = 'call' | 'hold-lost' | 'upset' | 'snap-over' | 'return' | 'spun' | 'carried-off';
+
+/** What hands do in a part. `fly` holds to the path. */
+export type Hands =
+  'fly' | 'off' | 'stop' | 'recover' | 'sink' | 'lean' | 'find-nose' | 'nose-first' | 'answer' | 'take-over';
+
+/** A part of a drill. */
+export interface Stage {
+  /** Told to the pilot. */
+  readonly says: string;
+  readonly path: Path;
+  readonly nose: Nose;
+  readonly until: Until;
+  readonly hands: Hands;
+  /** An easy pace for it, m/s. */
+  readonly speedMps: number;
+  /** At its beginning not measured, s. */
+  readonly settleS: number;
+  readonly begins?: Surprise;
+  /** The only stick that should move. */
+  readonly axis?: Axis;
+  /** Centre-softening of the sticks, 0 to 1. */
+  readonly softening?: number;
+  /** Flown in pilot-relative mode. */
+  readonly relative?: true;
+  /** The pilot does not look. */
+  readonly blind?: true;
+}
+
+/** One condition of the standard. Parts by their numbers; all of them where none are given. */
+export interface Standard {
+  readonly of: MeasureId;
+  readonly most?: number;
+  readonly least?: number;
+  /** The limit where position is held for the pilot. */
+  readonly mostWithHold?: number;
+  /** Only where height is not held for the pilot. */
+  readonly byHandOnly?: true;
+  readonly in?: readonly number[];
+}
+
+/** A pilot who walks, and the way taken. */
+export interface Walk {
+  readonly points: readonly (readonly [number, number])[];
+  readonly speedMps: number;
+}
+
+/** A drill as it is flown and measured on the simulator or in a flight log. */
+export interface Course {
+  readonly stages: readonly Stage[];
+  readonly standards: readonly Standard[];
+  /** What it must be flown in; see `modeFlown`. */
+  readonly mode?: FlyingMode;
+  readonly setting?: SpeedSetting;
+  readonly walk?: Walk;
+}
+
+/**
+ * What a drill is flown in: as it asks for, but whoever flies in rate mode does by hand what others do level
+ * by themselves. @param usual as the pilot and the drill's assistance have it
+ */
+export const modeFlown = ({ mode }: Pick<Course, 'mode'>, usual: FlyingMode): FlyingMode =>
+  mode === undefined || (mode === 'self-level' && usual === 'rate') ? usual : mode;
+
+const USUAL_SPEED_MPS = 2.5;
+
+type Part = Partial<Omit<Stage, 'path' | 'says'>>;
+const stage = (says: string, path: Path, part: Part): Stage => ({
+  nose: 'any',
+  until: { is: 'there', standS: 0 },
+  hands: 'fly',
+  speedMps: USUAL_SPEED_MPS,
+  settleS: 0,
+  ...part,
+  says,
+  path,
+});
+
+/** Held over a place. */
+export const stay = (says: string, at: Place, seconds: number, part: Part = {}): Stage =>
+  stage(says, { is: 'point', at }, { until: { is: 'for', seconds }, settleS: 1, ...part });
+/** From one place to the next. */
+export const leg = (says: string, from: Place, to: Place, part: Part = {}): Stage =>
+  stage(says, { is: 'segment', from, to }, part);
+/** Round a centre, nose first. */
+export const round = (
+  says: string,
+  centre: Place,
+  radiusM: number,
+  fromDeg: number,
+  sweepDeg: number,
+  part: Part = {},
+): Stage => stage(says, { is: 'arc', centre, radiusM, fromDeg, sweepDeg }, { nose: 'along', ...part });
+/** Where there is no way to keep to: near a place, hands doing what they must. */
+export const free = (says: string, near: Place, until: Until, part: Part = {}): Stage =>
+  stage(says, { is: 'point', at: near }, { until, ...part });

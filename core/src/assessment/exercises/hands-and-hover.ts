@@ -1,0 +1,175 @@
+import type { Side } from '../../drills/drill';
+import { type Course, leg, round, stay } from '../exercise';
+import type { Place } from '../../geometry/path';
+
+/** Standards as the drills themselves state them: common practice. */
+type CourseOf = (side: Side | null) => Course;
+
+const MARK: Place = [0, 6, 2.5];
+const OWN_HOLD = 20;
+
+/** One axis out and back, and nothing else. */
+const axisStages = () => {
+  const at: Place = [0, 6, 3];
+  const stop = { is: 'there', standS: 0.4 } as const;
+  const nose = { is: 'nose' } as const;
+  return [
+    leg('Up', at, [0, 6, 4.5], { nose: 0, axis: 'throttle', until: stop, settleS: 0.5 }),
+    leg('And down', [0, 6, 4.5], at, { nose: 0, axis: 'throttle', until: stop, settleS: 0.5 }),
+    stay('Nose to the right', at, 0, { nose: 45, axis: 'yaw', until: nose, settleS: 0.5 }),
+    stay('And back', at, 0, { nose: 0, axis: 'yaw', until: nose, settleS: 0.5 }),
+    leg('Ahead', at, [0, 10, 3], { nose: 0, axis: 'pitch', until: stop, settleS: 0.5 }),
+    leg('And back', [0, 10, 3], at, { nose: 0, axis: 'pitch', until: stop, settleS: 0.5 }),
+    leg('To the right', at, [4, 6, 3], { nose: 0, axis: 'roll', until: stop, settleS: 0.5 }),
+    leg('And back', [4, 6, 3], at, { nose: 0, axis: 'roll', until: stop, settleS: 0.5 }),
+  ];
+};
+
+/** Two squares of ten metres. */
+const squares = () => {
+  const corners: readonly Place[] = [
+    [-5, 10, 4],
+    [-5, 20, 4],
+    [5, 20, 4],
+    [5, 10, 4],
+  ];
+  return Array.from({ length: 8 }, (_, i) =>
+    leg(i < 4 ? 'First square' : 'Second square', corners[i % 4]!, corners[(i + 1) % 4]!, { nose: 0 }),
+  );
+};
+
+/** Where the nose points on each side of a hover, as a bearing. */
+const NOSE_ON: Readonly<Partial<Record<Side, number>>> = {
+  'tail-on': 0,
+  'nose-left': -90,
+  'nose-in': 180,
+  'nose-right': 90,
+};
+
+/** A quarter held, then moved a little and stopped, in both directions. */
+export function quarter(nose: number, y: number, seconds: number, withinM: number): Course {
+  const at: Place = [0, y, 3];
+  const stop = { nose, until: { is: 'there', standS: 0.5 }, speedMps: 1.5 } as const;
+  return {
+    stages: [
+      stay('Hold it', at, seconds, { nose }),
+      leg('A little to your right, stop', at, [1.5, y, 3], stop),
+      leg('Back, stop', [1.5, y, 3], at, stop),
+      leg('A little away from you, stop', at, [0, y + 1.5, 3], stop),
+      leg('Back, stop', [0, y + 1.5, 3], at, stop),
+    ],
+    standards: [
+      { of: 'off', most: withinM },
+      { of: 'wrong-moves', most: 0 },
+    ],
+  };
+}
+
+/** Nose seen by the pilot against a wind from ahead: the wind on its nose, tail or side. */
+const INTO_WIND: Readonly<Partial<Record<Side, number>>> = {
+  'nose-in': 0,
+  'tail-on': 180,
+  'nose-left': -90,
+  'nose-right': 90,
+};
+
+export const HANDS_AND_HOVER_COURSES: Readonly<Record<string, CourseOf>> = {
+  'single-stick': () => ({ stages: axisStages(), standards: [{ of: 'others', most: 0.1 }] }),
+  'half-thumb': () => ({
+    stages: [stay('Hold the mark with small thumbs', MARK, 30, { nose: 0 })],
+    standards: [
+      { of: 'small-share', least: 0.9 },
+      { of: 'off', most: 2 },
+    ],
+  }),
+  'soft-centre-stick': () => ({
+    stages: [0, 0.3, 0.6].map((softening) =>
+      stay(`Sticks softened by ${softening * 100} %`, MARK, OWN_HOLD, { nose: 0, softening, settleS: 2 }),
+    ),
+    standards: [{ of: 'calmer', most: 0.67 }],
+  }),
+  'never-coast': () => ({ stages: squares(), standards: [{ of: 'neutral', most: 1 }], mode: 'self-level' }),
+  'pop-up-takeoff': () => ({
+    stages: [
+      leg('Firm, straight up', [0, 6, 0], [0, 6, 1.75], { nose: 0, speedMps: 2.5 }),
+      stay('And hold', [0, 6, 1.75], 3, { nose: 0, settleS: 0.5 }),
+    ],
+    standards: [
+      { of: 'low-time', most: 1 },
+      { of: 'off', most: 1 },
+    ],
+  }),
+  'tail-in-hover': () => ({
+    stages: [stay('Hold over the mark', MARK, 60, { nose: 0 })],
+    standards: [
+      { of: 'off', most: 2, mostWithHold: 1 },
+      { of: 'height', most: 0.5 },
+    ],
+  }),
+  'fore-aft-line': () => {
+    const [near, far]: readonly [Place, Place] = [MARK, [0, 21, 2.5]];
+    const stop = { nose: 0, until: { is: 'there', standS: 2 } } as const;
+    return {
+      stages: [
+        leg('Out along the line, stand 2 s', near, far, stop),
+        leg('And back, stand 2 s', far, near, stop),
+      ],
+      standards: [
+        { of: 'off', most: 1 },
+        { of: 'overshoot', most: 1.5 },
+        { of: 'miss', most: 1.5 },
+      ],
+    };
+  },
+  'lateral-line': () => {
+    const [middle, left, right]: readonly [Place, Place, Place] = [
+      [0, 8, 2.5],
+      [-10, 8, 2.5],
+      [10, 8, 2.5],
+    ];
+    const stop = { nose: 0, until: { is: 'there', standS: 0.5 } } as const;
+    return {
+      stages: [
+        leg('10 m left', middle, left, stop),
+        leg('20 m right', left, right, stop),
+        leg('10 m left', right, middle, stop),
+      ],
+      standards: [
+        { of: 'off', most: 1 },
+        { of: 'heading', most: 15 },
+      ],
+    };
+  },
+  'pad-landing': () => ({
+    stages: [
+      leg('Down onto the pad', [0, 6, 3], [0, 6, 0], { nose: 0, until: { is: 'landed' }, speedMps: 0.6 }),
+    ],
+    standards: [
+      { of: 'touch-speed', most: 0.5 },
+      { of: 'touch-miss', most: 0.5 },
+    ],
+    setting: 'slow',
+  }),
+  'into-wind-hover': (side) => ({
+    stages: [stay('Lean on the wind', [0, 8, 3], 45, { nose: INTO_WIND[side ?? 'nose-in']! })],
+    standards: [{ of: 'off', most: 1.5 }],
+  }),
+  'side-on-hover': (side) => quarter(NOSE_ON[side ?? 'nose-left']!, 10, 15, 1.5),
+  'nose-in-hover': () => quarter(180, 12, 15, 2),
+  'clock-hover': (side) => quarter(NOSE_ON[side ?? 'tail-on']!, 10, 10, 2),
+  'tail-in-ring': (side) => {
+    const sweep = side === 'counter-clockwise' ? -720 : 720;
+    return {
+      stages: [
+        round('Twice round yourself, tail always to you', [0, 0, 3], 8, 0, sweep, {
+          nose: 'outward',
+          speedMps: 2,
+        }),
+      ],
+      standards: [
+        { of: 'off', most: 1.5 },
+        { of: 'heading', most: 30 },
+      ],
+    };
+  },
+};

@@ -1,0 +1,279 @@
+import type { Side } from '../../drills/drill';
+import { type Course, free, leg, round, type Stage, stay, type Walk } from '../exercise';
+import type { Place } from '../../geometry/path';
+
+type CourseOf = (side: Side | null) => Course;
+
+/** 1 to the right or clockwise, −1 to the left or counter-clockwise. */
+export const way = (side: Side | null): 1 | -1 => (side === 'left' || side === 'counter-clockwise' ? -1 : 1);
+export const times = (count: number, stages: readonly Stage[]): readonly Stage[] =>
+  Array.from({ length: count }, () => stages).flat();
+
+/** A path with six bends, walked in two minutes. */
+const WALK: Walk = {
+  points: [
+    [0, 0],
+    [0, 12],
+    [9, 21],
+    [9, 35],
+    [-2, 46],
+    [-2, 60],
+    [8, 70],
+    [8, 110],
+  ],
+  speedMps: 0.75,
+};
+const HOME: Place = [0, 6, 3];
+
+/** Across in front, away at the end, and back: farther out each time. */
+const passes = (): readonly Stage[] =>
+  [0, 1, 2, 3].flatMap((i) => {
+    const [y, out] = [12 + 12 * i, i % 2 === 0 ? 1 : -1];
+    const pass = leg('Across in front', [-14 * out, y, 6], [14 * out, y, 6], { nose: 'along', speedMps: 3 });
+    return i === 3
+      ? [pass]
+      : [pass, round('Away from yourself', [14 * out, y + 6, 6], 6, 180, -180 * out, { speedMps: 3 })];
+  });
+
+/** A lap with two straights and two level bends: 6 m, down to 3, and up again. */
+const steps = (): readonly Stage[] => [
+  leg('Down to 3 m', [-10, 18, 6], [-10, 28, 3], { nose: 'along' }),
+  round('Level round', [0, 28, 3], 10, -90, 180, { settleS: 1 }),
+  leg('Up to 6 m', [10, 28, 3], [10, 18, 6], { nose: 'along' }),
+  round('Level round', [0, 18, 6], 10, 90, 180, { settleS: 1 }),
+];
+
+export const POINTING_AND_TURNS_COURSES: Readonly<Record<string, CourseOf>> = {
+  'lead-walk': () => ({
+    stages: [
+      free(
+        'Walk behind it, tail always to you',
+        [0, 6.5, 3],
+        { is: 'for', seconds: 120 },
+        { nose: 'outward', settleS: 2, speedMps: 1 },
+      ),
+    ],
+    walk: WALK,
+    standards: [
+      { of: 'heading', most: 30 },
+      { of: 'lead-near', least: 5 },
+      { of: 'lead-far', most: 8 },
+    ],
+  }),
+  'banked-s': () => ({
+    stages: passes(),
+    standards: [
+      { of: 'nose-in-time', most: 0.5 },
+      { of: 'height', most: 1 },
+    ],
+  }),
+  'home-by-readout': () => ({
+    stages: [
+      stay('It is being turned: look away', [12, 32, 12], 1.5, { blind: true, settleS: 0 }),
+      leg('Find the nose, bring it home', [12, 32, 12], [0, 8, 12], {
+        begins: 'spun',
+        hands: 'find-nose',
+        until: { is: 'there', standS: 0 },
+        speedMps: 3,
+      }),
+    ],
+    standards: [{ of: 'pulses', most: 2 }],
+  }),
+  'look-away-recover': () => ({
+    stages: [
+      stay('Look away', [0, 12, 3], 2, { blind: true, settleS: 0 }),
+      leg('Name the nose, bring it back', [0, 12, 3], [0, 12, 3], {
+        begins: 'carried-off',
+        until: { is: 'there', standS: 0.5 },
+      }),
+    ],
+    standards: [{ of: 'wrong-moves', most: 0, in: [1] }],
+  }),
+  'relative-mode-discipline': () => ({
+    stages: [
+      stay('Tail aligned: switch it on', [0, 9, 3], 2, { nose: 'outward' }),
+      leg('It moves as you see it', [0, 9, 3], [4, 9, 3], {
+        relative: true,
+        nose: 'any',
+        until: { is: 'there', standS: 0.5 },
+      }),
+      leg('And back', [4, 9, 3], [0, 9, 3], { relative: true, until: { is: 'there', standS: 0.5 } }),
+      stay('Tail to you, then switch it off', [0, 9, 3], 2, { nose: 'outward', settleS: 0 }),
+    ],
+    standards: [
+      { of: 'breaches-relative', most: 0 },
+      { of: 'relative-used', least: 1, in: [1, 2] },
+    ],
+  }),
+  'yaw-alone': () => ({
+    stages: [
+      leg('Forward', [0, 10, 8], [0, 20, 8], { nose: 0, speedMps: 3 }),
+      leg('Yaw a quarter: the path runs on', [0, 20, 8], [0, 30, 8], {
+        nose: 90,
+        until: { is: 'nose' },
+        speedMps: 3,
+      }),
+      free('Recover: stop it', [0, 32, 8], { is: 'still', standS: 1 }),
+    ],
+    standards: [{ of: 'height', most: 2 }],
+    mode: 'self-level',
+  }),
+  'lean-and-lift': () => ({
+    stages: [
+      [15, 3],
+      [25, 2],
+      [35, 1],
+    ].map(([deg, seconds]) =>
+      free(
+        `Lean ${deg}° for ${seconds} s`,
+        [0, 8, 8],
+        { is: 'leaned', deg: deg!, seconds: seconds! },
+        { hands: 'lean', nose: 0 },
+      ),
+    ),
+    standards: [{ of: 'height', most: 1 }],
+    mode: 'self-level',
+    setting: 'fast',
+  }),
+  'roll-then-look': (side) => {
+    const to = way(side);
+    return {
+      stages: [
+        leg('Straight', [0, 10, 40], [0, 20, 40], { nose: 0, speedMps: 4 }),
+        round('Roll: it slides; then yaw to look along it', [10 * to, 20, 40], 10, -90 * to, 90 * to, {
+          speedMps: 4,
+          settleS: 3,
+        }),
+        leg('Nose on the path', [10 * to, 30, 40], [24 * to, 30, 40], { nose: 'along', speedMps: 4 }),
+      ],
+      standards: [{ of: 'nose-to-path', most: 15, in: [1, 2] }],
+      mode: 'self-level',
+    };
+  },
+  'circle-both-ways': (side) => ({
+    stages: [
+      round('Three laps, nose on the path', [0, 24, 5.5], 12, -90 * way(side), 1080 * way(side), {
+        settleS: 2,
+        speedMps: 3,
+      }),
+    ],
+    standards: [
+      { of: 'off', most: 2 },
+      { of: 'nose-to-path', most: 20 },
+      { of: 'height', most: 1 },
+    ],
+  }),
+  'circle-height-steps': () => ({
+    stages: times(4, steps()),
+    standards: [
+      { of: 'height', most: 0.5, in: Array.from({ length: 16 }, (_, i) => i).filter((i) => i % 2 === 1) },
+    ],
+  }),
+  'figure-eight': () => ({
+    stages: times(3, [
+      round('Round one', [10, 20, 5], 10, -90, 360, { settleS: 1 }),
+      round('Cross, round the other', [-10, 20, 5], 10, 90, -360),
+    ]),
+    standards: [{ of: 'off', most: 2 }],
+  }),
+  'orbit-the-post': (side) => ({
+    stages: [
+      round('Two laps, nose on the post', [0, 22, 4], 10, 180, 720 * way(side), {
+        nose: { at: [0, 22, 0] },
+        speedMps: 2,
+        settleS: 2,
+      }),
+    ],
+    standards: [
+      { of: 'off', most: 2 },
+      { of: 'heading', most: 15 },
+    ],
+  }),
+  'safe-posture': () => ({
+    stages: [
+      stay('It will be upset', [0, 18, 45], 1.5, { settleS: 0 }),
+      free(
+        'Yaw to look, level, slow, keep creeping',
+        [0, 18, 45],
+        { is: 'safe' },
+        { begins: 'upset', hands: 'recover' },
+      ),
+    ],
+    standards: [
+      { of: 'lasted', most: 4, in: [1] },
+      { of: 'height-lost', most: 15, in: [1] },
+    ],
+    mode: 'self-level',
+  }),
+  'outside-lean': (side) => ({
+    stages: [
+      round('Nose well inside, rolled to the outside', [0, 24, 12], 12, -90 * way(side), 360 * way(side), {
+        nose: { insideDeg: 65 },
+        speedMps: 4,
+        settleS: 3,
+      }),
+    ],
+    standards: [
+      { of: 'slip-outward', least: 0.8 },
+      { of: 'height', most: 2 },
+    ],
+    mode: 'self-level',
+  }),
+  'return-takeover': () => ({
+    stages: [
+      stay('Wait', [0, 34, 20], 0, { until: { is: 'surprise', afterS: [1, 3] } }),
+      free(
+        'It comes home by itself: take it over',
+        [0, 34, 20],
+        { is: 'taken-over' },
+        { begins: 'return', hands: 'take-over' },
+      ),
+      leg('Fly it home by hand', [0, 34, 20], [0, 8, 6], { nose: 'any', speedMps: 3 }),
+    ],
+    standards: [
+      { of: 'lasted', most: 8, in: [1] },
+      { of: 'lean', most: 25, in: [2] },
+    ],
+  }),
+  'turn-back-call': () => ({
+    stages: [
+      leg('Out with the wind; turn back before the point', [0, 8, 8], [0, 32, 8], {
+        nose: 0,
+        until: { is: 'still', standS: 0.3 },
+        speedMps: 4,
+      }),
+      leg('Home', [0, 32, 8], HOME, { speedMps: 4 }),
+    ],
+    standards: [{ of: 'called-at', least: 0.9, most: 1, in: [0] }],
+  }),
+  'pause-then-talk': () => ({
+    stages: [
+      leg('Fly across', [-5, 12, 3], [5, 12, 3], {
+        nose: 0,
+        until: { is: 'surprise', afterS: [1.5, 3] },
+        speedMps: 2,
+      }),
+      free(
+        '“What height is it at?” Craft first, then answer',
+        [0, 12, 3],
+        { is: 'answered' },
+        { begins: 'call', hands: 'answer' },
+      ),
+    ],
+    standards: [{ of: 'speed-at-answer', most: 0.6, in: [1] }],
+  }),
+  'release-drill': () => ({
+    stages: [
+      leg('Fly on', [0, 8, 3], [2, 40, 3], {
+        nose: 10,
+        until: { is: 'surprise', afterS: [2, 4] },
+        speedMps: 3,
+      }),
+      free('Let go!', [0, 20, 3], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'off' }),
+    ],
+    standards: [
+      { of: 'hands-off', most: 0.7, in: [1] },
+      { of: 'touched-again', most: 0, in: [1] },
+    ],
+  }),
+};

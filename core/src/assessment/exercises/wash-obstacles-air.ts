@@ -1,0 +1,275 @@
+import type { Side } from '../../drills/drill';
+import { type Course, free, leg, round, stay } from '../exercise';
+import type { Place } from '../../geometry/path';
+import { times, way } from './pointing-and-turns';
+
+type CourseOf = (side: Side | null) => Course;
+
+/** Out on one side, round with the throttle rising, back on the other: mirrored for the other side. */
+function racetrack(x: number, near: number, far: number, z: number, side: Side | null, speedMps: number) {
+  const to = way(side);
+  return {
+    out: leg('Straight, at speed', [-x * to, near, z], [-x * to, far, z], { nose: 'along', speedMps }),
+    round: round('Round, with power', [0, far, z], x, -90 * to, 180 * to, { speedMps }),
+    back: leg('Straight', [x * to, far, z], [x * to, near, z], { nose: 'along', speedMps }),
+    home: round('Round, with power', [0, near, z], x, 90 * to, 180 * to, { speedMps }),
+  };
+}
+
+const SLALOM: readonly Place[] = [
+  [-2, 8, 1.6],
+  [-1.4, 12, 1.6],
+  [1.4, 18, 1.6],
+  [-1.4, 24, 1.6],
+  [1.4, 30, 1.6],
+  [0, 36, 1.6],
+];
+const ZIGZAG: readonly Place[] = [
+  [0, 14, 18],
+  [0, 10, 16],
+  [0, 21, 12.5],
+  [0, 11, 9],
+  [0, 21, 5.5],
+  [0, 13, 3],
+];
+const SQUARE: readonly Place[] = [
+  [-12.5, 10, 4],
+  [-12.5, 35, 4],
+  [12.5, 35, 4],
+  [12.5, 10, 4],
+];
+const through = (from: Place, to: Place, says: string, speedMps = 2) =>
+  leg(says, from, to, { nose: 0, speedMps });
+
+export const WASH_OBSTACLES_AIR_COURSES: Readonly<Record<string, CourseOf>> = {
+  'slow-vertical': () => ({
+    stages: [leg('Straight down, slowly', [0, 12, 20], [0, 12, 2], { speedMps: 0.8 })],
+    standards: [{ of: 'sink-ratio', most: 0.25 }],
+  }),
+  'slant-descent': () => ({
+    stages: [leg('Down while it moves forward', [0, 12, 18], [0, 42, 3], { nose: 0, speedMps: 4 })],
+    standards: [{ of: 'wash-zone', most: 0.25 }],
+  }),
+  'zigzag-descent': () => ({
+    stages: ZIGZAG.slice(1).map((to, i) =>
+      leg(i % 2 === 0 ? 'Back-slant' : 'Forward-slant', ZIGZAG[i]!, to, { nose: 0, speedMps: 2 }),
+    ),
+    standards: [
+      { of: 'sink-ratio', most: 0.5 },
+      { of: 'footprint', most: 13 },
+    ],
+  }),
+  'wash-exit': () => ({
+    stages: [
+      free('Straight down, into your own wash', [0, 20, 50], { is: 'in-wash' }, { hands: 'sink' }),
+      free(
+        'Forward first, power second',
+        [0, 20, 50],
+        { is: 'out-of-wash' },
+        { hands: 'fly', speedMps: 4, nose: 0 },
+      ),
+    ],
+    standards: [
+      { of: 'sideways-first', least: 1, in: [1] },
+      { of: 'height-lost', most: 15, in: [1] },
+    ],
+    setting: 'fast',
+  }),
+  'banked-turns-power': (side) => {
+    const { out, round: bend, back, home } = racetrack(12, 16, 26, 8, side, 4);
+    return {
+      stages: times(2, [out, bend, back, home]),
+      standards: [
+        { of: 'nose-to-path', most: 25, in: [1, 3, 5, 7] },
+        { of: 'throttle-rise', least: 0.01, byHandOnly: true, in: [1, 3, 5, 7] },
+        { of: 'height', most: 1.5 },
+      ],
+    };
+  },
+  'power-turn': (side) => {
+    const { out, round: bend, back } = racetrack(5, 12, 24, 6, side, 3.5);
+    return { stages: [out, bend, back], standards: [{ of: 'wash-index', most: 0.3 }] };
+  },
+  'downwind-turn': (side) => {
+    const { out, round: bend, back } = racetrack(6, 12, 26, 6, side, 3);
+    return {
+      stages: [out, bend, back],
+      standards: [
+        { of: 'wash-index', most: 0.3 },
+        { of: 'off', most: 3 },
+      ],
+    };
+  },
+  'tumble-recovery': () => ({
+    stages: [
+      leg('Fly on; one side will drop', [0, 24, 60], [0, 60, 60], {
+        nose: 0,
+        until: { is: 'surprise', afterS: [1.5, 3] },
+        speedMps: 4,
+      }),
+      free(
+        'Neutral, and wait',
+        [0, 30, 60],
+        { is: 'for', seconds: 1.6 },
+        { begins: 'snap-over', hands: 'off', settleS: 0 },
+      ),
+      free('Read it, then correct', [0, 30, 60], { is: 'safe' }, { hands: 'recover' }),
+    ],
+    standards: [
+      { of: 'hands-off', most: 1, in: [1] },
+      { of: 'touched-again', most: 0, in: [1] },
+      { of: 'height-lost', most: 20, in: [1, 2] },
+    ],
+    mode: 'self-level',
+  }),
+  'brake-to-mark': () => ({
+    stages: [
+      leg('Stop at the mark', [0, 6, 3], [0, 26, 3], {
+        nose: 0,
+        until: { is: 'still', standS: 1 },
+        speedMps: 5,
+      }),
+    ],
+    standards: [
+      { of: 'overshoot', most: 2 },
+      { of: 'miss', most: 2 },
+    ],
+  }),
+  'mode-stop-table': () => ({
+    stages: [1, 2].flatMap((run) => [
+      leg(
+        run === 1 ? 'At speed to the mark: this makes your card' : 'The same again: match it',
+        [0, 6, 3],
+        [0, 20, 3],
+        { nose: 0, speedMps: 4 },
+      ),
+      free('Let go', [0, 24, 3], { is: 'still', standS: 0.5 }, { hands: 'stop' }),
+      ...(run === 1
+        ? [leg('Back to the start', [0, 22, 3], [0, 6, 3], { nose: 0, until: { is: 'there', standS: 0.5 } })]
+        : []),
+    ]),
+    standards: [{ of: 'stops-alike', most: 0.15, in: [1, 4] }],
+  }),
+  'climb-over': () => ({
+    stages: [
+      leg('Toward the barrier', [0, 8, 2], [0, 16, 2], { nose: 0, speedMps: 2.5 }),
+      leg('Up! Over it', [0, 16, 2], [0, 22, 6.2], { begins: 'call', nose: 0, speedMps: 2.5 }),
+      leg('And on', [0, 22, 6.2], [0, 32, 6.2], { nose: 0 }),
+    ],
+    standards: [{ of: 'clearance', least: 2, in: [1, 2] }],
+  }),
+  'turn-then-go': () => ({
+    stages: [
+      stay('Stop', [0, 14, 3], 1.5, { nose: 0 }),
+      stay('Turn and look', [0, 14, 3], 0, { nose: 180, until: { is: 'nose' } }),
+      leg('Then go', [0, 14, 3], [0, 7, 3], { nose: 180, until: { is: 'there', standS: 0.5 }, speedMps: 2 }),
+    ],
+    standards: [{ of: 'blind-moves', most: 0 }],
+  }),
+  'blind-side-brake': () => ({
+    stages: [
+      leg('Sideways', [-6, 10, 3], [8, 10, 3], {
+        nose: 0,
+        until: { is: 'surprise', afterS: [2, 4] },
+        speedMps: 1.7,
+      }),
+      free('Stop!', [0, 10, 3], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'stop' }),
+      leg('Backwards', [0, 10, 3], [0, 4, 3], {
+        nose: 0,
+        until: { is: 'surprise', afterS: [1, 1.6] },
+        speedMps: 1.7,
+      }),
+      free('Stop!', [0, 8, 3], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'stop' }),
+    ],
+    standards: [
+      { of: 'top-speed', most: 2.5 },
+      { of: 'stopped-in', most: 3, in: [1, 3] },
+    ],
+  }),
+  'slow-slalom': () => ({
+    stages: SLALOM.slice(1).map((to, i) =>
+      leg('Forward and yaw only', SLALOM[i]!, to, { nose: 'along', hands: 'nose-first', speedMps: 1.5 }),
+    ),
+    standards: [{ of: 'roll-used', most: 0.1 }],
+    setting: 'slow',
+  }),
+  'gap-ladder': () => ({
+    stages: [
+      through([-0.8, 8, 2], [0, 14, 1.4], 'Line up'),
+      through([0, 14, 1.4], [0, 26, 1.4], 'Through the middle, eyes beyond'),
+    ],
+    standards: [{ of: 'gap', most: 0.5 }],
+  }),
+  'gap-chain': () => ({
+    stages: [
+      through([-0.6, 8, 2], [0, 12, 1.2], 'Line up'),
+      through([0, 12, 1.2], [0, 38, 1.2], 'All three, set up for the next'),
+    ],
+    standards: [{ of: 'gap', most: 0.5 }],
+  }),
+  'portal-drop': () => ({
+    stages: [
+      through([0, 8, 2.6], [0, 17, 2.3], 'A little high'),
+      through([0, 17, 2.3], [0, 20, 1.3], 'Let it sink'),
+      through([0, 20, 1.3], [0, 24, 2], 'Through, and rise'),
+    ],
+    standards: [{ of: 'gap', most: 1 }],
+  }),
+  'under-roof-pass': () => ({
+    stages: [leg('Level, slow, no rise until well clear', [0, 8, 2], [0, 32, 2], { nose: 0, speedMps: 2 })],
+    standards: [{ of: 'height', most: 0.5 }],
+    setting: 'slow',
+  }),
+  'hold-off-hover': () => ({
+    stages: [stay('Hold it by hand', [0, 12, 5], 30, { nose: 0 })],
+    standards: [{ of: 'off', most: 3 }],
+    mode: 'height-hold',
+  }),
+  'hold-off-line': () => {
+    const stop = { nose: 0, until: { is: 'there', standS: 0.8 }, speedMps: 2.5 } as const;
+    return {
+      stages: [
+        leg('Along the line, brake by hand', [0, 8, 5], [0, 28, 5], stop),
+        leg('And back', [0, 28, 5], [0, 8, 5], stop),
+      ],
+      standards: [
+        { of: 'overshoot', most: 2 },
+        { of: 'miss', most: 2 },
+      ],
+      mode: 'height-hold',
+    };
+  },
+  'surprise-hold-loss': () => ({
+    stages: [
+      stay('A task: hold over the mark', [0, 12, 4], 0, {
+        nose: 0,
+        until: { is: 'surprise', afterS: [3, 7] },
+      }),
+      stay('Hold over the mark', [0, 12, 4], 10, { begins: 'hold-lost', nose: 0, settleS: 0 }),
+    ],
+    standards: [
+      { of: 'response', most: 2, in: [1] },
+      { of: 'moved', most: 6, in: [1] },
+    ],
+    mode: 'position-hold',
+  }),
+  'leg-circuit': () => ({
+    stages: Array.from({ length: 8 }, (_, i) =>
+      leg(i < 4 ? 'First circuit' : 'Second circuit', SQUARE[i % 4]!, SQUARE[(i + 1) % 4]!, {
+        nose: 0,
+        speedMps: 3,
+        until: { is: 'there', standS: 0.3 },
+      }),
+    ),
+    standards: [{ of: 'mark', most: 2 }],
+    mode: 'height-hold',
+  }),
+  'crab-leg': () => ({
+    stages: [leg('Nose on the mark, lean into the wind', [0, 6, 3], [0, 36, 3], { nose: 0, speedMps: 3 })],
+    standards: [{ of: 'off', most: 2 }],
+  }),
+  'airflow-step': () => ({
+    stages: [leg('Through the stream of air', [-8, 12, 3], [8, 12, 3], { nose: 0, speedMps: 1.5 })],
+    standards: [{ of: 'off', most: 1 }],
+  }),
+};

@@ -1,0 +1,397 @@
+import { craftModel } from '../simulator/craft-model';
+import { gate, type Solid } from '../simulator/world';
+import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
+import type { Sample } from '../flight-log/flight-log';
+import { type Course, free, leg, round, type Stage, stay } from './exercise';
+import type { Cut } from './segment';
+import { COMPARING, MEASURING, reversals } from './measures';
+import { beside } from '../geometry/path';
+
+/** Flights made up so that each value can be said without a computer. */
+
+const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
+const HZ = 50;
+type At = Partial<Sample> & { readonly noseDeg?: number };
+
+const sample = (t: number, { noseDeg = 0, ...part }: At): Sample => {
+  const half = ((90 - noseDeg) * Math.PI) / 360;
+  return {
+    t,
+    x: 0,
+    y: 10,
+    z: 3,
+    vx: 0,
+    vy: 0,
+    vz: 0,
+    qw: Math.cos(half),
+    qx: 0,
+    qy: 0,
+    qz: Math.sin(half),
+    throttle: 0,
+    yaw: 0,
+    pitch: 0,
+    roll: 0,
+    mode: 3,
+    setting: 1,
+    relative: 0,
+    hold: 1,
+    battery: 1,
+    windX: 0,
+    windY: 0,
+    windZ: 0,
+    ...part,
+  };
+};
+
+function cut(
+  stage: Stage,
+  seconds: number,
+  at: (t: number) => At,
+  {
+    solids = [],
+    course = {},
+  }: { readonly solids?: readonly Solid[]; readonly course?: Partial<Course> } = {},
+): Cut {
+  const samples = Array.from({ length: Math.round(seconds * HZ) + 1 }, (_, i) => sample(i / HZ, at(i / HZ)));
+  return {
+    stage,
+    index: 0,
+    samples,
+    beside: samples.map((s) => beside(stage.path, s.x, s.y, s.z)),
+    from: 0,
+    events: [],
+    craft: CRAFT,
+    course: { stages: [stage], standards: [], ...course },
+    solids,
+    startS: 0,
+  };
+}
+const value = (of: keyof typeof MEASURING, from: Cut): number => MEASURING[of](from)!.value;
+
+const LINE = leg('Out', [0, 10, 3], [0, 30, 3]);
+/** Along the line at 2 m/s, and what else. */
+const along = (more: (t: number) => At = () => ({}), seconds = 10) =>
+  cut(LINE, seconds, (t) => ({ y: 10 + 2 * t, vy: 2, ...more(t) }));
+
+describe('places', () => {
+  test('off the line, and when it was farthest', () => {
+    expect(MEASURING.off(along((t) => ({ x: t === 4 ? -1.5 : 0.5 })))).toEqual({ value: 1.5, atS: 4 });
+  });
+  test('height, whichever way', () =>
+    expect(
+      value(
+        'height',
+        along((t) => ({ z: t < 5 ? 3.4 : 2.3 })),
+      ),
+    ).toBeCloseTo(0.7));
+  test('past the end, and short of it', () => {
+    expect(value('overshoot', along(undefined, 11))).toBeCloseTo(2);
+    expect(value('miss', along(undefined, 11))).toBe(0);
+    expect(value('miss', along(undefined, 9))).toBeCloseTo(2);
+    expect(value('overshoot', along(undefined, 9))).toBe(0);
+  });
+  test('nearest to the mark while passing it', () =>
+    expect(
+      value(
+        'mark',
+        along(() => ({ x: 0.8 }), 11),
+      ),
+    ).toBeCloseTo(0.8));
+  test('carried off, and how far it took to stop', () => {
+    const slides = cut(stay('Hold', [0, 10, 3], 20), 4, (t) => ({ x: t < 2 ? 1.5 * t : 3 }));
+    expect(value('moved', slides)).toBe(3);
+    expect(value('stopped-in', slides)).toBe(3);
+  });
+  test('ground covered over all parts', () =>
+    expect(COMPARING.footprint([along(), cut(LINE, 1, () => ({ x: -9 }))])!.value).toBeCloseTo(20));
+});
+
+describe('the nose', () => {
+  test('off the way that the path runs', () =>
+    expect(
+      value(
+        'heading',
+        cut(leg('Out', [0, 10, 3], [0, 30, 3], { nose: 'along' }), 2, (t) => ({ noseDeg: t < 1 ? 0 : 25 })),
+      ),
+    ).toBeCloseTo(25, 3));
+  test('off the way that it moves, once it moves', () => {
+    expect(
+      value(
+        'nose-to-path',
+        along(() => ({ noseDeg: 40 })),
+      ),
+    ).toBeCloseTo(40, 3);
+    expect(MEASURING['nose-to-path'](cut(LINE, 2, () => ({ noseDeg: 40, vy: 0.3 })))).toBeNull();
+  });
+  test('set off where it does not look', () => {
+    expect(
+      value(
+        'blind-moves',
+        along(() => ({ noseDeg: 180 })),
+      ),
+    ).toBe(1);
+    expect(
+      value(
+        'blind-moves',
+        along(() => ({ noseDeg: 30 })),
+      ),
+    ).toBe(0);
+  });
+  test('how long toward the pilot while moving', () =>
+    expect(
+      value(
+        'nose-in-time',
+        along((t) => ({ noseDeg: t >= 3 && t <= 5 ? 180 : 0 })),
+      ),
+    ).toBeCloseTo(2));
+  test('pulses that do not point home', () => {
+    const home = leg('Home', [0, 30, 3], [0, 8, 3], { hands: 'find-nose' });
+    const pulsed = (noseDeg: number) => cut(home, 6, (t) => ({ y: 30, noseDeg, pitch: t % 2 > 1 ? 0.2 : 0 }));
+    expect(value('pulses', pulsed(90))).toBe(3);
+    expect(value('pulses', pulsed(180))).toBe(0);
+  });
+});
+
+describe('hands', () => {
+  const HOLD = stay('Hold', [0, 10, 3], 20);
+  test('a first push away from where it should go is wrong, toward it is not', () => {
+    const pushed = (pitch: number) => cut(LINE, 2, (t) => ({ pitch: t > 0.5 ? pitch : 0 }));
+    expect(MEASURING['wrong-moves'](pushed(-0.3))).toEqual({ value: 1, atS: 0.52 });
+    expect(value('wrong-moves', pushed(0.3))).toBe(0);
+    // Nose in, the same push of the thumb goes the other way.
+    expect(
+      value(
+        'wrong-moves',
+        cut(LINE, 2, (t) => ({ noseDeg: 180, pitch: t > 0.5 ? 0.3 : 0 })),
+      ),
+    ).toBe(1);
+  });
+  test('reversals a minute', () => {
+    // Full swings of half a second: two turnings each, on one axis.
+    expect(reversals(cut(HOLD, 30, (t) => ({ roll: 0.2 * Math.sin(4 * Math.PI * t) })))).toBeCloseTo(240, -1);
+    expect(reversals(cut(HOLD, 30, (t) => ({ roll: 0.02 * Math.sin(4 * Math.PI * t) })))).toBe(0);
+  });
+  test('share of calm hands, longest neutral while moving, other sticks', () => {
+    expect(
+      value(
+        'small-share',
+        cut(HOLD, 10, (t) => ({ roll: t < 2.5 ? 0.4 : 0.1 })),
+      ),
+    ).toBeCloseTo(0.75, 2);
+    expect(
+      value(
+        'neutral',
+        along((t) => ({ pitch: t > 2 && t < 5 ? 0 : 0.2 })),
+      ),
+    ).toBeCloseTo(3, 1);
+    expect(
+      value(
+        'neutral',
+        cut(HOLD, 10, () => ({})),
+      ),
+    ).toBe(0);
+    expect(
+      value(
+        'others',
+        cut(stay('Yaw only', [0, 10, 3], 5, { axis: 'yaw' }), 5, () => ({ yaw: 0.8, roll: 0.12 })),
+      ),
+    ).toBeCloseTo(0.12);
+    expect(
+      value(
+        'roll-used',
+        along(() => ({ roll: -0.25 })),
+      ),
+    ).toBe(0.25);
+  });
+  test('hands off after the call, and on again', () => {
+    const called = free('Let go', [0, 10, 3], { is: 'still', standS: 0.5 }, { hands: 'off' });
+    const held = (t: number) => (t < 0.6 || (t > 2 && t < 2.3) ? 0.5 : 0);
+    expect(
+      value(
+        'hands-off',
+        cut(called, 3, (t) => ({ pitch: held(t) })),
+      ),
+    ).toBeCloseTo(0.6);
+    expect(MEASURING['touched-again'](cut(called, 3, (t) => ({ pitch: held(t) })))).toEqual({
+      value: 1,
+      atS: 2.02,
+    });
+    expect(
+      value(
+        'touched-again',
+        cut(called, 1.5, (t) => ({ pitch: held(t) })),
+      ),
+    ).toBe(0);
+  });
+  test('the first right answer to a slide', () => {
+    // Carried east of the mark: right is to lean west.
+    const slid = (roll: (t: number) => number) => cut(HOLD, 4, (t) => ({ x: 2, mode: 2, roll: roll(t) }));
+    expect(
+      value(
+        'response',
+        slid((t) => (t < 1.2 ? 0 : -0.2)),
+      ),
+    ).toBeCloseTo(1.2);
+    expect(
+      value(
+        'response',
+        slid((t) => (t < 1.2 ? 0 : t < 2 ? 0.2 : -0.2)),
+      ),
+    ).toBeCloseTo(2);
+  });
+  test('softer sticks compared with plain ones; calm hands have nothing to better', () => {
+    const at = (hertz: number, softening: number) =>
+      cut(stay('Hold', [0, 10, 3], 20, { softening }), 20, (t) => ({
+        pitch: 0.3 * Math.sin(2 * Math.PI * hertz * t),
+      }));
+    expect(COMPARING.calmer([at(2, 0), at(1, 0.5)])!.value).toBeCloseTo(0.5, 1);
+    expect(COMPARING.calmer([at(0.05, 0), at(1, 0.5)])!.value).toBe(0);
+  });
+});
+
+describe('the air', () => {
+  test('sink over the induced speed of the hover', () =>
+    expect(
+      value(
+        'sink-ratio',
+        along(() => ({ vz: -0.7 * CRAFT.inducedMps })),
+      ),
+    ).toBeCloseTo(0.7, 6));
+  test('straight down at the induced speed is in its own wash, along at the same sink is less so', () => {
+    const down = value(
+      'wash-zone',
+      cut(LINE, 1, () => ({ vz: -CRAFT.inducedMps })),
+    );
+    const slant = value(
+      'wash-zone',
+      cut(LINE, 1, () => ({ vz: -CRAFT.inducedMps, vy: 2.5 * CRAFT.inducedMps })),
+    );
+    expect(down).toBeGreaterThan(0.5);
+    expect(slant).toBeLessThan(0.1 * down);
+  });
+  test('wind counts: hovering in it is moving through the air', () => {
+    expect(
+      value(
+        'wash-zone',
+        cut(LINE, 1, () => ({ vz: -CRAFT.inducedMps, windY: -2.5 * CRAFT.inducedMps })),
+      ),
+    ).toBeLessThan(0.1);
+  });
+  test('out of the column first, then power', () => {
+    const first = (away: number, power: number) =>
+      cut(LINE, 3, (t) => ({ pitch: t > away ? 0.6 : 0, throttle: t > power ? 0.5 : -0.2 }));
+    expect(value('sideways-first', first(0.3, 1))).toBe(1);
+    expect(value('sideways-first', first(1, 0.3))).toBe(0);
+  });
+});
+
+describe('solids', () => {
+  test('a gate is passed off its middle by a share of the room there is', () => {
+    const solids = gate(0, 20, 3, 0, 2);
+    const span = USUAL_CRAFT.spanM;
+    expect(
+      value(
+        'gap',
+        cut(
+          leg('Through', [0, 10, 3], [0, 30, 3]),
+          10,
+          (t) => ({ x: (2 - span) / 4, y: 10 + 2 * t, vy: 2 }),
+          { solids },
+        ),
+      ),
+    ).toBeCloseTo(0.5, 1);
+    expect(
+      value(
+        'gap',
+        cut(leg('Through', [0, 10, 3], [0, 30, 3]), 10, (t) => ({ y: 10 + 2 * t, vy: 2 }), { solids }),
+      ),
+    ).toBeLessThan(0.02);
+  });
+  test('over a wall by', () => {
+    const solids: readonly Solid[] = [
+      { solid: 'box', x: 0, y: 20, z: 1, alongM: 0.4, acrossM: 10, highM: 2, turnedDeg: 0 },
+    ];
+    expect(
+      value(
+        'clearance',
+        cut(
+          leg('Over', [0, 10, 3], [0, 30, 3]),
+          10,
+          (t) => ({ y: 10 + 2 * t, z: t > 4 && t < 6 ? 3.2 : 0.5 }),
+          { solids },
+        ),
+      ),
+    ).toBeCloseTo(1.2);
+  });
+});
+
+describe('take-off and landing', () => {
+  test('how long under a span from the ground', () => {
+    const span = CRAFT.spanM;
+    expect(
+      value(
+        'low-time',
+        cut(LINE, 5, (t) => ({ z: t < 1 ? 0 : (t - 1) * span })),
+      ),
+    ).toBeCloseTo(1 - 0.03 / span, 1); // off the ground from 3 cm
+    expect(MEASURING['low-time'](cut(LINE, 1, () => ({ z: 0 })))).toBeNull();
+  });
+  test('how hard and how far off the pad', () => {
+    const down = leg('Down', [0, 10, 3], [0, 10, 0]);
+    const landed = cut(down, 4, (t) => ({ x: 0.3, z: Math.max(0, 1.5 - 0.5 * t), vz: t < 3 ? -0.5 : 0 }));
+    expect(value('touch-speed', landed)).toBeCloseTo(0.5);
+    expect(value('touch-miss', landed)).toBeCloseTo(0.3);
+  });
+});
+
+test('leading a pilot who walks: nearest and farthest are from where they have come to', () => {
+  const walk = {
+    points: [
+      [0, 0],
+      [0, 20],
+    ] as const,
+    speedMps: 1,
+  };
+  const led = cut(stay('Lead', [0, 6, 2], 20), 10, (t) => ({ y: t + (t < 5 ? 6 : 8) }), { course: { walk } });
+  expect(value('lead-near', led)).toBeCloseTo(6);
+  expect(value('lead-far', led)).toBeCloseTo(8);
+});
+
+test('a turn that slips outward: nose inside the curve, sliding to the other side', () => {
+  const turn = round('Round', [0, 20, 5], 8, 180, 360);
+  // Clockwise from the south: it flies west. The nose points north-west of west, inside; its right hand is
+  // north-east, and it slides from it.
+  expect(
+    value(
+      'slip-outward',
+      cut(turn, 2, () => ({ vx: -3, noseDeg: 300 })),
+    ),
+  ).toBe(1);
+  expect(
+    value(
+      'slip-outward',
+      cut(turn, 2, () => ({ vx: -3, noseDeg: 240 })),
+    ),
+  ).toBe(0);
+});
+
+test('turned back at a share of the way: the stick with hold, the speed without', () => {
+  const out = (mode: number) =>
+    cut(LINE, 8, (t) => ({ y: 10 + 2 * t, vy: mode === 3 || t < 6 ? 2 : 1, mode, pitch: t < 5 ? 0.2 : 0 }));
+  expect(value('called-at', out(3))).toBeCloseTo(0.5, 1);
+  expect(value('called-at', out(2))).toBeCloseTo(0.6, 1);
+});
+
+test('pilot-relative mode is switched with the tail to the pilot, or not', () => {
+  const switched = (noseDeg: number) => cut(LINE, 4, (t) => ({ noseDeg, relative: t > 2 ? 1 : 0 }));
+  expect(value('breaches-relative', switched(0))).toBe(0);
+  expect(value('breaches-relative', switched(90))).toBe(1);
+  expect(value('relative-used', switched(0))).toBe(1);
+  expect(value('relative-used', along())).toBe(0);
+});
+
+test('two stops compared', () => {
+  const stop = (metres: number) => cut(LINE, 2, (t) => ({ y: 10 + (metres * t) / 2 }));
+  expect(COMPARING['stops-alike']([stop(5), stop(6)])!.value).toBeCloseTo(0.2);
+  expect(COMPARING['stops-alike']([stop(5)])).toBeNull();
+});

@@ -1,0 +1,287 @@
+import type { CraftModel } from '../simulator/craft-model';
+import { washPlace } from '../reconstruct/vortex-ring-state';
+import {
+  headingOf,
+  leanOf,
+  type Sample,
+  thrustAxis,
+  type TrackEventName,
+  turned,
+} from '../flight-log/flight-log';
+import type { Course, Nose, Stage, Walk } from './exercise';
+import { bearing, beside, type Beside, lengthOf, wayRound } from '../geometry/path';
+
+/** Whoever counts what happens unforeseen: 0 to 1. */
+export interface Chance {
+  uniform(): number;
+}
+
+/** So near to the end of a path counts as there, standing: a share of a short one; and just passing. */
+const THERE_M = 4;
+const THERE_SHARE = 0.4;
+const LEAST_THERE_M = 0.6;
+const PASSING_M = 0.3;
+const STILL_MPS = 0.5;
+const NOSE_DEG = 8;
+/** Before a part is given up. */
+const PATIENCE = 4;
+const PATIENCE_S = 25;
+/** Safe: upright, nose where it goes, slow ahead, not sinking. Common practice. */
+const SAFE = { leanDeg: 20, noseDeg: 40, mostMps: 6, creepMps: 0.3, sinkMps: 2, forS: 0.5 } as const;
+const IN_WASH = 0.3;
+const OUT_OF_WASH = 0.1;
+const OUT_FOR_S = 0.6;
+
+export const speedOver = ({ vx, vy }: Pick<Sample, 'vx' | 'vy'>): number => Math.hypot(vx, vy);
+
+/** Where a walking pilot is, and which way they walk. */
+export function walkerAt(
+  { points, speedMps }: Walk,
+  t: number,
+): { readonly x: number; readonly y: number; readonly bearingDeg: number } {
+  let left = speedMps * t;
+  for (let i = 1; i < points.length; i += 1) {
+    const [[ax, ay], [bx, by]] = [points[i - 1]!, points[i]!];
+    const length = Math.hypot(bx - ax, by - ay);
+    if (left <= length || i === points.length - 1) {
+      const share = Math.min(1, left / length);
+      return { x: ax + share * (bx - ax), y: ay + share * (by - ay), bearingDeg: bearing(bx - ax, by - ay) };
+    }
+    left -= length;
+  }
+  throw new RangeError('A walk needs two points or more.');
+}
+
+/** Where the pilot stands. */
+export const pilotAt = (
+  course: Pick<Course, 'walk'>,
+  t: number,
+): { readonly x: number; readonly y: number } => (course.walk ? walkerAt(course.walk, t) : { x: 0, y: 0 });
+
+/** The bearing that the nose should have; null when it does not matter. */
+export function noseWanted(
+  nose: Nose,
+  sample: Pick<Sample, 'x' | 'y'>,
+  at: Beside,
+  pilot: { readonly x: number; readonly y: number },
+  clockwise: number,
+): number | null {
+  if (nose === 'any') return null;
+  if (nose === 'along') return at.bearingDeg;
+  if (nose === 'outward') return bearing(sample.x - pilot.x, sample.y - pilot.y);
+  if (typeof nose === 'number') return nose;
+  if ('at' in nose) return bearing(nose.at[0] - sample.x, nose.at[1] - sample.y);
+  return at.bearingDeg + clockwise * nose.insideDeg;
+}
+
+export const clockwiseOf = ({ path }: Stage): number => (path.is === 'arc' ? Math.sign(path.sweepDeg) : 0);
+
+/**
+ * The air that a craft meets, m/s: through its discs from below, and across them; and how upright it is, 1 to
+ * −1.
+ */
+export function airAtDiscs(s: Sample): {
+  readonly throughMps: number;
+  readonly acrossMps: number;
+  readonly upright: number;
+} {
+  const [nx, ny, nz] = thrustAxis(s);
+  const [ax, ay, az] = [s.vx - (s.windX || 0), s.vy - (s.windY || 0), s.vz - (s.windZ || 0)];
+  const throughMps = -(ax * nx + ay * ny + az * nz);
+  return {
+    throughMps,
+    acrossMps: Math.sqrt(Math.max(0, ax * ax + ay * ay + az * az - throughMps * throughMps)),
+    upright: nz,
+  };
+}
+
+/** How deep in the states of its own wash a craft is, 0 to 1. */
+export function washTrouble(craft: CraftModel, s: Sample): number {
+  const { throughMps, acrossMps } = airAtDiscs(s);
+  return washPlace(Math.max(-50, Math.min(100, throughMps)), Math.min(100, acrossMps), craft.inducedMps)
+    .trouble;
+}
+
+export type Over = 'finished' | 'given-up';
+
+/**
+ * Follows a flight through the parts of a drill, line by line, and says which is being flown. What comes
+ * unforeseen comes by chance in practice, and from what was written
+ * down in a log.
+ */
+export class Referee {
+  at = 0;
+  over: Over | null = null;
+  /** s at which the part began. */
+  beganS: number;
+  /** Degrees come round on the part's arc. */
+  round = 0;
+  beside: Beside;
+  private since: number | null = null;
+  private surpriseS = Infinity;
+  private leanedS = 0;
+  private lastS: number;
+
+  /** @param chance null for a log: surprises come from its events */
+  constructor(
+    private readonly course: Course,
+    private readonly craft: CraftModel,
+    first: Sample,
+    private readonly chance: Chance | null,
+  ) {
+    this.beganS = first.t;
+    this.lastS = first.t;
+    this.beside = this.place(first);
+    this.draw();
+  }
+
+  get stage(): Stage {
+    return this.course.stages[this.at]!;
+  }
+
+  /**
+   * @param happened what was written down since the last line. @returns whether another part begins with this
+   * line
+   */
+  follow(s: Sample, happened: readonly TrackEventName[] = []): boolean {
+    if (this.over) return false;
+    this.beside = this.place(s);
+    const passed = this.isOver(s, happened);
+    this.lastS = s.t;
+    if (!passed) {
+      if (s.t - this.beganS > this.patience()) this.over = 'given-up';
+      return false;
+    }
+    if (this.at === this.course.stages.length - 1) {
+      this.over = 'finished';
+      return false;
+    }
+    this.at += 1;
+    this.beganS = s.t;
+    [this.since, this.leanedS, this.round] = [null, 0, 0];
+    this.beside = this.place(s);
+    this.draw();
+    return true;
+  }
+
+  private place(s: Sample): Beside {
+    const { path } = this.stage;
+    if (path.is === 'arc') this.round = wayRound(path, s.x, s.y, this.round);
+    if (this.course.walk) {
+      const { x, y, bearingDeg } = walkerAt(this.course.walk, s.t - this.beganS);
+      const ahead = (bearingDeg * Math.PI) / 180;
+      return beside(
+        {
+          is: 'point',
+          at: [x + 6.5 * Math.sin(ahead), y + 6.5 * Math.cos(ahead), path.is === 'point' ? path.at[2] : s.z],
+        },
+        s.x,
+        s.y,
+        s.z,
+      );
+    }
+    return beside(path, s.x, s.y, s.z, this.round);
+  }
+
+  private draw(): void {
+    const { until } = this.stage;
+    if (until.is !== 'surprise') {
+      this.surpriseS = Infinity;
+      return;
+    }
+    const [least, most] = until.afterS;
+    this.surpriseS = this.chance ? this.beganS + least + (most - least) * this.chance.uniform() : Infinity;
+  }
+
+  private patience(): number {
+    const { until, path, speedMps } = this.stage;
+    if (until.is === 'for') return Infinity;
+    return PATIENCE_S + (PATIENCE * lengthOf(path)) / speedMps;
+  }
+
+  /** Whether it has been so for so long. */
+  private lasts(now: boolean, t: number, forS: number): boolean {
+    if (!now) {
+      this.since = null;
+      return false;
+    }
+    this.since ??= t;
+    return t - this.since >= forS;
+  }
+
+  private isOver(s: Sample, happened: readonly TrackEventName[]): boolean {
+    const { until, path, settleS } = this.stage;
+    const inPart = s.t - this.beganS;
+    switch (until.is) {
+      case 'for':
+        return inPart >= settleS + until.seconds;
+      case 'there': {
+        const left = lengthOf(path) - this.beside.alongM;
+        if (until.standS === 0) return left < PASSING_M;
+        const near = Math.min(THERE_M, Math.max(LEAST_THERE_M, THERE_SHARE * lengthOf(path)));
+        return this.lasts(
+          Math.abs(left) < near &&
+            (lengthOf(path) > 0 || this.beside.offM < near) &&
+            Math.hypot(s.vx, s.vy, s.vz) < STILL_MPS,
+          s.t,
+          until.standS,
+        );
+      }
+      case 'nose': {
+        const wanted = noseWanted(this.stage.nose, s, this.beside, { x: 0, y: 0 }, 0);
+        return this.lasts(wanted === null || Math.abs(turned(headingOf(s), wanted)) < NOSE_DEG, s.t, 0.4);
+      }
+      case 'surprise':
+        return this.chance
+          ? s.t >= this.surpriseS
+          : happened.some(
+              (each) =>
+                each === 'call' ||
+                each === 'hold-lost' ||
+                each === 'upset' ||
+                each === 'snap-over' ||
+                each === 'return',
+            );
+      // It must have moved, or been asked to stop.
+      case 'still':
+        return this.lasts(
+          Math.hypot(s.vx, s.vy, s.vz) < STILL_MPS &&
+            (inPart > 1 || this.stage.begins !== undefined) &&
+            (path.is !== 'segment' || this.beside.alongM > 2),
+          s.t,
+          until.standS,
+        );
+      case 'landed':
+        return this.lasts(s.z < 0.01, s.t, 0.6);
+      case 'safe':
+        return this.lasts(isSafe(s), s.t, SAFE.forS);
+      case 'answered':
+        return happened.includes('answer');
+      case 'taken-over':
+        return happened.includes('take-over');
+      case 'leaned':
+        if (leanOf(s) > 0.85 * Math.min(until.deg, this.steepestDeg())) this.leanedS += s.t - this.lastS;
+        return this.leanedS >= until.seconds;
+      case 'in-wash':
+        return washTrouble(this.craft, s) > IN_WASH;
+      case 'out-of-wash':
+        return this.lasts(washTrouble(this.craft, s) < OUT_OF_WASH && s.vz > -1, s.t, OUT_FOR_S);
+    }
+  }
+
+  private steepestDeg(): number {
+    return (this.craft.leanRad[this.course.setting ?? 'normal'] * 180) / Math.PI;
+  }
+}
+
+function isSafe(s: Sample): boolean {
+  const speed = speedOver(s);
+  const nose = Math.abs(turned(headingOf(s), bearing(s.vx, s.vy)));
+  return (
+    leanOf(s) < SAFE.leanDeg &&
+    s.vz > -SAFE.sinkMps &&
+    speed < SAFE.mostMps &&
+    speed > SAFE.creepMps &&
+    nose < SAFE.noseDeg
+  );
+}

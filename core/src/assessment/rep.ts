@@ -1,0 +1,263 @@
+import type { SensorSide } from '../vocabulary/craft-facts';
+import { AutoReturn } from '../simulator/control/auto-return';
+import type { ModeNow, StickNow } from '../simulator/control/control';
+import type { CraftModel } from '../simulator/craft-model';
+import { Flight, type Scene, type Start, STEP_S } from '../simulator/simulated-flight';
+import { Random } from '../simulator/random';
+import type { Failsafe } from '../reconstruct/return-height';
+import { failsafeSticks } from '../simulator/control/failsafe';
+import { heedSensors } from '../simulator/sensors';
+import {
+  modeIndex,
+  type Sample,
+  settingIndex,
+  TRACK_HZ,
+  type TrackEventName,
+  TrackWriter,
+} from '../flight-log/flight-log';
+import type { Course } from './exercise';
+import { Referee } from './referee';
+
+const LINE_EVERY = Math.round(1 / (TRACK_HZ * STEP_S));
+/** Stick that takes a craft back from its automatic return. */
+const TAKES_OVER = 0.25;
+const SNAP_S = 0.9;
+const CARRIED_M = 6;
+/** How long hold keeps, and how long it is away, where it drops by chance, s. */
+const HOLD_KEEPS_S = [4, 20] as const;
+const HOLD_AWAY_S = [4, 10] as const;
+
+/** How a rep is set up. */
+export interface RepSetUp {
+  readonly craft: CraftModel;
+  readonly course: Course;
+  readonly scene: Scene;
+  readonly start: Start;
+  readonly seed: number;
+  readonly sensorSides?: readonly SensorSide[];
+  /** Hold drops now and then, unforeseen, and comes back. */
+  readonly holdDrops?: boolean;
+  readonly returnHeightM?: number;
+  /** What the craft does by itself when the link is lost; it goes home where nothing is said. */
+  readonly onLinkLoss?: Failsafe;
+  readonly home?: readonly [number, number];
+}
+
+/** What is pressed beside the sticks. */
+export interface Pressed {
+  readonly answer?: boolean;
+  readonly takeOver?: boolean;
+}
+
+const NOTHING: Pressed = {};
+
+/** One go at a drill: the craft flies, the referee follows, and all of it is written down. */
+export class Rep {
+  readonly flight: Flight;
+  readonly referee: Referee;
+  readonly writer = new TrackWriter();
+  /** Nearest thing that the obstacle sensors see, m. */
+  nearestM = Infinity;
+  autoReturn: AutoReturn | null = null;
+  private readonly random: Random;
+  private holdLost = false;
+  private failsafe: AutoReturn | null = null;
+  private holdTurnsS = Infinity;
+  private count = 0;
+  private happened: TrackEventName[] = [];
+  /** The sticks as the sensors let them through. */
+  private heeded: StickNow | null = null;
+
+  constructor(private readonly setUp: RepSetUp) {
+    const { craft, scene, start, seed, course } = setUp;
+    this.flight = new Flight(craft, scene, start, seed);
+    this.random = new Random(seed ^ 0x3a17);
+    if (setUp.holdDrops) this.holdTurnsS = this.between(HOLD_KEEPS_S);
+    this.referee = new Referee(
+      course,
+      craft,
+      this.line(
+        { throttle: 0, yaw: 0, pitch: 0, roll: 0 },
+        { mode: course.mode ?? 'position-hold', setting: 'normal', pilotHeadingDeg: null, hold: true },
+      ),
+      this.random,
+    );
+  }
+
+  get isOver(): boolean {
+    return this.referee.over !== null || this.flight.ended !== null;
+  }
+  get holdIsLost(): boolean {
+    return this.holdLost;
+  }
+
+  /** Gives hold back, or takes it away. */
+  dropHold(lost: boolean): void {
+    if (lost && !this.holdLost) this.happens('hold-lost');
+    this.holdLost = lost;
+  }
+
+  get linkIsLost(): boolean {
+    return this.failsafe !== null;
+  }
+
+  /** The craft no longer hears the sticks, or hears them again. */
+  loseLink(lost: boolean): void {
+    if (lost === this.linkIsLost) return;
+    this.failsafe = lost ? this.wayHome() : null;
+    this.happens(lost ? 'link-lost' : 'link-back');
+  }
+
+  goHome(): void {
+    this.autoReturn = this.wayHome();
+    this.happens('return');
+  }
+
+  private wayHome(): AutoReturn {
+    const { craft, home = [0, 6], returnHeightM = 30 } = this.setUp;
+    return new AutoReturn(craft, home[0], home[1], returnHeightM);
+  }
+
+  /** Moves on by STEP_S. After it is over the craft flies on, and is still written down. */
+  step(sticks: StickNow, asked: ModeNow, pressed: Pressed = NOTHING): void {
+    const { flight, setUp } = this;
+    if (flight.ended) return;
+    let mode: ModeNow = this.holdLost ? { ...asked, hold: false } : asked;
+    let flown = sticks;
+    if (this.failsafe) {
+      flown = failsafeSticks(setUp.onLinkLoss ?? 'return', flight.body, this.failsafe);
+      mode = { ...mode, mode: 'position-hold', setting: 'normal', pilotHeadingDeg: null };
+    } else if (this.autoReturn) {
+      if (
+        pressed.takeOver ||
+        Math.max(
+          Math.abs(sticks.pitch),
+          Math.abs(sticks.roll),
+          Math.abs(sticks.yaw),
+          Math.abs(sticks.throttle),
+        ) > TAKES_OVER
+      ) {
+        this.autoReturn = null;
+        this.happens('take-over');
+      } else {
+        flown = this.autoReturn.sticks(flight.body);
+        mode = { ...mode, mode: 'position-hold', setting: 'normal', pilotHeadingDeg: null };
+      }
+    }
+    if (flight.timeS > this.holdTurnsS) {
+      this.dropHold(!this.holdLost);
+      this.holdTurnsS = flight.timeS + this.between(this.holdLost ? HOLD_AWAY_S : HOLD_KEEPS_S);
+    }
+    if (this.count % LINE_EVERY === 0) {
+      const heeded = heedSensors(
+        flight.body,
+        flown,
+        setUp.sensorSides ?? [],
+        mode.setting,
+        mode.mode === 'position-hold' && mode.hold,
+        setUp.scene.solids,
+        setUp.craft.spanM,
+        setUp.craft.topSpeedMps[mode.setting],
+      );
+      this.nearestM = heeded.nearestM;
+      this.heeded = heeded.sticks === flown ? null : heeded.sticks;
+      if (pressed.answer) this.happens('answer');
+      this.write(sticks, mode);
+    }
+    flight.step(this.heeded ?? flown, mode);
+    this.count += 1;
+    if (flight.ended) {
+      this.happens('crash');
+      this.write(sticks, mode);
+    }
+  }
+  private between([least, most]: readonly [number, number]): number {
+    return least + (most - least) * this.random.uniform();
+  }
+
+  private happens(is: TrackEventName): void {
+    this.happened.push(is);
+    this.writer.happens(is, this.flight.timeS);
+  }
+
+  private write(sticks: StickNow, mode: ModeNow): void {
+    const sample = this.line(sticks, mode);
+    const happened = this.happened;
+    this.happened = [];
+    const surprised = this.referee.stage.until.is === 'surprise';
+    if (this.referee.follow(sample, happened)) this.begin(surprised);
+    this.writer.add(sample);
+  }
+
+  /** What comes with the part that begins. */
+  private begin(surprised: boolean): void {
+    const { flight, random } = this;
+    const { begins, path } = this.referee.stage;
+    switch (begins) {
+      case 'hold-lost':
+        this.holdLost = true;
+        break;
+      case 'snap-over':
+        flight.dropSide(random.uniform() < 0.5 ? 1 : -1, SNAP_S);
+        break;
+      case 'upset':
+        flight.upset(random);
+        break;
+      case 'return':
+        this.goHome();
+        return;
+      case 'spun':
+        flight.carry(flight.body.px, flight.body.py, flight.body.pz, 360 * random.uniform());
+        break;
+      case 'carried-off': {
+        const toward = 2 * Math.PI * random.uniform();
+        const z = path.is === 'segment' ? path.to[2] : flight.body.pz;
+        flight.carry(
+          flight.body.px + CARRIED_M * Math.cos(toward),
+          flight.body.py + 2 + 3 * Math.abs(Math.sin(toward)),
+          z,
+          360 * random.uniform(),
+        );
+        break;
+      }
+      case 'call':
+      case undefined:
+        break;
+    }
+    // Written at the line on which it came, so that a log tells it again.
+    if (surprised)
+      this.writer.happens(
+        begins === undefined || begins === 'spun' || begins === 'carried-off' ? 'call' : begins,
+        flight.timeS,
+      );
+  }
+
+  private line(sticks: StickNow, mode: ModeNow): Sample {
+    const { body, acting, timeS, charge } = this.flight;
+    return {
+      t: timeS,
+      x: body.px,
+      y: body.py,
+      z: body.pz,
+      vx: body.vx,
+      vy: body.vy,
+      vz: body.vz,
+      qw: body.qw,
+      qx: body.qx,
+      qy: body.qy,
+      qz: body.qz,
+      throttle: sticks.throttle,
+      yaw: sticks.yaw,
+      pitch: sticks.pitch,
+      roll: sticks.roll,
+      mode: modeIndex(mode.mode),
+      setting: settingIndex(mode.setting),
+      relative: mode.pilotHeadingDeg === null ? 0 : 1,
+      hold: mode.hold ? 1 : 0,
+      battery: charge,
+      windX: acting.windX,
+      windY: acting.windY,
+      windZ: acting.windZ,
+    };
+  }
+}

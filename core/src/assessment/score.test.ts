@@ -1,0 +1,189 @@
+import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
+import { craftModel } from '../simulator/craft-model';
+import { drillOf, DRILLS } from '../drills/drills';
+import { practiceOf } from '../simulator/practice';
+import { flyDrill } from '../synthetic-pilot/fly-drill';
+import { type Sample, TrackWriter } from '../flight-log/flight-log';
+import { courseOf, MEASURED_DRILLS } from './exercises';
+import { beside, lengthOf, type Path, wayRound } from '../geometry/path';
+import { scoreLog, scoreTrack } from './score';
+
+const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
+const half = (deg: number) => ((90 - deg) * Math.PI) / 360;
+/** A line of a track by hand: standing at a place with the nose at a bearing, position held. */
+const line = (t: number, x: number, y: number, z: number, part: Partial<Sample> = {}, nose = 0): Sample => ({
+  t,
+  x,
+  y,
+  z,
+  vx: 0,
+  vy: 0,
+  vz: 0,
+  qw: Math.cos(half(nose)),
+  qx: 0,
+  qy: 0,
+  qz: Math.sin(half(nose)),
+  throttle: 0,
+  yaw: 0,
+  pitch: 0,
+  roll: 0,
+  mode: 3,
+  setting: 1,
+  relative: 0,
+  hold: 1,
+  battery: 1,
+  windX: 0,
+  windY: 0,
+  windZ: 0,
+  ...part,
+});
+function written(lines: readonly Sample[]) {
+  const writer = new TrackWriter();
+  for (const each of lines) writer.add(each);
+  return writer.track();
+}
+const hover = (
+  seconds: number,
+  off: (t: number) => Partial<Sample> & { readonly dx?: number },
+  nose = 0,
+  y = 6,
+  z = 2.5,
+) =>
+  written(
+    Array.from({ length: seconds * 50 + 1 }, (_, i) => {
+      const { dx = 0, ...part } = off(i / 50);
+      return line(i / 50, dx, y, z, part, nose);
+    }),
+  );
+
+test('every flown drill that the simulator is for is measured, begins where it is set up, on each of its sides', () => {
+  const flown = DRILLS.filter((drill) => drill.kind === 'flown' && drill.simulator !== 'no-use').map(
+    (drill) => drill.id,
+  );
+  expect([...MEASURED_DRILLS].sort()).toEqual([...flown].sort());
+  for (const id of flown) {
+    for (const side of drillOf(id).sides.length > 0 ? drillOf(id).sides : [null]) {
+      const [course, setUp] = [courseOf(id, side)!, practiceOf(id, side, 'position-hold')!];
+      const { x, y, z, headingDeg } = setUp.start;
+      const path = course.stages[0]!.path;
+      const at = beside(path, x, y, z, 0);
+      expect([id, side, Math.hypot(at.nearest[0] - x, at.nearest[1] - y, at.nearest[2] - z) < 2.5]).toEqual([
+        id,
+        side,
+        true,
+      ]);
+      if (path.is === 'arc')
+        expect([id, side, Math.cos(((at.bearingDeg - headingDeg) * Math.PI) / 180) > -0.2]).toEqual([
+          id,
+          side,
+          true,
+        ]);
+      expect(course.standards.length).toBeGreaterThan(0);
+    }
+  }
+});
+
+describe('a minute over the mark', () => {
+  const course = courseOf('tail-in-hover')!;
+  const score = (track: ReturnType<typeof hover>) => scoreTrack(track, course, CRAFT, []);
+
+  test('within a metre with position hold it is met', () => {
+    const { met, over, values } = score(hover(62, (t) => ({ dx: 0.9 * Math.sin(t) })));
+    expect([met, over]).toEqual([true, 'finished']);
+    expect(values.find((each) => each.of === 'off')?.value).toBeCloseTo(0.9, 2);
+  });
+
+  test('a metre and a half off misses it with position hold, and meets it without', () => {
+    const held = score(hover(62, (t) => ({ dx: t > 30 && t < 31 ? 1.5 : 0 })));
+    expect(held).toMatchObject({ met: false, wrong: { of: 'off' } });
+    expect(held.wrong!.atS).toBeCloseTo(30.02, 2);
+    expect(score(hover(62, (t) => ({ mode: 2, dx: t > 30 && t < 31 ? 1.5 : 0 }))).met).toBe(true);
+  });
+
+  test('a fall is what went wrong, not what it cut short; a slide before it is', () => {
+    const fallen = (of: typeof course, dx: number) => {
+      const track = hover(20, (t) => ({ dx: t > 8 ? dx : 0 }));
+      return scoreTrack({ ...track, events: [{ is: 'crash', t: 20 }] }, of, CRAFT, []);
+    };
+    // Brake to the mark, never set out: it also stopped short, but that is not what went wrong.
+    expect(fallen(courseOf('brake-to-mark')!, 0)).toMatchObject({
+      met: false,
+      over: 'crashed',
+      wrong: { of: 'crash' },
+    });
+    expect(fallen(course, 3)).toMatchObject({ met: false, over: 'crashed', wrong: { of: 'off' } });
+  });
+
+  test('what is cut short is no rep', () =>
+    expect(score(hover(40, () => ({})))).toMatchObject({
+      met: false,
+      over: 'stopped',
+      wrong: { of: 'not-finished' },
+    }));
+
+  test('a log with three reps gives three', () => {
+    const scores = scoreLog(
+      hover(62 * 3 + 1, (t) => ({ dx: t > 80 && t < 82 ? 2 : 0 })),
+      course,
+      CRAFT,
+      [],
+    );
+    expect(scores.map((each) => each.met).slice(0, 3)).toEqual([true, false, true]);
+  });
+});
+
+test('with the nose toward the pilot the same thumb pushes the other way: the first move is judged in the world', () => {
+  const course = courseOf('nose-in-hover')!;
+  // Hover, then the craft is to go to the pilot's right; with its nose toward the pilot that is roll to the
+  // left.
+  const flown = (roll: number) =>
+    written(
+      Array.from({ length: 50 * 22 }, (_, i) => {
+        const t = i / 50;
+        return line(
+          t,
+          t > 17 ? Math.min(1.5, (t - 17) * 0.7) : 0,
+          12,
+          3,
+          { roll: t > 16.5 && t < 17.5 ? roll : 0 },
+          180,
+        );
+      }),
+    );
+  const wrong = (roll: number) =>
+    scoreTrack(flown(roll), course, CRAFT, []).values.find((each) => each.of === 'wrong-moves')!.value;
+  expect(wrong(-0.3)).toBe(0);
+  expect(wrong(0.3)).toBe(1);
+});
+
+test('what was flown live is judged the same from what was written down, surprises and all', () => {
+  for (const id of [
+    'release-drill',
+    'surprise-hold-loss',
+    'tumble-recovery',
+    'return-takeover',
+    'pause-then-talk',
+  ]) {
+    const { score, track } = flyDrill(CRAFT, id, null, 3.5, new Set(), 7);
+    expect([id, score.over, score.met]).toEqual([id, 'finished', true]);
+    expect(scoreTrack(track, courseOf(id)!, CRAFT, [])).toEqual(score);
+  }
+});
+
+describe('paths', () => {
+  const arc: Path = { is: 'arc', centre: [0, 24, 5], radiusM: 12, fromDeg: -90, sweepDeg: 720 };
+  test('a lap round is counted on, not started over', () => {
+    let round = 0;
+    for (let deg = 0; deg <= 700; deg += 10) {
+      const b = ((-90 + deg) * Math.PI) / 180;
+      round = wayRound(arc as Extract<Path, { is: 'arc' }>, 12 * Math.sin(b), 24 + 12 * Math.cos(b), round);
+    }
+    expect(round).toBeCloseTo(700, 6);
+    expect(lengthOf(arc)).toBeCloseTo(12 * 4 * Math.PI, 9);
+  });
+  test('beside a line: how far along, how far off, and past its end', () => {
+    const path: Path = { is: 'segment', from: [0, 6, 2], to: [0, 26, 2] };
+    expect(beside(path, 1, 16, 2)).toMatchObject({ alongM: 10, offM: 1, nearest: [0, 16, 2], bearingDeg: 0 });
+    expect(beside(path, 0, 30, 2).alongM).toBe(24);
+  });
+});

@@ -1,0 +1,220 @@
+import type { CraftModel } from '../simulator/craft-model';
+import type { Solid } from '../simulator/world';
+import { type Sample, sampleAt, type Track, type TrackEvent } from '../flight-log/flight-log';
+import type { Course, Standard } from './exercise';
+import { type Cut, holdsHeight, holdsPlace, type Measured } from './segment';
+import type { MeasureId } from './measure-facts';
+import { COMPARING, MEASURING } from './measures';
+import type { Beside } from '../geometry/path';
+import { type Over, Referee } from './referee';
+import { spectralArcLength } from './spectral-arc-length';
+
+/** One condition of the standard, as it was flown. SI units; degrees for angles. */
+export interface ScoredValue {
+  readonly of: MeasureId;
+  readonly value: number;
+  readonly limit: number;
+  readonly isLeast: boolean;
+  readonly ok: boolean;
+  /** When the value was reached, s. */
+  readonly atS: number;
+}
+
+export interface Score {
+  readonly met: boolean;
+  readonly over: Over | 'crashed' | 'stopped';
+  readonly values: readonly ScoredValue[];
+  /** What went wrong first, and when; null when met. */
+  readonly wrong: { readonly of: MeasureId | 'crash' | 'not-finished'; readonly atS: number } | null;
+  /** Part of the drill that was being flown then. */
+  readonly wrongIn: number | null;
+  /** Spectral arc length of the movements, mean; null where there was none. */
+  readonly smoothness: number | null;
+  readonly fromS: number;
+  readonly toS: number;
+}
+
+/** The parts of one flight through a drill. */
+export interface Parts {
+  readonly cuts: readonly Cut[];
+  readonly over: Score['over'];
+  /** The line after the last. */
+  readonly next: number;
+}
+
+/** Cuts a track into the parts of a drill, from a line on. */
+export function partsOf(
+  track: Track,
+  course: Course,
+  craft: CraftModel,
+  solids: readonly Solid[],
+  from = 0,
+): Parts {
+  const first = sampleAt(track, from);
+  const referee = new Referee(course, craft, first, null);
+  const cuts: Cut[] = [];
+  let [samples, places, nextEvent]: [Sample[], Beside[], number] = [
+    [],
+    [],
+    track.events.findIndex((each) => each.t >= first.t),
+  ];
+  if (nextEvent < 0) nextEvent = track.events.length;
+  const close = () => {
+    const stage = course.stages[cuts.length]!;
+    const start = samples[0]?.t ?? 0;
+    const settled = samples.findIndex((s) => s.t - start >= stage.settleS);
+    cuts.push({
+      stage,
+      index: cuts.length,
+      samples,
+      beside: places,
+      from: settled < 0 ? samples.length : settled,
+      events: track.events,
+      craft,
+      course,
+      solids,
+      startS: first.t,
+    });
+    [samples, places] = [[], []];
+  };
+  let i = from;
+  let crashed = false;
+  for (; i < track.length && !referee.over && !crashed; i += 1) {
+    const s = sampleAt(track, i);
+    const happened: TrackEvent['is'][] = [];
+    for (; nextEvent < track.events.length && track.events[nextEvent]!.t <= s.t; nextEvent += 1)
+      happened.push(track.events[nextEvent]!.is);
+    crashed = happened.includes('crash');
+    if (referee.follow(s, happened)) close();
+    samples.push(s);
+    places.push(referee.beside);
+  }
+  if (samples.length > 0) close();
+  return { cuts, over: crashed ? 'crashed' : (referee.over ?? 'stopped'), next: i };
+}
+
+const limitOf = (standard: Standard, held: boolean): number =>
+  (standard.least ?? (held ? standard.mostWithHold : undefined) ?? standard.most)!;
+
+function judge(standard: Standard, cuts: readonly Cut[]): ScoredValue[] {
+  const chosen = standard.in ? cuts.filter((cut) => standard.in!.includes(cut.index)) : cuts;
+  const first = chosen[0]?.samples[0];
+  if (!first || (standard.byHandOnly && holdsHeight(first))) return [];
+  const held = chosen.every((cut) => cut.samples.every(holdsPlace));
+  const found =
+    standard.of in COMPARING
+      ? [COMPARING[standard.of as keyof typeof COMPARING](chosen)]
+      : chosen.map((cut) => MEASURING[standard.of as keyof typeof MEASURING](cut));
+  const values = found.filter((each): each is Measured => each !== null && Number.isFinite(each.value));
+  if (values.length === 0) return [];
+  const one = (isLeast: boolean, limit: number): ScoredValue => {
+    const { value, atS } = values.reduce((worst, each) =>
+      (isLeast ? each.value < worst.value : each.value > worst.value) ? each : worst,
+    );
+    return { of: standard.of, value, limit, isLeast, ok: isLeast ? value >= limit : value <= limit, atS };
+  };
+  return [
+    ...(standard.least === undefined ? [] : [one(true, standard.least)]),
+    ...(standard.most === undefined
+      ? []
+      : [one(false, limitOf({ ...standard, least: undefined } as Standard, held))]),
+  ];
+}
+
+const MOVEMENT_S = 1;
+const SMOOTHNESS_HZ = 25;
+
+/** How smoothly the lines and bends were flown: hovers have no movement to measure. */
+function smoothnessOf(cuts: readonly Cut[]): number | null {
+  const arcs = cuts.flatMap(({ stage, samples }) => {
+    const lasted = (samples.at(-1)?.t ?? 0) - (samples[0]?.t ?? 0);
+    if (
+      stage.path.is === 'point' ||
+      lasted < MOVEMENT_S ||
+      samples.every((s) => Math.hypot(s.vx, s.vy, s.vz) < 0.3)
+    )
+      return [];
+    // Nothing above ten hertz is looked at: every few lines are enough.
+    const every = Math.max(1, Math.floor((samples.length - 1) / lasted / SMOOTHNESS_HZ));
+    const speeds: number[] = [];
+    for (let i = 0; i < samples.length; i += every)
+      speeds.push(Math.hypot(samples[i]!.vx, samples[i]!.vy, samples[i]!.vz));
+    return [spectralArcLength(speeds, (samples.length - 1) / lasted / every)];
+  });
+  return arcs.length === 0 ? null : arcs.reduce((sum, each) => sum + each, 0) / arcs.length;
+}
+
+/** Judges the parts of one flight against the drill's standard. */
+export function scoreParts({ cuts, over }: Parts, { standards }: Course): Score {
+  const values = standards.flatMap((standard) => judge(standard, cuts));
+  const [fromS, toS] = [cuts[0]?.samples[0]?.t ?? 0, cuts.at(-1)?.samples.at(-1)?.t ?? 0];
+  const missed = values
+    .filter((each) => !each.ok)
+    .map(({ of, atS }) => ({ of, atS }) as NonNullable<Score['wrong']>);
+  // Where it fell short of the standard before it crashed or was given up, that came first; what a crash cut
+  // short is not what went wrong.
+  if (over === 'crashed') missed.unshift({ of: 'crash', atS: toS });
+  else if (over !== 'finished') missed.push({ of: 'not-finished', atS: toS });
+  const unmeasured = standards.filter(
+    (standard) => !values.some((each) => each.of === standard.of) && !standard.byHandOnly,
+  );
+  if (over === 'finished' && unmeasured.length > 0) missed.push({ of: unmeasured[0]!.of, atS: toS });
+  const wrong =
+    missed.length === 0 ? null : missed.reduce((first, each) => (each.atS < first.atS ? each : first));
+  const wrongIn = wrong && cuts.findIndex((cut) => wrong.atS <= (cut.samples.at(-1)?.t ?? -Infinity));
+  return {
+    met: missed.length === 0,
+    over,
+    values,
+    wrong,
+    wrongIn: wrongIn === null || wrongIn < 0 ? null : wrongIn,
+    smoothness: smoothnessOf(cuts),
+    fromS,
+    toS,
+  };
+}
+
+/** Judges one flight through a drill, from a line of a track on. */
+export const scoreTrack = (
+  track: Track,
+  course: Course,
+  craft: CraftModel,
+  solids: readonly Solid[],
+): Score => scoreParts(partsOf(track, course, craft, solids), course);
+
+const NEAR_START_M = 3;
+const NEAR_START_UP_M = 1.5;
+
+/**
+ * Judges every rep in a longer track: one begins where the craft is near where the first part does, within 3
+ * m over the ground and 1.5 m up, and the next after it. What the log cuts short counts
+ * only where it is all there is.
+ */
+export function scoreLog(
+  track: Track,
+  course: Course,
+  craft: CraftModel,
+  solids: readonly Solid[],
+): readonly Score[] {
+  const { path } = course.stages[0]!;
+  const [sx, sy, sz] =
+    path.is === 'point'
+      ? path.at
+      : path.is === 'segment'
+        ? path.from
+        : [
+            path.centre[0] + path.radiusM * Math.sin((path.fromDeg * Math.PI) / 180),
+            path.centre[1] + path.radiusM * Math.cos((path.fromDeg * Math.PI) / 180),
+            path.centre[2],
+          ];
+  const { x, y, z } = track.columns;
+  const scores: Score[] = [];
+  for (let i = 0; i < track.length; i += 1) {
+    if (Math.hypot(x[i]! - sx, y[i]! - sy) > NEAR_START_M || Math.abs(z[i]! - sz) > NEAR_START_UP_M) continue;
+    const parts = partsOf(track, course, craft, solids, i);
+    scores.push(scoreParts(parts, course));
+    i = Math.max(i, parts.next - 1);
+  }
+  const whole = scores.filter((score) => score.over !== 'stopped');
+  return whole.length > 0 ? whole : scores;
+}

@@ -1,0 +1,60 @@
+import type { CraftModel } from '../simulator/craft-model';
+import type { Solid } from '../simulator/world';
+import { headingOf, type Sample, type TrackEvent, turned } from '../flight-log/flight-log';
+import type { Course, Stage } from './exercise';
+import type { Beside } from '../geometry/path';
+import { clockwiseOf, noseWanted, pilotAt } from './referee';
+
+/** A part of a flight that one part of the drill was flown in, with what its measures need. */
+export interface Cut {
+  readonly stage: Stage;
+  readonly index: number;
+  /** All lines, and where each lay beside the path. */
+  readonly samples: readonly Sample[];
+  readonly beside: readonly Beside[];
+  /** Place in `samples` from which it is measured. */
+  readonly from: number;
+  readonly events: readonly TrackEvent[];
+  readonly craft: CraftModel;
+  readonly course: Course;
+  readonly solids: readonly Solid[];
+  /** Begun to fly at this s. */
+  readonly startS: number;
+}
+
+/** A value, and when it was reached. */
+export interface Measured {
+  readonly value: number;
+  readonly atS: number;
+}
+
+/** Whether the craft holds its place, and its height, for the pilot. */
+export const holdsPlace = (s: Sample): boolean => s.mode === 3 && s.hold === 1;
+export const holdsHeight = (s: Sample): boolean => s.mode >= 2;
+
+/** Error of the nose against what the part asks, degrees; 0 where it does not matter. */
+export function noseError(cut: Cut, i: number): number {
+  const [s, at] = [cut.samples[i]!, cut.beside[i]!];
+  const wanted = noseWanted(
+    cut.stage.nose,
+    s,
+    at,
+    pilotAt(cut.course, s.t - cut.startS),
+    clockwiseOf(cut.stage),
+  );
+  return wanted === null ? 0 : Math.abs(turned(headingOf(s), wanted));
+}
+
+/** World direction in which pitch and roll push, a unit of stick each: x, y. */
+export function pushOf(s: Sample): readonly [number, number] {
+  const heading = ((s.relative ? 0 : headingOf(s)) * Math.PI) / 180;
+  return [
+    s.pitch * Math.sin(heading) + s.roll * Math.cos(heading),
+    s.pitch * Math.cos(heading) - s.roll * Math.sin(heading),
+  ];
+}
+
+export const deflection = (s: Sample): number => Math.max(Math.abs(s.pitch), Math.abs(s.roll));
+/** Hands off all sticks; without height hold the throttle stays where it is needed. */
+export const handsOff = (s: Sample): boolean =>
+  Math.max(deflection(s), Math.abs(s.yaw), holdsHeight(s) ? Math.abs(s.throttle) : 0) < 0.06;

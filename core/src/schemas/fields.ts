@@ -1,0 +1,187 @@
+import { array, boolean, mixed, number, string } from 'yup';
+import { isCauseId } from '../causes/causes';
+import { isDay, isInstant } from '../vocabulary/day';
+
+/**
+ * Building blocks for the shapes. Each message names the field, the limit and the remedy, since
+ * forms and API show it as it stands.
+ */
+
+export const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
+
+/** Keys are made by the client (UUIDv7), so that a repeated request is the same row. */
+export const key = (label: string) =>
+  string()
+    .strict()
+    .defined(`${label} is missing: pick one.`)
+    .nonNullable(`${label} is missing: pick one.`)
+    .matches(UUID, `${label} must be a UUID in lower case.`);
+
+export const keyOrNone = (label: string) =>
+  mixed<string>()
+    .nullable()
+    .default(null)
+    .test(
+      'key',
+      `${label} must be a UUID in lower case, or null.`,
+      (value) => value === null || (typeof value === 'string' && UUID.test(value)),
+    );
+
+/** Half of a surrogate pair, or a NUL: no text, and no database keeps it. */
+const NO_TEXT = /\p{Surrogate}|\0/u;
+const readableText = (label: string) =>
+  string().test(
+    'readable',
+    `${label} holds a character that is no text: delete it, or type it again.`,
+    (value) => typeof value !== 'string' || !NO_TEXT.test(value),
+  );
+
+export const line = (label: string, longest: number) =>
+  readableText(label)
+    .trim()
+    .defined()
+    .nonNullable()
+    .required(`${label} is empty: write something.`)
+    .max(longest, `${label} is too long: at most ${longest} characters, so shorten it.`);
+
+export const text = (label: string, longest: number) =>
+  readableText(label)
+    .trim()
+    .nonNullable()
+    .default('')
+    .max(longest, `${label} is too long: at most ${longest} characters, so shorten it.`);
+
+/** A reason a trainer gives for going against what is proposed. */
+export const reason = () =>
+  readableText('Reason')
+    .trim()
+    .defined()
+    .nonNullable()
+    .required('Reason is empty: say why in a few words.')
+    .min(3, 'Reason is too short: say why in a few words.')
+    .max(300, 'Reason is too long: at most 300 characters, so shorten it.');
+
+const withUnit = (value: number, unit: string) => (unit ? `${value} ${unit}` : `${value}`);
+
+export const quantity = (label: string, least: number, most: number, unit = '') =>
+  number()
+    .transform((value: number, original: unknown) =>
+      original === '' || original === null ? undefined : value,
+    )
+    .defined(`${label} is missing: give a number from ${least} to ${withUnit(most, unit)}.`)
+    .typeError(`${label} is not a number: give one from ${least} to ${withUnit(most, unit)}.`)
+    .min(
+      least,
+      `${label} is below ${withUnit(least, unit)}: give a number from ${least} to ${withUnit(most, unit)}.`,
+    )
+    .max(
+      most,
+      `${label} is above ${withUnit(most, unit)}: give a number from ${least} to ${withUnit(most, unit)}.`,
+    );
+
+export const quantityOrNone = (label: string, least: number, most: number, unit = '') =>
+  number()
+    .transform((value: number, original: unknown) => (original === '' || original === null ? null : value))
+    .typeError(
+      `${label} is not a number: give one from ${least} to ${withUnit(most, unit)}, or leave it empty.`,
+    )
+    .min(
+      least,
+      `${label} is below ${withUnit(least, unit)}: give a number from ${least} to ${withUnit(most, unit)}, or leave it empty.`,
+    )
+    .max(
+      most,
+      `${label} is above ${withUnit(most, unit)}: give a number from ${least} to ${withUnit(most, unit)}, or leave it empty.`,
+    )
+    .nullable()
+    .default(null);
+
+export const whole = (label: string, least: number, most: number, unit = '') =>
+  quantity(label, least, most, unit).integer(
+    `${label} must be a whole number from ${least} to ${withUnit(most, unit)}.`,
+  );
+
+export const choice = <T extends string | number>(label: string, values: readonly T[]) =>
+  mixed<T>()
+    .defined(`${label} is missing: pick one of ${values.join(', ')}.`)
+    .nonNullable(`${label} is missing: pick one of ${values.join(', ')}.`)
+    .test('choice', `${label} must be one of ${values.join(', ')}: pick one of these.`, (value) =>
+      (values as readonly unknown[]).includes(value),
+    );
+
+export const choiceOrNone = <T extends string>(label: string, values: readonly T[]) =>
+  mixed<T>()
+    .nullable()
+    .default(null)
+    .test(
+      'choice',
+      `${label} must be one of ${values.join(', ')}, or left empty: pick one of these.`,
+      (value) => value === null || (values as readonly unknown[]).includes(value),
+    );
+
+export const yesNo = (label: string) =>
+  boolean()
+    .strict()
+    .defined(`${label} is missing: say true or false.`)
+    .nonNullable()
+    .typeError(`${label} must be true or false.`);
+
+/** True or false, or as usual where nothing is said. */
+export const yesNoOr = <T extends boolean | null>(label: string, usual: T) =>
+  mixed<boolean>()
+    .nullable()
+    .default(usual)
+    .test(
+      'yes-no',
+      `${label} must be true or false.`,
+      (value) => typeof value === 'boolean' || value === usual || value === undefined,
+    );
+
+export const day = (label: string) =>
+  string()
+    .strict()
+    .defined()
+    .nonNullable()
+    .test(
+      'day',
+      `${label} must be a day written YYYY-MM-DD, such as 2026-05-31.`,
+      (value) => typeof value === 'string' && isDay(value),
+    );
+
+export const instant = (label: string) =>
+  string()
+    .strict()
+    .defined()
+    .nonNullable()
+    .test(
+      'instant',
+      `${label} must be an instant in UTC, such as 2026-05-31T09:30:00.000Z.`,
+      (value) => typeof value === 'string' && isInstant(value),
+    );
+
+export const drillIds = (label: string) =>
+  array(string().strict().defined())
+    .strict()
+    .defined(`${label} is missing: give a list of drill ids.`)
+    .typeError(`${label} must be a list of drill ids.`);
+
+export const causeId = (label: string) =>
+  string()
+    .strict()
+    .defined(`${label} is missing: pick one.`)
+    .nonNullable()
+    .test(
+      'cause',
+      `${label} is not a known cause: pick one from the list.`,
+      (value) => typeof value === 'string' && isCauseId(value),
+    );
+
+export const causeIdOrNone = (label: string) =>
+  mixed<string>()
+    .nullable()
+    .default(null)
+    .test(
+      'cause',
+      `${label} is not a known cause: pick one from the list, or null.`,
+      (value) => value === null || (typeof value === 'string' && isCauseId(value)),
+    );

@@ -1,0 +1,93 @@
+import type { SensorSide, SpeedSetting } from '../vocabulary/craft-facts';
+import type { BodyState } from './rigid-body';
+import type { StickNow } from './control/control';
+import { distanceTo, type Solid } from './world';
+
+/**
+ * Small craft warn from here on, and stop so far off in the normal setting; in the slow one nearer. Common
+ * practice.
+ */
+const WARNS_M = 6.5;
+const STOPS_M: Readonly<Record<Exclude<SpeedSetting, 'fast'>, number>> = { slow: 2, normal: 3 };
+const BEHIND_STOPS_M = 2;
+/** Thinner than this is not seen: twigs, wires, poles of tape. */
+const SEEN_FROM_M = 0.15;
+const LOOKS_EVERY_M = 0.4;
+const SLOWS_PER_S = 0.8;
+
+const isSeen = (solid: Solid): boolean =>
+  solid.solid === 'box' || solid.solid === 'ball' || solid.radiusM >= SEEN_FROM_M;
+
+/** Body direction in which each side looks: ahead, left, up. */
+const LOOKS: Readonly<Record<Exclude<SensorSide, 'side'>, readonly [number, number, number]>> = {
+  ahead: [1, 0, 0],
+  behind: [-1, 0, 0],
+  above: [0, 0, 1],
+  below: [0, 0, -1],
+};
+
+function freeWay(
+  s: BodyState,
+  heading: number,
+  [ahead, left, up]: readonly [number, number, number],
+  solids: readonly Solid[],
+  spanM: number,
+): number {
+  const [cos, sin] = [Math.cos(heading), Math.sin(heading)];
+  const [dx, dy] = [ahead * cos - left * sin, ahead * sin + left * cos];
+  for (let d = LOOKS_EVERY_M; d <= WARNS_M; d += LOOKS_EVERY_M) {
+    for (const solid of solids)
+      if (isSeen(solid) && distanceTo(solid, s.px + d * dx, s.py + d * dy, s.pz + d * up) < spanM / 2)
+        return d;
+  }
+  return Infinity;
+}
+
+/** What the sensors found, and the sticks as they let them through. */
+export interface Heeded {
+  readonly sticks: StickNow;
+  /** The nearest thing on a side that is looked at, m; Infinity for none. */
+  readonly nearestM: number;
+}
+
+/**
+ * Obstacle sensors as small craft have them: only on their sides, blind to thin things, off in the fast
+ * setting and without position hold. They slow the craft toward what they see and stop
+ * it short; they do not steer round it.
+ * @param topSpeedMps of the setting flown, which full stick asks for
+ */
+export function heedSensors(
+  s: BodyState,
+  sticks: StickNow,
+  sides: readonly SensorSide[],
+  setting: SpeedSetting,
+  holdsPosition: boolean,
+  solids: readonly Solid[],
+  spanM: number,
+  topSpeedMps: number,
+): Heeded {
+  if (setting === 'fast' || !holdsPosition || sides.length === 0) return { sticks, nearestM: Infinity };
+  const heading = Math.atan2(2 * (s.qx * s.qy + s.qw * s.qz), 1 - 2 * (s.qy * s.qy + s.qz * s.qz));
+  let { pitch, roll, throttle } = sticks;
+  let nearestM = Infinity;
+  const most = (way: number, stops: number) => Math.max(0, (SLOWS_PER_S * (way - stops)) / topSpeedMps);
+  const looks = (direction: readonly [number, number, number]) => {
+    const way = freeWay(s, heading, direction, solids, spanM);
+    nearestM = Math.min(nearestM, way);
+    return way;
+  };
+  for (const side of sides) {
+    if (side === 'side') {
+      if (roll > 0) roll = Math.min(roll, most(looks([0, -1, 0]), STOPS_M[setting]));
+      if (roll < 0) roll = Math.max(roll, -most(looks([0, 1, 0]), STOPS_M[setting]));
+      continue;
+    }
+    const way = looks(LOOKS[side]);
+    if (way === Infinity) continue;
+    if (side === 'ahead') pitch = Math.min(pitch, most(way, STOPS_M[setting]));
+    if (side === 'behind') pitch = Math.max(pitch, -most(way, BEHIND_STOPS_M));
+    if (side === 'above') throttle = Math.min(throttle, most(way, 1));
+    if (side === 'below') throttle = Math.max(throttle, -most(way, 0.5));
+  }
+  return { sticks: { ...sticks, pitch, roll, throttle }, nearestM };
+}

@@ -1,0 +1,323 @@
+import { groundEffect } from '../reconstruct/ground-effect';
+import { WASH_INDEX_LIMIT, washIndex } from '../reconstruct/turn-fold';
+import { washPlace } from '../reconstruct/vortex-ring-state';
+import { Air, type Wind } from './gusts-dryden';
+import { type Acting, type BodyState, inflow, Integrator, type RotorsNow, standing } from './rigid-body';
+import { Controller, type ModeNow, type StickNow, type Wanted } from './control/control';
+import { type CraftModel, FIGURE_OF_MERIT } from './craft-model';
+import { mix } from './mixer';
+import { Random } from './random';
+import { Wake } from './wake';
+import { distanceTo, type Solid } from './world';
+
+/** One step, s. */
+export const STEP_S = 1 / 500;
+/** The air is looked at anew every so many steps: it changes more slowly than the craft. */
+const LOOK_EVERY = 5;
+const LOOK_S = LOOK_EVERY * STEP_S;
+
+/**
+ * Most of its thrust that a rotor loses in the middle of the wash states, and how hard the buffet is. Common
+ * practice.
+ */
+const WASH_LOSS = 0.22;
+const BUFFET = 0.16;
+const BUFFET_S = 0.07;
+/** Full thrust of an empty pack over that of a full one. From memory. */
+const EMPTY_PACK = 0.72;
+/** Air churned up from the ground reaches so many spans up. */
+const CHURN_SPANS = 1.5;
+const CHURN_MPS2 = 1.1;
+const CHURN_RADPS2 = 16;
+const CHURN_S = 0.25;
+const STIRS_S = 1.5;
+/** The fix wanders. */
+const FIX_SIGMA_M = 0.35;
+const FIX_S = 15;
+/** Lift that a rotor keeps on a side that is held in a stall. */
+const STALLED_KEEPS = 0.15;
+/**
+ * A swing is remembered so long, counts from so far, and drops a side when it is followed by so much wash
+ * beyond the limit (index times seconds). Set on the manoeuvre itself.
+ */
+const SWING_S = 1.5;
+const SWUNG_RAD = 0.9;
+const DOSE_S = 1;
+const SNAP_DOSE = 0.02;
+const SNAP_LEAST_S = 0.35;
+const SNAP_MORE_S = 1.5;
+const REST_S = 1;
+/** A touch-down faster than this, or leaning more, is a crash. */
+const SOFT_MPS = 1.2;
+const UPRIGHT_ENOUGH = 0.85;
+
+export interface Scene {
+  readonly solids: readonly Solid[];
+  readonly wind: Wind;
+}
+
+export interface Start {
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+  /** Degrees clockwise from north. */
+  readonly headingDeg: number;
+}
+
+export type Ended = null | {
+  readonly how: 'ground' | 'solid';
+  readonly atS: number;
+  readonly speedMps: number;
+  readonly solid: Solid | null;
+};
+
+/**
+ * A craft in the air of a scene. Fixed steps; the same seed and the same sticks give the same flight on one
+ * engine.
+ */
+export class Flight {
+  readonly body: BodyState;
+  readonly rotors: RotorsNow = { thrustN: 0, inducedMps: 0, powerW: 0 };
+  readonly acting: Acting;
+  timeS = 0;
+  ended: Ended = null;
+  landed = false;
+  /** 0 in clean air to 1 fully back in its own wash. */
+  wash = 0;
+  /** Charge left, 0 to 1. */
+  charge = 1;
+  private readonly integrator: Integrator;
+  private controller: Controller;
+  private readonly air: Air;
+  private readonly wake = new Wake();
+  private readonly random: Random;
+  private readonly wanted: Wanted = { thrustN: 0, rollNm: 0, pitchNm: 0, yawNm: 0 };
+  private readonly thrusts: Float64Array;
+  private readonly buffet: Float64Array;
+  private fixX = 0;
+  private fixY = 0;
+  private count = 0;
+  private stirred = 0;
+  /** Until then one side is held in a stall: +1 left, −1 right. */
+  private stalledUntilS = 0;
+  private stalledSide = 0;
+  /** How far the nose was swung lately, rad; and how long it has been in its wash since. */
+  private swung = 0;
+  private dose = 0;
+  private readonly lag: number;
+
+  constructor(
+    readonly craft: CraftModel,
+    private readonly scene: Scene,
+    start: Start,
+    seed: number,
+  ) {
+    const { rotors, thrustToWeight } = craft;
+    this.body = standing(start.x, start.y, start.z, start.headingDeg);
+    this.integrator = new Integrator(craft);
+    this.controller = new Controller(craft);
+    this.air = new Air(scene.wind, seed);
+    this.random = new Random(seed ^ 0x51ed);
+    this.lag = 1 - Math.exp(-STEP_S / craft.motorLagS);
+    this.thrusts = new Float64Array(rotors);
+    this.buffet = new Float64Array(rotors);
+    const hover = start.z > 0.3 ? Math.sqrt(1 / thrustToWeight) : 0;
+    this.landed = hover === 0;
+    this.acting = {
+      rotorSpeed: new Float64Array(rotors).fill(hover),
+      induced: new Float64Array(rotors).fill(craft.inducedMps),
+      kept: new Float64Array(rotors).fill(1),
+      windX: 0,
+      windY: 0,
+      windZ: 0,
+      power: 1,
+      ground: 1,
+      shake: new Float64Array(5),
+    };
+  }
+
+  /**
+   * One side loses nearly all its lift for so long, as where rotors run back into their own wash. @param side
+   * 1 left, −1 right
+   */
+  dropSide(side: 1 | -1, seconds: number): void {
+    this.stalledSide = side;
+    this.stalledUntilS = this.timeS + seconds;
+  }
+
+  /** Set somewhere else by another's hands, standing still. @param headingDeg clockwise from north */
+  carry(x: number, y: number, z: number, headingDeg: number): void {
+    Object.assign(this.body, standing(x, y, z, headingDeg));
+    this.controller = new Controller(this.craft);
+  }
+
+  /**
+   * Thrown out of its attitude: a lean to one side, a heading and a way over the ground that do not belong
+   * together.
+   */
+  upset(random: Random): void {
+    const { body } = this;
+    const [turn, lean, toward, away] = [
+      2 * Math.PI * random.uniform(),
+      0.6 + 0.5 * random.uniform(),
+      2 * Math.PI * random.uniform(),
+      2 * Math.PI * random.uniform(),
+    ];
+    const [hw, hz, tw, ts] = [Math.cos(turn / 2), Math.sin(turn / 2), Math.cos(lean / 2), Math.sin(lean / 2)];
+    const [tx, ty] = [ts * Math.cos(toward), ts * Math.sin(toward)];
+    Object.assign(body, {
+      qw: tw * hw,
+      qx: tx * hw + ty * hz,
+      qy: ty * hw - tx * hz,
+      qz: tw * hz,
+      wx: random.normal(),
+      wy: random.normal(),
+      wz: 1.5 * random.normal(),
+      vx: 5 * Math.cos(away),
+      vy: 5 * Math.sin(away),
+      vz: -1,
+    });
+    this.controller = new Controller(this.craft);
+  }
+
+  /** Moves on by STEP_S. After a crash nothing moves. */
+  step(sticks: StickNow, mode: ModeNow): void {
+    if (this.ended) return;
+    const { craft, body, acting, rotors, wanted, thrusts } = this;
+    if (this.count % LOOK_EVERY === 0) this.look();
+    this.controller.step(
+      body,
+      sticks,
+      mode,
+      body.px + this.fixX,
+      body.py + this.fixY,
+      acting.power,
+      STEP_S,
+      wanted,
+    );
+    if (this.landed && wanted.thrustN < craft.massKg * 9.9) wanted.thrustN = 0;
+    const most = craft.fullThrustN * acting.power;
+    mix(craft, thrusts, wanted.thrustN, wanted.rollNm, wanted.pitchNm, wanted.yawNm, most);
+    for (let i = 0; i < craft.rotors; i += 1)
+      acting.rotorSpeed[i]! += this.lag * (Math.sqrt(thrusts[i]! / most) - acting.rotorSpeed[i]!);
+    this.integrator.step(body, acting, rotors, STEP_S);
+    this.charge = Math.max(0, this.charge - ((rotors.powerW / FIGURE_OF_MERIT) * STEP_S) / craft.packJ);
+    acting.power = EMPTY_PACK + (1 - EMPTY_PACK) * Math.sqrt(this.charge);
+    this.timeS += STEP_S;
+    this.count += 1;
+    this.touch();
+  }
+
+  /** What the air does to the craft until it is looked at again. */
+  private look(): void {
+    const { craft, body, acting, air, rotors } = this;
+    air.step(
+      body.px,
+      body.py,
+      body.pz,
+      Math.sqrt((body.vx - air.x) ** 2 + (body.vy - air.y) ** 2 + (body.vz - air.z) ** 2),
+      LOOK_S,
+    );
+    acting.windX = air.x;
+    acting.windY = air.y;
+    acting.windZ = air.z;
+    inflow(craft, body, acting);
+    const { qw, qx, qy, qz } = body;
+    const nx = 2 * (qx * qz + qw * qy),
+      ny = 2 * (qy * qz - qw * qx),
+      nz = 1 - 2 * (qx * qx + qy * qy);
+    const through = -((body.vx - air.x) * nx + (body.vy - air.y) * ny + (body.vz - air.z) * nz);
+    const across = Math.sqrt(
+      Math.max(
+        0,
+        (body.vx - air.x) ** 2 + (body.vy - air.y) ** 2 + (body.vz - air.z) ** 2 - through * through,
+      ),
+    );
+    const inHand = Math.max(0, 1 - 1 / (craft.thrustToWeight * acting.power * Math.max(0.2, nz)));
+    this.wash = washIndex(through, across, craft.inducedMps, inHand);
+    const { trouble } = washPlace(
+      Math.max(-50, Math.min(100, through)),
+      Math.min(100, across),
+      craft.inducedMps,
+    );
+    this.wake.step(body.px, body.py, body.pz, nx, ny, nz, rotors.inducedMps, air.x, air.y, air.z, LOOK_S);
+    const turbulent = trouble * (1 - 0.5 * inHand);
+    const keeps = Math.exp(-LOOK_S / BUFFET_S);
+    const fresh = Math.sqrt(1 - keeps * keeps);
+    for (let i = 0; i < craft.rotors; i += 1) {
+      this.buffet[i] = keeps * this.buffet[i]! + fresh * this.random.normal();
+      const rx = craft.rotorX[i]!,
+        ry = craft.rotorY[i]!;
+      const x = body.px + (1 - 2 * (qy * qy + qz * qz)) * rx + 2 * (qx * qy - qw * qz) * ry;
+      const y = body.py + 2 * (qx * qy + qw * qz) * rx + (1 - 2 * (qx * qx + qz * qz)) * ry;
+      const z = body.pz + 2 * (qx * qz - qw * qy) * rx + 2 * (qy * qz + qw * qx) * ry;
+      acting.kept[i] =
+        this.wake.kept(craft, x, y, z, nx, ny, nz) *
+        (1 - WASH_LOSS * turbulent + BUFFET * turbulent * this.buffet[i]!) *
+        (this.timeS < this.stalledUntilS && ry * this.stalledSide > 0 ? STALLED_KEEPS : 1);
+    }
+    this.mayTumble();
+    this.nearGround(nz);
+    const wander = Math.exp(-LOOK_S / FIX_S);
+    this.fixX = wander * this.fixX + FIX_SIGMA_M * Math.sqrt(1 - wander * wander) * this.random.normal();
+    this.fixY = wander * this.fixY + FIX_SIGMA_M * Math.sqrt(1 - wander * wander) * this.random.normal();
+  }
+
+  /**
+   * The snap of a yaw tumble: where the nose has just been swung round, the yaw has starved one diagonal;
+   * back in the wash for longer than a moment, the side that is deeper in it stalls, the longer
+   * the deeper. Ours, after what pilots tell; craft with power in hand hardly come that far.
+   */
+  private mayTumble(): void {
+    const { body, acting, craft } = this;
+    this.swung += LOOK_S * (Math.abs(body.wz) - this.swung / SWING_S);
+    const beyond = this.swung > SWUNG_RAD ? Math.max(0, this.wash - WASH_INDEX_LIMIT) : 0;
+    this.dose = Math.max(0, this.dose + LOOK_S * (beyond - this.dose / DOSE_S));
+    if (this.dose < SNAP_DOSE || this.timeS < this.stalledUntilS + REST_S) return;
+    let lean = 0;
+    for (let i = 0; i < craft.rotors; i += 1) lean += Math.sign(craft.rotorY[i]!) * acting.kept[i]!;
+    this.dropSide(
+      lean < 0 || (lean === 0 && this.random.uniform() < 0.5) ? 1 : -1,
+      SNAP_LEAST_S + SNAP_MORE_S * beyond,
+    );
+    this.dose = 0;
+  }
+
+  private nearGround(upright: number): void {
+    const { craft, body, acting } = this;
+    acting.ground =
+      upright > 0.5 ? groundEffect(craft.rotorRadiusM, Math.max(craft.rotorRadiusM / 2, body.pz)) : 1;
+    const near = Math.max(0, 1 - body.pz / (CHURN_SPANS * craft.spanM)) * (this.landed ? 0 : 1);
+    // The air there is stirred up by lingering, not by passing through.
+    this.stirred += (LOOK_S / STIRS_S) * ((near > 0 ? 1 : 0) - this.stirred);
+    const churn = near * this.stirred;
+    const keeps = Math.exp(-LOOK_S / CHURN_S);
+    const fresh = churn * Math.sqrt(1 - keeps * keeps);
+    for (let i = 0; i < 5; i += 1)
+      acting.shake[i] =
+        keeps * acting.shake[i]! + fresh * (i < 3 ? CHURN_MPS2 : CHURN_RADPS2) * this.random.normal();
+  }
+
+  private touch(): void {
+    const { body, craft } = this;
+    const speedMps = Math.sqrt(body.vx * body.vx + body.vy * body.vy + body.vz * body.vz);
+    if (body.pz <= 0) {
+      const upright = 1 - 2 * (body.qx * body.qx + body.qy * body.qy);
+      if (!this.landed && (speedMps > SOFT_MPS || upright < UPRIGHT_ENOUGH)) {
+        this.ended = { how: 'ground', atS: this.timeS, speedMps, solid: null };
+        return;
+      }
+      this.landed = true;
+      body.pz = body.vx = body.vy = body.wx = body.wy = body.wz = 0;
+      body.vz = Math.max(0, body.vz);
+    } else if (this.landed && body.pz > 0.05) {
+      this.landed = false;
+    }
+    for (const solid of this.scene.solids) {
+      if (distanceTo(solid, body.px, body.py, body.pz) < craft.spanM / 2) {
+        this.ended = { how: 'solid', atS: this.timeS, speedMps, solid };
+        return;
+      }
+    }
+  }
+}

@@ -1,0 +1,103 @@
+import { drillOf } from '../drills/drills';
+import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
+import { craftModel } from '../simulator/craft-model';
+import { practiceOf } from '../simulator/practice';
+import { MEASURED_DRILLS } from '../assessment/exercises';
+import { flyDrill } from './fly-drill';
+import { HABIT_SHOWS, HABITS, type Habit } from './habits';
+import { habitOf, Learner } from './learner';
+
+const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
+/** Drills that take seconds. */
+const SHORT = ['pop-up-takeoff', 'release-drill', 'pause-then-talk', 'power-turn', 'brake-to-mark'];
+const WIND = { calm: 1, light: 3.5, breezy: 6 } as const;
+/** One rep of a drill in a wind that it must be shown in; the next seed takes the next side and band. */
+function rep(id: string, habits: readonly Habit[], seed: number) {
+  const { sides, bands = ['calm', 'light'] } = drillOf(id);
+  const mode = habits.length > 0 ? HABIT_SHOWS[habits[0]!].mode : undefined;
+  return flyDrill(
+    CRAFT,
+    id,
+    sides[seed % Math.max(1, sides.length)] ?? null,
+    WIND[bands[seed % bands.length]!],
+    new Set(habits),
+    90 + 13 * seed,
+    mode ? { pilotMode: mode } : {},
+  ).score;
+}
+
+test('steady hands meet the standard of every drill', () => {
+  // One rep of each here; many of each in the bench.
+  const missed = MEASURED_DRILLS.filter((id, i) => !rep(id, [], i).met);
+  expect(missed.length / MEASURED_DRILLS.length).toBeLessThan(0.1);
+}, 120_000);
+
+test.each(HABITS)(
+  '%s misses the drills that are there to train it away, and no others',
+  (habit) => {
+    const { drills, touches } = HABIT_SHOWS[habit];
+    expect(drills.filter((id) => rep(id, [habit], 1).met)).toEqual([]);
+    if (touches === 'all') return;
+    const others = SHORT.filter((id) => !drills.includes(id) && !touches.includes(id));
+    expect(others.length).toBeGreaterThan(1);
+    expect(
+      others.filter(
+        (id, i) =>
+          !flyDrill(
+            CRAFT,
+            id,
+            drillOf(id).sides[0] ?? null,
+            WIND[(drillOf(id).bands ?? ['light'])[0]!],
+            new Set([habit]),
+            40 + i,
+          ).score.met,
+      ),
+    ).toEqual([]);
+  },
+  60_000,
+);
+
+test('in rate mode the same hands turn leans into turn rates, and fly most drills by hand', () => {
+  const byHand = MEASURED_DRILLS.filter(
+    (id) =>
+      practiceOf(id, drillOf(id).sides[0] ?? null, 'rate')!.mode === 'rate' &&
+      [
+        'tail-in-hover',
+        'lateral-line',
+        'circle-both-ways',
+        'roll-then-look',
+        'crab-leg',
+        'gap-chain',
+        'lean-and-lift',
+        'climb-over',
+      ].includes(id),
+  );
+  expect(byHand.length).toBe(8);
+  const flown = byHand.map((id) =>
+    flyDrill(CRAFT, id, drillOf(id).sides[0] ?? null, 1, new Set(), 50, { pilotMode: 'rate' }),
+  );
+  expect(flown.every(({ track }) => track.columns.mode.every((mode) => mode === 0))).toBe(true);
+  expect(byHand.filter((_, i) => !flown[i]!.score.met)).toEqual([]);
+}, 60_000);
+
+test('the same seed flies the same flight, line for line', () => {
+  const flown = () => flyDrill(CRAFT, 'crab-leg', 'left', 5, new Set(), 5).track;
+  const [first, second] = [flown(), flown()];
+  expect(second.length).toBe(first.length);
+  expect(second.columns).toEqual(first.columns);
+});
+
+test('a habit is worn down by practice: missed at first, met in the end', () => {
+  const learner = new Learner(habitOf('obstacle-overrun'), 0.75, 11, (id, side, habit, nth) =>
+    MEASURED_DRILLS.includes(id)
+      ? flyDrill(CRAFT, id, side, 2, new Set(habit ? [habit] : []), 11 + nth).score.met
+      : null,
+  );
+  const met = Array.from({ length: 16 }, () => learner.fly('brake-to-mark', null)!);
+  expect(met[0]).toBe(false);
+  expect(met.slice(-5).filter(Boolean).length).toBeGreaterThanOrEqual(4);
+  expect(met.slice(0, 8).filter(Boolean).length).toBeLessThan(met.slice(-8).filter(Boolean).length);
+  expect(learner.fly('stick-call', null)).toBeNull();
+  learner.relapse(1);
+  expect(learner.fly('brake-to-mark', null)).toBe(false);
+});
