@@ -2,59 +2,6 @@ import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import ts from 'typescript-eslint';
 
-/**
- * Dependencies point one way: app and server → core; features of the app only through ui, api, words and
- * core.
- */
-const FEATURES = [
-  'today',
-  'log',
-  'occurrence',
-  'weakness',
-  'reps',
-  'pilots',
-  'kit',
-  'session',
-  'debrief',
-  'sums',
-  'school',
-  'library',
-  'field',
-  'own',
-  'practice',
-];
-
-/** Where one feature may lean on another: the loop's steps follow each other. */
-const MAY_USE = {
-  log: ['kit'],
-  occurrence: ['kit', 'log'],
-  reps: ['weakness'],
-  own: ['log'],
-  field: ['kit', 'weakness', 'reps', 'log', 'today'],
-  pilots: ['kit'],
-  kit: ['session'],
-  sums: ['kit', 'today'],
-  debrief: ['kit', 'log', 'occurrence', 'sums'],
-  school: ['kit', 'debrief'],
-};
-
-const featureRules = FEATURES.map((feature) => ({
-  files: [`app/src/${feature}/**/*.{ts,tsx}`],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: FEATURES.filter(
-          (other) => other !== feature && !(MAY_USE[feature] ?? []).includes(other),
-        ).map((other) => ({
-          group: [`**/${other}/*`],
-          message: `${feature} may not lean on ${other}: share through ui, words or core.`,
-        })),
-      },
-    ],
-  },
-}));
-
 export default ts.config(
   {
     ignores: [
@@ -77,9 +24,20 @@ export default ts.config(
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/no-empty-function': 'off',
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
-      'max-lines': ['error', { max: 350, skipBlankLines: true }],
       eqeqeq: 'error',
       'no-console': 'error',
+    },
+  },
+  {
+    // Limits that the code is split along its ideas to meet. Each stays a warning until nothing is over it;
+    // the number of warnings may only fall (tools/test.ts).
+    files: ['**/src/**/*.{ts,tsx}', 'tools/*.ts', 'bench/*.ts'],
+    ignores: ['**/*.test.{ts,tsx}', '**/testing/**'],
+    rules: {
+      'max-lines': ['warn', { max: 300, skipBlankLines: true }],
+      'max-lines-per-function': ['warn', { max: 60, skipBlankLines: true, skipComments: true }],
+      'max-params': ['warn', 4],
+      complexity: ['warn', 15],
     },
   },
   {
@@ -144,7 +102,6 @@ export default ts.config(
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
-  ...featureRules,
   {
     files: ['**/*.js', '**/*.cjs'],
     languageOptions: { globals: globals.node, sourceType: 'commonjs' },
