@@ -1,7 +1,7 @@
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { CENTRED, type ModeNow } from '@skelby/core/simulator/control/control';
 import { craftModel } from '@skelby/core/simulator/craft-model';
-import { Flight, STEP_S } from '@skelby/core/simulator/simulated-flight';
+import { SimulatedFlight, PHYSICS_STEP_S } from '@skelby/core/simulator/simulated-flight';
 import type { Page } from '@playwright/test';
 import { inBrowser } from './in-browser';
 
@@ -12,7 +12,7 @@ const FRAME_S = 1 / 60;
 
 /** How many times faster than the clock a craft flies headless, controllers, gusts, wake and all. */
 export function measureHeadless(): number {
-  const flight = new Flight(
+  const flight = new SimulatedFlight(
     craftModel(craftFacts(USUAL_CRAFT)),
     { solids: [], wind: { speedMps: 5, fromDeg: 0, gusts: 1, jets: [] } },
     { x: 0, y: 0, z: 30, headingDeg: 0 },
@@ -20,7 +20,7 @@ export function measureHeadless(): number {
   );
   const mode: ModeNow = { mode: 'position-hold', setting: 'normal', pilotHeadingDeg: null, hold: true };
   const fly = (seconds: number) => {
-    for (let i = 0; i < seconds / STEP_S; i += 1)
+    for (let i = 0; i < seconds / PHYSICS_STEP_S; i += 1)
       flight.step({ ...CENTRED, pitch: 0.3 * Math.sin(flight.timeS) }, mode);
   };
   fly(WARM_S);

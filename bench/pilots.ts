@@ -1,12 +1,12 @@
 import { drillOf } from '@skelby/core/drills/drills';
 import { craftModel } from '@skelby/core/simulator/craft-model';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
-import { courseOf, MEASURED_DRILLS } from '@skelby/core/assessment/exercises';
+import { exerciseOf, MEASURED_DRILLS } from '@skelby/core/assessment/exercises';
 import { scoreLog } from '@skelby/core/assessment/score';
 import { confusion } from '@skelby/core/synthetic-pilot/crashes';
 import { flyDrill } from '@skelby/core/synthetic-pilot/fly-drill';
 import { HABIT_SHOWS, HABITS, type Habit } from '@skelby/core/synthetic-pilot/habits';
-import { TRACK_COLUMNS, TrackWriter } from '@skelby/core/flight-log/flight-log';
+import { LOG_COLUMNS, FlightLogWriter } from '@skelby/core/flight-log/flight-log';
 
 const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
 const WIND = { calm: 1, light: 3.5, breezy: 6 } as const;
@@ -81,7 +81,7 @@ const LOG_MINUTES = 30;
  * found
  */
 export function measureLogScoring(): { readonly ms: number; readonly lines: number; readonly reps: number } {
-  const writer = new TrackWriter();
+  const writer = new FlightLogWriter();
   const rep = flyDrill(CRAFT, 'fore-aft-line', null, 3, new Set(), 5).track;
   for (
     let begin = 0;
@@ -90,12 +90,12 @@ export function measureLogScoring(): { readonly ms: number; readonly lines: numb
   ) {
     for (let i = 0; i < rep.length && writer.length < LOG_MINUTES * 60 * 100; i += 1)
       writer.add({
-        ...Object.fromEntries(TRACK_COLUMNS.map((column) => [column, rep.columns[column][i]!])),
+        ...Object.fromEntries(LOG_COLUMNS.map((column) => [column, rep.columns[column][i]!])),
         t: rep.columns.t[i]! + begin,
       } as never);
   }
   const track = writer.track();
   const started = performance.now();
-  const scores = scoreLog(track, courseOf('fore-aft-line')!, CRAFT, []);
+  const scores = scoreLog(track, exerciseOf('fore-aft-line')!, CRAFT, []);
   return { ms: performance.now() - started, lines: track.length, reps: scores.length };
 }

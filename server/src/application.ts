@@ -11,7 +11,7 @@ import { type InFlight, requests } from './http/requests';
 import { sameOriginWrites } from './http/same-origin';
 import { makeSignIn, signOut } from './http/session';
 import { isApi, staticApp } from './http/static-app';
-import { carryRoutes } from './resources/carry';
+import { prefetchRoutes } from './resources/carry';
 import { drillRoutes } from './resources/drills';
 import { debriefRoutes } from './resources/debriefs';
 import { exchangeRoutes } from './resources/exchange';
@@ -85,7 +85,7 @@ function apiRouter(db: Knex, log: Logger): Router {
   rankingRoutes(router, inSchool);
   sessionRoutes(router, inSchool);
   drillRoutes(router, inSchool);
-  carryRoutes(router, inSchool);
+  prefetchRoutes(router, inSchool);
   syncRoutes(router, inSchool, log);
   exchangeRoutes(router, db, inSchool);
   return router;

@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { type Href, Link, Redirect, Slot, usePathname } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { keepCarrying } from '../offline/prefetch/prefetch';
+import { keepPrefetching } from '../offline/prefetch/prefetch';
 import { OfflineStrip } from '../offline/ui/OfflineStrip';
 import { useBook } from '../offline/overlay/use-book';
 import { outbox } from '../offline/outbox/use-outbox';
@@ -130,7 +130,7 @@ export function Frame() {
   useEffect(() => {
     outbox.use(accountId);
   }, [accountId]);
-  useEffect(() => (accountId ? keepCarrying(client) : undefined), [client, accountId]);
+  useEffect(() => (accountId ? keepPrefetching(client) : undefined), [client, accountId]);
 
   if (me.data === null)
     return <Redirect href={{ pathname: '/sign-in', params: wanted === '/' ? {} : { next: wanted } }} />;

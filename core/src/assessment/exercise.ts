@@ -1,15 +1,15 @@
-import type { FlyingMode } from '../simulator/control/control';
+import type { PilotedMode } from '../simulator/control/control';
 import type { Axis } from '../vocabulary/flying';
 import type { SpeedSetting } from '../vocabulary/craft-facts';
 import type { MeasureId } from './measure-facts';
-import type { Path, Place } from '../geometry/path';
+import type { Path, PathPoint } from '../geometry/path';
 
 /**
  * Where the nose should point: a bearing, the way the path runs, away from the pilot, at a place, or so far
  * inside a curve.
  */
 export type Nose =
-  number | 'any' | 'along' | 'outward' | { readonly at: Place } | { readonly insideDeg: number };
+  number | 'any' | 'along' | 'outward' | { readonly at: PathPoint } | { readonly insideDeg: number };
 
 /** When a part of a drill is over. */
 export type Until =
@@ -32,7 +32,7 @@ export type Until =
 export type Surprise = 'call' | 'hold-lost' | 'upset' | 'snap-over' | 'return' | 'spun' | 'carried-off';
 
 /** What hands do in a part. `fly` holds to the path. */
-export type Hands =
+export type ControlAids =
   'fly' | 'off' | 'stop' | 'recover' | 'sink' | 'lean' | 'find-nose' | 'nose-first' | 'answer' | 'take-over';
 
 /** A part of a drill. */
@@ -42,7 +42,7 @@ export interface Stage {
   readonly path: Path;
   readonly nose: Nose;
   readonly until: Until;
-  readonly hands: Hands;
+  readonly hands: ControlAids;
   /** An easy pace for it, m/s. */
   readonly speedMps: number;
   /** At its beginning not measured, s. */
@@ -59,7 +59,7 @@ export interface Stage {
 }
 
 /** One condition of the standard. Parts by their numbers; all of them where none are given. */
-export interface Standard {
+export interface ExerciseStandard {
   readonly of: MeasureId;
   readonly most?: number;
   readonly least?: number;
@@ -77,11 +77,11 @@ export interface Walk {
 }
 
 /** A drill as it is flown and measured on the simulator or in a flight log. */
-export interface Course {
+export interface Exercise {
   readonly stages: readonly Stage[];
-  readonly standards: readonly Standard[];
+  readonly standards: readonly ExerciseStandard[];
   /** What it must be flown in; see `modeFlown`. */
-  readonly mode?: FlyingMode;
+  readonly mode?: PilotedMode;
   readonly setting?: SpeedSetting;
   readonly walk?: Walk;
 }
@@ -90,7 +90,7 @@ export interface Course {
  * What a drill is flown in: as it asks for, but whoever flies in rate mode does by hand what others do level
  * by themselves. @param usual as the pilot and the drill's assistance have it
  */
-export const modeFlown = ({ mode }: Pick<Course, 'mode'>, usual: FlyingMode): FlyingMode =>
+export const modeFlown = ({ mode }: Pick<Exercise, 'mode'>, usual: PilotedMode): PilotedMode =>
   mode === undefined || (mode === 'self-level' && usual === 'rate') ? usual : mode;
 
 const USUAL_SPEED_MPS = 2.5;
@@ -108,20 +108,20 @@ const stage = (says: string, path: Path, part: Part): Stage => ({
 });
 
 /** Held over a place. */
-export const stay = (says: string, at: Place, seconds: number, part: Part = {}): Stage =>
+export const stay = (says: string, at: PathPoint, seconds: number, part: Part = {}): Stage =>
   stage(says, { is: 'point', at }, { until: { is: 'for', seconds }, settleS: 1, ...part });
 /** From one place to the next. */
-export const leg = (says: string, from: Place, to: Place, part: Part = {}): Stage =>
+export const leg = (says: string, from: PathPoint, to: PathPoint, part: Part = {}): Stage =>
   stage(says, { is: 'segment', from, to }, part);
 /** Round a centre, nose first. */
 export const round = (
   says: string,
-  centre: Place,
+  centre: PathPoint,
   radiusM: number,
   fromDeg: number,
   sweepDeg: number,
   part: Part = {},
 ): Stage => stage(says, { is: 'arc', centre, radiusM, fromDeg, sweepDeg }, { nose: 'along', ...part });
 /** Where there is no way to keep to: near a place, hands doing what they must. */
-export const free = (says: string, near: Place, until: Until, part: Part = {}): Stage =>
+export const free = (says: string, near: PathPoint, until: Until, part: Part = {}): Stage =>
   stage(says, { is: 'point', at: near }, { until, ...part });

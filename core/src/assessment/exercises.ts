@@ -1,5 +1,5 @@
 import type { Side } from '../drills/drill';
-import type { Course } from './exercise';
+import type { Exercise } from './exercise';
 import { HANDS_AND_HOVER_COURSES } from './exercises/hands-and-hover';
 import { POINTING_AND_TURNS_COURSES } from './exercises/pointing-and-turns';
 import { WASH_OBSTACLES_AIR_COURSES } from './exercises/wash-obstacles-air';
@@ -10,5 +10,5 @@ const COURSES = { ...HANDS_AND_HOVER_COURSES, ...POINTING_AND_TURNS_COURSES, ...
 export const MEASURED_DRILLS: readonly string[] = Object.keys(COURSES);
 
 /** A drill as it is flown and measured, on one of its sides; null where it is not measured. */
-export const courseOf = (drillId: string, side: Side | null = null): Course | null =>
+export const exerciseOf = (drillId: string, side: Side | null = null): Exercise | null =>
   COURSES[drillId]?.(side) ?? null;

@@ -2,10 +2,10 @@ import { craftModel } from '../simulator/craft-model';
 import { gate, type Solid } from '../simulator/world';
 import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import type { Sample } from '../flight-log/flight-log';
-import { type Course, free, leg, round, type Stage, stay } from './exercise';
-import type { Cut } from './segment';
+import { type Exercise, free, leg, round, type Stage, stay } from './exercise';
+import type { Segment } from './segment';
 import { COMPARING, MEASURING, reversals } from './measures';
-import { beside } from '../geometry/path';
+import { offsetFromPath } from '../geometry/path';
 
 /** Flights made up so that each value can be said without a computer. */
 
@@ -50,14 +50,14 @@ function cut(
   {
     solids = [],
     course = {},
-  }: { readonly solids?: readonly Solid[]; readonly course?: Partial<Course> } = {},
-): Cut {
+  }: { readonly solids?: readonly Solid[]; readonly course?: Partial<Exercise> } = {},
+): Segment {
   const samples = Array.from({ length: Math.round(seconds * HZ) + 1 }, (_, i) => sample(i / HZ, at(i / HZ)));
   return {
     stage,
     index: 0,
     samples,
-    beside: samples.map((s) => beside(stage.path, s.x, s.y, s.z)),
+    beside: samples.map((s) => offsetFromPath(stage.path, s.x, s.y, s.z)),
     from: 0,
     events: [],
     craft: CRAFT,
@@ -66,7 +66,7 @@ function cut(
     startS: 0,
   };
 }
-const value = (of: keyof typeof MEASURING, from: Cut): number => MEASURING[of](from)!.value;
+const value = (of: keyof typeof MEASURING, from: Segment): number => MEASURING[of](from)!.value;
 
 const LINE = leg('Out', [0, 10, 3], [0, 30, 3]);
 /** Along the line at 2 m/s, and what else. */

@@ -1,6 +1,6 @@
 import { washIndex } from '../reconstruct/turn-fold';
 import { headingOf, leanOf, type Sample, turned } from '../flight-log/flight-log';
-import { type Cut, deflection, handsOff, holdsHeight, type Measured, noseError, pushOf } from './segment';
+import { type Segment, deflection, handsOff, holdsHeight, type Measured, noseError, pushOf } from './segment';
 import type { MeasureId } from './measure-facts';
 import { bearing, lengthOf } from '../geometry/path';
 import { airAtDiscs, pilotAt, speedOver, washTrouble } from './referee';
@@ -16,8 +16,8 @@ const PLAIN_AT_START_MPS = 0.4;
 const UNDER_WAY_MPS = 1;
 const TURN_TOLERANCE_DEG = 60;
 
-type Measuring = (cut: Cut) => Measured | null;
-type PerLine = (cut: Cut, i: number, s: Sample) => number | null;
+type Measuring = (cut: Segment) => Measured | null;
+type PerLine = (cut: Segment, i: number, s: Sample) => number | null;
 
 /** The greatest of a value over the lines that are measured. */
 const greatest =
@@ -41,14 +41,14 @@ const least =
     return found && { ...found, value: -found.value };
   };
 const atEnd =
-  (of: (cut: Cut, s: Sample) => number): Measuring =>
+  (of: (cut: Segment, s: Sample) => number): Measuring =>
   (cut) => {
     const s = cut.samples.at(-1);
     return s ? { value: of(cut, s), atS: s.t } : null;
   };
 /** How long something lasts at most without a break, s. */
 const longest =
-  (so: (cut: Cut, i: number, s: Sample) => boolean): Measuring =>
+  (so: (cut: Segment, i: number, s: Sample) => boolean): Measuring =>
   (cut) => {
     let [since, best, atS]: [number | null, number, number] = [null, 0, cut.samples[cut.from]?.t ?? 0];
     for (let i = cut.from; i < cut.samples.length; i += 1) {
@@ -65,13 +65,13 @@ const longest =
     }
     return { value: best, atS };
   };
-const firstWhere = (cut: Cut, so: (s: Sample, i: number) => boolean): Sample | null =>
+const firstWhere = (cut: Segment, so: (s: Sample, i: number) => boolean): Sample | null =>
   cut.samples.find((s, i) => so(s, i)) ?? null;
 
 /** Way of the nose against the way of the craft, degrees; null when it hardly moves. */
 const noseToPath = (s: Sample): number | null =>
   speedOver(s) < UNDER_WAY_MPS ? null : Math.abs(turned(headingOf(s), bearing(s.vx, s.vy)));
-const washIndexOf = ({ craft }: Cut, s: Sample): number => {
+const washIndexOf = ({ craft }: Segment, s: Sample): number => {
   const { throughMps, acrossMps, upright } = airAtDiscs(s);
   return washIndex(
     throughMps,
@@ -82,14 +82,14 @@ const washIndexOf = ({ craft }: Cut, s: Sample): number => {
 };
 
 /** Where the sticks ought to push: toward the place, less the way already on. */
-function wantedPush(cut: Cut, s: Sample): readonly [number, number] {
+function wantedPush(cut: Segment, s: Sample): readonly [number, number] {
   const { path } = cut.stage;
   const to = path.is === 'segment' ? path.to : path.is === 'point' ? path.at : null;
   return to ? [0.5 * (to[0] - s.x) - s.vx, 0.5 * (to[1] - s.y) - s.vy] : [0, 0];
 }
 
 /** First moves after hands at rest that push plainly the wrong way. */
-function wrongMoves(cut: Cut): Measured {
+function wrongMoves(cut: Segment): Measured {
   let [count, atS, rested] = [0, cut.samples[0]?.t ?? 0, true];
   const moves = cut.stage.path.is === 'segment';
   // A lean that is held against the wind is no move.
@@ -117,7 +117,7 @@ function wrongMoves(cut: Cut): Measured {
 }
 
 /** Pitch and roll turned back the other way, over and again, a minute. */
-export function reversals(cut: Cut): number {
+export function reversals(cut: Segment): number {
   let count = 0;
   for (const axis of ['pitch', 'roll'] as const) {
     let [turnedAt, rising] = [cut.samples[0]?.[axis] ?? 0, 0];
@@ -144,7 +144,7 @@ export function reversals(cut: Cut): number {
  * Crossing of each gate's plane: how far off its middle, as a share of the room to its frame. Gates stand
  * across north.
  */
-function gapMiss(cut: Cut): Measured | null {
+function gapMiss(cut: Segment): Measured | null {
   const gates = new Map<number, { left: number; right: number; low: number; high: number }>();
   for (const solid of cut.solids) {
     if (solid.solid !== 'wire') continue;
@@ -176,7 +176,7 @@ function gapMiss(cut: Cut): Measured | null {
 }
 
 /** Least height over a wall while over it. */
-function clearance(cut: Cut): Measured | null {
+function clearance(cut: Segment): Measured | null {
   const walls = cut.solids.filter((each) => each.solid === 'box');
   return least((_, __, s) => {
     const wall = walls.find((each) => Math.abs(s.y - each.y) < each.alongM / 2 + cut.craft.spanM / 2);
@@ -185,7 +185,7 @@ function clearance(cut: Cut): Measured | null {
 }
 
 /** Pushes ahead begun while the nose was not toward home. */
-function pulses(cut: Cut): Measured {
+function pulses(cut: Segment): Measured {
   const home = cut.stage.path.is === 'segment' ? cut.stage.path.to : ([0, 0, 0] as const);
   let [count, atS, pushing] = [0, cut.samples[0]?.t ?? 0, false];
   for (const s of cut.samples) {
@@ -201,8 +201,8 @@ function pulses(cut: Cut): Measured {
 
 const meanThrottle = (samples: readonly Sample[]): number =>
   samples.reduce((sum, s) => sum + s.throttle, 0) / Math.max(1, samples.length);
-const sinceStart = (cut: Cut): number => cut.samples[0]?.t ?? 0;
-const after = (cut: Cut, found: Sample | null): Measured => ({
+const sinceStart = (cut: Segment): number => cut.samples[0]?.t ?? 0;
+const after = (cut: Segment, found: Sample | null): Measured => ({
   value: (found?.t ?? cut.samples.at(-1)?.t ?? 0) - sinceStart(cut),
   atS: found?.t ?? sinceStart(cut),
 });
@@ -210,19 +210,19 @@ const after = (cut: Cut, found: Sample | null): Measured => ({
 /** Everything that is measured of a part of a flight. SI units; degrees for angles. */
 export const MEASURING = {
   /** Off the mark or the line, over the ground. */
-  off: greatest((cut, i) => cut.beside[i]!.offM),
+  off: greatest((cut, i) => cut.beside[i]!.crossTrackM),
   height: greatest((cut, i, s) => Math.abs(s.z - cut.beside[i]!.nearest[2])),
   heading: greatest((cut, i) => noseError(cut, i)),
-  overshoot: greatest((cut, i) => Math.max(0, cut.beside[i]!.alongM - lengthOf(cut.stage.path))),
+  overshoot: greatest((cut, i) => Math.max(0, cut.beside[i]!.alongTrackM - lengthOf(cut.stage.path))),
   /** Stopped short of the end by. */
-  miss: atEnd((cut) => Math.max(0, lengthOf(cut.stage.path) - cut.beside.at(-1)!.alongM)),
+  miss: atEnd((cut) => Math.max(0, lengthOf(cut.stage.path) - cut.beside.at(-1)!.alongTrackM)),
   /** Nearest it came to the end of the way. */
   mark: least((cut, _, s) => {
     const { path } = cut.stage;
     return path.is === 'segment' ? Math.hypot(s.x - path.to[0], s.y - path.to[1]) : null;
   }),
   'wrong-moves': wrongMoves,
-  others: (cut: Cut) =>
+  others: (cut: Segment) =>
     greatest((_, __, s) =>
       Math.max(
         ...(['throttle', 'yaw', 'pitch', 'roll'] as const)
@@ -232,7 +232,7 @@ export const MEASURING = {
           ),
       ),
     )(cut),
-  'small-share': (cut: Cut) => ({
+  'small-share': (cut: Segment) => ({
     value:
       cut.samples.filter((s) => Math.max(deflection(s), Math.abs(s.yaw)) <= SMALL).length /
       Math.max(1, cut.samples.length),
@@ -240,12 +240,12 @@ export const MEASURING = {
   }),
   neutral: longest((_, __, s) => deflection(s) < REST && Math.abs(s.yaw) < REST && speedOver(s) > MOVING_MPS),
   /** In the air but not yet a span up. */
-  'low-time': (cut: Cut) => {
+  'low-time': (cut: Segment) => {
     const up = firstWhere(cut, (s) => s.z > 0.03);
     const clear = firstWhere(cut, (s) => s.z > cut.craft.spanM);
     return up && clear ? { value: clear.t - up.t, atS: clear.t } : null;
   },
-  'touch-speed': (cut: Cut) => {
+  'touch-speed': (cut: Segment) => {
     const i = cut.samples.findIndex((s, at) => at > 0 && s.z < 0.01);
     if (i < 0) return null;
     return { value: Math.max(0, -cut.samples[i - 1]!.vz), atS: cut.samples[i]!.t };
@@ -258,7 +258,7 @@ export const MEASURING = {
   'wash-zone': greatest((cut, _, s) => washTrouble(cut.craft, s)),
   'wash-index': greatest((cut, _, s) => washIndexOf(cut, s)),
   'nose-to-path': greatest((_, __, s) => noseToPath(s)),
-  'throttle-rise': (cut: Cut) => {
+  'throttle-rise': (cut: Segment) => {
     const half = cut.samples.slice(0, Math.ceil(cut.samples.length / 2));
     return { value: meanThrottle(half) - (cut.samples[0]?.throttle ?? 0), atS: half.at(-1)?.t ?? 0 };
   },
@@ -270,9 +270,9 @@ export const MEASURING = {
   }),
   lasted: atEnd((cut, s) => s.t - sinceStart(cut)),
   'height-lost': greatest((cut, _, s) => cut.samples[0]!.z - s.z),
-  'hands-off': (cut: Cut) => after(cut, firstWhere(cut, handsOff)),
+  'hands-off': (cut: Segment) => after(cut, firstWhere(cut, handsOff)),
   /** Took the sticks again before it was over. */
-  'touched-again': (cut: Cut) => {
+  'touched-again': (cut: Segment) => {
     const off = cut.samples.findIndex(handsOff);
     const again =
       off < 0
@@ -280,7 +280,7 @@ export const MEASURING = {
         : (cut.samples.slice(off).find((s) => deflection(s) > MOVE || Math.abs(s.yaw) > MOVE) ?? null);
     return { value: again ? 1 : 0, atS: again?.t ?? sinceStart(cut) };
   },
-  response: (cut: Cut) =>
+  response: (cut: Segment) =>
     after(
       cut,
       firstWhere(cut, (s) => {
@@ -295,7 +295,7 @@ export const MEASURING = {
   gap: gapMiss,
   clearance,
   /** Set off where the nose does not look. */
-  'blind-moves': (cut: Cut) => {
+  'blind-moves': (cut: Segment) => {
     const bad = firstWhere(cut, (s) => {
       const angle = noseToPath(s);
       return angle !== null && angle > TURN_TOLERANCE_DEG;
@@ -305,14 +305,14 @@ export const MEASURING = {
   'roll-used': greatest((_, __, s) => Math.abs(s.roll)),
   pulses,
   lean: greatest((_, __, s) => leanOf(s)),
-  'sideways-first': (cut: Cut) => {
+  'sideways-first': (cut: Segment) => {
     const [away, power] = [
       firstWhere(cut, (s) => deflection(s) > 0.2),
       firstWhere(cut, (s) => s.throttle > 0.15),
     ];
     return { value: away && (!power || away.t <= power.t) ? 1 : 0, atS: power?.t ?? sinceStart(cut) };
   },
-  'slip-outward': (cut: Cut) => {
+  'slip-outward': (cut: Segment) => {
     const { path } = cut.stage;
     if (path.is !== 'arc') return null;
     const measured = cut.samples.slice(cut.from);
@@ -332,7 +332,7 @@ export const MEASURING = {
     return Math.hypot(s.x - pilot.x, s.y - pilot.y);
   }),
   /** Pilot-relative mode switched while the tail was not toward the pilot. */
-  'breaches-relative': (cut: Cut) => {
+  'breaches-relative': (cut: Segment) => {
     let [count, atS] = [0, sinceStart(cut)];
     cut.samples.forEach((s, i) => {
       if (
@@ -346,12 +346,12 @@ export const MEASURING = {
     });
     return { value: count, atS };
   },
-  'relative-used': (cut: Cut) => ({
+  'relative-used': (cut: Segment) => ({
     value: cut.samples.some((s) => s.relative === 1) ? 1 : 0,
     atS: sinceStart(cut),
   }),
   /** How far along it was when the stick first came back, as a share of the way. */
-  'called-at': (cut: Cut) => {
+  'called-at': (cut: Segment) => {
     const going = cut.samples.findIndex((s) => speedOver(s) > 1.5);
     let fastest = 0;
     // Held, the stick shows it; by hand only the craft does, since the stick also leans against the wind.
@@ -362,7 +362,9 @@ export const MEASURING = {
             fastest = Math.max(fastest, speedOver(s));
             return at > going && (s.mode === 3 ? s.pitch < 0.05 : speedOver(s) < 0.7 * fastest);
           });
-    return i < 0 ? null : { value: cut.beside[i]!.alongM / lengthOf(cut.stage.path), atS: cut.samples[i]!.t };
+    return i < 0
+      ? null
+      : { value: cut.beside[i]!.alongTrackM / lengthOf(cut.stage.path), atS: cut.samples[i]!.t };
   },
   'speed-at-answer': atEnd((_, s) => (holdsHeight(s) && s.mode === 3 ? speedOver(s) : 0)),
 } as const satisfies Readonly<Record<Exclude<MeasureId, 'calmer' | 'stops-alike' | 'footprint'>, Measuring>>;
@@ -370,21 +372,21 @@ export const MEASURING = {
 /** Measures that compare several parts with each other. */
 export const COMPARING = {
   /** Reversals with the calmest softening over those with none; nothing to better under twelve a minute. */
-  calmer: (cuts: readonly Cut[]): Measured | null => {
+  calmer: (cuts: readonly Segment[]): Measured | null => {
     const plain = cuts.filter((cut) => cut.stage.softening === 0).map(reversals)[0];
     const softened = cuts.filter((cut) => (cut.stage.softening ?? 0) > 0).map(reversals);
     if (plain === undefined || softened.length === 0) return null;
     return { value: plain < 12 ? 0 : Math.min(...softened) / plain, atS: cuts[0]!.samples[0]?.t ?? 0 };
   },
   /** How far the second stop was from the first, as a share. */
-  'stops-alike': (cuts: readonly Cut[]): Measured | null => {
+  'stops-alike': (cuts: readonly Segment[]): Measured | null => {
     const [first, second] = cuts.map((cut) => MEASURING['stopped-in'](cut));
     return first && second
       ? { value: Math.abs(second.value - first.value) / Math.max(0.5, first.value), atS: second.atS }
       : null;
   },
   /** Widest distance over the ground between two places, by their extents. */
-  footprint: (cuts: readonly Cut[]): Measured | null => {
+  footprint: (cuts: readonly Segment[]): Measured | null => {
     const all = cuts.flatMap((cut) => cut.samples);
     if (all.length === 0) return null;
     const extent = (of: (s: Sample) => number) => {
@@ -403,4 +405,4 @@ export const COMPARING = {
       atS: all.at(-1)!.t,
     };
   },
-} as const satisfies Readonly<Partial<Record<MeasureId, (cuts: readonly Cut[]) => Measured | null>>>;
+} as const satisfies Readonly<Partial<Record<MeasureId, (cuts: readonly Segment[]) => Measured | null>>>;

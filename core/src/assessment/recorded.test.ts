@@ -1,5 +1,5 @@
 import { MEASURES } from '../drills/measures';
-import { MEASURED_DRILLS, courseOf } from './exercises';
+import { MEASURED_DRILLS, exerciseOf } from './exercises';
 import { MEASURE_FACTS } from './measure-facts';
 import { missReasonOf, recordedMeasure } from './recorded';
 import type { Score, ScoredValue } from './score';
@@ -38,6 +38,6 @@ test('what is written down is the first value in the unit of the drill, and noth
 });
 
 test('every standard of every drill has its facts', () => {
-  const used = new Set(MEASURED_DRILLS.flatMap((id) => courseOf(id)!.standards.map((each) => each.of)));
+  const used = new Set(MEASURED_DRILLS.flatMap((id) => exerciseOf(id)!.standards.map((each) => each.of)));
   expect([...used].filter((of) => MEASURE_FACTS[of] === undefined)).toEqual([]);
 });

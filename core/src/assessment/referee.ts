@@ -1,15 +1,15 @@
 import type { CraftModel } from '../simulator/craft-model';
-import { washPlace } from '../reconstruct/vortex-ring-state';
+import { vortexRingState } from '../reconstruct/vortex-ring-state';
 import {
   headingOf,
   leanOf,
   type Sample,
   thrustAxis,
-  type TrackEventName,
+  type LogEventName,
   turned,
 } from '../flight-log/flight-log';
-import type { Course, Nose, Stage, Walk } from './exercise';
-import { bearing, beside, type Beside, lengthOf, wayRound } from '../geometry/path';
+import type { Exercise, Nose, Stage, Walk } from './exercise';
+import { bearing, offsetFromPath, type PathOffset, lengthOf, wayRound } from '../geometry/path';
 
 /** Whoever counts what happens unforeseen: 0 to 1. */
 export interface Chance {
@@ -54,7 +54,7 @@ export function walkerAt(
 
 /** Where the pilot stands. */
 export const pilotAt = (
-  course: Pick<Course, 'walk'>,
+  course: Pick<Exercise, 'walk'>,
   t: number,
 ): { readonly x: number; readonly y: number } => (course.walk ? walkerAt(course.walk, t) : { x: 0, y: 0 });
 
@@ -62,7 +62,7 @@ export const pilotAt = (
 export function noseWanted(
   nose: Nose,
   sample: Pick<Sample, 'x' | 'y'>,
-  at: Beside,
+  at: PathOffset,
   pilot: { readonly x: number; readonly y: number },
   clockwise: number,
 ): number | null {
@@ -98,7 +98,7 @@ export function airAtDiscs(s: Sample): {
 /** How deep in the states of its own wash a craft is, 0 to 1. */
 export function washTrouble(craft: CraftModel, s: Sample): number {
   const { throughMps, acrossMps } = airAtDiscs(s);
-  return washPlace(Math.max(-50, Math.min(100, throughMps)), Math.min(100, acrossMps), craft.inducedMps)
+  return vortexRingState(Math.max(-50, Math.min(100, throughMps)), Math.min(100, acrossMps), craft.inducedMps)
     .trouble;
 }
 
@@ -116,7 +116,7 @@ export class Referee {
   beganS: number;
   /** Degrees come round on the part's arc. */
   round = 0;
-  beside: Beside;
+  beside: PathOffset;
   private since: number | null = null;
   private surpriseS = Infinity;
   private leanedS = 0;
@@ -124,7 +124,7 @@ export class Referee {
 
   /** @param chance null for a log: surprises come from its events */
   constructor(
-    private readonly course: Course,
+    private readonly course: Exercise,
     private readonly craft: CraftModel,
     first: Sample,
     private readonly chance: Chance | null,
@@ -143,7 +143,7 @@ export class Referee {
    * @param happened what was written down since the last line. @returns whether another part begins with this
    * line
    */
-  follow(s: Sample, happened: readonly TrackEventName[] = []): boolean {
+  follow(s: Sample, happened: readonly LogEventName[] = []): boolean {
     if (this.over) return false;
     this.beside = this.place(s);
     const passed = this.isOver(s, happened);
@@ -164,13 +164,13 @@ export class Referee {
     return true;
   }
 
-  private place(s: Sample): Beside {
+  private place(s: Sample): PathOffset {
     const { path } = this.stage;
     if (path.is === 'arc') this.round = wayRound(path, s.x, s.y, this.round);
     if (this.course.walk) {
       const { x, y, bearingDeg } = walkerAt(this.course.walk, s.t - this.beganS);
       const ahead = (bearingDeg * Math.PI) / 180;
-      return beside(
+      return offsetFromPath(
         {
           is: 'point',
           at: [x + 6.5 * Math.sin(ahead), y + 6.5 * Math.cos(ahead), path.is === 'point' ? path.at[2] : s.z],
@@ -180,7 +180,7 @@ export class Referee {
         s.z,
       );
     }
-    return beside(path, s.x, s.y, s.z, this.round);
+    return offsetFromPath(path, s.x, s.y, s.z, this.round);
   }
 
   private draw(): void {
@@ -209,19 +209,19 @@ export class Referee {
     return t - this.since >= forS;
   }
 
-  private isOver(s: Sample, happened: readonly TrackEventName[]): boolean {
+  private isOver(s: Sample, happened: readonly LogEventName[]): boolean {
     const { until, path, settleS } = this.stage;
     const inPart = s.t - this.beganS;
     switch (until.is) {
       case 'for':
         return inPart >= settleS + until.seconds;
       case 'there': {
-        const left = lengthOf(path) - this.beside.alongM;
+        const left = lengthOf(path) - this.beside.alongTrackM;
         if (until.standS === 0) return left < PASSING_M;
         const near = Math.min(THERE_M, Math.max(LEAST_THERE_M, THERE_SHARE * lengthOf(path)));
         return this.lasts(
           Math.abs(left) < near &&
-            (lengthOf(path) > 0 || this.beside.offM < near) &&
+            (lengthOf(path) > 0 || this.beside.crossTrackM < near) &&
             Math.hypot(s.vx, s.vy, s.vz) < STILL_MPS,
           s.t,
           until.standS,
@@ -247,7 +247,7 @@ export class Referee {
         return this.lasts(
           Math.hypot(s.vx, s.vy, s.vz) < STILL_MPS &&
             (inPart > 1 || this.stage.begins !== undefined) &&
-            (path.is !== 'segment' || this.beside.alongM > 2),
+            (path.is !== 'segment' || this.beside.alongTrackM > 2),
           s.t,
           until.standS,
         );

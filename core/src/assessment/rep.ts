@@ -1,8 +1,13 @@
 import type { SensorSide } from '../vocabulary/craft-facts';
 import { AutoReturn } from '../simulator/control/auto-return';
-import type { ModeNow, StickNow } from '../simulator/control/control';
+import type { ModeNow, StickPosition } from '../simulator/control/control';
 import type { CraftModel } from '../simulator/craft-model';
-import { Flight, type Scene, type Start, STEP_S } from '../simulator/simulated-flight';
+import {
+  SimulatedFlight,
+  type SimulatedScene,
+  type Start,
+  PHYSICS_STEP_S,
+} from '../simulator/simulated-flight';
 import { Random } from '../simulator/random';
 import type { Failsafe } from '../reconstruct/return-height';
 import { failsafeSticks } from '../simulator/control/failsafe';
@@ -11,14 +16,14 @@ import {
   modeIndex,
   type Sample,
   settingIndex,
-  TRACK_HZ,
-  type TrackEventName,
-  TrackWriter,
+  LOG_HZ,
+  type LogEventName,
+  FlightLogWriter,
 } from '../flight-log/flight-log';
-import type { Course } from './exercise';
+import type { Exercise } from './exercise';
 import { Referee } from './referee';
 
-const LINE_EVERY = Math.round(1 / (TRACK_HZ * STEP_S));
+const LINE_EVERY = Math.round(1 / (LOG_HZ * PHYSICS_STEP_S));
 /** Stick that takes a craft back from its automatic return. */
 const TAKES_OVER = 0.25;
 const SNAP_S = 0.9;
@@ -28,10 +33,10 @@ const HOLD_KEEPS_S = [4, 20] as const;
 const HOLD_AWAY_S = [4, 10] as const;
 
 /** How a rep is set up. */
-export interface RepSetUp {
+export interface RepFlightSetUp {
   readonly craft: CraftModel;
-  readonly course: Course;
-  readonly scene: Scene;
+  readonly course: Exercise;
+  readonly scene: SimulatedScene;
   readonly start: Start;
   readonly seed: number;
   readonly sensorSides?: readonly SensorSide[];
@@ -52,10 +57,10 @@ export interface Pressed {
 const NOTHING: Pressed = {};
 
 /** One go at a drill: the craft flies, the referee follows, and all of it is written down. */
-export class Rep {
-  readonly flight: Flight;
+export class RepFlight {
+  readonly flight: SimulatedFlight;
   readonly referee: Referee;
-  readonly writer = new TrackWriter();
+  readonly writer = new FlightLogWriter();
   /** Nearest thing that the obstacle sensors see, m. */
   nearestM = Infinity;
   autoReturn: AutoReturn | null = null;
@@ -64,13 +69,13 @@ export class Rep {
   private failsafe: AutoReturn | null = null;
   private holdTurnsS = Infinity;
   private count = 0;
-  private happened: TrackEventName[] = [];
+  private happened: LogEventName[] = [];
   /** The sticks as the sensors let them through. */
-  private heeded: StickNow | null = null;
+  private heeded: StickPosition | null = null;
 
-  constructor(private readonly setUp: RepSetUp) {
+  constructor(private readonly setUp: RepFlightSetUp) {
     const { craft, scene, start, seed, course } = setUp;
-    this.flight = new Flight(craft, scene, start, seed);
+    this.flight = new SimulatedFlight(craft, scene, start, seed);
     this.random = new Random(seed ^ 0x3a17);
     if (setUp.holdDrops) this.holdTurnsS = this.between(HOLD_KEEPS_S);
     this.referee = new Referee(
@@ -119,7 +124,7 @@ export class Rep {
   }
 
   /** Moves on by STEP_S. After it is over the craft flies on, and is still written down. */
-  step(sticks: StickNow, asked: ModeNow, pressed: Pressed = NOTHING): void {
+  step(sticks: StickPosition, asked: ModeNow, pressed: Pressed = NOTHING): void {
     const { flight, setUp } = this;
     if (flight.ended) return;
     let mode: ModeNow = this.holdLost ? { ...asked, hold: false } : asked;
@@ -175,12 +180,12 @@ export class Rep {
     return least + (most - least) * this.random.uniform();
   }
 
-  private happens(is: TrackEventName): void {
+  private happens(is: LogEventName): void {
     this.happened.push(is);
     this.writer.happens(is, this.flight.timeS);
   }
 
-  private write(sticks: StickNow, mode: ModeNow): void {
+  private write(sticks: StickPosition, mode: ModeNow): void {
     const sample = this.line(sticks, mode);
     const happened = this.happened;
     this.happened = [];
@@ -232,7 +237,7 @@ export class Rep {
       );
   }
 
-  private line(sticks: StickNow, mode: ModeNow): Sample {
+  private line(sticks: StickPosition, mode: ModeNow): Sample {
     const { body, acting, timeS, charge } = this.flight;
     return {
       t: timeS,

@@ -1,4 +1,4 @@
-import type { Track, TrackColumn } from '../flight-log/flight-log';
+import type { FlightLog, LogColumn } from '../flight-log/flight-log';
 
 /** What is needed to show a flight again, some twenty lines a second. */
 const REPLAY_COLUMNS = [
@@ -14,13 +14,13 @@ const REPLAY_COLUMNS = [
   'yaw',
   'pitch',
   'roll',
-] as const satisfies readonly TrackColumn[];
+] as const satisfies readonly LogColumn[];
 export type Replay = Readonly<Record<(typeof REPLAY_COLUMNS)[number], Float32Array>>;
 
 const HZ = 20;
 
 /** @param fromS @param toS part of the track to show */
-export function replayOf({ columns, length }: Track, fromS = -Infinity, toS = Infinity): Replay {
+export function replayOf({ columns, length }: FlightLog, fromS = -Infinity, toS = Infinity): Replay {
   const chosen: number[] = [];
   let next = -Infinity;
   for (let i = 0; i < length; i += 1) {

@@ -3,10 +3,10 @@ import { craftModel } from '../simulator/craft-model';
 import { drillOf, DRILLS } from '../drills/drills';
 import { practiceOf } from '../simulator/practice';
 import { flyDrill } from '../synthetic-pilot/fly-drill';
-import { type Sample, TrackWriter } from '../flight-log/flight-log';
-import { courseOf, MEASURED_DRILLS } from './exercises';
-import { beside, lengthOf, type Path, wayRound } from '../geometry/path';
-import { scoreLog, scoreTrack } from './score';
+import { type Sample, FlightLogWriter } from '../flight-log/flight-log';
+import { exerciseOf, MEASURED_DRILLS } from './exercises';
+import { offsetFromPath, lengthOf, type Path, wayRound } from '../geometry/path';
+import { scoreLog, scoreFlightLog } from './score';
 
 const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
 const half = (deg: number) => ((90 - deg) * Math.PI) / 360;
@@ -38,7 +38,7 @@ const line = (t: number, x: number, y: number, z: number, part: Partial<Sample> 
   ...part,
 });
 function written(lines: readonly Sample[]) {
-  const writer = new TrackWriter();
+  const writer = new FlightLogWriter();
   for (const each of lines) writer.add(each);
   return writer.track();
 }
@@ -63,10 +63,10 @@ test('every flown drill that the simulator is for is measured, begins where it i
   expect([...MEASURED_DRILLS].sort()).toEqual([...flown].sort());
   for (const id of flown) {
     for (const side of drillOf(id).sides.length > 0 ? drillOf(id).sides : [null]) {
-      const [course, setUp] = [courseOf(id, side)!, practiceOf(id, side, 'position-hold')!];
+      const [course, setUp] = [exerciseOf(id, side)!, practiceOf(id, side, 'position-hold')!];
       const { x, y, z, headingDeg } = setUp.start;
       const path = course.stages[0]!.path;
-      const at = beside(path, x, y, z, 0);
+      const at = offsetFromPath(path, x, y, z, 0);
       expect([id, side, Math.hypot(at.nearest[0] - x, at.nearest[1] - y, at.nearest[2] - z) < 2.5]).toEqual([
         id,
         side,
@@ -84,8 +84,8 @@ test('every flown drill that the simulator is for is measured, begins where it i
 });
 
 describe('a minute over the mark', () => {
-  const course = courseOf('tail-in-hover')!;
-  const score = (track: ReturnType<typeof hover>) => scoreTrack(track, course, CRAFT, []);
+  const course = exerciseOf('tail-in-hover')!;
+  const score = (track: ReturnType<typeof hover>) => scoreFlightLog(track, course, CRAFT, []);
 
   test('within a metre with position hold it is met', () => {
     const { met, over, values } = score(hover(62, (t) => ({ dx: 0.9 * Math.sin(t) })));
@@ -103,10 +103,10 @@ describe('a minute over the mark', () => {
   test('a fall is what went wrong, not what it cut short; a slide before it is', () => {
     const fallen = (of: typeof course, dx: number) => {
       const track = hover(20, (t) => ({ dx: t > 8 ? dx : 0 }));
-      return scoreTrack({ ...track, events: [{ is: 'crash', t: 20 }] }, of, CRAFT, []);
+      return scoreFlightLog({ ...track, events: [{ is: 'crash', t: 20 }] }, of, CRAFT, []);
     };
     // Brake to the mark, never set out: it also stopped short, but that is not what went wrong.
-    expect(fallen(courseOf('brake-to-mark')!, 0)).toMatchObject({
+    expect(fallen(exerciseOf('brake-to-mark')!, 0)).toMatchObject({
       met: false,
       over: 'crashed',
       wrong: { of: 'crash' },
@@ -133,7 +133,7 @@ describe('a minute over the mark', () => {
 });
 
 test('with the nose toward the pilot the same thumb pushes the other way: the first move is judged in the world', () => {
-  const course = courseOf('nose-in-hover')!;
+  const course = exerciseOf('nose-in-hover')!;
   // Hover, then the craft is to go to the pilot's right; with its nose toward the pilot that is roll to the
   // left.
   const flown = (roll: number) =>
@@ -151,7 +151,7 @@ test('with the nose toward the pilot the same thumb pushes the other way: the fi
       }),
     );
   const wrong = (roll: number) =>
-    scoreTrack(flown(roll), course, CRAFT, []).values.find((each) => each.of === 'wrong-moves')!.value;
+    scoreFlightLog(flown(roll), course, CRAFT, []).values.find((each) => each.of === 'wrong-moves')!.value;
   expect(wrong(-0.3)).toBe(0);
   expect(wrong(0.3)).toBe(1);
 });
@@ -166,7 +166,7 @@ test('what was flown live is judged the same from what was written down, surpris
   ]) {
     const { score, track } = flyDrill(CRAFT, id, null, 3.5, new Set(), 7);
     expect([id, score.over, score.met]).toEqual([id, 'finished', true]);
-    expect(scoreTrack(track, courseOf(id)!, CRAFT, [])).toEqual(score);
+    expect(scoreFlightLog(track, exerciseOf(id)!, CRAFT, [])).toEqual(score);
   }
 });
 
@@ -183,7 +183,12 @@ describe('paths', () => {
   });
   test('beside a line: how far along, how far off, and past its end', () => {
     const path: Path = { is: 'segment', from: [0, 6, 2], to: [0, 26, 2] };
-    expect(beside(path, 1, 16, 2)).toMatchObject({ alongM: 10, offM: 1, nearest: [0, 16, 2], bearingDeg: 0 });
-    expect(beside(path, 0, 30, 2).alongM).toBe(24);
+    expect(offsetFromPath(path, 1, 16, 2)).toMatchObject({
+      alongM: 10,
+      offM: 1,
+      nearest: [0, 16, 2],
+      bearingDeg: 0,
+    });
+    expect(offsetFromPath(path, 0, 30, 2).alongTrackM).toBe(24);
   });
 });

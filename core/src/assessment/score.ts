@@ -1,11 +1,11 @@
 import type { CraftModel } from '../simulator/craft-model';
 import type { Solid } from '../simulator/world';
-import { type Sample, sampleAt, type Track, type TrackEvent } from '../flight-log/flight-log';
-import type { Course, Standard } from './exercise';
-import { type Cut, holdsHeight, holdsPlace, type Measured } from './segment';
+import { type Sample, sampleAt, type FlightLog, type LogEvent } from '../flight-log/flight-log';
+import type { Exercise, ExerciseStandard } from './exercise';
+import { type Segment, holdsHeight, holdsPlace, type Measured } from './segment';
 import type { MeasureId } from './measure-facts';
 import { COMPARING, MEASURING } from './measures';
-import type { Beside } from '../geometry/path';
+import type { PathOffset } from '../geometry/path';
 import { type Over, Referee } from './referee';
 import { spectralArcLength } from './spectral-arc-length';
 
@@ -36,7 +36,7 @@ export interface Score {
 
 /** The parts of one flight through a drill. */
 export interface Parts {
-  readonly cuts: readonly Cut[];
+  readonly cuts: readonly Segment[];
   readonly over: Score['over'];
   /** The line after the last. */
   readonly next: number;
@@ -44,16 +44,16 @@ export interface Parts {
 
 /** Cuts a track into the parts of a drill, from a line on. */
 export function partsOf(
-  track: Track,
-  course: Course,
+  track: FlightLog,
+  course: Exercise,
   craft: CraftModel,
   solids: readonly Solid[],
   from = 0,
 ): Parts {
   const first = sampleAt(track, from);
   const referee = new Referee(course, craft, first, null);
-  const cuts: Cut[] = [];
-  let [samples, places, nextEvent]: [Sample[], Beside[], number] = [
+  const cuts: Segment[] = [];
+  let [samples, places, nextEvent]: [Sample[], PathOffset[], number] = [
     [],
     [],
     track.events.findIndex((each) => each.t >= first.t),
@@ -81,7 +81,7 @@ export function partsOf(
   let crashed = false;
   for (; i < track.length && !referee.over && !crashed; i += 1) {
     const s = sampleAt(track, i);
-    const happened: TrackEvent['is'][] = [];
+    const happened: LogEvent['is'][] = [];
     for (; nextEvent < track.events.length && track.events[nextEvent]!.t <= s.t; nextEvent += 1)
       happened.push(track.events[nextEvent]!.is);
     crashed = happened.includes('crash');
@@ -93,10 +93,10 @@ export function partsOf(
   return { cuts, over: crashed ? 'crashed' : (referee.over ?? 'stopped'), next: i };
 }
 
-const limitOf = (standard: Standard, held: boolean): number =>
+const limitOf = (standard: ExerciseStandard, held: boolean): number =>
   (standard.least ?? (held ? standard.mostWithHold : undefined) ?? standard.most)!;
 
-function judge(standard: Standard, cuts: readonly Cut[]): ScoredValue[] {
+function judge(standard: ExerciseStandard, cuts: readonly Segment[]): ScoredValue[] {
   const chosen = standard.in ? cuts.filter((cut) => standard.in!.includes(cut.index)) : cuts;
   const first = chosen[0]?.samples[0];
   if (!first || (standard.byHandOnly && holdsHeight(first))) return [];
@@ -117,7 +117,7 @@ function judge(standard: Standard, cuts: readonly Cut[]): ScoredValue[] {
     ...(standard.least === undefined ? [] : [one(true, standard.least)]),
     ...(standard.most === undefined
       ? []
-      : [one(false, limitOf({ ...standard, least: undefined } as Standard, held))]),
+      : [one(false, limitOf({ ...standard, least: undefined } as ExerciseStandard, held))]),
   ];
 }
 
@@ -125,7 +125,7 @@ const MOVEMENT_S = 1;
 const SMOOTHNESS_HZ = 25;
 
 /** How smoothly the lines and bends were flown: hovers have no movement to measure. */
-function smoothnessOf(cuts: readonly Cut[]): number | null {
+function smoothnessOf(cuts: readonly Segment[]): number | null {
   const arcs = cuts.flatMap(({ stage, samples }) => {
     const lasted = (samples.at(-1)?.t ?? 0) - (samples[0]?.t ?? 0);
     if (
@@ -145,7 +145,7 @@ function smoothnessOf(cuts: readonly Cut[]): number | null {
 }
 
 /** Judges the parts of one flight against the drill's standard. */
-export function scoreParts({ cuts, over }: Parts, { standards }: Course): Score {
+export function scoreParts({ cuts, over }: Parts, { standards }: Exercise): Score {
   const values = standards.flatMap((standard) => judge(standard, cuts));
   const [fromS, toS] = [cuts[0]?.samples[0]?.t ?? 0, cuts.at(-1)?.samples.at(-1)?.t ?? 0];
   const missed = values
@@ -175,9 +175,9 @@ export function scoreParts({ cuts, over }: Parts, { standards }: Course): Score 
 }
 
 /** Judges one flight through a drill, from a line of a track on. */
-export const scoreTrack = (
-  track: Track,
-  course: Course,
+export const scoreFlightLog = (
+  track: FlightLog,
+  course: Exercise,
   craft: CraftModel,
   solids: readonly Solid[],
 ): Score => scoreParts(partsOf(track, course, craft, solids), course);
@@ -191,8 +191,8 @@ const NEAR_START_UP_M = 1.5;
  * only where it is all there is.
  */
 export function scoreLog(
-  track: Track,
-  course: Course,
+  track: FlightLog,
+  course: Exercise,
   craft: CraftModel,
   solids: readonly Solid[],
 ): readonly Score[] {

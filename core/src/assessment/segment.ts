@@ -1,22 +1,22 @@
 import type { CraftModel } from '../simulator/craft-model';
 import type { Solid } from '../simulator/world';
-import { headingOf, type Sample, type TrackEvent, turned } from '../flight-log/flight-log';
-import type { Course, Stage } from './exercise';
-import type { Beside } from '../geometry/path';
+import { headingOf, type Sample, type LogEvent, turned } from '../flight-log/flight-log';
+import type { Exercise, Stage } from './exercise';
+import type { PathOffset } from '../geometry/path';
 import { clockwiseOf, noseWanted, pilotAt } from './referee';
 
 /** A part of a flight that one part of the drill was flown in, with what its measures need. */
-export interface Cut {
+export interface Segment {
   readonly stage: Stage;
   readonly index: number;
   /** All lines, and where each lay beside the path. */
   readonly samples: readonly Sample[];
-  readonly beside: readonly Beside[];
+  readonly beside: readonly PathOffset[];
   /** Place in `samples` from which it is measured. */
   readonly from: number;
-  readonly events: readonly TrackEvent[];
+  readonly events: readonly LogEvent[];
   readonly craft: CraftModel;
-  readonly course: Course;
+  readonly course: Exercise;
   readonly solids: readonly Solid[];
   /** Begun to fly at this s. */
   readonly startS: number;
@@ -33,7 +33,7 @@ export const holdsPlace = (s: Sample): boolean => s.mode === 3 && s.hold === 1;
 export const holdsHeight = (s: Sample): boolean => s.mode >= 2;
 
 /** Error of the nose against what the part asks, degrees; 0 where it does not matter. */
-export function noseError(cut: Cut, i: number): number {
+export function noseError(cut: Segment, i: number): number {
   const [s, at] = [cut.samples[i]!, cut.beside[i]!];
   const wanted = noseWanted(
     cut.stage.nose,

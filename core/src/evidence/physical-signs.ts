@@ -8,7 +8,7 @@ import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
 import { attitudeRange, detectionRange, oneMinuteOfArc } from '../reconstruct/sight-range';
 import { stoppingDistance } from '../reconstruct/stopping-distance';
 import { turnFold, WASH_INDEX_LIMIT } from '../reconstruct/turn-fold';
-import { washPlace } from '../reconstruct/vortex-ring-state';
+import { vortexRingState } from '../reconstruct/vortex-ring-state';
 import type { Answers, Judged } from './question';
 import type { Sign } from './sign';
 
@@ -94,7 +94,7 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
       const straight = known.choices['travel'] === 'straight-down';
       const speed = known.numbers['speed_mps']?.value;
       const forward = straight ? 0 : Math.sqrt(Math.max(0, (speed ?? 0) ** 2 - descent.value ** 2));
-      return overJudged(descent, (value) => washPlace(value, forward, inducedOf(craft)).trouble);
+      return overJudged(descent, (value) => vortexRingState(value, forward, inducedOf(craft)).trouble);
     },
   },
   {

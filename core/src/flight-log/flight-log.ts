@@ -1,11 +1,11 @@
-import { FLYING_MODES, type FlyingMode } from '../simulator/control/control';
+import { PILOTED_MODES, type PilotedMode } from '../simulator/control/control';
 import { SPEED_SETTINGS, type SpeedSetting } from '../vocabulary/craft-facts';
 
 /**
  * What is written down of a flight, in this order. World axes x east, y north, z up from the pilot's feet;
  * attitude body to world; sticks −1 to 1.
  */
-export const TRACK_COLUMNS = [
+export const LOG_COLUMNS = [
   't',
   'x',
   'y',
@@ -30,20 +30,20 @@ export const TRACK_COLUMNS = [
   'windY',
   'windZ',
 ] as const;
-export type TrackColumn = (typeof TRACK_COLUMNS)[number];
+export type LogColumn = (typeof LOG_COLUMNS)[number];
 
 /**
  * One line of a track. Numbers in SI units; mode and setting as places in their lists; relative and hold 1 or
  * 0; battery 0 to 1; wind NaN where nobody knows it.
  */
-export type Sample = Readonly<Record<TrackColumn, number>>;
+export type Sample = Readonly<Record<LogColumn, number>>;
 
 /** Something that happened in a flight, s from its beginning. */
-export interface TrackEvent {
+export interface LogEvent {
   readonly t: number;
-  readonly is: TrackEventName;
+  readonly is: LogEventName;
 }
-export const TRACK_EVENTS = [
+export const LOG_EVENTS = [
   'call',
   'answer',
   'hold-lost',
@@ -56,24 +56,24 @@ export const TRACK_EVENTS = [
   'crash',
   'landed',
 ] as const;
-export type TrackEventName = (typeof TRACK_EVENTS)[number];
+export type LogEventName = (typeof LOG_EVENTS)[number];
 
 /** A flight written down, column by column. */
-export interface Track {
+export interface FlightLog {
   readonly length: number;
-  readonly columns: Readonly<Record<TrackColumn, Float64Array>>;
-  readonly events: readonly TrackEvent[];
+  readonly columns: Readonly<Record<LogColumn, Float64Array>>;
+  readonly events: readonly LogEvent[];
 }
 
 /** Lines a second that a recorder writes. */
-export const TRACK_HZ = 100;
+export const LOG_HZ = 100;
 
-export const modeIndex = (mode: FlyingMode): number => FLYING_MODES.indexOf(mode);
-export const modeAt = (sample: Sample): FlyingMode => FLYING_MODES[sample.mode] ?? 'position-hold';
+export const modeIndex = (mode: PilotedMode): number => PILOTED_MODES.indexOf(mode);
+export const modeAt = (sample: Sample): PilotedMode => PILOTED_MODES[sample.mode] ?? 'position-hold';
 export const settingIndex = (setting: SpeedSetting): number => SPEED_SETTINGS.indexOf(setting);
 export const settingAt = (sample: Sample): SpeedSetting => SPEED_SETTINGS[sample.setting] ?? 'normal';
 
-function lineOf(c: Readonly<Record<TrackColumn, Float64Array>>, i: number): Sample {
+function lineOf(c: Readonly<Record<LogColumn, Float64Array>>, i: number): Sample {
   return {
     t: c.t[i]!,
     x: c.x[i]!,
@@ -102,18 +102,18 @@ function lineOf(c: Readonly<Record<TrackColumn, Float64Array>>, i: number): Samp
 }
 
 /** Line `i` of a track. */
-export const sampleAt = ({ columns }: Track, i: number): Sample => lineOf(columns, i);
+export const sampleAt = ({ columns }: FlightLog, i: number): Sample => lineOf(columns, i);
 
 /** A track being written. */
-export class TrackWriter {
+export class FlightLogWriter {
   private room = 2_000;
   private count = 0;
-  private columns = TrackWriter.columns(this.room);
-  private readonly happened: TrackEvent[] = [];
+  private columns = FlightLogWriter.columns(this.room);
+  private readonly happened: LogEvent[] = [];
 
-  private static columns(room: number): Record<TrackColumn, Float64Array> {
-    return Object.fromEntries(TRACK_COLUMNS.map((column) => [column, new Float64Array(room)])) as Record<
-      TrackColumn,
+  private static columns(room: number): Record<LogColumn, Float64Array> {
+    return Object.fromEntries(LOG_COLUMNS.map((column) => [column, new Float64Array(room)])) as Record<
+      LogColumn,
       Float64Array
     >;
   }
@@ -125,11 +125,11 @@ export class TrackWriter {
   add(sample: Sample): void {
     if (this.count === this.room) {
       this.room *= 2;
-      const wider = TrackWriter.columns(this.room);
-      for (const column of TRACK_COLUMNS) wider[column].set(this.columns[column]);
+      const wider = FlightLogWriter.columns(this.room);
+      for (const column of LOG_COLUMNS) wider[column].set(this.columns[column]);
       this.columns = wider;
     }
-    for (const column of TRACK_COLUMNS) this.columns[column][this.count] = sample[column];
+    for (const column of LOG_COLUMNS) this.columns[column][this.count] = sample[column];
     this.count += 1;
   }
 
@@ -138,18 +138,18 @@ export class TrackWriter {
     return lineOf(this.columns, i);
   }
 
-  happens(is: TrackEventName, t: number): void {
+  happens(is: LogEventName, t: number): void {
     this.happened.push({ t, is });
   }
 
   /** What is written so far. The columns are views: they do not grow, and are not copied. */
-  track(): Track {
+  track(): FlightLog {
     return {
       length: this.count,
       events: [...this.happened],
       columns: Object.fromEntries(
-        TRACK_COLUMNS.map((column) => [column, this.columns[column].subarray(0, this.count)]),
-      ) as unknown as Record<TrackColumn, Float64Array>,
+        LOG_COLUMNS.map((column) => [column, this.columns[column].subarray(0, this.count)]),
+      ) as unknown as Record<LogColumn, Float64Array>,
     };
   }
 }

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import { craftModel } from '../simulator/craft-model';
-import { courseOf } from '../assessment/exercises';
-import { scoreLog, scoreTrack } from '../assessment/score';
+import { exerciseOf } from '../assessment/exercises';
+import { scoreLog, scoreFlightLog } from '../assessment/score';
 import { flyDrill } from '../synthetic-pilot/fly-drill';
 import { flightLogCsv, FlightLogReader } from './reading';
-import { TRACK_COLUMNS } from './flight-log';
+import { LOG_COLUMNS } from './flight-log';
 
 const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
 const FLOWN = flyDrill(CRAFT, 'release-drill', null, 3, new Set(), 3);
@@ -36,13 +36,13 @@ const withCell = (row: number, title: string, value: string): string => {
 test('a flight saved and loaded is the same flight, to a millionth, and is scored the same', () => {
   const back = read(CSV);
   expect(back.length).toBe(FLOWN.track.length);
-  for (const column of TRACK_COLUMNS)
+  for (const column of LOG_COLUMNS)
     back.columns[column].forEach((value, i) => {
       if (Math.abs(value - FLOWN.track.columns[column][i]!) > 1e-6)
         throw new Error(`${column} differs in line ${i}`);
     });
   expect(back.events.map((each) => each.is)).toEqual(FLOWN.track.events.map((each) => each.is));
-  const again = scoreTrack(back, courseOf('release-drill')!, CRAFT, []);
+  const again = scoreFlightLog(back, exerciseOf('release-drill')!, CRAFT, []);
   expect([again.met, again.over]).toEqual([FLOWN.score.met, FLOWN.score.over]);
 });
 
@@ -109,6 +109,6 @@ test('places in feet under a header that says metres are found out by the speeds
 });
 
 test('a rep is found in a longer log', () =>
-  expect(scoreLog(FLOWN.track, courseOf('release-drill')!, CRAFT, [])[0]).toMatchObject({
+  expect(scoreLog(FLOWN.track, exerciseOf('release-drill')!, CRAFT, [])[0]).toMatchObject({
     met: FLOWN.score.met,
   }));

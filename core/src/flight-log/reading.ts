@@ -1,21 +1,21 @@
-import { FLYING_MODES } from '../simulator/control/control';
+import { PILOTED_MODES } from '../simulator/control/control';
 import { SPEED_SETTINGS } from '../vocabulary/craft-facts';
 import {
   type Sample,
   sampleAt,
-  type Track,
-  TRACK_EVENTS,
-  type TrackColumn,
-  type TrackEventName,
-  TrackWriter,
+  type FlightLog,
+  LOG_EVENTS,
+  type LogColumn,
+  type LogEventName,
+  FlightLogWriter,
 } from './flight-log';
 
 /**
  * One column of an open flight log: its name in the header with the unit in brackets, and whether a log must
  * have it.
  */
-interface LogColumn {
-  readonly column: TrackColumn;
+interface FileColumn {
+  readonly column: LogColumn;
   readonly name: string;
   readonly unit: string | null;
   readonly needed: boolean;
@@ -25,7 +25,7 @@ interface LogColumn {
   readonly words?: readonly string[];
 }
 
-const number = (column: TrackColumn, name: string, unit: string, most: number): LogColumn => ({
+const number = (column: LogColumn, name: string, unit: string, most: number): FileColumn => ({
   column,
   name,
   unit,
@@ -34,13 +34,13 @@ const number = (column: TrackColumn, name: string, unit: string, most: number): 
   most,
 });
 const optional = (
-  column: TrackColumn,
+  column: LogColumn,
   name: string,
   unit: string,
   most: number,
   otherwise: number,
-): LogColumn => ({ column, name, unit, needed: false, otherwise, most });
-const word = (column: TrackColumn, name: string, words: readonly string[], otherwise: string): LogColumn => ({
+): FileColumn => ({ column, name, unit, needed: false, otherwise, most });
+const word = (column: LogColumn, name: string, words: readonly string[], otherwise: string): FileColumn => ({
   column,
   name,
   unit: null,
@@ -54,7 +54,7 @@ const word = (column: TrackColumn, name: string, words: readonly string[], other
  * The columns of a log. East, north and up are from where the pilot stands; attitude turns body axes (ahead,
  * left, up) into them. SI units.
  */
-const LOG_COLUMNS: readonly LogColumn[] = [
+const FILE_COLUMNS: readonly FileColumn[] = [
   number('t', 'time', 's', 86_400),
   number('x', 'east', 'm', 10_000),
   number('y', 'north', 'm', 10_000),
@@ -70,7 +70,7 @@ const LOG_COLUMNS: readonly LogColumn[] = [
   number('yaw', 'yaw', '1', 1.05),
   number('pitch', 'pitch', '1', 1.05),
   number('roll', 'roll', '1', 1.05),
-  word('mode', 'mode', FLYING_MODES, 'position-hold'),
+  word('mode', 'mode', PILOTED_MODES, 'position-hold'),
   word('setting', 'setting', SPEED_SETTINGS, 'normal'),
   optional('relative', 'pilot_relative', '1', 1, 0),
   optional('hold', 'hold', '1', 1, 1),
@@ -80,7 +80,7 @@ const LOG_COLUMNS: readonly LogColumn[] = [
   optional('windZ', 'wind_up', 'm/s', 150, NaN),
 ];
 const EVENT = 'event';
-const titleOf = ({ name, unit }: LogColumn): string => (unit === null ? name : `${name} [${unit}]`);
+const titleOf = ({ name, unit }: FileColumn): string => (unit === null ? name : `${name} [${unit}]`);
 
 const LOG_HZ = { least: 50, most: 200 } as const;
 /** A gap longer than this cannot be judged over, s. */
@@ -109,8 +109,8 @@ const SIX = 1e6;
 const short = (value: number): string => (Number.isNaN(value) ? '' : String(Math.round(value * SIX) / SIX));
 
 /** A track as an open flight log. Lines that begin with # are remarks. */
-export function flightLogCsv(track: Track, remarks: readonly string[] = []): string {
-  const lines = [...remarks.map((remark) => `# ${remark}`), [...LOG_COLUMNS.map(titleOf), EVENT].join(',')];
+export function flightLogCsv(track: FlightLog, remarks: readonly string[] = []): string {
+  const lines = [...remarks.map((remark) => `# ${remark}`), [...FILE_COLUMNS.map(titleOf), EVENT].join(',')];
   let event = 0;
   for (let i = 0; i < track.length; i += 1) {
     const s = sampleAt(track, i);
@@ -119,7 +119,7 @@ export function flightLogCsv(track: Track, remarks: readonly string[] = []): str
       names.push(track.events[event]!.is);
     lines.push(
       [
-        ...LOG_COLUMNS.map(({ column, words }) => (words ? (words[s[column]] ?? '') : short(s[column]))),
+        ...FILE_COLUMNS.map(({ column, words }) => (words ? (words[s[column]] ?? '') : short(s[column]))),
         names.join(' '),
       ].join(','),
     );
@@ -129,14 +129,14 @@ export function flightLogCsv(track: Track, remarks: readonly string[] = []): str
 
 interface Found {
   readonly at: number;
-  readonly is: LogColumn;
+  readonly is: FileColumn;
 }
 
 /** Reads an open flight log row by row. Give it every row in order, then ask for the track. */
 export class FlightLogReader {
   private found: readonly Found[] | null = null;
   private eventAt = -1;
-  private readonly writer = new TrackWriter();
+  private readonly writer = new FlightLogWriter();
   private lastS = -Infinity;
   private moved = 0;
   private flown = 0;
@@ -155,25 +155,25 @@ export class FlightLogReader {
         line,
       );
     const values = Object.fromEntries(
-      LOG_COLUMNS.map(({ column, otherwise }) => [column, otherwise]),
-    ) as Record<TrackColumn, number>;
+      FILE_COLUMNS.map(({ column, otherwise }) => [column, otherwise]),
+    ) as Record<LogColumn, number>;
     for (const { at, is } of this.found) values[is.column] = this.value(cells[at], is, line);
     this.check(values, line);
     this.writer.add(values);
     const events = this.eventAt < 0 ? '' : (cells[this.eventAt] ?? '').trim();
     for (const name of events === '' ? [] : events.split(/\s+/)) {
-      if (!(TRACK_EVENTS as readonly string[]).includes(name))
+      if (!(LOG_EVENTS as readonly string[]).includes(name))
         throw new FlightLogError(
-          `"${name.slice(0, MOST_SHOWN)}" is not an event: one of ${TRACK_EVENTS.join(', ')}.`,
+          `"${name.slice(0, MOST_SHOWN)}" is not an event: one of ${LOG_EVENTS.join(', ')}.`,
           line,
           EVENT,
         );
-      this.writer.happens(name as TrackEventName, values.t);
+      this.writer.happens(name as LogEventName, values.t);
     }
   }
 
   /** @throws FlightLogError when what was read is no flight */
-  track(): Track {
+  track(): FlightLog {
     if (!this.found)
       throw new FlightLogError('the file is empty: a log begins with a line that names its columns.', null);
     const track = this.writer.track();
@@ -209,7 +209,7 @@ export class FlightLogReader {
         this.eventAt = at;
         return;
       }
-      const is = LOG_COLUMNS.find((each) => each.name === name);
+      const is = FILE_COLUMNS.find((each) => each.name === name);
       if (!is) return;
       if (is.unit !== null && unit !== is.unit)
         throw new FlightLogError(
@@ -225,7 +225,7 @@ export class FlightLogReader {
         );
       found.push({ at, is });
     });
-    const missing = LOG_COLUMNS.filter((each) => each.needed && !found.some(({ is }) => is === each)).map(
+    const missing = FILE_COLUMNS.filter((each) => each.needed && !found.some(({ is }) => is === each)).map(
       titleOf,
     );
     if (missing.length > 0)
@@ -236,7 +236,7 @@ export class FlightLogReader {
     this.found = found;
   }
 
-  private value(cell: string | undefined, is: LogColumn, line: number): number {
+  private value(cell: string | undefined, is: FileColumn, line: number): number {
     const text = (cell ?? '').trim();
     if (is.words) {
       const at = text === '' ? is.otherwise : is.words.indexOf(text);
@@ -284,13 +284,13 @@ export class FlightLogReader {
         throw new FlightLogError(
           'time does not go on: each line must be later than the one before.',
           line,
-          titleOf(LOG_COLUMNS[0]!),
+          titleOf(FILE_COLUMNS[0]!),
         );
       if (step > GAP_S)
         throw new FlightLogError(
           `${step.toFixed(2)} s are missing before it: a flight cannot be judged over a gap. Cut the log there.`,
           line,
-          titleOf(LOG_COLUMNS[0]!),
+          titleOf(FILE_COLUMNS[0]!),
         );
       const before = this.writer.line(length - 1);
       this.moved += Math.hypot(s.x - before.x, s.y - before.y, s.z - before.z);

@@ -10,19 +10,19 @@ import {
   modeAt,
   type Sample,
   settingAt,
-  type Track,
+  type FlightLog,
   turned,
 } from '../flight-log/flight-log';
-import { type Cut, deflection, handsOff, pushOf } from '../assessment/segment';
+import { type Segment, deflection, handsOff, pushOf } from '../assessment/segment';
 import { reversals } from '../assessment/measures';
-import type { Hands } from '../assessment/exercise';
+import type { ControlAids } from '../assessment/exercise';
 import { bearing } from '../geometry/path';
 import { pilotAt, speedOver, washTrouble } from '../assessment/referee';
 
 /** What a flight tells of how it went wrong, and from where. */
 export interface ReadFrom {
-  readonly track: Track;
-  readonly cuts: readonly Cut[];
+  readonly track: FlightLog;
+  readonly cuts: readonly Segment[];
   /** The moment it went wrong, s. */
   readonly atS: number;
   readonly ended: Ended;
@@ -54,7 +54,7 @@ const angleBetween = (ax: number, ay: number, bx: number, by: number): number =>
 class Look {
   readonly window: readonly Sample[];
   readonly last: Sample;
-  readonly cut: Cut | null;
+  readonly cut: Segment | null;
   constructor(readonly from: ReadFrom) {
     const { cuts, atS } = from;
     const all = cuts.flatMap((cut) => cut.samples);
@@ -86,7 +86,7 @@ class Look {
   }
 }
 
-function wanted(cut: Cut, s: Sample): readonly [number, number] | null {
+function wanted(cut: Segment, s: Sample): readonly [number, number] | null {
   const { path } = cut.stage;
   if (path.is === 'segment') return [0.5 * (path.to[0] - s.x) - s.vx, 0.5 * (path.to[1] - s.y) - s.vy];
   if (path.is === 'point') return [0.5 * (path.at[0] - s.x) - s.vx, 0.5 * (path.at[1] - s.y) - s.vy];
@@ -94,7 +94,7 @@ function wanted(cut: Cut, s: Sample): readonly [number, number] | null {
 }
 
 /** Hands that do what the part asks for, wherever that takes it. */
-const WITHOUT_A_WAY: ReadonlySet<Hands> = new Set<Hands>([
+const WITHOUT_A_WAY: ReadonlySet<ControlAids> = new Set<ControlAids>([
   'off',
   'stop',
   'sink',
@@ -110,7 +110,7 @@ interface Moved {
 }
 
 /** The first plain push of a part, and how it went against what was wanted there. */
-function firstMoveIn(cut: Cut, untilS: number): Moved | null {
+function firstMoveIn(cut: Segment, untilS: number): Moved | null {
   // Only where the path says where to go.
   if (cut.stage.path.is === 'arc' || WITHOUT_A_WAY.has(cut.stage.hands)) return null;
   let rested = true;
@@ -151,7 +151,7 @@ function correctionEffect(look: Look): string | null {
     const { path } = cut.stage;
     return path.is === 'point'
       ? Math.hypot(s.x - path.at[0], s.y - path.at[1])
-      : (cut.beside[cut.samples.indexOf(s)]?.offM ?? 0);
+      : (cut.beside[cut.samples.indexOf(s)]?.crossTrackM ?? 0);
   };
   const inCut = window.filter((s) => s.t >= cut.samples[0]!.t);
   if (inCut.length < 10) return null;

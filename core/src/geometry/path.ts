@@ -1,33 +1,33 @@
 /** A place in world axes, m: x east, y north, z up; the pilot stands at 0, 0. */
-export type Place = readonly [number, number, number];
+export type PathPoint = readonly [number, number, number];
 
 /** What a part of a drill is flown along. */
 export type Path =
-  | { readonly is: 'point'; readonly at: Place }
-  | { readonly is: 'segment'; readonly from: Place; readonly to: Place }
+  | { readonly is: 'point'; readonly at: PathPoint }
+  | { readonly is: 'segment'; readonly from: PathPoint; readonly to: PathPoint }
   /**
    * Round a centre, from a bearing seen from it (clockwise from north) through so many degrees, clockwise
    * positive.
    */
   | {
       readonly is: 'arc';
-      readonly centre: Place;
+      readonly centre: PathPoint;
       readonly radiusM: number;
       readonly fromDeg: number;
       readonly sweepDeg: number;
     };
 
 /** Where something lies beside a path. */
-export interface Beside {
+export interface PathOffset {
   /**
    * Along it from its beginning, m; before it negative, beyond it more than its length. On an arc, of the way
    * already come round.
    */
-  readonly alongM: number;
+  readonly alongTrackM: number;
   /** To the side, over the ground, m. */
-  readonly offM: number;
+  readonly crossTrackM: number;
   /** The nearest place on it. */
-  readonly nearest: Place;
+  readonly nearest: PathPoint;
   /** Which way it runs there, as a bearing. */
   readonly bearingDeg: number;
 }
@@ -42,10 +42,15 @@ export function lengthOf(path: Path): number {
 }
 
 /** @param wayRoundDeg how far round an arc the craft has come, from `fromDeg`, in the way of the arc */
-export function beside(path: Path, x: number, y: number, z: number, wayRoundDeg = 0): Beside {
+export function offsetFromPath(path: Path, x: number, y: number, z: number, wayRoundDeg = 0): PathOffset {
   switch (path.is) {
     case 'point':
-      return { alongM: 0, offM: Math.hypot(x - path.at[0], y - path.at[1]), nearest: path.at, bearingDeg: 0 };
+      return {
+        alongTrackM: 0,
+        crossTrackM: Math.hypot(x - path.at[0], y - path.at[1]),
+        nearest: path.at,
+        bearingDeg: 0,
+      };
     case 'segment': {
       const { from, to } = path;
       const d = [to[0] - from[0], to[1] - from[1], to[2] - from[2]] as const;
@@ -53,21 +58,21 @@ export function beside(path: Path, x: number, y: number, z: number, wayRoundDeg 
       const alongM =
         length === 0 ? 0 : ((x - from[0]) * d[0] + (y - from[1]) * d[1] + (z - from[2]) * d[2]) / length;
       const share = length === 0 ? 0 : Math.min(1, Math.max(0, alongM / length));
-      const nearest: Place = [from[0] + share * d[0], from[1] + share * d[1], from[2] + share * d[2]];
+      const nearest: PathPoint = [from[0] + share * d[0], from[1] + share * d[1], from[2] + share * d[2]];
       const level = Math.hypot(d[0], d[1]);
       const offM =
         level < 1e-6
           ? Math.hypot(x - from[0], y - from[1])
           : Math.abs((x - from[0]) * d[1] - (y - from[1]) * d[0]) / level;
-      return { alongM, offM, nearest, bearingDeg: bearing(d[0], d[1]) };
+      return { alongTrackM: alongM, crossTrackM: offM, nearest, bearingDeg: bearing(d[0], d[1]) };
     }
     case 'arc': {
       const { centre, radiusM, fromDeg, sweepDeg } = path;
       const around = fromDeg + Math.sign(sweepDeg) * wayRoundDeg;
       const [dx, dy] = [Math.sin(around * DEGREE), Math.cos(around * DEGREE)];
       return {
-        alongM: radiusM * wayRoundDeg * DEGREE,
-        offM: Math.abs(Math.hypot(x - centre[0], y - centre[1]) - radiusM),
+        alongTrackM: radiusM * wayRoundDeg * DEGREE,
+        crossTrackM: Math.abs(Math.hypot(x - centre[0], y - centre[1]) - radiusM),
         nearest: [centre[0] + radiusM * dx, centre[1] + radiusM * dy, centre[2]],
         bearingDeg: around + 90 * Math.sign(sweepDeg),
       };

@@ -14,7 +14,7 @@ import { failsafeFor, returnHeight } from './return-height';
 import { attitudeRange, detectionRange, oneMinuteOfArc } from './sight-range';
 import { fastestThatStops, stoppingDistance } from './stopping-distance';
 import { turnFold, washIndex } from './turn-fold';
-import { washPlace } from './vortex-ring-state';
+import { vortexRingState } from './vortex-ring-state';
 import { beaufort, windAtHeight } from './wind-at-height';
 import { alongTrack } from './wind-triangle';
 
@@ -75,7 +75,7 @@ describe('the map of wash states (Leishman ch. 2 and 12)', () => {
     [2.4, 0, 'windmill'],
     [-1, 0, 'clean'],
   ] as const)('descent %d v_h, forward %d v_h: %s', (descent, forward, state) => {
-    expect(washPlace(descent * 5, forward * 5, 5).state).toBe(state);
+    expect(vortexRingState(descent * 5, forward * 5, 5).state).toBe(state);
   });
 
   test('faster forward never makes it worse, and nothing jumps at the edge', () => {
@@ -84,9 +84,9 @@ describe('the map of wash states (Leishman ch. 2 and 12)', () => {
         fc.double({ min: 0, max: 15, noNaN: true }),
         fc.double({ min: 0, max: 15, noNaN: true }),
         (descent, forward) => {
-          const here = washPlace(descent, forward, 5).trouble;
-          expect(washPlace(descent, forward + 0.5, 5).trouble).toBeLessThanOrEqual(here + 1e-12);
-          expect(Math.abs(washPlace(descent + 0.001, forward, 5).trouble - here)).toBeLessThan(0.005);
+          const here = vortexRingState(descent, forward, 5).trouble;
+          expect(vortexRingState(descent, forward + 0.5, 5).trouble).toBeLessThanOrEqual(here + 1e-12);
+          expect(Math.abs(vortexRingState(descent + 0.001, forward, 5).trouble - here)).toBeLessThan(0.005);
         },
       ),
     );

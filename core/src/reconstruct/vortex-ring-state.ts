@@ -1,20 +1,20 @@
 import { within } from './valid';
 
-export const WASH_STATES = ['clean', 'own-wash', 'edge', 'windmill'] as const;
-export type WashState = (typeof WASH_STATES)[number];
+export const VORTEX_RING_STATES = ['clean', 'own-wash', 'edge', 'windmill'] as const;
+export type VortexRingState = (typeof VORTEX_RING_STATES)[number];
 
-export interface WashPlace {
+export interface VortexRingPlace {
   /** Descent over hover induced velocity. */
   readonly descentShare: number;
   /** Speed across the disc over hover induced velocity. */
   readonly forwardShare: number;
   /** 0 in clean air to 1 in the middle of the trouble, smooth across the edge, where it is ½. */
   readonly trouble: number;
-  readonly state: WashState;
+  readonly state: VortexRingState;
 }
 
 /** Middle and half-width of the region, as shares of the hover induced velocity. */
-export const WASH_REGION = { descentMiddle: 1, descentHalf: 0.5, forwardEdge: 1 } as const;
+export const VORTEX_RING_REGION = { descentMiddle: 1, descentHalf: 0.5, forwardEdge: 1 } as const;
 const EDGE_WIDTH = 0.15;
 const WINDMILL_FROM = 2;
 
@@ -30,16 +30,16 @@ const WINDMILL_FROM = 2;
  * @param inducedMps hover induced velocity, 0.5 to 40 m/s
  * @throws RangeError outside these
  */
-export function washPlace(descentMps: number, forwardMps: number, inducedMps: number): WashPlace {
+export function vortexRingState(descentMps: number, forwardMps: number, inducedMps: number): VortexRingPlace {
   within('Hover induced velocity', inducedMps, 0.5, 40, 'm/s');
   const descentShare = within('Descent', descentMps, -50, 100, 'm/s') / inducedMps;
   const forwardShare = within('Forward speed', forwardMps, 0, 100, 'm/s') / inducedMps;
   const away = Math.hypot(
-    (descentShare - WASH_REGION.descentMiddle) / WASH_REGION.descentHalf,
-    forwardShare / WASH_REGION.forwardEdge,
+    (descentShare - VORTEX_RING_REGION.descentMiddle) / VORTEX_RING_REGION.descentHalf,
+    forwardShare / VORTEX_RING_REGION.forwardEdge,
   );
   const trouble = 1 / (1 + Math.exp((away - 1) / EDGE_WIDTH));
-  let state: WashState = 'clean';
+  let state: VortexRingState = 'clean';
   if (trouble >= 0.75) state = 'own-wash';
   else if (trouble >= 0.25) state = 'edge';
   else if (descentShare >= WINDMILL_FROM && forwardShare < 1) state = 'windmill';

@@ -1,6 +1,6 @@
 import { type InferType, mixed, object } from 'yup';
 import { SIDES } from '../drills/drill';
-import { FLYING_MODES } from '../simulator/control/control';
+import { PILOTED_MODES } from '../simulator/control/control';
 import { FAILSAFES } from '../reconstruct/return-height';
 import { SURROUNDINGS } from '../simulator/surroundings';
 import {
@@ -32,7 +32,7 @@ const onOff = (label: string) =>
 /** How a drill is set up, as it stands in a link. What a link leaves out is as the drill has it. */
 export const practiceLinkShape = object({
   side: choiceOrNone('Side', SIDES),
-  mode: choiceOrNone('Mode', FLYING_MODES),
+  mode: choiceOrNone('Mode', PILOTED_MODES),
   setting: choiceOrNone('Speed setting', SPEED_SETTINGS),
   wind: quantityOrNone('Wind', 0, MOST_PRACTICE_WIND_MPS, 'm/s'),
   gusts: choiceOrNone('Gusts', GUSTS),

@@ -1,11 +1,11 @@
 import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
-import { courseOf } from '../assessment/exercises';
-import { Rep } from '../assessment/rep';
+import { exerciseOf } from '../assessment/exercises';
+import { RepFlight } from '../assessment/rep';
 import { leanOf } from '../flight-log/flight-log';
 import { STILL } from './gusts-dryden';
-import { CENTRED, type ModeNow, type StickNow } from './control/control';
+import { CENTRED, type ModeNow, type StickPosition } from './control/control';
 import { craftModel } from './craft-model';
-import { Flight, STEP_S } from './simulated-flight';
+import { SimulatedFlight, PHYSICS_STEP_S } from './simulated-flight';
 import { practiceOf } from './practice';
 import { heedSensors } from './sensors';
 import { SURROUNDINGS, surroundingsOf } from './surroundings';
@@ -26,10 +26,15 @@ describe('obstacle sensors of small craft', () => {
     setting: 'normal' | 'fast',
     hold = true,
   ) {
-    const flight = new Flight(CRAFT, { solids, wind: STILL }, { x: 0, y: 5, z: 5, headingDeg: 0 }, 1);
-    const asked: StickNow = { ...CENTRED, pitch: 0.4 };
+    const flight = new SimulatedFlight(
+      CRAFT,
+      { solids, wind: STILL },
+      { x: 0, y: 5, z: 5, headingDeg: 0 },
+      1,
+    );
+    const asked: StickPosition = { ...CENTRED, pitch: 0.4 };
     let sticks = asked;
-    for (let i = 0; i < 15 / STEP_S && !flight.ended; i += 1) {
+    for (let i = 0; i < 15 / PHYSICS_STEP_S && !flight.ended; i += 1) {
       if (i % 5 === 0)
         ({ sticks } = heedSensors(
           flight.body,
@@ -65,9 +70,9 @@ describe('obstacle sensors of small craft', () => {
 describe('what the craft does by itself', () => {
   const setUp = practiceOf('return-takeover', null, 'position-hold')!;
   const rep = (solids: readonly Solid[] = [], onLinkLoss: 'return' | 'hover' | 'descend' = 'return') =>
-    new Rep({
+    new RepFlight({
       craft: CRAFT,
-      course: courseOf('tail-in-hover')!,
+      course: exerciseOf('tail-in-hover')!,
       scene: { solids, wind: STILL },
       start: { ...setUp.start, z: 6 },
       seed: 3,
@@ -78,7 +83,7 @@ describe('what the craft does by itself', () => {
     const free = rep();
     free.goHome();
     let highest = 0;
-    for (let i = 0; i < 90 / STEP_S && !free.flight.landed; i += 1) {
+    for (let i = 0; i < 90 / PHYSICS_STEP_S && !free.flight.landed; i += 1) {
       free.step(CENTRED, HELD);
       highest = Math.max(highest, free.flight.body.pz);
       if (free.flight.body.pz < 14 && free.flight.timeS < 3)
@@ -91,20 +96,20 @@ describe('what the craft does by itself', () => {
       { solid: 'box', x: 0, y: 34, z: 10, alongM: 8, acrossM: 8, highM: 0.2, turnedDeg: 0 },
     ]);
     roofed.goHome();
-    for (let i = 0; i < 20 / STEP_S && !roofed.flight.ended; i += 1) roofed.step(CENTRED, HELD);
+    for (let i = 0; i < 20 / PHYSICS_STEP_S && !roofed.flight.ended; i += 1) roofed.step(CENTRED, HELD);
     expect(roofed.flight.ended?.how).toBe('solid');
   });
   test('a lost link does what was set, and the sticks count again when it is back', () => {
     const [hovers, lands] = [rep([], 'hover'), rep([], 'descend')];
     for (const each of [hovers, lands]) {
       each.loseLink(true);
-      for (let i = 0; i < 25 / STEP_S; i += 1) each.step({ ...CENTRED, pitch: 1 }, HELD);
+      for (let i = 0; i < 25 / PHYSICS_STEP_S; i += 1) each.step({ ...CENTRED, pitch: 1 }, HELD);
     }
     expect(Math.hypot(hovers.flight.body.px, hovers.flight.body.py - 34)).toBeLessThan(3);
     expect(hovers.flight.body.pz).toBeCloseTo(6, 0);
     expect(lands.flight.landed).toBe(true);
     hovers.loseLink(false);
-    for (let i = 0; i < 3 / STEP_S; i += 1) hovers.step({ ...CENTRED, pitch: 0.5 }, HELD);
+    for (let i = 0; i < 3 / PHYSICS_STEP_S; i += 1) hovers.step({ ...CENTRED, pitch: 0.5 }, HELD);
     expect(hovers.flight.body.py).toBeGreaterThan(40);
     expect(hovers.writer.track().events.map((each) => each.is)).toEqual(['link-lost', 'link-back']);
   });
@@ -112,7 +117,7 @@ describe('what the craft does by itself', () => {
 
 test('surroundings never stand in the way of the drill they stand round', () => {
   for (const id of ['figure-eight', 'gap-chain', 'leg-circuit', 'slant-descent']) {
-    const paths = courseOf(id)!.stages.map((stage) => stage.path);
+    const paths = exerciseOf(id)!.stages.map((stage) => stage.path);
     for (const kind of SURROUNDINGS) {
       for (const solid of surroundingsOf(kind, paths))
         for (const path of paths)
@@ -133,7 +138,7 @@ function spun(
   handsOff: boolean,
 ): { readonly steepest: number; readonly levelAgain: boolean } {
   const craft = craftModel({ ...craftFacts(USUAL_CRAFT), thrustToWeight });
-  const flight = new Flight(
+  const flight = new SimulatedFlight(
     craft,
     { solids: [], wind: { speedMps: 3, fromDeg: 180, gusts: 0, jets: [] } },
     { x: 0, y: 0, z: 60, headingDeg: 0 },
@@ -142,13 +147,13 @@ function spun(
   const hover = 2 * Math.sqrt(1 / thrustToWeight) - 1;
   const mode: ModeNow = { mode: 'self-level', setting: 'fast', pilotHeadingDeg: null, hold: true };
   let steepest = 0;
-  const run = (seconds: number, sticks: StickNow) => {
-    for (let i = 0; i < seconds / STEP_S; i += 1) {
+  const run = (seconds: number, sticks: StickPosition) => {
+    for (let i = 0; i < seconds / PHYSICS_STEP_S; i += 1) {
       flight.step(sticks, mode);
       steepest = Math.max(steepest, leanOf(flight.body));
     }
   };
-  for (let i = 0; i < 4 / STEP_S && Math.hypot(flight.body.vx, flight.body.vy) < 7; i += 1)
+  for (let i = 0; i < 4 / PHYSICS_STEP_S && Math.hypot(flight.body.vx, flight.body.vy) < 7; i += 1)
     flight.step({ ...CENTRED, throttle: hover + 0.06, pitch: 0.6 }, mode);
   run(1.3, { throttle: hover + (spins ? -0.35 : 0), yaw: spins ? 1 : 0, pitch: 0.2, roll: 0 });
   run(1.6, { throttle: hover + (spins ? -0.35 : 0.1), yaw: 0, pitch: 1, roll: 0 });
@@ -168,15 +173,20 @@ describe('the wash states in flight', () => {
    * How unsteady the lift of a rotor is that comes down at so many times v_h: spread of the share it keeps.
    */
   function unrest(share: number, forwardShare: number): number {
-    const flight = new Flight(CRAFT, { solids: [], wind: STILL }, { x: 0, y: 0, z: 400, headingDeg: 0 }, 5);
+    const flight = new SimulatedFlight(
+      CRAFT,
+      { solids: [], wind: STILL },
+      { x: 0, y: 0, z: 400, headingDeg: 0 },
+      5,
+    );
     const mode: ModeNow = { ...HELD, mode: 'height-hold', setting: 'fast' };
     const values: number[] = [];
-    for (let i = 0; i < 8 / STEP_S; i += 1) {
+    for (let i = 0; i < 8 / PHYSICS_STEP_S; i += 1) {
       // Carried at that speed, as in a tunnel: the air comes at it from below and ahead.
       flight.body.vz = -share * CRAFT.inducedMps;
       [flight.body.vx, flight.body.vy] = [0, forwardShare * CRAFT.inducedMps];
       flight.step(CENTRED, mode);
-      if (i > 1 / STEP_S && i % 5 === 0) values.push(flight.acting.kept[0]!);
+      if (i > 1 / PHYSICS_STEP_S && i % 5 === 0) values.push(flight.acting.kept[0]!);
     }
     const middle = values.reduce((sum, each) => sum + each, 0) / values.length;
     return Math.sqrt(values.reduce((sum, each) => sum + (each - middle) ** 2, 0) / values.length);
@@ -196,13 +206,13 @@ describe('the wash states in flight', () => {
 
 test('an engine whose functions differ in the last place flies the same within a millimetre over ten seconds', () => {
   const fly = () => {
-    const flight = new Flight(
+    const flight = new SimulatedFlight(
       CRAFT,
       { solids: [], wind: { speedMps: 5, fromDeg: 40, gusts: 1, jets: [] } },
       { x: 0, y: 10, z: 10, headingDeg: 20 },
       9,
     );
-    for (let i = 0; i < 10 / STEP_S; i += 1)
+    for (let i = 0; i < 10 / PHYSICS_STEP_S; i += 1)
       flight.step(
         { throttle: 0.2 * Math.round(Math.sin(i / 700)), yaw: 0.3, pitch: 0.3, roll: i > 2_000 ? 0.2 : 0 },
         HELD,

@@ -4,7 +4,7 @@ import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import { STILL } from './gusts-dryden';
 import { CENTRED } from './control/control';
 import { craftModel } from './craft-model';
-import { Flight } from './simulated-flight';
+import { SimulatedFlight } from './simulated-flight';
 import { practiceOf } from './practice';
 import { distanceTo, gate } from './world';
 
@@ -22,7 +22,7 @@ test('every drill that the simulator is for is set up, and its craft starts clea
           side,
           distanceTo(solid, setUp.start.x, setUp.start.y, setUp.start.z) > CRAFT.spanM / 2,
         ]).toEqual([id, side, true]);
-      const flight = new Flight(CRAFT, { solids: setUp.solids, wind: STILL }, setUp.start, 1);
+      const flight = new SimulatedFlight(CRAFT, { solids: setUp.solids, wind: STILL }, setUp.start, 1);
       for (let i = 0; i < 500; i += 1)
         flight.step(CENTRED, {
           mode: setUp.mode === 'rate' || setUp.mode === 'self-level' ? 'height-hold' : setUp.mode,

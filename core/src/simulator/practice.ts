@@ -4,7 +4,7 @@ import type { Side } from '../drills/drill';
 import { drillOf } from '../drills/drills';
 import type { FlightMode } from '../vocabulary/flying';
 import type { Jet } from './gusts-dryden';
-import type { FlyingMode } from './control/control';
+import type { PilotedMode } from './control/control';
 import type { Start } from './simulated-flight';
 import { gate, type Solid } from './world';
 
@@ -17,7 +17,7 @@ export interface PracticeSetUp {
   readonly windFromDeg: number;
   /** Streams of air that belong to it. */
   readonly jets: readonly Jet[];
-  readonly mode: FlyingMode;
+  readonly mode: PilotedMode;
 }
 
 /** What blows across a drill. */
@@ -72,7 +72,7 @@ function solidsOf(mark: Mark): readonly Solid[] {
 }
 
 /** What the drill is flown in here: hold off, by hand, or as the pilot flies. */
-function modeFor(drillId: string, pilotMode: FlightMode): FlyingMode {
+function modeFor(drillId: string, pilotMode: FlightMode): PilotedMode {
   const { assistance } = drillOf(drillId);
   if (assistance === 'manual') return pilotMode === 'rate' ? 'rate' : 'self-level';
   if (assistance === 'hold-off') return 'height-hold';

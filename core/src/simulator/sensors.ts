@@ -1,6 +1,6 @@
 import type { SensorSide, SpeedSetting } from '../vocabulary/craft-facts';
 import type { BodyState } from './rigid-body';
-import type { StickNow } from './control/control';
+import type { StickPosition } from './control/control';
 import { distanceTo, type Solid } from './world';
 
 /**
@@ -45,7 +45,7 @@ function freeWay(
 
 /** What the sensors found, and the sticks as they let them through. */
 export interface Heeded {
-  readonly sticks: StickNow;
+  readonly sticks: StickPosition;
   /** The nearest thing on a side that is looked at, m; Infinity for none. */
   readonly nearestM: number;
 }
@@ -58,7 +58,7 @@ export interface Heeded {
  */
 export function heedSensors(
   s: BodyState,
-  sticks: StickNow,
+  sticks: StickPosition,
   sides: readonly SensorSide[],
   setting: SpeedSetting,
   holdsPosition: boolean,

@@ -5,9 +5,9 @@ import { groundEffect } from '../reconstruct/ground-effect';
 import { stoppingDistance } from '../reconstruct/stopping-distance';
 import { Air, drydenScales, STILL } from './gusts-dryden';
 import { type Acting, type BodyState, Integrator, standing } from './rigid-body';
-import { CENTRED, CONTROL_LAG_S, LEAN_RATE_RADPS, type ModeNow, type StickNow } from './control/control';
+import { CENTRED, CONTROL_LAG_S, LEAN_RATE_RADPS, type ModeNow, type StickPosition } from './control/control';
 import { craftModel, type CraftModel } from './craft-model';
-import { Flight, type Start, STEP_S } from './simulated-flight';
+import { SimulatedFlight, type Start, PHYSICS_STEP_S } from './simulated-flight';
 import { mix } from './mixer';
 import { axialDescentFit, inducedVelocity } from './rotor';
 
@@ -18,7 +18,7 @@ const HIGH: Start = { x: 0, y: 0, z: 40, headingDeg: 0 };
 
 function flown(
   seconds: number,
-  sticks: (t: number, flight: Flight) => Partial<StickNow>,
+  sticks: (t: number, flight: SimulatedFlight) => Partial<StickPosition>,
   {
     craft = CRAFT,
     wind = STILL,
@@ -32,9 +32,9 @@ function flown(
     start?: Start;
     seed?: number;
   } = {},
-): Flight {
-  const flight = new Flight(craft, { solids: [], wind }, start, seed);
-  for (let i = 0; i < seconds / STEP_S; i += 1)
+): SimulatedFlight {
+  const flight = new SimulatedFlight(craft, { solids: [], wind }, start, seed);
+  for (let i = 0; i < seconds / PHYSICS_STEP_S; i += 1)
     flight.step({ ...CENTRED, ...sticks(flight.timeS, flight) }, mode(flight.timeS));
   return flight;
 }
@@ -85,7 +85,8 @@ describe('rotors (Leishman, Principles of Helicopter Aerodynamics, ch. 2)', () =
 describe('a rigid body', () => {
   const fall = (craft: CraftModel, seconds: number): BodyState => {
     const [body, integrator, acting] = [standing(0, 0, 0, 0), new Integrator(craft), free(craft)];
-    for (let i = 0; i < seconds / STEP_S; i += 1) integrator.step(body, acting, ROTORS(), STEP_S);
+    for (let i = 0; i < seconds / PHYSICS_STEP_S; i += 1)
+      integrator.step(body, acting, ROTORS(), PHYSICS_STEP_S);
     return body;
   };
 
@@ -104,7 +105,7 @@ describe('a rigid body', () => {
     const momentum = () =>
       Math.hypot(DRAGLESS.inertiaX * body.wx, DRAGLESS.inertiaY * body.wy, DRAGLESS.inertiaZ * body.wz);
     const [e, m] = [energy(), momentum()];
-    for (let i = 0; i < 5_000; i += 1) integrator.step(body, acting, ROTORS(), STEP_S);
+    for (let i = 0; i < 5_000; i += 1) integrator.step(body, acting, ROTORS(), PHYSICS_STEP_S);
     expect(energy() / e).toBeCloseTo(1, 7);
     expect(momentum() / m).toBeCloseTo(1, 7);
     expect(Math.hypot(body.qw, body.qx, body.qy, body.qz)).toBeCloseTo(1, 12);
@@ -115,7 +116,7 @@ describe('flying', () => {
   test('a level turn is as wide and as fast as V² / (g tan θ) and g tan θ / V say (FAA-H-8083-25C)', () => {
     const [speed, theta] = [8, radians(20)];
     const rate = (G_MPS2 * Math.tan(theta)) / speed;
-    const flight = new Flight(DRAGLESS, { solids: [], wind: STILL }, HIGH, 1);
+    const flight = new SimulatedFlight(DRAGLESS, { solids: [], wind: STILL }, HIGH, 1);
     flight.body.vy = speed;
     const mode: ModeNow = { ...HOLD, mode: 'height-hold' };
     // Nose kept on the path and speed held by hand: the lean lags the nose a little and would drive it on.
@@ -132,7 +133,7 @@ describe('flying', () => {
       };
     };
     const step = (seconds: number) => {
-      for (let i = 0; i < seconds / STEP_S; i += 1) flight.step(sticks(), mode);
+      for (let i = 0; i < seconds / PHYSICS_STEP_S; i += 1) flight.step(sticks(), mode);
     };
     step(4);
     const [x, y, pathBefore, v] = [
@@ -161,7 +162,7 @@ describe('flying', () => {
   test('braked hard from speed it stops where the stopping sum says; let go it takes a little longer', () => {
     let at = { y: 0, v: 0 };
     let stood: number | null = null;
-    const stops = (brake: Partial<StickNow>, mode: ModeNow) => {
+    const stops = (brake: Partial<StickPosition>, mode: ModeNow) => {
       stood = null;
       return flown(
         12,

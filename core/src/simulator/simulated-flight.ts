@@ -1,9 +1,9 @@
 import { groundEffect } from '../reconstruct/ground-effect';
 import { WASH_INDEX_LIMIT, washIndex } from '../reconstruct/turn-fold';
-import { washPlace } from '../reconstruct/vortex-ring-state';
+import { vortexRingState } from '../reconstruct/vortex-ring-state';
 import { Air, type Wind } from './gusts-dryden';
 import { type Acting, type BodyState, inflow, Integrator, type RotorsNow, standing } from './rigid-body';
-import { Controller, type ModeNow, type StickNow, type Wanted } from './control/control';
+import { Controller, type ModeNow, type StickPosition, type Wanted } from './control/control';
 import { type CraftModel, FIGURE_OF_MERIT } from './craft-model';
 import { mix } from './mixer';
 import { Random } from './random';
@@ -11,10 +11,10 @@ import { Wake } from './wake';
 import { distanceTo, type Solid } from './world';
 
 /** One step, s. */
-export const STEP_S = 1 / 500;
+export const PHYSICS_STEP_S = 1 / 500;
 /** The air is looked at anew every so many steps: it changes more slowly than the craft. */
 const LOOK_EVERY = 5;
-const LOOK_S = LOOK_EVERY * STEP_S;
+const LOOK_S = LOOK_EVERY * PHYSICS_STEP_S;
 
 /**
  * Most of its thrust that a rotor loses in the middle of the wash states, and how hard the buffet is. Common
@@ -51,7 +51,7 @@ const REST_S = 1;
 const SOFT_MPS = 1.2;
 const UPRIGHT_ENOUGH = 0.85;
 
-export interface Scene {
+export interface SimulatedScene {
   readonly solids: readonly Solid[];
   readonly wind: Wind;
 }
@@ -75,7 +75,7 @@ export type Ended = null | {
  * A craft in the air of a scene. Fixed steps; the same seed and the same sticks give the same flight on one
  * engine.
  */
-export class Flight {
+export class SimulatedFlight {
   readonly body: BodyState;
   readonly rotors: RotorsNow = { thrustN: 0, inducedMps: 0, powerW: 0 };
   readonly acting: Acting;
@@ -108,7 +108,7 @@ export class Flight {
 
   constructor(
     readonly craft: CraftModel,
-    private readonly scene: Scene,
+    private readonly scene: SimulatedScene,
     start: Start,
     seed: number,
   ) {
@@ -118,7 +118,7 @@ export class Flight {
     this.controller = new Controller(craft);
     this.air = new Air(scene.wind, seed);
     this.random = new Random(seed ^ 0x51ed);
-    this.lag = 1 - Math.exp(-STEP_S / craft.motorLagS);
+    this.lag = 1 - Math.exp(-PHYSICS_STEP_S / craft.motorLagS);
     this.thrusts = new Float64Array(rotors);
     this.buffet = new Float64Array(rotors);
     const hover = start.z > 0.3 ? Math.sqrt(1 / thrustToWeight) : 0;
@@ -181,7 +181,7 @@ export class Flight {
   }
 
   /** Moves on by STEP_S. After a crash nothing moves. */
-  step(sticks: StickNow, mode: ModeNow): void {
+  step(sticks: StickPosition, mode: ModeNow): void {
     if (this.ended) return;
     const { craft, body, acting, rotors, wanted, thrusts } = this;
     if (this.count % LOOK_EVERY === 0) this.look();
@@ -192,7 +192,7 @@ export class Flight {
       body.px + this.fixX,
       body.py + this.fixY,
       acting.power,
-      STEP_S,
+      PHYSICS_STEP_S,
       wanted,
     );
     if (this.landed && wanted.thrustN < craft.massKg * 9.9) wanted.thrustN = 0;
@@ -200,10 +200,13 @@ export class Flight {
     mix(craft, thrusts, wanted.thrustN, wanted.rollNm, wanted.pitchNm, wanted.yawNm, most);
     for (let i = 0; i < craft.rotors; i += 1)
       acting.rotorSpeed[i]! += this.lag * (Math.sqrt(thrusts[i]! / most) - acting.rotorSpeed[i]!);
-    this.integrator.step(body, acting, rotors, STEP_S);
-    this.charge = Math.max(0, this.charge - ((rotors.powerW / FIGURE_OF_MERIT) * STEP_S) / craft.packJ);
+    this.integrator.step(body, acting, rotors, PHYSICS_STEP_S);
+    this.charge = Math.max(
+      0,
+      this.charge - ((rotors.powerW / FIGURE_OF_MERIT) * PHYSICS_STEP_S) / craft.packJ,
+    );
     acting.power = EMPTY_PACK + (1 - EMPTY_PACK) * Math.sqrt(this.charge);
-    this.timeS += STEP_S;
+    this.timeS += PHYSICS_STEP_S;
     this.count += 1;
     this.touch();
   }
@@ -235,7 +238,7 @@ export class Flight {
     );
     const inHand = Math.max(0, 1 - 1 / (craft.thrustToWeight * acting.power * Math.max(0.2, nz)));
     this.wash = washIndex(through, across, craft.inducedMps, inHand);
-    const { trouble } = washPlace(
+    const { trouble } = vortexRingState(
       Math.max(-50, Math.min(100, through)),
       Math.min(100, across),
       craft.inducedMps,

@@ -32,7 +32,7 @@ export interface FlightToBe {
   readonly weaknesses: readonly Pick<Restricting, 'causeId'>[];
 }
 
-export interface Check {
+export interface FlightCheck {
   readonly id: string;
   readonly go: boolean;
   readonly words: string;
@@ -40,7 +40,7 @@ export interface Check {
 
 export interface FlightCard {
   readonly go: boolean;
-  readonly checks: readonly Check[];
+  readonly checks: readonly FlightCheck[];
   readonly turnBackM: number;
   readonly returnHeightM: number;
   readonly standOffM: number;
@@ -59,7 +59,7 @@ const CRUISE_SHARE = 0.6;
  * Near things, a setting that switches the obstacle sensors off takes away what the craft was bought with.
  * Common practice.
  */
-function sensorCheck({ craft, setting, place }: FlightToBe): readonly Check[] {
+function sensorCheck({ craft, setting, place }: FlightToBe): readonly FlightCheck[] {
   if (craft.sensorSides.length === 0 || place === 'open') return [];
   const off = setting === 'fast' && !craft.sensorsInFast;
   return [
@@ -93,7 +93,7 @@ export function flightCard(flight: FlightToBe): FlightCard {
   });
   const sightLimitM = Math.min(attitudeRange(craft.spanM) / 2, detectionRange(flight.visibilityM));
   const { totalM } = stoppingDistance(stoppingFrom(craft, setting, cruiseMps));
-  const checks: readonly Check[] = [
+  const checks: readonly FlightCheck[] = [
     {
       id: 'wind',
       go: windMps <= flight.windLimitMps,

@@ -1,9 +1,9 @@
 import { airDensity } from '../reconstruct/air-density';
 import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
-import { QUIET_DESCENT_SHARE, type WashPlace, washPlace } from '../reconstruct/vortex-ring-state';
+import { QUIET_DESCENT_SHARE, type VortexRingPlace, vortexRingState } from '../reconstruct/vortex-ring-state';
 import { amount, figure, numberIn, speed, type Sum, told, usual } from './sum';
 
-export interface WashDrawing extends WashPlace {
+export interface WashDrawing extends VortexRingPlace {
   readonly kind: 'wash';
   readonly inducedMps: number;
 }
@@ -55,7 +55,7 @@ export const OWN_WASH: Sum<WashDrawing> = {
       craft.rotorRadiusM,
       airDensity(numberIn(this, values, 'altitude_m'), numberIn(this, values, 'warmer_k')),
     );
-    const place = washPlace(
+    const place = vortexRingState(
       numberIn(this, values, 'descent_mps'),
       numberIn(this, values, 'forward_mps'),
       inducedMps,

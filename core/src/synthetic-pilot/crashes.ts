@@ -5,7 +5,7 @@ import type { Solid } from '../simulator/world';
 import { type CraftRecord, craftFacts, type SpeedSetting } from '../vocabulary/craft-facts';
 import type { FlightMode } from '../vocabulary/flying';
 import { rank, type RankedCause } from '../ranking/rank';
-import { courseOf } from '../assessment/exercises';
+import { exerciseOf } from '../assessment/exercises';
 import { evidenceFrom } from '../flight-reading/evidence-readers';
 import { partsOf, scoreParts } from '../assessment/score';
 import { flyDrill } from './fly-drill';
@@ -134,7 +134,7 @@ export function readCrash(
     },
   );
   if (!score.wrong && !ended) return null;
-  const course = courseOf(scene.drillId, scene.side ?? null)!;
+  const course = exerciseOf(scene.drillId, scene.side ?? null)!;
   const parts = partsOf(track, course, craft, solids);
   const atS = ended?.atS ?? Math.min(scoreParts(parts, course).toS, score.wrong!.atS);
   const evidence = evidenceFrom({ track, cuts: parts.cuts, atS, ended, facts, solids });

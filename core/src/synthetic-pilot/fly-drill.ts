@@ -1,31 +1,31 @@
-import { softened } from '../simulator/expo';
+import { withExpo } from '../simulator/expo';
 import type { SpeedSetting } from '../vocabulary/craft-facts';
 import type { FlightMode } from '../vocabulary/flying';
 import type { Side } from '../drills/drill';
-import type { ModeNow, StickNow } from '../simulator/control/control';
+import type { ModeNow, StickPosition } from '../simulator/control/control';
 import { CENTRED } from '../simulator/control/control';
 import type { CraftModel } from '../simulator/craft-model';
-import { type Ended, STEP_S } from '../simulator/simulated-flight';
+import { type Ended, PHYSICS_STEP_S } from '../simulator/simulated-flight';
 import { practiceOf } from '../simulator/practice';
 import { Random } from '../simulator/random';
 import type { Solid } from '../simulator/world';
 import { modeFlown } from '../assessment/exercise';
-import { courseOf } from '../assessment/exercises';
-import { Rep } from '../assessment/rep';
-import { type Score, scoreTrack } from '../assessment/score';
-import type { Track } from '../flight-log/flight-log';
+import { exerciseOf } from '../assessment/exercises';
+import { RepFlight } from '../assessment/rep';
+import { type Score, scoreFlightLog } from '../assessment/score';
+import type { FlightLog } from '../flight-log/flight-log';
 import type { Habit } from './habits';
 import { DECIDES_S, type Skill, SKILLED, SyntheticPilot } from './pilot';
 
 export interface DrillFlown {
   readonly score: Score;
-  readonly track: Track;
+  readonly track: FlightLog;
   readonly ended: Ended;
   /** Everything that stood there. */
   readonly solids: readonly Solid[];
 }
 
-const STEPS_PER_DECISION = Math.round(DECIDES_S / STEP_S);
+const STEPS_PER_DECISION = Math.round(DECIDES_S / PHYSICS_STEP_S);
 const LONGEST_S = 240;
 
 /**
@@ -52,11 +52,11 @@ export function flyDrill(
     readonly setting?: SpeedSetting;
   } = {},
 ): DrillFlown {
-  const [setUp, course] = [practiceOf(drillId, side, pilotMode), courseOf(drillId, side)];
+  const [setUp, course] = [practiceOf(drillId, side, pilotMode), exerciseOf(drillId, side)];
   if (!setUp || !course) throw new RangeError(`"${drillId}" is not flown on the simulator.`);
   const solids = [...setUp.solids, ...more];
   const random = new Random(seed ^ 0x77);
-  const rep = new Rep({
+  const rep = new RepFlight({
     craft,
     course,
     scene: { solids, wind: { speedMps: windMps, fromDeg: setUp.windFromDeg, gusts: 1, jets: setUp.jets } },
@@ -65,7 +65,7 @@ export function flyDrill(
   });
   const pilot = new SyntheticPilot(craft, course, skill, habits, random);
   const lag = Math.round(skill.reactionS * 100);
-  let sticks: StickNow = CENTRED;
+  let sticks: StickPosition = CENTRED;
   let relative = false;
   const mode = modeFlown(course, setUp.mode);
   const setting = chosen ?? course.setting ?? 'normal';
@@ -82,7 +82,7 @@ export function flyDrill(
         holds: !rep.holdIsLost || rep.flight.timeS - rep.referee.beganS < skill.noticesS,
         relative,
       });
-      if (stage.softening) sticks = softened(sticks, stage.softening);
+      if (stage.softening) sticks = withExpo(sticks, stage.softening);
     }
     const turned = relative || (habits.has('switches-relative-turned') && rep.referee.at > 0);
     const now: ModeNow = { mode, setting, pilotHeadingDeg: turned ? 0 : null, hold: true };
@@ -92,5 +92,5 @@ export function flyDrill(
     rep.step(sticks, now, answers ? { answer: true } : undefined);
   }
   const track = rep.writer.track();
-  return { track, ended: rep.flight.ended, solids, score: scoreTrack(track, course, craft, solids) };
+  return { track, ended: rep.flight.ended, solids, score: scoreFlightLog(track, course, craft, solids) };
 }

@@ -1,4 +1,4 @@
-import type { FlyingMode } from '../simulator/control/control';
+import type { PilotedMode } from '../simulator/control/control';
 
 /** What a synthetic pilot does wrong, each the mechanism of a cause. */
 export const HABITS = [
@@ -85,7 +85,7 @@ export const HABIT_SHOWS: Readonly<
       readonly cause: string;
       readonly drills: readonly string[];
       readonly touches: readonly string[] | 'all';
-      readonly mode?: FlyingMode;
+      readonly mode?: PilotedMode;
     }
   >
 > = {

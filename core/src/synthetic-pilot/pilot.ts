@@ -2,9 +2,9 @@ import {
   CENTRED,
   CLIMB_MPS,
   FULL_RATE,
-  type FlyingMode,
+  type PilotedMode,
   SINK_MPS,
-  type StickNow,
+  type StickPosition,
   throttleStick,
   YAW_RATE,
 } from '../simulator/control/control';
@@ -12,8 +12,8 @@ import type { CraftModel } from '../simulator/craft-model';
 import type { Random } from '../simulator/random';
 import type { SpeedSetting } from '../vocabulary/craft-facts';
 import { G_MPS2 } from '../reconstruct/constants';
-import type { Course, Stage } from '../assessment/exercise';
-import { bearing, beside, type Beside, lengthOf } from '../geometry/path';
+import type { Exercise, Stage } from '../assessment/exercise';
+import { bearing, offsetFromPath, type PathOffset, lengthOf } from '../geometry/path';
 import { clockwiseOf, noseWanted, pilotAt, type Referee, walkerAt } from '../assessment/referee';
 import { headingOf, type Sample, thrustAxis, turned } from '../flight-log/flight-log';
 import type { Habit } from './habits';
@@ -50,10 +50,10 @@ const clamp = (value: number, most: number): number => Math.max(-most, Math.min(
 const DEGREE = Math.PI / 180;
 
 /** What hands see: the craft as it was a moment ago, and which part of the drill is on. */
-export interface Seen {
+export interface Perception {
   readonly s: Sample;
   readonly referee: Referee;
-  readonly mode: FlyingMode;
+  readonly mode: PilotedMode;
   readonly setting: SpeedSetting;
   readonly holds: boolean;
   readonly relative: boolean;
@@ -64,14 +64,14 @@ export interface Seen {
  * habits.
  */
 export class SyntheticPilot {
-  private sticks: Record<keyof StickNow, number> = { throttle: 0, yaw: 0, pitch: 0, roll: 0 };
-  private readonly shake: Record<keyof StickNow, number> = { throttle: 0, yaw: 0, pitch: 0, roll: 0 };
-  private meant: StickNow = CENTRED;
+  private sticks: Record<keyof StickPosition, number> = { throttle: 0, yaw: 0, pitch: 0, roll: 0 };
+  private readonly shake: Record<keyof StickPosition, number> = { throttle: 0, yaw: 0, pitch: 0, roll: 0 };
+  private meant: StickPosition = CENTRED;
   private leanX = 0;
   private leanY = 0;
   private lift = 0;
   /** Sticks given since what is seen now, in rate mode. */
-  private readonly given: Pick<StickNow, 'pitch' | 'roll'>[] = [];
+  private readonly given: Pick<StickPosition, 'pitch' | 'roll'>[] = [];
   private stageAt = -1;
   private stageS = 0;
   private pulseS = 0;
@@ -79,14 +79,14 @@ export class SyntheticPilot {
 
   constructor(
     private readonly craft: CraftModel,
-    private readonly course: Course,
+    private readonly course: Exercise,
     private readonly skill: Skill,
     private readonly habits: ReadonlySet<Habit>,
     private readonly random: Random,
   ) {}
 
   /** The sticks for the next DECIDES_S. */
-  decide(seen: Seen): StickNow {
+  decide(seen: Perception): StickPosition {
     const { referee, s } = seen;
     if (referee.at !== this.stageAt) {
       this.stageAt = referee.at;
@@ -119,7 +119,7 @@ export class SyntheticPilot {
    * Leans asked for, as the turn rates that bring them about: what is seen is old, and hands know what they
    * have given since.
    */
-  private asRates({ s, setting }: Seen, { throttle, yaw, pitch, roll }: StickNow): StickNow {
+  private asRates({ s, setting }: Perception, { throttle, yaw, pitch, roll }: StickPosition): StickPosition {
     const [nx, ny, nz] = thrustAxis(s);
     const toward = headingOf(s) * DEGREE;
     const since = (axis: 'pitch' | 'roll') =>
@@ -138,7 +138,7 @@ export class SyntheticPilot {
     return this.habits.has(habit);
   }
 
-  private wanted(seen: Seen): StickNow {
+  private wanted(seen: Perception): StickPosition {
     const { s, referee } = seen;
     const { stage } = referee;
     const at = this.beside(stage, s, referee);
@@ -202,21 +202,21 @@ export class SyntheticPilot {
     return stage.until.is === 'leaned' ? stage.until.deg : 0;
   }
 
-  private beside(stage: Stage, s: Sample, referee: Referee): Beside {
+  private beside(stage: Stage, s: Sample, referee: Referee): PathOffset {
     if (this.course.walk) {
       const { x, y, bearingDeg } = walkerAt(this.course.walk, s.t - referee.beganS);
       const [dx, dy] = [Math.sin(bearingDeg * DEGREE), Math.cos(bearingDeg * DEGREE)];
       return {
-        alongM: 0,
-        offM: 0,
+        alongTrackM: 0,
+        crossTrackM: 0,
         nearest: [x + LEAD_M * dx, y + LEAD_M * dy, stage.path.is === 'point' ? stage.path.at[2] : s.z],
         bearingDeg,
       };
     }
-    return beside(stage.path, s.x, s.y, s.z, referee.round);
+    return offsetFromPath(stage.path, s.x, s.y, s.z, referee.round);
   }
 
-  private fly(seen: Seen, stage: Stage, at: Beside): StickNow {
+  private fly(seen: Perception, stage: Stage, at: PathOffset): StickPosition {
     const { s, referee } = seen;
     const inPart = s.t - referee.beganS;
     // Wash: forward out of the column, then power.
@@ -245,7 +245,7 @@ export class SyntheticPilot {
   }
 
   /** The way over the ground and up that is wanted now, m/s. */
-  private way({ s, mode }: Seen, stage: Stage, at: Beside): Vector {
+  private way({ s, mode }: Perception, stage: Stage, at: PathOffset): Vector {
     const { path } = stage;
     const k = (mode === 'position-hold' ? 0.8 : mode === 'rate' ? 0.5 : 0.65) * this.skill.gain;
     const [ox, oy] = [at.nearest[0] - s.x, at.nearest[1] - s.y];
@@ -274,7 +274,7 @@ export class SyntheticPilot {
     }
     const length = lengthOf(path);
     if (this.has('drops-straight-down') && path.to[2] < path.from[2] - 0.2 * length) return [0, 0, -1];
-    const left = length - at.alongM;
+    const left = length - at.alongTrackM;
     const stops = stage.until.is === 'still' || (stage.until.is === 'there' && stage.until.standS > 0);
     const late = this.has('brakes-late')
       ? 3.5 + stage.speedMps * 0.7
@@ -304,7 +304,13 @@ export class SyntheticPilot {
   }
 
   /** Sticks that bring the craft onto a way, in whatever mode it is. */
-  private flyWith(seen: Seen, stage: Stage, at: Beside, [wx, wy, wz]: Vector, turnRate: number): StickNow {
+  private flyWith(
+    seen: Perception,
+    stage: Stage,
+    at: PathOffset,
+    [wx, wy, wz]: Vector,
+    turnRate: number,
+  ): StickPosition {
     const { s, mode, setting, holds, relative } = seen;
     const heading = this.believedHeading(seen);
     const yaw = this.yawFor(seen, stage, at);
@@ -316,7 +322,10 @@ export class SyntheticPilot {
       const lead = clockwiseOf(stage) * turnRate * 0.55;
       const [cx, cy] = [wx * Math.cos(lead) + wy * Math.sin(lead), wy * Math.cos(lead) - wx * Math.sin(lead)];
       const still =
-        stage.path.is === 'point' && !this.course.walk && at.offM < LEAVES_M && Math.hypot(wx, wy) < LEAVES_M;
+        stage.path.is === 'point' &&
+        !this.course.walk &&
+        at.crossTrackM < LEAVES_M &&
+        Math.hypot(wx, wy) < LEAVES_M;
       const top = this.craft.topSpeedMps[setting];
       const toward = (relative ? 0 : heading) * DEGREE;
       [along, aside] = still
@@ -373,7 +382,7 @@ export class SyntheticPilot {
   }
 
   /** What habits make of what ought to be done. */
-  private habitual(sticks: StickNow, seen: Seen, stage: Stage): StickNow {
+  private habitual(sticks: StickPosition, seen: Perception, stage: Stage): StickPosition {
     const { s } = seen;
     let { throttle, yaw, pitch, roll } = sticks;
     if (this.has('heavy-hands')) {
@@ -397,28 +406,28 @@ export class SyntheticPilot {
     return { throttle, yaw, pitch, roll };
   }
 
-  private climbWanted(s: Sample, at: Beside, wz: number, stage: Stage): number {
+  private climbWanted(s: Sample, at: PathOffset, wz: number, stage: Stage): number {
     let up = wz + 1.2 * this.skill.gain * (at.nearest[2] - s.z);
     if (stage.until.is === 'landed')
-      up = s.z < 0.08 ? -1 : s.z < 0.8 ? -0.32 : s.z < 1.4 && at.offM > 0.2 ? 0 : -0.6;
+      up = s.z < 0.08 ? -1 : s.z < 0.8 ? -0.32 : s.z < 1.4 && at.crossTrackM > 0.2 ? 0 : -0.6;
     if (this.has('drops-straight-down') && wz < -0.1) up = -0.9 * this.craft.inducedMps;
     if (
       this.has('rises-early') &&
       stage.path.is === 'segment' &&
       stage.path.from[2] === stage.path.to[2] &&
-      at.alongM > 0.45 * lengthOf(stage.path)
+      at.alongTrackM > 0.45 * lengthOf(stage.path)
     )
       up = 1.2;
     if (this.has('lingers-low') && s.z < 0.5) up = Math.min(up, 0.15);
     return up;
   }
 
-  private throttleFor(seen: Seen, stage: Stage, at: Beside): number {
+  private throttleFor(seen: Perception, stage: Stage, at: PathOffset): number {
     if (this.has('no-power-in-a-lean') && seen.mode === 'self-level') return this.hoverThrottle(seen, 0);
     return this.throttleOf(seen, this.climbWanted(seen.s, at, this.way(seen, stage, at)[2], stage));
   }
 
-  private throttleOf(seen: Seen, climb: number): number {
+  private throttleOf(seen: Perception, climb: number): number {
     const { s, mode, setting } = seen;
     if (mode === 'rate' || mode === 'self-level') {
       const error = climb - s.vz;
@@ -431,7 +440,7 @@ export class SyntheticPilot {
   /**
    * Throttle without height hold for so much more lift than the weight, m/s²; power for the lean it is in.
    */
-  private hoverThrottle(seen: Seen, more: number): number {
+  private hoverThrottle(seen: Perception, more: number): number {
     if (seen.mode !== 'rate' && seen.mode !== 'self-level') return 0;
     const { s } = seen;
     const upright = this.has('no-power-in-a-lean') ? 1 : Math.max(0.5, 1 - 2 * (s.qx * s.qx + s.qy * s.qy));
@@ -439,7 +448,7 @@ export class SyntheticPilot {
     return clamp(throttleStick(share), 1);
   }
 
-  private yawFor(seen: Seen, stage: Stage, at: Beside): number {
+  private yawFor(seen: Perception, stage: Stage, at: PathOffset): number {
     const { s, referee, setting } = seen;
     const wanted = noseWanted(
       stage.nose,
@@ -460,7 +469,7 @@ export class SyntheticPilot {
   }
 
   /** Where these hands think the nose points, as a bearing. */
-  private believedHeading(seen: Seen): number {
+  private believedHeading(seen: Perception): number {
     const { s } = seen;
     const heading = headingOf(s);
     const { x, y } = this.course.walk ? { x: 0, y: 0 } : s;
@@ -473,7 +482,7 @@ export class SyntheticPilot {
   }
 
   /** Pulses ahead and reads whether it comes nearer; turns until it does; then brings it in. */
-  private findNose(seen: Seen, stage: Stage, at: Beside): StickNow {
+  private findNose(seen: Perception, stage: Stage, at: PathOffset): StickPosition {
     const { s } = seen;
     const home = stage.path.is === 'segment' ? stage.path.to : ([0, 0, 0] as const);
     const off = turned(headingOf(s), bearing(home[0] - s.x, home[1] - s.y));
@@ -499,7 +508,7 @@ export class SyntheticPilot {
   }
 
   /** Looks along the path, levels, slows, keeps creeping ahead. */
-  private recover(seen: Seen): StickNow {
+  private recover(seen: Perception): StickPosition {
     const { s, setting } = seen;
     if (this.has('fights-on'))
       return {
@@ -513,7 +522,7 @@ export class SyntheticPilot {
     const b = bearing(s.vx, s.vy) * DEGREE;
     const wish = Math.min(speed, 1.5) || 1;
     const stage = seen.referee.stage;
-    const at: Beside = { alongM: 0, offM: 0, nearest: [s.x, s.y, s.z], bearingDeg: 0 };
+    const at: PathOffset = { alongTrackM: 0, crossTrackM: 0, nearest: [s.x, s.y, s.z], bearingDeg: 0 };
     const sticks = this.flyWith(
       seen,
       { ...stage, path: { is: 'segment', from: [s.x, s.y, s.z], to: [s.x + 1, s.y, s.z] } },

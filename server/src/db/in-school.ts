@@ -4,7 +4,7 @@ import type { Knex } from 'knex';
 export const NO_SCHOOL = '';
 
 /** Weaknesses to be worked out again: by their keys, and as those of a pilot for whom a drill decides. */
-export interface PutOff {
+export interface Deferred {
   readonly weaknesses: Set<string>;
   readonly drills: Map<string, { readonly pilotId: string; readonly drillId: string }>;
 }
@@ -17,7 +17,7 @@ export interface SchoolTx {
   /** The phone that sends, where it says. */
   readonly phone?: string | null;
   /** In a batch: what is to be worked out again once, at its end. */
-  readonly putOff?: PutOff;
+  readonly deferred?: Deferred;
 }
 
 /**

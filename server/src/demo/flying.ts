@@ -6,7 +6,7 @@ import { drillOf } from '@skelby/core/drills/drills';
 import { allBefore } from '@skelby/core/drills/prerequisites';
 import { craftModel } from '@skelby/core/simulator/craft-model';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
-import { courseOf } from '@skelby/core/assessment/exercises';
+import { exerciseOf } from '@skelby/core/assessment/exercises';
 import { missReasonOf, recordedMeasure } from '@skelby/core/assessment/recorded';
 import { flyDrill } from '@skelby/core/synthetic-pilot/fly-drill';
 import { HABIT_SHOWS, type Habit } from '@skelby/core/synthetic-pilot/habits';
@@ -62,7 +62,9 @@ export function flyDemoReps(): FlownReps {
   const causes = [...new Set(DEMO_STORIES.map((story) => story.cause))];
   const drillsFor = (causeId: string) => {
     const { drills } = CAUSES.find((cause) => cause.id === causeId)!;
-    return [...new Set(drills.flatMap((id) => [id, ...allBefore(id)]))].filter((id) => courseOf(id) !== null);
+    return [...new Set(drills.flatMap((id) => [id, ...allBefore(id)]))].filter(
+      (id) => exerciseOf(id) !== null,
+    );
   };
   const series = (drillIds: readonly string[], habit: Habit | null): FlownSeries =>
     Object.fromEntries(

@@ -16,7 +16,7 @@ import { weaknessPage } from './weaknesses';
  * Pilots without an open
  * weakness or an occurrence to debrief are in the roster; their pages stay behind.
  */
-export async function carry(school: SchoolTx) {
+export async function prefetchPage(school: SchoolTx) {
   const { tx } = school;
   const list = await today(school);
   const watched = (await tx('weaknesses').where({ state: 'watch' }).select('id', 'pilot_id')) as {
@@ -60,9 +60,9 @@ export async function carry(school: SchoolTx) {
   };
 }
 
-export function carryRoutes(router: Router, inSchool: InTheirSchool): void {
+export function prefetchRoutes(router: Router, inSchool: InTheirSchool): void {
   router.get(
     '/carry',
-    inSchool((school) => carry(school)),
+    inSchool((school) => prefetchPage(school)),
   );
 }

@@ -7,7 +7,7 @@ import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { assertNotStale, nextRevision, type Revised } from '../http/based-on';
 import { badField } from '../http/problems';
 import { type Change, differences, recordEvent } from './events';
-import { refreshPilot, refreshPutOff } from './weakness-facts';
+import { refreshPilot, refreshDeferred } from './weakness-facts';
 import { assertDayNotFuture } from './when';
 
 interface RecordKind {
@@ -25,8 +25,8 @@ export const RECORD_KINDS = {
 
 /** Works a pilot's weaknesses out at once, in a batch too. */
 async function workOutNow(school: SchoolTx, pilotId: string): Promise<void> {
-  await refreshPutOff(school);
-  await refreshPilot({ ...school, putOff: undefined }, pilotId);
+  await refreshDeferred(school);
+  await refreshPilot({ ...school, deferred: undefined }, pilotId);
 }
 
 /** Adds the record, or changes the one with this key; the same request twice changes nothing. */

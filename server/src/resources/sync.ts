@@ -8,7 +8,7 @@ import type { SchoolTx } from '../db/in-school';
 import { bodyOf } from '../http/body';
 import type { InTheirSchool } from '../http/in-their-school';
 import { notFound, OUR_MISTAKE, passesByItself, type Problem, problemOf } from '../http/problems';
-import { refreshPutOff } from './weakness-facts';
+import { refreshDeferred } from './weakness-facts';
 
 const REP = /^\/reps\//;
 /** A pilot's own telling comes by their link, and never in a trainer's batch. */
@@ -49,13 +49,13 @@ async function carryOutTogether(
   batch: SchoolTx,
   commands: readonly Command[],
 ): Promise<void> {
-  const within: SchoolTx = { ...batch, putOff: { weaknesses: new Set(), drills: new Map() } };
+  const within: SchoolTx = { ...batch, deferred: { weaknesses: new Set(), drills: new Map() } };
   for (const command of commands) {
     // Reps of one batch are worked out together; whatever else comes has to see where they have led.
-    if (!REP.test(command.path)) await refreshPutOff(within);
+    if (!REP.test(command.path)) await refreshDeferred(within);
     await carryOut(router, within, command);
   }
-  await refreshPutOff(within);
+  await refreshDeferred(within);
   await note(batch, commands);
 }
 

@@ -101,8 +101,8 @@ export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFac
  * Works the weakness out again and keeps what lists need to know about it; within a batch, once at its end.
  */
 export async function refreshWeakness(school: SchoolTx, id: string): Promise<void> {
-  if (school.putOff) {
-    school.putOff.weaknesses.add(id);
+  if (school.deferred) {
+    school.deferred.weaknesses.add(id);
     return;
   }
   const facts = await loadFacts(school, id);
@@ -135,8 +135,8 @@ export async function refreshSharing(
   rep: { readonly weaknessId: string; readonly drillId: string },
 ): Promise<void> {
   await refreshWeakness(school, rep.weaknessId);
-  if (school.putOff) {
-    school.putOff.drills.set(`${pilotId} ${rep.drillId}`, { pilotId, drillId: rep.drillId });
+  if (school.deferred) {
+    school.deferred.drills.set(`${pilotId} ${rep.drillId}`, { pilotId, drillId: rep.drillId });
     return;
   }
   for (const id of await openFor(school, pilotId, rep.drillId))
@@ -156,8 +156,8 @@ async function openFor(school: SchoolTx, pilotId: string, drillId: string): Prom
 }
 
 /** Does now what a batch has put off. */
-export async function refreshPutOff(school: SchoolTx): Promise<void> {
-  const { putOff, ...now } = school;
+export async function refreshDeferred(school: SchoolTx): Promise<void> {
+  const { deferred: putOff, ...now } = school;
   if (!putOff) return;
   for (const { pilotId, drillId } of putOff.drills.values())
     for (const id of await openFor(now, pilotId, drillId)) putOff.weaknesses.add(id);

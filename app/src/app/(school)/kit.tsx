@@ -1,1 +1,1 @@
-export { Kit as default } from '../../features/equipment/Equipment';
+export { Equipment as default } from '../../features/equipment/Equipment';

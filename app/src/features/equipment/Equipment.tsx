@@ -40,7 +40,7 @@ function Account() {
   );
 }
 
-export function Kit() {
+export function Equipment() {
   const { say } = useUnits();
   const roster = useRoster();
   return (

@@ -14,7 +14,7 @@ import { Note } from '../../shared/ui/Note';
 import { ReasonForm } from '../../shared/forms/ReasonForm';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
-import { sayTime, today } from '../../shared/copy/dates';
+import { sayTime, todayHere } from '../../shared/copy/dates';
 import { KIND_WORDS, STANDING_LINE } from '../../shared/copy/copy';
 import {
   useConfirm,
@@ -120,7 +120,7 @@ function ToConfirm({
   const [causeId, setCauseId] = useState(occurrence.confirmedCauseId ?? occurrence.causeId);
   const [picking, setPicking] = useState(false);
   const cause = causeOf(causeId);
-  const justNow = occurrence.day === today();
+  const justNow = occurrence.day === todayHere();
   // This page turns into another as soon as the cause is confirmed on this phone; the way on must outlive it.
   // A refusal shows as the error.
   const act = () =>

@@ -6,7 +6,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { v7 as uuid } from 'uuid';
 import { getAs, putAs } from '../../shared/api/client';
-import { today } from '../../shared/copy/dates';
+import { todayHere } from '../../shared/copy/dates';
 
 export interface OwnPageData {
   readonly pilot: { readonly name: string; readonly stickLayout: StickLayout; readonly mode: FlightMode };
@@ -48,7 +48,7 @@ export function useTell(token: string) {
       putAs(token, `/own/near-miss/${key.current}`, {
         ...told,
         happenedAt: new Date().toISOString(),
-        day: today(),
+        day: todayHere(),
       }),
     onSuccess: () => {
       key.current = uuid();

@@ -18,7 +18,7 @@ import { Note } from '../../shared/ui/Note';
 import { Screen, useIsWide } from '../../shared/ui/Screen';
 import { SimulatorLink } from '../../shared/ui/SimulatorLink';
 import { Words } from '../../shared/ui/Words';
-import { sayDay, today } from '../../shared/copy/dates';
+import { sayDay, todayHere } from '../../shared/copy/dates';
 import { BAND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
 import { CurveChart, StickPlate } from '../../shared/drawing';
 import { chartName, curveSentence, rungWords } from '../../shared/copy/rung-copy';
@@ -98,7 +98,7 @@ function LastRep({
 }) {
   const [asking, setAsking] = useState(false);
   const ofToday = reps
-    .filter((rep) => !rep.takenBack && rep.day === today())
+    .filter((rep) => !rep.takenBack && rep.day === todayHere())
     .sort((a, b) => b.flownAt.localeCompare(a.flownAt));
   const last = ofToday[0];
   if (!last) return null;
@@ -154,14 +154,14 @@ function beginWith(
     ...forDrill(drillId, page, clearance, next),
     pilotRelative: false,
     pack: 1,
-    day: today(),
+    day: todayHere(),
     missedAt: null,
   };
 }
 
 function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wanted: string | undefined }) {
   const { clearance, reps, drillIds } = useWorkedOut(page);
-  const next = nextStep(clearance, today());
+  const next = nextStep(clearance, todayHere());
   const wide = useIsWide();
   const { settings, change } = useSettings(
     page.weakness.id,
@@ -194,13 +194,13 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
         pilotRelative,
         pack,
         drillVersion: versionInForce(drillId),
-        day: today(),
+        day: todayHere(),
         flownAt,
       },
     });
     change({
       missedAt: null,
-      day: today(),
+      day: todayHere(),
       ...(purpose === 'check' ? { side: sideAfter(drillId, side) } : {}),
     });
   };

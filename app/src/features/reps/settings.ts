@@ -10,7 +10,7 @@ import type { WindBand } from '@skelby/core/vocabulary/wind-band';
 import { useCallback, useState } from 'react';
 import type { WeaknessPage } from '../../shared/api/types';
 import { keep, kept } from '../../shared/storage/storage';
-import { today } from '../../shared/copy/dates';
+import { todayHere } from '../../shared/copy/dates';
 
 /** How the next rep is flown. Kept on the phone, so that a refresh between two reps changes nothing. */
 export interface Settings {
@@ -105,7 +105,7 @@ export function useSettings(weaknessId: string, begin: () => Settings, wanted?: 
     const before = kept<Settings>(nameOf(weaknessId));
     // Another day starts afresh, but a miss that still waits for its reason is not dropped.
     const goesOn = before && (wanted === undefined || wanted === before.drillId);
-    return before && ((goesOn && before.day === today()) || before.missedAt) ? before : begin();
+    return before && ((goesOn && before.day === todayHere()) || before.missedAt) ? before : begin();
   });
   const change = useCallback(
     (part: Partial<Settings>) => {

@@ -1,4 +1,4 @@
-import { soften } from '@skelby/core/simulator/expo';
+import { expoCurve } from '@skelby/core/simulator/expo';
 import type { Axis } from '@skelby/core/vocabulary/flying';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -186,7 +186,10 @@ export function ControllerPart() {
               <Bar
                 key={axis}
                 name={AXIS_NAMES[axis]}
-                value={soften(stickAt(setUp.axes[axis], pad.axes), axis === 'throttle' ? 0 : setUp.softening)}
+                value={expoCurve(
+                  stickAt(setUp.axes[axis], pad.axes),
+                  axis === 'throttle' ? 0 : setUp.softening,
+                )}
               />
             ))
           ) : (

@@ -1,5 +1,5 @@
 import type { Mark } from '@skelby/core/choreography/scene';
-import type { Scene } from '@skelby/core/simulator/simulated-flight';
+import type { SimulatedScene } from '@skelby/core/simulator/simulated-flight';
 import { forwardRef, type ReactNode, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { themed, useTheme } from '../../shared/ui/theme';
@@ -26,7 +26,7 @@ interface FieldProps {
   readonly spanM: number;
   readonly rotors: number;
   readonly marks: readonly Mark[];
-  readonly scene: Scene;
+  readonly scene: SimulatedScene;
   readonly throughCamera: boolean;
   /** How far the camera is tilted up, °. */
   readonly cameraDeg: number;

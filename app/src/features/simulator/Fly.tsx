@@ -1,6 +1,6 @@
 import { causeOf } from '@skelby/core/causes/causes';
 import { axesOf, type StickLayout } from '@skelby/core/vocabulary/flying';
-import type { Course } from '@skelby/core/assessment/exercise';
+import type { Exercise } from '@skelby/core/assessment/exercise';
 import type { Drill } from '@skelby/core/drills/drill';
 import { throttleStick } from '@skelby/core/simulator/control/control';
 import type { Ended } from '@skelby/core/simulator/simulated-flight';
@@ -159,7 +159,7 @@ function Likely({ causes }: { readonly causes: readonly LikelyCause[] }) {
 
 interface FlyProps {
   readonly drill: Drill;
-  readonly course: Course;
+  readonly course: Exercise;
   readonly setUp: PracticeSetUp;
   readonly craft: CraftRecord;
   readonly settings: PracticeSettings;

@@ -1,5 +1,5 @@
 import { axesOf, type StickLayout } from '@skelby/core/vocabulary/flying';
-import type { StickNow } from '@skelby/core/simulator/control/control';
+import type { StickPosition } from '@skelby/core/simulator/control/control';
 import { type PointerEvent, useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { themed } from '../../shared/ui/theme';
@@ -50,7 +50,7 @@ export function SticksHeld({
   size,
 }: {
   readonly layout: StickLayout;
-  readonly sticks: StickNow;
+  readonly sticks: StickPosition;
   readonly size: number;
 }) {
   const styles = useStyles();

@@ -1,8 +1,8 @@
 import type { Drill, Side } from '@skelby/core/drills/drill';
 import type { Mark } from '@skelby/core/choreography/scene';
 import type { CraftRecord } from '@skelby/core/vocabulary/craft-facts';
-import type { Scene } from '@skelby/core/simulator/simulated-flight';
-import type { Course } from '@skelby/core/assessment/exercise';
+import type { SimulatedScene } from '@skelby/core/simulator/simulated-flight';
+import type { Exercise } from '@skelby/core/assessment/exercise';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
 import { useEffect, useRef, useState } from 'react';
 import { Button, ButtonRow } from '../../shared/ui/Button';
@@ -17,10 +17,10 @@ import { ScorePanel } from './ScorePanel';
 
 interface LogPartProps {
   readonly drill: Drill;
-  readonly course: Course;
+  readonly course: Exercise;
   readonly side: Side | null;
   readonly craft: CraftRecord;
-  readonly scene: Scene;
+  readonly scene: SimulatedScene;
   readonly marks: readonly Mark[];
   readonly layout: StickLayout;
   readonly cameraDeg: number;

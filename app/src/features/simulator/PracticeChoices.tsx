@@ -1,5 +1,5 @@
 import type { Drill } from '@skelby/core/drills/drill';
-import { FLYING_MODES } from '@skelby/core/simulator/control/control';
+import { PILOTED_MODES } from '@skelby/core/simulator/control/control';
 import { FAILSAFE_WORDS, FAILSAFES } from '@skelby/core/reconstruct/return-height';
 import { SURROUNDINGS, type Surroundings } from '@skelby/core/simulator/surroundings';
 import { type CraftRecord, craftFacts, SPEED_SETTINGS } from '@skelby/core/vocabulary/craft-facts';
@@ -83,7 +83,7 @@ export function PracticeChoices({
           label="Mode"
           value={settings.mode}
           onChange={(mode) => onChange({ mode })}
-          options={FLYING_MODES.map((value) => ({ value, label: MODE_WORDS[value] }))}
+          options={PILOTED_MODES.map((value) => ({ value, label: MODE_WORDS[value] }))}
         />
         <Choice
           label="Speed setting"

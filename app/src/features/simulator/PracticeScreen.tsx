@@ -8,7 +8,7 @@ import {
   STICK_LAYOUTS,
   type StickLayout,
 } from '@skelby/core/vocabulary/flying';
-import { courseOf } from '@skelby/core/assessment/exercises';
+import { exerciseOf } from '@skelby/core/assessment/exercises';
 import {
   craftAsText,
   craftFromText,
@@ -117,7 +117,7 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
   const usual = useMemo(() => {
     const [setUp, course] = [
       practiceOf(drill.id, drill.sides[0] ?? null, usualMode),
-      courseOf(drill.id, drill.sides[0] ?? null),
+      exerciseOf(drill.id, drill.sides[0] ?? null),
     ];
     return setUp && course ? settingsFrom(practiceLinkShape.cast({}), drill, setUp, course) : null;
   }, [drill, usualMode]);
@@ -126,7 +126,7 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
   const settings = useMemo(() => {
     const [setUp, course] = [
       practiceOf(drill.id, link.side ?? drill.sides[0] ?? null, usualMode),
-      courseOf(drill.id),
+      exerciseOf(drill.id),
     ];
     return setUp && course ? { ...settingsFrom(link, drill, setUp, course), ...changed } : null;
   }, [drill, link, usualMode, changed]);
@@ -134,7 +134,7 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
     () => practiceOf(drill.id, settings?.side ?? null, usualMode),
     [drill.id, settings?.side, usualMode],
   );
-  const course = useMemo(() => courseOf(drill.id, settings?.side ?? null), [drill.id, settings?.side]);
+  const course = useMemo(() => exerciseOf(drill.id, settings?.side ?? null), [drill.id, settings?.side]);
   const recorded = useRecorded({ weaknessId, token, drill, settings, purpose });
   const scene = useMemo(
     () => (settings && setUp && course ? flightFrom(drill.id, settings, setUp, course, craft).scene : null),

@@ -1,6 +1,6 @@
 import type { Mark } from '@skelby/core/choreography/scene';
-import type { Scene } from '@skelby/core/simulator/simulated-flight';
-import type { Course } from '@skelby/core/assessment/exercise';
+import type { SimulatedScene } from '@skelby/core/simulator/simulated-flight';
+import type { Exercise } from '@skelby/core/assessment/exercise';
 import { pilotAt } from '@skelby/core/assessment/referee';
 import { lineAt, type Replay } from '@skelby/core/assessment/replay';
 import { headingOf } from '@skelby/core/flight-log/flight-log';
@@ -26,11 +26,11 @@ interface ReplayedProps {
   readonly spanM: number;
   readonly rotors: number;
   readonly marks: readonly Mark[];
-  readonly scene: Scene;
+  readonly scene: SimulatedScene;
   readonly layout: StickLayout;
   readonly cameraDeg: number;
   /** Where the pilot walks in it, if anywhere. */
-  readonly course: Pick<Course, 'walk'>;
+  readonly course: Pick<Exercise, 'walk'>;
 }
 
 /** A flight shown again: path, nose and sticks, with the moment it went wrong to jump to. */

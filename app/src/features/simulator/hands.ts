@@ -1,6 +1,6 @@
-import { soften } from '@skelby/core/simulator/expo';
+import { expoCurve } from '@skelby/core/simulator/expo';
 import { axesOf, type Axis, type StickLayout } from '@skelby/core/vocabulary/flying';
-import type { StickNow } from '@skelby/core/simulator/control/control';
+import type { StickPosition } from '@skelby/core/simulator/control/control';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type ControllerSetUp, keptSetUpOnce, type PadNow, padNow, stickAt } from './controller';
 import type { Tilt } from './tilt';
@@ -36,7 +36,7 @@ const PAD_MOVES = 0.1;
 const CENTRE: Thumb = { across: 0, up: 0 };
 
 /** What both hands hold, by axis of the craft. */
-export function sticksOf(layout: StickLayout, left: Thumb, right: Thumb): StickNow {
+export function sticksOf(layout: StickLayout, left: Thumb, right: Thumb): StickPosition {
   const axes = axesOf(layout);
   const of: Record<Axis, number> = { throttle: 0, yaw: 0, pitch: 0, roll: 0 };
   of[axes.left.vertical] = left.up;
@@ -48,7 +48,7 @@ export function sticksOf(layout: StickLayout, left: Thumb, right: Thumb): StickN
 
 const stronger = (a: number, b: number): number => (Math.abs(a) >= Math.abs(b) ? a : b);
 const added = (a: number, b: number): number => Math.max(-1, Math.min(1, a + b));
-const eachAxis = (of: (axis: Axis) => number): StickNow => ({
+const eachAxis = (of: (axis: Axis) => number): StickPosition => ({
   throttle: of('throttle'),
   yaw: of('yaw'),
   pitch: of('pitch'),
@@ -64,10 +64,10 @@ function unsetThumb(pad: PadNow, hand: Hand): Thumb {
 }
 
 /** A controller that has been set up: by axes of the craft. */
-function setSticks(pad: PadNow, { axes, softening }: ControllerSetUp): StickNow {
+function setSticks(pad: PadNow, { axes, softening }: ControllerSetUp): StickPosition {
   return eachAxis((axis) => {
     const stick = stickAt(axes[axis], pad.axes);
-    return axis === 'throttle' ? stick : soften(stick, softening);
+    return axis === 'throttle' ? stick : expoCurve(stick, softening);
   });
 }
 
@@ -161,7 +161,7 @@ export function useHands(layout: StickLayout, tilt: Tilt) {
       soften: (share: number) => {
         softening.current = share;
       },
-      read: (): StickNow => {
+      read: (): StickPosition => {
         const pad = padNow();
         const setUp = pad ? keptSetUpOnce(pad.id) : null;
         const thumbs = sticksOf(layout, touched.current.left, touched.current.right);
@@ -178,7 +178,7 @@ export function useHands(layout: StickLayout, tilt: Tilt) {
             return padThrottle && held
               ? stronger(keys.throttle, held.throttle)
               : added(thumbs.throttle, keys.throttle);
-          return soften(
+          return expoCurve(
             stronger(stronger(added(thumbs[axis], keys[axis]), held?.[axis] ?? 0), leaned?.[axis] ?? 0),
             softening.current,
           );

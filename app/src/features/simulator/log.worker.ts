@@ -2,7 +2,7 @@ import type { Side } from '@skelby/core/drills/drill';
 import { craftModel } from '@skelby/core/simulator/craft-model';
 import type { Solid } from '@skelby/core/simulator/world';
 import { type CraftRecord, craftFacts } from '@skelby/core/vocabulary/craft-facts';
-import { courseOf } from '@skelby/core/assessment/exercises';
+import { exerciseOf } from '@skelby/core/assessment/exercises';
 import { type Replay, replayOf } from '@skelby/core/assessment/replay';
 import { type Score, scoreLog } from '@skelby/core/assessment/score';
 import { FlightLogError, type FlightLogReader } from '@skelby/core/flight-log/reading';
@@ -27,7 +27,7 @@ export type FromLog =
   | { readonly is: 'bad'; readonly message: string };
 
 function judge(reader: FlightLogReader, { drillId, side, craft, solids }: ToRead): FromLog {
-  const course = courseOf(drillId, side);
+  const course = exerciseOf(drillId, side);
   if (!course) return { is: 'bad', message: 'This drill is not measured from a log.' };
   const track = reader.track();
   const began = performance.now();

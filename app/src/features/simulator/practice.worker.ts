@@ -1,16 +1,21 @@
 import { type CraftRecord, craftFacts, type SensorSide } from '@skelby/core/vocabulary/craft-facts';
 import type { Side } from '@skelby/core/drills/drill';
-import type { ModeNow, StickNow } from '@skelby/core/simulator/control/control';
+import type { ModeNow, StickPosition } from '@skelby/core/simulator/control/control';
 import { type CraftModel, craftModel } from '@skelby/core/simulator/craft-model';
-import { type Ended, type Scene, type Start, STEP_S } from '@skelby/core/simulator/simulated-flight';
+import {
+  type Ended,
+  type SimulatedScene,
+  type Start,
+  PHYSICS_STEP_S,
+} from '@skelby/core/simulator/simulated-flight';
 import type { Failsafe } from '@skelby/core/reconstruct/return-height';
 import type { ReturnPhase } from '@skelby/core/simulator/control/auto-return';
-import type { Course, Hands } from '@skelby/core/assessment/exercise';
-import { courseOf } from '@skelby/core/assessment/exercises';
+import type { Exercise, ControlAids } from '@skelby/core/assessment/exercise';
+import { exerciseOf } from '@skelby/core/assessment/exercises';
 import { pilotAt } from '@skelby/core/assessment/referee';
-import { Rep } from '@skelby/core/assessment/rep';
+import { RepFlight } from '@skelby/core/assessment/rep';
 import { type Replay, replayOf } from '@skelby/core/assessment/replay';
-import { partsOf, type Score, scoreTrack } from '@skelby/core/assessment/score';
+import { partsOf, type Score, scoreFlightLog } from '@skelby/core/assessment/score';
 import { rank } from '@skelby/core/ranking/rank';
 import { answersOf } from '@skelby/core/evidence/evidence';
 import { evidenceFrom } from '@skelby/core/flight-reading/evidence-readers';
@@ -22,7 +27,7 @@ export interface ToStart {
   readonly drillId: string;
   readonly side: Side | null;
   readonly craft: CraftRecord;
-  readonly scene: Scene;
+  readonly scene: SimulatedScene;
   readonly start: Start;
   readonly seed: number;
   readonly sensorSides: readonly SensorSide[];
@@ -34,7 +39,7 @@ export interface ToStart {
 /** Flies on for as long as the page's last frame took. */
 export interface ToFly {
   readonly do: 'fly';
-  readonly sticks: StickNow;
+  readonly sticks: StickPosition;
   readonly mode: ModeNow;
   readonly seconds: number;
   readonly answer: boolean;
@@ -66,7 +71,7 @@ export interface Shown {
     readonly at: number;
     readonly of: number;
     readonly says: string;
-    readonly hands: Hands;
+    readonly hands: ControlAids;
     readonly blind: boolean;
     readonly softening: number;
   };
@@ -103,15 +108,15 @@ const WORTH_SAYING = 0.1;
 const MOST_REASONS = 4;
 
 let craft: CraftModel | null = null;
-let course: Course | null = null;
-let rep: Rep | null = null;
+let course: Exercise | null = null;
+let rep: RepFlight | null = null;
 let begun: ToStart | null = null;
 let owed = 0;
 let scored = false;
 
 function shown(
-  { flight, referee, holdIsLost, linkIsLost, autoReturn, nearestM }: Rep,
-  flown: Course,
+  { flight, referee, holdIsLost, linkIsLost, autoReturn, nearestM }: RepFlight,
+  flown: Exercise,
   workMs: number,
 ): Shown {
   const { body, timeS, charge, wash, landed, ended } = flight;
@@ -140,17 +145,17 @@ function shown(
 function begin(from: ToStart): void {
   begun = from;
   craft = craftModel(craftFacts(from.craft));
-  course = courseOf(from.drillId, from.side);
+  course = exerciseOf(from.drillId, from.side);
   if (!course) throw new RangeError(`"${from.drillId}" is not flown on the simulator.`);
-  rep = new Rep({ ...from, craft, course });
+  rep = new RepFlight({ ...from, craft, course });
   owed = 0;
   scored = false;
 }
 
 /** Reads a crash as a debrief would, and ranks what it read. */
 function likelyCauses(
-  { flight: { ended }, writer }: Rep,
-  flown: Course,
+  { flight: { ended }, writer }: RepFlight,
+  flown: Exercise,
   model: CraftModel,
   from: ToStart,
 ): readonly LikelyCause[] {
@@ -188,7 +193,7 @@ self.onmessage = ({ data }: MessageEvent<ToDo>) => {
   switch (data.do) {
     case 'fly':
       owed += Math.min(LONGEST_S, data.seconds);
-      for (; owed >= STEP_S; owed -= STEP_S) rep.step(data.sticks, data.mode, data);
+      for (; owed >= PHYSICS_STEP_S; owed -= PHYSICS_STEP_S) rep.step(data.sticks, data.mode, data);
       break;
     case 'hold':
       rep.dropHold(data.lost);
@@ -216,7 +221,7 @@ self.onmessage = ({ data }: MessageEvent<ToDo>) => {
   if (rep.isOver && !scored) {
     scored = true;
     const track = rep.writer.track();
-    const score = scoreTrack(track, course, craft, begun.scene.solids);
+    const score = scoreFlightLog(track, course, craft, begun.scene.solids);
     post({
       is: 'scored',
       score,

@@ -1,14 +1,14 @@
 /** @jest-environment jsdom */
 import { CENTRED } from '@skelby/core/simulator/control/control';
 import { flightLogCsv } from '@skelby/core/flight-log/reading';
-import { TRACK_COLUMNS, TrackWriter } from '@skelby/core/flight-log/flight-log';
+import { LOG_COLUMNS, FlightLogWriter } from '@skelby/core/flight-log/flight-log';
 import { readLog } from './read-log';
 
 const LINES = 300;
-const writer = new TrackWriter();
+const writer = new FlightLogWriter();
 for (let i = 0; i < LINES; i += 1)
   writer.add({
-    ...Object.fromEntries(TRACK_COLUMNS.map((column) => [column, 0])),
+    ...Object.fromEntries(LOG_COLUMNS.map((column) => [column, 0])),
     t: i / 100,
     z: 2,
     qw: 1,

@@ -12,7 +12,7 @@ import { ownOutbox, useOwnSending } from '../../offline/outbox/own-outbox';
 import { OwnWaiting } from '../../offline/ui/OwnWaiting';
 import { Button } from '../../shared/ui/Button';
 import { Words } from '../../shared/ui/Words';
-import { today } from '../../shared/copy/dates';
+import { todayHere } from '../../shared/copy/dates';
 import { PURPOSE_WORDS } from '../../shared/copy/copy';
 import type { Scored } from './practice.worker';
 import type { PracticeSettings } from './settings';
@@ -67,7 +67,7 @@ export function useRecorded({ weaknessId, token, drill, settings, purpose }: Bel
         pack: 1,
         measure: recordedMeasure(drill.id, score),
         drillVersion: versionInForce(drill.id),
-        day: today(),
+        day: todayHere(),
         flownAt,
       };
       setLast({ repId, met: score.met, takenBack: false });

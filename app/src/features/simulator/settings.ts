@@ -1,7 +1,7 @@
-import { type Course, modeFlown } from '@skelby/core/assessment/exercise';
+import { type Exercise, modeFlown } from '@skelby/core/assessment/exercise';
 import type { Drill, Side } from '@skelby/core/drills/drill';
 import type { Jet } from '@skelby/core/simulator/gusts-dryden';
-import type { FlyingMode } from '@skelby/core/simulator/control/control';
+import type { PilotedMode } from '@skelby/core/simulator/control/control';
 import type { PracticeSetUp } from '@skelby/core/simulator/practice';
 import { type Surroundings, surroundingsOf } from '@skelby/core/simulator/surroundings';
 import { type CraftRecord, craftFacts, type SpeedSetting } from '@skelby/core/vocabulary/craft-facts';
@@ -13,7 +13,7 @@ import type { FlightStart } from './use-flight';
 /** How a drill is flown here, as the page has it now. */
 export interface PracticeSettings {
   readonly side: Side | null;
-  readonly mode: FlyingMode;
+  readonly mode: PilotedMode;
   readonly setting: SpeedSetting;
   readonly windMps: number;
   readonly gusts: Gusts;
@@ -39,7 +39,7 @@ export function settingsFrom(
   link: PracticeLink,
   drill: Drill,
   setUp: PracticeSetUp,
-  course: Course,
+  course: Exercise,
 ): PracticeSettings {
   return {
     side: link.side ?? drill.sides[0] ?? null,
@@ -88,7 +88,7 @@ export function flightFrom(
   drillId: string,
   now: PracticeSettings,
   setUp: PracticeSetUp,
-  course: Course,
+  course: Exercise,
   craft: CraftRecord,
 ): FlightStart {
   const solids = [

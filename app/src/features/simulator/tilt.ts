@@ -1,4 +1,4 @@
-import type { StickNow } from '@skelby/core/simulator/control/control';
+import type { StickPosition } from '@skelby/core/simulator/control/control';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 
 /** The phone leaned so far is a stick at its end, °. */
@@ -10,7 +10,7 @@ export interface Tilt {
   readonly on: boolean;
   readonly failed: string | null;
   /** Pitch and roll as the phone leans now; null while off. */
-  readonly read: () => StickNow | null;
+  readonly read: () => StickPosition | null;
   /** On takes the way it is held now as level. */
   readonly toggle: () => void;
 }

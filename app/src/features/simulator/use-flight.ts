@@ -1,4 +1,4 @@
-import { CENTRED, type ModeNow, type StickNow } from '@skelby/core/simulator/control/control';
+import { CENTRED, type ModeNow, type StickPosition } from '@skelby/core/simulator/control/control';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { saveFile } from '../../shared/ui/save-file';
 import type { FromWorker, Scored, Shown, ToDo, ToStart } from './practice.worker';
@@ -25,7 +25,7 @@ export interface Flying {
 interface Callbacks {
   readonly mode: ModeNow;
   /** Read once a frame. */
-  readonly sticks: () => StickNow;
+  readonly sticks: () => StickPosition;
   /** Called with each new place. */
   readonly onFrame: (shown: Shown) => void;
 }

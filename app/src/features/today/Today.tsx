@@ -8,7 +8,7 @@ import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { LinkRow, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
-import { sayDay, today } from '../../shared/copy/dates';
+import { sayDay, todayHere } from '../../shared/copy/dates';
 import { KIND_WORDS } from '../../shared/copy/copy';
 import { inOrder, type TodayWeakness } from './in-order';
 import { useSessionOfToday, useToday } from '../../offline/overlay/today-queries';
@@ -67,7 +67,7 @@ function TodayOf({ list }: { readonly list: TodayList }) {
   const running = useSessionOfToday();
   // What is to be done now is drawn first; the longer list below follows at once.
   const drawsRest = useDeferredValue(true, false);
-  const { checks, toSign, drilling, waiting } = inOrder(list.weaknesses, today());
+  const { checks, toSign, drilling, waiting } = inOrder(list.weaknesses, todayHere());
   const nothing = list.toDebrief.length + list.weaknesses.length === 0;
   const cause = (line: TodayWeakness) => causeOf(line.causeId).name;
   const restricted = (line: TodayWeakness) => `${cause(line)}. ${causeOf(line.causeId).restriction}.`;

@@ -19,7 +19,7 @@ import { ReasonForm } from '../../shared/forms/ReasonForm';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { themed, TOUCH } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
-import { timeOf, today } from '../../shared/copy/dates';
+import { timeOf, todayHere } from '../../shared/copy/dates';
 import { STANDING_LINE } from '../../shared/copy/copy';
 
 export const USUAL_RESERVE_PERCENT = 25;
@@ -122,7 +122,7 @@ export function itemsFor(
         : [
             {
               words: `Light until ${content.lightUntil}`,
-              known: content.day === today() && timeOf(new Date()) < content.lightUntil,
+              known: content.day === todayHere() && timeOf(new Date()) < content.lightUntil,
               instead: 'The light is gone: another day, or the simulator.',
             },
           ]),

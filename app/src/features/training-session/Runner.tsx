@@ -30,7 +30,7 @@ import { SimulatorLink } from '../../shared/ui/SimulatorLink';
 import { Stepper } from '../../shared/forms/Stepper';
 import { Words } from '../../shared/ui/Words';
 import { useWeakness } from '../../offline/overlay/weakness-queries';
-import { today } from '../../shared/copy/dates';
+import { todayHere } from '../../shared/copy/dates';
 import { PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
 import { useSaveSession } from '../../offline/overlay/session-queries';
 import { SessionClash } from './SessionClash';
@@ -129,7 +129,7 @@ function BlockScreen({
         measure: state.measure,
         sessionId: session.id,
         drillVersion: versionInForce(drill.id),
-        day: today(),
+        day: todayHere(),
         flownAt,
       },
     });

@@ -3,7 +3,7 @@ import { CLOCK, type SessionFields } from '@skelby/core/schemas/session';
 import { useCallback, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { keep, kept } from '../../shared/storage/storage';
-import { minuteOfDay, timeOf, today } from '../../shared/copy/dates';
+import { minuteOfDay, timeOf, todayHere } from '../../shared/copy/dates';
 
 /** A session being planned on this phone. */
 export interface SessionDraft {
@@ -29,7 +29,7 @@ const soon = (): string => timeOf(new Date(Math.ceil(Date.now() / 900_000) * 900
 
 const begun = (): SessionDraft => ({
   id: uuid(),
-  day: today(),
+  day: todayHere(),
   pilotIds: [],
   siteId: null,
   windMps: 2,
@@ -44,7 +44,7 @@ const begun = (): SessionDraft => ({
 export function useSessionDraft() {
   const [draft, setDraft] = useState<SessionDraft>(() => {
     const last = kept<SessionDraft>(NAME);
-    return last?.day === today() ? { ...begun(), ...last } : begun();
+    return last?.day === todayHere() ? { ...begun(), ...last } : begun();
   });
   const change = useCallback(
     (part: Partial<SessionDraft>) =>

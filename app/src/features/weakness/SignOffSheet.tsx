@@ -13,7 +13,7 @@ import { PrintButton } from '../../shared/ui/PrintButton';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
-import { sayTime, today } from '../../shared/copy/dates';
+import { sayTime, todayHere } from '../../shared/copy/dates';
 import { MODE_WORDS, plural, STANDING_LINE, STATE_WORDS } from '../../shared/copy/copy';
 import { CoverageGrid } from './CoverageGrid';
 import { sureSentences } from '../../shared/copy/sure-copy';
@@ -45,7 +45,7 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
       foot={<PrintButton label="Print the sheet" />}
     >
       <Words as="soft">
-        {[me?.schoolName, `flies ${MODE_WORDS[page.pilot.mode].toLowerCase()}`, `printed ${today()}`]
+        {[me?.schoolName, `flies ${MODE_WORDS[page.pilot.mode].toLowerCase()}`, `printed ${todayHere()}`]
           .filter(Boolean)
           .join(' · ')}
       </Words>

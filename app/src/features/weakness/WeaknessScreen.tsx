@@ -20,7 +20,7 @@ import { LinkRow, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { isFlownHere, SimulatorLink } from '../../shared/ui/SimulatorLink';
 import { Words } from '../../shared/ui/Words';
-import { sayDay, today } from '../../shared/copy/dates';
+import { sayDay, todayHere } from '../../shared/copy/dates';
 import { STANDING_LINE, STATE_WORDS } from '../../shared/copy/copy';
 import { CurveChart, StickPlate } from '../../shared/drawing';
 import { CoverageGrid } from './CoverageGrid';
@@ -75,7 +75,7 @@ function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: 
   const key = keyDrillsFor(causeOf(page.weakness.causeId), page.pilot.mode);
   // Practice of any kind before the check would move it.
   const first =
-    nextStep(worked.clearance, today()).do === 'drill'
+    nextStep(worked.clearance, todayHere()).do === 'drill'
       ? (worked.drillIds.find((id) => drillOf(id).simulator === 'first') ??
         worked.drillIds.find((id) => isFlownHere(drillOf(id))))
       : undefined;
@@ -218,7 +218,7 @@ function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
   const worked = useWorkedOut(page);
   const { clearance } = worked;
   const cause = causeOf(page.weakness.causeId);
-  const next = nextStep(clearance, today());
+  const next = nextStep(clearance, todayHere());
   const restricted =
     clearance.state === 'open' || clearance.state === 'drilling' || clearance.state === 'ready-for-check';
   return (

@@ -7,7 +7,7 @@ import { useLaidOver } from '../outbox/use-outbox';
 import type { Waiting } from '../outbox/waiting';
 import { sessionsWith } from './sessions';
 import { standingOf } from './standing';
-import { today } from '../../shared/copy/dates';
+import { todayHere } from '../../shared/copy/dates';
 import { todayWith } from './today';
 
 export function useToday() {
@@ -30,4 +30,5 @@ export const useSessions = () =>
 
 /** The session that was planned for today and is not over; null when there is none. */
 export const useSessionOfToday = (): TrainingSession | null =>
-  useSessions().data?.find((each) => each.content.day === today() && each.content.state !== 'done') ?? null;
+  useSessions().data?.find((each) => each.content.day === todayHere() && each.content.state !== 'done') ??
+  null;

@@ -10,7 +10,7 @@ import { useRoster } from './use-roster';
 import { useDeliver } from '../outbox/use-deliver';
 import { useLaidOver } from '../outbox/use-outbox';
 import type { Waiting } from '../outbox/waiting';
-import { today } from '../../shared/copy/dates';
+import { todayHere } from '../../shared/copy/dates';
 import { keepStanding } from './standing';
 import { around, weaknessWith } from './weakness';
 
@@ -68,7 +68,7 @@ export const useMove = ({ weakness, pilot }: WeaknessPage) =>
     path: `/weaknesses/${weakness.id}/moves/${uuid()}`,
     what: `${kind === 'undone' ? 'undoing' : kind === 'closed' ? 'closing' : 'signature'} for ${pilot.name}`,
     stamp: 'at' as const,
-    body: { kind, undoes: undoes ?? null, reason, at: new Date().toISOString(), day: today() },
+    body: { kind, undoes: undoes ?? null, reason, at: new Date().toISOString(), day: todayHere() },
   }));
 
 export const usePutPlan = ({ weakness, pilot }: WeaknessPage) =>

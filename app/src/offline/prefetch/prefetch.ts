@@ -36,7 +36,7 @@ const EVERY_MS = 120_000;
 const AFTER_FIRST_PAGE_MS = 2_500;
 
 /** Reads it all and lays it where the screens look. */
-export async function carry(client: QueryClient): Promise<void> {
+export async function prefetch(client: QueryClient): Promise<void> {
   // What is sent while this is on its way may not be in the answer.
   const readAt = Date.now();
   const all = await get<Carried>('/carry');
@@ -55,13 +55,13 @@ export async function carry(client: QueryClient): Promise<void> {
  * looked at again.
  * @returns stops it
  */
-export function keepCarrying(client: QueryClient): () => void {
+export function keepPrefetching(client: QueryClient): () => void {
   let last = 0;
   let stopped = false;
   const again = () => {
     if (stopped || document.visibilityState === 'hidden' || Date.now() - last < EVERY_MS) return;
     last = Date.now();
-    carry(client).catch((error: unknown) => {
+    prefetch(client).catch((error: unknown) => {
       if (!(error instanceof NoConnection || error instanceof ApiProblem)) throw error;
       // Out of reach: what was carried before stays, and the next round tries again.
       last = 0;

@@ -31,10 +31,10 @@ export const minuteOfDay = (time: string): number => {
 
 export const timeOf = (instant: Date): string => `${two(instant.getHours())}:${two(instant.getMinutes())}`;
 
-export const today = (): Day => dayOf(new Date());
+export const todayHere = (): Day => dayOf(new Date());
 
 /** A day as a trainer says it: "today", "yesterday", "in 3 days", "4 Mar". */
-export function sayDay(day: Day, now: Day = today()): string {
+export function sayDay(day: Day, now: Day = todayHere()): string {
   const ahead = daysBetween(now, day);
   if (ahead === 0) return 'today';
   if (ahead === -1) return 'yesterday';

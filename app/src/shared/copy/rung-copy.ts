@@ -5,7 +5,7 @@ import { CHECK_ATTEMPTS, CHECK_MET_NEEDED, type ClearingRule } from '@skelby/cor
 import type { CoverageCell } from '@skelby/core/clearance/coverage';
 import { cleanRepsToGo } from '@skelby/core/clearance/learning-curve';
 import { drillOf } from '@skelby/core/drills/drills';
-import { sayDay, today } from './dates';
+import { sayDay, todayHere } from './dates';
 import { BAND_WORDS, plural, SIDE_WORDS } from './copy';
 
 export const chartName = (chart: Pick<Chart, 'drillId' | 'side'>): string =>
@@ -62,7 +62,12 @@ function keptWords(clearance: Clearance, rule: ClearingRule, now: Day): string {
 }
 
 /** What each rung holds and what it lacks, as a trainer would say it. */
-export function rungWords(id: RungId, clearance: Clearance, rule: ClearingRule, now: Day = today()): string {
+export function rungWords(
+  id: RungId,
+  clearance: Clearance,
+  rule: ClearingRule,
+  now: Day = todayHere(),
+): string {
   switch (id) {
     case 'test':
       return testWords(clearance, rule);

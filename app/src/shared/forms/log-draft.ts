@@ -4,7 +4,7 @@ import { useCallback, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import type { RosterPilot } from '../api/types';
 import { forget, keep, kept } from '../storage/storage';
-import { today } from '../copy/dates';
+import { todayHere } from '../copy/dates';
 
 const NAME = 'draft.log';
 
@@ -26,7 +26,7 @@ export interface LogDraft {
 const begun = (): LogDraft => ({
   id: uuid(),
   startedAt: new Date().toISOString(),
-  day: today(),
+  day: todayHere(),
   pilotId: null,
   kind: null,
   familyId: null,

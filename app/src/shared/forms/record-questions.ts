@@ -5,7 +5,7 @@ import { BEGINNER_WIND_LIMIT_MPS } from '@skelby/core/vocabulary/wind-band';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import type { Roster } from '../api/types';
 import type { FormQuestion } from './form-question';
-import { today } from '../copy/dates';
+import { todayHere } from '../copy/dates';
 import { MODE_WORDS, optionsOf, PLACE_WORDS } from '../copy/copy';
 
 /** What the forms ask, in the order in which a trainer knows the answers. */
@@ -172,7 +172,7 @@ export function newFlight(roster: Roster, pilotId: string | null) {
   const pilot = roster.pilots.find((each) => each.id === pilotId);
   return {
     pilotId,
-    day: today(),
+    day: todayHere(),
     packs: 1,
     minutes: '',
     windMps: pilot?.lastWindMps ?? '',

@@ -1,16 +1,16 @@
 import type { Side } from '../../drills/drill';
-import { type Course, leg, round, stay } from '../exercise';
-import type { Place } from '../../geometry/path';
+import { type Exercise, leg, round, stay } from '../exercise';
+import type { PathPoint } from '../../geometry/path';
 
 /** Standards as the drills themselves state them: common practice. */
-type CourseOf = (side: Side | null) => Course;
+type CourseOf = (side: Side | null) => Exercise;
 
-const MARK: Place = [0, 6, 2.5];
+const MARK: PathPoint = [0, 6, 2.5];
 const OWN_HOLD = 20;
 
 /** One axis out and back, and nothing else. */
 const axisStages = () => {
-  const at: Place = [0, 6, 3];
+  const at: PathPoint = [0, 6, 3];
   const stop = { is: 'there', standS: 0.4 } as const;
   const nose = { is: 'nose' } as const;
   return [
@@ -27,7 +27,7 @@ const axisStages = () => {
 
 /** Two squares of ten metres. */
 const squares = () => {
-  const corners: readonly Place[] = [
+  const corners: readonly PathPoint[] = [
     [-5, 10, 4],
     [-5, 20, 4],
     [5, 20, 4],
@@ -47,8 +47,8 @@ const NOSE_ON: Readonly<Partial<Record<Side, number>>> = {
 };
 
 /** A quarter held, then moved a little and stopped, in both directions. */
-export function quarter(nose: number, y: number, seconds: number, withinM: number): Course {
-  const at: Place = [0, y, 3];
+export function quarter(nose: number, y: number, seconds: number, withinM: number): Exercise {
+  const at: PathPoint = [0, y, 3];
   const stop = { nose, until: { is: 'there', standS: 0.5 }, speedMps: 1.5 } as const;
   return {
     stages: [
@@ -107,7 +107,7 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Record<string, CourseOf>> = {
     ],
   }),
   'fore-aft-line': () => {
-    const [near, far]: readonly [Place, Place] = [MARK, [0, 21, 2.5]];
+    const [near, far]: readonly [PathPoint, PathPoint] = [MARK, [0, 21, 2.5]];
     const stop = { nose: 0, until: { is: 'there', standS: 2 } } as const;
     return {
       stages: [
@@ -122,7 +122,7 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Record<string, CourseOf>> = {
     };
   },
   'lateral-line': () => {
-    const [middle, left, right]: readonly [Place, Place, Place] = [
+    const [middle, left, right]: readonly [PathPoint, PathPoint, PathPoint] = [
       [0, 8, 2.5],
       [-10, 8, 2.5],
       [10, 8, 2.5],

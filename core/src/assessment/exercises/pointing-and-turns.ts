@@ -1,8 +1,8 @@
 import type { Side } from '../../drills/drill';
-import { type Course, free, leg, round, type Stage, stay, type Walk } from '../exercise';
-import type { Place } from '../../geometry/path';
+import { type Exercise, free, leg, round, type Stage, stay, type Walk } from '../exercise';
+import type { PathPoint } from '../../geometry/path';
 
-type CourseOf = (side: Side | null) => Course;
+type CourseOf = (side: Side | null) => Exercise;
 
 /** 1 to the right or clockwise, −1 to the left or counter-clockwise. */
 export const way = (side: Side | null): 1 | -1 => (side === 'left' || side === 'counter-clockwise' ? -1 : 1);
@@ -23,7 +23,7 @@ const WALK: Walk = {
   ],
   speedMps: 0.75,
 };
-const HOME: Place = [0, 6, 3];
+const HOME: PathPoint = [0, 6, 3];
 
 /** Across in front, away at the end, and back: farther out each time. */
 const passes = (): readonly Stage[] =>

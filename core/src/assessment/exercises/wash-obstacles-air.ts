@@ -1,9 +1,9 @@
 import type { Side } from '../../drills/drill';
-import { type Course, free, leg, round, stay } from '../exercise';
-import type { Place } from '../../geometry/path';
+import { type Exercise, free, leg, round, stay } from '../exercise';
+import type { PathPoint } from '../../geometry/path';
 import { times, way } from './pointing-and-turns';
 
-type CourseOf = (side: Side | null) => Course;
+type CourseOf = (side: Side | null) => Exercise;
 
 /** Out on one side, round with the throttle rising, back on the other: mirrored for the other side. */
 function racetrack(x: number, near: number, far: number, z: number, side: Side | null, speedMps: number) {
@@ -16,7 +16,7 @@ function racetrack(x: number, near: number, far: number, z: number, side: Side |
   };
 }
 
-const SLALOM: readonly Place[] = [
+const SLALOM: readonly PathPoint[] = [
   [-2, 8, 1.6],
   [-1.4, 12, 1.6],
   [1.4, 18, 1.6],
@@ -24,7 +24,7 @@ const SLALOM: readonly Place[] = [
   [1.4, 30, 1.6],
   [0, 36, 1.6],
 ];
-const ZIGZAG: readonly Place[] = [
+const ZIGZAG: readonly PathPoint[] = [
   [0, 14, 18],
   [0, 10, 16],
   [0, 21, 12.5],
@@ -32,13 +32,13 @@ const ZIGZAG: readonly Place[] = [
   [0, 21, 5.5],
   [0, 13, 3],
 ];
-const SQUARE: readonly Place[] = [
+const SQUARE: readonly PathPoint[] = [
   [-12.5, 10, 4],
   [-12.5, 35, 4],
   [12.5, 35, 4],
   [12.5, 10, 4],
 ];
-const through = (from: Place, to: Place, says: string, speedMps = 2) =>
+const through = (from: PathPoint, to: PathPoint, says: string, speedMps = 2) =>
   leg(says, from, to, { nose: 0, speedMps });
 
 export const WASH_OBSTACLES_AIR_COURSES: Readonly<Record<string, CourseOf>> = {

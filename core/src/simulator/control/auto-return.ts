@@ -1,5 +1,5 @@
 import type { BodyState } from '../rigid-body';
-import type { StickNow } from './control';
+import type { StickPosition } from './control';
 import type { CraftModel } from '../craft-model';
 
 export const RETURN_PHASES = ['climbing', 'on-the-way', 'landing'] as const;
@@ -28,7 +28,7 @@ export class AutoReturn {
   ) {}
 
   /** The sticks it would hold now. */
-  sticks(s: BodyState): StickNow {
+  sticks(s: BodyState): StickPosition {
     const [dx, dy] = [this.homeX - s.px, this.homeY - s.py];
     const away = Math.hypot(dx, dy);
     if (this.phase === 'climbing' && s.pz > this.returnHeightM - 0.5) this.phase = 'on-the-way';

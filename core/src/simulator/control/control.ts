@@ -1,22 +1,24 @@
 import type { SpeedSetting } from '../../vocabulary/craft-facts';
+import type { FlightMode } from '../../vocabulary/flying';
 import { G_MPS2 } from '../../reconstruct/constants';
 import type { BodyState } from '../rigid-body';
 import type { CraftModel } from '../craft-model';
 
 /** Sticks by axis, −1 to 1: throttle up, yaw right, pitch ahead, roll right. */
-export interface StickNow {
+export interface StickPosition {
   readonly throttle: number;
   readonly yaw: number;
   readonly pitch: number;
   readonly roll: number;
 }
-export const CENTRED: StickNow = { throttle: 0, yaw: 0, pitch: 0, roll: 0 };
+export const CENTRED: StickPosition = { throttle: 0, yaw: 0, pitch: 0, roll: 0 };
 
-export const FLYING_MODES = ['rate', 'self-level', 'height-hold', 'position-hold'] as const;
-export type FlyingMode = (typeof FLYING_MODES)[number];
+/** Flight modes in which a pilot steers: all but a programmed flight. */
+export type PilotedMode = Exclude<FlightMode, 'programmed'>;
+export const PILOTED_MODES: readonly PilotedMode[] = ['rate', 'self-level', 'height-hold', 'position-hold'];
 
 export interface ModeNow {
-  readonly mode: FlyingMode;
+  readonly mode: PilotedMode;
   readonly setting: SpeedSetting;
   /**
    * Sticks as the pilot stands, whatever the nose does; the heading in degrees that counts as ahead. Null:
@@ -89,7 +91,7 @@ export class Controller {
   /** @param seenX @param seenY position as the fix says it, m */
   step(
     s: BodyState,
-    sticks: StickNow,
+    sticks: StickPosition,
     now: ModeNow,
     seenX: number,
     seenY: number,
@@ -170,7 +172,7 @@ export class Controller {
 
   private wantedSpeed(
     s: BodyState,
-    sticks: StickNow,
+    sticks: StickPosition,
     setting: SpeedSetting,
     cos: number,
     sin: number,

@@ -1,7 +1,7 @@
 import type { Failsafe } from '../../reconstruct/return-height';
 import type { AutoReturn } from './auto-return';
 import type { BodyState } from '../rigid-body';
-import { CENTRED, type StickNow } from './control';
+import { CENTRED, type StickPosition } from './control';
 
 /** Slow enough to set down. */
 const LANDS_AT = -0.35;
@@ -10,7 +10,7 @@ const LANDS_AT = -0.35;
  * The sticks a craft holds by itself when it no longer hears its transmitter, in position hold, as it was set
  * before the flight. @param home what brings it home; asked only to return
  */
-export function failsafeSticks(action: Failsafe, s: BodyState, home: AutoReturn): StickNow {
+export function failsafeSticks(action: Failsafe, s: BodyState, home: AutoReturn): StickPosition {
   if (action === 'return') return home.sticks(s);
   return action === 'descend' ? { ...CENTRED, throttle: LANDS_AT } : CENTRED;
 }
