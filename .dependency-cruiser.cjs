@@ -61,7 +61,7 @@ module.exports = {
       comment: 'The database knows nothing of requests.',
       severity: 'error',
       from: { path: '^server/src/db/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^server/src/(http|resources|commands|pages|exchange|demo)/' },
+      to: { path: '^server/src/(http|commands|facts|pages|exchange|demo)/' },
     },
     {
       name: 'every-folder-is-named',
@@ -73,7 +73,7 @@ module.exports = {
         path: '^(core|server|app)/src/[^/]+/',
         pathNot: [
           '^core/src/(assessment|causes|choreography|clearance|commands|debrief|drills|evidence|exchange|flight-log|flight-reading|geometry|plan|ranking|rates|reconstruct|restrictions|schemas|simulator|sums|sync|synthetic-pilot|vocabulary|weakness)/',
-          '^server/src/(commands|db|demo|exchange|http|pages|resources|testing)/',
+          '^server/src/(commands|db|demo|exchange|facts|http|pages|problem|testing)/',
           '^app/src/(app|features|lazy|offline|shared|shell)/',
         ],
       },

@@ -44,27 +44,6 @@ export default ts.config(
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            {
-              group: [
-                'react*',
-                'expo',
-                'expo-*',
-                'node:*',
-                'koa*',
-                'knex',
-                '@skelby/*',
-                '**/app/**',
-                '**/server/**',
-              ],
-              message: 'Core knows nothing of screens, servers or Node.js.',
-            },
-          ],
-        },
-      ],
       'no-restricted-globals': [
         'error',
         'window',
@@ -78,22 +57,6 @@ export default ts.config(
         'error',
         { object: 'Date', property: 'now', message: 'Core is given the time.' },
         { object: 'Math', property: 'random', message: 'Core is given its randomness.' },
-      ],
-    },
-  },
-  {
-    files: ['server/src/**/*.ts'],
-    rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            {
-              group: ['**/app/**', 'react*', 'expo', 'expo-*'],
-              message: 'The server knows nothing of screens.',
-            },
-          ],
-        },
       ],
     },
   },

@@ -5,29 +5,12 @@ import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
-import { inTheirSchool } from './http/in-their-school';
-import { Problem, problems } from './http/problems';
+import { problems } from './http/problems';
 import { type InFlight, requests } from './http/requests';
 import { sameOriginWrites } from './http/same-origin';
-import { makeSignIn, signOut } from './http/session';
 import { isApi, staticApp } from './http/static-app';
-import { prefetchRoutes } from './resources/carry';
-import { drillRoutes } from './resources/drills';
-import { debriefRoutes } from './resources/debriefs';
-import { exchangeRoutes } from './resources/exchange';
-import { experienceRoutes } from './resources/experience';
-import { occurrenceRoutes } from './resources/occurrences';
-import { linkRoutes, ownRoutes } from './resources/pilot-links';
-import { pilotPageRoutes } from './resources/pilot-page';
-import { rankingRoutes } from './resources/ranking';
-import { recordRoutes } from './resources/records';
-import { repRoutes } from './resources/reps';
-import { rosterRoutes } from './resources/roster';
-import { schoolRoutes } from './resources/school';
-import { sessionRoutes } from './resources/sessions';
-import { syncRoutes } from './resources/sync';
-import { todayRoutes } from './resources/today';
-import { weaknessRoutes } from './resources/weaknesses';
+import { Problem } from './problem/problem';
+import { apiRouter } from './routes';
 
 export interface ApplicationOptions {
   readonly db: Knex;
@@ -60,36 +43,6 @@ const CONTENT_POLICY = {
     objectSrc: NEVER,
   },
 };
-
-/**
- * Routes are matched in one case only: what stands before a handler must not be passed by writing its address
- * otherwise.
- */
-function apiRouter(db: Knex, log: Logger): Router {
-  const router = new Router({ prefix: '/api', sensitive: true });
-  const inSchool = inTheirSchool(db);
-  router.post('/sign-in', makeSignIn(db));
-  ownRoutes(router, db);
-  router.post('/sign-out', signOut(db));
-  schoolRoutes(router, inSchool);
-  todayRoutes(router, inSchool);
-  rosterRoutes(router, inSchool);
-  pilotPageRoutes(router, inSchool);
-  linkRoutes(router, inSchool);
-  recordRoutes(router, inSchool);
-  occurrenceRoutes(router, inSchool);
-  weaknessRoutes(router, inSchool);
-  repRoutes(router, inSchool);
-  debriefRoutes(router, inSchool);
-  experienceRoutes(router, inSchool);
-  rankingRoutes(router, inSchool);
-  sessionRoutes(router, inSchool);
-  drillRoutes(router, inSchool);
-  prefetchRoutes(router, inSchool);
-  syncRoutes(router, inSchool, log);
-  exchangeRoutes(router, db, inSchool);
-  return router;
-}
 
 function healthRouter(db: Knex, isStopping: () => boolean): Router {
   const router = new Router({ sensitive: true });

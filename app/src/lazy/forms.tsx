@@ -1,3 +1,7 @@
+import type { AnyCommand } from '@skelby/core/commands/command';
+import { logOccurrence } from '@skelby/core/commands/log-occurrence';
+import { saveCraft, saveFlight, savePilot, saveSite } from '@skelby/core/commands/save-records';
+import { entryOf } from '../offline/outbox/commands';
 import {
   craftShape,
   flightShape,
@@ -35,6 +39,7 @@ const NEW = 'new';
 
 interface Listed {
   readonly list: 'pilots' | 'craft' | 'sites';
+  readonly command: AnyCommand;
   readonly what: string;
   readonly up: '/pilots' | '/kit';
   readonly shape: AnyObjectSchema;
@@ -43,6 +48,7 @@ interface Listed {
 }
 
 const PILOT: Listed = {
+  command: savePilot,
   list: 'pilots',
   what: 'pilot',
   up: '/pilots',
@@ -51,6 +57,7 @@ const PILOT: Listed = {
   blank: NEW_PILOT,
 };
 const CRAFT: Listed = {
+  command: saveCraft,
   list: 'craft',
   what: 'craft',
   up: '/kit',
@@ -59,6 +66,7 @@ const CRAFT: Listed = {
   blank: NEW_CRAFT,
 };
 const SITE: Listed = {
+  command: saveSite,
   list: 'sites',
   what: 'site',
   up: '/kit',
@@ -102,11 +110,14 @@ function EditListed({ kind }: { readonly kind: Listed }) {
             questions={kind.questions}
             values={fieldsOf(row, kind.shape)}
             onSave={(fields) =>
-              save.mutateAsync({
-                path: `/${kind.list}/${key}`,
-                body: { basedOn: (row as { revision?: number }).revision ?? null, ...fields },
-                what: `${kind.what} ${String(fields['name'])}`,
-              })
+              save.mutateAsync(
+                entryOf<AnyCommand>(
+                  kind.command,
+                  { id: key },
+                  { basedOn: (row as { revision?: number }).revision ?? null, ...fields },
+                  `${kind.what} ${String(fields['name'])}`,
+                ),
+              )
             }
           />
         );
@@ -140,11 +151,9 @@ function FlightForm({
       questions={flightQuestions(roster, flight !== undefined || pilotId !== null)}
       values={values}
       onSave={(fields) =>
-        save.mutateAsync({
-          path: `/flights/${id}`,
-          body: { basedOn: flight?.revision ?? null, ...fields },
-          what: 'flight',
-        })
+        save.mutateAsync(
+          entryOf<AnyCommand>(saveFlight, { id }, { basedOn: flight?.revision ?? null, ...fields }, 'flight'),
+        )
       }
     />
   );
@@ -207,11 +216,15 @@ function OccurrenceForm({
     const happenedAt = same
       ? occurrence.happenedAt
       : new Date(`${String(fields['day'])}T${String(newTime)}`).toISOString();
-    return save.mutateAsync({
-      path: `/occurrences/${occurrence.id}`,
-      body: { basedOn: occurrence.revision, ...fields, happenedAt },
-      what: `details of ${occurrence.pilotName}`,
-    });
+    return save.mutateAsync(
+      entryOf<AnyCommand>(
+        logOccurrence,
+        { id: occurrence.id },
+        { basedOn: occurrence.revision, ...fields, happenedAt },
+        `details of ${occurrence.pilotName}`,
+        true,
+      ),
+    );
   };
   return (
     <RecordForm

@@ -1,20 +1,7 @@
-import { array, type InferType, object } from 'yup';
-import { DEBRIEF_STATES } from '../debrief/findings';
+import { array, object } from 'yup';
 import { INJURIES, LIKELIHOODS, SEVERITIES } from '../debrief/severity';
 import { evidenceShape } from './evidence';
-import {
-  causeId,
-  causeIdOrNone,
-  choice,
-  choiceOrNone,
-  instant,
-  key,
-  line,
-  text,
-  whole,
-  yesNo,
-  yesNoOr,
-} from './fields';
+import { causeId, causeIdOrNone, choiceOrNone, line, text, yesNo, yesNoOr } from './fields';
 
 const linkShape = object({
   words: line('Link', 160),
@@ -41,19 +28,3 @@ export const findingsShape = object({
   chain: array(linkShape).max(20, 'The chain is too long: keep at most 20 links.').default([]),
   nameWithheld: yesNoOr('Name withheld', false),
 }).noUnknown();
-/**
- * One save. `base` is the version that it was made from, 0 for none; the keys are used where closing needs a
- * new row.
- */
-export const debriefShape = object({
-  base: whole('Base version', 0, 10_000),
-  state: choice('State', DEBRIEF_STATES),
-  reason: text('Reason', 300),
-  at: instant('Time'),
-  weaknessId: key('Weakness'),
-  moveId: key('Move'),
-  undoId: key('Move to undo with'),
-  planId: key('Plan'),
-  findings: findingsShape,
-}).noUnknown();
-export type DebriefFields = InferType<typeof debriefShape>;

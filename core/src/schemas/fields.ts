@@ -1,4 +1,4 @@
-import { array, boolean, mixed, number, string } from 'yup';
+import { array, boolean, mixed, number, object, string } from 'yup';
 import { isCauseId } from '../causes/causes';
 import { isDay, isInstant } from '../vocabulary/day';
 
@@ -185,3 +185,5 @@ export const causeIdOrNone = (label: string) =>
       `${label} is not a known cause: pick one from the list, or null.`,
       (value) => value === null || (typeof value === 'string' && isCauseId(value)),
     );
+
+export const reasonShape = object({ reason: reason() }).noUnknown();

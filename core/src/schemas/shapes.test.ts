@@ -1,5 +1,6 @@
 import type { ValidationError } from 'yup';
-import { planShape, repShape } from './loop';
+import { planShape } from '../commands/change-plan';
+import { repShape } from '../commands/record-rep';
 import { craftShape, occurrenceShape, pilotShape } from './records';
 import { signInShape } from './sign-in';
 

@@ -17,12 +17,15 @@ import type { Knex } from 'knex';
 import { v7 as uuidv7 } from 'uuid';
 import { addSchool, addTrainer } from '../db/add-school';
 import { inSchool, type SchoolTx } from '../db/in-school';
-import { putDebrief } from '../resources/debriefs';
-import { confirmCause, logOccurrence } from '../resources/occurrences';
-import { RECORD_KINDS, saveRecord } from '../resources/records';
-import { putRep } from '../resources/reps';
-import { putMove } from '../resources/weaknesses';
-import { loadFacts } from '../resources/weakness-facts';
+import type { AnyCommand } from '@skelby/core/commands/command';
+import { confirmCause } from '@skelby/core/commands/confirm-cause';
+import { logOccurrence } from '@skelby/core/commands/log-occurrence';
+import { moveWeakness } from '@skelby/core/commands/move-weakness';
+import { newRep, recordRep } from '@skelby/core/commands/record-rep';
+import { saveDebrief } from '@skelby/core/commands/save-debrief';
+import { saveCraft, saveFlight, savePilot, saveSite } from '@skelby/core/commands/save-records';
+import { carryOut } from '../commands/carry-out';
+import { loadFacts } from '../facts/weakness-facts';
 import { chanceFrom } from './chance';
 import { DEMO_DEBRIEFS } from './debriefs';
 import { FLOWN } from './flown';
@@ -74,19 +77,19 @@ class Season {
     new Date(Date.parse(`${day}T09:00:00Z`) + minute * 60_000).toISOString();
 
   async write(): Promise<void> {
-    const saveAll = async (kind: keyof typeof RECORD_KINDS, all: readonly object[]) => {
+    const saveAll = async (command: AnyCommand, all: readonly object[]) => {
       const keys: string[] = [];
       for (const fields of all) {
         const id = this.key();
-        await saveRecord(this.school, RECORD_KINDS[kind], id, fields);
+        await carryOut(this.school, command, { id }, fields);
         keys.push(id);
       }
       return keys;
     };
     this.fleet = {
-      pilots: await saveAll('pilots', DEMO_PILOTS),
-      craft: await saveAll('craft', DEMO_CRAFT),
-      sites: await saveAll('sites', DEMO_SITES),
+      pilots: await saveAll(savePilot, DEMO_PILOTS),
+      craft: await saveAll(saveCraft, DEMO_CRAFT),
+      sites: await saveAll(saveSite, DEMO_SITES),
     };
     await this.flights();
     for (const story of [...DEMO_STORIES].sort((a, b) => b.daysAgo - a.daysAgo)) await this.tell(story);
@@ -99,15 +102,20 @@ class Season {
       for (let ago = SEASON_DAYS - i; ago > 0; ago -= 3 + Math.floor(this.chance() * 6)) {
         const craft = own[Math.floor(this.chance() * own.length)]!;
         const packs = 1 + Math.floor(this.chance() * 4);
-        await saveRecord(this.school, RECORD_KINDS.flights, this.key(), {
-          pilotId,
-          craftId: this.fleet.craft[craft],
-          siteId: this.fleet.sites[this.chance() < 0.7 ? 0 : 1],
-          day: this.ago(ago),
-          packs,
-          minutes: Math.round(packs * (6 + this.chance() * 5)),
-          windMps: Math.round(this.chance() * pilot.windLimitMps * 10) / 10,
-        });
+        await carryOut(
+          this.school,
+          saveFlight,
+          { id: this.key() },
+          {
+            pilotId,
+            craftId: this.fleet.craft[craft],
+            siteId: this.fleet.sites[this.chance() < 0.7 ? 0 : 1],
+            day: this.ago(ago),
+            packs,
+            minutes: Math.round(packs * (6 + this.chance() * 5)),
+            windMps: Math.round(this.chance() * pilot.windLimitMps * 10) / 10,
+          },
+        );
       }
     }
   }
@@ -115,17 +123,22 @@ class Season {
   private async tell(story: Story): Promise<void> {
     const day = this.ago(story.daysAgo);
     const occurrenceId = this.key();
-    await logOccurrence(this.school, occurrenceId, {
-      pilotId: this.fleet.pilots[story.pilot],
-      kind: story.kind,
-      causeId: story.cause,
-      note: story.note,
-      craftId: this.fleet.craft[story.craft],
-      siteId: this.fleet.sites[story.site],
-      windMps: story.windMps,
-      happenedAt: this.at(day, 30),
-      day,
-    });
+    await carryOut(
+      this.school,
+      logOccurrence,
+      { id: occurrenceId },
+      {
+        pilotId: this.fleet.pilots[story.pilot],
+        kind: story.kind,
+        causeId: story.cause,
+        note: story.note,
+        craftId: this.fleet.craft[story.craft],
+        siteId: this.fleet.sites[story.site],
+        windMps: story.windMps,
+        happenedAt: this.at(day, 30),
+        day,
+      },
+    );
     if (story.ending === 'to-debrief') return;
     const weaknessId = await this.debrief(occurrenceId, story.cause, this.at(day, 50));
     await this.finish(story, weaknessId, day);
@@ -133,7 +146,8 @@ class Season {
 
   private async confirm(occurrenceId: string, causeId: string, at: string): Promise<string> {
     const fields = { causeId, weaknessId: this.key(), moveId: this.key(), planId: this.key(), at };
-    return (await confirmCause(this.school, occurrenceId, fields)).weaknessId;
+    const done = await carryOut(this.school, confirmCause, { id: occurrenceId }, fields);
+    return (done as { weaknessId: string }).weaknessId;
   }
 
   /** Debriefs what the demo has findings for; confirms the rest as logged. */
@@ -145,18 +159,23 @@ class Season {
       kind: OccurrenceKind;
     };
     const chain = proposeChain(answersOf(findings.evidence), causeId, findings.contributing, kind);
-    const { weaknessId } = await putDebrief(this.school, occurrenceId, this.key(), {
-      base: 0,
-      state: 'closed',
-      reason: '',
-      at,
-      weaknessId: this.key(),
-      moveId: this.key(),
-      undoId: this.key(),
-      planId: this.key(),
-      findings: { ...findings, chain },
-    });
-    return weaknessId!;
+    const done = await carryOut(
+      this.school,
+      saveDebrief,
+      { id: occurrenceId, versionId: this.key() },
+      {
+        base: 0,
+        state: 'closed',
+        reason: '',
+        at,
+        weaknessId: this.key(),
+        moveId: this.key(),
+        undoId: this.key(),
+        planId: this.key(),
+        findings: { ...findings, chain },
+      },
+    );
+    return (done as { weaknessId: string }).weaknessId;
   }
 
   private async move(
@@ -165,13 +184,18 @@ class Season {
     day: Day,
     reason = '',
   ): Promise<void> {
-    await putMove(this.school, weaknessId, this.key(), {
-      kind,
-      undoes: null,
-      at: this.at(day, 400),
-      day,
-      reason,
-    });
+    await carryOut(
+      this.school,
+      moveWeakness,
+      { id: weaknessId, moveId: this.key() },
+      {
+        kind,
+        undoes: null,
+        at: this.at(day, 400),
+        day,
+        reason,
+      },
+    );
   }
 
   private async finish(story: Story, weaknessId: string, day: Day): Promise<void> {
@@ -219,17 +243,22 @@ class Season {
         await this.clear(weaknessId, day);
         const again = this.ago(9);
         const occurrenceId = this.key();
-        await logOccurrence(this.school, occurrenceId, {
-          pilotId: this.fleet.pilots[story.pilot],
-          kind: 'near-miss',
-          causeId: story.cause,
-          note: 'Followed the gully on the picture again.',
-          craftId: this.fleet.craft[story.craft],
-          siteId: this.fleet.sites[story.site],
-          windMps: 2.2,
-          happenedAt: this.at(again, 30),
-          day: again,
-        });
+        await carryOut(
+          this.school,
+          logOccurrence,
+          { id: occurrenceId },
+          {
+            pilotId: this.fleet.pilots[story.pilot],
+            kind: 'near-miss',
+            causeId: story.cause,
+            note: 'Followed the gully on the picture again.',
+            craftId: this.fleet.craft[story.craft],
+            siteId: this.fleet.sites[story.site],
+            windMps: 2.2,
+            happenedAt: this.at(again, 30),
+            day: again,
+          },
+        );
         await this.confirm(occurrenceId, story.cause, this.at(again, 45));
         return this.practise(weaknessId, this.ago(4), 6);
       }
@@ -261,7 +290,7 @@ class Season {
     minute: number,
     onSimulator = false,
   ): Promise<void> {
-    await putRep(this.school, this.key(), {
+    const rep = newRep({
       weaknessId,
       drillId,
       purpose,
@@ -271,12 +300,14 @@ class Season {
       side,
       band,
       flownOn: onSimulator ? 'simulator' : 'craft',
-      mode: modesFor(drillOf(drillId).assistance, flies)[0],
+      mode: modesFor(drillOf(drillId).assistance, flies)[0]!,
       pilotRelative: false,
+      drillVersion: 0,
       pack: 1 + Math.floor(minute / 60),
       day,
       flownAt: this.at(day, 60 + minute),
     });
+    await carryOut(this.school, recordRep, { id: this.key() }, rep);
   }
 
   /** Reps are flown by synthetic hands: they have the habit behind the cause, and wear it down. */

@@ -7,8 +7,8 @@ import { occurrenceRecordShape } from '@skelby/core/schemas/occurrence-record';
 import { v7 as uuid } from 'uuid';
 import { ValidationError } from 'yup';
 import type { SchoolTx } from '../db/in-school';
-import { recordEvent } from '../resources/events';
-import { learn, lessonIn } from '../resources/experience';
+import { recordEvent } from '../facts/events';
+import { learn, lessonIn } from '../facts/experience';
 import type { Entry } from './read-file';
 
 export interface RowProblem {

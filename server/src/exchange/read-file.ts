@@ -5,7 +5,7 @@ import { CsvError, parse } from 'csv-parse';
 import streamJson from 'stream-json';
 import Pick from 'stream-json/filters/Pick.js';
 import StreamArray from 'stream-json/streamers/StreamArray.js';
-import { Problem } from '../http/problems';
+import { Problem } from '../problem/problem';
 
 /**
  * One entry of a file: what it says, or why it cannot be read. `line` is the CSV's first line of it, or its

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import type { Context, Middleware } from 'koa';
 import { inSchool, type SchoolTx } from '../db/in-school';
-import { notFound } from './problems';
+import { notFound } from '../problem/problem';
 import { whoAsks } from './session';
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
@@ -9,18 +9,12 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-
 export type Handler = (school: SchoolTx, ctx: Context) => Promise<unknown>;
 export type InTheirSchool = (handler: Handler) => Middleware;
 
-/**
- * Runs a handler in one transaction for the school of whoever is signed in, or within the batch it came in;
- * what it returns is the answer.
- */
+/** Runs a handler in one transaction for the school of whoever is signed in; what it returns is the answer. */
 export const inTheirSchool =
   (db: Knex): InTheirSchool =>
   (handler) =>
   async (ctx) => {
-    const batch = ctx.state['batch'] as SchoolTx | undefined;
-    const answer = batch
-      ? await handler(batch, ctx)
-      : await inSchool(db, await whoAsks(db, ctx as Context), (school) => handler(school, ctx));
+    const answer = await inSchool(db, await whoAsks(db, ctx), (school) => handler(school, ctx));
     if (answer === undefined) ctx.status = 204;
     else ctx.body = answer;
   };

@@ -1,96 +1,8 @@
 import type { Context, Middleware } from 'koa';
 import type { Logger } from 'pino';
-import { ValidationError } from 'yup';
+import { BUSY, OUR_MISTAKE, type Problem, problemOf } from '../problem/problem';
 
-export interface FieldError {
-  readonly field: string;
-  readonly message: string;
-}
-
-/** What went wrong, as a problem document (RFC 9457). */
-export class Problem extends Error {
-  constructor(
-    readonly status: number,
-    readonly title: string,
-    readonly detail: string,
-    readonly errors: readonly FieldError[] = [],
-    /** What else the answer holds. */
-    readonly more: Readonly<Record<string, unknown>> = {},
-  ) {
-    super(detail);
-  }
-}
-
-export const notFound = (what: string) =>
-  new Problem(404, 'Not found', `There is no such ${what} in your school.`);
-export const badField = (field: string, message: string) =>
-  new Problem(422, 'Not accepted', message, [{ field, message }]);
-export const conflict = (detail: string) => new Problem(409, 'Conflict', detail);
-
-const fieldErrors = (error: ValidationError): FieldError[] =>
-  (error.inner.length > 0 ? error.inner : [error]).map((each) => ({
-    field: each.path ?? '',
-    message: each.message,
-  }));
-
-const FOREIGN_KEY = '23503';
-
-/**
- * PostgreSQL's codes for what passes by itself: lost connections, locks and serialization, resources,
- * cancelled or shut down.
- */
-const PASSES = /^(08|40|53|57)|^55P03$/;
-
-/** Whether the same request, sent again a little later, may well go through. */
-export const passesByItself = (error: unknown): boolean =>
-  error instanceof Error && 'code' in error && typeof error.code === 'string' && PASSES.test(error.code);
-
-/** Told where the fault is ours. */
-export const OUR_MISTAKE = new Problem(
-  500,
-  'Our mistake',
-  'Something went wrong here. Nothing was changed; try again.',
-);
-const BUSY = new Problem(
-  503,
-  'Busy',
-  'The server is busy with the same records. Nothing was changed; it is tried again by itself.',
-);
-
-export function problemOf(error: unknown): Problem | null {
-  if (error instanceof Problem) return error;
-  if (error instanceof ValidationError) {
-    const errors = fieldErrors(error);
-    return new Problem(422, 'Not accepted', errors.map((each) => each.message).join(' '), errors);
-  }
-  if (error instanceof Error && 'code' in error && error.code === FOREIGN_KEY) {
-    const constraint = 'constraint' in error ? String(error.constraint) : '';
-    const field = /_(pilot|craft|site|weakness|occurrence)_id/.exec(constraint)?.[1] ?? 'reference';
-    return new Problem(
-      422,
-      'Not accepted',
-      `There is no such ${field} in your school: pick one from the list.`,
-      [{ field: `${field}Id`, message: `There is no such ${field} in your school: pick one from the list.` }],
-    );
-  }
-  if (
-    error instanceof Error &&
-    'status' in error &&
-    typeof error.status === 'number' &&
-    error.status >= 400 &&
-    error.status < 500
-  ) {
-    const detail =
-      error.status === 413
-        ? 'The request is too large: send at most 64 kB.'
-        : `The request could not be read: ${error.message}.`;
-    return new Problem(error.status, 'Bad request', detail);
-  }
-  if (passesByItself(error)) return BUSY;
-  return null;
-}
-
-export const documentOf = (problem: Problem) => ({
+const documentOf = (problem: Problem) => ({
   type: 'about:blank',
   title: problem.title,
   status: problem.status,
@@ -99,7 +11,7 @@ export const documentOf = (problem: Problem) => ({
   ...problem.more,
 });
 
-export function writeProblem(ctx: Context, problem: Problem): void {
+function writeProblem(ctx: Context, problem: Problem): void {
   ctx.status = problem.status;
   if (problem === BUSY) ctx.set('Retry-After', '1');
   ctx.body = documentOf(problem);

@@ -1,5 +1,5 @@
 import type { Middleware } from 'koa';
-import { Problem } from './problems';
+import { Problem } from '../problem/problem';
 
 const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 

@@ -8,7 +8,7 @@ import { v7 as uuid } from 'uuid';
 import { inSchool, NO_SCHOOL } from '../db/in-school';
 import { hashPassword } from '../db/password';
 import { bodyOf } from './body';
-import { Problem } from './problems';
+import { Problem } from '../problem/problem';
 
 export const COOKIE = 'skelby_session';
 const SESSION_DAYS = 30;

@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs';
 import path from 'node:path';
 import type { Middleware } from 'koa';
 import send from 'koa-send';
-import { Problem } from './problems';
+import { Problem } from '../problem/problem';
 
 const YEAR_MS = 31_536_000_000;
 

@@ -1,3 +1,5 @@
+import { type DrillVersionFields, saveDrillVersion } from '@skelby/core/commands/save-drill-version';
+import { entryOf } from '../../offline/outbox/commands';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
 import { drillOf, isDrillId } from '@skelby/core/drills/drills';
 import { isOwnDrillId, versionInForce } from '@skelby/core/drills/school-book';
@@ -90,11 +92,14 @@ export function EditDrill() {
   const fresh = useRef(`own-${uuid()}`);
   const version = useRef(uuid());
   const drillId = id === NEW ? fresh.current : id;
-  const save = useDeliver((body: Readonly<Record<string, unknown>>) => ({
-    path: `/drills/${drillId}/versions/${version.current}`,
-    what: `standard of ${String(body['name'] ?? drillOf(drillId).name)}`,
-    body,
-  }));
+  const save = useDeliver((body: Readonly<Record<string, unknown>>) =>
+    entryOf(
+      saveDrillVersion,
+      { drillId, id: version.current },
+      body as unknown as DrillVersionFields,
+      `standard of ${String(body['name'] ?? drillOf(drillId).name)}`,
+    ),
+  );
   if (!isDrillId(drillId))
     return (
       <Screen title="Drill" up="/drills">

@@ -1,3 +1,5 @@
+import { logOccurrence } from '@skelby/core/commands/log-occurrence';
+import { entryOf } from '../../offline/outbox/commands';
 import { FAMILIES } from '@skelby/core/causes/cause';
 import { causeOf } from '@skelby/core/causes/causes';
 import { KINDS_OF_OCCURRENCE } from '@skelby/core/vocabulary/flying';
@@ -218,19 +220,15 @@ export function Log() {
     if (!body) return;
     setSending(true);
     const { id } = take();
-    await outbox.add({
-      path: `/occurrences/${id}`,
-      body,
-      what: `${KIND_WORDS[body.kind]} of ${who ?? 'a pilot'}`,
-      stamp: 'happenedAt',
-    });
+    const entry = entryOf(logOccurrence, { id }, body, `${KIND_WORDS[body.kind]} of ${who ?? 'a pilot'}`);
+    await outbox.add(entry);
     await Promise.race([
       outbox.flush(),
       new Promise((resolve) => {
         setTimeout(resolve, SEND_WITHIN_MS);
       }),
     ]);
-    const refused = outbox.state().items.some((item) => item.refused && item.path === `/occurrences/${id}`);
+    const refused = outbox.state().items.some((item) => item.refused && item.path === entry.path);
     router.replace(refused ? '/' : `/occurrence/${id}`);
   };
 

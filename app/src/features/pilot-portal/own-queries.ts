@@ -1,3 +1,4 @@
+import { tellNearMiss } from '@skelby/core/commands/of-a-pilot';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { WeaknessState } from '@skelby/core/clearance/rungs';
 import type { Side } from '@skelby/core/drills/drill';
@@ -45,7 +46,7 @@ export function useTell(token: string) {
   const key = useRef(uuid());
   return useMutation({
     mutationFn: (told: { causeId: string; note: string }) =>
-      putAs(token, `/own/near-miss/${key.current}`, {
+      putAs(token, tellNearMiss.address.build({ id: key.current }), {
         ...told,
         happenedAt: new Date().toISOString(),
         day: todayHere(),

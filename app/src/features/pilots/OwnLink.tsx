@@ -1,3 +1,4 @@
+import { revokeLink } from '@skelby/core/commands/revoke-link';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { View } from 'react-native';
 import { postFor, put } from '../../shared/api/client';
@@ -26,7 +27,7 @@ export function OwnLink({ page }: { readonly page: PilotPage }) {
     },
   });
   const revoke = useMutation({
-    mutationFn: (id: string) => put(`/links/${id}/revoked`, {}),
+    mutationFn: (id: string) => put(revokeLink.address.build({ id }), {}),
     onSuccess: () => {
       make.reset();
       look();

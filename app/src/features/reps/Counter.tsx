@@ -1,3 +1,6 @@
+import { newRep, recordRep } from '@skelby/core/commands/record-rep';
+import { takeRepBack } from '@skelby/core/commands/take-rep-back';
+import { entryOf } from '../../offline/outbox/commands';
 import type { Clearance } from '@skelby/core/clearance/clearance';
 import { CHECK_ATTEMPTS } from '@skelby/core/clearance/clearing-rule';
 import { whyNotCounted, type WhyNotCounted } from '@skelby/core/clearance/counts-for-test';
@@ -177,27 +180,23 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
 
   const record = (met: boolean, missReason: MissReason | null, flownAt: string) => {
     const { drillId, side, band, flownOn, mode, pilotRelative, pack } = flown;
-    void outbox.add({
-      path: `/reps/${uuid()}`,
-      what: `rep of ${drill.name}`,
-      stamp: 'flownAt',
-      body: {
-        weaknessId: page.weakness.id,
-        drillId,
-        purpose,
-        met,
-        missReason,
-        side,
-        band,
-        flownOn,
-        mode,
-        pilotRelative,
-        pack,
-        drillVersion: versionInForce(drillId),
-        day: todayHere(),
-        flownAt,
-      },
+    const rep = newRep({
+      weaknessId: page.weakness.id,
+      drillId,
+      purpose,
+      met,
+      missReason,
+      side,
+      band,
+      flownOn,
+      mode,
+      pilotRelative,
+      pack,
+      drillVersion: versionInForce(drillId),
+      day: todayHere(),
+      flownAt,
     });
+    void outbox.add(entryOf(recordRep, { id: uuid() }, rep, `rep of ${drill.name}`));
     change({
       missedAt: null,
       day: todayHere(),
@@ -205,11 +204,9 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
     });
   };
   const undo = (rep: RecordedRep, reason: string) =>
-    void outbox.add({
-      path: `/reps/${rep.id}/taken-back`,
-      body: { reason },
-      what: `undo of a rep of ${drillOf(rep.drillId).name}`,
-    });
+    void outbox.add(
+      entryOf(takeRepBack, { id: rep.id }, { reason }, `undo of a rep of ${drillOf(rep.drillId).name}`),
+    );
   const pickDrill = (drillId: string) => change(forDrill(drillId, page, clearance, next));
 
   const notCounted =

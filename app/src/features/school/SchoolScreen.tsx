@@ -1,3 +1,4 @@
+import { setUnits, switchExperience } from '@skelby/core/commands/school-settings';
 import { causeOf } from '@skelby/core/causes/causes';
 import { labelOf, questionOf } from '@skelby/core/evidence/questions';
 import { LENGTH_UNITS, SPEED_UNITS, type Units as SchoolUnits } from '@skelby/core/vocabulary/units';
@@ -27,9 +28,8 @@ const percent = (chance: number) => `${(chance * 100).toFixed(chance < 0.1 ? 1 :
 
 function Units() {
   const { units } = useUnits();
-  const save = useSaveNow();
-  const put = (part: Partial<SchoolUnits>) =>
-    save.mutate({ path: '/school/units', body: { ...units, ...part } });
+  const save = useSaveNow(setUnits);
+  const put = (part: Partial<SchoolUnits>) => save.mutate({ keys: {}, body: { ...units, ...part } });
   return (
     <Part heading="Units">
       <Words as="soft">
@@ -92,7 +92,7 @@ function Change({ change }: { readonly change: CauseChange }) {
 }
 
 function Experience({ experience }: { readonly experience: SchoolExperience }) {
-  const save = useSaveNow();
+  const save = useSaveNow(switchExperience);
   const changes = useMemo(() => changesBy(experience.counts), [experience.counts]);
   return (
     <Part heading="The school's own experience">
@@ -104,7 +104,7 @@ function Experience({ experience }: { readonly experience: SchoolExperience }) {
       <Choice
         label="Rank by"
         value={experience.enabled}
-        onChange={(enabled) => save.mutate({ path: '/experience', body: { enabled } })}
+        onChange={(enabled) => save.mutate({ keys: {}, body: { enabled } })}
         options={[
           { value: true, label: 'Starting weights and our own' },
           { value: false, label: 'Starting weights only' },

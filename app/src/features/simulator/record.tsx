@@ -1,3 +1,7 @@
+import { recordOwnRep } from '@skelby/core/commands/of-a-pilot';
+import { newRep, recordRep } from '@skelby/core/commands/record-rep';
+import { takeRepBack } from '@skelby/core/commands/take-rep-back';
+import { entryOf } from '../../offline/outbox/commands';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { Drill } from '@skelby/core/drills/drill';
 import { versionInForce } from '@skelby/core/drills/school-book';
@@ -16,6 +20,10 @@ import { todayHere } from '../../shared/copy/dates';
 import { PURPOSE_WORDS } from '../../shared/copy/copy';
 import type { Scored } from './practice.worker';
 import type { PracticeSettings } from './settings';
+
+/** The rep that an entry of the outbox records. */
+const repIn = (path: string): string | undefined =>
+  (recordRep.address.read(path) ?? recordOwnRep.address.read(path))?.id;
 
 interface Kept {
   readonly repId: string;
@@ -56,7 +64,7 @@ export function useRecorded({ weaknessId, token, drill, settings, purpose }: Bel
         return;
       }
       const [repId, flownAt] = [uuid(), new Date().toISOString()];
-      const body = {
+      const rep = {
         drillId: drill.id,
         met: score.met,
         missReason: missReasonOf(score),
@@ -73,31 +81,35 @@ export function useRecorded({ weaknessId, token, drill, settings, purpose }: Bel
       setLast({ repId, met: score.met, takenBack: false });
       const what = `rep of ${drill.name} on the simulator`;
       if (weaknessId)
-        void outbox.add({
-          path: `/reps/${repId}`,
-          what,
-          stamp: 'flownAt',
-          body: { ...body, weaknessId, purpose, flownOn: 'simulator' },
-        });
-      else void ownOutbox.add({ path: `/own/reps/${repId}`, what, body });
+        void outbox.add(
+          entryOf(
+            recordRep,
+            { id: repId },
+            newRep({ ...rep, weaknessId, purpose, flownOn: 'simulator' }),
+            what,
+          ),
+        );
+      else void ownOutbox.add(entryOf(recordOwnRep, { id: repId }, rep, what));
     },
     [weaknessId, token, drill, purpose],
   );
   const undo = useCallback(() => {
     if (!last || last.takenBack) return;
-    void outbox.add({
-      path: `/reps/${last.repId}/taken-back`,
-      body: { reason: 'Not a fair attempt' },
-      what: `undo of a rep of ${drill.name}`,
-    });
+    void outbox.add(
+      entryOf(
+        takeRepBack,
+        { id: last.repId },
+        { reason: 'Not a fair attempt' },
+        `undo of a rep of ${drill.name}`,
+      ),
+    );
     setLast({ ...last, takenBack: true });
   }, [last, drill]);
   useOwnSending(token);
   const box = weaknessId ? outbox : ownOutbox;
   const { items } = useSyncExternalStore(box.subscribe, box.state);
   const isRefused =
-    last !== null &&
-    items.some((item) => item.refused !== undefined && item.path.endsWith(`/reps/${last.repId}`));
+    last !== null && items.some((item) => item.refused !== undefined && repIn(item.path) === last.repId);
   return { record, undo, last, isRefused, weaknessId, token, purpose };
 }
 

@@ -1,3 +1,6 @@
+import { newRep, recordRep } from '@skelby/core/commands/record-rep';
+import { takeRepBack } from '@skelby/core/commands/take-rep-back';
+import { entryOf } from '../../offline/outbox/commands';
 import { modesFor, whyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { MissReason } from '@skelby/core/clearance/facts';
 import { drillOf } from '@skelby/core/drills/drills';
@@ -109,39 +112,38 @@ function BlockScreen({
   const open = list.weaknesses.filter((line) => line.pilotId === block.pilotId && line.state !== 'watch');
 
   const record = (isMet: boolean, missReason: MissReason | null, flownAt: string) => {
-    void outbox.add({
-      path: `/reps/${uuid()}`,
-      what: `rep of ${drill.name}`,
-      stamp: 'flownAt',
-      body: {
-        weaknessId: page.weakness.id,
-        drillId: drill.id,
-        purpose: block.purpose,
-        met: isMet,
-        missReason,
-        side: block.side,
-        band: windBandOf(content.windMps),
-        flownOn: 'craft',
-        mode,
-        pilotRelative: false,
-        pack: state.pack + 1,
-        level: block.level,
-        measure: state.measure,
-        sessionId: session.id,
-        drillVersion: versionInForce(drill.id),
-        day: todayHere(),
-        flownAt,
-      },
+    const rep = newRep({
+      weaknessId: page.weakness.id,
+      drillId: drill.id,
+      purpose: block.purpose,
+      met: isMet,
+      missReason,
+      side: block.side,
+      band: windBandOf(content.windMps),
+      flownOn: 'craft',
+      mode,
+      pilotRelative: false,
+      pack: state.pack + 1,
+      level: block.level,
+      measure: state.measure,
+      sessionId: session.id,
+      drillVersion: versionInForce(drill.id),
+      day: todayHere(),
+      flownAt,
     });
+    void outbox.add(entryOf(recordRep, { id: uuid() }, rep, `rep of ${drill.name}`));
     change({ missedAt: null, measure: null });
   };
   const undo = () => {
     if (last)
-      void outbox.add({
-        path: `/reps/${last.id}/taken-back`,
-        body: { reason: 'Undone in the session' },
-        what: `undo of a rep of ${drill.name}`,
-      });
+      void outbox.add(
+        entryOf(
+          takeRepBack,
+          { id: last.id },
+          { reason: 'Undone in the session' },
+          `undo of a rep of ${drill.name}`,
+        ),
+      );
   };
   const happened = () => {
     const side = block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : '';

@@ -1,51 +1,36 @@
-import type { DebriefFields } from '@skelby/core/schemas/debrief';
-import type { ConfirmFields, MoveFields, PlanFields, RepFields } from '@skelby/core/schemas/loop';
-import type { OccurrenceFields } from '@skelby/core/schemas/records';
-import type { DrillVersion } from '@skelby/core/drills/school-book';
-import type { SessionFields } from '@skelby/core/schemas/session';
+import type { AnyCommand, BodyOf, KeysOfCommand } from '@skelby/core/commands/command';
+import { confirmCause } from '@skelby/core/commands/confirm-cause';
+import { saveDebrief } from '@skelby/core/commands/save-debrief';
 import type { Waiting } from './waiting';
 
-interface Bodies {
-  readonly rep: RepFields;
-  readonly 'rep-taken-back': { readonly reason: string };
-  readonly occurrence: OccurrenceFields;
-  readonly withdrawn: { readonly reason: string };
-  readonly confirmation: ConfirmFields;
-  readonly 'confirmation-taken-back': { readonly reason: string };
-  readonly debrief: DebriefFields;
-  readonly plan: PlanFields;
-  readonly move: MoveFields;
-  readonly pilots: Readonly<Record<string, unknown>>;
-  readonly craft: Readonly<Record<string, unknown>>;
-  readonly sites: Readonly<Record<string, unknown>>;
-  readonly session: SessionFields;
-  readonly drill: DrillVersion['fields'] & { readonly base: number; readonly reason: string };
+/** What the outbox is given: a command with its keys and body, and what it is, for the trainer. */
+export type Entry = Pick<Waiting, 'path' | 'body' | 'what' | 'stamp'>;
+
+/** An edit says which revision it was made from. */
+interface Based {
+  readonly basedOn?: number | null;
 }
-type Kind = keyof Bodies;
 
-const KEY = '([0-9a-f-]{36})';
-const PATHS: Readonly<Record<Kind, RegExp>> = {
-  rep: new RegExp(`^/reps/${KEY}$`),
-  'rep-taken-back': new RegExp(`^/reps/${KEY}/taken-back$`),
-  occurrence: new RegExp(`^/occurrences/${KEY}$`),
-  withdrawn: new RegExp(`^/occurrences/${KEY}/withdrawn$`),
-  confirmation: new RegExp(`^/occurrences/${KEY}/confirmation$`),
-  'confirmation-taken-back': new RegExp(`^/occurrences/${KEY}/confirmation/taken-back$`),
-  debrief: new RegExp(`^/occurrences/${KEY}/debrief/${KEY}$`),
-  plan: new RegExp(`^/weaknesses/${KEY}/plans/${KEY}$`),
-  move: new RegExp(`^/weaknesses/${KEY}/moves/${KEY}$`),
-  pilots: new RegExp(`^/pilots/${KEY}$`),
-  craft: new RegExp(`^/craft/${KEY}$`),
-  sites: new RegExp(`^/sites/${KEY}$`),
-  session: new RegExp(`^/sessions/${KEY}$`),
-  drill: new RegExp(`^/drills/([\\w-]+)/versions/${KEY}$`),
-};
+/**
+ * An entry for the outbox.
+ * @param typed the time was typed by a person, so that no clock of this phone's has to be put right
+ */
+export const entryOf = <C extends AnyCommand>(
+  command: C,
+  keys: KeysOfCommand<C>,
+  body: BodyOf<C> & Based,
+  what: string,
+  typed = false,
+): Entry => ({
+  path: command.address.build(keys),
+  body: body as Readonly<Record<string, unknown>>,
+  what,
+  stamp: typed ? null : command.stamp,
+});
 
-export interface Done<K extends Kind> {
-  readonly id: string;
-  /** The key of what belongs to it: a version of the debrief, a plan, a move. */
-  readonly part: string;
-  readonly body: Bodies[K];
+export interface Done<C extends AnyCommand> {
+  readonly keys: KeysOfCommand<C>;
+  readonly body: BodyOf<C>;
   /** When it was made here, from its key. */
   readonly madeAt: string;
 }
@@ -54,13 +39,11 @@ export interface Done<K extends Kind> {
 export const madeAt = (key: string): string =>
   new Date(Number.parseInt(key.replaceAll('-', '').slice(0, 12), 16)).toISOString();
 
-/** All entries of one kind, in the order they were made. */
-export const done = <K extends Kind>(kind: K, items: readonly Waiting[]): readonly Done<K>[] =>
+/** All entries of one command, in the order they were made. */
+export const done = <C extends AnyCommand>(command: C, items: readonly Waiting[]): readonly Done<C>[] =>
   items.flatMap((item) => {
-    const [, id, part = ''] = PATHS[kind].exec(item.path) ?? [];
-    return id === undefined
-      ? []
-      : [{ id, part, body: item.body as unknown as Bodies[K], madeAt: madeAt(item.key) }];
+    const keys = command.address.read(item.path) as KeysOfCommand<C> | null;
+    return keys ? [{ keys, body: item.body as BodyOf<C>, madeAt: madeAt(item.key) }] : [];
   });
 
 export interface Confirmed {
@@ -74,17 +57,18 @@ export interface Confirmed {
 
 /** Causes confirmed here, by a word or by closing a debrief. */
 export const confirmed = (items: readonly Waiting[]): readonly Confirmed[] => [
-  ...done('confirmation', items).map(({ id, body: { causeId, weaknessId, moveId, planId, at } }) => ({
-    occurrenceId: id,
+  ...done(confirmCause, items).map(({ keys, body: { causeId, weaknessId, moveId, planId, at } }) => ({
+    occurrenceId: keys.id,
     causeId,
     weaknessId,
     moveId,
     planId,
     at,
   })),
-  ...done('debrief', items).flatMap(({ id, body: { state, findings, weaknessId, moveId, planId, at } }) =>
-    state === 'closed' && findings.primary
-      ? [{ occurrenceId: id, causeId: findings.primary, weaknessId, moveId, planId, at }]
-      : [],
+  ...done(saveDebrief, items).flatMap(
+    ({ keys, body: { state, findings, weaknessId, moveId, planId, at } }) =>
+      state === 'closed' && findings.primary
+        ? [{ occurrenceId: keys.id, causeId: findings.primary, weaknessId, moveId, planId, at }]
+        : [],
   ),
 ];

@@ -1,3 +1,5 @@
+import { type DebriefFields, saveDebrief } from '@skelby/core/commands/save-debrief';
+import { entryOf } from '../outbox/commands';
 import type { Findings } from '@skelby/core/debrief/findings';
 import { modelWith } from '@skelby/core/ranking/model';
 import { useQuery } from '@tanstack/react-query';
@@ -61,9 +63,11 @@ export interface ToSave {
 
 /** Saves a version. Its keys come with the draft, so that trying again changes nothing. */
 export const useSaveDebrief = ({ id, pilotName }: Pick<OccurrenceOfPilot, 'id' | 'pilotName'>) =>
-  useDeliver(({ keys: { versionId, ...keys }, ...version }: ToSave) => ({
-    path: `/occurrences/${id}/debrief/${versionId}`,
-    what: `debrief of ${pilotName}`,
-    stamp: 'at' as const,
-    body: { ...version, ...keys, at: new Date().toISOString() },
-  }));
+  useDeliver(({ keys: { versionId, ...keys }, ...version }: ToSave) =>
+    entryOf(
+      saveDebrief,
+      { id, versionId },
+      { ...version, ...keys, at: new Date().toISOString() } as DebriefFields,
+      `debrief of ${pilotName}`,
+    ),
+  );

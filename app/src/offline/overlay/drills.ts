@@ -1,4 +1,5 @@
 import type { SchoolDrillVersion } from '../../shared/api/types';
+import { saveDrillVersion } from '@skelby/core/commands/save-drill-version';
 import { done } from '../outbox/commands';
 import type { Waiting } from '../outbox/waiting';
 
@@ -8,10 +9,13 @@ export function drillsWith(
   waiting: readonly Waiting[],
 ): readonly SchoolDrillVersion[] | undefined {
   if (!versions) return undefined;
-  const added = done('drill', waiting)
-    .filter(({ id, body }) => !versions.some((each) => each.drillId === id && each.number === body.base + 1))
-    .map(({ id, body: { base, reason, ...fields }, madeAt }) => ({
-      drillId: id,
+  const added = done(saveDrillVersion, waiting)
+    .filter(
+      ({ keys: { drillId }, body }) =>
+        !versions.some((each) => each.drillId === drillId && each.number === body.base + 1),
+    )
+    .map(({ keys: { drillId }, body: { base, reason, ...fields }, madeAt }) => ({
+      drillId,
       number: base + 1,
       fields,
       reason,

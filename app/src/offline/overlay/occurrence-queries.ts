@@ -1,3 +1,7 @@
+import { confirmCause } from '@skelby/core/commands/confirm-cause';
+import { takeConfirmationBack } from '@skelby/core/commands/take-confirmation-back';
+import { withdrawOccurrence } from '@skelby/core/commands/withdraw-occurrence';
+import { entryOf } from '../outbox/commands';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -48,28 +52,30 @@ export function useConfirm({
   const keys = useRef({ weaknessId: uuid(), moveId: uuid(), planId: uuid() });
   const known = useWeaknessKey(pilotId);
   const weaknessOf = (causeId: string) => known(causeId, keys.current.weaknessId);
-  const confirm = useDeliver((causeId: string) => ({
-    path: `/occurrences/${id}/confirmation`,
-    what: `cause confirmed for ${pilotName}`,
-    stamp: 'at' as const,
-    body: { ...keys.current, weaknessId: weaknessOf(causeId), causeId, at: new Date().toISOString() },
-  }));
+  const confirm = useDeliver((causeId: string) =>
+    entryOf(
+      confirmCause,
+      { id },
+      { ...keys.current, weaknessId: weaknessOf(causeId), causeId, at: new Date().toISOString() },
+      `cause confirmed for ${pilotName}`,
+    ),
+  );
   return { confirm, weaknessOf };
 }
 
 export function useTakeConfirmationBack({ id, pilotName }: Pick<OccurrenceOfPilot, 'id' | 'pilotName'>) {
-  return useDeliver((reason: string) => ({
-    path: `/occurrences/${id}/confirmation/taken-back`,
-    what: `confirmation taken back for ${pilotName}`,
-    stamp: 'at' as const,
-    body: { moveId: uuid(), at: new Date().toISOString(), reason },
-  }));
+  return useDeliver((reason: string) =>
+    entryOf(
+      takeConfirmationBack,
+      { id },
+      { moveId: uuid(), at: new Date().toISOString(), reason },
+      `confirmation taken back for ${pilotName}`,
+    ),
+  );
 }
 
 export function useWithdraw({ id, pilotName }: Pick<OccurrenceOfPilot, 'id' | 'pilotName'>) {
-  return useDeliver((reason: string) => ({
-    path: `/occurrences/${id}/withdrawn`,
-    what: `entry of ${pilotName} withdrawn`,
-    body: { reason },
-  }));
+  return useDeliver((reason: string) =>
+    entryOf(withdrawOccurrence, { id }, { reason }, `entry of ${pilotName} withdrawn`),
+  );
 }

@@ -1,4 +1,8 @@
 import type { DebriefPage, OccurrenceOfPilot, Roster } from '../../shared/api/types';
+import { logOccurrence } from '@skelby/core/commands/log-occurrence';
+import { saveDebrief } from '@skelby/core/commands/save-debrief';
+import { takeConfirmationBack } from '@skelby/core/commands/take-confirmation-back';
+import { withdrawOccurrence } from '@skelby/core/commands/withdraw-occurrence';
 import { confirmed, done } from '../outbox/commands';
 import type { Waiting } from '../outbox/waiting';
 
@@ -9,8 +13,8 @@ export function occurrenceWith(
   waiting: readonly Waiting[],
   roster: Roster | undefined,
 ): OccurrenceOfPilot | undefined {
-  const fields = done('occurrence', waiting)
-    .filter((each) => each.id === id)
+  const fields = done(logOccurrence, waiting)
+    .filter((each) => each.keys.id === id)
     .at(-1)?.body;
   const pilot = roster?.pilots.find((each) => each.id === (fields?.pilotId ?? read?.pilotId));
   const blank = {
@@ -37,9 +41,9 @@ export function occurrenceWith(
     .filter((each) => each.occurrenceId === id)
     .at(-1);
   if (cause) row = { ...row, confirmedCauseId: cause.causeId, weaknessId: cause.weaknessId };
-  if (done('confirmation-taken-back', waiting).some((each) => each.id === id))
+  if (done(takeConfirmationBack, waiting).some((each) => each.keys.id === id))
     row = { ...row, confirmedCauseId: null, weaknessId: null };
-  const withdrawn = done('withdrawn', waiting).find((each) => each.id === id);
+  const withdrawn = done(withdrawOccurrence, waiting).find((each) => each.keys.id === id);
   return withdrawn ? { ...row, withdrawnAt: withdrawn.madeAt, withdrawnReason: withdrawn.body.reason } : row;
 }
 
@@ -51,14 +55,14 @@ export function debriefWith(
 ): DebriefPage | undefined {
   const start =
     read ??
-    (done('occurrence', waiting).some((each) => each.id === occurrenceId)
+    (done(logOccurrence, waiting).some((each) => each.keys.id === occurrenceId)
       ? { debrief: null, versions: [] }
       : undefined);
   if (!start) return undefined;
-  return done('debrief', waiting)
-    .filter((each) => each.id === occurrenceId && each.body.base >= (start.debrief?.number ?? 0))
-    .reduce<DebriefPage>((page, { part, body: { base, state, reason, findings, at } }) => {
-      const version = { id: part, number: base + 1, state, reason: reason || null, at, by: null };
+  return done(saveDebrief, waiting)
+    .filter((each) => each.keys.id === occurrenceId && each.body.base >= (start.debrief?.number ?? 0))
+    .reduce<DebriefPage>((page, { keys, body: { base, state, reason, findings, at } }) => {
+      const version = { id: keys.versionId, number: base + 1, state, reason: reason || null, at, by: null };
       return {
         debrief: {
           ...version,

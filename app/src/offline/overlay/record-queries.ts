@@ -1,26 +1,22 @@
+import type { AnyCommand, BodyOf, KeysOfCommand } from '@skelby/core/commands/command';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { get, put } from '../../shared/api/client';
 import type { Flight } from '../../shared/api/types';
+import type { Entry } from '../outbox/commands';
 import { useDeliver } from '../outbox/use-deliver';
 
 export const useFlights = () =>
   useQuery({ queryKey: ['flights'], queryFn: () => get<readonly Flight[]>('/flights') });
 
 /** Writes a record of the school. */
-export const useSave = () =>
-  useDeliver(
-    ({ path, body, what }: { path: string; body: Readonly<Record<string, unknown>>; what: string }) => ({
-      path,
-      body,
-      what,
-    }),
-  );
+export const useSave = () => useDeliver((entry: Entry) => entry);
 
-/** Writes what is set at a desk, and never without signal; every screen looks again. */
-export function useSaveNow() {
+/** Does what is set at a desk, and never without signal; every screen looks again. */
+export function useSaveNow<C extends AnyCommand>(command: C) {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ path, body }: { path: string; body: unknown }) => put(path, body),
+    mutationFn: ({ keys, body }: { keys: KeysOfCommand<C>; body: BodyOf<C> }) =>
+      put(command.address.build(keys), body),
     onSuccess: () => {
       void client.invalidateQueries();
     },

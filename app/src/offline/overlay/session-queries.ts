@@ -1,3 +1,5 @@
+import { saveSession } from '@skelby/core/commands/save-session';
+import { entryOf } from '../outbox/commands';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
 import type { PilotToday } from '@skelby/core/plan/layout/candidates';
 import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
@@ -22,11 +24,9 @@ export interface SessionSave {
 }
 
 export const useSaveSession = () =>
-  useDeliver(({ id, content, basedOn }: SessionSave) => ({
-    path: `/sessions/${id}`,
-    what: `session of ${content.day}`,
-    body: { ...content, basedOn },
-  }));
+  useDeliver(({ id, content, basedOn }: SessionSave) =>
+    entryOf(saveSession, { id }, { ...content, basedOn }, `session of ${content.day}`),
+  );
 
 function pilotsOf(
   pilotIds: readonly string[],

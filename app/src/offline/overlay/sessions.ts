@@ -1,4 +1,5 @@
 import type { TrainingSession } from '../../shared/api/types';
+import { saveSession } from '@skelby/core/commands/save-session';
 import { done } from '../outbox/commands';
 import type { Waiting } from '../outbox/waiting';
 
@@ -8,7 +9,7 @@ export function sessionsWith(
   waiting: readonly Waiting[],
 ): readonly TrainingSession[] | undefined {
   const saved = new Map(
-    done('session', waiting).map(({ id, body }) => [
+    done(saveSession, waiting).map(({ keys: { id }, body }) => [
       id,
       { ...sessions?.find((each) => each.id === id), id, content: body, by: null },
     ]),

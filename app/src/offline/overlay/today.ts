@@ -1,5 +1,10 @@
 import type { InLists } from '@skelby/core/clearance/in-lists';
 import type { Roster, TodayList } from '../../shared/api/types';
+import { logOccurrence } from '@skelby/core/commands/log-occurrence';
+import { moveWeakness } from '@skelby/core/commands/move-weakness';
+import { recordRep } from '@skelby/core/commands/record-rep';
+import { saveDebrief } from '@skelby/core/commands/save-debrief';
+import { withdrawOccurrence } from '@skelby/core/commands/withdraw-occurrence';
 import { confirmed, done } from '../outbox/commands';
 import type { Waiting } from '../outbox/waiting';
 
@@ -20,13 +25,13 @@ export function todayWith(
   const openings = confirmed(waiting);
   const settled = new Set([
     ...openings.map((each) => each.occurrenceId),
-    ...done('withdrawn', waiting).map((each) => each.id),
+    ...done(withdrawOccurrence, waiting).map((each) => each.keys.id),
   ]);
-  const logged = done('occurrence', waiting);
-  const begun = new Set(done('debrief', waiting).map((each) => each.id));
+  const logged = done(logOccurrence, waiting);
+  const begun = new Set(done(saveDebrief, waiting).map((each) => each.keys.id));
   const known = new Map(list.toDebrief.map((each) => [each.id, each]));
   for (const {
-    id,
+    keys: { id },
     body: { pilotId, kind, causeId, note, happenedAt, day },
   } of logged)
     known.set(id, {
@@ -43,11 +48,11 @@ export function todayWith(
   const pilotOf = new Map([...known.values()].map((each) => [each.id, each.pilotId]));
   const there = new Set(list.weaknesses.map((each) => each.id));
   const signed = new Set(
-    done('move', waiting).flatMap(({ id, body }) =>
+    done(moveWeakness, waiting).flatMap(({ keys: { id }, body }) =>
       body.kind === 'signed' || body.kind === 'signed-early' ? [id] : [],
     ),
   );
-  const flown = new Set(done('rep', waiting).map(({ body }) => body.weaknessId));
+  const flown = new Set(done(recordRep, waiting).map(({ body }) => body.weaknessId));
   const opened = openings
     .filter((each) => !there.has(each.weaknessId) && pilotOf.has(each.occurrenceId))
     .map((each) => {

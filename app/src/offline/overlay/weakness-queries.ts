@@ -1,3 +1,6 @@
+import { changePlan } from '@skelby/core/commands/change-plan';
+import { moveWeakness } from '@skelby/core/commands/move-weakness';
+import { entryOf } from '../outbox/commands';
 import { type Clearance, clearanceOf } from '@skelby/core/clearance/clearance';
 import type { WeaknessFacts } from '@skelby/core/clearance/facts';
 import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
@@ -64,16 +67,21 @@ interface MoveWanted {
 
 /** Signs, closes or undoes. */
 export const useMove = ({ weakness, pilot }: WeaknessPage) =>
-  useDeliver(({ kind, undoes = undefined, reason = '' }: MoveWanted) => ({
-    path: `/weaknesses/${weakness.id}/moves/${uuid()}`,
-    what: `${kind === 'undone' ? 'undoing' : kind === 'closed' ? 'closing' : 'signature'} for ${pilot.name}`,
-    stamp: 'at' as const,
-    body: { kind, undoes: undoes ?? null, reason, at: new Date().toISOString(), day: todayHere() },
-  }));
+  useDeliver(({ kind, undoes = undefined, reason = '' }: MoveWanted) =>
+    entryOf(
+      moveWeakness,
+      { id: weakness.id, moveId: uuid() },
+      { kind, undoes: undoes ?? null, reason, at: new Date().toISOString(), day: todayHere() },
+      `${kind === 'undone' ? 'undoing' : kind === 'closed' ? 'closing' : 'signature'} for ${pilot.name}`,
+    ),
+  );
 
 export const usePutPlan = ({ weakness, pilot }: WeaknessPage) =>
-  useDeliver((plan: { drillIds: readonly string[]; reason: string }) => ({
-    path: `/weaknesses/${weakness.id}/plans/${uuid()}`,
-    what: `plan of ${pilot.name}`,
-    body: plan,
-  }));
+  useDeliver(({ drillIds, reason }: { drillIds: readonly string[]; reason: string }) =>
+    entryOf(
+      changePlan,
+      { id: weakness.id, planId: uuid() },
+      { drillIds: [...drillIds], reason },
+      `plan of ${pilot.name}`,
+    ),
+  );

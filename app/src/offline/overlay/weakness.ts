@@ -9,6 +9,10 @@ import type {
   WeaknessMove,
   WeaknessPage,
 } from '../../shared/api/types';
+import { changePlan } from '@skelby/core/commands/change-plan';
+import { moveWeakness } from '@skelby/core/commands/move-weakness';
+import { recordRep } from '@skelby/core/commands/record-rep';
+import { takeRepBack } from '@skelby/core/commands/take-rep-back';
 import { type Confirmed, confirmed, done } from '../outbox/commands';
 import type { Waiting } from '../outbox/waiting';
 import { occurrenceWith } from './occurrence';
@@ -74,10 +78,10 @@ export function repsWith(
   waiting: readonly Waiting[],
 ): readonly RecordedRep[] {
   const known = new Set(reps.map((rep) => rep.id));
-  const taken = new Set(done('rep-taken-back', waiting).map((each) => each.id));
-  const added = done('rep', waiting)
-    .filter(({ id, body }) => weaknessIds.has(body.weaknessId) && !known.has(id))
-    .map(({ id, body }) => ({ ...body, id, takenBack: false }) as RecordedRep);
+  const taken = new Set(done(takeRepBack, waiting).map((each) => each.keys.id));
+  const added = done(recordRep, waiting)
+    .filter(({ keys: { id }, body }) => weaknessIds.has(body.weaknessId) && !known.has(id))
+    .map(({ keys: { id }, body }) => ({ ...body, id, takenBack: false }) as RecordedRep);
   if (added.length === 0 && taken.size === 0) return reps;
   return [...reps, ...added].map((rep) => (taken.has(rep.id) ? { ...rep, takenBack: true } : rep));
 }
@@ -113,10 +117,10 @@ export function weaknessWith(
       by: null,
       occurrenceId: each.occurrenceId,
     })),
-    ...done('move', waiting)
-      .filter((each) => ids.has(each.id))
-      .map(({ part, body: { kind, at, reason, undoes } }) => ({
-        id: part,
+    ...done(moveWeakness, waiting)
+      .filter((each) => ids.has(each.keys.id))
+      .map(({ keys: { moveId }, body: { kind, at, reason, undoes } }) => ({
+        id: moveId,
         kind,
         at,
         reason: reason || null,
@@ -125,10 +129,10 @@ export function weaknessWith(
         occurrenceId: null,
       })),
   ].filter((move) => !known.has(move.id));
-  const plans = done('plan', waiting)
-    .filter((each) => ids.has(each.id) && !page.plans.some((plan) => plan.id === each.part))
-    .map(({ part, body: { drillIds, reason }, madeAt }) => ({
-      id: part,
+  const plans = done(changePlan, waiting)
+    .filter((each) => ids.has(each.keys.id) && !page.plans.some((plan) => plan.id === each.keys.planId))
+    .map(({ keys: { planId }, body: { drillIds, reason }, madeAt }) => ({
+      id: planId,
       drillIds: drillIds as string[],
       reason,
       madeAt,

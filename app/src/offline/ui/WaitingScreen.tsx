@@ -1,3 +1,4 @@
+import { commandAt } from '@skelby/core/commands/commands';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useRoster } from '../overlay/use-roster';
@@ -28,18 +29,18 @@ import { entriesIn, fileOf } from '../outbox/waiting-file';
 
 /** The questions that an entry answers, for reading its fields. */
 function questionsOf({ path }: Waiting, roster: Roster | undefined): readonly FormQuestion[] {
-  switch (path.split('/')[1]) {
-    case 'pilots':
+  switch (commandAt(path)?.command.name) {
+    case 'save-pilot':
       return PILOT_QUESTIONS;
-    case 'craft':
+    case 'save-craft':
       return CRAFT_QUESTIONS;
-    case 'sites':
+    case 'save-site':
       return SITE_QUESTIONS;
-    case 'flights':
+    case 'save-flight':
       return roster ? flightQuestions(roster, false) : [];
-    case 'occurrences':
+    case 'log-occurrence':
       return roster ? occurrenceQuestions(roster, false) : [];
-    case 'sessions':
+    case 'save-session':
       return roster ? sessionQuestions(roster) : [];
     default:
       return [];

@@ -1,0 +1,57 @@
+import { changePlan } from './change-plan';
+import type { AnyCommand } from './command';
+import { confirmCause } from './confirm-cause';
+import { logOccurrence } from './log-occurrence';
+import { moveWeakness } from './move-weakness';
+import { recordOwnRep, tellNearMiss } from './of-a-pilot';
+import { recordRep } from './record-rep';
+import { revokeLink } from './revoke-link';
+import { saveDebrief } from './save-debrief';
+import { saveDrillVersion } from './save-drill-version';
+import { saveCraft, saveFlight, savePilot, saveSite } from './save-records';
+import { saveSession } from './save-session';
+import { setUnits, switchExperience } from './school-settings';
+import { takeConfirmationBack } from './take-confirmation-back';
+import { takeRepBack } from './take-rep-back';
+import { withdrawOccurrence } from './withdraw-occurrence';
+
+/** Everything that can be done, each once. Server and outbox loop over this list. */
+export const COMMANDS = [
+  recordRep,
+  takeRepBack,
+  logOccurrence,
+  withdrawOccurrence,
+  confirmCause,
+  takeConfirmationBack,
+  saveDebrief,
+  changePlan,
+  moveWeakness,
+  savePilot,
+  saveCraft,
+  saveSite,
+  saveFlight,
+  saveSession,
+  saveDrillVersion,
+  setUnits,
+  switchExperience,
+  revokeLink,
+  recordOwnRep,
+  tellNearMiss,
+] as const;
+
+export type CommandName = (typeof COMMANDS)[number]['name'];
+export type CommandNamed<Name extends CommandName> = Extract<
+  (typeof COMMANDS)[number],
+  { readonly name: Name }
+>;
+
+/** The command at an address under /api, with the keys that stand in it; null where nothing can be done. */
+export function commandAt(
+  path: string,
+): { readonly command: AnyCommand; readonly keys: Record<string, string> } | null {
+  for (const command of COMMANDS as readonly AnyCommand[]) {
+    const keys = command.address.read(path) as Record<string, string> | null;
+    if (keys) return { command, keys };
+  }
+  return null;
+}

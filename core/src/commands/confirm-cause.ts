@@ -1,0 +1,20 @@
+import { type InferType, object } from 'yup';
+import { causeId, instant, key } from '../schemas/fields';
+import { command } from './command';
+
+/** The trainer's word on the cause. `weaknessId`, `moveId` and `planId` are used where a new row is needed. */
+export const confirmShape = object({
+  causeId: causeId('Cause'),
+  weaknessId: key('Weakness'),
+  moveId: key('Move'),
+  planId: key('Plan'),
+  at: instant('Time'),
+}).noUnknown();
+export type ConfirmFields = InferType<typeof confirmShape>;
+
+export const confirmCause = command({
+  name: 'confirm-cause',
+  address: '/occurrences/:id/confirmation',
+  schema: confirmShape,
+  stamp: 'at',
+});

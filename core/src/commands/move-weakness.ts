@@ -1,0 +1,22 @@
+import { type InferType, object } from 'yup';
+import { choice, day, instant, keyOrNone, text } from '../schemas/fields';
+import { command } from './command';
+
+export const TRAINER_MOVES = ['signed', 'signed-early', 'closed', 'undone'] as const;
+
+const moveShape = object({
+  kind: choice('Move', TRAINER_MOVES),
+  undoes: keyOrNone('Move to undo'),
+  at: instant('Time'),
+  day: day('Day'),
+  reason: text('Reason', 300),
+}).noUnknown();
+export type MoveFields = InferType<typeof moveShape>;
+
+/** Signs a weakness off, ends its watch, or undoes either. */
+export const moveWeakness = command({
+  name: 'move-weakness',
+  address: '/weaknesses/:id/moves/:moveId',
+  schema: moveShape,
+  stamp: 'at',
+});

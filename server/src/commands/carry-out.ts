@@ -1,0 +1,79 @@
+import type { AnyCommand } from '@skelby/core/commands/command';
+import type { CommandName, CommandNamed } from '@skelby/core/commands/commands';
+import type { SchoolTx } from '../db/in-school';
+import { assertDayNotFuture, assertNotFuture } from '../facts/when';
+import { badField } from '../problem/problem';
+import { changePlan } from './change-plan';
+import { confirmCause } from './confirm-cause';
+import type { Given, Handler } from './handler';
+import { logOccurrence } from './log-occurrence';
+import { moveWeakness } from './move-weakness';
+import { recordRep } from './record-rep';
+import { revokeLink } from './revoke-link';
+import { saveDebrief } from './save-debrief';
+import { saveDrillVersion } from './save-drill-version';
+import { saveCraftRecord, saveFlightRecord, savePilotRecord, saveSiteRecord } from './save-records';
+import { saveSession } from './save-session';
+import { setUnitsOfSchool, switchExperienceOfSchool } from './school-settings';
+import { takeConfirmationBack } from './take-confirmation-back';
+import { takeRepBack } from './take-rep-back';
+import { withdrawOccurrence } from './withdraw-occurrence';
+
+type TrainerCommandName = Exclude<CommandName, 'record-own-rep' | 'tell-near-miss'>;
+
+const HANDLERS: { readonly [Name in TrainerCommandName]: Handler<CommandNamed<Name>> } = {
+  'record-rep': recordRep,
+  'take-rep-back': takeRepBack,
+  'log-occurrence': logOccurrence,
+  'withdraw-occurrence': withdrawOccurrence,
+  'confirm-cause': confirmCause,
+  'take-confirmation-back': takeConfirmationBack,
+  'save-debrief': saveDebrief,
+  'change-plan': changePlan,
+  'move-weakness': moveWeakness,
+  'save-pilot': savePilotRecord,
+  'save-craft': saveCraftRecord,
+  'save-site': saveSiteRecord,
+  'save-flight': saveFlightRecord,
+  'save-session': saveSession,
+  'save-drill-version': saveDrillVersion,
+  'set-units': setUnitsOfSchool,
+  'switch-experience': switchExperienceOfSchool,
+  'revoke-link': revokeLink,
+};
+
+/**
+ * Looks a command over before it is done: its shape, its rule, and that no clock ran a day ahead.
+ * @throws ValidationError, Problem 422 naming the field
+ */
+export async function given<C extends AnyCommand>(
+  command: C,
+  keys: Given<C>['keys'],
+  body: unknown,
+): Promise<Given<C>> {
+  const fields = (await command.schema(keys).validate(body, { abortEarly: false })) as Record<
+    string,
+    unknown
+  >;
+  if (command.stamp !== null) {
+    assertNotFuture(command.stamp, String(fields[command.stamp]));
+    if (typeof fields['day'] === 'string') assertDayNotFuture(fields['day']);
+  }
+  const refusal = command.rule(fields, keys);
+  if (refusal) throw badField(refusal.field, refusal.message);
+  return { keys, fields: fields as Given<C>['fields'], body };
+}
+
+/** Does what a trainer asks for: the one way to a handler, for a request that comes alone and for a batch. */
+export async function carryOut<C extends AnyCommand>(
+  school: SchoolTx,
+  command: C,
+  keys: Given<C>['keys'],
+  body: unknown,
+): Promise<unknown> {
+  const handler = HANDLERS[command.name as TrainerCommandName] as unknown as Handler<C>;
+  return handler(school, await given(command, keys, body));
+}
+
+/** Whether a trainer may ask for it; a pilot's own comes by their link, and never in a trainer's batch. */
+export const isOfTrainer = (command: AnyCommand): boolean => command.by === 'trainer';

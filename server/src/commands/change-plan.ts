@@ -1,0 +1,40 @@
+import type { changePlan as command } from '@skelby/core/commands/change-plan';
+import { isProposal, planProblem } from '@skelby/core/plan/propose-plan';
+import { recordEvent } from '../facts/events';
+import { knownOf } from '../facts/known-of-pilot';
+import { loadFacts, lockWeakness, refreshWeakness } from '../facts/weakness-facts';
+import { badField } from '../problem/problem';
+import type { Handler } from './handler';
+
+const REASON_WANTED = 'Reason is empty: say why in a few words.';
+
+/** Puts a plan in force; earlier ones stay in the history. */
+export const changePlan: Handler<typeof command> = async (
+  school,
+  { keys: { id: named, planId: id }, fields: { drillIds, reason } },
+) => {
+  const { tx, schoolId, accountId } = school;
+  const { id: weaknessId } = await lockWeakness(school, named);
+  if (await tx('plans').where({ id }).first('id')) return { id };
+  const { causeId, pilot, pilotId } = await loadFacts(school, weaknessId);
+  const problem = planProblem(causeId, pilot.mode, drillIds);
+  if (problem) throw badField('drillIds', problem);
+  const known = await knownOf(school, pilotId, weaknessId);
+  if (
+    !reason &&
+    !isProposal(causeId, pilot.mode, drillIds, known) &&
+    !isProposal(causeId, pilot.mode, drillIds, { track: known.track })
+  )
+    throw badField('reason', REASON_WANTED);
+  await tx('plans').insert({ schoolId, id, weaknessId, accountId, drillIds: [...drillIds], reason });
+  await recordEvent(school, {
+    action: 'changed',
+    subject: 'plan',
+    subjectId: id,
+    pilotId,
+    reason,
+    data: { weaknessId, drillIds },
+  });
+  await refreshWeakness(school, weaknessId);
+  return { id };
+};

@@ -1,0 +1,39 @@
+import type { setUnits, switchExperience } from '@skelby/core/commands/school-settings';
+import { NO_EXPERIENCE } from '@skelby/core/ranking/experience';
+import { recordEvent } from '../facts/events';
+import { experienceOf } from '../facts/experience';
+import { unitsOf } from '../facts/units';
+import type { Handler } from './handler';
+
+export const setUnitsOfSchool: Handler<typeof setUnits> = async (school, { fields: units }) => {
+  const { tx, schoolId } = school;
+  const before = await unitsOf(school);
+  if (before.length === units.length && before.speed === units.speed) return before;
+  await tx('schools').where({ id: schoolId }).update({ lengthUnit: units.length, speedUnit: units.speed });
+  await recordEvent(school, {
+    action: 'changed',
+    subject: 'school',
+    subjectId: schoolId,
+    data: { units: [before, units] },
+  });
+  return unitsOf(school);
+};
+
+export const switchExperienceOfSchool: Handler<typeof switchExperience> = async (
+  school,
+  { fields: { enabled } },
+) => {
+  const { tx, schoolId } = school;
+  const before = await experienceOf(school);
+  await tx('experiences')
+    .insert({ schoolId, id: schoolId, enabled, counts: JSON.stringify(NO_EXPERIENCE) })
+    .onConflict(['school_id', 'id'])
+    .merge({ enabled, changedAt: tx.raw('clock_timestamp()') });
+  if (before.enabled !== enabled)
+    await recordEvent(school, {
+      action: enabled ? 'switched-on' : 'switched-off',
+      subject: 'experience',
+      subjectId: schoolId,
+    });
+  return experienceOf(school);
+};

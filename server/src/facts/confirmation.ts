@@ -1,0 +1,168 @@
+import { causeOf } from '@skelby/core/causes/causes';
+import type { Move } from '@skelby/core/clearance/facts';
+import { liveMoves } from '@skelby/core/clearance/standing';
+import type { ConfirmFields } from '@skelby/core/commands/confirm-cause';
+import type { UnconfirmFields } from '@skelby/core/commands/take-confirmation-back';
+import { proposePlan } from '@skelby/core/plan/propose-plan';
+import type { SchoolTx } from '../db/in-school';
+import { conflict } from '../problem/problem';
+import { recordEvent } from './events';
+import { knownOf } from './known-of-pilot';
+import { lockOccurrence, ruleInForce, type OccurrenceRow } from './occurrence-rows';
+import { loadFacts, lockWeakness, refreshWeakness } from './weakness-facts';
+
+/** What a debrief adds to a plan. */
+export interface FromDebrief {
+  /** Cause of the chain's first link that training can break, where it names one. */
+  readonly link: string | null;
+  /** How bad it may end next time, 1 to 5. */
+  readonly severity: number | null;
+}
+
+/** Finds the pilot's weakness for this cause or opens one, and adds the move that the occurrence makes. */
+async function openOrAdd(
+  school: SchoolTx,
+  occurrence: OccurrenceRow,
+  fields: ConfirmFields,
+  { link, severity }: FromDebrief,
+): Promise<string> {
+  const { tx, schoolId, accountId } = school;
+  const { pilotId } = occurrence;
+  const pilot = (await tx('pilots').where({ id: pilotId }).first('mode')) as {
+    mode: Parameters<typeof proposePlan>[1];
+  };
+  const there = (await tx('weaknesses').where({ pilotId, causeId: fields.causeId }).first('id', 'state')) as
+    { id: string; state: string } | undefined;
+  const weaknessId = there?.id ?? fields.weaknessId;
+  if (there && there.id !== fields.weaknessId)
+    await tx('weakness_aliases')
+      .insert({ schoolId, id: fields.weaknessId, weaknessId })
+      .onConflict(['school_id', 'id'])
+      .ignore();
+  let kind: Move['kind'] = 'occurrence-added';
+  if (!there) {
+    kind = 'opened';
+    await tx('weaknesses').insert({
+      schoolId,
+      id: weaknessId,
+      pilotId,
+      causeId: fields.causeId,
+      ruleId: (await ruleInForce(school)).id,
+      openedAt: fields.at,
+      state: 'open',
+    });
+    await tx('plans').insert({
+      schoolId,
+      id: fields.planId,
+      weaknessId,
+      accountId,
+      drillIds: proposePlan(fields.causeId, pilot.mode, {
+        ...(await knownOf(school, pilotId, null)),
+        link,
+        severity,
+      }).map((planned) => planned.drillId),
+    });
+  } else if (there.state === 'withdrawn') {
+    kind = 'opened';
+  } else if (there.state === 'watch' || there.state === 'closed' || there.state === 'ready-for-check') {
+    kind = 'reopened';
+    await tx('weaknesses')
+      .where({ id: weaknessId })
+      .update({ ruleId: (await ruleInForce(school)).id });
+  }
+  await tx('moves').insert({
+    schoolId,
+    id: fields.moveId,
+    weaknessId,
+    kind,
+    at: fields.at,
+    accountId,
+    occurrenceId: occurrence.id,
+  });
+  await recordEvent(school, {
+    action: kind,
+    subject: 'weakness',
+    subjectId: weaknessId,
+    pilotId,
+    data: { causeId: fields.causeId, occurrenceId: occurrence.id },
+  });
+  return weaknessId;
+}
+
+/**
+ * The trainer confirms the cause: the weakness opens, grows or re-opens.
+ */
+export async function confirm(
+  school: SchoolTx,
+  id: string,
+  fields: ConfirmFields,
+  debrief: FromDebrief = { link: null, severity: null },
+): Promise<{ weaknessId: string }> {
+  const occurrence = await lockOccurrence(school, id);
+  // Confirmed elsewhere and brought in from a file, it has no weakness yet: it may be confirmed here as
+  // anything.
+  if (occurrence.confirmedCauseId !== null && occurrence.weaknessId !== null) {
+    if (occurrence.confirmedCauseId === fields.causeId) return { weaknessId: occurrence.weaknessId };
+    throw conflict(
+      `The cause is already confirmed as "${causeOf(occurrence.confirmedCauseId).name}": take that back first.`,
+    );
+  }
+  if (occurrence.withdrawnAt !== null)
+    throw conflict('This entry was withdrawn: log it again if it did happen.');
+  const weaknessId = await openOrAdd(school, occurrence, fields, debrief);
+  await school.tx('occurrences').where({ id }).update({
+    confirmedCauseId: fields.causeId,
+    confirmedAt: fields.at,
+    confirmedBy: school.accountId,
+    weaknessId,
+  });
+  await recordEvent(school, {
+    action: 'cause-confirmed',
+    subject: 'occurrence',
+    subjectId: id,
+    pilotId: occurrence.pilotId,
+    data: { causeId: fields.causeId, weaknessId },
+  });
+  await refreshWeakness(school, weaknessId);
+  return { weaknessId };
+}
+
+/** Takes a confirmation back, with a reason: the move it made is undone, and nothing is erased. */
+export async function unconfirm(
+  school: SchoolTx,
+  id: string,
+  fields: UnconfirmFields,
+): Promise<{ id: string }> {
+  const occurrence = await lockOccurrence(school, id);
+  const { weaknessId } = occurrence;
+  if (!weaknessId) return { id };
+  const { tx, schoolId, accountId } = school;
+  await lockWeakness(school, weaknessId);
+  const { moves } = await loadFacts(school, weaknessId);
+  const live = new Set(liveMoves(moves).map((each) => each.id));
+  const move = moves.find((each) => each.occurrenceId === id && live.has(each.id));
+  if (move)
+    await tx('moves').insert({
+      schoolId,
+      id: fields.moveId,
+      weaknessId,
+      kind: 'undone',
+      undoes: move.id,
+      at: fields.at,
+      accountId,
+      reason: fields.reason,
+    });
+  await tx('occurrences')
+    .where({ id })
+    .update({ confirmedCauseId: null, confirmedAt: null, confirmedBy: null, weaknessId: null });
+  await recordEvent(school, {
+    action: 'confirmation-taken-back',
+    subject: 'occurrence',
+    subjectId: id,
+    pilotId: occurrence.pilotId,
+    reason: fields.reason,
+    data: { causeId: occurrence.confirmedCauseId, weaknessId },
+  });
+  await refreshWeakness(school, weaknessId);
+  return { id };
+}

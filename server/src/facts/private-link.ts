@@ -1,0 +1,10 @@
+import { createHash } from 'node:crypto';
+
+/** Whoever holds a pilot's private link. */
+export interface LinkHolder {
+  readonly pilotId: string;
+  readonly linkId: string;
+}
+
+/** What is kept of a link's token. */
+export const hashOfToken = (token: string): Buffer => createHash('sha256').update(token).digest();

@@ -1,0 +1,50 @@
+import type { SessionFields } from '@skelby/core/schemas/session';
+import type { SchoolTx } from '../db/in-school';
+
+/** What a pilot sees of oneself, and nobody else. */
+export async function pilotPortal(school: SchoolTx, pilotId: string) {
+  const { tx } = school;
+  const pilot = (await tx('pilots').where({ id: pilotId }).first('name', 'stick_layout', 'mode')) as Record<
+    string,
+    unknown
+  >;
+  const { name: schoolName } = (await tx('schools').first('name')) as { name: string };
+  const { rows: weaknesses } = (await tx.raw(
+    `
+    select w.cause_id, w.state, w.rungs, w.check_from, w.check_passed, (select drill_ids from plans p where p.school_id = w.school_id and p.weakness_id = w.id order by made_at desc limit 1) as drill_ids
+      from weaknesses w where w.pilot_id = ? and w.state in ('open', 'drilling', 'ready-for-check', 'watch') order by w.opened_at`,
+    [pilotId],
+  )) as { rows: unknown[] };
+  const { rows: flown } = (await tx.raw(
+    'select day, count(*) as reps, count(*) filter (where met) as met from reps where pilot_id = ? and taken_back_at is null group by day order by day desc limit 14',
+    [pilotId],
+  )) as { rows: unknown[] };
+  const sessions = (await tx('training_sessions')
+    .where('day', '>=', tx.raw('current_date - 1'))
+    .orderBy('day')
+    .pluck('content')) as SessionFields[];
+  const next = sessions.find(
+    (each) => each.state !== 'done' && each.packs.some((pack) => pack.pilotId === pilotId),
+  );
+  const site = next?.siteId
+    ? ((await tx('sites').where({ id: next.siteId }).first('name')) as { name: string })
+    : null;
+  return {
+    pilot,
+    schoolName,
+    weaknesses,
+    flown,
+    session: next
+      ? {
+          day: next.day,
+          startsAt: next.startsAt,
+          siteName: site?.name ?? null,
+          blocks: next.packs
+            .filter((pack) => pack.pilotId === pilotId)
+            .flatMap((pack) =>
+              pack.blocks.map(({ drillId, side, purpose, reps }) => ({ drillId, side, purpose, reps })),
+            ),
+        }
+      : null,
+  };
+}

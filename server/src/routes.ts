@@ -1,0 +1,119 @@
+import Router from '@koa/router';
+import type { AnyCommand } from '@skelby/core/commands/command';
+import { COMMANDS } from '@skelby/core/commands/commands';
+import { recordOwnRep, tellNearMiss } from '@skelby/core/commands/of-a-pilot';
+import type { Knex } from 'knex';
+import type { Context } from 'koa';
+import type { Logger } from 'pino';
+import { carryOutBatch } from './commands/batch';
+import { carryOut, given, isOfTrainer } from './commands/carry-out';
+import { makeLink } from './commands/make-link';
+import { type PilotHandler, recordOwnRepOf, tellNearMissOf } from './commands/of-a-pilot';
+import { exchangeRoutes } from './exchange/routes';
+import { experienceOf } from './facts/experience';
+import { unitsOf } from './facts/units';
+import { bodyOf } from './http/body';
+import { inTheirSchool, keyIn } from './http/in-their-school';
+import { asPilot } from './http/pilot-link';
+import { makeSignIn, signOut, type Who } from './http/session';
+import { debriefOf, debriefVersion } from './pages/debrief';
+import { drillVersions } from './pages/drills';
+import { occurrenceOf } from './pages/occurrence';
+import { pilotPage } from './pages/pilot-page';
+import { pilotPortal } from './pages/pilot-portal';
+import { prefetchPage } from './pages/prefetch';
+import { rankEvidence } from './pages/ranking';
+import { recentFlights, roster } from './pages/roster';
+import { recentSessions, sessionOf } from './pages/sessions';
+import { today } from './pages/today';
+import { weaknessPage } from './pages/weakness';
+import { notFound } from './problem/problem';
+import type { SchoolTx } from './db/in-school';
+
+/** What can be read, by address. */
+const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown>> = {
+  '/me': async (school, ctx) => {
+    const { accountId, name, schoolName } = ctx.state['who'] as Who;
+    return { accountId, name, schoolName, units: await unitsOf(school) };
+  },
+  '/today': today,
+  '/roster': roster,
+  '/flights': recentFlights,
+  '/experience': experienceOf,
+  '/sessions': recentSessions,
+  '/drills': drillVersions,
+  '/carry': prefetchPage,
+  '/pilots/:id': (school, ctx) => pilotPage(school, keyIn(ctx, 'id', 'pilot')),
+  '/sessions/:id': (school, ctx) => sessionOf(school, keyIn(ctx, 'id', 'session')),
+  '/weaknesses/:id': (school, ctx) => weaknessPage(school, keyIn(ctx, 'id', 'weakness')),
+  '/occurrences/:id': (school, ctx) => occurrenceOf(school, keyIn(ctx, 'id', 'occurrence')),
+  '/occurrences/:id/debrief': (school, ctx) => debriefOf(school, keyIn(ctx, 'id', 'occurrence')),
+  '/occurrences/:id/debrief/:versionId': (school, ctx) =>
+    debriefVersion(school, keyIn(ctx, 'id', 'occurrence'), keyIn(ctx, 'versionId', 'version')),
+};
+
+/** The keys in a command's address; an address with a key that is none names nothing. */
+function keysOf(command: AnyCommand, ctx: Context): Record<string, string> {
+  const keys = command.address.read(ctx.path.replace(/^\/api/, '').replace(/\/$/, '')) as Record<
+    string,
+    string
+  > | null;
+  if (!keys) throw notFound('entry');
+  return keys;
+}
+
+/** What the holder of a pilot's private link may read and do. */
+function pilotRoutes(router: Router, db: Knex): void {
+  const does = <C extends typeof recordOwnRep | typeof tellNearMiss>(command: C, handler: PilotHandler<C>) =>
+    router.put(command.address.pattern, async (ctx) => {
+      ctx.body = await asPilot(db, ctx, async (school, holder) =>
+        handler(school, holder, await given(command, keysOf(command, ctx) as never, bodyOf(ctx))),
+      );
+    });
+  router.get('/own', async (ctx) => {
+    ctx.body = await asPilot(db, ctx, (school, { pilotId }) => pilotPortal(school, pilotId));
+  });
+  does(recordOwnRep, recordOwnRepOf);
+  does(tellNearMiss, tellNearMissOf);
+}
+
+/**
+ * Everything under /api. Routes are matched in one case only: what stands before a handler must not be passed
+ * by writing its address otherwise.
+ */
+export function apiRouter(db: Knex, log: Logger): Router {
+  const router = new Router({ prefix: '/api', sensitive: true });
+  const inSchool = inTheirSchool(db);
+  router.post('/sign-in', makeSignIn(db));
+  router.post('/sign-out', signOut(db));
+  pilotRoutes(router, db);
+  exchangeRoutes(router, db, inSchool);
+  for (const [address, page] of Object.entries(PAGES))
+    router.get(
+      address,
+      inSchool(async (school, ctx) => page(school, ctx)),
+    );
+  for (const command of COMMANDS as readonly AnyCommand[])
+    if (isOfTrainer(command))
+      router.put(
+        command.address.pattern,
+        inSchool((school, ctx) => carryOut(school, command, keysOf(command, ctx), bodyOf(ctx))),
+      );
+  router.post(
+    '/pilots/:id/links',
+    inSchool((school, ctx) => makeLink(school, keyIn(ctx, 'id', 'pilot'), bodyOf(ctx))),
+  );
+  router.post(
+    '/v1/rank',
+    inSchool((school, ctx) => rankEvidence(school, bodyOf(ctx))),
+  );
+  router.post(
+    '/sync',
+    inSchool((school, ctx) =>
+      carryOutBatch(school, bodyOf(ctx), (command, error) =>
+        log.error({ err: error, requestId: ctx.state['requestId'], command: command.path }, 'command failed'),
+      ),
+    ),
+  );
+  return router;
+}
