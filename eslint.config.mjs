@@ -23,6 +23,10 @@ export default ts.config(
       ],
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/no-empty-function': 'off',
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', ignoreRestSiblings: true },
+      ],
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
       eqeqeq: 'error',
       'no-console': 'error',
@@ -64,6 +68,24 @@ export default ts.config(
     files: ['app/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  {
+    // A page is read through its overlay, or it does not know what this phone has done.
+    files: ['app/src/{features,lazy,shared,shell}/**/*.{ts,tsx}'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: '@tanstack/react-query',
+              importNames: ['useQuery', 'useQueries', 'useSuspenseQuery', 'useInfiniteQuery'],
+              message: 'Read pages through offline/overlay: it lays what waits in the outbox over them.',
+            },
+          ],
+        },
+      ],
+    },
   },
   {
     files: ['**/*.js', '**/*.cjs'],

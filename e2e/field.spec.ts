@@ -30,6 +30,13 @@ test('a day without signal: logged, confirmed and drilled, through a refresh and
   await again.goto(`/weakness/${id}/reps`);
   await met(again).click();
   await expect(again.getByText('5 entries waiting for signal')).toBeVisible();
+  // Every page knows what this phone has done: also the pilot's, which was never read.
+  await again.goto('/pilots');
+  await again.getByLabel('Find by name').fill(pilot);
+  await again.getByRole('link', { name: new RegExp(pilot) }).click();
+  await expect(again.getByText('Restrictions now')).toBeVisible();
+  await expect(again.getByRole('link', { name: /Nose-in reversal.*Drilling/ })).toBeVisible();
+  await expect(again.getByText(/Practice · 3 of 3 met/)).toBeVisible();
   await again.goto('/');
   await expect(again.getByRole('link', { name: new RegExp(`${pilot}.*Nose-in reversal`) })).toBeVisible();
   await context.setOffline(false);

@@ -13,7 +13,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { useRef } from 'react';
 import { v7 as uuid } from 'uuid';
 import { type AnyObjectSchema, string } from 'yup';
-import type { Flight, OccurrenceOfPilot, Roster } from '../shared/api/types';
+import type { Flight, OccurrenceOfPilot, Roster } from '@skelby/core/pages/pages';
 import { useOccurrence } from '../offline/overlay/occurrence-queries';
 import { Loaded } from '../shared/ui/Loaded';
 import { Note } from '../shared/ui/Note';

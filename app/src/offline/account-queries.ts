@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ApiProblem, get, post } from '../shared/api/client';
-import type { Me } from '../shared/api/types';
+import type { Me } from '@skelby/core/pages/pages';
 import { outbox } from './outbox/use-outbox';
 import { wipeQueries } from './prefetch/kept-queries';
 import { forget, forgetAll, keep, kept } from '../shared/storage/storage';

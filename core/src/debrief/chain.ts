@@ -116,6 +116,10 @@ export function withPrimary(chain: readonly Link[], before: string | null, prima
 export const firstBreakable = (chain: readonly Link[]): number =>
   chain.findIndex((link) => link.breakable && link.causeId !== null);
 
+/** The cause to which that link points; null when the chain names none. */
+export const linkToBreak = (chain: readonly Link[]): string | null =>
+  chain[firstBreakable(chain)]?.causeId ?? null;
+
 /** What is wrong with a chain, said so that it can be mended; null when nothing is. */
 export function chainProblem(chain: readonly Link[], primary: string): string | null {
   if (chain.length === 0) return null;

@@ -6,8 +6,7 @@ import { loadFacts, lockWeakness, refreshWeakness } from '../facts/weakness-fact
 import { badField } from '../problem/problem';
 import type { Handler } from './handler';
 
-const REASON_WANTED = 'Reason is empty: say why in a few words.';
-
+import { REASON_WANTED } from '@skelby/core/weakness/allowed-moves';
 /** Puts a plan in force; earlier ones stay in the history. */
 export const changePlan: Handler<typeof command> = async (
   school,

@@ -1,3 +1,4 @@
+import { TRAINED_STATES } from '@skelby/core/weakness/states';
 import type { recordOwnRep, tellNearMiss } from '@skelby/core/commands/of-a-pilot';
 import { newRep, recordRep as repCommand } from '@skelby/core/commands/record-rep';
 import { logOccurrence as logCommand } from '@skelby/core/commands/log-occurrence';
@@ -36,10 +37,10 @@ export const recordOwnRepOf: PilotHandler<typeof recordOwnRep> = async (school, 
   } = (await school.tx.raw(
     `
     select w.id from weaknesses w
-     where w.pilot_id = ? and w.state in ('open', 'drilling', 'ready-for-check', 'watch')
+     where w.pilot_id = ? and w.state = any(?)
        and ? = any (select unnest(drill_ids) from (select drill_ids from plans p where p.school_id = w.school_id and p.weakness_id = w.id order by made_at desc limit 1) newest)
      order by w.opened_at desc limit 1`,
-    [holder.pilotId, fields.drillId],
+    [holder.pilotId, [...TRAINED_STATES], fields.drillId],
   )) as { rows: { id: string }[] };
   if (!weakness)
     throw new Problem(

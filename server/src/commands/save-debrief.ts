@@ -8,7 +8,7 @@ import { confirm, unconfirm } from '../facts/confirmation';
 import { latestDebrief } from '../facts/debrief-versions';
 import { recordEvent } from '../facts/events';
 import { learn, lessonIn, modelOf } from '../facts/experience';
-import { rankOfSeverity } from '../facts/known-of-pilot';
+import { fromDebrief } from '@skelby/core/weakness/apply';
 import { lockOccurrence } from '../facts/occurrence-rows';
 import { badField, conflict, Problem } from '../problem/problem';
 import type { Handler } from './handler';
@@ -93,10 +93,7 @@ export const saveDebrief: Handler<typeof command> = async (
         school,
         occurrenceId,
         { causeId, weaknessId, moveId, planId, at },
-        {
-          link: findings.chain.find((each) => each.breakable)?.causeId ?? null,
-          severity: rankOfSeverity(findings.potential),
-        },
+        fromDebrief(findings),
       ));
   }
   await tx('debriefs').insert({

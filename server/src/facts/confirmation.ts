@@ -1,9 +1,10 @@
 import { causeOf } from '@skelby/core/causes/causes';
-import type { Move } from '@skelby/core/clearance/facts';
+import type { WeaknessState } from '@skelby/core/clearance/rungs';
 import { liveMoves } from '@skelby/core/clearance/standing';
 import type { ConfirmFields } from '@skelby/core/commands/confirm-cause';
 import type { UnconfirmFields } from '@skelby/core/commands/take-confirmation-back';
 import { proposePlan } from '@skelby/core/plan/propose-plan';
+import { moveOfConfirmation } from '@skelby/core/weakness/move-of-confirmation';
 import type { SchoolTx } from '../db/in-school';
 import { conflict } from '../problem/problem';
 import { recordEvent } from './events';
@@ -32,16 +33,15 @@ async function openOrAdd(
     mode: Parameters<typeof proposePlan>[1];
   };
   const there = (await tx('weaknesses').where({ pilotId, causeId: fields.causeId }).first('id', 'state')) as
-    { id: string; state: string } | undefined;
+    { id: string; state: WeaknessState } | undefined;
   const weaknessId = there?.id ?? fields.weaknessId;
   if (there && there.id !== fields.weaknessId)
     await tx('weakness_aliases')
       .insert({ schoolId, id: fields.weaknessId, weaknessId })
       .onConflict(['school_id', 'id'])
       .ignore();
-  let kind: Move['kind'] = 'occurrence-added';
+  const kind = moveOfConfirmation(there?.state ?? null);
   if (!there) {
-    kind = 'opened';
     await tx('weaknesses').insert({
       schoolId,
       id: weaknessId,
@@ -62,10 +62,7 @@ async function openOrAdd(
         severity,
       }).map((planned) => planned.drillId),
     });
-  } else if (there.state === 'withdrawn') {
-    kind = 'opened';
-  } else if (there.state === 'watch' || there.state === 'closed' || there.state === 'ready-for-check') {
-    kind = 'reopened';
+  } else if (kind === 'reopened') {
     await tx('weaknesses')
       .where({ id: weaknessId })
       .update({ ruleId: (await ruleInForce(school)).id });

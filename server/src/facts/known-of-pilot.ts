@@ -1,4 +1,4 @@
-import { SEVERITIES } from '@skelby/core/debrief/severity';
+import { rankOfSeverity } from '@skelby/core/debrief/severity';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
 import { drillOf } from '@skelby/core/drills/drills';
 import type { Place } from '@skelby/core/vocabulary/flying';
@@ -8,10 +8,6 @@ import type { SchoolTx } from '../db/in-school';
 
 /** So many flights count as lately. */
 const LATELY = 20;
-
-/** 1 to 5; null for what is not said. */
-export const rankOfSeverity = (said: string | null | undefined): number | null =>
-  SEVERITIES.findIndex((each) => each === said) + 1 || null;
 
 /**
  * How bad its occurrences may end next time, 1 to 5, by what their closed debriefs say; null where none does.

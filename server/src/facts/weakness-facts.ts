@@ -4,6 +4,7 @@ import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Move, Rep, WeaknessFacts } from '@skelby/core/clearance/facts';
 import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
+import { factsOf } from '@skelby/core/weakness/facts-of';
 import type { SchoolTx } from '../db/in-school';
 import { notFound } from '../problem/problem';
 
@@ -85,16 +86,16 @@ export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFac
     .where({ pilotId: head.pilotId })
     .where((own) => own.where({ weaknessId: id }).orWhereIn('drill_id', [...keyDrills]))
     .orderBy(['flown_at', 'id'])) as (Rep & { takenBackAt: string | null })[];
-  return {
+  const facts = factsOf({
     causeId: head.causeId,
-    pilotId: head.pilotId,
     pilot: { mode: head.mode, windLimitMps: head.windLimitMps },
     rule: head,
     moves,
     reps: reps.map((row) => ({ ...row, takenBack: row.takenBackAt !== null })),
-    keyDrills,
+    drillIds: head.drillIds ?? [],
     failedAt: head.failedAt,
-  };
+  });
+  return { ...facts, moves, pilotId: head.pilotId };
 }
 
 /**

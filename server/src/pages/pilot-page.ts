@@ -1,3 +1,4 @@
+import { knownOf } from '../facts/known-of-pilot';
 import type { SchoolTx } from '../db/in-school';
 import { notFound } from '../problem/problem';
 import { linksOf } from './pilot-links';
@@ -21,6 +22,7 @@ export async function pilotPage(school: SchoolTx, id: string) {
   )) as { rows: unknown[] };
   return {
     pilot,
+    known: await knownOf(school, id, null),
     weaknesses: await tx('weaknesses').where({ pilotId: id }).orderBy('opened_at', 'desc'),
     occurrences: await tx('occurrences').where({ pilotId: id }).orderBy('happened_at', 'desc'),
     reps: reps.rows,

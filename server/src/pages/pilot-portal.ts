@@ -1,3 +1,4 @@
+import { TRAINED_STATES } from '@skelby/core/weakness/states';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import type { SchoolTx } from '../db/in-school';
 
@@ -12,8 +13,8 @@ export async function pilotPortal(school: SchoolTx, pilotId: string) {
   const { rows: weaknesses } = (await tx.raw(
     `
     select w.cause_id, w.state, w.rungs, w.check_from, w.check_passed, (select drill_ids from plans p where p.school_id = w.school_id and p.weakness_id = w.id order by made_at desc limit 1) as drill_ids
-      from weaknesses w where w.pilot_id = ? and w.state in ('open', 'drilling', 'ready-for-check', 'watch') order by w.opened_at`,
-    [pilotId],
+      from weaknesses w where w.pilot_id = ? and w.state = any(?) order by w.opened_at`,
+    [pilotId, [...TRAINED_STATES]],
   )) as { rows: unknown[] };
   const { rows: flown } = (await tx.raw(
     'select day, count(*) as reps, count(*) filter (where met) as met from reps where pilot_id = ? and taken_back_at is null group by day order by day desc limit 14',

@@ -1,7 +1,6 @@
+import { CHECKS_DAYS_AHEAD } from '@skelby/core/pages/pages';
+import { OPEN_STATES } from '@skelby/core/weakness/states';
 import type { SchoolTx } from '../db/in-school';
-
-/** A phone without signal for days still learns which checks fall due. */
-const DAYS_AHEAD = 7;
 
 /**
  * Who needs something now: occurrences whose cause nobody has confirmed, weaknesses not yet signed, and those
@@ -42,11 +41,11 @@ export async function today({ tx }: SchoolTx) {
     )
     .where((due) =>
       due
-        .whereIn('w.state', ['open', 'drilling', 'ready-for-check'])
+        .whereIn('w.state', [...OPEN_STATES])
         .orWhere((watched) =>
           watched
             .where({ 'w.state': 'watch' })
-            .whereRaw('w.check_from <= current_date + ?::int', [DAYS_AHEAD]),
+            .whereRaw('w.check_from <= current_date + ?::int', [CHECKS_DAYS_AHEAD]),
         ),
     )
     .orderBy(['p.name', 'w.opened_at']);

@@ -8,7 +8,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ApiProblem } from '../../shared/api/client';
-import type { DebriefPage, OccurrenceOfPilot, Roster } from '../../shared/api/types';
+import type { DebriefPage, OccurrenceOfPilot, Roster } from '@skelby/core/pages/pages';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { useOccurrence, useWeaknessKey } from '../../offline/overlay/occurrence-queries';
 import { SumCard } from '../../shared/ui/SumCard';

@@ -9,7 +9,7 @@ import { startOf, sumsFor, workOut } from '@skelby/core/sums/sums';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { DebriefPage, OccurrenceOfPilot, Roster } from '../../shared/api/types';
+import type { DebriefPage, OccurrenceOfPilot, Roster } from '@skelby/core/pages/pages';
 import { type Speaking, useUnits } from '../../shared/api/use-units';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { useOccurrence } from '../../offline/overlay/occurrence-queries';

@@ -2,7 +2,7 @@ import { type Findings, NO_FINDINGS } from '@skelby/core/debrief/findings';
 import { type Evidence, readable } from '@skelby/core/evidence/evidence';
 import { useCallback, useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import type { DebriefPage } from '../../shared/api/types';
+import type { DebriefPage } from '@skelby/core/pages/pages';
 import { forget, keep, kept } from '../../shared/storage/storage';
 import type { SaveKeys } from '../../offline/overlay/debrief-queries';
 

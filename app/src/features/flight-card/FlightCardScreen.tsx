@@ -11,7 +11,7 @@ import { reserveOf, windLimitUnder } from '@skelby/core/restrictions/restriction
 import { type FlightCard, flightCard, type FlightToBe } from '@skelby/core/sums/go-no-go';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Roster, TodayList } from '../../shared/api/types';
+import type { Roster, TodayList } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { keep, kept } from '../../shared/storage/storage';

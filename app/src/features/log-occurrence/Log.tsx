@@ -6,7 +6,7 @@ import { KINDS_OF_OCCURRENCE } from '@skelby/core/vocabulary/flying';
 import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import type { Roster } from '../../shared/api/types';
+import type { Roster } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { outbox } from '../../offline/outbox/use-outbox';

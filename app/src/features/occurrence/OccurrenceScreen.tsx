@@ -4,7 +4,7 @@ import { onReleaseIn } from '@skelby/core/vocabulary/flying';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { OccurrenceOfPilot, Roster } from '../../shared/api/types';
+import type { OccurrenceOfPilot, Roster } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { CauseRows, FamilyRows } from '../../shared/ui/CausePicker';

@@ -19,7 +19,7 @@ import { plural, PURPOSE_WORDS, SIDE_WORDS, STANDING_LINE, STATE_WORDS } from '.
 import { RUNGS } from '@skelby/core/clearance/rungs';
 import { useOwnSending } from '../../offline/outbox/own-outbox';
 import { OwnWaiting } from '../../offline/ui/OwnWaiting';
-import { type OwnPageData, useOwnPage, useTell } from './own-queries';
+import { type OwnPageData, useOwnPage, useTell } from '../../offline/overlay/own-queries';
 
 /** A drill of one's own: the standard, and the sticks in motion when asked for. */
 function OwnDrill({

@@ -2,7 +2,7 @@ import { revokeLink } from '@skelby/core/commands/revoke-link';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { View } from 'react-native';
 import { postFor, put } from '../../shared/api/client';
-import type { PilotPage } from '../../shared/api/types';
+import type { PilotPage } from '@skelby/core/pages/pages';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';

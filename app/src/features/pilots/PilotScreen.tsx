@@ -1,7 +1,8 @@
+import { isOpen } from '@skelby/core/weakness/states';
 import { causeOf } from '@skelby/core/causes/causes';
 import { drillOf } from '@skelby/core/drills/drills';
 import { useLocalSearchParams } from 'expo-router';
-import type { PilotPage, Roster, WeaknessLine } from '../../shared/api/types';
+import type { PilotPage, Roster, WeaknessLine } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { flightWords } from '../../shared/copy/flight-copy';
 import { useRoster } from '../../offline/overlay/use-roster';
@@ -17,8 +18,6 @@ import { KIND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, STATE_WORDS } from '../.
 import { OwnLink } from './OwnLink';
 import { usePilot } from '../../offline/overlay/pilot-queries';
 import { crashRateWords, nearMissRateWords } from '../../shared/copy/rate-copy';
-
-const OPEN = new Set(['open', 'drilling', 'ready-for-check']);
 
 function WeaknessRows({ lines, empty }: { readonly lines: readonly WeaknessLine[]; readonly empty: string }) {
   return (
@@ -70,8 +69,8 @@ function Flown({ page, roster }: { readonly page: PilotPage; readonly roster: Ro
 
 function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
   const { say } = useUnits();
-  const open = page.weaknesses.filter((line) => OPEN.has(line.state));
-  const past = page.weaknesses.filter((line) => !OPEN.has(line.state));
+  const open = page.weaknesses.filter((line) => isOpen(line.state));
+  const past = page.weaknesses.filter((line) => !isOpen(line.state));
   const { pilot } = page;
   return (
     <Screen

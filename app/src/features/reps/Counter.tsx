@@ -12,7 +12,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
-import type { RecordedRep, WeaknessPage } from '../../shared/api/types';
+import type { RecordedRep, WeaknessPage } from '@skelby/core/pages/pages';
 import { outbox } from '../../offline/outbox/use-outbox';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
 import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';

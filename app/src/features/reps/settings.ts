@@ -8,7 +8,7 @@ import { drillOf } from '@skelby/core/drills/drills';
 import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import type { WindBand } from '@skelby/core/vocabulary/wind-band';
 import { useCallback, useState } from 'react';
-import type { WeaknessPage } from '../../shared/api/types';
+import type { WeaknessPage } from '@skelby/core/pages/pages';
 import { keep, kept } from '../../shared/storage/storage';
 import { todayHere } from '../../shared/copy/dates';
 

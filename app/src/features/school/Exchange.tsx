@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { postFile } from '../../shared/api/client';
-import type { ImportReport } from '../../shared/api/types';
+import type { ImportReport } from '@skelby/core/pages/pages';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
 import { Row, Rows } from '../../shared/ui/Rows';

@@ -5,7 +5,7 @@ import { LENGTH_UNITS, SPEED_UNITS, type Units as SchoolUnits } from '@skelby/co
 import { changesBy, type CauseChange } from '@skelby/core/ranking/learn';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import type { SchoolExperience } from '../../shared/api/types';
+import type { SchoolExperience } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { useExperience } from '../../offline/overlay/debrief-queries';
 import { useSaveNow } from '../../offline/overlay/record-queries';

@@ -3,7 +3,7 @@ import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { sumOf, SUMS } from '@skelby/core/sums/sums';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
-import type { Roster } from '../../shared/api/types';
+import type { Roster } from '@skelby/core/pages/pages';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { LongChoice } from '../../shared/forms/Choice';
 import { Loaded } from '../../shared/ui/Loaded';

@@ -1,6 +1,6 @@
 import { causeOf } from '@skelby/core/causes/causes';
 import { type ReactNode, useDeferredValue } from 'react';
-import type { TodayList } from '../../shared/api/types';
+import type { TodayList } from '@skelby/core/pages/pages';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
 import { LinkButton } from '../../shared/ui/Button';
 import { SmallLadder } from '../../shared/ui/Ladder';

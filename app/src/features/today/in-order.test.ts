@@ -1,4 +1,4 @@
-import type { TodayList } from '../../shared/api/types';
+import type { TodayList } from '@skelby/core/pages/pages';
 import { inOrder } from './in-order';
 
 const line = (id: string, more: object): TodayList['weaknesses'][number] => ({

@@ -1,6 +1,6 @@
 import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
 import type { Day } from '@skelby/core/vocabulary/day';
-import type { TodayList } from '../../shared/api/types';
+import type { TodayList } from '@skelby/core/pages/pages';
 
 export type TodayWeakness = TodayList['weaknesses'][number] & { readonly next: NextStep };
 

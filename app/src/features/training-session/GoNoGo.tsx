@@ -11,7 +11,7 @@ import {
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import type { Pilot, Site, TodayList } from '../../shared/api/types';
+import type { Pilot, Site, TodayList } from '@skelby/core/pages/pages';
 import { type Speaking, useUnits } from '../../shared/api/use-units';
 import { Button } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';

@@ -7,7 +7,7 @@ import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { ApiProblem } from '../../shared/api/client';
-import type { Roster, TodayList } from '../../shared/api/types';
+import type { Roster, TodayList } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { useDrillVersions } from '../../offline/overlay/use-book';
 import { useRoster } from '../../offline/overlay/use-roster';

@@ -15,7 +15,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
 import { ApiProblem } from '../../shared/api/client';
-import type { Roster, TodayList, TrainingSession, WeaknessPage } from '../../shared/api/types';
+import type { Roster, TodayList, TrainingSession, WeaknessPage } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { StickPlate } from '../../shared/drawing';
 import { beginLog, forPilot } from '../../shared/forms/log-draft';

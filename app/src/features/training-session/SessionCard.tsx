@@ -3,7 +3,7 @@ import { drillOf } from '@skelby/core/drills/drills';
 import { failsafeFor, FAILSAFE_WORDS } from '@skelby/core/reconstruct/return-height';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { View } from 'react-native';
-import type { Site, TodayList } from '../../shared/api/types';
+import type { Site, TodayList } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';

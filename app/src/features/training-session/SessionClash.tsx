@@ -1,5 +1,5 @@
 import type { ApiProblem } from '../../shared/api/client';
-import type { Roster } from '../../shared/api/types';
+import type { Roster } from '@skelby/core/pages/pages';
 import { sessionQuestions } from '../../shared/forms/record-questions';
 import { BothVersions } from '../../shared/forms/BothVersions';
 import { Screen } from '../../shared/ui/Screen';

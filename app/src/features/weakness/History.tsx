@@ -2,7 +2,7 @@ import { causeOf } from '@skelby/core/causes/causes';
 import { liveMoves } from '@skelby/core/clearance/standing';
 import { drillOf } from '@skelby/core/drills/drills';
 import { View } from 'react-native';
-import type { WeaknessMove, WeaknessPage } from '../../shared/api/types';
+import type { WeaknessMove, WeaknessPage } from '@skelby/core/pages/pages';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { sayTime } from '../../shared/copy/dates';
 import { KIND_WORDS } from '../../shared/copy/copy';

@@ -6,7 +6,7 @@ import { isProposal, leftOutOf, planProblem, proposePlan } from '@skelby/core/pl
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { WeaknessPage } from '../../shared/api/types';
+import type { WeaknessPage } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';

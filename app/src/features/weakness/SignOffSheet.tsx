@@ -4,7 +4,7 @@ import { drillOf } from '@skelby/core/drills/drills';
 import { liveMoves } from '@skelby/core/clearance/standing';
 import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
-import type { WeaknessPage } from '../../shared/api/types';
+import type { WeaknessPage } from '@skelby/core/pages/pages';
 import { useWho } from '../../shared/api/use-who';
 import { LinkButton } from '../../shared/ui/Button';
 import { LargeLadder } from '../../shared/ui/Ladder';

@@ -1,3 +1,4 @@
+import { isOpen } from '@skelby/core/weakness/states';
 import { causeOf } from '@skelby/core/causes/causes';
 import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
 import { liveMoves } from '@skelby/core/clearance/standing';
@@ -7,7 +8,7 @@ import { keyDrillsFor } from '@skelby/core/plan/key-drills';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { WeaknessPage } from '../../shared/api/types';
+import type { WeaknessPage } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
 import { Button, LinkButton } from '../../shared/ui/Button';
@@ -183,7 +184,7 @@ function OutOfTheOrdinary({ page, worked }: { readonly page: WeaknessPage; reado
   const { state, check } = worked.clearance;
   return (
     <View style={{ gap: 4 }}>
-      {state === 'open' || state === 'drilling' || (state === 'ready-for-check' && !check?.passed) ? (
+      {isOpen(state) && !check?.passed ? (
         <ReasonForm
           open="Sign early, before every rung is met"
           question="Why is it safe to sign now? This shows on the record."
@@ -219,8 +220,7 @@ function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
   const { clearance } = worked;
   const cause = causeOf(page.weakness.causeId);
   const next = nextStep(clearance, todayHere());
-  const restricted =
-    clearance.state === 'open' || clearance.state === 'drilling' || clearance.state === 'ready-for-check';
+  const restricted = isOpen(clearance.state);
   return (
     <Screen
       title={cause.name}

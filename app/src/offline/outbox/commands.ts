@@ -1,6 +1,4 @@
 import type { AnyCommand, BodyOf, KeysOfCommand } from '@skelby/core/commands/command';
-import { confirmCause } from '@skelby/core/commands/confirm-cause';
-import { saveDebrief } from '@skelby/core/commands/save-debrief';
 import type { Waiting } from './waiting';
 
 /** What the outbox is given: a command with its keys and body, and what it is, for the trainer. */
@@ -45,30 +43,3 @@ export const done = <C extends AnyCommand>(command: C, items: readonly Waiting[]
     const keys = command.address.read(item.path) as KeysOfCommand<C> | null;
     return keys ? [{ keys, body: item.body as BodyOf<C>, madeAt: madeAt(item.key) }] : [];
   });
-
-export interface Confirmed {
-  readonly occurrenceId: string;
-  readonly causeId: string;
-  readonly weaknessId: string;
-  readonly moveId: string;
-  readonly planId: string;
-  readonly at: string;
-}
-
-/** Causes confirmed here, by a word or by closing a debrief. */
-export const confirmed = (items: readonly Waiting[]): readonly Confirmed[] => [
-  ...done(confirmCause, items).map(({ keys, body: { causeId, weaknessId, moveId, planId, at } }) => ({
-    occurrenceId: keys.id,
-    causeId,
-    weaknessId,
-    moveId,
-    planId,
-    at,
-  })),
-  ...done(saveDebrief, items).flatMap(
-    ({ keys, body: { state, findings, weaknessId, moveId, planId, at } }) =>
-      state === 'closed' && findings.primary
-        ? [{ occurrenceId: keys.id, causeId: findings.primary, weaknessId, moveId, planId, at }]
-        : [],
-  ),
-];

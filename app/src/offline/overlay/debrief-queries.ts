@@ -5,23 +5,22 @@ import { modelWith } from '@skelby/core/ranking/model';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { get } from '../../shared/api/client';
-import type { DebriefPage, OccurrenceOfPilot, SchoolExperience } from '../../shared/api/types';
-import { debriefWith } from './occurrence';
+import type { DebriefPage, OccurrenceOfPilot, SchoolExperience } from '@skelby/core/pages/pages';
+import { debriefOver } from './occurrence';
+import { type Over, useOverlay } from './use-overlay';
 import { useDeliver } from '../outbox/use-deliver';
-import { useLaidOver } from '../outbox/use-outbox';
-import type { Waiting } from '../outbox/waiting';
 
 export function useDebrief(occurrenceId: string) {
-  const lay = useCallback(
-    (page: DebriefPage | undefined, waiting: readonly Waiting[]) => debriefWith(occurrenceId, page, waiting),
+  const over = useCallback<Over<DebriefPage>>(
+    (kept, items) => debriefOver(kept, items, occurrenceId),
     [occurrenceId],
   );
-  return useLaidOver(
+  return useOverlay(
     useQuery({
       queryKey: ['debrief', occurrenceId],
       queryFn: () => get<DebriefPage>(`/occurrences/${occurrenceId}/debrief`),
     }),
-    lay,
+    over,
   );
 }
 

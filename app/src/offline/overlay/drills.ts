@@ -1,15 +1,15 @@
-import type { SchoolDrillVersion } from '../../shared/api/types';
 import { saveDrillVersion } from '@skelby/core/commands/save-drill-version';
+import type { SchoolDrillVersion } from '@skelby/core/pages/pages';
 import { done } from '../outbox/commands';
-import type { Waiting } from '../outbox/waiting';
+import { notYetIn, type Waiting } from '../outbox/waiting';
+import type { Kept } from './kept';
 
 /** The school's versions with those written on this phone, newest first. */
-export function drillsWith(
-  versions: readonly SchoolDrillVersion[] | undefined,
-  waiting: readonly Waiting[],
-): readonly SchoolDrillVersion[] | undefined {
-  if (!versions) return undefined;
-  const added = done(saveDrillVersion, waiting)
+export function drillsOver(kept: Kept, items: readonly Waiting[]): readonly SchoolDrillVersion[] | undefined {
+  const read = kept.get<readonly SchoolDrillVersion[]>('drills');
+  if (!read) return undefined;
+  const versions = read.data;
+  const added = done(saveDrillVersion, notYetIn(items, read.readAt))
     .filter(
       ({ keys: { drillId }, body }) =>
         !versions.some((each) => each.drillId === drillId && each.number === body.base + 1),

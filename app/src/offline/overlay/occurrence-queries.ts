@@ -6,23 +6,16 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef } from 'react';
 import { v7 as uuid } from 'uuid';
 import { get } from '../../shared/api/client';
-import type { OccurrenceOfPilot, PilotPage, TodayList } from '../../shared/api/types';
-import { useRoster } from './use-roster';
+import type { OccurrenceOfPilot, PilotPage, TodayList } from '@skelby/core/pages/pages';
 import { useDeliver } from '../outbox/use-deliver';
-import { useLaidOver } from '../outbox/use-outbox';
-import type { Waiting } from '../outbox/waiting';
-import { occurrenceWith } from './occurrence';
+import { occurrenceOver } from './occurrence';
+import { type Over, useOverlay } from './use-overlay';
 
 export function useOccurrence(id: string) {
-  const roster = useRoster().data;
-  const lay = useCallback(
-    (row: OccurrenceOfPilot | undefined, waiting: readonly Waiting[]) =>
-      occurrenceWith(id, row, waiting, roster),
-    [id, roster],
-  );
-  return useLaidOver(
+  const over = useCallback<Over<OccurrenceOfPilot>>((kept, items) => occurrenceOver(kept, items, id), [id]);
+  return useOverlay(
     useQuery({ queryKey: ['occurrence', id], queryFn: () => get<OccurrenceOfPilot>(`/occurrences/${id}`) }),
-    lay,
+    over,
   );
 }
 

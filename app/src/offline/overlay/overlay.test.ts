@@ -1,10 +1,12 @@
 import { DEFAULT_RULE } from '@skelby/core/clearance/clearing-rule';
 import { v7 as uuid } from 'uuid';
-import type { Occurrence, RecordedRep, Roster, TodayList, WeaknessPage } from '../../shared/api/types';
-import { debriefWith, occurrenceWith } from './occurrence';
+import type { PilotPage, RecordedRep, Roster, TodayList, WeaknessPage } from '@skelby/core/pages/pages';
+import type { Kept } from './kept';
+import { debriefOver, occurrenceOver } from './occurrence';
+import { pilotOver } from './pilot';
 import type { Waiting } from '../outbox/waiting';
-import { todayWith } from './today';
-import { type Around, repsWith, weaknessWith } from './weakness';
+import { todayOver } from './today';
+import { weaknessOver } from './weakness';
 
 /** A page without signal shows what was done on this phone, as if the server had it. */
 
@@ -64,68 +66,110 @@ const opening = entry(`/occurrences/${occurrenceId}/confirmation`, {
   planId,
   at: '2026-03-03T09:10:00.000Z',
 });
-const known = (waiting: readonly Waiting[]): Around => ({
-  roster,
-  rule: DEFAULT_RULE,
-  occurrence: (id) => occurrenceWith(id, undefined, waiting, roster) as Occurrence | undefined,
-});
+const DAY = '2026-03-03';
 const NOTHING: TodayList = { toDebrief: [], weaknesses: [] };
 
+/** What a phone has read, all of it before anything was done on it. */
+const having = (pages: Readonly<Record<string, unknown>> = {}): Kept => {
+  const all: Readonly<Record<string, unknown>> = { roster, rule: DEFAULT_RULE, today: NOTHING, ...pages };
+  return {
+    get: <T>(...name: readonly string[]) =>
+      name.join(' ') in all ? { data: all[name.join(' ')] as T, readAt: 0 } : undefined,
+    all: <T>(kind: string) =>
+      Object.entries(all).flatMap(([name, data]) =>
+        name.startsWith(`${kind} `) ? [{ data: data as T, readAt: 0 }] : [],
+      ),
+  };
+};
+
+const page = (more: object = {}) =>
+  ({
+    weakness: {
+      id: weaknessId,
+      pilotId,
+      causeId: 'overcontrol',
+      state: 'open',
+      checkFrom: null,
+      checkPassed: false,
+      rungs: [0, 0, 0, 0, 0],
+      openedAt: '2026-03-01T09:00:00.000Z',
+    },
+    known: {},
+    pilot: roster.pilots[0],
+    rule: DEFAULT_RULE,
+    moves: [{ id: moveId, kind: 'opened', at: '2026-03-01T09:00:00.000Z', reason: null, undoes: null }],
+    reps: [],
+    occurrences: [],
+    plans: [{ id: planId, drillIds: ['half-thumb', 'tail-in-hover'], reason: '', madeAt: '' }],
+    ...more,
+  }) as unknown as WeaknessPage;
+
 test('logged without signal: it stands on Today, and its own page opens', () => {
-  expect(todayWith(NOTHING, [logged], roster)?.toDebrief).toMatchObject([
+  const kept = having();
+  expect(todayOver(kept, [logged], DAY)?.toDebrief).toMatchObject([
     { id: occurrenceId, pilotName: 'Tove Lindqvane', begun: false },
   ]);
-  expect(occurrenceWith(occurrenceId, undefined, [logged], roster)).toMatchObject({
+  expect(occurrenceOver(kept, [logged], occurrenceId)).toMatchObject({
     pilotName: 'Tove Lindqvane',
     confirmedCauseId: null,
     note: 'Chased it.',
   });
-  expect(debriefWith(occurrenceId, undefined, [logged])).toEqual({ debrief: null, versions: [] });
-  expect(occurrenceWith(uuid(), undefined, [logged], roster)).toBeUndefined();
+  expect(debriefOver(kept, [logged], occurrenceId)).toEqual({ debrief: null, versions: [] });
+  expect(occurrenceOver(kept, [logged], uuid())).toBeUndefined();
 });
 
-test('confirmed without signal: a weakness with its plan, ready for reps, and Today has moved on', () => {
+test('confirmed without signal: a weakness with its plan, ready for reps, and Today and the pilot have moved on', () => {
+  const kept = having();
   const waiting = [logged, opening, entry(`/reps/${uuid()}`, repFields())];
-  const page = weaknessWith(weaknessId, undefined, waiting, known(waiting));
-  expect(page).toMatchObject({
-    weakness: { pilotId, causeId: 'overcontrol' },
+  const opened = weaknessOver(kept, waiting, weaknessId);
+  expect(opened).toMatchObject({
+    weakness: { pilotId, causeId: 'overcontrol', state: 'drilling' },
     moves: [{ kind: 'opened', occurrenceId }],
     plans: [{ id: planId }],
     occurrences: [{ id: occurrenceId }],
   });
-  expect(page!.plans[0]!.drillIds.length).toBeGreaterThan(1);
-  expect(page!.reps).toHaveLength(1);
-  expect(todayWith(NOTHING, waiting, roster)).toMatchObject({
-    toDebrief: [],
-    weaknesses: [{ id: weaknessId, state: 'open' }],
+  expect(opened!.plans[0]!.drillIds.length).toBeGreaterThan(1);
+  expect(opened!.reps).toHaveLength(1);
+  const line = { id: weaknessId, state: 'drilling', rungs: opened!.weakness.rungs };
+  expect(todayOver(kept, waiting, DAY)).toMatchObject({ toDebrief: [], weaknesses: [line] });
+  // A pilot whose page was never read has one all the same.
+  expect(pilotOver(kept, waiting, pilotId)).toMatchObject({
+    pilot: { name: 'Tove Lindqvane' },
+    weaknesses: [line],
+    occurrences: [{ id: occurrenceId, confirmedCauseId: 'overcontrol' }],
+    reps: [{ drillId: 'tail-in-hover', purpose: 'test', reps: 1, met: 1 }],
   });
 });
 
-test('reps flown without signal show in the list as the page worked them out; nothing else in the list moves', () => {
-  const line = {
-    id: weaknessId,
-    pilotId,
-    pilotName: 'Tove Lindqvane',
-    causeId: 'overcontrol',
+test('reps flown without signal show on Today and on the pilot as the page works them out; nothing else moves', () => {
+  const other = { ...page().weakness, id: uuid(), pilotName: 'Tove Lindqvane' };
+  const kept = having({
+    today: { toDebrief: [], weaknesses: [{ ...page().weakness, pilotName: 'Tove Lindqvane' }, other] },
+    [`weakness ${weaknessId}`]: page(),
+    [`pilot ${pilotId}`]: {
+      pilot: roster.pilots[0],
+      weaknesses: [page().weakness],
+      occurrences: [],
+      reps: [],
+      flown: { flights: 0, packs: 0, minutes: 0, since: null },
+      flights: [],
+      links: [],
+    } as unknown as PilotPage,
+  });
+  const waiting = [entry(`/reps/${uuid()}`, repFields()), entry(`/reps/${uuid()}`, repFields())];
+  const { state, rungs } = weaknessOver(kept, waiting, weaknessId)!.weakness;
+  expect(state).toBe('drilling');
+  expect(rungs[0]).toBeGreaterThan(0);
+  const today = todayOver(kept, waiting, DAY)!;
+  expect(today.weaknesses.find(({ id }) => id === weaknessId)).toMatchObject({ state, rungs });
+  expect(today.weaknesses.find(({ id }) => id === other.id)).toMatchObject({
     state: 'open',
-    checkFrom: null,
-    checkPassed: false,
-    rungs: [0, 0, 0, 0, 0],
-    openedAt: '2026-03-01T09:00:00.000Z',
-  } as const;
-  const list: TodayList = { toDebrief: [], weaknesses: [line, { ...line, id: uuid() }] };
-  const standing = {
-    state: 'drilling',
-    rungs: [0.4, 0, 0.2, 0, 0],
-    checkFrom: null,
-    checkPassed: false,
-  } as const;
-  const shown = todayWith(list, [entry(`/reps/${uuid()}`, repFields())], roster, () => standing)!;
-  expect(shown.weaknesses[0]).toMatchObject(standing);
-  expect(shown.weaknesses[1]).toBe(list.weaknesses[1]);
+    rungs: other.rungs,
+  });
+  expect(pilotOver(kept, waiting, pilotId)!.weaknesses).toMatchObject([{ state, rungs }]);
 });
 
-test('a debrief closed without signal opens the weakness too, and its version is there', () => {
+test('a debrief closed without signal opens the weakness too, weighs what it found, and its version is there', () => {
   const versionId = uuid();
   const closed = entry(`/occurrences/${occurrenceId}/debrief/${versionId}`, {
     base: 0,
@@ -136,27 +180,68 @@ test('a debrief closed without signal opens the weakness too, and its version is
     moveId,
     planId,
     undoId: uuid(),
-    findings: { primary: 'overcontrol' },
+    findings: { primary: 'overcontrol', potential: 'hazardous', chain: [] },
   });
   const waiting = [logged, closed];
-  expect(debriefWith(occurrenceId, undefined, waiting)).toMatchObject({
+  expect(debriefOver(having(), waiting, occurrenceId)).toMatchObject({
     debrief: { id: versionId, number: 1, state: 'closed' },
     versions: [{ number: 1 }],
   });
-  expect(weaknessWith(weaknessId, undefined, waiting, known(waiting))).toMatchObject({
+  expect(weaknessOver(having(), waiting, weaknessId)).toMatchObject({
     moves: [{ kind: 'opened' }],
+    known: { severity: 4 },
   });
 });
 
-test('a rep counts at once, once, and only for its own weakness; an undo shows at once', () => {
+test('confirmed, taken back and confirmed again: the weakness is opened again, not added to', () => {
+  const again = entry(`/occurrences/${occurrenceId}/confirmation`, {
+    ...opening.body,
+    moveId: uuid(),
+    at: '2026-03-03T11:00:00.000Z',
+  });
+  const back = entry(`/occurrences/${occurrenceId}/confirmation/taken-back`, {
+    moveId: uuid(),
+    at: '2026-03-03T10:00:00.000Z',
+    reason: 'Not that one.',
+  });
+  const kinds = weaknessOver(having(), [logged, opening, back, again], weaknessId)!.moves.map(
+    ({ kind }) => kind,
+  );
+  expect(kinds).toEqual(['opened', 'undone', 'opened']);
+});
+
+test('two confirmations of a closed weakness: it opens again once, and the second is added', () => {
+  const signed = {
+    id: uuid(),
+    kind: 'signed-early',
+    at: '2026-03-02T09:00:00.000Z',
+    reason: 'x',
+    undoes: null,
+  };
+  const read = page({ moves: [...page().moves, signed] });
+  const other = uuid();
+  const more = (occurrence: string, at: string) =>
+    entry(`/occurrences/${occurrence}/confirmation`, { ...opening.body, moveId: uuid(), at });
+  const waiting = [
+    logged,
+    entry(`/occurrences/${other}`, logged.body),
+    more(occurrenceId, '2026-03-03T10:00:00.000Z'),
+    more(other, '2026-03-03T10:05:00.000Z'),
+  ];
+  const { moves } = weaknessOver(having({ [`weakness ${weaknessId}`]: read }), waiting, weaknessId)!;
+  expect(moves.slice(2).map(({ kind }) => kind)).toEqual(['reopened', 'occurrence-added']);
+});
+
+test('a rep counts at once, once, and only where its drill decides; an undo shows at once', () => {
   const [first, second, other] = [uuid(), uuid(), uuid()];
+  const kept = having({ [`weakness ${weaknessId}`]: page({ reps: [recorded(first)] }) });
   const waiting = [
     entry(`/reps/${second}`, repFields()),
     entry(`/reps/${first}`, repFields()),
     entry(`/reps/${other}`, repFields({ weaknessId: uuid() })),
     entry(`/reps/${first}/taken-back`, { reason: 'Mis-tap' }),
   ];
-  const reps = repsWith(new Set([weaknessId]), [recorded(first)], waiting);
+  const { reps } = weaknessOver(kept, waiting, weaknessId)!;
   expect(reps.map((each) => [each.id, each.takenBack])).toEqual([
     [first, true],
     [second, false],
@@ -164,16 +249,8 @@ test('a rep counts at once, once, and only for its own weakness; an undo shows a
 });
 
 test('a new plan and a signature show at once, and not twice once the server has them', () => {
-  const read = {
-    weakness: { id: weaknessId, pilotId, causeId: 'overcontrol', state: 'drilling' },
-    pilot: roster.pilots[0],
-    rule: DEFAULT_RULE,
-    moves: [],
-    reps: [],
-    occurrences: [],
-    plans: [{ id: uuid(), drillIds: ['tail-in-hover'], reason: '', madeAt: '' }],
-  } as unknown as WeaknessPage;
   const [newPlan, signature] = [uuid(), uuid()];
+  const read = page();
   const waiting = [
     entry(`/weaknesses/${weaknessId}/plans/${newPlan}`, {
       drillIds: ['tail-in-hover', 'half-thumb'],
@@ -187,13 +264,13 @@ test('a new plan and a signature show at once, and not twice once the server has
       reason: 'Seen on the line.',
     }),
   ];
-  const page = weaknessWith(weaknessId, read, waiting, known(waiting))!;
-  expect(page.plans.map((plan) => plan.id)).toEqual([newPlan, read.plans[0]!.id]);
-  expect(page.moves).toMatchObject([{ id: signature, kind: 'signed-early' }]);
-  expect(weaknessWith(weaknessId, page, waiting, known(waiting))).toBe(page);
-  const listed: TodayList = {
-    toDebrief: [],
-    weaknesses: [{ ...read.weakness, pilotName: 'Tove Lindqvane' }],
-  };
-  expect(todayWith(listed, waiting, roster)?.weaknesses).toEqual([]);
+  const today = { toDebrief: [], weaknesses: [{ ...read.weakness, pilotName: 'Tove Lindqvane' }] };
+  const kept = having({ today, [`weakness ${weaknessId}`]: read });
+  const now = weaknessOver(kept, waiting, weaknessId)!;
+  expect(now.plans.map((plan) => plan.id)).toEqual([newPlan, planId]);
+  expect(now.moves).toMatchObject([{ kind: 'opened' }, { id: signature, kind: 'signed-early' }]);
+  expect(weaknessOver(having({ [`weakness ${weaknessId}`]: now }), waiting, weaknessId)).toBe(now);
+  // Its first check on watch is a week away: within the days that Today looks ahead.
+  expect(todayOver(kept, waiting, DAY)?.weaknesses).toMatchObject([]);
+  expect(todayOver(kept, waiting, '2026-03-10')?.weaknesses).toMatchObject([{ state: 'watch' }]);
 });

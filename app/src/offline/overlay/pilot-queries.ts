@@ -1,6 +1,14 @@
+import type { PilotPage } from '@skelby/core/pages/pages';
 import { useQuery } from '@tanstack/react-query';
+import { useCallback } from 'react';
 import { get } from '../../shared/api/client';
-import type { PilotPage } from '../../shared/api/types';
+import { pilotOver } from './pilot';
+import { type Over, useOverlay } from './use-overlay';
 
-export const usePilot = (id: string) =>
-  useQuery({ queryKey: ['pilot', id], queryFn: () => get<PilotPage>(`/pilots/${id}`) });
+export function usePilot(id: string) {
+  const over = useCallback<Over<PilotPage>>((kept, items) => pilotOver(kept, items, id), [id]);
+  return useOverlay(
+    useQuery({ queryKey: ['pilot', id], queryFn: () => get<PilotPage>(`/pilots/${id}`) }),
+    over,
+  );
+}

@@ -1,12 +1,17 @@
 import type { AnyCommand, BodyOf, KeysOfCommand } from '@skelby/core/commands/command';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { get, put } from '../../shared/api/client';
-import type { Flight } from '../../shared/api/types';
+import type { Flight } from '@skelby/core/pages/pages';
 import type { Entry } from '../outbox/commands';
+import { flightsOver } from './roster';
+import { useOverlay } from './use-overlay';
 import { useDeliver } from '../outbox/use-deliver';
 
 export const useFlights = () =>
-  useQuery({ queryKey: ['flights'], queryFn: () => get<readonly Flight[]>('/flights') });
+  useOverlay(
+    useQuery({ queryKey: ['flights'], queryFn: () => get<readonly Flight[]>('/flights') }),
+    flightsOver,
+  );
 
 /** Writes a record of the school. */
 export const useSave = () => useDeliver((entry: Entry) => entry);

@@ -1,18 +1,16 @@
 import { saveSession } from '@skelby/core/commands/save-session';
 import { entryOf } from '../outbox/commands';
-import { clearanceOf } from '@skelby/core/clearance/clearance';
 import type { PilotToday } from '@skelby/core/plan/layout/candidates';
-import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { useQueries, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { get } from '../../shared/api/client';
-import type { TodayList, WeaknessPage } from '../../shared/api/types';
-import { useRoster } from './use-roster';
-import { around, weaknessWith } from './weakness';
+import type { TodayList, WeaknessPage } from '@skelby/core/pages/pages';
+import { clearanceOfPage } from '@skelby/core/weakness/page';
+import { keptBy } from './kept';
+import { weaknessOver } from './weakness';
 import { useDeliver } from '../outbox/use-deliver';
 import { useOutbox } from '../outbox/use-outbox';
-import { notYetIn } from '../outbox/waiting';
 
 const USUAL_SEVERITY = 3;
 
@@ -42,15 +40,7 @@ function pilotsOf(
       reps: [...reps.values()].sort((a, b) => (a.flownAt < b.flownAt ? -1 : 1)),
       weaknesses: own.map((page) => {
         const drillIds = page.plans[0]?.drillIds ?? [];
-        const clearance = clearanceOf({
-          causeId: page.weakness.causeId,
-          pilot: page.pilot,
-          rule: page.rule,
-          moves: page.moves,
-          reps: page.reps,
-          keyDrills: keyDrillsOfPlan(page.weakness.causeId, page.pilot.mode, drillIds),
-          failedAt: page.weakness.failedAt,
-        });
+        const clearance = clearanceOfPage(page);
         return {
           weaknessId: page.weakness.id,
           causeId: page.weakness.causeId,
@@ -67,7 +57,6 @@ function pilotsOf(
 /** What there is to fly for these pilots; null until every weakness of theirs has been read. */
 export function usePilotsToday(pilotIds: readonly string[], list: TodayList): readonly PilotToday[] | null {
   const client = useQueryClient();
-  const roster = useRoster().data;
   const { items } = useOutbox();
   const chosen = pilotIds.join(' ');
   const lines = useMemo(
@@ -75,15 +64,12 @@ export function usePilotsToday(pilotIds: readonly string[], list: TodayList): re
     [list, chosen],
   );
   const combine = useCallback(
-    (reads: readonly UseQueryResult<WeaknessPage>[]) =>
+    (_reads: readonly UseQueryResult<WeaknessPage>[]) =>
       pilotsOf(
         chosen === '' ? [] : chosen.split(' '),
-        lines.map((line, i) => {
-          const waiting = notYetIn(items, reads[i]?.dataUpdatedAt ?? 0);
-          return weaknessWith(line.id, reads[i]?.data, waiting, around(client, roster, waiting));
-        }),
+        lines.map((line) => weaknessOver(keptBy(client), items, line.id)),
       ),
-    [chosen, lines, items, client, roster],
+    [chosen, lines, items, client],
   );
   return useQueries({
     queries: lines.map((line) => ({

@@ -1,31 +1,23 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { TodayList, TrainingSession } from '@skelby/core/pages/pages';
+import { useQuery } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { get } from '../../shared/api/client';
-import type { TodayList, TrainingSession } from '../../shared/api/types';
-import { useRoster } from './use-roster';
-import { useLaidOver } from '../outbox/use-outbox';
-import type { Waiting } from '../outbox/waiting';
-import { sessionsWith } from './sessions';
-import { standingOf } from './standing';
 import { todayHere } from '../../shared/copy/dates';
-import { todayWith } from './today';
+import { sessionsOver } from './sessions';
+import { todayOver } from './today';
+import { type Over, useOverlay } from './use-overlay';
 
 export function useToday() {
-  const client = useQueryClient();
-  const roster = useRoster().data;
-  const lay = useCallback(
-    (list: TodayList | undefined, waiting: readonly Waiting[]) =>
-      todayWith(list, waiting, roster, (id) => standingOf(client, id)),
-    [client, roster],
-  );
-  return useLaidOver(useQuery({ queryKey: ['today'], queryFn: () => get<TodayList>('/today') }), lay);
+  const day = todayHere();
+  const over = useCallback<Over<TodayList>>((kept, items) => todayOver(kept, items, day), [day]);
+  return useOverlay(useQuery({ queryKey: ['today'], queryFn: () => get<TodayList>('/today') }), over);
 }
 
 /** Sessions planned, running and lately flown. */
 export const useSessions = () =>
-  useLaidOver(
+  useOverlay(
     useQuery({ queryKey: ['sessions'], queryFn: () => get<readonly TrainingSession[]>('/sessions') }),
-    sessionsWith,
+    sessionsOver,
   );
 
 /** The session that was planned for today and is not over; null when there is none. */

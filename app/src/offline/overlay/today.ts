@@ -1,80 +1,75 @@
-import type { InLists } from '@skelby/core/clearance/in-lists';
-import type { Roster, TodayList } from '../../shared/api/types';
 import { logOccurrence } from '@skelby/core/commands/log-occurrence';
-import { moveWeakness } from '@skelby/core/commands/move-weakness';
-import { recordRep } from '@skelby/core/commands/record-rep';
 import { saveDebrief } from '@skelby/core/commands/save-debrief';
-import { withdrawOccurrence } from '@skelby/core/commands/withdraw-occurrence';
-import { confirmed, done } from '../outbox/commands';
-import type { Waiting } from '../outbox/waiting';
+import { takeConfirmationBack } from '@skelby/core/commands/take-confirmation-back';
+import {
+  CHECKS_DAYS_AHEAD,
+  type DebriefPage,
+  type TodayList,
+  type WeaknessPage,
+} from '@skelby/core/pages/pages';
+import { addDays, type Day } from '@skelby/core/vocabulary/day';
+import { isOpen } from '@skelby/core/weakness/states';
+import { done } from '../outbox/commands';
+import { notYetIn, type Waiting } from '../outbox/waiting';
+import type { Kept } from './kept';
+import { occurrenceOver } from './occurrence';
+import { rosterOver } from './roster';
+import { linesOver } from './weakness';
 
-const NO_RUNGS = [0, 0, 0, 0, 0];
+type ToDebrief = TodayList['toDebrief'][number];
+
+const byName = (a: { readonly pilotName: string; readonly openedAt: string }, b: typeof a): number =>
+  a.pilotName === b.pilotName ? (a.openedAt < b.openedAt ? -1 : 1) : a.pilotName < b.pilotName ? -1 : 1;
+
+/** Occurrences whose cause nobody has confirmed, oldest first. */
+function toDebriefOver(
+  kept: Kept,
+  items: readonly Waiting[],
+  list: readonly ToDebrief[],
+  waiting: readonly Waiting[],
+  names: ReadonlyMap<string, string>,
+): readonly ToDebrief[] {
+  const known = new Map(list.map((each) => [each.id, each]));
+  const begun = new Set(done(saveDebrief, waiting).map(({ keys }) => keys.id));
+  const touched = [...done(logOccurrence, waiting), ...done(takeConfirmationBack, waiting)].map(
+    ({ keys }) => keys.id,
+  );
+  return [...new Set([...known.keys(), ...touched])]
+    .flatMap((id): readonly ToDebrief[] => {
+      const before = known.get(id);
+      const row = occurrenceOver(kept, items, id);
+      if (!row)
+        return before ? [{ ...before, pilotName: names.get(before.pilotId) ?? before.pilotName }] : [];
+      if (row.confirmedCauseId !== null || row.withdrawnAt !== null) return [];
+      const { pilotId, pilotName, kind, causeId, note, happenedAt, day } = row;
+      const hasVersions = (kept.get<DebriefPage>('debrief', id)?.data.versions.length ?? 0) > 0;
+      const isBegun = begun.has(id) || before?.begun === true || hasVersions;
+      return [{ id, pilotId, pilotName, kind, causeId, note, happenedAt, day, begun: isBegun }];
+    })
+    .sort((a, b) => a.happenedAt.localeCompare(b.happenedAt));
+}
 
 /**
  * Today's list with what was logged, confirmed, withdrawn, flown and signed on this phone.
- * @param standing where a weakness stood when its page was last worked out here
+ * @param day the day on this phone
  */
-export function todayWith(
-  list: TodayList | undefined,
-  waiting: readonly Waiting[],
-  roster: Roster | undefined,
-  standing: (weaknessId: string) => InLists | undefined = () => undefined,
-): TodayList | undefined {
-  if (!list || waiting.length === 0) return list;
-  const nameOf = (pilotId: string) => roster?.pilots.find((pilot) => pilot.id === pilotId)?.name ?? '';
-  const openings = confirmed(waiting);
-  const settled = new Set([
-    ...openings.map((each) => each.occurrenceId),
-    ...done(withdrawOccurrence, waiting).map((each) => each.keys.id),
-  ]);
-  const logged = done(logOccurrence, waiting);
-  const begun = new Set(done(saveDebrief, waiting).map((each) => each.keys.id));
-  const known = new Map(list.toDebrief.map((each) => [each.id, each]));
-  for (const {
-    keys: { id },
-    body: { pilotId, kind, causeId, note, happenedAt, day },
-  } of logged)
-    known.set(id, {
-      id,
-      pilotId,
-      kind,
-      causeId,
-      note,
-      happenedAt,
-      day,
-      pilotName: nameOf(pilotId),
-      begun: known.get(id)?.begun ?? false,
-    });
-  const pilotOf = new Map([...known.values()].map((each) => [each.id, each.pilotId]));
-  const there = new Set(list.weaknesses.map((each) => each.id));
-  const signed = new Set(
-    done(moveWeakness, waiting).flatMap(({ keys: { id }, body }) =>
-      body.kind === 'signed' || body.kind === 'signed-early' ? [id] : [],
-    ),
-  );
-  const flown = new Set(done(recordRep, waiting).map(({ body }) => body.weaknessId));
-  const opened = openings
-    .filter((each) => !there.has(each.weaknessId) && pilotOf.has(each.occurrenceId))
-    .map((each) => {
-      const pilotId = pilotOf.get(each.occurrenceId)!;
-      return {
-        id: each.weaknessId,
-        pilotId,
-        pilotName: nameOf(pilotId),
-        causeId: each.causeId,
-        state: 'open' as const,
-        checkFrom: null,
-        checkPassed: false,
-        rungs: NO_RUNGS,
-        openedAt: each.at,
-      };
-    });
+export function todayOver(kept: Kept, items: readonly Waiting[], day: Day): TodayList | undefined {
+  const read = kept.get<TodayList>('today');
+  if (!read) return undefined;
+  const waiting = notYetIn(items, read.readAt);
+  if (waiting.length === 0) return read.data;
+  const names = new Map(rosterOver(kept, items)?.pilots.map(({ id, name }) => [id, name]));
+  const isListed = ({ weakness: { state, checkFrom } }: WeaknessPage): boolean =>
+    isOpen(state) ||
+    (state === 'watch' && checkFrom !== null && checkFrom <= addDays(day, CHECKS_DAYS_AHEAD));
+  const lines = linesOver(kept, items, read.data.weaknesses, isListed);
   return {
-    toDebrief: [...known.values()]
-      .filter((each) => !settled.has(each.id))
-      .map((each) => (begun.has(each.id) ? { ...each, begun: true } : each)),
-    weaknesses: [...list.weaknesses, ...opened]
-      .filter((each) => !signed.has(each.id))
-      .map((each) => (flown.has(each.id) ? { ...each, ...standing(each.id) } : each)),
+    toDebrief: toDebriefOver(kept, items, read.data.toDebrief, waiting, names),
+    weaknesses: lines
+      .map((line) => ({
+        ...line,
+        pilotName: names.get(line.pilotId) ?? ('pilotName' in line ? line.pilotName : ''),
+      }))
+      .sort(byName),
   };
 }

@@ -2,18 +2,18 @@ import { openBook } from '@skelby/core/drills/school-book';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { get } from '../../shared/api/client';
-import type { SchoolDrillVersion } from '../../shared/api/types';
-import { useLaidOver } from '../outbox/use-outbox';
-import { drillsWith } from './drills';
+import type { SchoolDrillVersion } from '@skelby/core/pages/pages';
+import { useOverlay } from './use-overlay';
+import { drillsOver } from './drills';
 
 export const useDrillVersions = () =>
-  useLaidOver(
+  useOverlay(
     useQuery({
       queryKey: ['drills'],
       queryFn: () => get<readonly SchoolDrillVersion[]>('/drills'),
       staleTime: 60_000,
     }),
-    drillsWith,
+    drillsOver,
   );
 
 /**

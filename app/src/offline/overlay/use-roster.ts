@@ -1,9 +1,9 @@
+import type { Roster } from '@skelby/core/pages/pages';
 import { useQuery } from '@tanstack/react-query';
 import { get } from '../../shared/api/client';
-import type { Roster } from '../../shared/api/types';
-import { useLaidOver } from '../outbox/use-outbox';
-import { rosterWith } from './roster';
+import { rosterOver } from './roster';
+import { useOverlay } from './use-overlay';
 
 /** Pilots, craft and sites: everything a form picks from. */
 export const useRoster = () =>
-  useLaidOver(useQuery({ queryKey: ['roster'], queryFn: () => get<Roster>('/roster') }), rosterWith);
+  useOverlay(useQuery({ queryKey: ['roster'], queryFn: () => get<Roster>('/roster') }), rosterOver);

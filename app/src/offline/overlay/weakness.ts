@@ -1,152 +1,112 @@
-import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
-import { proposePlan } from '@skelby/core/plan/propose-plan';
-import type { QueryClient } from '@tanstack/react-query';
-import type {
-  Occurrence,
-  OccurrenceOfPilot,
-  RecordedRep,
-  Roster,
-  WeaknessMove,
-  WeaknessPage,
-} from '../../shared/api/types';
-import { changePlan } from '@skelby/core/commands/change-plan';
-import { moveWeakness } from '@skelby/core/commands/move-weakness';
 import { recordRep } from '@skelby/core/commands/record-rep';
 import { takeRepBack } from '@skelby/core/commands/take-rep-back';
-import { type Confirmed, confirmed, done } from '../outbox/commands';
-import type { Waiting } from '../outbox/waiting';
-import { occurrenceWith } from './occurrence';
+import type {
+  PilotPage,
+  RecordedRep,
+  RosterPilot,
+  TodayList,
+  WeaknessLine,
+  WeaknessPage,
+} from '@skelby/core/pages/pages';
+import { applyToWeakness, type Asked, confirmationIn, type Surroundings } from '@skelby/core/weakness/apply';
+import { done, madeAt } from '../outbox/commands';
+import { notYetIn, type Waiting } from '../outbox/waiting';
+import { type Kept, ruleOf } from './kept';
+import { occurrenceOver } from './occurrence';
+import { rosterOver } from './roster';
 
-/** What else this phone holds, for a weakness that was opened on it. */
-export interface Around {
-  readonly roster: Roster | undefined;
-  readonly rule: ClearingRule | undefined;
-  readonly occurrence: (id: string) => Occurrence | undefined;
+/** Entries of the outbox as what was asked for. */
+export const askedIn = (items: readonly Waiting[]): readonly Asked[] =>
+  items.map(({ key, path, body }) => ({ path, body, madeAt: madeAt(key) }));
+
+/** Whose each weakness is, from every page that this phone has read and from what was confirmed on it. */
+function pilotsOfWeaknesses(kept: Kept, items: readonly Waiting[]): ReadonlyMap<string, string> {
+  const pilotOf = new Map<string, string>();
+  for (const { data } of kept.all<WeaknessPage>('weakness'))
+    pilotOf.set(data.weakness.id, data.weakness.pilotId);
+  for (const { data } of kept.all<PilotPage>('pilot'))
+    for (const line of data.weaknesses) pilotOf.set(line.id, data.pilot.id);
+  for (const line of kept.get<TodayList>('today')?.data.weaknesses ?? []) pilotOf.set(line.id, line.pilotId);
+  for (const asked of askedIn(items)) {
+    const made = confirmationIn(asked);
+    const pilotId = made && occurrenceOver(kept, items, made.occurrenceId)?.pilotId;
+    if (pilotId) pilotOf.set(made.weaknessId, pilotId);
+  }
+  return pilotOf;
 }
 
-/** What this phone holds of the rest, from what it has read and done. */
-export const around = (
-  client: QueryClient,
-  roster: Roster | undefined,
-  waiting: readonly Waiting[],
-): Around => ({
-  roster,
-  rule: client.getQueryData<ClearingRule>(['rule']),
-  occurrence: (id) =>
-    occurrenceWith(id, client.getQueryData<OccurrenceOfPilot>(['occurrence', id]), waiting, roster),
-});
-
-/** The page of a weakness that only this phone knows of yet. */
-function opened(id: string, by: Confirmed, around: Around): WeaknessPage | undefined {
-  const occurrence = around.occurrence(by.occurrenceId);
-  const pilot = around.roster?.pilots.find((each) => each.id === occurrence?.pilotId);
-  if (!occurrence || !pilot || !around.rule) return undefined;
-  return {
-    weakness: {
-      id,
-      pilotId: pilot.id,
-      causeId: by.causeId,
-      state: 'open',
-      checkFrom: null,
-      checkPassed: false,
-      rungs: [0, 0, 0, 0, 0],
-      openedAt: by.at,
-    },
-    known: { track: pilot.track, windLimitMps: pilot.windLimitMps },
-    pilot,
-    rule: around.rule,
-    moves: [],
-    reps: [],
-    occurrences: [],
-    plans: [
-      {
-        id: by.planId,
-        drillIds: proposePlan(by.causeId, pilot.mode, { track: pilot.track }).map(
-          (planned) => planned.drillId,
-        ),
-        reason: '',
-        madeAt: by.at,
-      },
-    ],
-  };
-}
-
-/** The server's reps with those flown here, and without those taken back here. */
-export function repsWith(
-  weaknessIds: ReadonlySet<string>,
-  reps: readonly RecordedRep[],
-  waiting: readonly Waiting[],
+/** Every rep of a pilot that this phone has read or counted, each once. */
+function repsOfPilot(
+  kept: Kept,
+  items: readonly Waiting[],
+  pilotId: string,
+  pilotOf: ReadonlyMap<string, string>,
 ): readonly RecordedRep[] {
-  const known = new Set(reps.map((rep) => rep.id));
-  const taken = new Set(done(takeRepBack, waiting).map((each) => each.keys.id));
-  const added = done(recordRep, waiting)
-    .filter(({ keys: { id }, body }) => weaknessIds.has(body.weaknessId) && !known.has(id))
-    .map(({ keys: { id }, body }) => ({ ...body, id, takenBack: false }) as RecordedRep);
-  if (added.length === 0 && taken.size === 0) return reps;
-  return [...reps, ...added].map((rep) => (taken.has(rep.id) ? { ...rep, takenBack: true } : rep));
+  const reps = new Map<string, RecordedRep>();
+  for (const { data } of kept.all<WeaknessPage>('weakness'))
+    if (data.weakness.pilotId === pilotId) for (const rep of data.reps) reps.set(rep.id, rep);
+  for (const { keys, body } of done(recordRep, items))
+    if (pilotOf.get(body.weaknessId) === pilotId && !reps.has(keys.id))
+      reps.set(keys.id, { ...body, id: keys.id, takenBack: false } as RecordedRep);
+  for (const { keys } of done(takeRepBack, items)) {
+    const rep = reps.get(keys.id);
+    if (rep) reps.set(keys.id, { ...rep, takenBack: true });
+  }
+  return [...reps.values()];
 }
 
-/** A weakness as it stands on this phone. `id` is the key it is asked for by; it may be known by another. */
-export function weaknessWith(
-  id: string,
-  read: WeaknessPage | undefined,
-  waiting: readonly Waiting[],
-  around: Around,
-): WeaknessPage | undefined {
-  const ids = new Set([id, ...(read ? [read.weakness.id] : [])]);
-  const openings = confirmed(waiting).filter((each) => ids.has(each.weaknessId));
-  const page = read ?? (openings[0] ? opened(id, openings[0], around) : undefined);
-  if (!page) return undefined;
-  const known = new Set(page.moves.map((move) => move.id));
-  const wasOver =
-    page.weakness.state === 'watch' ||
-    page.weakness.state === 'closed' ||
-    page.weakness.state === 'ready-for-check';
-  const moves: WeaknessMove[] = [
-    ...openings.map((each, i) => ({
-      id: each.moveId,
-      kind:
-        i === 0 && !read
-          ? ('opened' as const)
-          : wasOver
-            ? ('reopened' as const)
-            : ('occurrence-added' as const),
-      at: each.at,
-      reason: null,
-      undoes: null,
-      by: null,
-      occurrenceId: each.occurrenceId,
-    })),
-    ...done(moveWeakness, waiting)
-      .filter((each) => ids.has(each.keys.id))
-      .map(({ keys: { moveId }, body: { kind, at, reason, undoes } }) => ({
-        id: moveId,
-        kind,
-        at,
-        reason: reason || null,
-        undoes: undoes ?? null,
-        by: null,
-        occurrenceId: null,
-      })),
-  ].filter((move) => !known.has(move.id));
-  const plans = done(changePlan, waiting)
-    .filter((each) => ids.has(each.keys.id) && !page.plans.some((plan) => plan.id === each.keys.planId))
-    .map(({ keys: { planId }, body: { drillIds, reason }, madeAt }) => ({
-      id: planId,
-      drillIds: drillIds as string[],
-      reason,
-      madeAt,
-    }));
-  const brought = openings
-    .filter((each) => !page.occurrences.some((row) => row.id === each.occurrenceId))
-    .flatMap((each) => around.occurrence(each.occurrenceId) ?? []);
-  const reps = repsWith(ids, page.reps, waiting);
-  if (moves.length + plans.length + brought.length === 0 && reps === page.reps) return page;
+/** What a weakness looks up beside itself, from what this phone has read and done. */
+export function surroundingsOf(kept: Kept, items: readonly Waiting[]): Surroundings {
+  const pilots = new Map(rosterOver(kept, items)?.pilots.map((pilot: RosterPilot) => [pilot.id, pilot]));
+  const pilotOf = pilotsOfWeaknesses(kept, items);
   return {
-    ...page,
-    moves: [...page.moves, ...moves],
-    plans: [...plans.reverse(), ...page.plans],
-    occurrences: [...brought, ...page.occurrences],
-    reps,
+    rule: ruleOf(kept),
+    occurrence: (id) => occurrenceOver(kept, items, id),
+    pilot: (id) => pilots.get(id),
+    known: (id) => {
+      const { track, windLimitMps } = pilots.get(id) ?? {};
+      return { ...kept.get<PilotPage>('pilot', id)?.data.known, track, windLimitMps };
+    },
+    pilotOfWeakness: (id) => pilotOf.get(id),
+    repsOfPilot: (pilotId) => repsOfPilot(kept, items, pilotId, pilotOf),
   };
+}
+
+/** A weakness as it stands on this phone. */
+export function weaknessOver(
+  kept: Kept,
+  items: readonly Waiting[],
+  id: string,
+  around: Surroundings = surroundingsOf(kept, items),
+): WeaknessPage | undefined {
+  const read = kept.get<WeaknessPage>('weakness', id);
+  return applyToWeakness(id, read?.data, askedIn(notYetIn(items, read?.readAt ?? 0)), around);
+}
+
+/**
+ * Lines of a list with those that something was done about here worked out anew, and those opened here.
+ * @param wanted which weaknesses belong into the list
+ */
+export function linesOver<T extends WeaknessLine>(
+  kept: Kept,
+  items: readonly Waiting[],
+  lines: readonly T[],
+  wanted: (page: WeaknessPage) => boolean,
+): readonly (T | WeaknessPage['weakness'])[] {
+  const around = surroundingsOf(kept, items);
+  const confirmed = askedIn(items).flatMap((asked) => confirmationIn(asked)?.weaknessId ?? []);
+  const known = new Map(lines.map((line) => [line.id, line]));
+  const ids = new Set([
+    ...known.keys(),
+    ...kept.all<WeaknessPage>('weakness').map(({ data }) => data.weakness.id),
+    ...confirmed,
+  ]);
+  return [...ids].flatMap((id) => {
+    const line = known.get(id);
+    const page = weaknessOver(kept, items, id, around);
+    const isAsRead = !page || page === kept.get<WeaknessPage>('weakness', id)?.data;
+    if (isAsRead) return line ?? [];
+    if (page.weakness.id !== id && known.has(page.weakness.id)) return [];
+    return wanted(page) ? [{ ...line, ...page.weakness }] : [];
+  });
 }

@@ -12,7 +12,7 @@ import type {
   TodayList,
   TrainingSession,
   WeaknessPage,
-} from '../../shared/api/types';
+} from '@skelby/core/pages/pages';
 import { outbox } from '../outbox/use-outbox';
 
 /** Everything a trainer may want where there is no signal, in one answer. */

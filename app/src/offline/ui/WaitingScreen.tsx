@@ -10,7 +10,7 @@ import {
   sessionQuestions,
   SITE_QUESTIONS,
 } from '../../shared/forms/record-questions';
-import type { Roster } from '../../shared/api/types';
+import type { Roster } from '@skelby/core/pages/pages';
 import { BothVersions } from '../../shared/forms/BothVersions';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';

@@ -1,4 +1,4 @@
-import type { Flight, Roster } from '../api/types';
+import type { Flight, Roster } from '@skelby/core/pages/pages';
 import type { Speaking } from '../api/use-units';
 import { plural } from './copy';
 

@@ -2,7 +2,7 @@ import type { OccurrenceKind } from '@skelby/core/vocabulary/flying';
 import type { OccurrenceFields } from '@skelby/core/schemas/records';
 import { useCallback, useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import type { RosterPilot } from '../api/types';
+import type { RosterPilot } from '@skelby/core/pages/pages';
 import { forget, keep, kept } from '../storage/storage';
 import { todayHere } from '../copy/dates';
 

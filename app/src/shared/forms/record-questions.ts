@@ -3,7 +3,7 @@ import { FLIGHT_MODES, STICK_LAYOUTS } from '@skelby/core/vocabulary/flying';
 import { SENSOR_SIDES } from '@skelby/core/vocabulary/craft-facts';
 import { BEGINNER_WIND_LIMIT_MPS } from '@skelby/core/vocabulary/wind-band';
 import type { SessionFields } from '@skelby/core/schemas/session';
-import type { Roster } from '../api/types';
+import type { Roster } from '@skelby/core/pages/pages';
 import type { FormQuestion } from './form-question';
 import { todayHere } from '../copy/dates';
 import { MODE_WORDS, optionsOf, PLACE_WORDS } from '../copy/copy';

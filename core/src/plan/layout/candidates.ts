@@ -1,3 +1,4 @@
+import { isOpen } from '../../weakness/states';
 import type { Clearance } from '../../clearance/clearance';
 import { CHECK_ATTEMPTS, CHECK_MET_NEEDED, type ClearingRule } from '../../clearance/clearing-rule';
 import { bandsWanted } from '../../clearance/coverage';
@@ -298,9 +299,7 @@ export function candidatesFor(pilots: readonly PilotToday[], conditions: Conditi
   const notToday: NotToday[] = [];
   const beforeFlying: BeforeFlying[] = [];
   for (const pilot of pilots) {
-    const open = pilot.weaknesses.filter(({ clearance }) =>
-      ['open', 'drilling', 'ready-for-check'].includes(clearance.state),
-    );
+    const open = pilot.weaknesses.filter(({ clearance }) => isOpen(clearance.state));
     const around: Around = { pilot, conditions, today, restricting: open };
     const taken = new Set<string>();
     for (const weakness of pilot.weaknesses) {

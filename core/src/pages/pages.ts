@@ -1,14 +1,14 @@
-import type { WeaknessState } from '@skelby/core/clearance/rungs';
-import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
-import type { Move, Purpose, Rep } from '@skelby/core/clearance/facts';
-import type { Findings } from '@skelby/core/debrief/findings';
-import type { DrillVersion } from '@skelby/core/drills/school-book';
-import type { CraftRecord } from '@skelby/core/vocabulary/craft-facts';
-import type { Units } from '@skelby/core/vocabulary/units';
-import type { Experience } from '@skelby/core/ranking/experience';
-import type { KnownOfPilot, Track } from '@skelby/core/plan/propose-plan';
-import type { SessionFields } from '@skelby/core/schemas/session';
-import type { FlightMode, OccurrenceKind, Place, StickLayout } from '@skelby/core/vocabulary/flying';
+import type { WeaknessState } from '../clearance/rungs';
+import type { ClearingRule } from '../clearance/clearing-rule';
+import type { Move, Purpose, Rep } from '../clearance/facts';
+import type { Findings } from '../debrief/findings';
+import type { DrillVersion } from '../drills/school-book';
+import type { CraftRecord } from '../vocabulary/craft-facts';
+import type { Units } from '../vocabulary/units';
+import type { Experience } from '../ranking/experience';
+import type { KnownOfPilot, Track } from '../plan/propose-plan';
+import type { SessionFields } from '../schemas/session';
+import type { FlightMode, OccurrenceKind, Place, StickLayout } from '../vocabulary/flying';
 
 /** What the server answers with. */
 
@@ -122,7 +122,12 @@ export interface TodayList {
   readonly weaknesses: readonly (WeaknessLine & { readonly pilotName: string })[];
 }
 
+/** Checks on watch that fall due within so many days stand on Today: a phone may be without signal until then. */
+export const CHECKS_DAYS_AHEAD = 7;
+
 export interface PilotPage {
+  /** What a plan weighs beside the cause, for a weakness opened without signal; absent in a copy kept by an older version. */
+  readonly known?: KnownOfPilot;
   readonly links: readonly { readonly id: string; readonly madeAt: string; readonly expiresAt: string }[];
   readonly pilot: Pilot;
   readonly weaknesses: readonly WeaknessLine[];
@@ -149,6 +154,7 @@ export interface WeaknessMove extends Move {
 }
 
 export interface RecordedRep extends Rep {
+  readonly drillVersion?: number;
   readonly weaknessId: string;
   readonly pack: number;
   readonly level?: number;

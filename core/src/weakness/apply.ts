@@ -1,0 +1,277 @@
+import type { ClearingRule } from '../clearance/clearing-rule';
+import { liveMoves } from '../clearance/standing';
+import { changePlan } from '../commands/change-plan';
+import type { AnyCommand, BodyOf, KeysOfCommand } from '../commands/command';
+import { confirmCause } from '../commands/confirm-cause';
+import { moveWeakness } from '../commands/move-weakness';
+import { recordRep } from '../commands/record-rep';
+import { saveDebrief } from '../commands/save-debrief';
+import { savePilot } from '../commands/save-records';
+import { takeConfirmationBack } from '../commands/take-confirmation-back';
+import { takeRepBack } from '../commands/take-rep-back';
+import { linkToBreak } from '../debrief/chain';
+import type { Findings } from '../debrief/findings';
+import { rankOfSeverity } from '../debrief/severity';
+import type { Occurrence, Pilot, RecordedRep, WeaknessMove, WeaknessPage } from '../pages/pages';
+import { type KnownOfPilot, keyDrillsOfPlan, proposePlan } from '../plan/propose-plan';
+import { moveOfConfirmation } from './move-of-confirmation';
+import { clearanceOfPage, workedOut } from './page';
+
+/** A command as it was asked for, with the address it goes to. */
+export interface Asked {
+  readonly path: string;
+  readonly body: unknown;
+  /** Instant at which it was made, ISO 8601. */
+  readonly madeAt: string;
+}
+
+/** What a confirmation looks up beside the weakness itself. */
+export interface Surroundings {
+  /** The rule by which a weakness opened now is cleared. */
+  readonly rule: ClearingRule | undefined;
+  readonly occurrence: (id: string) => Occurrence | undefined;
+  readonly pilot: (id: string) => Pilot | undefined;
+  readonly known: (pilotId: string) => KnownOfPilot;
+  /** Whose weakness this is, as far as it is known. */
+  readonly pilotOfWeakness: (weaknessId: string) => string | undefined;
+  /** All reps of a pilot that are known here, for whichever weakness they were flown. */
+  readonly repsOfPilot: (pilotId: string) => readonly RecordedRep[];
+}
+
+interface Confirmation {
+  readonly occurrenceId: string;
+  readonly causeId: string;
+  readonly weaknessId: string;
+  readonly moveId: string;
+  readonly planId: string;
+  readonly undoId: string | null;
+  readonly at: string;
+  readonly findings: Findings | null;
+}
+
+const bodyIf = <C extends AnyCommand>(command: C, { path, body }: Asked) => {
+  const keys = command.address.read(path) as KeysOfCommand<C> | null;
+  return keys && { keys, body: body as BodyOf<C> };
+};
+
+/** The cause that a command confirms, by a word or by closing a debrief; null when it confirms none. */
+export function confirmationIn(asked: Asked): Confirmation | null {
+  const word = bodyIf(confirmCause, asked);
+  if (word) return { occurrenceId: word.keys.id, ...word.body, undoId: null, findings: null };
+  const debrief = bodyIf(saveDebrief, asked);
+  if (debrief?.body.state !== 'closed' || !debrief.body.findings.primary) return null;
+  const { weaknessId, moveId, planId, undoId, at } = debrief.body;
+  const findings = debrief.body.findings as unknown as Findings;
+  return {
+    occurrenceId: debrief.keys.id,
+    causeId: findings.primary!,
+    weaknessId,
+    moveId,
+    planId,
+    undoId,
+    at,
+    findings,
+  };
+}
+
+const move = (made: Pick<WeaknessMove, 'id' | 'kind' | 'at'> & Partial<WeaknessMove>): WeaknessMove => ({
+  reason: null,
+  undoes: null,
+  by: null,
+  occurrenceId: null,
+  ...made,
+});
+
+/** The page of a weakness that a confirmation opens; undefined where too little is known of its pilot. */
+function opened(
+  { occurrenceId, causeId, weaknessId, planId, at, findings }: Confirmation,
+  around: Surroundings,
+): WeaknessPage | undefined {
+  const occurrence = around.occurrence(occurrenceId);
+  const pilot = occurrence && around.pilot(occurrence.pilotId);
+  if (!pilot || !around.rule) return undefined;
+  const known = { ...around.known(pilot.id), ...fromDebrief(findings) };
+  const drillIds = proposePlan(causeId, pilot.mode, known).map((planned) => planned.drillId);
+  return {
+    weakness: {
+      id: weaknessId,
+      pilotId: pilot.id,
+      causeId,
+      state: 'open',
+      checkFrom: null,
+      checkPassed: false,
+      signedEarly: false,
+      rungs: [0, 0, 0, 0, 0],
+      openedAt: at,
+      failedAt: [],
+    },
+    known,
+    pilot,
+    rule: around.rule,
+    moves: [],
+    plans: [{ id: planId, drillIds, reason: '', madeAt: at }],
+    reps: [],
+    occurrences: [],
+  };
+}
+
+/** What a debrief adds to a plan: the link that training can break first, and how bad it may end next time. */
+export const fromDebrief = (findings: Findings | null) => ({
+  link: findings ? linkToBreak(findings.chain) : null,
+  severity: findings ? rankOfSeverity(findings.potential) : null,
+});
+
+function withConfirmation(page: WeaknessPage, made: Confirmation, around: Surroundings): WeaknessPage {
+  // Confirmed already, it brings nothing new.
+  if (page.occurrences.some(({ id }) => id === made.occurrenceId)) return page;
+  if (page.moves.some(({ id }) => id === made.moveId)) return page;
+  const isNew = page.moves.length === 0;
+  const kind = moveOfConfirmation(isNew ? null : clearanceOfPage(page).state);
+  const occurrence = around.occurrence(made.occurrenceId);
+  const confirmed = occurrence && {
+    ...occurrence,
+    confirmedCauseId: made.causeId,
+    weaknessId: page.weakness.id,
+  };
+  return {
+    ...page,
+    rule: kind === 'reopened' ? (around.rule ?? page.rule) : page.rule,
+    moves: [...page.moves, move({ id: made.moveId, kind, at: made.at, occurrenceId: made.occurrenceId })],
+    occurrences: confirmed
+      ? [confirmed, ...page.occurrences.filter(({ id }) => id !== confirmed.id)].sort((a, b) =>
+          b.happenedAt.localeCompare(a.happenedAt),
+        )
+      : page.occurrences,
+  };
+}
+
+/** The confirmation that an occurrence brought is undone, and the occurrence leaves the weakness. */
+function withoutOccurrence(
+  page: WeaknessPage,
+  occurrenceId: string,
+  undone: { readonly id: string; readonly at: string; readonly reason: string },
+): WeaknessPage {
+  if (page.moves.some(({ id }) => id === undone.id)) return page;
+  const live = new Set(liveMoves(page.moves).map(({ id }) => id));
+  const brought = page.moves.find((each) => each.occurrenceId === occurrenceId && live.has(each.id));
+  return {
+    ...page,
+    moves: brought ? [...page.moves, move({ ...undone, kind: 'undone', undoes: brought.id })] : page.moves,
+    occurrences: page.occurrences.filter(({ id }) => id !== occurrenceId),
+  };
+}
+
+const DECIDED_OTHERWISE = 'The debrief named another cause.';
+
+function withRep(page: WeaknessPage, id: string, body: BodyOf<typeof recordRep>): WeaknessPage {
+  if (page.reps.some((rep) => rep.id === id)) return page;
+  return { ...page, reps: [...page.reps, { ...body, id, takenBack: false } as RecordedRep] };
+}
+
+function withPilot(page: WeaknessPage, fields: BodyOf<typeof savePilot>): WeaknessPage {
+  // What was flown is judged once more as the pilot was: a check that failed is then on record.
+  return { ...workedOut(page), pilot: { ...page.pilot, ...fields } };
+}
+
+/** Whether a rep counts here: flown for this weakness, or for another of the pilot's with a drill that decides in both. */
+function concerns(page: WeaknessPage, ids: ReadonlySet<string>, around: Surroundings) {
+  const { causeId, pilotId } = page.weakness;
+  return ({ weaknessId, drillId }: BodyOf<typeof recordRep>): boolean =>
+    ids.has(weaknessId) ||
+    (around.pilotOfWeakness(weaknessId) === pilotId &&
+      keyDrillsOfPlan(causeId, page.pilot.mode, page.plans[0]?.drillIds ?? []).includes(drillId));
+}
+
+/** One command's effect on one weakness; the very page where it has none. */
+function step(
+  page: WeaknessPage,
+  asked: Asked,
+  ids: ReadonlySet<string>,
+  around: Surroundings,
+): WeaknessPage {
+  const confirmation = confirmationIn(asked);
+  if (confirmation) {
+    const { occurrenceId, causeId, undoId, at } = confirmation;
+    if (ids.has(confirmation.weaknessId) && causeId === page.weakness.causeId)
+      return withConfirmation(page, confirmation, around);
+    const isHere = page.occurrences.some(({ id }) => id === occurrenceId);
+    if (isHere && undoId && causeId !== page.weakness.causeId) {
+      const { reason } = asked.body as BodyOf<typeof saveDebrief>;
+      return withoutOccurrence(page, occurrenceId, { id: undoId, at, reason: reason || DECIDED_OTHERWISE });
+    }
+    return page;
+  }
+  const rep = bodyIf(recordRep, asked);
+  if (rep) return concerns(page, ids, around)(rep.body) ? withRep(page, rep.keys.id, rep.body) : page;
+  const taken = bodyIf(takeRepBack, asked);
+  if (taken)
+    return page.reps.some(({ id }) => id === taken.keys.id)
+      ? {
+          ...page,
+          reps: page.reps.map((each) => (each.id === taken.keys.id ? { ...each, takenBack: true } : each)),
+        }
+      : page;
+  const plan = bodyIf(changePlan, asked);
+  if (plan) {
+    const { planId: id } = plan.keys;
+    if (!ids.has(plan.keys.id) || page.plans.some((each) => each.id === id)) return page;
+    return { ...page, plans: [{ id, ...plan.body, madeAt: asked.madeAt }, ...page.plans] };
+  }
+  const made = bodyIf(moveWeakness, asked);
+  if (made) {
+    const { moveId: id } = made.keys;
+    if (!ids.has(made.keys.id) || page.moves.some((each) => each.id === id)) return page;
+    const { kind, at, reason, undoes } = made.body;
+    return {
+      ...page,
+      moves: [...page.moves, move({ id, kind, at, reason: reason || null, undoes: undoes ?? null })],
+    };
+  }
+  const back = bodyIf(takeConfirmationBack, asked);
+  if (back)
+    return page.occurrences.some(({ id }) => id === back.keys.id)
+      ? withoutOccurrence(page, back.keys.id, { ...back.body, id: back.body.moveId })
+      : page;
+  const edited = bodyIf(savePilot, asked);
+  return edited?.keys.id === page.pilot.id ? withPilot(page, edited.body) : page;
+}
+
+/** A rep counts wherever its drill decides: a new plan brings in those of other weaknesses, and leaves others out. */
+function withRepsThatDecide(
+  page: WeaknessPage,
+  ids: ReadonlySet<string>,
+  around: Surroundings,
+): WeaknessPage {
+  const { causeId, pilotId } = page.weakness;
+  const deciding = keyDrillsOfPlan(causeId, page.pilot.mode, page.plans[0]?.drillIds ?? []);
+  const isHere = ({ weaknessId, drillId }: RecordedRep) => ids.has(weaknessId) || deciding.includes(drillId);
+  const known = new Set(page.reps.map(({ id }) => id));
+  const brought = around.repsOfPilot(pilotId).filter((rep) => !known.has(rep.id));
+  return { ...page, reps: [...page.reps, ...brought].filter(isHere) };
+}
+
+/**
+ * A weakness after commands that were asked for since it was read, in the order in which they were made.
+ * @param id the key it is asked for by; it may be known by another
+ * @param page as it was read; undefined where only these commands know of it
+ * @returns the very page where none of them concerns it; undefined where there is nothing to tell
+ */
+export function applyToWeakness(
+  id: string,
+  page: WeaknessPage | undefined,
+  commands: readonly Asked[],
+  around: Surroundings,
+): WeaknessPage | undefined {
+  const ids = new Set([id, ...(page ? [page.weakness.id] : [])]);
+  let now = page;
+  for (const asked of commands) {
+    if (!now) {
+      const confirmation = confirmationIn(asked);
+      if (!confirmation || !ids.has(confirmation.weaknessId)) continue;
+      now = opened(confirmation, around);
+      if (!now) return undefined;
+    }
+    now = step(now, asked, ids, around);
+  }
+  return now === page || !now ? now : workedOut(withRepsThatDecide(now, ids, around));
+}
