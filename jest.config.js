@@ -27,7 +27,7 @@ module.exports = {
       preset: 'jest-expo',
       rootDir: `${__dirname}/app`,
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
-      moduleNameMapper: { '\\.woff2$': '<rootDir>/src/shared/testing/file.js' },
+      moduleNameMapper: { '\\.woff2$': `${__dirname}/app/src/shared/testing/file.js` },
       transformIgnorePatterns: [
         '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-svg|react-native-gifted-charts|gifted-charts-core|uuid|nanoid|standard-navigation))',
       ],

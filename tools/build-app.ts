@@ -12,13 +12,14 @@ import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { constants, createBrotliCompress, createGzip } from 'node:zlib';
 import { generateSW } from 'workbox-build';
+import { notices } from './packages';
 import { ROOT } from './places';
 import { run } from './run';
 import { CannotGoOn, say } from './say';
 
 export const APP_FOLDER = path.join(ROOT, 'app', 'dist');
 const STAMP = path.join(APP_FOLDER, '.built-from');
-const COMPRESSED = /\.(js|css|html|json|svg|ttf|map|wasm|webmanifest)$/;
+const COMPRESSED = /\.(js|css|html|json|svg|ttf|map|wasm|webmanifest|txt)$/;
 const WORTH_COMPRESSING = 1024;
 const LARGEST_KEPT = 8 * 1024 * 1024;
 
@@ -40,6 +41,7 @@ function sourceHash(): string {
     ...filesIn(path.join(ROOT, 'core')),
     path.join(ROOT, 'package-lock.json'),
     path.join(ROOT, 'tools', 'build-app.ts'),
+    path.join(ROOT, 'tools', 'packages.ts'),
   ];
   for (const file of files.filter((name) => !/\.test\.tsx?$/.test(name)).sort())
     hash.update(path.relative(ROOT, file)).update(readFileSync(file));
@@ -96,6 +98,7 @@ export async function buildApp(): Promise<void> {
   });
   if (code !== 0)
     throw new CannotGoOn(`The app does not build:\n${output.trim().split('\n').slice(-30).join('\n')}`);
+  writeFileSync(path.join(APP_FOLDER, 'third-party-notices.txt'), notices());
   await addServiceWorker(APP_FOLDER);
   await compress(APP_FOLDER);
   writeFileSync(STAMP, hash);

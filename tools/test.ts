@@ -6,6 +6,7 @@ import { buildApp } from './build-app';
 import { type Cluster, freePort, startCluster } from './cluster';
 import { ensureDatabase, withDatabase } from './database';
 import { needChromium } from './needs';
+import { packageProblems } from './packages';
 import { ROOT, throwawayFolder } from './places';
 import { run } from './run';
 import { CannotGoOn, say } from './say';
@@ -16,20 +17,56 @@ const bin = (name: string) => path.join(ROOT, 'node_modules', '.bin', name);
 interface Tally {
   readonly passed: number;
   readonly failed: number;
+  /** Passed only at their second try. */
+  readonly flaky: number;
 }
+
+/** So many tests that pass only at their second try fail the run. */
+const TOO_FLAKY = 3;
+
+const SOURCES = ['core/src', 'server/src', 'app/src', 'tools', 'bench', 'e2e'] as const;
 
 /** A check that is one thing: it passes or it does not. */
 async function one(name: string, program: string, args: readonly string[]): Promise<Tally> {
   say(`\n── ${name}`);
   const { code, output } = await run(program, args, { cwd: ROOT });
   say(code === 0 ? 'clean' : output.trim());
-  return code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
+  return code === 0 ? passed(1) : failed(1);
+}
+
+const passed = (count: number): Tally => ({ passed: count, failed: 0, flaky: 0 });
+const failed = (count: number): Tally => ({ passed: 0, failed: count, flaky: 0 });
+
+/** Functions and files over the limits of eslint.config.mjs. The number may only fall. */
+const MOST_WARNINGS = 169;
+
+/** Types, shape, rules, layers, what nothing uses, and what comes from elsewhere. */
+async function statics(): Promise<readonly Tally[]> {
+  const tallies: Tally[] = [];
+  for (const part of ['core', 'server', 'app', 'tools'])
+    tallies.push(await one(`types: ${part}`, bin('tsc'), ['-p', part]));
+  tallies.push(
+    await one('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
+    await one('lint', bin('eslint'), ['.', '--max-warnings', String(MOST_WARNINGS)]),
+    await one('layers and circles', bin('depcruise'), [...SOURCES]),
+    await one('unused files, exports and packages', bin('knip'), ['--no-progress']),
+  );
+  say('\n── packages: pinned, locked, licensed');
+  const problems = packageProblems();
+  say(problems.length === 0 ? 'clean' : problems.join('\n'));
+  return [...tallies, problems.length === 0 ? passed(1) : failed(1)];
 }
 
 /** What a runner wrote about itself; a runner that died before writing counts as one failure. */
 function tallyIn(file: string, read: (report: never) => Tally): Tally {
-  if (!existsSync(file)) return { passed: 0, failed: 1 };
+  if (!existsSync(file)) return failed(1);
   return read(JSON.parse(readFileSync(file, 'utf8')) as never);
+}
+
+interface JestReport {
+  readonly numPassedTests: number;
+  readonly numFailedTests: number;
+  readonly numRuntimeErrorTestSuites: number;
 }
 
 async function unit(cluster: Cluster, reports: string, only: readonly string[]): Promise<Tally> {
@@ -40,13 +77,35 @@ async function unit(cluster: Cluster, reports: string, only: readonly string[]):
     show: true,
     env: { TEST_CLUSTER_URL: cluster.url('postgres') },
   });
-  return tallyIn(
-    file,
-    (report: { numPassedTests: number; numFailedTests: number; numRuntimeErrorTestSuites: number }) => ({
-      passed: report.numPassedTests,
-      failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
-    }),
-  );
+  return tallyIn(file, (report: JestReport) => ({
+    passed: report.numPassedTests,
+    failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
+    flaky: 0,
+  }));
+}
+
+interface PlaywrightSuite {
+  readonly specs?: readonly {
+    readonly title: string;
+    readonly tests: readonly { readonly status: string }[];
+  }[];
+  readonly suites?: readonly PlaywrightSuite[];
+}
+
+interface PlaywrightReport extends PlaywrightSuite {
+  readonly stats: { readonly expected: number; readonly unexpected: number; readonly flaky: number };
+}
+
+/** Tests that passed only at their second try. */
+const flakyIn = ({ specs = [], suites = [] }: PlaywrightSuite): readonly string[] => [
+  ...specs.filter(({ tests }) => tests.some(({ status }) => status === 'flaky')).map(({ title }) => title),
+  ...suites.flatMap(flakyIn),
+];
+
+function tallyOfBrowser(report: PlaywrightReport): Tally {
+  for (const title of flakyIn(report)) say(`flaky, passed at its second try: ${title}`);
+  const { expected, unexpected, flaky } = report.stats;
+  return { passed: expected, failed: unexpected, flaky };
 }
 
 async function browser(cluster: Cluster, reports: string, only: readonly string[]): Promise<Tally> {
@@ -56,23 +115,17 @@ async function browser(cluster: Cluster, reports: string, only: readonly string[
   await withDatabase(cluster.url('browser'), (db) => loadDemo(db, new Date()));
   const server = await startServer(cluster.url('browser'), await freePort());
   const file = path.join(reports, 'playwright.json');
+  const config = path.join(ROOT, 'e2e', 'playwright.config.ts');
   try {
-    await run(
-      bin('playwright'),
-      ['test', '--config', path.join(ROOT, 'e2e', 'playwright.config.ts'), ...only],
-      {
-        cwd: ROOT,
-        show: true,
-        env: { BASE_URL: `http://127.0.0.1:${server.port}`, PLAYWRIGHT_JSON_OUTPUT_NAME: file },
-      },
-    );
+    await run(bin('playwright'), ['test', '--config', config, ...only], {
+      cwd: ROOT,
+      show: true,
+      env: { BASE_URL: `http://127.0.0.1:${server.port}`, PLAYWRIGHT_JSON_OUTPUT_NAME: file },
+    });
   } finally {
     await server.stop();
   }
-  return tallyIn(file, (report: { stats: { expected: number; unexpected: number; flaky: number } }) => ({
-    passed: report.stats.expected + report.stats.flaky,
-    failed: report.stats.unexpected,
-  }));
+  return tallyIn(file, tallyOfBrowser);
 }
 
 const PARTS = ['static', 'unit', 'browser'] as const;
@@ -93,11 +146,7 @@ export async function test(only?: string, rest: readonly string[] = []): Promise
     // The build takes as long as the checks do, so that the two share the wait.
     const building = only === 'static' ? Promise.resolve() : buildApp();
     building.catch(() => undefined); // thrown where it is waited for
-    if (wanted('static')) {
-      for (const part of ['core', 'server', 'app', 'tools'])
-        tallies.push(await one(`types: ${part}`, bin('tsc'), ['-p', part]));
-      tallies.push(await one('lint', bin('eslint'), ['.']));
-    }
+    if (wanted('static')) tallies.push(...(await statics()));
     await building;
     if (wanted('unit') || wanted('browser')) cluster = await startCluster(folder);
     if (cluster && wanted('unit')) tallies.push(await unit(cluster, reports, rest));
@@ -107,9 +156,14 @@ export async function test(only?: string, rest: readonly string[] = []): Promise
     for (const left of [folder, reports]) rmSync(left, { recursive: true, force: true });
   }
   const sum = tallies.reduce(
-    (all, each) => ({ passed: all.passed + each.passed, failed: all.failed + each.failed }),
-    { passed: 0, failed: 0 },
+    (all, each) => ({
+      passed: all.passed + each.passed,
+      failed: all.failed + each.failed,
+      flaky: all.flaky + each.flaky,
+    }),
+    { passed: 0, failed: 0, flaky: 0 },
   );
-  say(`\n${sum.passed} passed, ${sum.failed} failed`);
-  return sum.failed === 0 && sum.passed > 0 ? 0 : 1;
+  const flaky = sum.flaky > 0 ? `, ${sum.flaky} flaky` : '';
+  say(`\n${sum.passed} passed, ${sum.failed} failed${flaky}`);
+  return sum.failed === 0 && sum.passed > 0 && sum.flaky < TOO_FLAKY ? 0 : 1;
 }

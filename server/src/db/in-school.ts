@@ -4,7 +4,7 @@ import type { Knex } from 'knex';
 export const NO_SCHOOL = '';
 
 /** Weaknesses to be worked out again: by their keys, and as those of a pilot for whom a drill decides. */
-export interface Deferred {
+interface Deferred {
   readonly weaknesses: Set<string>;
   readonly drills: Map<string, { readonly pilotId: string; readonly drillId: string }>;
 }

@@ -11,7 +11,7 @@ import { recordEvent } from '../facts/events';
 import { learn, lessonIn } from '../facts/experience';
 import type { Entry } from './read-file';
 
-export interface RowProblem {
+interface RowProblem {
   readonly line: number;
   readonly column: string;
   readonly message: string;

@@ -15,7 +15,7 @@ export interface WeaknessRow {
   readonly state: string;
 }
 
-export interface MoveRow extends Move {
+interface MoveRow extends Move {
   readonly occurrenceId: string | null;
 }
 

@@ -6,7 +6,7 @@ import { whoAsks } from './session';
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 
-export type Handler = (school: SchoolTx, ctx: Context) => Promise<unknown>;
+type Handler = (school: SchoolTx, ctx: Context) => Promise<unknown>;
 export type InTheirSchool = (handler: Handler) => Middleware;
 
 /** Runs a handler in one transaction for the school of whoever is signed in; what it returns is the answer. */

@@ -62,7 +62,7 @@ const useStyles = themed((theme) => ({
   },
 }));
 
-export const endedWords = (ended: NonNullable<Ended>): string =>
+const endedWords = (ended: NonNullable<Ended>): string =>
   ended.how === 'ground'
     ? 'Into the ground'
     : `Into ${ended.solid?.solid === 'wire' ? 'a bar or wire' : ended.solid?.solid === 'pole' ? 'a post or trunk' : ended.solid?.solid === 'ball' ? 'a tree' : 'a wall or roof'}`;

@@ -10,7 +10,7 @@ import { MEASURE_WORDS, OTHER_CHANGES } from './measure-copy';
 const round = (value: number, digits: number): number => Math.round(value * 10 ** digits) / 10 ** digits;
 
 /** A measured value in the school's units. */
-export function useSayMeasure() {
+function useSayMeasure() {
   const { say } = useUnits();
   return ({ of }: Pick<ScoredValue, 'of'>, value: number): string => {
     const { unit } = MEASURE_FACTS[of];
@@ -24,7 +24,7 @@ export function useSayMeasure() {
 }
 
 /** What to do otherwise, in one sentence; null when it was met. */
-export function changeFor({ wrong }: Pick<Score, 'wrong'>): string | null {
+function changeFor({ wrong }: Pick<Score, 'wrong'>): string | null {
   if (!wrong) return null;
   return wrong.of === 'crash' || wrong.of === 'not-finished'
     ? OTHER_CHANGES[wrong.of]

@@ -112,11 +112,7 @@ interface ArrangeProps {
 }
 
 /** Takes a block out of where it is and puts it before (moving up) or after (moving down) another. */
-export function movedTo(
-  packs: readonly ArrangedPack[],
-  movingId: string,
-  overId: string,
-): readonly ArrangedPack[] {
+function movedTo(packs: readonly ArrangedPack[], movingId: string, overId: string): readonly ArrangedPack[] {
   const ids = packs.flatMap((pack) => pack.blocks.map((block) => block.id));
   const moving = packs.flatMap((pack) => pack.blocks).find((block) => block.id === movingId);
   if (!moving || movingId === overId || !ids.includes(overId)) return packs;

@@ -11,7 +11,7 @@ function ready(): AudioContext | null {
   return context;
 }
 
-export function tone(hertz: number, ms: number): void {
+function tone(hertz: number, ms: number): void {
   const sound = ready();
   if (!sound) return;
   const source = sound.createOscillator();

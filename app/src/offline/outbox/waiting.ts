@@ -18,7 +18,7 @@ export interface Waiting {
   readonly refused?: Refusal;
 }
 
-export interface Refusal {
+interface Refusal {
   readonly status: number;
   readonly detail: string;
   /** What is stored instead, where somebody else changed the same thing. */

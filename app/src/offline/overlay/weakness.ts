@@ -16,7 +16,7 @@ import { occurrenceOver } from './occurrence';
 import { rosterOver } from './roster';
 
 /** Entries of the outbox as what was asked for. */
-export const askedIn = (items: readonly Waiting[]): readonly Asked[] =>
+const askedIn = (items: readonly Waiting[]): readonly Asked[] =>
   items.map(({ key, path, body }) => ({ path, body, madeAt: madeAt(key) }));
 
 /** Whose each weakness is, from every page that this phone has read and from what was confirmed on it. */

@@ -36,7 +36,7 @@ const EVERY_MS = 120_000;
 const AFTER_FIRST_PAGE_MS = 2_500;
 
 /** Reads it all and lays it where the screens look. */
-export async function prefetch(client: QueryClient): Promise<void> {
+async function prefetch(client: QueryClient): Promise<void> {
   // What is sent while this is on its way may not be in the answer.
   const readAt = Date.now();
   const all = await get<Carried>('/carry');

@@ -19,7 +19,7 @@ const moment = new Intl.DateTimeFormat('en-GB', {
 const two = (value: number) => String(value).padStart(2, '0');
 
 /** The day on this phone's own calendar. */
-export const dayOf = (instant: Date): Day =>
+const dayOf = (instant: Date): Day =>
   `${instant.getFullYear()}-${two(instant.getMonth() + 1)}-${two(instant.getDate())}`;
 
 /** The time of day on this phone's own clock, as hours:minutes. */

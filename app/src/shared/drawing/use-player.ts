@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-export const SLOW = 0.4;
+const SLOW = 0.4;
 const STEP_S = 0.5;
 
 export interface Player {

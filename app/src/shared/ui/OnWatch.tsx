@@ -10,7 +10,7 @@ import { plural } from '../copy/copy';
 const percent = (chance: number): string => `${(100 * chance).toFixed(0)} %`;
 
 /** What the relapse chart shows, and what its limit means. */
-export function relapseSentences(watch: Watch, rule: ClearingRule): readonly string[] {
+function relapseSentences(watch: Watch, rule: ClearingRule): readonly string[] {
   const limit = relapseLimitOf(rule);
   const flown = watch.curve.scores.length - 1;
   return [
