@@ -71,6 +71,9 @@ export interface ExerciseStandard {
 }
 
 /** A pilot who walks, and the way taken. */
+/** Distance kept behind the pilot who is walked after, m. Ours. */
+export const LEAD_DISTANCE_M = 6.5;
+
 export interface Walk {
   readonly points: readonly (readonly [number, number])[];
   readonly speedMps: number;

@@ -24,17 +24,46 @@ test('a rep that was met has no reason for a miss; a miss has that of what went 
   expect(missReasonOf(score([], { of: 'not-finished', atS: 4 }))).toBe('off-the-mark');
 });
 
-test('what is written down is the first value in the unit of the drill, and nothing where there is none', () => {
-  expect(
-    recordedMeasure(
-      'tail-in-hover',
-      score([value('heading', 9), value('off', 0.7), value('height', 0.2)], null),
-    ),
-  ).toBe(0.7);
-  expect(recordedMeasure('tail-in-hover', score([value('heading', 9)], null))).toBeNull();
-  expect(recordedMeasure('power-turn', score([value('off', 0.7)], null))).toBe(
-    MEASURES['power-turn'] ? 0.7 : null,
-  );
+test.each<[string, string, readonly ScoredValue[], number | null]>([
+  [
+    'a brake that stopped 4 m short missed its mark by 4 m',
+    'brake-to-mark',
+    [value('overshoot', 0), value('miss', 4)],
+    4,
+  ],
+  [
+    'one that ran 1.5 m past it missed by as much',
+    'brake-to-mark',
+    [value('overshoot', 1.5), value('miss', 0)],
+    1.5,
+  ],
+  [
+    'a line flown 0.2 m beside and 1.8 m past its end overshot by 1.8 m',
+    'fore-aft-line',
+    [value('off', 0.2), value('overshoot', 1.8), value('miss', 0)],
+    1.8,
+  ],
+  [
+    'a hover is told by its distance, not by its height',
+    'tail-in-hover',
+    [value('heading', 9), value('off', 0.7), value('height', 2)],
+    0.7,
+  ],
+  ['where the flight does not tell it, nothing is written', 'tail-in-hover', [value('heading', 9)], null],
+  ['a drill without a measure writes nothing', 'power-turn', [value('off', 0.7)], null],
+])('%s', (_, drillId, values, written) => {
+  expect(recordedMeasure(drillId, score(values, null))).toBe(written);
+});
+
+test('what is written down has the unit of its label, and is among what the drill is scored by', () => {
+  const all = Object.keys(MEASURE_FACTS) as ScoredValue['of'][];
+  for (const [drillId, { unit }] of Object.entries(MEASURES)) {
+    const named = all.filter((of) => recordedMeasure(drillId, score([value(of, 1)], null)) !== null);
+    for (const of of named) {
+      expect([drillId, of, MEASURE_FACTS[of].unit]).toEqual([drillId, of, unit]);
+      expect(exerciseOf(drillId)!.standards.map((each) => each.of)).toContain(of);
+    }
+  }
 });
 
 test('every standard of every drill has its facts', () => {

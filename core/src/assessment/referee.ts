@@ -8,7 +8,7 @@ import {
   type LogEventName,
   turned,
 } from '../flight-log/flight-log';
-import type { Exercise, Nose, Stage, Walk } from './exercise';
+import { type Exercise, LEAD_DISTANCE_M, type Nose, type Stage, type Walk } from './exercise';
 import { bearing, offsetFromPath, type PathOffset, lengthOf, wayRound } from '../geometry/path';
 
 /** Whoever counts what happens unforeseen: 0 to 1. */
@@ -173,7 +173,11 @@ export class Referee {
       return offsetFromPath(
         {
           is: 'point',
-          at: [x + 6.5 * Math.sin(ahead), y + 6.5 * Math.cos(ahead), path.is === 'point' ? path.at[2] : s.z],
+          at: [
+            x + LEAD_DISTANCE_M * Math.sin(ahead),
+            y + LEAD_DISTANCE_M * Math.cos(ahead),
+            path.is === 'point' ? path.at[2] : s.z,
+          ],
         },
         s.x,
         s.y,

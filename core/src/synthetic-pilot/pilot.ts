@@ -12,7 +12,7 @@ import type { CraftModel } from '../simulator/craft-model';
 import type { Random } from '../simulator/random';
 import type { SpeedSetting } from '../vocabulary/craft-facts';
 import { G_MPS2 } from '../reconstruct/constants';
-import type { Exercise, Stage } from '../assessment/exercise';
+import { type Exercise, LEAD_DISTANCE_M, type Stage } from '../assessment/exercise';
 import { bearing, offsetFromPath, type PathOffset, lengthOf } from '../geometry/path';
 import { clockwiseOf, noseWanted, pilotAt, type Referee, walkerAt } from '../assessment/referee';
 import { headingOf, type Sample, thrustAxis, turned } from '../flight-log/flight-log';
@@ -33,7 +33,6 @@ export const SKILLED: Skill = { reactionS: 0.22, gain: 1, noticesS: 0.8, tremor:
 
 /** How often hands decide anew, s. */
 export const DECIDES_S = 0.02;
-const LEAD_M = 6.5;
 const BRAKE_MPS2 = 1.6;
 const STICK_PER_S = 5;
 const TREMOR_S = 0.15;
@@ -209,7 +208,11 @@ export class SyntheticPilot {
       return {
         alongTrackM: 0,
         crossTrackM: 0,
-        nearest: [x + LEAD_M * dx, y + LEAD_M * dy, stage.path.is === 'point' ? stage.path.at[2] : s.z],
+        nearest: [
+          x + LEAD_DISTANCE_M * dx,
+          y + LEAD_DISTANCE_M * dy,
+          stage.path.is === 'point' ? stage.path.at[2] : s.z,
+        ],
         bearingDeg,
       };
     }

@@ -1,5 +1,5 @@
 import type { Side } from '../../drills/drill';
-import { type Exercise, free, leg, round, type Stage, stay, type Walk } from '../exercise';
+import { type Exercise, free, LEAD_DISTANCE_M, leg, round, type Stage, stay, type Walk } from '../exercise';
 import type { PathPoint } from '../../geometry/path';
 
 type CourseOf = (side: Side | null) => Exercise;
@@ -48,7 +48,7 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Record<string, CourseOf>> = {
     stages: [
       free(
         'Walk behind it, tail always to you',
-        [0, 6.5, 3],
+        [0, LEAD_DISTANCE_M, 3],
         { is: 'for', seconds: 120 },
         { nose: 'outward', settleS: 2, speedMps: 1 },
       ),
