@@ -111,13 +111,15 @@ export class Outbox {
       this.answering.set(key, resolve);
     });
     await this.takeIn([{ stamp: null, ...item, key, accountId: this.accountId }]);
-    const inTime = await Promise.race([
-      answer,
-      new Promise<'late'>((resolve) => {
-        setTimeout(resolve, withinMs, 'late');
-        this.late.add(() => resolve('late'));
-      }),
-    ]);
+    let late = () => {};
+    const timeUp = new Promise<'late'>((resolve) => {
+      late = () => resolve('late');
+      this.late.add(late);
+    });
+    const timer = setTimeout(late, withinMs);
+    const inTime = await Promise.race([answer, timeUp]);
+    clearTimeout(timer);
+    this.late.delete(late);
     this.answering.delete(key);
     if (inTime === 'late') return 'waiting';
     if (inTime) {
