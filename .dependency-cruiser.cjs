@@ -13,7 +13,7 @@ module.exports = {
       comment: 'A circle of files cannot be read, tested or moved one at a time.',
       severity: 'error',
       from: {},
-      to: { circular: true, dependencyTypesNot: ['type-only'] },
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
     },
     {
       name: 'core-stands-alone',

@@ -1,18 +1,24 @@
+import { applyToWeakness } from '@skelby/core/weakness/apply';
+import { provideArithmetic } from '../app/src/offline/overlay/arithmetic';
+import {
+  changePlan,
+  confirmCause,
+  logOccurrence,
+  moveWeakness,
+  recordRep,
+  saveDebrief,
+  saveFlight,
+  savePilot,
+  saveSession,
+  takeConfirmationBack,
+  takeRepBack,
+  withdrawOccurrence,
+} from '@skelby/core/commands/handles';
 import { randomInt } from 'node:crypto';
 import fc from 'fast-check';
 import { v7 as uuid } from 'uuid';
-import type { AnyCommand } from '@skelby/core/commands/command';
-import { changePlan } from '@skelby/core/commands/change-plan';
-import { confirmCause } from '@skelby/core/commands/confirm-cause';
-import { logOccurrence } from '@skelby/core/commands/log-occurrence';
-import { moveWeakness } from '@skelby/core/commands/move-weakness';
-import { newRep, recordRep } from '@skelby/core/commands/record-rep';
-import { saveDebrief } from '@skelby/core/commands/save-debrief';
-import { saveFlight, savePilot } from '@skelby/core/commands/save-records';
-import { saveSession } from '@skelby/core/commands/save-session';
-import { takeConfirmationBack } from '@skelby/core/commands/take-confirmation-back';
-import { takeRepBack } from '@skelby/core/commands/take-rep-back';
-import { withdrawOccurrence } from '@skelby/core/commands/withdraw-occurrence';
+import type { AnyHandle } from '@skelby/core/commands/command';
+import { newRep } from '@skelby/core/commands/record-rep';
 import { NO_FINDINGS } from '@skelby/core/debrief/findings';
 import type {
   DebriefPage,
@@ -43,6 +49,8 @@ import {
   type TestServer,
   type Visitor,
 } from '../server/src/testing/test-school';
+
+provideArithmetic({ applyToWeakness });
 
 /**
  * For random lists of things done without signal: every kind of page looks on the phone as the server shows it
@@ -87,8 +95,8 @@ const CAUSES = ['overcontrol', 'coasting', 'orientation-side-on'] as const;
 const DRILLS = ['tail-in-hover', 'half-thumb', 'side-on-hover', 'single-stick'] as const;
 
 type Made = Omit<Waiting, 'key' | 'accountId'>;
-const make = (command: AnyCommand, keys: object, body: object): Made =>
-  entryOf<AnyCommand>(command, keys as never, body, command.name);
+const make = (command: AnyHandle, keys: object, body: object): Made =>
+  entryOf<AnyHandle>(command, keys as never, body, command.name);
 
 const pick = <T>(from: readonly T[], n: number): T | undefined => from[n % Math.max(1, from.length)];
 

@@ -1,6 +1,5 @@
-import type { AnyCommand } from '@skelby/core/commands/command';
-import { logOccurrence } from '@skelby/core/commands/log-occurrence';
-import { saveCraft, saveFlight, savePilot, saveSite } from '@skelby/core/commands/save-records';
+import { logOccurrence, saveCraft, saveFlight, savePilot, saveSite } from '@skelby/core/commands/handles';
+import type { AnyHandle } from '@skelby/core/commands/command';
 import { entryOf } from '../offline/outbox/commands';
 import {
   craftShape,
@@ -39,7 +38,7 @@ const NEW = 'new';
 
 interface Listed {
   readonly list: 'pilots' | 'craft' | 'sites';
-  readonly command: AnyCommand;
+  readonly command: AnyHandle;
   readonly what: string;
   readonly up: '/pilots' | '/kit';
   readonly shape: AnyObjectSchema;
@@ -111,7 +110,7 @@ function EditListed({ kind }: { readonly kind: Listed }) {
             values={fieldsOf(row, kind.shape)}
             onSave={(fields) =>
               save.mutateAsync(
-                entryOf<AnyCommand>(
+                entryOf<AnyHandle>(
                   kind.command,
                   { id: key },
                   { basedOn: (row as { revision?: number }).revision ?? null, ...fields },
@@ -152,7 +151,7 @@ function FlightForm({
       values={values}
       onSave={(fields) =>
         save.mutateAsync(
-          entryOf<AnyCommand>(saveFlight, { id }, { basedOn: flight?.revision ?? null, ...fields }, 'flight'),
+          entryOf<AnyHandle>(saveFlight, { id }, { basedOn: flight?.revision ?? null, ...fields }, 'flight'),
         )
       }
     />
@@ -217,7 +216,7 @@ function OccurrenceForm({
       ? occurrence.happenedAt
       : new Date(`${String(fields['day'])}T${String(newTime)}`).toISOString();
     return save.mutateAsync(
-      entryOf<AnyCommand>(
+      entryOf<AnyHandle>(
         logOccurrence,
         { id: occurrence.id },
         { basedOn: occurrence.revision, ...fields, happenedAt },

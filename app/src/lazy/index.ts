@@ -1,7 +1,15 @@
+import { provideArithmetic } from '../offline/overlay/arithmetic';
 import { later } from '../shared/ui/later';
 
 /** One piece: what two pieces shared would have to come with the first page. */
 const beyond = () => import('./beyond-today');
+/** Fetches the arithmetic that lists need once something waits on this phone. */
+export const loadArithmetic = (): void =>
+  void beyond().catch(() => {
+    // Neither signal nor a copy of it: lists show what was read.
+    provideArithmetic(null);
+  });
+
 export const WeaknessScreen = later(beyond, (all) => all.WeaknessScreen);
 export const PlanScreen = later(beyond, (all) => all.PlanScreen);
 export const SignOffSheet = later(beyond, (all) => all.SignOffSheet);

@@ -1,4 +1,6 @@
 /** @jest-environment jsdom */
+import { applyToWeakness } from '@skelby/core/weakness/apply';
+import { provideArithmetic } from './overlay/arithmetic';
 import 'fake-indexeddb/auto';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
@@ -15,6 +17,8 @@ import { weaknessOver } from './overlay/weakness';
 import { Outbox } from './outbox/outbox';
 import { shelfIn } from './outbox/shelf';
 import type { Waiting } from './outbox/waiting';
+
+provideArithmetic({ applyToWeakness });
 
 /** A phone that the first version left behind: what waits on it is delivered, and what was begun goes on. */
 

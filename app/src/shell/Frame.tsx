@@ -6,7 +6,8 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { keepPrefetching } from '../offline/prefetch/prefetch';
 import { OfflineStrip } from '../offline/ui/OfflineStrip';
 import { useBook } from '../offline/overlay/use-book';
-import { outbox } from '../offline/outbox/use-outbox';
+import { outbox, useOutbox } from '../offline/outbox/use-outbox';
+import { loadArithmetic } from '../lazy';
 import type { IconName } from '../shared/ui/Button';
 import { Loaded } from '../shared/ui/Loaded';
 import { useIsWide } from '../shared/ui/Screen';
@@ -130,6 +131,10 @@ export function Frame() {
   useEffect(() => {
     outbox.use(accountId);
   }, [accountId]);
+  const isWaiting = useOutbox().items.length > 0;
+  useEffect(() => {
+    if (isWaiting) loadArithmetic();
+  }, [isWaiting]);
   useEffect(() => (accountId ? keepPrefetching(client) : undefined), [client, accountId]);
 
   if (me.data === null)

@@ -1,6 +1,6 @@
 import type { Schema } from 'yup';
-import type { Stamp } from '../sync/batch';
-import { type Address, addressOf, type KeysOf } from './address';
+import type { KeysOf } from './address';
+import type { Handle } from './handles';
 
 /** Why a command is refused, and which of its fields it is about. */
 export interface FieldRefusal {
@@ -8,46 +8,35 @@ export interface FieldRefusal {
   readonly message: string;
 }
 
-/** One thing that can be done, for the server that does it and the phone that asks for it or keeps it until there is signal. */
-export interface Command<Name extends string, Pattern extends string, Body> {
-  readonly name: Name;
-  readonly address: Address<Pattern>;
-  /** Who may ask for it: a trainer who is signed in, or whoever holds a pilot's private link. */
-  readonly by: 'trainer' | 'pilot';
+/** One thing that can be done, with all that whoever does it has to know. */
+export interface Command<Name extends string, Pattern extends string, Body> extends Handle<
+  Name,
+  Pattern,
+  Body
+> {
   readonly schema: (keys: KeysOf<Pattern>) => Schema<Body>;
-  /** The field of the body that the clock of whoever asks fills in; null where there is none. */
-  readonly stamp: Stamp | null;
   /** What the schema cannot see: whether the fields go together. Null when they do. */
   readonly rule: (body: Body, keys: KeysOf<Pattern>) => FieldRefusal | null;
 }
 
-interface Definition<Name extends string, Pattern extends string, Body> {
-  readonly name: Name;
-  readonly address: Pattern;
+interface Definition<Pattern extends string, Body> {
   readonly schema: Schema<Body> | ((keys: KeysOf<Pattern>) => Schema<Body>);
-  readonly stamp?: Stamp;
-  readonly by?: 'trainer' | 'pilot';
   readonly rule?: (body: Body, keys: KeysOf<Pattern>) => FieldRefusal | null;
 }
 
-export const command = <const Name extends string, const Pattern extends string, Body>({
-  name,
-  address,
-  schema,
-  stamp,
-  by,
-  rule,
-}: Definition<Name, Pattern, Body>): Command<Name, Pattern, Body> => ({
-  name,
-  address: addressOf(address),
-  by: by ?? 'trainer',
+/** A command from its handle, its shape and its rule. */
+export const command = <Name extends string, Pattern extends string, Body>(
+  handle: Handle<Name, Pattern, Body>,
+  { schema, rule }: Definition<Pattern, Body>,
+): Command<Name, Pattern, Body> => ({
+  ...handle,
   schema: typeof schema === 'function' ? schema : () => schema,
-  stamp: stamp ?? null,
   rule: rule ?? (() => null),
 });
 
 /* eslint-disable @typescript-eslint/no-explicit-any -- a command of any kind: each keeps its own types */
+export type AnyHandle = Handle<string, any, any>;
 export type AnyCommand = Command<string, any, any>;
-export type BodyOf<C> = C extends Command<any, any, infer Body> ? Body : never;
-export type KeysOfCommand<C> = C extends Command<any, infer Pattern, any> ? KeysOf<Pattern> : never;
+export type BodyOf<C> = C extends Handle<any, any, infer Body> ? Body : never;
+export type KeysOfCommand<C> = C extends Handle<any, infer Pattern, any> ? KeysOf<Pattern> : never;
 /* eslint-enable @typescript-eslint/no-explicit-any */

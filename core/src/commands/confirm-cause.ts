@@ -1,6 +1,7 @@
 import { type InferType, object } from 'yup';
 import { causeId, instant, key } from '../schemas/fields';
 import { command } from './command';
+import * as handles from './handles';
 
 /** The trainer's word on the cause. `weaknessId`, `moveId` and `planId` are used where a new row is needed. */
 export const confirmShape = object({
@@ -12,9 +13,6 @@ export const confirmShape = object({
 }).noUnknown();
 export type ConfirmFields = InferType<typeof confirmShape>;
 
-export const confirmCause = command({
-  name: 'confirm-cause',
-  address: '/occurrences/:id/confirmation',
+export const confirmCause = command(handles.confirmCause, {
   schema: confirmShape,
-  stamp: 'at',
 });

@@ -1,6 +1,7 @@
 import { type InferType, object } from 'yup';
 import { choice, day, instant, keyOrNone, text } from '../schemas/fields';
 import { command } from './command';
+import * as handles from './handles';
 
 export const TRAINER_MOVES = ['signed', 'signed-early', 'closed', 'undone'] as const;
 
@@ -14,9 +15,6 @@ const moveShape = object({
 export type MoveFields = InferType<typeof moveShape>;
 
 /** Signs a weakness off, ends its watch, or undoes either. */
-export const moveWeakness = command({
-  name: 'move-weakness',
-  address: '/weaknesses/:id/moves/:moveId',
+export const moveWeakness = command(handles.moveWeakness, {
   schema: moveShape,
-  stamp: 'at',
 });

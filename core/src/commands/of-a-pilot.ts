@@ -2,6 +2,7 @@ import { type InferType, object, string } from 'yup';
 import { isCauseId } from '../causes/causes';
 import { day, instant, text } from '../schemas/fields';
 import { command } from './command';
+import * as handles from './handles';
 import { repShape } from './record-rep';
 
 /** What a pilot may do with a private link. */
@@ -10,12 +11,8 @@ const ownRepShape = repShape.omit(['weaknessId', 'purpose', 'flownOn', 'level', 
 export type OwnRepFields = InferType<typeof ownRepShape>;
 
 /** What a pilot flies alone is practice on the simulator: which weakness it belongs to, the plans say. */
-export const recordOwnRep = command({
-  name: 'record-own-rep',
-  address: '/own/reps/:id',
+export const recordOwnRep = command(handles.recordOwnRep, {
   schema: ownRepShape,
-  stamp: 'flownAt',
-  by: 'pilot',
 });
 
 const nearMissShape = object({
@@ -28,11 +25,9 @@ const nearMissShape = object({
   day: day('Day'),
 }).noUnknown();
 
+export type NearMissFields = InferType<typeof nearMissShape>;
+
 /** A near-miss told by the pilot; the trainer debriefs it. */
-export const tellNearMiss = command({
-  name: 'tell-near-miss',
-  address: '/own/near-miss/:id',
+export const tellNearMiss = command(handles.tellNearMiss, {
   schema: nearMissShape,
-  stamp: 'happenedAt',
-  by: 'pilot',
 });

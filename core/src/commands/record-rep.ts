@@ -17,6 +17,7 @@ import {
 import { FLIGHT_MODES } from '../vocabulary/flying';
 import { WIND_BANDS } from '../vocabulary/wind-band';
 import { command, type FieldRefusal } from './command';
+import * as handles from './handles';
 
 const drillId = (label: string) =>
   string()
@@ -81,11 +82,8 @@ export function repProblem(rep: RepFields): FieldRefusal | null {
   return null;
 }
 
-export const recordRep = command({
-  name: 'record-rep',
-  address: '/reps/:id',
+export const recordRep = command(handles.recordRep, {
   schema: repShape,
-  stamp: 'flownAt',
   rule: repProblem,
 });
 

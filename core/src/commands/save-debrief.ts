@@ -3,6 +3,7 @@ import { DEBRIEF_STATES } from '../debrief/findings';
 import { findingsShape } from '../schemas/debrief';
 import { choice, instant, key, text, whole } from '../schemas/fields';
 import { command } from './command';
+import * as handles from './handles';
 
 /** `base` is the version that this one was made from, 0 for none; the keys are used where closing needs a new row. */
 const debriefShape = object({
@@ -19,9 +20,6 @@ const debriefShape = object({
 export type DebriefFields = InferType<typeof debriefShape>;
 
 /** Saves a version of a debrief; closing one confirms its primary cause. */
-export const saveDebrief = command({
-  name: 'save-debrief',
-  address: '/occurrences/:id/debrief/:versionId',
+export const saveDebrief = command(handles.saveDebrief, {
   schema: debriefShape,
-  stamp: 'at',
 });

@@ -1,29 +1,23 @@
 import type { ClearingRule } from '../clearance/clearing-rule';
 import { liveMoves } from '../clearance/standing';
-import { changePlan } from '../commands/change-plan';
-import type { AnyCommand, BodyOf, KeysOfCommand } from '../commands/command';
-import { confirmCause } from '../commands/confirm-cause';
-import { moveWeakness } from '../commands/move-weakness';
-import { recordRep } from '../commands/record-rep';
-import { saveDebrief } from '../commands/save-debrief';
-import { savePilot } from '../commands/save-records';
-import { takeConfirmationBack } from '../commands/take-confirmation-back';
-import { takeRepBack } from '../commands/take-rep-back';
+import type { BodyOf } from '../commands/command';
+import {
+  changePlan,
+  moveWeakness,
+  recordRep,
+  type saveDebrief,
+  savePilot,
+  takeConfirmationBack,
+  takeRepBack,
+} from '../commands/handles';
 import { linkToBreak } from '../debrief/chain';
 import type { Findings } from '../debrief/findings';
 import { rankOfSeverity } from '../debrief/severity';
 import type { Occurrence, Pilot, RecordedRep, WeaknessMove, WeaknessPage } from '../pages/pages';
 import { type KnownOfPilot, keyDrillsOfPlan, proposePlan } from '../plan/propose-plan';
+import { type Asked, bodyIf, type Confirmation, confirmationIn } from './asked';
 import { moveOfConfirmation } from './move-of-confirmation';
 import { clearanceOfPage, workedOut } from './page';
-
-/** A command as it was asked for, with the address it goes to. */
-export interface Asked {
-  readonly path: string;
-  readonly body: unknown;
-  /** Instant at which it was made, ISO 8601. */
-  readonly madeAt: string;
-}
 
 /** What a confirmation looks up beside the weakness itself. */
 export interface Surroundings {
@@ -36,42 +30,6 @@ export interface Surroundings {
   readonly pilotOfWeakness: (weaknessId: string) => string | undefined;
   /** All reps of a pilot that are known here, for whichever weakness they were flown. */
   readonly repsOfPilot: (pilotId: string) => readonly RecordedRep[];
-}
-
-interface Confirmation {
-  readonly occurrenceId: string;
-  readonly causeId: string;
-  readonly weaknessId: string;
-  readonly moveId: string;
-  readonly planId: string;
-  readonly undoId: string | null;
-  readonly at: string;
-  readonly findings: Findings | null;
-}
-
-const bodyIf = <C extends AnyCommand>(command: C, { path, body }: Asked) => {
-  const keys = command.address.read(path) as KeysOfCommand<C> | null;
-  return keys && { keys, body: body as BodyOf<C> };
-};
-
-/** The cause that a command confirms, by a word or by closing a debrief; null when it confirms none. */
-export function confirmationIn(asked: Asked): Confirmation | null {
-  const word = bodyIf(confirmCause, asked);
-  if (word) return { occurrenceId: word.keys.id, ...word.body, undoId: null, findings: null };
-  const debrief = bodyIf(saveDebrief, asked);
-  if (debrief?.body.state !== 'closed' || !debrief.body.findings.primary) return null;
-  const { weaknessId, moveId, planId, undoId, at } = debrief.body;
-  const findings = debrief.body.findings as unknown as Findings;
-  return {
-    occurrenceId: debrief.keys.id,
-    causeId: findings.primary!,
-    weaknessId,
-    moveId,
-    planId,
-    undoId,
-    at,
-    findings,
-  };
 }
 
 const move = (made: Pick<WeaknessMove, 'id' | 'kind' | 'at'> & Partial<WeaknessMove>): WeaknessMove => ({

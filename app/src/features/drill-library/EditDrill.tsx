@@ -1,4 +1,5 @@
-import { type DrillVersionFields, saveDrillVersion } from '@skelby/core/commands/save-drill-version';
+import { saveDrillVersion } from '@skelby/core/commands/handles';
+import { type DrillVersionFields } from '@skelby/core/commands/save-drill-version';
 import { entryOf } from '../../offline/outbox/commands';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
 import { drillOf, isDrillId } from '@skelby/core/drills/drills';

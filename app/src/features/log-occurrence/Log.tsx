@@ -1,4 +1,4 @@
-import { logOccurrence } from '@skelby/core/commands/log-occurrence';
+import { logOccurrence } from '@skelby/core/commands/handles';
 import { entryOf } from '../../offline/outbox/commands';
 import { FAMILIES } from '@skelby/core/causes/cause';
 import { causeOf } from '@skelby/core/causes/causes';

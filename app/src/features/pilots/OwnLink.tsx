@@ -1,4 +1,4 @@
-import { revokeLink } from '@skelby/core/commands/revoke-link';
+import { revokeLink } from '@skelby/core/commands/handles';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { View } from 'react-native';
 import { postFor, put } from '../../shared/api/client';

@@ -1,5 +1,5 @@
-import { newRep, recordRep } from '@skelby/core/commands/record-rep';
-import { takeRepBack } from '@skelby/core/commands/take-rep-back';
+import { recordRep, takeRepBack } from '@skelby/core/commands/handles';
+import { newRep } from '@skelby/core/commands/record-rep';
 import { entryOf } from '../../offline/outbox/commands';
 import type { Clearance } from '@skelby/core/clearance/clearance';
 import { CHECK_ATTEMPTS } from '@skelby/core/clearance/clearing-rule';

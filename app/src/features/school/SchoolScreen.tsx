@@ -1,4 +1,4 @@
-import { setUnits, switchExperience } from '@skelby/core/commands/school-settings';
+import { setUnits, switchExperience } from '@skelby/core/commands/handles';
 import { causeOf } from '@skelby/core/causes/causes';
 import { labelOf, questionOf } from '@skelby/core/evidence/questions';
 import { LENGTH_UNITS, SPEED_UNITS, type Units as SchoolUnits } from '@skelby/core/vocabulary/units';

@@ -1,6 +1,5 @@
-import { recordOwnRep } from '@skelby/core/commands/of-a-pilot';
-import { newRep, recordRep } from '@skelby/core/commands/record-rep';
-import { takeRepBack } from '@skelby/core/commands/take-rep-back';
+import { recordOwnRep, recordRep, takeRepBack } from '@skelby/core/commands/handles';
+import { newRep } from '@skelby/core/commands/record-rep';
 import { entryOf } from '../../offline/outbox/commands';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { Drill } from '@skelby/core/drills/drill';

@@ -1,5 +1,5 @@
-import { newRep, recordRep } from '@skelby/core/commands/record-rep';
-import { takeRepBack } from '@skelby/core/commands/take-rep-back';
+import { recordRep, takeRepBack } from '@skelby/core/commands/handles';
+import { newRep } from '@skelby/core/commands/record-rep';
 import { entryOf } from '../../offline/outbox/commands';
 import { modesFor, whyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { MissReason } from '@skelby/core/clearance/facts';

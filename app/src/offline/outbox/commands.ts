@@ -1,4 +1,4 @@
-import type { AnyCommand, BodyOf, KeysOfCommand } from '@skelby/core/commands/command';
+import type { AnyHandle, BodyOf, KeysOfCommand } from '@skelby/core/commands/command';
 import type { Waiting } from './waiting';
 
 /** What the outbox is given: a command with its keys and body, and what it is, for the trainer. */
@@ -13,7 +13,7 @@ interface Based {
  * An entry for the outbox.
  * @param typed the time was typed by a person, so that no clock of this phone's has to be put right
  */
-export const entryOf = <C extends AnyCommand>(
+export const entryOf = <C extends AnyHandle>(
   command: C,
   keys: KeysOfCommand<C>,
   body: BodyOf<C> & Based,
@@ -26,7 +26,7 @@ export const entryOf = <C extends AnyCommand>(
   stamp: typed ? null : command.stamp,
 });
 
-export interface Done<C extends AnyCommand> {
+export interface Done<C extends AnyHandle> {
   readonly keys: KeysOfCommand<C>;
   readonly body: BodyOf<C>;
   /** When it was made here, from its key. */
@@ -38,7 +38,7 @@ export const madeAt = (key: string): string =>
   new Date(Number.parseInt(key.replaceAll('-', '').slice(0, 12), 16)).toISOString();
 
 /** All entries of one command, in the order they were made. */
-export const done = <C extends AnyCommand>(command: C, items: readonly Waiting[]): readonly Done<C>[] =>
+export const done = <C extends AnyHandle>(command: C, items: readonly Waiting[]): readonly Done<C>[] =>
   items.flatMap((item) => {
     const keys = command.address.read(item.path) as KeysOfCommand<C> | null;
     return keys ? [{ keys, body: item.body as BodyOf<C>, madeAt: madeAt(item.key) }] : [];

@@ -1,4 +1,5 @@
-import { type DebriefFields, saveDebrief } from '@skelby/core/commands/save-debrief';
+import { saveDebrief } from '@skelby/core/commands/handles';
+import { type DebriefFields } from '@skelby/core/commands/save-debrief';
 import { entryOf } from '../outbox/commands';
 import type { Findings } from '@skelby/core/debrief/findings';
 import { modelWith } from '@skelby/core/ranking/model';

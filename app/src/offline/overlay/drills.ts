@@ -1,4 +1,4 @@
-import { saveDrillVersion } from '@skelby/core/commands/save-drill-version';
+import { saveDrillVersion } from '@skelby/core/commands/handles';
 import type { SchoolDrillVersion } from '@skelby/core/pages/pages';
 import { done } from '../outbox/commands';
 import { notYetIn, type Waiting } from '../outbox/waiting';

@@ -1,6 +1,4 @@
-import { confirmCause } from '@skelby/core/commands/confirm-cause';
-import { takeConfirmationBack } from '@skelby/core/commands/take-confirmation-back';
-import { withdrawOccurrence } from '@skelby/core/commands/withdraw-occurrence';
+import { confirmCause, takeConfirmationBack, withdrawOccurrence } from '@skelby/core/commands/handles';
 import { entryOf } from '../outbox/commands';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef } from 'react';

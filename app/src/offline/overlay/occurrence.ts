@@ -1,9 +1,11 @@
-import { logOccurrence } from '@skelby/core/commands/log-occurrence';
-import { saveDebrief } from '@skelby/core/commands/save-debrief';
-import { takeConfirmationBack } from '@skelby/core/commands/take-confirmation-back';
-import { withdrawOccurrence } from '@skelby/core/commands/withdraw-occurrence';
+import {
+  logOccurrence,
+  saveDebrief,
+  takeConfirmationBack,
+  withdrawOccurrence,
+} from '@skelby/core/commands/handles';
 import type { DebriefPage, Occurrence, OccurrenceOfPilot } from '@skelby/core/pages/pages';
-import { confirmationIn } from '@skelby/core/weakness/apply';
+import { confirmationIn } from '@skelby/core/weakness/asked';
 import { madeAt } from '../outbox/commands';
 import { notYetIn, type Waiting } from '../outbox/waiting';
 import type { Kept } from './kept';

@@ -1,3 +1,5 @@
+import { applyToWeakness } from '@skelby/core/weakness/apply';
+import { provideArithmetic } from './arithmetic';
 import { DEFAULT_RULE } from '@skelby/core/clearance/clearing-rule';
 import { v7 as uuid } from 'uuid';
 import type { PilotPage, RecordedRep, Roster, TodayList, WeaknessPage } from '@skelby/core/pages/pages';
@@ -7,6 +9,8 @@ import { pilotOver } from './pilot';
 import type { Waiting } from '../outbox/waiting';
 import { todayOver } from './today';
 import { weaknessOver } from './weakness';
+
+provideArithmetic({ applyToWeakness });
 
 /** A page without signal shows what was done on this phone, as if the server had it. */
 

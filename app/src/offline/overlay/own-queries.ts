@@ -1,4 +1,4 @@
-import { tellNearMiss } from '@skelby/core/commands/of-a-pilot';
+import { tellNearMiss } from '@skelby/core/commands/handles';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { WeaknessState } from '@skelby/core/clearance/rungs';
 import type { Side } from '@skelby/core/drills/drill';

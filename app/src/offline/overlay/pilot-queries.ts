@@ -10,5 +10,6 @@ export function usePilot(id: string) {
   return useOverlay(
     useQuery({ queryKey: ['pilot', id], queryFn: () => get<PilotPage>(`/pilots/${id}`) }),
     over,
+    true,
   );
 }

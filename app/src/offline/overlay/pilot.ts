@@ -1,7 +1,4 @@
-import { logOccurrence } from '@skelby/core/commands/log-occurrence';
-import { recordRep } from '@skelby/core/commands/record-rep';
-import { saveFlight } from '@skelby/core/commands/save-records';
-import { takeRepBack } from '@skelby/core/commands/take-rep-back';
+import { logOccurrence, recordRep, saveFlight, takeRepBack } from '@skelby/core/commands/handles';
 import type {
   Flight,
   Occurrence,

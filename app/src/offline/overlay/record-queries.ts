@@ -1,4 +1,4 @@
-import type { AnyCommand, BodyOf, KeysOfCommand } from '@skelby/core/commands/command';
+import type { AnyHandle, BodyOf, KeysOfCommand } from '@skelby/core/commands/command';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { get, put } from '../../shared/api/client';
 import type { Flight } from '@skelby/core/pages/pages';
@@ -17,7 +17,7 @@ export const useFlights = () =>
 export const useSave = () => useDeliver((entry: Entry) => entry);
 
 /** Does what is set at a desk, and never without signal; every screen looks again. */
-export function useSaveNow<C extends AnyCommand>(command: C) {
+export function useSaveNow<C extends AnyHandle>(command: C) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: ({ keys, body }: { keys: KeysOfCommand<C>; body: BodyOf<C> }) =>

@@ -1,4 +1,4 @@
-import { saveCraft, saveFlight, savePilot, saveSite } from '@skelby/core/commands/save-records';
+import { saveCraft, saveFlight, savePilot, saveSite } from '@skelby/core/commands/handles';
 import type { Flight, Roster } from '@skelby/core/pages/pages';
 import { done } from '../outbox/commands';
 import { notYetIn, type Waiting } from '../outbox/waiting';

@@ -1,4 +1,4 @@
-import { saveSession } from '@skelby/core/commands/save-session';
+import { saveSession } from '@skelby/core/commands/handles';
 import { entryOf } from '../outbox/commands';
 import type { PilotToday } from '@skelby/core/plan/layout/candidates';
 import type { SessionFields } from '@skelby/core/schemas/session';

@@ -1,4 +1,4 @@
-import { saveSession } from '@skelby/core/commands/save-session';
+import { saveSession } from '@skelby/core/commands/handles';
 import type { TrainingSession } from '@skelby/core/pages/pages';
 import { done } from '../outbox/commands';
 import { notYetIn, type Waiting } from '../outbox/waiting';

@@ -10,7 +10,7 @@ import { type Over, useOverlay } from './use-overlay';
 export function useToday() {
   const day = todayHere();
   const over = useCallback<Over<TodayList>>((kept, items) => todayOver(kept, items, day), [day]);
-  return useOverlay(useQuery({ queryKey: ['today'], queryFn: () => get<TodayList>('/today') }), over);
+  return useOverlay(useQuery({ queryKey: ['today'], queryFn: () => get<TodayList>('/today') }), over, true);
 }
 
 /** Sessions planned, running and lately flown. */

@@ -1,6 +1,4 @@
-import { logOccurrence } from '@skelby/core/commands/log-occurrence';
-import { saveDebrief } from '@skelby/core/commands/save-debrief';
-import { takeConfirmationBack } from '@skelby/core/commands/take-confirmation-back';
+import { logOccurrence, saveDebrief, takeConfirmationBack } from '@skelby/core/commands/handles';
 import {
   CHECKS_DAYS_AHEAD,
   type DebriefPage,

@@ -2,6 +2,7 @@ import { useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import { useCallback, useMemo, useRef, useSyncExternalStore } from 'react';
 import { useOutbox } from '../outbox/use-outbox';
 import type { Waiting } from '../outbox/waiting';
+import { useIsArithmeticSettled } from './arithmetic';
 import { type Kept, keptBy } from './kept';
 
 /** Makes what is shown out of what this phone has read and done; undefined where neither tells enough. */
@@ -29,16 +30,22 @@ function useReads(isWanted: boolean): number {
  * What was read, with what has been done here since: a page looks the same whether the server has heard of it
  * yet or not. The only way to a page.
  * @param over keep it stable
+ * @param worksOut whether it works weaknesses out, and so waits for the arithmetic
  */
-export function useOverlay<T>(query: UseQueryResult<T>, over: Over<T>): UseQueryResult<T> {
+export function useOverlay<T>(query: UseQueryResult<T>, over: Over<T>, worksOut = false): UseQueryResult<T> {
   const client = useQueryClient();
   const { items } = useOutbox();
   const reads = useReads(items.length > 0);
+  const isSettled = useIsArithmeticSettled() || !worksOut;
   const { data: read } = query;
   const data = useMemo(
-    () => (items.length === 0 ? read : over(keptBy(client), items)),
+    () => {
+      if (items.length === 0) return read;
+      // Rather a moment of nothing than a moment of what is no longer so.
+      return isSettled ? over(keptBy(client), items) : undefined;
+    },
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what other pages hold is read through the client: `reads` says when it has changed
-    [client, over, items, read, reads],
+    [client, over, items, read, reads, isSettled],
   );
   return data === read ? query : ({ ...query, data } as UseQueryResult<T>);
 }

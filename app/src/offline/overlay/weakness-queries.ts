@@ -1,5 +1,4 @@
-import { changePlan } from '@skelby/core/commands/change-plan';
-import { moveWeakness } from '@skelby/core/commands/move-weakness';
+import { changePlan, moveWeakness } from '@skelby/core/commands/handles';
 import { entryOf } from '../outbox/commands';
 import { type Clearance, clearanceOf } from '@skelby/core/clearance/clearance';
 import type { WeaknessFacts } from '@skelby/core/clearance/facts';
@@ -19,6 +18,7 @@ export function useWeakness(id: string) {
   return useOverlay(
     useQuery({ queryKey: ['weakness', id], queryFn: () => get<WeaknessPage>(`/weaknesses/${id}`) }),
     over,
+    true,
   );
 }
 

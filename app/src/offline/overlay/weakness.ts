@@ -1,5 +1,4 @@
-import { recordRep } from '@skelby/core/commands/record-rep';
-import { takeRepBack } from '@skelby/core/commands/take-rep-back';
+import { recordRep, takeRepBack } from '@skelby/core/commands/handles';
 import type {
   PilotPage,
   RecordedRep,
@@ -8,9 +7,11 @@ import type {
   WeaknessLine,
   WeaknessPage,
 } from '@skelby/core/pages/pages';
-import { applyToWeakness, type Asked, confirmationIn, type Surroundings } from '@skelby/core/weakness/apply';
+import { type Asked, confirmationIn } from '@skelby/core/weakness/asked';
+import type { Surroundings } from '@skelby/core/weakness/apply';
 import { done, madeAt } from '../outbox/commands';
 import { notYetIn, type Waiting } from '../outbox/waiting';
+import { arithmetic } from './arithmetic';
 import { type Kept, ruleOf } from './kept';
 import { occurrenceOver } from './occurrence';
 import { rosterOver } from './roster';
@@ -80,7 +81,9 @@ export function weaknessOver(
   around: Surroundings = surroundingsOf(kept, items),
 ): WeaknessPage | undefined {
   const read = kept.get<WeaknessPage>('weakness', id);
-  return applyToWeakness(id, read?.data, askedIn(notYetIn(items, read?.readAt ?? 0)), around);
+  const worked = arithmetic();
+  if (!worked) return read?.data;
+  return worked.applyToWeakness(id, read?.data, askedIn(notYetIn(items, read?.readAt ?? 0)), around);
 }
 
 /**
