@@ -1,4 +1,4 @@
-import { UUID } from '../schemas/fields';
+import { UUID } from '../vocabulary/key';
 
 /** Names of the keys that a pattern such as `/weaknesses/:id/plans/:planId` holds. */
 type KeyName<Pattern extends string> = Pattern extends `${string}:${infer Key}/${infer Rest}`

@@ -1,3 +1,4 @@
+import { UUID } from '../vocabulary/key';
 import type { Axis } from '../vocabulary/flying';
 import type { Drill, DrillGroupId, DrillKind, SimulatorUse } from './drill';
 
@@ -33,7 +34,7 @@ export interface DrillVersion {
   readonly fields: Standard | OwnDrill;
 }
 
-const OWN_ID = /^own-[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
+const OWN_ID = new RegExp(`^own-${UUID.source.slice(1)}`);
 
 export const isOwnDrillId = (id: string): boolean => OWN_ID.test(id);
 

@@ -1,3 +1,4 @@
+import { UUID } from '../vocabulary/key';
 import { CAUSES } from '../causes/causes';
 import { DEBRIEF_STATES } from '../debrief/findings';
 import { INJURIES, LIKELIHOODS, SEVERITIES } from '../debrief/severity';
@@ -12,7 +13,7 @@ const orNull = (schema: object) => ({ anyOf: [schema, { type: 'null' }] });
 const cause = { enum: CAUSES.map((each) => each.id) };
 const key = {
   type: 'string',
-  pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$',
+  pattern: UUID.source,
 };
 const object = (properties: object, required: readonly string[]) => ({
   type: 'object',

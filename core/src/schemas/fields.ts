@@ -1,13 +1,12 @@
 import { array, boolean, mixed, number, object, string } from 'yup';
 import { isCauseId } from '../causes/causes';
 import { isDay, isInstant } from '../vocabulary/day';
+import { UUID } from '../vocabulary/key';
 
 /**
  * Building blocks for the shapes. Each message names the field, the limit and the remedy, since
  * forms and API show it as it stands.
  */
-
-export const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 
 /** Keys are made by the client (UUIDv7), so that a repeated request is the same row. */
 export const key = (label: string) =>

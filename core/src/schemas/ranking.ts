@@ -2,7 +2,8 @@ import { array, mixed, number, object, string } from 'yup';
 import { type CraftRecord, SENSOR_SIDES } from '../vocabulary/craft-facts';
 import { FLIGHT_MODES } from '../vocabulary/flying';
 import { evidenceShape } from './evidence';
-import { choice, UUID, yesNo, yesNoOr } from './fields';
+import { UUID } from '../vocabulary/key';
+import { choice, yesNo, yesNoOr } from './fields';
 
 const part = (label: string, least: number, most: number) => {
   const limits = `give a number from ${least} to ${most}`;

@@ -1,10 +1,9 @@
+import { UUID } from '@skelby/core/vocabulary/key';
 import type { Knex } from 'knex';
 import type { Context, Middleware } from 'koa';
 import { inSchool, type SchoolTx } from '../db/in-school';
 import { notFound } from '../problem/problem';
 import { whoAsks } from './session';
-
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 
 type Handler = (school: SchoolTx, ctx: Context) => Promise<unknown>;
 export type InTheirSchool = (handler: Handler) => Middleware;
