@@ -184,8 +184,8 @@ describe('paths', () => {
   test('beside a line: how far along, how far off, and past its end', () => {
     const path: Path = { is: 'segment', from: [0, 6, 2], to: [0, 26, 2] };
     expect(offsetFromPath(path, 1, 16, 2)).toMatchObject({
-      alongM: 10,
-      offM: 1,
+      alongTrackM: 10,
+      crossTrackM: 1,
       nearest: [0, 16, 2],
       bearingDeg: 0,
     });
