@@ -55,22 +55,27 @@ export const BUSY = new Problem(
   'The server is busy with the same records. Nothing was changed; it is tried again by itself.',
 );
 
+/** Told where a row refers to one that is not there. */
+function lostReference(error: unknown): Problem | null {
+  if (!(error instanceof Error && 'code' in error && error.code === FOREIGN_KEY)) return null;
+  const constraint = 'constraint' in error ? String(error.constraint) : '';
+  const field = /_(pilot|craft|site|weakness|occurrence)_id/.exec(constraint)?.[1] ?? 'reference';
+  return new Problem(
+    422,
+    'Not accepted',
+    `There is no such ${field} in your school: pick one from the list.`,
+    [{ field: `${field}Id`, message: `There is no such ${field} in your school: pick one from the list.` }],
+  );
+}
+
 export function problemOf(error: unknown): Problem | null {
   if (error instanceof Problem) return error;
   if (error instanceof ValidationError) {
     const errors = fieldErrors(error);
     return new Problem(422, 'Not accepted', errors.map((each) => each.message).join(' '), errors);
   }
-  if (error instanceof Error && 'code' in error && error.code === FOREIGN_KEY) {
-    const constraint = 'constraint' in error ? String(error.constraint) : '';
-    const field = /_(pilot|craft|site|weakness|occurrence)_id/.exec(constraint)?.[1] ?? 'reference';
-    return new Problem(
-      422,
-      'Not accepted',
-      `There is no such ${field} in your school: pick one from the list.`,
-      [{ field: `${field}Id`, message: `There is no such ${field} in your school: pick one from the list.` }],
-    );
-  }
+  const lost = lostReference(error);
+  if (lost) return lost;
   if (
     error instanceof Error &&
     'status' in error &&
