@@ -278,3 +278,15 @@ test('a new plan and a signature show at once, and not twice once the server has
   expect(todayOver(kept, waiting, DAY)?.weaknesses).toMatchObject([]);
   expect(todayOver(kept, waiting, '2026-03-10')?.weaknesses).toMatchObject([{ state: 'watch' }]);
 });
+
+test('a list read before a weakness was opened shows it by the page that was read after', () => {
+  const sent = { ...opening, sentAt: 50 };
+  const kept: Kept = {
+    ...having({ [`weakness ${weaknessId}`]: page() }),
+    get: <T>(...name: readonly string[]) => {
+      const found = having({ [`weakness ${weaknessId}`]: page() }).get<T>(...name);
+      return found && { ...found, readAt: name[0] === 'weakness' ? 100 : 10 };
+    },
+  };
+  expect(todayOver(kept, [sent], DAY)!.weaknesses).toMatchObject([{ id: weaknessId, state: 'open' }]);
+});

@@ -122,7 +122,12 @@ export function pilotOver(kept: Kept, items: readonly Waiting[], id: string): Pi
   return {
     ...page,
     pilot: pilot ? { ...page.pilot, ...pilot } : page.pilot,
-    weaknesses: linesOver(kept, items, page.weaknesses, ({ weakness }) => weakness.pilotId === id)
+    weaknesses: linesOver(
+      kept,
+      items,
+      { data: page.weaknesses, readAt: read?.readAt ?? 0 },
+      ({ weakness }) => weakness.pilotId === id,
+    )
       .filter((line) => line.pilotId === id)
       .sort((a, b) => b.openedAt.localeCompare(a.openedAt)),
     occurrences: occurrencesWith(kept, items, waiting, id, page.occurrences),

@@ -60,7 +60,7 @@ export function todayOver(kept: Kept, items: readonly Waiting[], day: Day): Toda
   const isListed = ({ weakness: { state, checkFrom } }: WeaknessPage): boolean =>
     isOpen(state) ||
     (state === 'watch' && checkFrom !== null && checkFrom <= addDays(day, CHECKS_DAYS_AHEAD));
-  const lines = linesOver(kept, items, read.data.weaknesses, isListed);
+  const lines = linesOver(kept, items, { data: read.data.weaknesses, readAt: read.readAt }, isListed);
   return {
     toDebrief: toDebriefOver(kept, items, read.data.toDebrief, waiting, names),
     weaknesses: lines

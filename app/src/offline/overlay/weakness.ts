@@ -12,7 +12,7 @@ import type { Surroundings } from '@skelby/core/weakness/apply';
 import { done, madeAt } from '../outbox/commands';
 import { notYetIn, type Waiting } from '../outbox/waiting';
 import { arithmetic } from './arithmetic';
-import { type Kept, ruleOf } from './kept';
+import { type Kept, type Read, ruleOf } from './kept';
 import { occurrenceOver } from './occurrence';
 import { rosterOver } from './roster';
 
@@ -87,18 +87,20 @@ export function weaknessOver(
 }
 
 /**
- * Lines of a list with those that something was done about here worked out anew, and those opened here.
+ * Lines of a list with those that something was done about here worked out anew, and those opened here. A page
+ * that was read after the list knows better than its line.
+ * @param list as it was read
  * @param wanted which weaknesses belong into the list
  */
 export function linesOver<T extends WeaknessLine>(
   kept: Kept,
   items: readonly Waiting[],
-  lines: readonly T[],
+  list: Read<readonly T[]>,
   wanted: (page: WeaknessPage) => boolean,
 ): readonly (T | WeaknessPage['weakness'])[] {
   const around = surroundingsOf(kept, items);
   const confirmed = askedIn(items).flatMap((asked) => confirmationIn(asked)?.weaknessId ?? []);
-  const known = new Map(lines.map((line) => [line.id, line]));
+  const known = new Map(list.data.map((line) => [line.id, line]));
   const ids = new Set([
     ...known.keys(),
     ...kept.all<WeaknessPage>('weakness').map(({ data }) => data.weakness.id),
@@ -107,8 +109,9 @@ export function linesOver<T extends WeaknessLine>(
   return [...ids].flatMap((id) => {
     const line = known.get(id);
     const page = weaknessOver(kept, items, id, around);
-    const isAsRead = !page || page === kept.get<WeaknessPage>('weakness', id)?.data;
-    if (isAsRead) return line ?? [];
+    const read = kept.get<WeaknessPage>('weakness', id);
+    const tellsNothingNew = page === read?.data && (read?.readAt ?? 0) <= list.readAt;
+    if (!page || tellsNothingNew) return line ?? [];
     if (page.weakness.id !== id && known.has(page.weakness.id)) return [];
     return wanted(page) ? [{ ...line, ...page.weakness }] : [];
   });
