@@ -24,11 +24,14 @@ const isKey = (name: string, value: string): boolean => (WORD_KEYS.has(name) ? W
 
 export function addressOf<const Pattern extends string>(pattern: Pattern): Address<Pattern> {
   const parts = pattern.split('/');
+  const start = pattern.slice(0, pattern.indexOf(':') < 0 ? undefined : pattern.indexOf(':'));
   return {
     pattern,
     build: (keys) =>
       parts.map((part) => (part.startsWith(':') ? keys[part.slice(1) as KeyName<Pattern>] : part)).join('/'),
     read: (path) => {
+      // Most paths are another address: an outbox is looked through for each of them.
+      if (!path.startsWith(start)) return null;
       const given = path.split('/');
       if (given.length !== parts.length) return null;
       const keys: Record<string, string> = {};

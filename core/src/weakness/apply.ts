@@ -17,7 +17,7 @@ import type { Occurrence, Pilot, RecordedRep, WeaknessMove, WeaknessPage } from 
 import { type KnownOfPilot, keyDrillsOfPlan, proposePlan } from '../plan/propose-plan';
 import { type Asked, bodyIf, type Confirmation, confirmationIn } from './asked';
 import { moveOfConfirmation } from './move-of-confirmation';
-import { clearanceOfPage, workedOut } from './page';
+import { clearanceOfPage, factsOfPage, failuresToKeep, workedOut } from './page';
 
 /** What a confirmation looks up beside the weakness itself. */
 export interface Surroundings {
@@ -73,8 +73,15 @@ function opened(
   };
 }
 
-/** What a debrief adds to a plan: the link that training can break first, and how bad it may end next time. */
-export const fromDebrief = (findings: Findings | null) => ({
+/** What a debrief adds to a plan. */
+export interface FromDebrief {
+  /** Cause of the chain's first link that training can break, where it names one. */
+  readonly link: string | null;
+  /** How bad it may end next time, 1 to 5. */
+  readonly severity: number | null;
+}
+
+export const fromDebrief = (findings: Findings | null): FromDebrief => ({
   link: findings ? linkToBreak(findings.chain) : null,
   severity: findings ? rankOfSeverity(findings.potential) : null,
 });
@@ -128,7 +135,11 @@ function withRep(page: WeaknessPage, id: string, body: BodyOf<typeof recordRep>)
 
 function withPilot(page: WeaknessPage, fields: BodyOf<typeof savePilot>): WeaknessPage {
   // What was flown is judged once more as the pilot was: a check that failed is then on record.
-  return { ...workedOut(page), pilot: { ...page.pilot, ...fields } };
+  return {
+    ...page,
+    weakness: { ...page.weakness, failedAt: failuresToKeep(factsOfPage(page)) },
+    pilot: { ...page.pilot, ...fields },
+  };
 }
 
 /** Whether a rep counts here: flown for this weakness, or for another of the pilot's with a drill that decides in both. */

@@ -1,4 +1,5 @@
 import { type Clearance, clearanceOf } from '../clearance/clearance';
+import type { WeaknessFacts } from '../clearance/facts';
 import { inLists } from '../clearance/in-lists';
 import type { WeaknessPage } from '../pages/pages';
 import { factsOf } from './facts-of';
@@ -19,9 +20,13 @@ export const clearanceOfPage = (page: WeaknessPage): Clearance => clearanceOf(fa
 /** The page with what lists need to know of it worked out again. */
 export function workedOut(page: WeaknessPage): WeaknessPage {
   const clearance = clearanceOfPage(page);
-  const failedAt = [...new Set([...(page.weakness.failedAt ?? []), ...clearance.failedAt])];
   return {
     ...page,
-    weakness: { ...page.weakness, ...inLists(clearance), signedEarly: clearance.signedEarly, failedAt },
+    weakness: { ...page.weakness, ...inLists(clearance), signedEarly: clearance.signedEarly },
   };
 }
+
+/** The reps with which checks have failed, as they are judged by the pilot as now: kept before the pilot changes. */
+export const failuresToKeep = (facts: WeaknessFacts): readonly string[] => [
+  ...new Set([...(facts.failedAt ?? []), ...clearanceOf(facts).failedAt]),
+];

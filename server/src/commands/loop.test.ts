@@ -163,6 +163,25 @@ test.each([
   60_000,
 );
 
+test('a check that another phone hands in late, flown before the misses, is the one that counts', async () => {
+  const { weaknessId } = await withWeakness(trainer);
+  await flyTests(weaknessId);
+  for (let i = 0; i < 2; i += 1)
+    await trainer.put(
+      `/reps/${id()}`,
+      rep(weaknessId, {
+        purpose: 'check',
+        met: false,
+        missReason: 'height',
+        day: '2026-03-11',
+        flownAt: `2026-03-11T20:0${i}:00.000Z`,
+      }),
+    );
+  expect(await onToday(weaknessId)).toMatchObject({ state: 'drilling' });
+  await flyCheck(weaknessId, '2026-03-11');
+  expect(await onToday(weaknessId)).toMatchObject({ state: 'ready-for-check', checkPassed: true });
+});
+
 test('confirming twice, from two phones at once, opens one weakness', async () => {
   const [pilotId, a, b] = [id(), id(), id()];
   await trainer.put(`/pilots/${pilotId}`, PILOT);

@@ -1,7 +1,7 @@
 import type { savePilot, saveCraft, saveSite, saveFlight } from '@skelby/core/commands/save-records';
 import type { SchoolTx } from '../db/in-school';
 import { differences, recordEvent, type Change } from '../facts/events';
-import { refreshDeferred, refreshPilot } from '../facts/weakness-facts';
+import { keepFailures, refreshPilot } from '../facts/weakness-facts';
 import { assertDayNotFuture } from '../facts/when';
 import { assertNotStale, nextRevision, type Revised } from '../problem/based-on';
 import { badField } from '../problem/problem';
@@ -10,12 +10,6 @@ import type { Handler } from './handler';
 interface RecordKind {
   readonly table: 'pilots' | 'craft' | 'sites' | 'flights';
   readonly subject: Change['subject'];
-}
-
-/** Works a pilot's weaknesses out at once, in a batch too. */
-async function workOutNow(school: SchoolTx, pilotId: string): Promise<void> {
-  await refreshDeferred(school);
-  await refreshPilot({ ...school, deferred: undefined }, pilotId);
 }
 
 /** Adds the record, or changes the one with this key; the same request twice changes nothing. */
@@ -51,12 +45,11 @@ async function saveRecord(
     if (kind.table === 'flights' && 'pilotId' in changed)
       throw badField('pilotId', 'A flight keeps its pilot: add a new flight for the other pilot.');
     const rejudges = kind.table === 'pilots' && ('mode' in changed || 'windLimitMps' in changed);
-    // What was flown is judged once more as the pilot was: a check that failed is then on record.
-    if (rejudges) await workOutNow(school, id);
+    if (rejudges) await keepFailures(school, id);
     await tx(kind.table)
       .where({ id })
       .update({ ...fields, ...nextRevision(school, row as unknown as Revised) });
-    if (rejudges) await workOutNow(school, id);
+    if (rejudges) await refreshPilot(school, id);
     await recordEvent(school, {
       action: 'changed',
       subject: kind.subject,

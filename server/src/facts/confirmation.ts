@@ -4,6 +4,7 @@ import { liveMoves } from '@skelby/core/clearance/standing';
 import type { ConfirmFields } from '@skelby/core/commands/confirm-cause';
 import type { UnconfirmFields } from '@skelby/core/commands/take-confirmation-back';
 import { proposePlan } from '@skelby/core/plan/propose-plan';
+import { type FromDebrief, fromDebrief } from '@skelby/core/weakness/apply';
 import { moveOfConfirmation } from '@skelby/core/weakness/move-of-confirmation';
 import type { SchoolTx } from '../db/in-school';
 import { conflict } from '../problem/problem';
@@ -11,14 +12,6 @@ import { recordEvent } from './events';
 import { knownOf } from './known-of-pilot';
 import { lockOccurrence, ruleInForce, type OccurrenceRow } from './occurrence-rows';
 import { loadFacts, lockWeakness, refreshWeakness } from './weakness-facts';
-
-/** What a debrief adds to a plan. */
-export interface FromDebrief {
-  /** Cause of the chain's first link that training can break, where it names one. */
-  readonly link: string | null;
-  /** How bad it may end next time, 1 to 5. */
-  readonly severity: number | null;
-}
 
 /** Finds the pilot's weakness for this cause or opens one, and adds the move that the occurrence makes. */
 async function openOrAdd(
@@ -93,7 +86,7 @@ export async function confirm(
   school: SchoolTx,
   id: string,
   fields: ConfirmFields,
-  debrief: FromDebrief = { link: null, severity: null },
+  debrief: FromDebrief = fromDebrief(null),
 ): Promise<{ weaknessId: string }> {
   const occurrence = await lockOccurrence(school, id);
   // Confirmed elsewhere and brought in from a file, it has no weakness yet: it may be confirmed here as

@@ -5,6 +5,7 @@ import type { Move, Rep, WeaknessFacts } from '@skelby/core/clearance/facts';
 import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
 import { factsOf } from '@skelby/core/weakness/facts-of';
+import { failuresToKeep } from '@skelby/core/weakness/page';
 import type { SchoolTx } from '../db/in-school';
 import { notFound } from '../problem/problem';
 
@@ -106,27 +107,31 @@ export async function refreshWeakness(school: SchoolTx, id: string): Promise<voi
     school.deferred.weaknesses.add(id);
     return;
   }
-  const facts = await loadFacts(school, id);
-  const clearance = clearanceOf(facts);
+  const clearance = clearanceOf(await loadFacts(school, id));
   await school
     .tx('weaknesses')
     .where({ id })
-    .update({
-      ...inLists(clearance),
-      signedEarly: clearance.signedEarly,
-      failedAt: [...new Set([...(facts.failedAt ?? []), ...clearance.failedAt])],
-    });
+    .update({ ...inLists(clearance), signedEarly: clearance.signedEarly });
+}
+
+const notOver = ({ tx }: SchoolTx, pilotId: string): Promise<string[]> =>
+  tx('weaknesses')
+    .where({ pilotId })
+    .whereNotIn('state', ['closed', 'withdrawn'])
+    .orderBy('id')
+    .pluck('id') as unknown as Promise<string[]>;
+
+/** Keeps which checks have failed by the pilot as now: what is changed about the pilot afterwards cannot undo them. */
+export async function keepFailures(school: SchoolTx, pilotId: string): Promise<void> {
+  for (const id of await notOver(school, pilotId)) {
+    const failedAt = failuresToKeep(await loadFacts(school, id));
+    await school.tx('weaknesses').where({ id }).update({ failedAt });
+  }
 }
 
 /** Works out again every weakness of a pilot that is not over. */
 export async function refreshPilot(school: SchoolTx, pilotId: string): Promise<void> {
-  for (const id of (await school
-    .tx('weaknesses')
-    .where({ pilotId })
-    .whereNotIn('state', ['closed', 'withdrawn'])
-    .orderBy('id')
-    .pluck('id')) as string[])
-    await refreshWeakness(school, id);
+  for (const id of await notOver(school, pilotId)) await refreshWeakness(school, id);
 }
 
 /** Works out again every weakness that a rep counts for: its own, and those whose plan has the same drill. */

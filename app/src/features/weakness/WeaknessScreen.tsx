@@ -1,7 +1,7 @@
 import { isOpen } from '@skelby/core/weakness/states';
 import { causeOf } from '@skelby/core/causes/causes';
 import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
-import { liveMoves } from '@skelby/core/clearance/standing';
+import { lastSignature } from '@skelby/core/weakness/allowed-moves';
 import { drillOf } from '@skelby/core/drills/drills';
 import { onReleaseIn } from '@skelby/core/vocabulary/flying';
 import { keyDrillsFor } from '@skelby/core/plan/key-drills';
@@ -178,8 +178,7 @@ function Foot({
 /** What goes against the usual course, each with its reason. */
 function OutOfTheOrdinary({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
   const move = useMove(page);
-  const last = liveMoves(page.moves).at(-1);
-  const signedOrClosed = last && ['signed', 'signed-early', 'closed'].includes(last.kind) ? last : null;
+  const signedOrClosed = lastSignature(page.moves);
   const error = move.error?.message ?? null;
   const { state, check } = worked.clearance;
   return (

@@ -7,7 +7,7 @@ import type { Knex } from 'knex';
 export async function up(db: Knex): Promise<void> {
   await db.raw(`
     alter table weaknesses add column failed_at uuid[] not null default '{}';
-    comment on column weaknesses.failed_at is 'Reps with which a check failed, as they were judged at the time. Only ever added to.';
+    comment on column weaknesses.failed_at is 'Reps with which a check had failed when the pilot was edited, as they were judged until then. Only ever added to.';
   `);
 }
 
