@@ -2,7 +2,7 @@ import { causeOf } from '../causes/causes';
 import { drillOf } from '../drills/drills';
 import type { SpeedSetting } from '../vocabulary/craft-facts';
 import { type FlightMode, onReleaseIn, type Place } from '../vocabulary/flying';
-import { LIMITS, type Need } from './limits';
+import { type Limit, LIMITS, type Need } from './limits';
 
 /** An open weakness, as far as it restricts. */
 export interface Restricting {
@@ -83,75 +83,56 @@ export interface FreeFlight {
   readonly mode: FlightMode;
 }
 
+/** What a limit says against a place; null when nothing. */
+function againstPlace(limit: Limit, place: Place | null, isWithoutHold: boolean): string | null {
+  if (place === null) return null;
+  if (limit.limit === 'not-at' && limit.places.includes(place))
+    return `not ${PLACE_NAMES[place]} until cleared; fly it on open ground.`;
+  if (limit.limit === 'without-hold-only-at' && isWithoutHold && !limit.places.includes(place))
+    return `without hold only on ${limit.places.map((each) => PLACE_NAMES[each]).join(' or ')} until cleared.`;
+  return null;
+}
+
+/** Everything that the limits of open weaknesses say against a flight. */
+const brokenWhere = <W extends Pick<Restricting, 'causeId'>>(
+  weaknesses: readonly W[],
+  against: (limit: Limit, weakness: W) => string | null,
+): readonly Broken[] =>
+  weaknesses.flatMap((weakness) =>
+    (LIMITS[weakness.causeId] ?? []).flatMap((limit): Broken[] => {
+      const { causeId } = weakness;
+      const why = against(limit, weakness);
+      return why === null ? [] : [{ causeId, words: `${causeOf(causeId).name}: ${why}` }];
+    }),
+  );
+
 /** The restrictions that a flight outside any drill would break; wind and reserve have sums of their own. */
 export const brokenByFlight = (
   { place, setting, mode }: FreeFlight,
   weaknesses: readonly Pick<Restricting, 'causeId'>[],
 ): readonly Broken[] =>
-  weaknesses.flatMap(({ causeId }) =>
-    (LIMITS[causeId] ?? []).flatMap((limit): Broken[] => {
-      const broken = (why: string): Broken[] => [{ causeId, words: `${causeOf(causeId).name}: ${why}` }];
-      if (limit.limit === 'needs' && limit.what === 'slow-setting' && setting !== 'slow')
-        return broken('only the slow setting until cleared; switch to slow.');
-      if (limit.limit === 'not-at' && limit.places.includes(place))
-        return broken(`not ${PLACE_NAMES[place]} until cleared; fly on open ground.`);
-      if (
-        limit.limit === 'without-hold-only-at' &&
-        onReleaseIn(mode) === 'manual' &&
-        !limit.places.includes(place)
-      )
-        return broken(
-          `without hold only on ${limit.places.map((each) => PLACE_NAMES[each]).join(' or ')} until cleared.`,
-        );
-      return [];
-    }),
+  brokenWhere(weaknesses, (limit) =>
+    limit.limit === 'needs' && limit.what === 'slow-setting' && setting !== 'slow'
+      ? 'only the slow setting until cleared; switch to slow.'
+      : againstPlace(limit, place, onReleaseIn(mode) === 'manual'),
   );
 
 /** The restrictions that a planned flight would break. On the simulator nothing is broken. */
 export function brokenBy(flying: PlannedFlying, weaknesses: readonly Restricting[]): readonly Broken[] {
   if (flying.flownOn === 'simulator') return [];
+  const { place, windMps, windLimitMps } = flying;
   const drill = drillOf(flying.drillId);
-  return weaknesses.flatMap(({ causeId, drillIds }) => {
-    const cause = causeOf(causeId);
-    const broken = (why: string): Broken => ({ causeId, words: `${cause.name}: ${why}` });
-    return (LIMITS[causeId] ?? []).flatMap((limit): Broken[] => {
-      switch (limit.limit) {
-        case 'needs':
-        case 'reserve':
-          return [];
-        case 'not-at':
-          return flying.place !== null && limit.places.includes(flying.place)
-            ? [broken(`not ${PLACE_NAMES[flying.place]} until cleared; fly it on open ground.`)]
-            : [];
-        case 'wind-share': {
-          const most = limit.share * flying.windLimitMps;
-          return flying.windMps !== null && flying.windMps > most
-            ? [
-                broken(
-                  `no more than {v:${most.toFixed(1)}} of wind until cleared; it is {v:${flying.windMps.toFixed(1)}}.`,
-                ),
-              ]
-            : [];
-        }
-        case 'without-hold-only-at':
-          return drill.assistance !== 'as-flown' &&
-            flying.place !== null &&
-            !limit.places.includes(flying.place)
-            ? [
-                broken(
-                  `without hold only on ${limit.places.map((place) => PLACE_NAMES[place]).join(' or ')} until cleared.`,
-                ),
-              ]
-            : [];
-        case 'no-drills':
-          return limit.drills.includes(drill.id) && !drillIds.includes(drill.id)
-            ? [
-                broken(
-                  `${drill.name} goes against "${cause.restriction}"; on the simulator, or once cleared.`,
-                ),
-              ]
-            : [];
-      }
-    });
+  return brokenWhere(weaknesses, (limit, { causeId, drillIds }) => {
+    if (limit.limit === 'wind-share') {
+      const most = limit.share * windLimitMps;
+      return windMps !== null && windMps > most
+        ? `no more than {v:${most.toFixed(1)}} of wind until cleared; it is {v:${windMps.toFixed(1)}}.`
+        : null;
+    }
+    if (limit.limit === 'no-drills')
+      return limit.drills.includes(drill.id) && !drillIds.includes(drill.id)
+        ? `${drill.name} goes against "${causeOf(causeId).restriction}"; on the simulator, or once cleared.`
+        : null;
+    return againstPlace(limit, place, drill.assistance !== 'as-flown');
   });
 }
