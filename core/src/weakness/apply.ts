@@ -128,11 +128,6 @@ function withoutOccurrence(
 
 const DECIDED_OTHERWISE = 'The debrief named another cause.';
 
-function withRep(page: WeaknessPage, id: string, body: BodyOf<typeof recordRep>): WeaknessPage {
-  if (page.reps.some((rep) => rep.id === id)) return page;
-  return { ...page, reps: [...page.reps, { ...body, id, takenBack: false } as RecordedRep] };
-}
-
 function withPilot(page: WeaknessPage, fields: BodyOf<typeof savePilot>): WeaknessPage {
   // What was flown is judged once more as the pilot was: a check that failed is then on record.
   return {
@@ -140,6 +135,30 @@ function withPilot(page: WeaknessPage, fields: BodyOf<typeof savePilot>): Weakne
     weakness: { ...page.weakness, failedAt: failuresToKeep(factsOfPage(page)) },
     pilot: { ...page.pilot, ...fields },
   };
+}
+
+/** A phone may hold thousands of reps: a run of them is added at once, not each to a copy of all before it. */
+class RunOfReps {
+  private readonly seen: Set<string>;
+  private run: RecordedRep[] = [];
+
+  constructor(there: readonly RecordedRep[]) {
+    this.seen = new Set(there.map((rep) => rep.id));
+  }
+
+  add(id: string, body: BodyOf<typeof recordRep>): void {
+    if (this.seen.has(id)) return;
+    this.seen.add(id);
+    this.run.push({ ...body, id, takenBack: false } as RecordedRep);
+  }
+
+  /** The page with the run; the next one begins empty. */
+  onto(page: WeaknessPage): WeaknessPage {
+    if (this.run.length === 0) return page;
+    const reps = [...page.reps, ...this.run];
+    this.run = [];
+    return { ...page, reps };
+  }
 }
 
 /** Whether a rep counts here: flown for this weakness, or for another of the pilot's with a drill that decides in both. */
@@ -170,8 +189,6 @@ function step(
     }
     return page;
   }
-  const rep = bodyIf(recordRep, asked);
-  if (rep) return concerns(page, ids, around)(rep.body) ? withRep(page, rep.keys.id, rep.body) : page;
   const taken = bodyIf(takeRepBack, asked);
   if (taken)
     return page.reps.some(({ id }) => id === taken.keys.id)
@@ -233,14 +250,22 @@ export function applyToWeakness(
 ): WeaknessPage | undefined {
   const ids = new Set([id, ...(page ? [page.weakness.id] : [])]);
   let now = page;
+  const run = new RunOfReps(page?.reps ?? []);
   for (const asked of commands) {
+    const rep = now && bodyIf(recordRep, asked);
+    if (now && rep) {
+      if (concerns(now, ids, around)(rep.body)) run.add(rep.keys.id, rep.body);
+      continue;
+    }
     if (!now) {
       const confirmation = confirmationIn(asked);
       if (!confirmation || !ids.has(confirmation.weaknessId)) continue;
       now = opened(confirmation, around);
       if (!now) return undefined;
     }
-    now = step(now, asked, ids, around);
+    now = step(run.onto(now), asked, ids, around);
   }
-  return now === page || !now ? now : workedOut(withRepsThatDecide(now, ids, around));
+  if (!now) return undefined;
+  const after = run.onto(now);
+  return after === page ? page : workedOut(withRepsThatDecide(after, ids, around));
 }
