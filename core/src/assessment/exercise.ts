@@ -1,7 +1,8 @@
 import type { PilotedMode } from '../simulator/control/control';
 import type { Axis } from '../vocabulary/flying';
 import type { SpeedSetting } from '../vocabulary/craft-facts';
-import type { MeasureId } from './measure-facts';
+import type { FlightMeasureId } from './measures/measures';
+import type { RecordedValue } from './recorded-value';
 import type { Path, PathPoint } from '../geometry/path';
 
 /**
@@ -50,8 +51,8 @@ export interface Stage {
   readonly begins?: Surprise;
   /** The only stick that should move. */
   readonly axis?: Axis;
-  /** Centre-softening of the sticks, 0 to 1. */
-  readonly softening?: number;
+  /** Expo of the sticks, 0 to 1. */
+  readonly expo?: number;
   /** Flown in pilot-relative mode. */
   readonly relative?: true;
   /** The pilot does not look. */
@@ -60,7 +61,7 @@ export interface Stage {
 
 /** One condition of the standard. Parts by their numbers; all of them where none are given. */
 export interface ExerciseStandard {
-  readonly of: MeasureId;
+  readonly of: FlightMeasureId;
   readonly most?: number;
   readonly least?: number;
   /** The limit where position is held for the pilot. */
@@ -70,10 +71,10 @@ export interface ExerciseStandard {
   readonly in?: readonly number[];
 }
 
-/** A pilot who walks, and the way taken. */
 /** Distance kept behind the pilot who is walked after, m. Ours. */
 export const LEAD_DISTANCE_M = 6.5;
 
+/** A pilot who walks, and the way taken. */
 export interface Walk {
   readonly points: readonly (readonly [number, number])[];
   readonly speedMps: number;
@@ -83,6 +84,8 @@ export interface Walk {
 export interface Exercise {
   readonly stages: readonly Stage[];
   readonly standards: readonly ExerciseStandard[];
+  /** What is written down of a rep beside met or missed. */
+  readonly recorded?: RecordedValue;
   /** What it must be flown in; see `modeFlown`. */
   readonly mode?: PilotedMode;
   readonly setting?: SpeedSetting;

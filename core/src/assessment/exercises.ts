@@ -2,6 +2,7 @@ import type { Side } from '../drills/drill';
 import type { Exercise } from './exercise';
 import { HANDS_AND_HOVER_COURSES } from './exercises/hands-and-hover';
 import { POINTING_AND_TURNS_COURSES } from './exercises/pointing-and-turns';
+import { RECORDED_VALUES } from './recorded-value';
 import { WASH_OBSTACLES_AIR_COURSES } from './exercises/wash-obstacles-air';
 
 const COURSES = { ...HANDS_AND_HOVER_COURSES, ...POINTING_AND_TURNS_COURSES, ...WASH_OBSTACLES_AIR_COURSES };
@@ -10,5 +11,9 @@ const COURSES = { ...HANDS_AND_HOVER_COURSES, ...POINTING_AND_TURNS_COURSES, ...
 export const MEASURED_DRILLS: readonly string[] = Object.keys(COURSES);
 
 /** A drill as it is flown and measured, on one of its sides; null where it is not measured. */
-export const exerciseOf = (drillId: string, side: Side | null = null): Exercise | null =>
-  COURSES[drillId]?.(side) ?? null;
+export function exerciseOf(drillId: string, side: Side | null = null): Exercise | null {
+  const exercise = COURSES[drillId]?.(side);
+  if (!exercise) return null;
+  const recorded = RECORDED_VALUES[drillId];
+  return recorded ? { ...exercise, recorded } : exercise;
+}

@@ -116,7 +116,7 @@ export class Referee {
   beganS: number;
   /** Degrees come round on the part's arc. */
   round = 0;
-  beside: PathOffset;
+  offset: PathOffset;
   private since: number | null = null;
   private surpriseS = Infinity;
   private leanedS = 0;
@@ -131,7 +131,7 @@ export class Referee {
   ) {
     this.beganS = first.t;
     this.lastS = first.t;
-    this.beside = this.place(first);
+    this.offset = this.place(first);
     this.draw();
   }
 
@@ -145,7 +145,7 @@ export class Referee {
    */
   follow(s: Sample, happened: readonly LogEventName[] = []): boolean {
     if (this.over) return false;
-    this.beside = this.place(s);
+    this.offset = this.place(s);
     const passed = this.isOver(s, happened);
     this.lastS = s.t;
     if (!passed) {
@@ -159,7 +159,7 @@ export class Referee {
     this.at += 1;
     this.beganS = s.t;
     [this.since, this.leanedS, this.round] = [null, 0, 0];
-    this.beside = this.place(s);
+    this.offset = this.place(s);
     this.draw();
     return true;
   }
@@ -220,19 +220,19 @@ export class Referee {
       case 'for':
         return inPart >= settleS + until.seconds;
       case 'there': {
-        const left = lengthOf(path) - this.beside.alongTrackM;
+        const left = lengthOf(path) - this.offset.alongTrackM;
         if (until.standS === 0) return left < PASSING_M;
         const near = Math.min(THERE_M, Math.max(LEAST_THERE_M, THERE_SHARE * lengthOf(path)));
         return this.lasts(
           Math.abs(left) < near &&
-            (lengthOf(path) > 0 || this.beside.crossTrackM < near) &&
+            (lengthOf(path) > 0 || this.offset.crossTrackM < near) &&
             Math.hypot(s.vx, s.vy, s.vz) < STILL_MPS,
           s.t,
           until.standS,
         );
       }
       case 'nose': {
-        const wanted = noseWanted(this.stage.nose, s, this.beside, { x: 0, y: 0 }, 0);
+        const wanted = noseWanted(this.stage.nose, s, this.offset, { x: 0, y: 0 }, 0);
         return this.lasts(wanted === null || Math.abs(turned(headingOf(s), wanted)) < NOSE_DEG, s.t, 0.4);
       }
       case 'surprise':
@@ -251,7 +251,7 @@ export class Referee {
         return this.lasts(
           Math.hypot(s.vx, s.vy, s.vz) < STILL_MPS &&
             (inPart > 1 || this.stage.begins !== undefined) &&
-            (path.is !== 'segment' || this.beside.alongTrackM > 2),
+            (path.is !== 'segment' || this.offset.alongTrackM > 2),
           s.t,
           until.standS,
         );

@@ -90,12 +90,12 @@ describe('a minute over the mark', () => {
   test('within a metre with position hold it is met', () => {
     const { met, over, values } = score(hover(62, (t) => ({ dx: 0.9 * Math.sin(t) })));
     expect([met, over]).toEqual([true, 'finished']);
-    expect(values.find((each) => each.of === 'off')?.value).toBeCloseTo(0.9, 2);
+    expect(values.find((each) => each.of === 'cross-track')?.value).toBeCloseTo(0.9, 2);
   });
 
   test('a metre and a half off misses it with position hold, and meets it without', () => {
     const held = score(hover(62, (t) => ({ dx: t > 30 && t < 31 ? 1.5 : 0 })));
-    expect(held).toMatchObject({ met: false, wrong: { of: 'off' } });
+    expect(held).toMatchObject({ met: false, wrong: { of: 'cross-track' } });
     expect(held.wrong!.atS).toBeCloseTo(30.02, 2);
     expect(score(hover(62, (t) => ({ mode: 2, dx: t > 30 && t < 31 ? 1.5 : 0 }))).met).toBe(true);
   });
@@ -111,7 +111,7 @@ describe('a minute over the mark', () => {
       over: 'crashed',
       wrong: { of: 'crash' },
     });
-    expect(fallen(course, 3)).toMatchObject({ met: false, over: 'crashed', wrong: { of: 'off' } });
+    expect(fallen(course, 3)).toMatchObject({ met: false, over: 'crashed', wrong: { of: 'cross-track' } });
   });
 
   test('what is cut short is no rep', () =>

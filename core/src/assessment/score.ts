@@ -3,15 +3,14 @@ import type { Solid } from '../simulator/world';
 import { type Sample, sampleAt, type FlightLog, type LogEvent } from '../flight-log/flight-log';
 import type { Exercise, ExerciseStandard } from './exercise';
 import { type Segment, holdsHeight, holdsPlace, type Measured } from './segment';
-import type { MeasureId } from './measure-facts';
-import { COMPARING, MEASURING } from './measures';
+import { type FlightMeasureId, MEASURES, type MeasureId } from './measures/measures';
 import type { PathOffset } from '../geometry/path';
 import { type Over, Referee } from './referee';
 import { spectralArcLength } from './spectral-arc-length';
 
 /** One condition of the standard, as it was flown. SI units; degrees for angles. */
 export interface ScoredValue {
-  readonly of: MeasureId;
+  readonly of: FlightMeasureId;
   readonly value: number;
   readonly limit: number;
   readonly isLeast: boolean;
@@ -25,9 +24,11 @@ export interface Score {
   readonly over: Over | 'crashed' | 'stopped';
   readonly values: readonly ScoredValue[];
   /** What went wrong first, and when; null when met. */
-  readonly wrong: { readonly of: MeasureId | 'crash' | 'not-finished'; readonly atS: number } | null;
+  readonly wrong: { readonly of: FlightMeasureId | 'crash' | 'not-finished'; readonly atS: number } | null;
   /** Part of the drill that was being flown then. */
   readonly wrongIn: number | null;
+  /** The value that is written down beside met or missed, SI; null where the drill has none or the flight does not show it. */
+  readonly recorded: number | null;
   /** Spectral arc length of the movements, mean; null where there was none. */
   readonly smoothness: number | null;
   readonly fromS: number;
@@ -53,7 +54,7 @@ export function partsOf(
   const first = sampleAt(track, from);
   const referee = new Referee(course, craft, first, null);
   const cuts: Segment[] = [];
-  let [samples, places, nextEvent]: [Sample[], PathOffset[], number] = [
+  let [samples, offsets, nextEvent]: [Sample[], PathOffset[], number] = [
     [],
     [],
     track.events.findIndex((each) => each.t >= first.t),
@@ -67,7 +68,7 @@ export function partsOf(
       stage,
       index: cuts.length,
       samples,
-      beside: places,
+      offsets,
       from: settled < 0 ? samples.length : settled,
       events: track.events,
       craft,
@@ -75,7 +76,7 @@ export function partsOf(
       solids,
       startS: first.t,
     });
-    [samples, places] = [[], []];
+    [samples, offsets] = [[], []];
   };
   let i = from;
   let crashed = false;
@@ -87,38 +88,54 @@ export function partsOf(
     crashed = happened.includes('crash');
     if (referee.follow(s, happened)) close();
     samples.push(s);
-    places.push(referee.beside);
+    offsets.push(referee.offset);
   }
   if (samples.length > 0) close();
   return { cuts, over: crashed ? 'crashed' : (referee.over ?? 'stopped'), next: i };
 }
 
-const limitOf = (standard: ExerciseStandard, held: boolean): number =>
-  (standard.least ?? (held ? standard.mostWithHold : undefined) ?? standard.most)!;
+/** The parts of a flight that a condition looks at. */
+const chosenFrom = (cuts: readonly Segment[], parts: readonly number[] | undefined): readonly Segment[] =>
+  parts ? cuts.filter((cut) => parts.includes(cut.index)) : cuts;
+
+/** A measure in each of the parts, or one value where it compares them. */
+function measured(of: MeasureId, cuts: readonly Segment[]): readonly Measured[] {
+  const how = MEASURES[of];
+  const found =
+    how.is === 'by-hand' ? [] : how.is === 'comparison' ? [how.of(cuts)] : cuts.map((cut) => how.of(cut));
+  return found.filter((each): each is Measured => each !== null && Number.isFinite(each.value));
+}
+
+const worstOf = (values: readonly Measured[], isLeast: boolean): Measured =>
+  values.reduce((worst, each) =>
+    (isLeast ? each.value < worst.value : each.value > worst.value) ? each : worst,
+  );
 
 function judge(standard: ExerciseStandard, cuts: readonly Segment[]): ScoredValue[] {
-  const chosen = standard.in ? cuts.filter((cut) => standard.in!.includes(cut.index)) : cuts;
+  const chosen = chosenFrom(cuts, standard.in);
   const first = chosen[0]?.samples[0];
   if (!first || (standard.byHandOnly && holdsHeight(first))) return [];
-  const held = chosen.every((cut) => cut.samples.every(holdsPlace));
-  const found =
-    standard.of in COMPARING
-      ? [COMPARING[standard.of as keyof typeof COMPARING](chosen)]
-      : chosen.map((cut) => MEASURING[standard.of as keyof typeof MEASURING](cut));
-  const values = found.filter((each): each is Measured => each !== null && Number.isFinite(each.value));
+  const values = measured(standard.of, chosen);
   if (values.length === 0) return [];
-  const one = (isLeast: boolean, limit: number): ScoredValue => {
-    const { value, atS } = values.reduce((worst, each) =>
-      (isLeast ? each.value < worst.value : each.value > worst.value) ? each : worst,
-    );
+  const against = (isLeast: boolean, limit: number): ScoredValue => {
+    const { value, atS } = worstOf(values, isLeast);
     return { of: standard.of, value, limit, isLeast, ok: isLeast ? value >= limit : value <= limit, atS };
   };
-  return [
-    ...(standard.least === undefined ? [] : [one(true, standard.least)]),
-    ...(standard.most === undefined
-      ? []
-      : [one(false, limitOf({ ...standard, least: undefined } as ExerciseStandard, held))]),
-  ];
+  const judged: ScoredValue[] = [];
+  if (standard.least !== undefined) judged.push(against(true, standard.least));
+  if (standard.most !== undefined) {
+    const held = chosen.every((cut) => cut.samples.every(holdsPlace));
+    judged.push(against(false, (held ? standard.mostWithHold : undefined) ?? standard.most));
+  }
+  return judged;
+}
+
+/** The value of a rep that its drill's label names, SI. */
+function recordedOf(cuts: readonly Segment[], { recorded, standards }: Exercise): number | null {
+  if (!recorded) return null;
+  const standard = standards.find((each) => each.of === recorded.of);
+  const values = measured(recorded.of, chosenFrom(cuts, recorded.in ?? standard?.in));
+  return values.length === 0 ? null : worstOf(values, standard?.least !== undefined).value;
 }
 
 const MOVEMENT_S = 1;
@@ -145,14 +162,15 @@ function smoothnessOf(cuts: readonly Segment[]): number | null {
 }
 
 /** Judges the parts of one flight against the drill's standard. */
-export function scoreParts({ cuts, over }: Parts, { standards }: Exercise): Score {
+export function scoreParts({ cuts, over }: Parts, exercise: Exercise): Score {
+  const { standards } = exercise;
   const values = standards.flatMap((standard) => judge(standard, cuts));
   const [fromS, toS] = [cuts[0]?.samples[0]?.t ?? 0, cuts.at(-1)?.samples.at(-1)?.t ?? 0];
   const missed = values
     .filter((each) => !each.ok)
     .map(({ of, atS }) => ({ of, atS }) as NonNullable<Score['wrong']>);
-  // Where it fell short of the standard before it crashed or was given up, that came first; what a crash cut
-  // short is not what went wrong.
+  // A limit that was broken before the crash counts as what went wrong; a part that only the crash kept from
+  // being finished does not.
   if (over === 'crashed') missed.unshift({ of: 'crash', atS: toS });
   else if (over !== 'finished') missed.push({ of: 'not-finished', atS: toS });
   const unmeasured = standards.filter(
@@ -168,6 +186,7 @@ export function scoreParts({ cuts, over }: Parts, { standards }: Exercise): Scor
     values,
     wrong,
     wrongIn: wrongIn === null || wrongIn < 0 ? null : wrongIn,
+    recorded: recordedOf(cuts, exercise),
     smoothness: smoothnessOf(cuts),
     fromS,
     toS,

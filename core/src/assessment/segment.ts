@@ -9,10 +9,10 @@ import { clockwiseOf, noseWanted, pilotAt } from './referee';
 export interface Segment {
   readonly stage: Stage;
   readonly index: number;
-  /** All lines, and where each lay beside the path. */
+  /** All samples, and where each lay against the path. */
   readonly samples: readonly Sample[];
-  readonly beside: readonly PathOffset[];
-  /** Place in `samples` from which it is measured. */
+  readonly offsets: readonly PathOffset[];
+  /** Index in `samples` from which it is measured. */
   readonly from: number;
   readonly events: readonly LogEvent[];
   readonly craft: CraftModel;
@@ -34,7 +34,7 @@ export const holdsHeight = (s: Sample): boolean => s.mode >= 2;
 
 /** Error of the nose against what the part asks, degrees; 0 where it does not matter. */
 export function noseError(cut: Segment, i: number): number {
-  const [s, at] = [cut.samples[i]!, cut.beside[i]!];
+  const [s, at] = [cut.samples[i]!, cut.offsets[i]!];
   const wanted = noseWanted(
     cut.stage.nose,
     s,

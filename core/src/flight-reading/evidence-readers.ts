@@ -14,7 +14,7 @@ import {
   turned,
 } from '../flight-log/flight-log';
 import { type Segment, deflection, handsOff, pushOf } from '../assessment/segment';
-import { reversals } from '../assessment/measures';
+import { reversals } from '../assessment/measures/reversals';
 import type { ControlAids } from '../assessment/exercise';
 import { bearing } from '../geometry/path';
 import { pilotAt, speedOver, washTrouble } from '../assessment/referee';
@@ -145,13 +145,13 @@ function correctionEffect(look: Look): string | null {
   const { cut, window } = look;
   if (!cut) return null;
   if (window.every((s) => deflection(s) < 0.08)) return 'none';
-  if (reversals({ ...cut, samples: window }) > 45 && window.some((s) => deflection(s) > 0.3))
+  if (reversals({ samples: window }) > 45 && window.some((s) => deflection(s) > 0.3))
     return 'oscillated';
   const off = (s: Sample) => {
     const { path } = cut.stage;
     return path.is === 'point'
       ? Math.hypot(s.x - path.at[0], s.y - path.at[1])
-      : (cut.beside[cut.samples.indexOf(s)]?.crossTrackM ?? 0);
+      : (cut.offsets[cut.samples.indexOf(s)]?.crossTrackM ?? 0);
   };
   const inCut = window.filter((s) => s.t >= cut.samples[0]!.t);
   if (inCut.length < 10) return null;
@@ -363,7 +363,7 @@ function folded({ window }: Look): string | null {
 
 function heightTrend(look: Look): string | null {
   const lines = look.within(2);
-  const at = look.cut?.beside.at(-1)?.nearest[2];
+  const at = look.cut?.offsets.at(-1)?.nearest[2];
   const change = (lines.at(-1)?.z ?? 0) - (lines[0]?.z ?? 0);
   const meant =
     look.cut && look.cut.stage.path.is === 'segment'

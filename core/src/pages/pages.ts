@@ -125,6 +125,15 @@ export interface TodayList {
 /** Checks on watch that fall due within so many days stand on Today: a phone may be without signal until then. */
 export const CHECKS_DAYS_AHEAD = 7;
 
+/** What was measured of a rep, in the SI unit of its drill's value. */
+export interface RepValue {
+  readonly id: string;
+  /** Instant, ISO 8601. */
+  readonly flownAt: string;
+  readonly met: boolean;
+  readonly value: number;
+}
+
 export interface PilotPage {
   /** What a plan weighs beside the cause, for a weakness opened without signal; absent in a copy kept by an older version. */
   readonly known?: KnownOfPilot;
@@ -138,6 +147,8 @@ export interface PilotPage {
     readonly reps: number;
     readonly met: number;
     readonly lastDay: string;
+    /** The newest first; absent in a copy kept by an older version. */
+    readonly values?: readonly RepValue[];
   }[];
   readonly flown: {
     readonly flights: number;

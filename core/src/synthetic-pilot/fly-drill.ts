@@ -82,7 +82,7 @@ export function flyDrill(
         holds: !rep.holdIsLost || rep.flight.timeS - rep.referee.beganS < skill.noticesS,
         relative,
       });
-      if (stage.softening) sticks = withExpo(sticks, stage.softening);
+      if (stage.expo) sticks = withExpo(sticks, stage.expo);
     }
     const turned = relative || (habits.has('switches-relative-turned') && rep.referee.at > 0);
     const now: ModeNow = { mode, setting, pilotHeadingDeg: turned ? 0 : null, hold: true };

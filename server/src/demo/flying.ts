@@ -7,7 +7,7 @@ import { allBefore } from '@skelby/core/drills/prerequisites';
 import { craftModel } from '@skelby/core/simulator/craft-model';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { exerciseOf } from '@skelby/core/assessment/exercises';
-import { missReasonOf, recordedMeasure } from '@skelby/core/assessment/recorded';
+import { missReasonOf } from '@skelby/core/assessment/miss-reason';
 import { flyDrill } from '@skelby/core/synthetic-pilot/fly-drill';
 import { HABIT_SHOWS, type Habit } from '@skelby/core/synthetic-pilot/habits';
 import { habitOf } from '@skelby/core/synthetic-pilot/learner';
@@ -24,6 +24,8 @@ export interface FlownReps {
 
 /** Reps flown of each drill, side and habit. */
 export const FLOWN_EACH = 8;
+/** Farther than this nobody lays a tape, m. Ours. */
+const TAPE_M = 30;
 const WINDS_MPS = [1, 3.5] as const;
 const MODEL = craftModel(craftFacts(USUAL_CRAFT));
 
@@ -50,11 +52,8 @@ export function flyDemoRep(drillId: string, side: Side | null, habit: Habit | nu
     400 + 31 * nth,
     mode ? { pilotMode: mode } : {},
   );
-  const measure = recordedMeasure(drillId, score);
-  return [
-    missReasonOf(score),
-    measure === null || !Number.isFinite(measure) ? null : Math.round(measure * 10) / 10,
-  ];
+  const measure = score.recorded;
+  return [missReasonOf(score), measure === null || measure > TAPE_M ? null : Math.round(measure * 10) / 10];
 }
 
 /** Everything that the demo's stories can call for: drills of their causes and what leads to them. */

@@ -204,7 +204,7 @@ export function Fly({
       start: began,
       detail: { ...drawn, workMs: now.workMs, timeS: now.timeS },
     });
-    hands.soften(now.part.softening);
+    hands.soften(now.part.expo);
     live.show(now, began);
     setStanding((last) => standingIn(now, last));
   };

@@ -1,11 +1,11 @@
-import { MEASURE_FACTS } from '@skelby/core/assessment/measure-facts';
+import { MEASURES } from '@skelby/core/assessment/measures/measures';
 import type { Score, ScoredValue } from '@skelby/core/assessment/score';
 import { View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
 import { Note } from '../../shared/ui/Note';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Words } from '../../shared/ui/Words';
-import { MEASURE_WORDS, OTHER_CHANGES } from './measure-copy';
+import { CHANGES, OTHER_CHANGES } from './measure-copy';
 
 const round = (value: number, digits: number): number => Math.round(value * 10 ** digits) / 10 ** digits;
 
@@ -13,7 +13,7 @@ const round = (value: number, digits: number): number => Math.round(value * 10 *
 function useSayMeasure() {
   const { say } = useUnits();
   return ({ of }: Pick<ScoredValue, 'of'>, value: number): string => {
-    const { unit } = MEASURE_FACTS[of];
+    const { unit } = MEASURES[of];
     if (unit === 'm' || unit === 'm/s') return say(round(value, 2), unit);
     if (unit === '%') return `${Math.round(value * 100)} %`;
     if (unit === '°') return `${Math.round(value)}°`;
@@ -26,9 +26,7 @@ function useSayMeasure() {
 /** What to do otherwise, in one sentence; null when it was met. */
 function changeFor({ wrong }: Pick<Score, 'wrong'>): string | null {
   if (!wrong) return null;
-  return wrong.of === 'crash' || wrong.of === 'not-finished'
-    ? OTHER_CHANGES[wrong.of]
-    : MEASURE_WORDS[wrong.of].change;
+  return wrong.of === 'crash' || wrong.of === 'not-finished' ? OTHER_CHANGES[wrong.of] : CHANGES[wrong.of];
 }
 
 /** Where one measure has two limits it is one line. */
@@ -56,9 +54,9 @@ export function ScorePanel({ score }: { readonly score: Score }) {
         {oncePerMeasure(score.values).map((value) => (
           <Row
             key={value.of}
-            title={`${value.ok ? '✓' : '✗'} ${MEASURE_WORDS[value.of].name}: ${say(value, value.value)}`}
+            title={`${value.ok ? '✓' : '✗'} ${MEASURES[value.of].label}: ${say(value, value.value)}`}
             under={
-              MEASURE_FACTS[value.of].unit === 'yes'
+              MEASURES[value.of].unit === 'yes'
                 ? undefined
                 : `${value.isLeast ? 'At least' : 'At most'} ${say(value, value.limit)}`
             }

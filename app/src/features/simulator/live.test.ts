@@ -1,7 +1,7 @@
 import { Live, standingIn } from './live';
 import type { Shown } from './practice.worker';
 
-const PART = { at: 0, of: 2, says: 'Out to the mark.', hands: 'fly', blind: false, softening: 0 } as const;
+const PART = { at: 0, of: 2, says: 'Out to the mark.', hands: 'fly', blind: false, expo: 0 } as const;
 const shown = (timeS: number, x: number, more: Partial<Shown> = {}): Shown => ({
   is: 'shown',
   position: [x, 10, 2],

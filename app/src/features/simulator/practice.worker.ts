@@ -73,7 +73,7 @@ export interface Shown {
     readonly says: string;
     readonly hands: ControlAids;
     readonly blind: boolean;
-    readonly softening: number;
+    readonly expo: number;
   };
   readonly pilot: { readonly x: number; readonly y: number };
   readonly holdLost: boolean;
@@ -120,7 +120,7 @@ function shown(
   workMs: number,
 ): Shown {
   const { body, timeS, charge, wash, landed, ended } = flight;
-  const { says, hands, blind = false, softening = 0 } = referee.stage;
+  const { says, hands, blind = false, expo = 0 } = referee.stage;
   const { x, y } = pilotAt(flown, timeS);
   return {
     is: 'shown',
@@ -133,7 +133,7 @@ function shown(
     landed,
     ended,
     workMs,
-    part: { at: referee.at, of: flown.stages.length, says, hands, blind, softening },
+    part: { at: referee.at, of: flown.stages.length, says, hands, blind, expo },
     pilot: { x, y },
     holdLost: holdIsLost,
     linkLost: linkIsLost,

@@ -5,7 +5,7 @@ import type { Purpose } from '@skelby/core/clearance/facts';
 import type { Drill } from '@skelby/core/drills/drill';
 import { versionInForce } from '@skelby/core/drills/school-book';
 import { windBandOf } from '@skelby/core/vocabulary/wind-band';
-import { missReasonOf, recordedMeasure } from '@skelby/core/assessment/recorded';
+import { missReasonOf } from '@skelby/core/assessment/miss-reason';
 import { useCallback, useRef, useState, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { v7 as uuid } from 'uuid';
@@ -72,7 +72,7 @@ export function useRecorded({ weaknessId, token, drill, settings, purpose }: Bel
         mode: flown.mode,
         pilotRelative: flown.relative,
         pack: 1,
-        measure: recordedMeasure(drill.id, score),
+        measure: score.recorded,
         drillVersion: versionInForce(drill.id),
         day: todayHere(),
         flownAt,

@@ -5,7 +5,7 @@ import { modesFor, whyNotCounted } from '@skelby/core/clearance/counts-for-test'
 import type { MissReason } from '@skelby/core/clearance/facts';
 import { drillOf } from '@skelby/core/drills/drills';
 import { versionInForce } from '@skelby/core/drills/school-book';
-import { MEASURES } from '@skelby/core/drills/measures';
+import { RECORDED_VALUES } from '@skelby/core/assessment/recorded-value';
 import { windBandOf } from '@skelby/core/vocabulary/wind-band';
 import type { Block } from '@skelby/core/plan/layout/block';
 import { reserveOf } from '@skelby/core/restrictions/restrictions';
@@ -30,11 +30,12 @@ import { Note } from '../../shared/ui/Note';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { SimulatorLink } from '../../shared/ui/SimulatorLink';
-import { Stepper } from '../../shared/forms/Stepper';
+import { ValueEntry } from '../../shared/forms/ValueEntry';
 import { Words } from '../../shared/ui/Words';
 import { useWeakness } from '../../offline/overlay/weakness-queries';
 import { todayHere } from '../../shared/copy/dates';
 import { PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
+import { valuesLine, valuesOf, valueWords } from '../../shared/copy/value-copy';
 import { useSaveSession } from '../../offline/overlay/session-queries';
 import { SessionClash } from './SessionClash';
 import { GoNoGo, USUAL_RESERVE_PERCENT } from './GoNoGo';
@@ -83,11 +84,10 @@ function BlockScreen({
   workOn,
 }: BlockProps) {
   const router = useRouter();
-  const { sentence, unit, from, to } = useUnits();
+  const { sentence, units } = useUnits();
   const awake = useWakeLock();
   const { content } = session;
   const drill = drillOf(block.drillId);
-  const measure = MEASURES[drill.id];
   const pilot = roster.pilots.find((each) => each.id === block.pilotId);
   const mode = modesFor(drill.assistance, page.pilot.mode)[0]!;
   const flown = page.reps.filter(
@@ -99,7 +99,9 @@ function BlockScreen({
       !rep.takenBack,
   );
   const met = flown.filter((rep) => rep.met).length;
-  const last = [...flown].sort((a, b) => b.flownAt.localeCompare(a.flownAt))[0];
+  const newestFirst = [...flown].sort((a, b) => b.flownAt.localeCompare(a.flownAt));
+  const last = newestFirst[0];
+  const valuesSaid = valuesLine(drill.id, valuesOf(newestFirst), units);
   const enough = flown.length >= block.reps;
   const notCounted =
     block.purpose === 'practice'
@@ -176,7 +178,7 @@ function BlockScreen({
                 <Button
                   style={NARROW}
                   label="Undo"
-                  says={`Undo last: ${last.met ? 'met' : 'missed'}`}
+                  says={`Undo last: ${[last.met ? 'met' : 'missed', valueWords(last.drillId, last.measure, units)].filter(Boolean).join(', ')}`}
                   onPress={undo}
                 />
               ) : null}
@@ -218,6 +220,7 @@ function BlockScreen({
         ) : null}
       </View>
       <Words as="figure" role="status">{`${flown.length} of ${block.reps} · ${met} met`}</Words>
+      {valuesSaid ? <Words as="soft">{valuesSaid}</Words> : null}
       {enough ? <Words as="soft">That is the block: rest the hands, then on.</Words> : null}
       {notCounted ? (
         <Note icon="alert-triangle">
@@ -234,22 +237,12 @@ function BlockScreen({
         />
         <RepTimer
           onTime={(seconds) => {
-            if (measure?.unit === 's') change({ measure: seconds });
+            if (RECORDED_VALUES[drill.id]?.unit === 's') change({ measure: seconds });
           }}
         />
         <Metronome />
       </View>
-      {measure ? (
-        <Stepper
-          label={`${measure.label}, this rep`}
-          unit={unit(measure.unit)}
-          value={state.measure === null ? null : from(state.measure, measure.unit)}
-          step={measure.step}
-          least={0}
-          most={from(500, measure.unit)}
-          onChange={(value) => change({ measure: value === null ? null : to(value, measure.unit) })}
-        />
-      ) : null}
+      <ValueEntry drillId={drill.id} value={state.measure} onChange={(value) => change({ measure: value })} />
       {awake ? null : <Words as="soft">This phone may go dark: keep its screen on in its settings.</Words>}
       <LinkButton
         kind="quiet"

@@ -59,7 +59,7 @@ export function quarter(nose: number, y: number, seconds: number, withinM: numbe
       leg('Back, stop', [0, y + 1.5, 3], at, stop),
     ],
     standards: [
-      { of: 'off', most: withinM },
+      { of: 'cross-track', most: withinM },
       { of: 'wrong-moves', most: 0 },
     ],
   };
@@ -79,12 +79,12 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Record<string, CourseOf>> = {
     stages: [stay('Hold the mark with small thumbs', MARK, 30, { nose: 0 })],
     standards: [
       { of: 'small-share', least: 0.9 },
-      { of: 'off', most: 2 },
+      { of: 'cross-track', most: 2 },
     ],
   }),
   'soft-centre-stick': () => ({
-    stages: [0, 0.3, 0.6].map((softening) =>
-      stay(`Sticks softened by ${softening * 100} %`, MARK, OWN_HOLD, { nose: 0, softening, settleS: 2 }),
+    stages: [0, 0.3, 0.6].map((expo) =>
+      stay(`Sticks softened by ${expo * 100} %`, MARK, OWN_HOLD, { nose: 0, expo, settleS: 2 }),
     ),
     standards: [{ of: 'calmer', most: 0.67 }],
   }),
@@ -96,13 +96,13 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Record<string, CourseOf>> = {
     ],
     standards: [
       { of: 'low-time', most: 1 },
-      { of: 'off', most: 1 },
+      { of: 'cross-track', most: 1 },
     ],
   }),
   'tail-in-hover': () => ({
     stages: [stay('Hold over the mark', MARK, 60, { nose: 0 })],
     standards: [
-      { of: 'off', most: 2, mostWithHold: 1 },
+      { of: 'cross-track', most: 2, mostWithHold: 1 },
       { of: 'height', most: 0.5 },
     ],
   }),
@@ -115,7 +115,7 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Record<string, CourseOf>> = {
         leg('And back, stand 2 s', far, near, stop),
       ],
       standards: [
-        { of: 'off', most: 1 },
+        { of: 'cross-track', most: 1 },
         { of: 'overshoot', most: 1.5 },
         { of: 'miss', most: 1.5 },
       ],
@@ -135,7 +135,7 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Record<string, CourseOf>> = {
         leg('10 m left', right, middle, stop),
       ],
       standards: [
-        { of: 'off', most: 1 },
+        { of: 'cross-track', most: 1 },
         { of: 'heading', most: 15 },
       ],
     };
@@ -152,7 +152,7 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Record<string, CourseOf>> = {
   }),
   'into-wind-hover': (side) => ({
     stages: [stay('Lean on the wind', [0, 8, 3], 45, { nose: INTO_WIND[side ?? 'nose-in']! })],
-    standards: [{ of: 'off', most: 1.5 }],
+    standards: [{ of: 'cross-track', most: 1.5 }],
   }),
   'side-on-hover': (side) => quarter(NOSE_ON[side ?? 'nose-left']!, 10, 15, 1.5),
   'nose-in-hover': () => quarter(180, 12, 15, 2),
@@ -167,7 +167,7 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Record<string, CourseOf>> = {
         }),
       ],
       standards: [
-        { of: 'off', most: 1.5 },
+        { of: 'cross-track', most: 1.5 },
         { of: 'heading', most: 30 },
       ],
     };

@@ -158,7 +158,7 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Record<string, CourseOf>> = {
       }),
     ],
     standards: [
-      { of: 'off', most: 2 },
+      { of: 'cross-track', most: 2 },
       { of: 'nose-to-path', most: 20 },
       { of: 'height', most: 1 },
     ],
@@ -174,7 +174,7 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Record<string, CourseOf>> = {
       round('Round one', [10, 20, 5], 10, -90, 360, { settleS: 1 }),
       round('Cross, round the other', [-10, 20, 5], 10, 90, -360),
     ]),
-    standards: [{ of: 'off', most: 2 }],
+    standards: [{ of: 'cross-track', most: 2 }],
   }),
   'orbit-the-post': (side) => ({
     stages: [
@@ -185,7 +185,7 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Record<string, CourseOf>> = {
       }),
     ],
     standards: [
-      { of: 'off', most: 2 },
+      { of: 'cross-track', most: 2 },
       { of: 'heading', most: 15 },
     ],
   }),

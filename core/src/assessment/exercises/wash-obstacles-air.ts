@@ -96,7 +96,7 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Record<string, CourseOf>> = {
       stages: [out, bend, back],
       standards: [
         { of: 'wash-index', most: 0.3 },
-        { of: 'off', most: 3 },
+        { of: 'cross-track', most: 3 },
       ],
     };
   },
@@ -222,7 +222,7 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Record<string, CourseOf>> = {
   }),
   'hold-off-hover': () => ({
     stages: [stay('Hold it by hand', [0, 12, 5], 30, { nose: 0 })],
-    standards: [{ of: 'off', most: 3 }],
+    standards: [{ of: 'cross-track', most: 3 }],
     mode: 'height-hold',
   }),
   'hold-off-line': () => {
@@ -266,10 +266,10 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Record<string, CourseOf>> = {
   }),
   'crab-leg': () => ({
     stages: [leg('Nose on the mark, lean into the wind', [0, 6, 3], [0, 36, 3], { nose: 0, speedMps: 3 })],
-    standards: [{ of: 'off', most: 2 }],
+    standards: [{ of: 'cross-track', most: 2 }],
   }),
   'airflow-step': () => ({
     stages: [leg('Through the stream of air', [-8, 12, 3], [8, 12, 3], { nose: 0, speedMps: 1.5 })],
-    standards: [{ of: 'off', most: 1 }],
+    standards: [{ of: 'cross-track', most: 1 }],
   }),
 };

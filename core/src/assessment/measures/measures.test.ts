@@ -1,11 +1,13 @@
-import { craftModel } from '../simulator/craft-model';
-import { gate, type Solid } from '../simulator/world';
-import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
-import type { Sample } from '../flight-log/flight-log';
-import { type Exercise, free, leg, round, type Stage, stay } from './exercise';
-import type { Segment } from './segment';
-import { COMPARING, MEASURING, reversals } from './measures';
-import { offsetFromPath } from '../geometry/path';
+import { craftModel } from '../../simulator/craft-model';
+import { gate, type Solid } from '../../simulator/world';
+import { craftFacts, USUAL_CRAFT } from '../../vocabulary/craft-facts';
+import type { Sample } from '../../flight-log/flight-log';
+import { type Exercise, free, leg, round, type Stage, stay } from '../exercise';
+import type { Segment } from '../segment';
+import type { Comparing, Measuring } from './measure';
+import { MEASURES, type MeasureId } from './measures';
+import { reversals } from './reversals';
+import { offsetFromPath } from '../../geometry/path';
 
 /** Flights made up so that each value can be said without a computer. */
 
@@ -57,7 +59,7 @@ function cut(
     stage,
     index: 0,
     samples,
-    beside: samples.map((s) => offsetFromPath(stage.path, s.x, s.y, s.z)),
+    offsets: samples.map((s) => offsetFromPath(stage.path, s.x, s.y, s.z)),
     from: 0,
     events: [],
     craft: CRAFT,
@@ -66,7 +68,17 @@ function cut(
     startS: 0,
   };
 }
-const value = (of: keyof typeof MEASURING, from: Segment): number => MEASURING[of](from)!.value;
+const inPart = (of: MeasureId): Measuring => {
+  const how = MEASURES[of];
+  if (how.is !== 'measure') throw new RangeError(`${of} is not measured in one part.`);
+  return how.of;
+};
+const inAll = (of: MeasureId): Comparing => {
+  const how = MEASURES[of];
+  if (how.is !== 'comparison') throw new RangeError(`${of} compares no parts.`);
+  return how.of;
+};
+const value = (of: MeasureId, from: Segment): number => inPart(of)(from)!.value;
 
 const LINE = leg('Out', [0, 10, 3], [0, 30, 3]);
 /** Along the line at 2 m/s, and what else. */
@@ -75,7 +87,10 @@ const along = (more: (t: number) => At = () => ({}), seconds = 10) =>
 
 describe('places', () => {
   test('off the line, and when it was farthest', () => {
-    expect(MEASURING.off(along((t) => ({ x: t === 4 ? -1.5 : 0.5 })))).toEqual({ value: 1.5, atS: 4 });
+    expect(inPart('cross-track')(along((t) => ({ x: t === 4 ? -1.5 : 0.5 })))).toEqual({
+      value: 1.5,
+      atS: 4,
+    });
   });
   test('height, whichever way', () =>
     expect(
@@ -90,6 +105,10 @@ describe('places', () => {
     expect(value('miss', along(undefined, 9))).toBeCloseTo(2);
     expect(value('overshoot', along(undefined, 9))).toBe(0);
   });
+  test('a stop missed its mark by as much as it was past it or short of it', () => {
+    expect(value('stop-miss', along(undefined, 11))).toBeCloseTo(2);
+    expect(value('stop-miss', along(undefined, 9))).toBeCloseTo(2);
+  });
   test('nearest to the mark while passing it', () =>
     expect(
       value(
@@ -103,7 +122,7 @@ describe('places', () => {
     expect(value('stopped-in', slides)).toBe(3);
   });
   test('ground covered over all parts', () =>
-    expect(COMPARING.footprint([along(), cut(LINE, 1, () => ({ x: -9 }))])!.value).toBeCloseTo(20));
+    expect(inAll('footprint')([along(), cut(LINE, 1, () => ({ x: -9 }))])!.value).toBeCloseTo(20));
 });
 
 describe('the nose', () => {
@@ -121,7 +140,7 @@ describe('the nose', () => {
         along(() => ({ noseDeg: 40 })),
       ),
     ).toBeCloseTo(40, 3);
-    expect(MEASURING['nose-to-path'](cut(LINE, 2, () => ({ noseDeg: 40, vy: 0.3 })))).toBeNull();
+    expect(inPart('nose-to-path')(cut(LINE, 2, () => ({ noseDeg: 40, vy: 0.3 })))).toBeNull();
   });
   test('set off where it does not look', () => {
     expect(
@@ -136,6 +155,15 @@ describe('the nose', () => {
         along(() => ({ noseDeg: 30 })),
       ),
     ).toBe(0);
+  });
+  test('how long tail-on at a time while walking behind it', () => {
+    const behind = stay('Behind it', [0, 10, 3], 20, { nose: 'outward' });
+    expect(
+      value(
+        'tail-on-time',
+        cut(behind, 20, (t) => ({ noseDeg: t > 12 && t < 13 ? 50 : 10 })),
+      ),
+    ).toBeCloseTo(12, 1);
   });
   test('how long toward the pilot while moving', () =>
     expect(
@@ -156,7 +184,7 @@ describe('hands', () => {
   const HOLD = stay('Hold', [0, 10, 3], 20);
   test('a first push away from where it should go is wrong, toward it is not', () => {
     const pushed = (pitch: number) => cut(LINE, 2, (t) => ({ pitch: t > 0.5 ? pitch : 0 }));
-    expect(MEASURING['wrong-moves'](pushed(-0.3))).toEqual({ value: 1, atS: 0.52 });
+    expect(inPart('wrong-moves')(pushed(-0.3))).toEqual({ value: 1, atS: 0.52 });
     expect(value('wrong-moves', pushed(0.3))).toBe(0);
     // Nose in, the same push of the thumb goes the other way.
     expect(
@@ -203,6 +231,13 @@ describe('hands', () => {
       ),
     ).toBe(0.25);
   });
+  test('how long sticks stayed small at a time', () =>
+    expect(
+      value(
+        'small-for',
+        cut(HOLD, 10, (t) => ({ yaw: t > 3 && t < 3.1 ? 0.5 : 0.1 })),
+      ),
+    ).toBeCloseTo(6.9, 1));
   test('hands off after the call, and on again', () => {
     const called = free('Let go', [0, 10, 3], { is: 'still', standS: 0.5 }, { hands: 'off' });
     const held = (t: number) => (t < 0.6 || (t > 2 && t < 2.3) ? 0.5 : 0);
@@ -212,7 +247,7 @@ describe('hands', () => {
         cut(called, 3, (t) => ({ pitch: held(t) })),
       ),
     ).toBeCloseTo(0.6);
-    expect(MEASURING['touched-again'](cut(called, 3, (t) => ({ pitch: held(t) })))).toEqual({
+    expect(inPart('touched-again')(cut(called, 3, (t) => ({ pitch: held(t) })))).toEqual({
       value: 1,
       atS: 2.02,
     });
@@ -240,12 +275,12 @@ describe('hands', () => {
     ).toBeCloseTo(2);
   });
   test('softer sticks compared with plain ones; calm hands have nothing to better', () => {
-    const at = (hertz: number, softening: number) =>
-      cut(stay('Hold', [0, 10, 3], 20, { softening }), 20, (t) => ({
+    const at = (hertz: number, expo: number) =>
+      cut(stay('Hold', [0, 10, 3], 20, { expo }), 20, (t) => ({
         pitch: 0.3 * Math.sin(2 * Math.PI * hertz * t),
       }));
-    expect(COMPARING.calmer([at(2, 0), at(1, 0.5)])!.value).toBeCloseTo(0.5, 1);
-    expect(COMPARING.calmer([at(0.05, 0), at(1, 0.5)])!.value).toBe(0);
+    expect(inAll('calmer')([at(2, 0), at(1, 0.5)])!.value).toBeCloseTo(0.5, 1);
+    expect(inAll('calmer')([at(0.05, 0), at(1, 0.5)])!.value).toBe(0);
   });
 });
 
@@ -307,6 +342,14 @@ describe('solids', () => {
       ),
     ).toBeLessThan(0.02);
   });
+  test('off the middle of a gate in metres, sideways or up, the worst of two', () => {
+    const through = (x: number, z: number) =>
+      cut(leg('Through', [0, 10, 3], [0, 40, 3]), 15, (t) => ({ x, z, y: 10 + 2 * t, vy: 2 }), {
+        solids: [...gate(0, 20, 3, 0, 2), ...gate(0.5, 30, 3, 0, 2)],
+      });
+    expect(value('gap-offset', through(0.2, 3))).toBeCloseTo(0.3);
+    expect(value('gap-offset', through(0.2, 3.6))).toBeCloseTo(0.6, 1);
+  });
   test('over a wall by', () => {
     const solids: readonly Solid[] = [
       { solid: 'box', x: 0, y: 20, z: 1, alongM: 0.4, acrossM: 10, highM: 2, turnedDeg: 0 },
@@ -334,7 +377,7 @@ describe('take-off and landing', () => {
         cut(LINE, 5, (t) => ({ z: t < 1 ? 0 : (t - 1) * span })),
       ),
     ).toBeCloseTo(1 - 0.03 / span, 1); // off the ground from 3 cm
-    expect(MEASURING['low-time'](cut(LINE, 1, () => ({ z: 0 })))).toBeNull();
+    expect(inPart('low-time')(cut(LINE, 1, () => ({ z: 0 })))).toBeNull();
   });
   test('how hard and how far off the pad', () => {
     const down = leg('Down', [0, 10, 3], [0, 10, 0]);
@@ -392,6 +435,6 @@ test('pilot-relative mode is switched with the tail to the pilot, or not', () =>
 
 test('two stops compared', () => {
   const stop = (metres: number) => cut(LINE, 2, (t) => ({ y: 10 + (metres * t) / 2 }));
-  expect(COMPARING['stops-alike']([stop(5), stop(6)])!.value).toBeCloseTo(0.2);
-  expect(COMPARING['stops-alike']([stop(5)])).toBeNull();
+  expect(inAll('stops-alike')([stop(5), stop(6)])!.value).toBeCloseTo(0.2);
+  expect(inAll('stops-alike')([stop(5)])).toBeNull();
 });

@@ -1,0 +1,16 @@
+import { least } from './over-samples';
+import { measure } from './measure';
+
+/** Least height over a wall while over it. */
+export const clearance = measure({
+  unit: 'm',
+  label: 'Cleared by',
+  missReason: 'height',
+  of: (cut) => {
+    const walls = cut.solids.filter((each) => each.solid === 'box');
+    return least((_, __, s) => {
+      const wall = walls.find((each) => Math.abs(s.y - each.y) < each.alongM / 2 + cut.craft.spanM / 2);
+      return wall ? s.z - (wall.z + wall.highM / 2) : null;
+    })(cut);
+  },
+});

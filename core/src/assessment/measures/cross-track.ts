@@ -1,0 +1,10 @@
+import { greatest } from './over-samples';
+import { measure } from './measure';
+
+/** Off the mark or the line, over the ground. */
+export const crossTrack = measure({
+  unit: 'm',
+  label: 'Off the mark or line',
+  missReason: 'off-the-mark',
+  of: greatest((cut, i) => cut.offsets[i]!.crossTrackM),
+});

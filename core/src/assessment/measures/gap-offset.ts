@@ -1,0 +1,11 @@
+import { worst } from './over-samples';
+import { gateCrossings } from './gate-crossings';
+import { measure } from './measure';
+
+/** Off the middle of a gate, sideways or up; the worst of all gates. */
+export const gapOffset = measure({
+  unit: 'm',
+  label: 'Off the middle',
+  missReason: 'off-the-mark',
+  of: (cut) => worst(gateCrossings(cut).map(({ offX, offZ, atS }) => ({ value: Math.max(offX, offZ), atS }))),
+});

@@ -1,0 +1,11 @@
+import { greatest } from './over-samples';
+import { leanOf } from '../../flight-log/flight-log';
+import { measure } from './measure';
+
+/** Steepest lean from level. */
+export const lean = measure({
+  unit: '°',
+  label: 'Steepest lean',
+  missReason: 'too-fast',
+  of: greatest((_, __, s) => leanOf(s)),
+});

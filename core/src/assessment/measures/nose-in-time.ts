@@ -1,0 +1,19 @@
+import { longest, MOVING_MPS } from './over-samples';
+import { pilotAt, speedOver } from '../referee';
+import { bearing } from '../../geometry/path';
+import { headingOf, turned } from '../../flight-log/flight-log';
+import { measure } from './measure';
+
+const NOSE_IN_DEG = 40;
+
+/** Longest time that it moves with the nose toward the pilot. */
+export const noseInTime = measure({
+  unit: 's',
+  label: 'Time nose-in',
+  missReason: 'nose',
+  of: longest((cut, _, s) => {
+    const pilot = pilotAt(cut.course, s.t - cut.startS);
+    const toPilot = bearing(pilot.x - s.x, pilot.y - s.y);
+    return speedOver(s) > MOVING_MPS && Math.abs(turned(headingOf(s), toPilot)) < NOSE_IN_DEG;
+  }),
+});

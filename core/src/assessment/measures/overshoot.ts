@@ -1,0 +1,11 @@
+import { greatest } from './over-samples';
+import { lengthOf } from '../../geometry/path';
+import { measure } from './measure';
+
+/** Past the end of the way. */
+export const overshoot = measure({
+  unit: 'm',
+  label: 'Overshoot',
+  missReason: 'too-late',
+  of: greatest((cut, i) => Math.max(0, cut.offsets[i]!.alongTrackM - lengthOf(cut.stage.path))),
+});

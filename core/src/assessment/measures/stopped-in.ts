@@ -1,0 +1,10 @@
+import { atEnd } from './over-samples';
+import { measure } from './measure';
+
+/** From where the part began to where it stands. */
+export const stoppedIn = measure({
+  unit: 'm',
+  label: 'Stopped in',
+  missReason: 'too-late',
+  of: atEnd((cut, s) => Math.hypot(s.x - cut.samples[0]!.x, s.y - cut.samples[0]!.y)),
+});

@@ -1,0 +1,15 @@
+import { stoppedIn } from './stopped-in';
+import { comparison } from './measure';
+
+/** How far the second stop was from the first, as a share. */
+export const stopsAlike = comparison({
+  unit: '%',
+  label: 'Second stop against the card',
+  missReason: 'too-late',
+  of: (cuts) => {
+    const [first, second] = cuts.map((cut) => stoppedIn.of(cut));
+    return first && second
+      ? { value: Math.abs(second.value - first.value) / Math.max(0.5, first.value), atS: second.atS }
+      : null;
+  },
+});

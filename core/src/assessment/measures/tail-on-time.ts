@@ -1,0 +1,14 @@
+import { longest } from './over-samples';
+import { noseError } from '../segment';
+import { measure } from './measure';
+
+/** As the standard of walking behind it has it. Common practice. */
+const TAIL_ON_DEG = 30;
+
+/** Longest time with the nose as asked for within 30°, without a break. */
+export const tailOnTime = measure({
+  unit: 's',
+  label: 'Tail-on for',
+  missReason: 'nose',
+  of: longest((cut, i) => noseError(cut, i) <= TAIL_ON_DEG),
+});

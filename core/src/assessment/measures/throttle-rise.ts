@@ -1,0 +1,16 @@
+import { type Sample } from '../../flight-log/flight-log';
+import { measure } from './measure';
+
+const meanThrottle = (samples: readonly Sample[]): number =>
+  samples.reduce((sum, s) => sum + s.throttle, 0) / Math.max(1, samples.length);
+
+/** Mean throttle of the first half over that at its beginning. */
+export const throttleRise = measure({
+  unit: '%',
+  label: 'Throttle added in the turn',
+  missReason: 'height',
+  of: (cut) => {
+    const half = cut.samples.slice(0, Math.ceil(cut.samples.length / 2));
+    return { value: meanThrottle(half) - (cut.samples[0]?.throttle ?? 0), atS: half.at(-1)?.t ?? 0 };
+  },
+});

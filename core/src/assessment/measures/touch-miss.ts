@@ -1,0 +1,13 @@
+import { atEnd } from './over-samples';
+import { measure } from './measure';
+
+/** Off the end of the way when it is over. */
+export const touchMiss = measure({
+  unit: 'm',
+  label: 'Touched down off the pad',
+  missReason: 'off-the-mark',
+  of: atEnd((cut, s) => {
+    const { path } = cut.stage;
+    return path.is === 'segment' ? Math.hypot(s.x - path.to[0], s.y - path.to[1]) : 0;
+  }),
+});

@@ -1,0 +1,18 @@
+import { sinceStart, MOVE } from './over-samples';
+import { deflection, handsOff } from '../segment';
+import { measure } from './measure';
+
+/** Took the sticks again before the part was over. */
+export const touchedAgain = measure({
+  unit: 'count',
+  label: 'Took the sticks again',
+  missReason: 'wrong-first-move',
+  of: (cut) => {
+    const off = cut.samples.findIndex(handsOff);
+    const again =
+      off < 0
+        ? null
+        : (cut.samples.slice(off).find((s) => deflection(s) > MOVE || Math.abs(s.yaw) > MOVE) ?? null);
+    return { value: again ? 1 : 0, atS: again?.t ?? sinceStart(cut) };
+  },
+});
