@@ -40,12 +40,19 @@ export class Trainer {
     ];
     await taps[0]!.click();
     await expect(this.page.getByRole('heading', { name: 'Who was flying?' })).toBeVisible();
-    const find = this.page.getByLabel('Find by name');
-    // In a large school the list is cut short, and offers to be searched once it is there.
-    await expect(find.or(this.page.getByRole('button', { name: pilot })).first()).toBeVisible();
-    if (await find.isVisible()) await find.fill(pilot);
+    await this.findPilot(pilot);
     for (const tap of taps.slice(1)) await tap.click();
     return taps.length;
+  }
+
+  /** In a large school the list is cut short, and offers to be searched once it is there. */
+  async findPilot(pilot: string): Promise<void> {
+    const find = this.page.getByLabel('Find by name');
+    const shown = this.page
+      .getByRole('button', { name: pilot })
+      .or(this.page.getByRole('link', { name: pilot }));
+    await expect(find.or(shown).first()).toBeVisible();
+    if (await find.isVisible()) await find.fill(pilot);
   }
 
   async confirm(cause: string): Promise<void> {

@@ -101,6 +101,36 @@ test('a miss that waits for its reason outlives a refresh; the reason is kept', 
   await expect(page.getByRole('button', { name: /^Undo today's no\. \d+ \(Missed/ })).toBeVisible();
 });
 
+test("what was measured of a rep stands beside it: in the counter, in the history and on the pilot's page", async ({
+  trainer,
+  page,
+}) => {
+  const pilot = await trainer.addPilot('Solveig Tarn');
+  await trainer.today();
+  await trainer.log(pilot, 'Near-miss', 'Obstacles', 'Could not stop in time');
+  await trainer.confirm('Could not stop in time');
+  await page.getByRole('link', { name: /Brake to the mark/ }).click();
+  await page.getByLabel('Miss distance, this rep', { exact: true }).fill('2.5');
+  await page.getByRole('button', { name: 'Missed', exact: true }).click();
+  await page.getByRole('button', { name: 'Off the mark', exact: true }).click();
+  await page.getByLabel('Miss distance, this rep', { exact: true }).fill('1,5');
+  // A refresh between measuring and counting loses nothing.
+  await page.reload();
+  await page.getByRole('button', { name: 'Met', exact: true }).click();
+  const values = /Miss distance, newest first: 1.5\sm met, 2.5\sm missed/;
+  await expect(page.getByText(values)).toBeVisible();
+  await expect(page.getByLabel('Miss distance, this rep', { exact: true })).toHaveValue('');
+  await expect(page.getByRole('button', { name: /^Undo today's no\. 2 \(Met: .*1.5\sm\)/ })).toBeVisible();
+  await trainer.sent();
+  await page.getByRole('button', { name: 'Back' }).click();
+  await expect(page.getByLabel(/^History of/).getByText(values)).toBeVisible();
+  await expect(page.getByRole('img', { name: values })).toBeVisible();
+  await page.goto('/pilots');
+  await trainer.findPilot(pilot);
+  await page.getByRole('link', { name: new RegExp(pilot) }).click();
+  await expect(page.getByText(values)).toBeVisible();
+});
+
 test('a side that is strong does not carry the other: the counter offers the weak one', async ({
   trainer,
   page,

@@ -57,6 +57,8 @@ provideArithmetic({ applyToWeakness });
  * once they were sent.
  */
 
+/** A phone shows so many values of a drill; the server sends more, since some may be taken back. */
+const VALUES_SHOWN = 5;
 const RUNS = Number(process.env['PHONE_RUNS'] ?? 12);
 /** A new one every day, printed, so that a failure can be tried again with PHONE_SEED. */
 const SEED = Number(process.env['PHONE_SEED'] ?? Math.floor(Date.now() / 86_400_000));
@@ -150,6 +152,7 @@ function act(ground: Ground, what: number, which: number, coin: boolean): readon
           mode: 'position-hold',
           pilotRelative: false,
           pack: 1,
+          measure: i % 3 === 2 ? null : i + 0.5,
           drillVersion: 0,
           day: flownAt.slice(0, 10),
           flownAt,
@@ -340,7 +343,13 @@ const seen = {
       ])
       .sort(),
     reps: page.reps
-      .map(({ drillId, purpose, reps, met }) => [drillId, purpose, Number(reps), Number(met)])
+      .map(({ drillId, purpose, reps, met, values = [] }) => [
+        drillId,
+        purpose,
+        Number(reps),
+        Number(met),
+        values.slice(0, VALUES_SHOWN).map(({ id, met: isMet, value }) => [id, isMet, value]),
+      ])
       .sort(),
     flown: [Number(page.flown.flights), Number(page.flown.packs), Number(page.flown.minutes)],
     flights: page.flights.map(({ id, packs }) => [id, packs]),

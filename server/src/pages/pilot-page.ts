@@ -4,6 +4,8 @@ import { notFound } from '../problem/problem';
 import { linksOf } from './pilot-links';
 
 const FLIGHTS_SHOWN = 30;
+/** More than are shown: a phone may take some back. */
+const VALUES_SENT = 20;
 
 /** Everything about one pilot: weaknesses, occurrences, reps by drill, and what was flown. */
 export async function pilotPage(school: SchoolTx, id: string) {
@@ -12,9 +14,11 @@ export async function pilotPage(school: SchoolTx, id: string) {
   if (!pilot) throw notFound('pilot');
   const reps = (await tx.raw(
     `
-    select drill_id, purpose, count(*) as reps, count(*) filter (where met) as met, max(day) as last_day
+    select drill_id, purpose, count(*) as reps, count(*) filter (where met) as met, max(day) as last_day,
+      coalesce(to_json((array_agg(json_build_object('id', id, 'flownAt', flown_at, 'met', met, 'value', measure)
+        order by flown_at desc, id desc) filter (where measure is not null))[1:?]), '[]') as values
       from reps where pilot_id = ? and taken_back_at is null group by drill_id, purpose order by max(flown_at) desc`,
-    [id],
+    [VALUES_SENT, id],
   )) as { rows: unknown[] };
   const flown = (await tx.raw(
     'select count(*) as flights, coalesce(sum(packs), 0) as packs, coalesce(sum(minutes), 0) as minutes, min(day) as since from flights where pilot_id = ?',

@@ -17,6 +17,7 @@ import { sayDay } from '../../shared/copy/dates';
 import { KIND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, STATE_WORDS } from '../../shared/copy/copy';
 import { OwnLink } from './OwnLink';
 import { usePilot } from '../../offline/overlay/pilot-queries';
+import { valuesLine } from '../../shared/copy/value-copy';
 import { crashRateWords, nearMissRateWords } from '../../shared/copy/rate-copy';
 
 function WeaknessRows({ lines, empty }: { readonly lines: readonly WeaknessLine[]; readonly empty: string }) {
@@ -68,7 +69,7 @@ function Flown({ page, roster }: { readonly page: PilotPage; readonly roster: Ro
 }
 
 function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
-  const { say } = useUnits();
+  const { say, units } = useUnits();
   const open = page.weaknesses.filter((line) => isOpen(line.state));
   const past = page.weaknesses.filter((line) => !isOpen(line.state));
   const { pilot } = page;
@@ -94,7 +95,14 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
                 <Row
                   key={line.drillId + line.purpose}
                   title={drillOf(line.drillId).name}
-                  under={`${PURPOSE_WORDS[line.purpose]} · ${line.met} of ${line.reps} met · last ${sayDay(line.lastDay)}`}
+                  under={[
+                    PURPOSE_WORDS[line.purpose],
+                    `${line.met} of ${line.reps} met`,
+                    `last ${sayDay(line.lastDay)}`,
+                    valuesLine(line.drillId, line.values ?? [], units),
+                  ]
+                    .filter(Boolean)
+                    .join(' · ')}
                 />
               ))}
             </Rows>

@@ -25,6 +25,8 @@ export interface Settings {
   readonly day: string;
   /** A miss that waits for its reason: the instant of the attempt. */
   readonly missedAt: string | null;
+  /** What was measured of the attempt that comes next; absent in what an older version kept. */
+  readonly measure?: number | null;
 }
 
 const nameOf = (weaknessId: string) => `counter.${weaknessId}`;

@@ -2,10 +2,13 @@ import { causeOf } from '@skelby/core/causes/causes';
 import { liveMoves } from '@skelby/core/clearance/standing';
 import { drillOf } from '@skelby/core/drills/drills';
 import { View } from 'react-native';
-import type { WeaknessMove, WeaknessPage } from '@skelby/core/pages/pages';
+import type { RecordedRep, WeaknessMove, WeaknessPage } from '@skelby/core/pages/pages';
+import type { Units } from '@skelby/core/vocabulary/units';
+import { useUnits } from '../../shared/api/use-units';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { sayTime } from '../../shared/copy/dates';
-import { KIND_WORDS } from '../../shared/copy/copy';
+import { KIND_WORDS, PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
+import { valuesLine, valuesOf } from '../../shared/copy/value-copy';
 
 const MOVE_WORDS: Readonly<Record<WeaknessMove['kind'], string>> = {
   opened: 'Opened',
@@ -42,8 +45,42 @@ function lineOf(move: WeaknessMove, page: WeaknessPage, live: ReadonlySet<string
   };
 }
 
+/** The reps of one day, drill, side and purpose in a line, each with what was measured of it. */
+function repLines(reps: readonly RecordedRep[], units: Units): Line[] {
+  const groups = new Map<string, RecordedRep[]>();
+  for (const rep of reps) {
+    const name = [rep.day, rep.drillId, rep.side, rep.purpose].join(' ');
+    groups.set(name, [...(groups.get(name) ?? []), rep]);
+  }
+  return [...groups].map(([id, group]) => {
+    const flown = [...group].sort((a, b) => b.flownAt.localeCompare(a.flownAt));
+    const [last] = flown;
+    const { drillId, side, purpose } = last!;
+    const counted = flown.filter((rep) => !rep.takenBack);
+    const takenBack = flown.length - counted.length;
+    const what = [
+      drillOf(drillId).name,
+      side ? SIDE_WORDS[side].toLowerCase() : null,
+      PURPOSE_WORDS[purpose].toLowerCase(),
+    ];
+    return {
+      id,
+      at: last!.flownAt,
+      title: `${counted.filter((rep) => rep.met).length} of ${counted.length} met: ${what.filter(Boolean).join(', ')}`,
+      under: [
+        sayTime(last!.flownAt),
+        valuesLine(drillId, valuesOf(flown), units),
+        takenBack > 0 ? `${takenBack} taken back` : null,
+      ]
+        .filter(Boolean)
+        .join(' · '),
+    };
+  });
+}
+
 /** Everything that moved this weakness, newest first. Nothing is ever taken out of it. */
 export function History({ page }: { readonly page: WeaknessPage }) {
+  const { units } = useUnits();
   const live = new Set(liveMoves(page.moves).map((move) => move.id));
   const lines: Line[] = [
     ...page.moves.map((move) => lineOf(move, page, live)),
@@ -55,6 +92,7 @@ export function History({ page }: { readonly page: WeaknessPage }) {
         .filter(Boolean)
         .join(' · '),
     })),
+    ...repLines(page.reps, units),
   ].sort((a, b) => b.at.localeCompare(a.at));
   return (
     <View aria-label={`History of ${causeOf(page.weakness.causeId).name}`}>

@@ -8,7 +8,8 @@ import { keyDrillsFor } from '@skelby/core/plan/key-drills';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { WeaknessPage } from '@skelby/core/pages/pages';
+import type { Chart } from '@skelby/core/clearance/clearance';
+import type { RecordedRep, WeaknessPage } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
 import { Button, LinkButton } from '../../shared/ui/Button';
@@ -23,14 +24,21 @@ import { isFlownHere, SimulatorLink } from '../../shared/ui/SimulatorLink';
 import { Words } from '../../shared/ui/Words';
 import { sayDay, todayHere } from '../../shared/copy/dates';
 import { STANDING_LINE, STATE_WORDS } from '../../shared/copy/copy';
-import { CurveChart, StickPlate } from '../../shared/drawing';
+import { CurveChart, StickPlate, ValueChart } from '../../shared/drawing';
 import { CoverageGrid } from './CoverageGrid';
 import { History } from './History';
 import { HowSure } from './HowSure';
 import { OnWatch } from '../../shared/ui/OnWatch';
 import { chartName, curveSentence, rungWords } from '../../shared/copy/rung-copy';
 import { useMove, useWeakness, useWorkedOut, type WorkedOut } from '../../offline/overlay/weakness-queries';
+import { valuesOf } from '../../shared/copy/value-copy';
 import { whyWords } from './why-copy';
+
+/** Reps of a drill, or of one of its sides, in the order they were flown. */
+const repsOf = (reps: readonly RecordedRep[], { drillId, side }: Pick<Chart, 'drillId' | 'side'>) =>
+  reps
+    .filter((rep) => rep.drillId === drillId && rep.side === side)
+    .sort((a, b) => a.flownAt.localeCompare(b.flownAt));
 
 function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
   const { charts } = worked.clearance;
@@ -66,6 +74,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
         sentence={curveSentence(shown, page.rule)}
         named={charts.length === 1}
       />
+      <ValueChart drillId={shown.drillId} reps={valuesOf(repsOf(worked.reps, shown))} />
       <HowSure rule={page.rule} mostReps={most} />
     </Part>
   );

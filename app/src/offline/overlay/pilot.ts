@@ -4,6 +4,7 @@ import type {
   Occurrence,
   PilotPage,
   RecordedRep,
+  RepValue,
   Roster,
   RosterPilot,
   WeaknessPage,
@@ -49,6 +50,20 @@ function occurrencesWith(
     .sort((a, b) => b.happenedAt.localeCompare(a.happenedAt));
 }
 
+const newestFirst = (a: RepValue, b: RepValue) =>
+  b.flownAt.localeCompare(a.flownAt) || b.id.localeCompare(a.id);
+
+/** Values of a line with that of a rep put in, or taken out. */
+function valuesWith(
+  values: Counted['values'] = [],
+  { id, flownAt, met, measure }: Pick<RecordedRep, 'id' | 'flownAt' | 'met' | 'measure'>,
+  by: 1 | -1,
+): readonly RepValue[] {
+  const others = values.filter((each) => each.id !== id);
+  if (by === -1 || measure === null || measure === undefined) return others;
+  return [...others, { id, flownAt, met, value: measure }].sort(newestFirst);
+}
+
 /** Reps by drill and purpose, with those flown and taken back here. */
 function repsWith(
   kept: Kept,
@@ -64,16 +79,23 @@ function repsWith(
     if (data.pilot.id === pilotId) for (const rep of data.reps) read.set(rep.id, rep);
   const taken = new Set(done(takeRepBack, waiting).map(({ keys }) => keys.id));
   const counts = new Map(rows.map((row) => [`${row.drillId} ${row.purpose}`, row]));
-  const count = (rep: Pick<RecordedRep, 'drillId' | 'purpose' | 'met' | 'day'>, by: 1 | -1) => {
+  const count = (rep: RecordedRep, by: 1 | -1) => {
     const name = `${rep.drillId} ${rep.purpose}`;
     const { drillId, purpose } = rep;
     const before = counts.get(name) ?? { drillId, purpose, reps: 0, met: 0, lastDay: rep.day };
     const lastDay = by === 1 && rep.day > before.lastDay ? rep.day : before.lastDay;
     counts.delete(name);
-    const next = { ...before, reps: before.reps + by, met: before.met + (rep.met ? by : 0), lastDay };
+    const next = {
+      ...before,
+      reps: before.reps + by,
+      met: before.met + (rep.met ? by : 0),
+      lastDay,
+      values: valuesWith(before.values, rep, by),
+    };
     if (next.reps > 0) counts.set(name, next);
   };
-  for (const { keys, body } of added) if (!taken.has(keys.id)) count(body as RecordedRep, 1);
+  for (const { keys, body } of added)
+    if (!taken.has(keys.id)) count({ ...body, id: keys.id } as RecordedRep, 1);
   const addedIds = new Set(added.map(({ keys }) => keys.id));
   for (const id of taken) {
     const rep = read.get(id);

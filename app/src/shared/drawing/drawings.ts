@@ -4,3 +4,4 @@ export { MovementDrawing } from './MovementDrawing';
 export { StickPlateDrawing } from './StickPlateDrawing';
 export { RingDrawing, SideViewDrawing, SticksDrawing } from './pointing';
 export { SumDrawing } from './SumDrawing';
+export { ValueChartDrawing } from './ValueChartDrawing';

@@ -5,11 +5,13 @@ import type { MovementProps } from './MovementDrawing';
 import type { RingProps, SideViewProps, SticksProps } from './pointing';
 import type { StickPlateProps } from './StickPlateDrawing';
 import type { SumPictureProps } from './SumDrawing';
+import type { ValueChartProps } from './ValueChartDrawing';
 
 const CurveChartLater = lazy(() => import('./drawings').then((all) => ({ default: all.CurveChartDrawing })));
 const StickPlateLater = lazy(() => import('./drawings').then((all) => ({ default: all.StickPlateDrawing })));
 const MovementLater = lazy(() => import('./drawings').then((all) => ({ default: all.MovementDrawing })));
 const SumLater = lazy(() => import('./drawings').then((all) => ({ default: all.SumDrawing })));
+const ValueChartLater = lazy(() => import('./drawings').then((all) => ({ default: all.ValueChartDrawing })));
 const RingLater = lazy(() => import('./drawings').then((all) => ({ default: all.RingDrawing })));
 const SideViewLater = lazy(() => import('./drawings').then((all) => ({ default: all.SideViewDrawing })));
 const SticksLater = lazy(() => import('./drawings').then((all) => ({ default: all.SticksDrawing })));
@@ -50,6 +52,15 @@ export function SumPicture(props: SumPictureProps) {
   return (
     <Suspense fallback={<View style={{ height: 174 }} />}>
       <SumLater {...props} />
+    </Suspense>
+  );
+}
+
+/** What was measured of a drill, rep by rep. */
+export function ValueChart(props: ValueChartProps) {
+  return (
+    <Suspense fallback={<View style={{ height: 174 }} />}>
+      <ValueChartLater {...props} />
     </Suspense>
   );
 }

@@ -1,0 +1,62 @@
+import { drillOf } from '@skelby/core/drills/drills';
+import type { RecordedRep } from '@skelby/core/pages/pages';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '../../shared/api/use-units';
+import { SIDE_WORDS } from '../../shared/copy/copy';
+import { todayHere } from '../../shared/copy/dates';
+import { valueWords } from '../../shared/copy/value-copy';
+import { Button, ButtonRow } from '../../shared/ui/Button';
+import { Words } from '../../shared/ui/Words';
+
+const UNDO_REASONS = ['Mis-tap', 'Judged it wrong', 'Wrong drill or side', 'Not a fair attempt'] as const;
+
+/** The last rep of today with what was measured of it, to be undone with a reason. */
+export function LastRep({
+  reps,
+  onUndo,
+}: {
+  readonly reps: readonly RecordedRep[];
+  readonly onUndo: (rep: RecordedRep, reason: string) => void;
+}) {
+  const [asking, setAsking] = useState(false);
+  const { units } = useUnits();
+  const ofToday = reps
+    .filter((rep) => !rep.takenBack && rep.day === todayHere())
+    .sort((a, b) => b.flownAt.localeCompare(a.flownAt));
+  const last = ofToday[0];
+  if (!last) return null;
+  const what = [
+    drillOf(last.drillId).name,
+    last.side ? SIDE_WORDS[last.side].toLowerCase() : null,
+    valueWords(last.drillId, last.measure, units),
+  ];
+  const words = `${last.met ? 'Met' : 'Missed'}: ${what.filter(Boolean).join(', ')}`;
+  if (!asking)
+    return (
+      <Button
+        kind="quiet"
+        icon="corner-up-left"
+        label={`Undo today's no. ${ofToday.length} (${words})`}
+        onPress={() => setAsking(true)}
+      />
+    );
+  return (
+    <View style={{ gap: 8 }}>
+      <Words as="strong">{`Why undo "${words}"?`}</Words>
+      <ButtonRow>
+        {UNDO_REASONS.map((reason) => (
+          <Button
+            key={reason}
+            label={reason}
+            onPress={() => {
+              setAsking(false);
+              onUndo(last, reason);
+            }}
+          />
+        ))}
+        <Button kind="quiet" label="Keep it" onPress={() => setAsking(false)} />
+      </ButtonRow>
+    </View>
+  );
+}
