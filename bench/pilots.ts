@@ -1,4 +1,4 @@
-import { drillOf } from '@skelby/core/drills/drills';
+import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { craftModel } from '@skelby/core/simulator/craft-model';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { exerciseOf, MEASURED_DRILLS } from '@skelby/core/assessment/exercises';
@@ -11,7 +11,7 @@ import { LOG_COLUMNS, FlightLogWriter } from '@skelby/core/flight-log/flight-log
 const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
 const WIND = { calm: 1, light: 3.5, breezy: 6 } as const;
 
-function met(id: string, habits: readonly Habit[], seed: number): boolean {
+function met(id: DrillId, habits: readonly Habit[], seed: number): boolean {
   const { sides, bands = ['calm', 'light'] } = drillOf(id);
   const mode =
     habits[0] && HABIT_SHOWS[habits[0]].drills.includes(id) ? HABIT_SHOWS[habits[0]].mode : undefined;
@@ -40,7 +40,7 @@ export interface PilotFigures {
 
 /** Flies every measured drill headless: with steady hands, and with every habit. */
 export function measurePilots(reps: number, repsOfOthers: number): PilotFigures {
-  const count = (ids: readonly string[], habits: readonly Habit[], each: number) =>
+  const count = (ids: readonly DrillId[], habits: readonly Habit[], each: number) =>
     ids.flatMap((id) => Array.from({ length: each }, (_, i) => met(id, habits, i)));
   const steady = MEASURED_DRILLS.map((id) => {
     const all = count([id], [], reps);

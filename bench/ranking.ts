@@ -1,3 +1,4 @@
+import { isQuestionId } from '@skelby/core/evidence/questions';
 import { answersOf } from '../core/src/evidence/evidence';
 import { craftFacts, USUAL_CRAFT } from '../core/src/vocabulary/craft-facts';
 import { CASES } from '../core/src/ranking/cases';
@@ -29,7 +30,9 @@ const CRAFT = craftFacts(USUAL_CRAFT);
 /** Usual answers to questions that the case says nothing about: what a real debrief also holds. */
 function withNoise(evidence: Evidence, answers: number, chance: () => number): Evidence {
   const noisy: Record<string, Evidence[string]> = { ...evidence };
-  const open = Object.keys(USUAL_ANSWERS).filter((id) => !(id in evidence));
+  const open = Object.keys(USUAL_ANSWERS)
+    .filter(isQuestionId)
+    .filter((id) => !(id in evidence));
   for (let i = 0; i < answers; i += 1) {
     const id = open.splice(Math.floor(chance() * open.length), 1)[0]!;
     let left = chance() * 20;

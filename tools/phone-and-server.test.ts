@@ -1,3 +1,4 @@
+import type { CauseId } from '@skelby/core/causes/causes';
 import { applyToWeakness } from '@skelby/core/weakness/apply';
 import { provideArithmetic } from '../app/src/offline/overlay/arithmetic';
 import {
@@ -75,8 +76,8 @@ afterAll(() => server.close());
 /** What one phone knows to talk about: keys of the people, things and entries that there are. */
 class Ground {
   readonly pilots: string[] = [];
-  readonly occurrences: { id: string; pilotId: string; causeId: string }[] = [];
-  readonly weaknesses: { id: string; pilotId: string; causeId: string }[] = [];
+  readonly occurrences: { id: string; pilotId: string; causeId: CauseId }[] = [];
+  readonly weaknesses: { id: string; pilotId: string; causeId: CauseId }[] = [];
   readonly reps: string[] = [];
   readonly flights: string[] = [];
   readonly signatures: { weaknessId: string; id: string }[] = [];

@@ -1,3 +1,4 @@
+import { type DrillId, isDrillId } from '../drills/drills';
 import type { Side } from '../drills/drill';
 import type { Exercise } from './exercise';
 import { HANDS_AND_HOVER_COURSES } from './exercises/hands-and-hover';
@@ -8,10 +9,10 @@ import { WASH_OBSTACLES_AIR_COURSES } from './exercises/wash-obstacles-air';
 const COURSES = { ...HANDS_AND_HOVER_COURSES, ...POINTING_AND_TURNS_COURSES, ...WASH_OBSTACLES_AIR_COURSES };
 
 /** Drills that are flown and measured on the simulator or in a log. */
-export const MEASURED_DRILLS: readonly string[] = Object.keys(COURSES);
+export const MEASURED_DRILLS: readonly DrillId[] = Object.keys(COURSES).filter(isDrillId);
 
 /** A drill as it is flown and measured, on one of its sides; null where it is not measured. */
-export function exerciseOf(drillId: string, side: Side | null = null): Exercise | null {
+export function exerciseOf(drillId: DrillId, side: Side | null = null): Exercise | null {
   const exercise = COURSES[drillId]?.(side);
   if (!exercise) return null;
   const recorded = RECORDED_VALUES[drillId];

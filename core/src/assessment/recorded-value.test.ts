@@ -1,8 +1,8 @@
-import { DRILLS } from '../drills/drills';
+import { DRILLS, type DrillId } from '../drills/drills';
 import { exerciseOf } from './exercises';
 import { type FlightMeasureId, MEASURES } from './measures/measures';
 import { missReasonOf } from './miss-reason';
-import { RECORDED_VALUES } from './recorded-value';
+import { RECORDED_VALUES, type RecordedValue } from './recorded-value';
 import { type Parts, type Score, scoreParts } from './score';
 import { craftModel } from '../simulator/craft-model';
 import { gate } from '../simulator/world';
@@ -22,10 +22,12 @@ test('a rep that was met has no reason for a miss; a miss has that of what went 
   expect(missReasonOf(missed('not-finished'))).toBe('off-the-mark');
 });
 
+const VALUES = Object.entries(RECORDED_VALUES) as readonly [DrillId, RecordedValue][];
+
 const HZ = 50;
 /** Reps made up so that their value can be said without a computer: each part is flown as `at` says. */
 function flown(
-  drillId: string,
+  drillId: DrillId,
   at: (part: number, t: number) => Partial<Sample>,
   { seconds = 10, solids = [] as Parts['cuts'][number]['solids'] } = {},
 ): number | null {
@@ -75,7 +77,7 @@ test('small thumbs, a walk, a stop, a gap and an opening are written down too', 
     flown('mode-stop-table', (part, t) => ({ y: 20 + t * ([1.4, 0.5, -1.8, 1.4, 0.6][part] ?? 0) })),
   ).toBeCloseTo(6);
   const solids = gate(0, 20, 1.4, 0, 2);
-  for (const drillId of ['gap-ladder', 'portal-drop'])
+  for (const drillId of ['gap-ladder', 'portal-drop'] as const)
     expect(flown(drillId, (_, t) => ({ x: 0.3, z: 1.4, y: 8 + 1.8 * t, vy: 1.8 }), { solids })).toBeCloseTo(
       0.3,
       5,
@@ -87,7 +89,7 @@ test('where the flight does not show it, nothing is written; nor for a drill wit
 });
 
 test('every value belongs to a drill whose standard has a number, has the unit of its measure, and is measured where the drill is', () => {
-  for (const [drillId, { of, unit, in: parts }] of Object.entries(RECORDED_VALUES)) {
+  for (const [drillId, { of, unit, in: parts }] of VALUES) {
     const drill = DRILLS.find((each) => each.id === drillId);
     expect([drillId, drill !== undefined && /\d|touch/.test(`${drill.measured} ${drill.byEye}`)]).toEqual([
       drillId,

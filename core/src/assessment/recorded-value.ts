@@ -1,3 +1,4 @@
+import type { DrillId } from '../drills/drills';
 import type { MEASURES, MeasureId } from './measures/measures';
 
 type MeasureIn<Unit> = {
@@ -34,7 +35,7 @@ const seconds = (of: MeasureIn<'s'>, label: string, how: How = {}): RecordedValu
 });
 
 /** Which value of a rep each drill writes down, by tape, by timer or from a flight. */
-export const RECORDED_VALUES: Readonly<Record<string, RecordedValue>> = {
+export const RECORDED_VALUES: Readonly<Partial<Record<DrillId, RecordedValue>>> = {
   'half-thumb': seconds('small-for', 'Small thumbs for'),
   'stick-call': seconds('answer-time', 'Usual answer time', { step: 0.1 }),
   'mirror-call': seconds('answer-time', 'Usual answer time', { step: 0.1 }),

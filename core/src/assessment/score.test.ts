@@ -163,7 +163,7 @@ test('what was flown live is judged the same from what was written down, surpris
     'tumble-recovery',
     'return-takeover',
     'pause-then-talk',
-  ]) {
+  ] as const) {
     const { score, track } = flyDrill(CRAFT, id, null, 3.5, new Set(), 7);
     expect([id, score.over, score.met]).toEqual([id, 'finished', true]);
     expect(scoreFlightLog(track, exerciseOf(id)!, CRAFT, [])).toEqual(score);

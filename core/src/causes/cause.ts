@@ -1,3 +1,4 @@
+import type { DrillId } from '../drills/drills';
 import type { OnRelease } from '../vocabulary/flying';
 
 export const FAMILIES = [
@@ -22,8 +23,8 @@ export const FAMILIES = [
 export type FamilyId = (typeof FAMILIES)[number]['id'];
 
 /** A mechanism that has to be trained away, not the thing that was hit. */
-export interface Cause {
-  readonly id: string;
+export interface Cause<Id extends string = string> {
+  readonly id: Id;
   readonly family: FamilyId;
   /** What a trainer calls it. */
   readonly name: string;
@@ -36,9 +37,9 @@ export interface Cause {
   /** What the pilot may not fly until cleared. */
   readonly restriction: string;
   /** Drill ids, in the order in which they are usually met. */
-  readonly drills: readonly string[];
+  readonly drills: readonly DrillId[];
   /** One or two flown drills whose test reps decide; see `keyDrillsFor` for the choice by craft. */
-  readonly key: readonly string[];
+  readonly key: readonly DrillId[];
   /** Human factors are seldom primary: ask what they made the pilot do wrong. */
   readonly humanFactor?: true;
 }

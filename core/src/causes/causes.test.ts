@@ -1,6 +1,6 @@
 import { CAUSES } from './causes';
 import { FAMILIES } from './cause';
-import { DRILLS, drillOf, isDrillId, isFlown } from '../drills/drills';
+import { DRILLS, drillOf, isDrillId, isFlown, type DrillId } from '../drills/drills';
 import { allBefore, depthOf } from '../drills/prerequisites';
 import { AXES, type FlightMode } from '../vocabulary/flying';
 import { keyDrillsFor } from '../plan/key-drills';
@@ -118,6 +118,6 @@ describe('the proposed plan', () => {
       'at most 6',
     ],
   ])('a plan of %j is refused in words: %s', (ids, words) => {
-    expect(planProblem('orientation-nose-in', 'position-hold', ids)).toContain(words);
+    expect(planProblem('orientation-nose-in', 'position-hold', ids as DrillId[])).toContain(words);
   });
 });

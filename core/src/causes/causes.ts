@@ -5,7 +5,7 @@ const SAFE_POSTURE =
 const CUT_WHEN_LOW = 'Low, cut the throttle: a bent arm costs less than a save that speeds up the wrong way.';
 
 /** Wording and drill choice: common practice among flying instructors. */
-export const CAUSES: readonly Cause[] = [
+const ROWS = [
   {
     id: 'orientation-nose-in',
     family: 'orientation',
@@ -425,15 +425,18 @@ export const CAUSES: readonly Cause[] = [
     drills: ['preflight-aloud', 'hover-check'],
     key: ['hover-check'],
   },
-];
+] as const satisfies readonly Cause[];
+export type CauseId = (typeof ROWS)[number]['id'];
 
-const BY_ID = new Map(CAUSES.map((cause) => [cause.id, cause]));
+export const CAUSES: readonly Cause<CauseId>[] = ROWS;
+
+const BY_ID: ReadonlyMap<string, Cause<CauseId>> = new Map(CAUSES.map((cause) => [cause.id, cause]));
 
 /** @throws RangeError when no cause has this id */
-export function causeOf(id: string): Cause {
+export function causeOf(id: string): Cause<CauseId> {
   const cause = BY_ID.get(id);
   if (!cause) throw new RangeError(`There is no cause "${id}".`);
   return cause;
 }
 
-export const isCauseId = (id: string): boolean => BY_ID.has(id);
+export const isCauseId = (id: string): id is CauseId => BY_ID.has(id);

@@ -1,9 +1,11 @@
+import type { QuestionId } from '../evidence/questions';
+import type { CauseId } from './causes';
 /** How often an answer is given, and a sign holds, in twenty occurrences of one cause. */
 export interface CauseLikelihoods {
   /** How often it is the cause, beside the others: a pseudo-count. */
   readonly prior: number;
   /** By question and value; what is left of the twenty is shared by the other values as usual. */
-  readonly answers: Readonly<Record<string, Readonly<Record<string, number>>>>;
+  readonly answers: Readonly<Partial<Record<QuestionId, Readonly<Record<string, number>>>>>;
   readonly signs: Readonly<Record<string, number>>;
 }
 
@@ -12,7 +14,7 @@ export interface CauseLikelihoods {
  * own confirmed
  * occurrences move them. What is not mentioned is as usual (see `usual-answers`).
  */
-export const LIKELIHOODS: Readonly<Record<string, CauseLikelihoods>> = {
+export const LIKELIHOODS: Readonly<Record<CauseId, CauseLikelihoods>> = {
   'orientation-nose-in': {
     prior: 8,
     answers: {

@@ -1,9 +1,10 @@
+import type { QuestionId } from '../evidence/questions';
 /**
  * Out of twenty occurrences of every kind, how often each answer is given. Pseudo-counts to start from:
  * common practice
  * and judgement, not a survey. What a cause does not mention in `likelihoods` goes by these.
  */
-export const USUAL_ANSWERS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
+export const USUAL_ANSWERS: Readonly<Partial<Record<QuestionId, Readonly<Record<string, number>>>>> = {
   phase: {
     ground: 0.5,
     takeoff: 2,

@@ -1,4 +1,4 @@
-import { DRILLS } from '../drills/drills';
+import { DRILLS, type DrillId } from '../drills/drills';
 import { movementOf, sceneOf } from './scenes';
 import { STEP_S } from './fly';
 
@@ -56,7 +56,7 @@ test('a drill moves the sticks that it says it trains', () => {
 });
 
 test('nose-in, the pilot sees a push to the right go to the left; tail-in it goes to the right', () => {
-  const firstRight = (drillId: string) => {
+  const firstRight = (drillId: DrillId) => {
     const { moments } = movementOf(drillId);
     const i = moments.findIndex(({ sticks }) => sticks.roll > 0.3);
     return moments[i + 10]!.x - moments[i]!.x;

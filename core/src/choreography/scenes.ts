@@ -1,5 +1,5 @@
 import { SIDES, type Side } from '../drills/drill';
-import { drillOf } from '../drills/drills';
+import { drillOf, type DrillId } from '../drills/drills';
 import { fly, mirrored, type Moment } from './fly';
 import type { Scene } from './scene';
 import { HANDS_AND_HOVER_SCENES } from './scenes/hands-and-hover';
@@ -7,7 +7,7 @@ import { HEAD_SCENES } from './scenes/head';
 import { POINTING_AND_TURNS_SCENES } from './scenes/pointing-and-turns';
 import { WASH_AND_OBSTACLES_SCENES } from './scenes/wash-and-obstacles';
 
-export const SCENES: Readonly<Record<string, Scene>> = {
+export const SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
   ...HANDS_AND_HOVER_SCENES,
   ...POINTING_AND_TURNS_SCENES,
   ...WASH_AND_OBSTACLES_SCENES,
@@ -15,7 +15,7 @@ export const SCENES: Readonly<Record<string, Scene>> = {
 };
 
 /** How a drill is set up and flown; null for one that is spoken or done on the ground without sticks. */
-export const sceneOf = (drillId: string): Scene | null => SCENES[drillId] ?? null;
+export const sceneOf = (drillId: DrillId): Scene | null => SCENES[drillId] ?? null;
 
 const MIRROR: Readonly<Partial<Record<Side, Side>>> = {
   left: 'right',
@@ -35,7 +35,7 @@ export interface Flown {
  * The movement of a drill, on one of its sides where it has them.
  * @throws RangeError when the drill has no movement, or not that side
  */
-export function movementOf(drillId: string, side: Side | null = null): Flown {
+export function movementOf(drillId: DrillId, side: Side | null = null): Flown {
   const scene = sceneOf(drillId);
   if (!scene) throw new RangeError(`${drillOf(drillId).name} is not done with the sticks.`);
   const { windFromDeg } = scene;

@@ -1,8 +1,9 @@
+import type { DrillId } from '../drills/drills';
 import { CHECK_ATTEMPTS, CHECK_MET_NEEDED } from './clearing-rule';
 import type { Rep } from './facts';
 
 export interface DrillTally {
-  readonly drillId: string;
+  readonly drillId: DrillId;
   readonly met: number;
   readonly missed: number;
   readonly passed: boolean;
@@ -12,7 +13,7 @@ export interface DrillTally {
 export class CheckTally {
   private readonly of: Map<string, { met: number; missed: number }>;
 
-  constructor(private readonly keyDrills: readonly string[]) {
+  constructor(private readonly keyDrills: readonly DrillId[]) {
     this.of = new Map(keyDrills.map((drillId) => [drillId, { met: 0, missed: 0 }]));
   }
 

@@ -1,3 +1,5 @@
+import type { CauseId } from '../causes/causes';
+import type { DrillId } from '../drills/drills';
 import { addDays, type Day } from '../vocabulary/day';
 import { clearanceOf } from './clearance';
 import { DEFAULT_RULE } from './clearing-rule';
@@ -20,8 +22,8 @@ class Diary {
 
   constructor(
     readonly pilot: WeaknessFacts['pilot'] = { mode: 'position-hold', windLimitMps: 6.7 },
-    readonly keyDrills: readonly string[] = [DRILL],
-    readonly causeId = CAUSE,
+    readonly keyDrills: readonly DrillId[] = [DRILL],
+    readonly causeId: CauseId = CAUSE,
   ) {
     this.move('opened', FIRST);
   }

@@ -1,5 +1,5 @@
 import type { Side } from '../drills/drill';
-import { drillOf } from '../drills/drills';
+import { drillOf, type DrillId } from '../drills/drills';
 import { addDays, type Day } from '../vocabulary/day';
 import { CheckTally, type DrillTally } from './check-tally';
 import { CHECK_MET_NEEDED } from './clearing-rule';
@@ -20,7 +20,7 @@ export interface Rung {
 
 /** One chart: a key drill, and one of its sides where it has them. */
 export interface Chart {
-  readonly drillId: string;
+  readonly drillId: DrillId;
   readonly side: Side | null;
   readonly curve: LearningCurve;
 }
@@ -38,7 +38,7 @@ export interface Clearance {
   readonly rungs: readonly Rung[];
   readonly charts: readonly Chart[];
   readonly coverage: readonly CoverageCell[];
-  readonly days: readonly { readonly drillId: string; readonly days: readonly Day[] }[];
+  readonly days: readonly { readonly drillId: DrillId; readonly days: readonly Day[] }[];
   /** Null until test, coverage and days are met. */
   readonly check: Check | null;
   /** From the signature on; null before it. */
@@ -79,7 +79,7 @@ const daysOf = (facts: WeaknessFacts, tests: readonly Rep[]) =>
 interface FirstThree {
   readonly charts: readonly Chart[];
   readonly coverage: readonly CoverageCell[];
-  readonly days: readonly { readonly drillId: string; readonly days: readonly Day[] }[];
+  readonly days: readonly { readonly drillId: DrillId; readonly days: readonly Day[] }[];
   readonly rungs: readonly Rung[];
   readonly met: boolean;
 }

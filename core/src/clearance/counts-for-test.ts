@@ -1,4 +1,4 @@
-import { causeOf } from '../causes/causes';
+import { causeOf, type CauseId } from '../causes/causes';
 import type { Assistance } from '../drills/drill';
 import { drillOf } from '../drills/drills';
 import type { FlightMode } from '../vocabulary/flying';
@@ -28,7 +28,7 @@ export type WhyNotCounted = 'other-assistance' | 'pilot-relative' | 'no-side';
  */
 export function whyNotCounted(
   rep: Pick<Rep, 'drillId' | 'mode' | 'pilotRelative' | 'side'>,
-  causeId: string,
+  causeId: CauseId,
   flies: FlightMode,
 ): WhyNotCounted | null {
   const drill = drillOf(rep.drillId);

@@ -1,17 +1,17 @@
 import type { Side } from '../drills/drill';
-import { drillOf } from '../drills/drills';
+import { drillOf, type DrillId } from '../drills/drills';
 import { bandsUpTo, type WindBand } from '../vocabulary/wind-band';
 import type { Rep } from './facts';
 
 export interface CoverageCell {
-  readonly drillId: string;
+  readonly drillId: DrillId;
   /** What must be shown: a side of the drill, a wind band, or simply the craft. */
   readonly what: { readonly side: Side } | { readonly band: WindBand } | 'craft';
   readonly shown: boolean;
 }
 
 /** Wind bands in which a pilot with this limit (m/s) must show a drill. */
-export function bandsWanted(drillId: string, windLimitMps: number): readonly WindBand[] {
+export function bandsWanted(drillId: DrillId, windLimitMps: number): readonly WindBand[] {
   const flies = bandsUpTo(windLimitMps);
   const { bands } = drillOf(drillId);
   if (!bands) return flies;
@@ -26,7 +26,7 @@ export function bandsWanted(drillId: string, windLimitMps: number): readonly Win
  * @param tests counted test reps, on craft or simulator
  */
 export function coverageOf(
-  keyDrills: readonly string[],
+  keyDrills: readonly DrillId[],
   windLimitMps: number,
   tests: readonly Rep[],
 ): readonly CoverageCell[] {

@@ -1,3 +1,5 @@
+import type { DrillId } from '../drills/drills';
+import type { CauseId } from '../causes/causes';
 import type { Side } from '../drills/drill';
 import type { Day } from '../vocabulary/day';
 import type { FlightMode } from '../vocabulary/flying';
@@ -11,7 +13,7 @@ export type Purpose = (typeof PURPOSES)[number];
 /** One attempt at a drill's standard. */
 export interface Rep {
   readonly id: string;
-  readonly drillId: string;
+  readonly drillId: DrillId;
   readonly purpose: Purpose;
   readonly met: boolean;
   readonly side: Side | null;
@@ -48,9 +50,9 @@ export interface Move {
 }
 
 export interface WeaknessFacts {
-  readonly causeId: string;
+  readonly causeId: CauseId;
   /** Flown drills of the plan whose test reps decide. */
-  readonly keyDrills: readonly string[];
+  readonly keyDrills: readonly DrillId[];
   readonly pilot: { readonly mode: FlightMode; readonly windLimitMps: number };
   readonly rule: ClearingRule;
   readonly moves: readonly Move[];

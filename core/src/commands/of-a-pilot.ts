@@ -1,5 +1,5 @@
 import { type InferType, object, string } from 'yup';
-import { isCauseId } from '../causes/causes';
+import { isCauseId, type CauseId } from '../causes/causes';
 import { day, instant, text } from '../schemas/fields';
 import { command } from './command';
 import * as handles from './handles';
@@ -16,7 +16,7 @@ export const recordOwnRep = command(handles.recordOwnRep, {
 });
 
 const nearMissShape = object({
-  causeId: string()
+  causeId: string<CauseId>()
     .strict()
     .defined('What it was like is missing: pick one.')
     .test('cause', 'What it was like is not on the list: pick one.', (value) => isCauseId(value ?? '')),

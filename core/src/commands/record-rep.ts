@@ -1,7 +1,7 @@
 import { type InferType, number, object, string } from 'yup';
 import { MISS_REASONS, type MissReason, type Purpose, PURPOSES } from '../clearance/facts';
 import { SIDES } from '../drills/drill';
-import { drillOf, isDrillId, isFlown } from '../drills/drills';
+import { type DrillId, drillOf, isDrillId, isFlown } from '../drills/drills';
 import { LEVELS } from '../plan/ability';
 import {
   choice,
@@ -20,7 +20,7 @@ import { command, type FieldRefusal } from './command';
 import * as handles from './handles';
 
 const drillId = (label: string) =>
-  string()
+  string<DrillId>()
     .strict()
     .defined(`${label} is missing: pick one.`)
     .nonNullable()

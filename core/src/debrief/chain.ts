@@ -1,13 +1,13 @@
-import { causeOf } from '../causes/causes';
+import { causeOf, type CauseId } from '../causes/causes';
 import type { Answers } from '../evidence/question';
-import { labelOf, questionOf } from '../evidence/questions';
+import { labelOf, questionOf, type QuestionId } from '../evidence/questions';
 import type { OccurrenceKind } from '../vocabulary/flying';
 
 /** One step from the first thing that went wrong to the outcome. */
 export interface Link {
   readonly words: string;
   /** The cause it stands for, if it is one. */
-  readonly causeId: string | null;
+  readonly causeId: CauseId | null;
   /** Whether training can break it. */
   readonly breakable: boolean;
 }
@@ -25,7 +25,7 @@ const FAMILY_ORDER = [
 ] as const;
 
 /** Answers that were so before the hands did anything, when they are out of the ordinary. */
-const SURROUNDINGS: Readonly<Record<string, readonly string[]>> = {
+const SURROUNDINGS: Readonly<Partial<Record<QuestionId, readonly string[]>>> = {
   light: ['glare', 'dusk', 'silhouette'],
   precipitation: ['light', 'rain'],
   wildlife: ['near'],
@@ -40,7 +40,7 @@ const SURROUNDINGS: Readonly<Record<string, readonly string[]>> = {
   low_battery: ['ignored'],
   radio_path: ['blocked'],
 };
-const HANDS: Readonly<Record<string, readonly string[]>> = {
+const HANDS: Readonly<Partial<Record<QuestionId, readonly string[]>>> = {
   first_move: ['opposite', 'sideways', 'nothing'],
   correction_effect: ['grew', 'oscillated', 'none'],
   sticks_before: ['large', 'released', 'wrong-stick'],
@@ -49,7 +49,10 @@ const HANDS: Readonly<Record<string, readonly string[]>> = {
 };
 const MOST_OF_EACH = 2;
 
-const said = (known: Answers, wanted: Readonly<Record<string, readonly string[]>>): readonly Link[] =>
+const said = (
+  known: Answers,
+  wanted: Readonly<Partial<Record<QuestionId, readonly string[]>>>,
+): readonly Link[] =>
   Object.entries(wanted)
     .filter(([id, values]) => values.includes(known.choices[id] ?? ''))
     .slice(0, MOST_OF_EACH)
@@ -74,12 +77,12 @@ function outcome(known: Answers, kind: OccurrenceKind): Link {
  */
 export function proposeChain(
   known: Answers,
-  primary: string,
-  contributing: readonly string[],
+  primary: CauseId,
+  contributing: readonly CauseId[],
   kind: OccurrenceKind,
 ): readonly Link[] {
-  const place = (id: string) => FAMILY_ORDER.indexOf(causeOf(id).family);
-  const link = (causeId: string, breakable: boolean): Link => ({
+  const place = (id: CauseId) => FAMILY_ORDER.indexOf(causeOf(id).family);
+  const link = (causeId: CauseId, breakable: boolean): Link => ({
     words: causeOf(causeId).name,
     causeId,
     breakable,
@@ -101,7 +104,11 @@ export function proposeChain(
  * stands already.
  * Everything else that a trainer wrote stays.
  */
-export function withPrimary(chain: readonly Link[], before: string | null, primary: string): readonly Link[] {
+export function withPrimary(
+  chain: readonly Link[],
+  before: CauseId | null,
+  primary: CauseId,
+): readonly Link[] {
   const there = chain.some((link) => link.causeId === primary);
   return chain.map((link) => {
     if (link.causeId === primary) return { ...link, breakable: true };
@@ -117,11 +124,11 @@ export const firstBreakable = (chain: readonly Link[]): number =>
   chain.findIndex((link) => link.breakable && link.causeId !== null);
 
 /** The cause to which that link points; null when the chain names none. */
-export const linkToBreak = (chain: readonly Link[]): string | null =>
+export const linkToBreak = (chain: readonly Link[]): CauseId | null =>
   chain[firstBreakable(chain)]?.causeId ?? null;
 
 /** What is wrong with a chain, said so that it can be mended; null when nothing is. */
-export function chainProblem(chain: readonly Link[], primary: string): string | null {
+export function chainProblem(chain: readonly Link[], primary: CauseId): string | null {
   if (chain.length === 0) return null;
   const first = chain[firstBreakable(chain)];
   if (!first)

@@ -1,3 +1,4 @@
+import type { CauseId } from '../causes/causes';
 import type { Evidence } from '../evidence/evidence';
 import type { Place } from '../vocabulary/flying';
 import { chainProblem, type Link } from './chain';
@@ -7,9 +8,9 @@ import { type Injury, isAtLeast, type Likelihood, type Severity } from './severi
 export interface Findings {
   readonly evidence: Evidence;
   /** The trainer's own pick, made before the ranking was shown. */
-  readonly ownPick: string | null;
-  readonly primary: string | null;
-  readonly contributing: readonly string[];
+  readonly ownPick: CauseId | null;
+  readonly primary: CauseId | null;
+  readonly contributing: readonly CauseId[];
   readonly overruleReason: string;
   readonly actual: Severity | null;
   readonly potential: Severity | null;

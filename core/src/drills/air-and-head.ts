@@ -1,7 +1,7 @@
 import type { Drill } from './drill';
 
 /** Standards here are house defaults from common practice. */
-export const AIR_AND_HEAD: readonly Drill[] = [
+export const AIR_AND_HEAD = [
   {
     id: 'hold-off-hover',
     group: 'air',
@@ -344,4 +344,4 @@ export const AIR_AND_HEAD: readonly Drill[] = [
     assistance: 'as-flown',
     after: [],
   },
-];
+] as const satisfies readonly Drill[];

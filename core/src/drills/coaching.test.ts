@@ -13,5 +13,4 @@ test('every drill says what usually goes wrong and when to stop, in words short 
     expect(stop).toMatch(/\.$/);
     expect(stop.length).toBeLessThanOrEqual(110);
   }
-  expect(() => coachingOf('nothing')).toThrow('no coaching');
 });

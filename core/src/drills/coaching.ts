@@ -1,3 +1,4 @@
+import type { DrillId, HouseDrillId } from './drills';
 import { isOwnDrillId } from './school-book';
 
 /** What a trainer watches for, from common practice. */
@@ -16,7 +17,7 @@ const WALL = 'Any touch, or a wobble on the way in: back out, check the rotors, 
 const HOLD = 'It drifts past half the clear room: hold on, or land.';
 const TALK = 'Guessing instead of answering: slow down, or end the round.';
 
-export const COACHING: Readonly<Record<string, Coaching>> = {
+export const COACHING: Readonly<Record<HouseDrillId, Coaching>> = {
   'single-stick': of(
     'The thumb slides round and takes a second axis along',
     'Throttle creeps while the eyes are on yaw',
@@ -259,9 +260,6 @@ export const COACHING: Readonly<Record<string, Coaching>> = {
 /** What to watch for in any drill that the school has written itself. */
 const OWN: Coaching = of('Hurries to the next try', 'Watches the screen instead of the craft', TIRED);
 
-/** @throws RangeError when no drill has this id */
-export function coachingOf(drillId: string): Coaching {
-  const coaching = COACHING[drillId] ?? (isOwnDrillId(drillId) ? OWN : undefined);
-  if (!coaching) throw new RangeError(`There is no coaching for "${drillId}".`);
-  return coaching;
+export function coachingOf(drillId: DrillId): Coaching {
+  return isOwnDrillId(drillId) ? OWN : COACHING[drillId];
 }

@@ -37,8 +37,8 @@ export type Side = (typeof SIDES)[number];
 /** Help the standard assumes: what the pilot really flies with, hold switched off, or a manual mode. */
 export type Assistance = 'as-flown' | 'hold-off' | 'manual';
 
-export interface Drill {
-  readonly id: string;
+export interface Drill<Id extends string = string> {
+  readonly id: Id;
   readonly group: DrillGroupId;
   readonly kind: DrillKind;
   readonly simulator: SimulatorUse;
@@ -62,6 +62,6 @@ export interface Drill {
   /** Absent: any craft. */
   readonly craft?: OnRelease;
   /** Drills that come before. */
-  readonly after: readonly string[];
+  readonly after: readonly Id[];
   readonly caution?: string;
 }

@@ -1,7 +1,7 @@
 import type { Drill } from './drill';
 
 /** Standards here are house defaults from common practice. */
-export const HANDS_AND_HOVER: readonly Drill[] = [
+export const HANDS_AND_HOVER = [
   {
     id: 'single-stick',
     group: 'hands',
@@ -232,4 +232,4 @@ export const HANDS_AND_HOVER: readonly Drill[] = [
     assistance: 'as-flown',
     after: ['tail-in-hover'],
   },
-];
+] as const satisfies readonly Drill[];

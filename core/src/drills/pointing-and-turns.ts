@@ -1,7 +1,7 @@
 import type { Drill } from './drill';
 
 /** Standards here are house defaults from common practice. */
-export const POINTING_AND_TURNS: readonly Drill[] = [
+export const POINTING_AND_TURNS = [
   {
     id: 'side-on-hover',
     group: 'pointing',
@@ -298,4 +298,4 @@ export const POINTING_AND_TURNS: readonly Drill[] = [
     after: ['power-turn', 'tumble-recovery'],
     caution: 'Simulator before craft.',
   },
-];
+] as const satisfies readonly Drill[];

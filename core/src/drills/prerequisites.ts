@@ -1,4 +1,4 @@
-import { drillOf } from './drills';
+import { drillOf, type DrillId } from './drills';
 
 const depths = new Map<string, number>();
 
@@ -7,7 +7,7 @@ const depths = new Map<string, number>();
  * needs nothing.
  * @throws RangeError when the id is unknown or the prerequisites run in a circle
  */
-export function depthOf(drillId: string, path: readonly string[] = []): number {
+export function depthOf(drillId: DrillId, path: readonly DrillId[] = []): number {
   const known = depths.get(drillId);
   if (known !== undefined) return known;
   if (path.includes(drillId))
@@ -19,9 +19,9 @@ export function depthOf(drillId: string, path: readonly string[] = []): number {
 }
 
 /** Every drill that comes before this one, direct or not. */
-export function allBefore(drillId: string): ReadonlySet<string> {
-  const found = new Set<string>();
-  const visit = (id: string) => {
+export function allBefore(drillId: DrillId): ReadonlySet<DrillId> {
+  const found = new Set<DrillId>();
+  const visit = (id: DrillId) => {
     for (const before of drillOf(id).after)
       if (!found.has(before)) {
         found.add(before);

@@ -1,3 +1,4 @@
+import type { DrillId } from './drills';
 import { UUID } from '../vocabulary/key';
 import type { Axis } from '../vocabulary/flying';
 import type { Drill, DrillGroupId, DrillKind, SimulatorUse } from './drill';
@@ -29,17 +30,19 @@ export interface OwnDrill extends Standard {
  * version 0.
  */
 export interface DrillVersion {
-  readonly drillId: string;
+  readonly drillId: DrillId;
   readonly number: number;
   readonly fields: Standard | OwnDrill;
 }
 
 const OWN_ID = new RegExp(`^own-${UUID.source.slice(1)}`);
 
-export const isOwnDrillId = (id: string): boolean => OWN_ID.test(id);
+export type OwnDrillId = `own-${string}`;
+
+export const isOwnDrillId = (id: string): id is OwnDrillId => OWN_ID.test(id);
 
 /** What can be said of an own drill whose words are not at hand: enough for counting its reps. */
-const wordless = (id: string): Drill => ({
+const wordless = (id: OwnDrillId): Drill<OwnDrillId> => ({
   id,
   group: 'head',
   kind: 'flown',
@@ -57,7 +60,7 @@ const wordless = (id: string): Drill => ({
 });
 
 /** An own drill as the rest of the core knows drills. */
-export const asDrill = (id: string, own: OwnDrill): Drill => {
+export const asDrill = (id: OwnDrillId, own: OwnDrill): Drill<OwnDrillId> => {
   const { caution, ...words } = own;
   return { ...wordless(id), ...words, ...(caution ? { caution } : {}) };
 };
@@ -74,15 +77,21 @@ export function openBook(latest: readonly DrillVersion[]): void {
 }
 
 /** A drill in the school's own words; the house's where it has changed nothing. */
-export function inTheBook(id: string, house: Drill | undefined): Drill | undefined {
+export function inTheBook<Id extends string>(
+  id: string,
+  house: Drill<Id> | undefined,
+): Drill<Id | OwnDrillId> | undefined {
   const version = book.get(id);
-  if (!version) return house ?? (isOwnDrillId(id) ? wordless(id) : undefined);
-  if (!house) return asDrill(id, version.fields as OwnDrill);
+  if (!house) {
+    if (!isOwnDrillId(id)) return undefined;
+    return version ? asDrill(id, version.fields as OwnDrill) : wordless(id);
+  }
+  if (!version) return house;
   const { byEye, measured, dose } = version.fields;
   return { ...house, byEye, measured, dose };
 }
 
 /** Number of the version of its standard that a drill is flown under now; 0: the house standard. */
-export const versionInForce = (drillId: string): number => book.get(drillId)?.number ?? 0;
+export const versionInForce = (drillId: DrillId): number => book.get(drillId)?.number ?? 0;
 
-export const ownDrillIds = (): readonly string[] => [...book.keys()].filter(isOwnDrillId);
+export const ownDrillIds = (): readonly OwnDrillId[] => [...book.keys()].filter(isOwnDrillId);

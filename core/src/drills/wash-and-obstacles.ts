@@ -1,7 +1,7 @@
 import type { Drill } from './drill';
 
 /** Standards here are house defaults from common practice. */
-export const WASH_AND_OBSTACLES: readonly Drill[] = [
+export const WASH_AND_OBSTACLES = [
   {
     id: 'slow-vertical',
     group: 'wash',
@@ -330,4 +330,4 @@ export const WASH_AND_OBSTACLES: readonly Drill[] = [
     after: ['gap-ladder', 'failsafe-brief'],
     caution: 'Battery high enough that no automatic return can start.',
   },
-];
+] as const satisfies readonly Drill[];

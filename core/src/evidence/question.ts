@@ -36,8 +36,8 @@ export interface Value {
   readonly label: string;
 }
 
-interface Asked {
-  readonly id: string;
+interface Asked<Id extends string> {
+  readonly id: Id;
   /** The question as the trainer puts it to the pilot. */
   readonly ask: string;
   /** Its name in a list of reasons. */
@@ -47,14 +47,14 @@ interface Asked {
   readonly when?: (known: Answers, craft: CraftFacts) => boolean;
 }
 
-export interface ChoiceQuestion extends Asked {
+export interface ChoiceQuestion<Id extends string = string> extends Asked<Id> {
   readonly kind: 'choice';
   readonly values: readonly Value[];
 }
 
 export type Unit = 'm' | 'm/s' | '%' | 'spans';
 
-export interface NumberQuestion extends Asked {
+export interface NumberQuestion<Id extends string = string> extends Asked<Id> {
   readonly kind: 'number';
   readonly unit: Unit;
   readonly least: number;
@@ -63,7 +63,7 @@ export interface NumberQuestion extends Asked {
   readonly spread: number;
 }
 
-export type Question = ChoiceQuestion | NumberQuestion;
+export type Question<Id extends string = string> = ChoiceQuestion<Id> | NumberQuestion<Id>;
 
 /** A number as somebody judged it, and how far off it may be (one standard deviation, in its own unit). */
 export interface Judged {

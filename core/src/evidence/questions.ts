@@ -8,14 +8,14 @@ const values = (text: string): readonly Value[] =>
     return { id, label };
   });
 
-const choice = (
-  id: string,
+const choice = <const Id extends string>(
+  id: Id,
   short: string,
   ask: string,
   story: Story,
   text: string,
   when?: When,
-): ChoiceQuestion => ({
+): ChoiceQuestion<Id> => ({
   kind: 'choice',
   id,
   short,
@@ -25,8 +25,8 @@ const choice = (
   ...(when ? { when } : {}),
 });
 
-const amount = (
-  id: string,
+const amount = <const Id extends string>(
+  id: Id,
   short: string,
   ask: string,
   story: Story,
@@ -35,7 +35,7 @@ const amount = (
   most: number,
   spread: number,
   when?: When,
-): NumberQuestion => ({
+): NumberQuestion<Id> => ({
   kind: 'number',
   id,
   short,
@@ -64,7 +64,7 @@ const metSomething: When = (known) =>
   mayBe(known, 'obstacle_side', 'ahead', 'behind', 'side', 'above', 'below');
 
 /** In the order in which a debrief usually goes when nothing yet says which would tell most. */
-export const QUESTIONS: readonly Question[] = [
+const ROWS = [
   choice(
     'phase',
     'Phase',
@@ -521,13 +521,18 @@ export const QUESTIONS: readonly Question[] = [
   ),
   choice('wildlife', 'Birds', 'Were there birds about?', 'animals', 'none: None | near: Near'),
 ];
+export type QuestionId = (typeof ROWS)[number]['id'];
 
-const BY_ID: ReadonlyMap<string, Question> = new Map(QUESTIONS.map((question) => [question.id, question]));
+export const QUESTIONS: readonly Question<QuestionId>[] = ROWS;
 
-export const isQuestionId = (id: string): boolean => BY_ID.has(id);
+const BY_ID: ReadonlyMap<string, Question<QuestionId>> = new Map(
+  QUESTIONS.map((question) => [question.id, question]),
+);
+
+export const isQuestionId = (id: string): id is QuestionId => BY_ID.has(id);
 
 /** @throws RangeError when there is no such question */
-export function questionOf(id: string): Question {
+export function questionOf(id: string): Question<QuestionId> {
   const question = BY_ID.get(id);
   if (!question) throw new RangeError(`There is no question "${id}".`);
   return question;

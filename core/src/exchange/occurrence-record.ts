@@ -1,3 +1,4 @@
+import type { CauseId } from '../causes/causes';
 import type { Findings } from '../debrief/findings';
 import type { Evidence, SentNumber } from '../evidence/evidence';
 import { QUESTIONS } from '../evidence/questions';
@@ -15,12 +16,12 @@ export interface OccurrenceRecord {
   readonly kind: string;
   readonly day: string;
   readonly happenedAt: string;
-  readonly causeId: string;
+  readonly causeId: CauseId;
   readonly note: string;
   readonly craft: string | null;
   readonly site: string | null;
   readonly windMps: number | null;
-  readonly confirmedCauseId: string | null;
+  readonly confirmedCauseId: CauseId | null;
   readonly withdrawnReason: string | null;
   readonly debrief: DebriefRecord | null;
 }

@@ -145,8 +145,7 @@ function correctionEffect(look: Look): string | null {
   const { cut, window } = look;
   if (!cut) return null;
   if (window.every((s) => deflection(s) < 0.08)) return 'none';
-  if (reversals({ samples: window }) > 45 && window.some((s) => deflection(s) > 0.3))
-    return 'oscillated';
+  if (reversals({ samples: window }) > 45 && window.some((s) => deflection(s) > 0.3)) return 'oscillated';
   const off = (s: Sample) => {
     const { path } = cut.stage;
     return path.is === 'point'

@@ -1,3 +1,5 @@
+import type { DrillId } from '../drills/drills';
+import type { CauseId } from '../causes/causes';
 import type { WeaknessState } from '../clearance/rungs';
 import type { ClearingRule } from '../clearance/clearing-rule';
 import type { Move, Purpose, Rep } from '../clearance/facts';
@@ -81,14 +83,14 @@ export interface Occurrence {
   readonly revision: number;
   readonly pilotId: string;
   readonly kind: OccurrenceKind;
-  readonly causeId: string;
+  readonly causeId: CauseId;
   readonly note: string;
   readonly craftId: string | null;
   readonly siteId: string | null;
   readonly windMps: number | null;
   readonly happenedAt: string;
   readonly day: string;
-  readonly confirmedCauseId: string | null;
+  readonly confirmedCauseId: CauseId | null;
   readonly weaknessId: string | null;
   readonly withdrawnAt: string | null;
   readonly withdrawnReason: string | null;
@@ -103,7 +105,7 @@ export interface OccurrenceOfPilot extends Occurrence {
 export interface WeaknessLine {
   readonly id: string;
   readonly pilotId: string;
-  readonly causeId: string;
+  readonly causeId: CauseId;
   readonly state: WeaknessState;
   readonly checkFrom: string | null;
   readonly checkPassed: boolean;
@@ -142,7 +144,7 @@ export interface PilotPage {
   readonly weaknesses: readonly WeaknessLine[];
   readonly occurrences: readonly Occurrence[];
   readonly reps: readonly {
-    readonly drillId: string;
+    readonly drillId: DrillId;
     readonly purpose: Purpose;
     readonly reps: number;
     readonly met: number;
@@ -183,7 +185,7 @@ export interface WeaknessPage {
   readonly moves: readonly WeaknessMove[];
   readonly plans: readonly {
     readonly id: string;
-    readonly drillIds: readonly string[];
+    readonly drillIds: readonly DrillId[];
     readonly reason: string;
     readonly madeAt: string;
   }[];
@@ -202,7 +204,7 @@ export interface DebriefVersion {
 
 export interface DebriefPage {
   readonly debrief:
-    (DebriefVersion & { readonly findings: Findings; readonly proposedCauseId: string | null }) | null;
+    (DebriefVersion & { readonly findings: Findings; readonly proposedCauseId: CauseId | null }) | null;
   /** Newest first. */
   readonly versions: readonly DebriefVersion[];
 }

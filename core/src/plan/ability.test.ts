@@ -1,3 +1,4 @@
+import type { Rep } from '../clearance/facts';
 import {
   abilityIn,
   AIM_HIGH,
@@ -11,7 +12,8 @@ import {
   raschChance,
 } from './ability';
 
-const rep = (n: number, met: boolean, more: object = {}) => ({
+type AbilityRep = Parameters<typeof abilityIn>[1][number];
+const rep = (n: number, met: boolean, more: Partial<Rep> = {}): AbilityRep => ({
   drillId: 'tail-in-hover',
   met,
   day: '2026-03-02',
@@ -19,7 +21,7 @@ const rep = (n: number, met: boolean, more: object = {}) => ({
   takenBack: false,
   ...more,
 });
-const many = (met: number, missed: number, more: object = {}) => [
+const many = (met: number, missed: number, more: Partial<Rep> = {}) => [
   ...Array.from({ length: met }, (_, i) => rep(i, true, more)),
   ...Array.from({ length: missed }, (_, i) => rep(met + i, false, more)),
 ];

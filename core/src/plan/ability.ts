@@ -1,6 +1,6 @@
 import type { Rep } from '../clearance/facts';
 import { depthOf } from '../drills/prerequisites';
-import { drillOf } from '../drills/drills';
+import { drillOf, type DrillId } from '../drills/drills';
 import { daysBetween, type Day } from '../vocabulary/day';
 
 /**
@@ -35,14 +35,14 @@ export const raschChance = (ability: number, difficulty: number): number =>
   1 / (1 + Math.exp(difficulty - ability));
 
 /** Difficulty of a drill at a level, logits. The standard's own is level 0. */
-export const difficultyOf = (drillId: string, level: Level = 0): number =>
+export const difficultyOf = (drillId: DrillId, level: Level = 0): number =>
   LOGITS_PER_STEP * depthOf(drillId) + LOGITS_PER_LEVEL * level;
 
 /**
  * Chance that the next rep is met, with what is not known about the ability averaged in (the usual
  * probit-like shrinking of the logit).
  */
-export const chanceMet = ({ mean, sd }: Ability, drillId: string, level: Level = 0): number =>
+export const chanceMet = ({ mean, sd }: Ability, drillId: DrillId, level: Level = 0): number =>
   raschChance((mean - difficultyOf(drillId, level)) / Math.sqrt(1 + (Math.PI * sd * sd) / 8), 0);
 
 /**
@@ -87,7 +87,7 @@ export const AIM_HIGH = 0.85;
 const AIM = (AIM_LOW + AIM_HIGH) / 2;
 
 /** The level at which the pilot should succeed about as often as teaches most. */
-export const levelFor = (ability: Ability, drillId: string): Level =>
+export const levelFor = (ability: Ability, drillId: DrillId): Level =>
   [...LEVELS].sort(
     (a, b) => Math.abs(chanceMet(ability, drillId, a) - AIM) - Math.abs(chanceMet(ability, drillId, b) - AIM),
   )[0]!;

@@ -1,5 +1,5 @@
 import type { DrillGroupId } from '../drills/drill';
-import { drillOf } from '../drills/drills';
+import { drillOf, type DrillId } from '../drills/drills';
 import type { Place } from '../vocabulary/flying';
 import { bandsUpTo, WIND_BANDS, type WindBand, windBandOf } from '../vocabulary/wind-band';
 import { type Ability, chanceMet } from './ability';
@@ -23,7 +23,7 @@ export interface Circumstances {
 }
 
 /** Drills that train for certain surroundings. Common practice. */
-const BELONGS_TO: Readonly<Record<string, readonly Place[]>> = {
+const BELONGS_TO: Readonly<Partial<Record<DrillId, readonly Place[]>>> = {
   'under-roof-pass': ['under-structure', 'indoors'],
   'portal-drop': ['under-structure', 'indoors', 'built-up'],
   'gap-ladder': ['trees', 'under-structure', 'indoors', 'built-up'],
@@ -36,7 +36,7 @@ const BELONGS_TO: Readonly<Record<string, readonly Place[]>> = {
 };
 
 /** Drills in which the wind itself is what is trained, with the least band that makes them worth while. */
-const WANTS_WIND: Readonly<Record<string, WindBand>> = {
+const WANTS_WIND: Readonly<Partial<Record<DrillId, WindBand>>> = {
   'into-wind-hover': 'breezy',
   'crab-leg': 'light',
   'downwind-turn': 'breezy',
@@ -61,7 +61,7 @@ export type LeftOut =
 
 /** What in the pilot's own flying asks for this drill; null when nothing does. */
 export function weighedFor(
-  drillId: string,
+  drillId: DrillId,
   { places = [], windiestMps = null }: Circumstances,
 ): Weighing | null {
   const place = places.find((each) => BELONGS_TO[drillId]?.includes(each));
@@ -76,7 +76,7 @@ export function weighedFor(
 
 /** Why a drill that does not decide is of no use to this pilot now; null when it is. */
 export function leftOutFor(
-  drillId: string,
+  drillId: DrillId,
   { places = [], windLimitMps, hasPilotRelative = null, abilities = {} }: Circumstances,
 ): LeftOut | null {
   const drill = drillOf(drillId);

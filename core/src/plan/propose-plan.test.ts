@@ -1,5 +1,5 @@
 import { CAUSES } from '../causes/causes';
-import { drillOf } from '../drills/drills';
+import { drillOf, type DrillId } from '../drills/drills';
 import { allBefore, depthOf } from '../drills/prerequisites';
 import { FLIGHT_MODES } from '../vocabulary/flying';
 import { isProposal, PLAN_CEILING, proposePlan } from './propose-plan';
@@ -35,7 +35,7 @@ test('every proposal keeps the order of the lesson, whatever the cause, the mode
 });
 
 test('the manual track brings what is flown without help sooner than the other', () => {
-  const without = (plan: readonly string[]) => plan.filter((id) => drillOf(id).assistance !== 'as-flown');
+  const without = (plan: readonly DrillId[]) => plan.filter((id) => drillOf(id).assistance !== 'as-flown');
   for (const cause of CAUSES)
     for (const mode of FLIGHT_MODES) {
       const [manual, assisted] = [

@@ -1,5 +1,5 @@
-import { causeOf } from '../causes/causes';
-import { drillOf, isDrillId } from '../drills/drills';
+import { causeOf, type CauseId } from '../causes/causes';
+import { drillOf, isDrillId, type DrillId } from '../drills/drills';
 import { allBefore, depthOf } from '../drills/prerequisites';
 import type { FlightMode } from '../vocabulary/flying';
 import { type Circumstances, leftOutFor, weighedFor } from './circumstances';
@@ -23,23 +23,23 @@ export interface KnownOfPilot extends Circumstances {
   /** Drills that the pilot has met at least once; absent: not known, and nothing is put in before. */
   readonly met?: readonly string[];
   /** Cause of the chain's first link that training can break, where it is another than the weakness's own. */
-  readonly link?: string | null;
+  readonly link?: CauseId | null;
 }
 
 export type WhyInPlan =
   | { readonly because: 'key' }
-  | { readonly because: 'link'; readonly causeId: string }
-  | { readonly because: 'before'; readonly drillId: string }
+  | { readonly because: 'link'; readonly causeId: CauseId }
+  | { readonly because: 'before'; readonly drillId: DrillId }
   | { readonly because: 'no-flying' }
   | { readonly because: 'widens' };
 
 export interface PlannedDrill {
-  readonly drillId: string;
+  readonly drillId: DrillId;
   readonly why: WhyInPlan;
 }
 
 /** Why a drill has its place beside these key drills. */
-export function whyInPlan(drillId: string, key: readonly string[]): WhyInPlan {
+export function whyInPlan(drillId: DrillId, key: readonly DrillId[]): WhyInPlan {
   if (key.includes(drillId)) return { because: 'key' };
   const leadsTo = key.find((id) => allBefore(id).has(drillId));
   if (leadsTo) return { because: 'before', drillId: leadsTo };
@@ -69,7 +69,7 @@ function rankOf({ drillId, why }: PlannedDrill, known: KnownOfPilot): number {
 }
 
 /** On the manual track what is flown without help comes sooner, on the other later. */
-const trackOrder = (drillId: string, track: Track): number => {
+const trackOrder = (drillId: DrillId, track: Track): number => {
   const without = drillOf(drillId).assistance === 'as-flown' ? 0 : 1;
   return track === 'manual-first' ? -without : without;
 };
@@ -85,14 +85,14 @@ const trackOrder = (drillId: string, track: Track): number => {
  * it.
  */
 export function proposePlan(
-  causeId: string,
+  causeId: CauseId,
   mode: FlightMode,
   known: KnownOfPilot = {},
 ): readonly PlannedDrill[] {
   const { track = 'assist-down', met, link = null } = known;
   const cause = causeOf(causeId);
   const key = keyDrillsFor(cause, mode);
-  const of = (drillId: string): PlannedDrill => ({ drillId, why: whyInPlan(drillId, key) });
+  const of = (drillId: DrillId): PlannedDrill => ({ drillId, why: whyInPlan(drillId, key) });
   const linked: readonly PlannedDrill[] =
     link === null || link === causeId
       ? []
@@ -137,10 +137,10 @@ export function proposePlan(
 
 /** Drills of the cause that the proposal leaves out, each with what speaks against it for this pilot. */
 export function leftOutOf(
-  causeId: string,
+  causeId: CauseId,
   mode: FlightMode,
   known: KnownOfPilot,
-): readonly { readonly drillId: string; readonly why: NonNullable<ReturnType<typeof leftOutFor>> }[] {
+): readonly { readonly drillId: DrillId; readonly why: NonNullable<ReturnType<typeof leftOutFor>> }[] {
   const planned = new Set(proposePlan(causeId, mode, known).map((each) => each.drillId));
   return causeOf(causeId)
     .drills.filter((id) => suits(id, mode) && !planned.has(id))
@@ -151,7 +151,7 @@ export function leftOutOf(
 }
 
 /** What is wrong with a trainer's own plan, said so that it can be mended; null when nothing is. */
-export function planProblem(causeId: string, mode: FlightMode, drillIds: readonly string[]): string | null {
+export function planProblem(causeId: CauseId, mode: FlightMode, drillIds: readonly DrillId[]): string | null {
   const unknown = drillIds.find((id) => !isDrillId(id));
   if (unknown !== undefined) return `There is no drill "${unknown}": pick one from the list.`;
   if (new Set(drillIds).size !== drillIds.length)
@@ -167,9 +167,9 @@ export function planProblem(causeId: string, mode: FlightMode, drillIds: readonl
 
 /** Whether a plan is what would be proposed, so that no reason is asked for. */
 export const isProposal = (
-  causeId: string,
+  causeId: CauseId,
   mode: FlightMode,
-  drillIds: readonly string[],
+  drillIds: readonly DrillId[],
   known: KnownOfPilot = {},
 ): boolean =>
   proposePlan(causeId, mode, known)
@@ -178,7 +178,7 @@ export const isProposal = (
 
 /** The deciding drills of a plan for a pilot who flies in this mode. */
 export const keyDrillsOfPlan = (
-  causeId: string,
+  causeId: CauseId,
   mode: FlightMode,
-  drillIds: readonly string[],
-): readonly string[] => drillIds.filter((id) => keyDrillsFor(causeOf(causeId), mode).includes(id));
+  drillIds: readonly DrillId[],
+): readonly DrillId[] => drillIds.filter((id) => keyDrillsFor(causeOf(causeId), mode).includes(id));

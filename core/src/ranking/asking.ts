@@ -1,5 +1,5 @@
 import type { Answers, Question, Story } from '../evidence/question';
-import { QUESTIONS } from '../evidence/questions';
+import { QUESTIONS, type QuestionId } from '../evidence/questions';
 import type { Sign } from '../evidence/sign';
 import { SIGNS } from '../evidence/signs';
 import type { CraftFacts } from '../vocabulary/craft-facts';
@@ -8,7 +8,7 @@ import { type Model, type PerCause, SURE } from './model';
 import { entropyOfScores, type Item, pooled, posterior } from './pooling';
 
 export interface NextQuestion {
-  readonly id: string;
+  readonly id: QuestionId;
   /** Uncertainty that its answer is expected to take away, in bits. */
   readonly gain: number;
 }

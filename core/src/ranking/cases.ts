@@ -1,13 +1,14 @@
+import type { CauseId } from '../causes/causes';
 import type { Evidence } from '../evidence/evidence';
 
 /** A short occurrence as a pilot and a trainer would tell it, and the cause that an instructor would name. */
 export interface Case {
-  readonly cause: string;
+  readonly cause: CauseId;
   readonly told: string;
   readonly evidence: Evidence;
 }
 
-const told = (cause: string, words: string, evidence: Evidence): Case => ({ cause, told: words, evidence });
+const told = (cause: CauseId, words: string, evidence: Evidence): Case => ({ cause, told: words, evidence });
 
 /** Made up by us to test the ranking, spread over all causes; nothing in the weights is fitted to them. */
 export const CASES: readonly Case[] = [

@@ -1,3 +1,4 @@
+import type { CauseId } from '../causes/causes';
 import type { Answers } from '../evidence/question';
 import { SIGNS } from '../evidence/signs';
 import type { CraftFacts } from '../vocabulary/craft-facts';
@@ -69,7 +70,7 @@ export interface AnswerChange {
 }
 
 export interface CauseChange {
-  readonly causeId: string;
+  readonly causeId: CauseId;
   readonly count: number;
   readonly from: number;
   readonly to: number;

@@ -1,4 +1,4 @@
-import { CAUSES } from '../causes/causes';
+import { type CauseId, CAUSES } from '../causes/causes';
 import { LIKELIHOODS } from '../causes/likelihoods';
 import { USUAL_ANSWERS, USUAL_SIGNS } from '../causes/usual-answers';
 import { QUESTIONS } from '../evidence/questions';
@@ -11,7 +11,7 @@ export const PSEUDO_COUNT = 20;
 /** A sign that is asked about is expected to come out this sure. */
 export const SURE = 0.93;
 
-export const CAUSE_IDS: readonly string[] = CAUSES.map((cause) => cause.id);
+export const CAUSE_IDS: readonly CauseId[] = CAUSES.map((cause) => cause.id);
 const N = CAUSE_IDS.length;
 
 /** One number per cause, in the order of `CAUSE_IDS`. */
@@ -37,7 +37,7 @@ export interface Model {
   readonly signWeights: (signId: string, chance: number) => PerCause;
 }
 
-const perCause = (of: (id: string) => number): PerCause => Float64Array.from(CAUSE_IDS, of);
+const perCause = (of: (id: CauseId) => number): PerCause => Float64Array.from(CAUSE_IDS, of);
 
 /**
  * Pseudo-counts of a question's values under one cause: those named stand, and what they leave of the twenty

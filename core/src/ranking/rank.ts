@@ -1,3 +1,4 @@
+import type { CauseId } from '../causes/causes';
 import type { Answers } from '../evidence/question';
 import { labelOf, questionOf } from '../evidence/questions';
 import { signOf } from '../evidence/signs';
@@ -21,7 +22,7 @@ export interface Reason {
 }
 
 export interface RankedCause {
-  readonly id: string;
+  readonly id: CauseId;
   readonly probability: number;
   /** The weightiest first. */
   readonly reasons: readonly Reason[];
@@ -37,7 +38,7 @@ export interface Ranking {
   readonly nextQuestions: readonly NextQuestion[];
   readonly stance: Stance;
   /** Human factors, each with a probability of its own beside the mechanism. */
-  readonly conditions: readonly { readonly id: string; readonly probability: number }[];
+  readonly conditions: readonly { readonly id: CauseId; readonly probability: number }[];
 }
 
 const LEANING_FROM = 0.35;
@@ -103,7 +104,7 @@ class Ranked implements RankedCause {
   private readonly tell: () => readonly Reason[];
 
   constructor(
-    readonly id: string,
+    readonly id: CauseId,
     readonly probability: number,
     tell: () => readonly Reason[],
   ) {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { CAUSES } from '../causes/causes';
+import { CAUSES, type CauseId } from '../causes/causes';
 import { LIKELIHOODS } from '../causes/likelihoods';
 import { USUAL_ANSWERS, USUAL_SIGNS } from '../causes/usual-answers';
 import { NOTHING } from '../evidence/question';
@@ -213,7 +213,7 @@ describe('the ranking', () => {
     };
     const { causes } = rankOf(evidence);
     const model = modelWith();
-    const score = (id: string) =>
+    const score = (id: CauseId) =>
       model.logPrior[CAUSE_IDS.indexOf(id)]! +
       causes.find((cause) => cause.id === id)!.reasons.reduce((sum, reason) => sum + reason.weight, 0);
     const odds = causes[0]!.probability / causes[1]!.probability;

@@ -1,3 +1,5 @@
+import type { CauseId } from '../causes/causes';
+import type { DrillId } from '../drills/drills';
 import type { Place } from '../vocabulary/flying';
 
 /** What has to be seen to before such a pilot flies. */
@@ -25,15 +27,15 @@ export type Limit =
   | { readonly limit: 'not-at'; readonly places: readonly Place[] }
   /** Drills flown without hold, or in a manual mode, only at these places. */
   | { readonly limit: 'without-hold-only-at'; readonly places: readonly Place[] }
-  | { readonly limit: 'no-drills'; readonly drills: readonly string[] }
+  | { readonly limit: 'no-drills'; readonly drills: readonly DrillId[] }
   /** Feet down at so much charge, per cent. */
   | { readonly limit: 'reserve'; readonly percent: number };
 
 const needs = (what: Need, at?: readonly Place[]): Limit => ({ limit: 'needs', what, ...(at ? { at } : {}) });
 const notAt = (...places: readonly Place[]): Limit => ({ limit: 'not-at', places });
-const noDrills = (...drills: readonly string[]): Limit => ({ limit: 'no-drills', drills });
+const noDrills = (...drills: readonly DrillId[]): Limit => ({ limit: 'no-drills', drills });
 
-const LOW_TURNS = [
+const LOW_TURNS: readonly DrillId[] = [
   'circle-both-ways',
   'circle-height-steps',
   'figure-eight',
@@ -41,7 +43,7 @@ const LOW_TURNS = [
   'orbit-the-post',
   'slow-slalom',
 ];
-const LOW = [
+const LOW: readonly DrillId[] = [
   'circle-height-steps',
   'leg-circuit',
   'gap-ladder',
@@ -55,7 +57,7 @@ const LOW = [
  * What an open weakness of each cause asks of a plan; its words stand with the cause. Drills of the
  * weakness's own plan stay open to it.
  */
-export const LIMITS: Readonly<Record<string, readonly Limit[]>> = {
+export const LIMITS: Readonly<Record<CauseId, readonly Limit[]>> = {
   'orientation-nose-in': [needs('people-aside')],
   'orientation-side-on': [notAt('indoors')],
   'orientation-lost': [noDrills('home-by-readout')],

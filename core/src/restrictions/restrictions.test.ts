@@ -1,5 +1,5 @@
-import { CAUSES } from '../causes/causes';
-import { isDrillId } from '../drills/drills';
+import { CAUSES, type CauseId } from '../causes/causes';
+import { isDrillId, type DrillId } from '../drills/drills';
 import { LIMITS } from './limits';
 import { brokenBy, needsOf, type PlannedFlying, reserveOf } from './restrictions';
 
@@ -11,7 +11,7 @@ const flying = (more: Partial<PlannedFlying> = {}): PlannedFlying => ({
   windLimitMps: 6,
   ...more,
 });
-const open = (causeId: string, ...drillIds: string[]) => ({ causeId, drillIds });
+const open = (causeId: CauseId, ...drillIds: DrillId[]) => ({ causeId, drillIds });
 
 test('every cause says what it asks of a plan, and names drills that exist', () => {
   expect(Object.keys(LIMITS).sort()).toEqual(CAUSES.map((cause) => cause.id).sort());

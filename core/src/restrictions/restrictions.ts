@@ -1,18 +1,18 @@
-import { causeOf } from '../causes/causes';
-import { drillOf } from '../drills/drills';
+import { causeOf, type CauseId } from '../causes/causes';
+import { drillOf, type DrillId } from '../drills/drills';
 import type { SpeedSetting } from '../vocabulary/craft-facts';
 import { type FlightMode, onReleaseIn, type Place } from '../vocabulary/flying';
 import { type Limit, LIMITS, type Need } from './limits';
 
 /** An open weakness, as far as it restricts. */
 export interface Restricting {
-  readonly causeId: string;
+  readonly causeId: CauseId;
   /** Drills of its own plan: they are there to mend it, and stay open. */
-  readonly drillIds: readonly string[];
+  readonly drillIds: readonly DrillId[];
 }
 
 export interface PlannedFlying {
-  readonly drillId: string;
+  readonly drillId: DrillId;
   readonly flownOn: 'craft' | 'simulator';
   readonly place: Place | null;
   readonly windMps: number | null;
@@ -20,7 +20,7 @@ export interface PlannedFlying {
 }
 
 export interface Broken {
-  readonly causeId: string;
+  readonly causeId: CauseId;
   /** Which restriction, why it is broken, and what would do. Speeds are left open for the school's units. */
   readonly words: string;
 }

@@ -1,5 +1,6 @@
+import type { DrillId } from '../drills/drills';
 import { array, boolean, mixed, number, object, string } from 'yup';
-import { isCauseId } from '../causes/causes';
+import { type CauseId, isCauseId } from '../causes/causes';
 import { isDay, isInstant } from '../vocabulary/day';
 import { UUID } from '../vocabulary/key';
 
@@ -159,13 +160,13 @@ export const instant = (label: string) =>
     );
 
 export const drillIds = (label: string) =>
-  array(string().strict().defined())
+  array(string<DrillId>().strict().defined())
     .strict()
     .defined(`${label} is missing: give a list of drill ids.`)
     .typeError(`${label} must be a list of drill ids.`);
 
 export const causeId = (label: string) =>
-  string()
+  string<CauseId>()
     .strict()
     .defined(`${label} is missing: pick one.`)
     .nonNullable()
@@ -176,7 +177,7 @@ export const causeId = (label: string) =>
     );
 
 export const causeIdOrNone = (label: string) =>
-  mixed<string>()
+  mixed<CauseId>()
     .nullable()
     .default(null)
     .test(

@@ -1,3 +1,4 @@
+import type { DrillId } from '../drills/drills';
 import { type InferType, mixed, object } from 'yup';
 import { SIDES } from '../drills/drill';
 import { PILOTED_MODES } from '../simulator/control/control';
@@ -117,7 +118,7 @@ export const craftAsText = ({
 
 /** A link's search part for a setting: what is as the drill has it is left out. */
 export function linkSearch(
-  drillId: string,
+  drillId: DrillId,
   setting: Partial<Record<keyof PracticeLink, string | number | boolean | null>>,
 ): string {
   const search = new URLSearchParams({ drill: drillId });

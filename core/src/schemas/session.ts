@@ -1,7 +1,7 @@
 import { array, boolean, type InferType, number, object, string } from 'yup';
 import { PURPOSES } from '../clearance/facts';
 import { SIDES } from '../drills/drill';
-import { isDrillId } from '../drills/drills';
+import { isDrillId, type DrillId } from '../drills/drills';
 import { LEVELS } from '../plan/ability';
 import { causeId, choice, choiceOrNone, day, instant, key, keyOrNone, quantity, text, whole } from './fields';
 
@@ -19,7 +19,7 @@ const blockShape = object({
   pilotId: key('Pilot'),
   weaknessId: key('Weakness'),
   causeId: causeId('Cause'),
-  drillId: string()
+  drillId: string<DrillId>()
     .strict()
     .defined('Drill is missing: pick one.')
     .test('drill', 'Drill is not a known drill: pick one from the list.', (value) => isDrillId(value ?? '')),

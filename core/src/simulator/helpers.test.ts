@@ -116,7 +116,7 @@ describe('what the craft does by itself', () => {
 });
 
 test('surroundings never stand in the way of the drill they stand round', () => {
-  for (const id of ['figure-eight', 'gap-chain', 'leg-circuit', 'slant-descent']) {
+  for (const id of ['figure-eight', 'gap-chain', 'leg-circuit', 'slant-descent'] as const) {
     const paths = exerciseOf(id)!.stages.map((stage) => stage.path);
     for (const kind of SURROUNDINGS) {
       for (const solid of surroundingsOf(kind, paths))

@@ -1,7 +1,7 @@
 import type { Mark } from '../choreography/scene';
 import { movementOf, sceneOf } from '../choreography/scenes';
 import type { Side } from '../drills/drill';
-import { drillOf } from '../drills/drills';
+import { drillOf, type DrillId } from '../drills/drills';
 import type { FlightMode } from '../vocabulary/flying';
 import type { Jet } from './gusts-dryden';
 import type { PilotedMode } from './control/control';
@@ -21,7 +21,7 @@ export interface PracticeSetUp {
 }
 
 /** What blows across a drill. */
-const JETS: Readonly<Record<string, readonly Jet[]>> = {
+const JETS: Readonly<Partial<Record<DrillId, readonly Jet[]>>> = {
   'airflow-step': [{ x: 0, y: 19.8, z: 2.5, towardDeg: 180, speedMps: 6, radiusM: 1.5, reachM: 16 }],
 };
 
@@ -72,7 +72,7 @@ function solidsOf(mark: Mark): readonly Solid[] {
 }
 
 /** What the drill is flown in here: hold off, by hand, or as the pilot flies. */
-function modeFor(drillId: string, pilotMode: FlightMode): PilotedMode {
+function modeFor(drillId: DrillId, pilotMode: FlightMode): PilotedMode {
   const { assistance } = drillOf(drillId);
   if (assistance === 'manual') return pilotMode === 'rate' ? 'rate' : 'self-level';
   if (assistance === 'hold-off') return 'height-hold';
@@ -83,7 +83,7 @@ function modeFor(drillId: string, pilotMode: FlightMode): PilotedMode {
  * Sets a drill up, on one of its sides where it has them.
  * @returns null for a drill that is not flown with the sticks, or that the simulator is of no use for
  */
-export function practiceOf(drillId: string, side: Side | null, pilotMode: FlightMode): PracticeSetUp | null {
+export function practiceOf(drillId: DrillId, side: Side | null, pilotMode: FlightMode): PracticeSetUp | null {
   const scene = sceneOf(drillId);
   if (!scene || drillOf(drillId).simulator === 'no-use') return null;
   const { moments, windFromDeg, isMirrored } = movementOf(drillId, side);

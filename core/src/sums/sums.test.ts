@@ -1,3 +1,4 @@
+import type { CauseId } from '../causes/causes';
 import { answersOf } from '../evidence/evidence';
 import { NOTHING } from '../evidence/question';
 import { questionOf } from '../evidence/questions';
@@ -123,7 +124,7 @@ describe('go or no-go', () => {
     expect(flightCard({ ...flight, ...more }).go).toBe(false);
   });
 
-  const until = (causeId: string) => ({ weaknesses: [{ causeId }] });
+  const until = (causeId: CauseId) => ({ weaknesses: [{ causeId }] });
   test.each<[string, Partial<FlightToBe>, string, Partial<FlightToBe>]>([
     [
       'fast while only slow is allowed',

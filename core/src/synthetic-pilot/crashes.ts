@@ -1,3 +1,4 @@
+import type { DrillId } from '../drills/drills';
 import type { Side } from '../drills/drill';
 import { answersOf, type Evidence } from '../evidence/evidence';
 import { craftModel } from '../simulator/craft-model';
@@ -13,7 +14,7 @@ import { HABIT_SHOWS, type Habit } from './habits';
 
 /** Where a habit is let run until it goes wrong. */
 export interface CrashScene {
-  readonly drillId: string;
+  readonly drillId: DrillId;
   readonly side?: Side;
   readonly windMps: number;
   readonly mode?: FlightMode;

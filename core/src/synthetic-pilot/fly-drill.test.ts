@@ -1,4 +1,4 @@
-import { drillOf } from '../drills/drills';
+import { drillOf, type DrillId } from '../drills/drills';
 import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import { craftModel } from '../simulator/craft-model';
 import { practiceOf } from '../simulator/practice';
@@ -9,10 +9,16 @@ import { habitOf, Learner } from './learner';
 
 const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
 /** Drills that take seconds. */
-const SHORT = ['pop-up-takeoff', 'release-drill', 'pause-then-talk', 'power-turn', 'brake-to-mark'];
+const SHORT: readonly DrillId[] = [
+  'pop-up-takeoff',
+  'release-drill',
+  'pause-then-talk',
+  'power-turn',
+  'brake-to-mark',
+];
 const WIND = { calm: 1, light: 3.5, breezy: 6 } as const;
 /** One rep of a drill in a wind that it must be shown in; the next seed takes the next side and band. */
-function rep(id: string, habits: readonly Habit[], seed: number) {
+function rep(id: DrillId, habits: readonly Habit[], seed: number) {
   const { sides, bands = ['calm', 'light'] } = drillOf(id);
   const mode = habits.length > 0 ? HABIT_SHOWS[habits[0]!].mode : undefined;
   return flyDrill(

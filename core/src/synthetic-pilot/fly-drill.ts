@@ -1,3 +1,4 @@
+import type { DrillId } from '../drills/drills';
 import { withExpo } from '../simulator/expo';
 import type { SpeedSetting } from '../vocabulary/craft-facts';
 import type { FlightMode } from '../vocabulary/flying';
@@ -35,7 +36,7 @@ const LONGEST_S = 240;
  */
 export function flyDrill(
   craft: CraftModel,
-  drillId: string,
+  drillId: DrillId,
   side: Side | null,
   windMps: number,
   habits: ReadonlySet<Habit>,

@@ -1,3 +1,4 @@
+import type { DrillId } from '../drills/drills';
 import type { PilotedMode } from '../simulator/control/control';
 
 /** What a synthetic pilot does wrong, each the mechanism of a cause. */
@@ -83,7 +84,7 @@ export const HABIT_SHOWS: Readonly<
     Habit,
     {
       readonly cause: string;
-      readonly drills: readonly string[];
+      readonly drills: readonly DrillId[];
       readonly touches: readonly string[] | 'all';
       readonly mode?: PilotedMode;
     }

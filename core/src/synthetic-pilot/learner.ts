@@ -1,16 +1,18 @@
+import type { DrillId } from '../drills/drills';
+import type { CauseId } from '../causes/causes';
 import type { Side } from '../drills/drill';
 import { Random } from '../simulator/random';
 import { HABIT_SHOWS, HABITS, type Habit } from './habits';
 
 /** The habit that a cause is the outcome of; null for causes that no hands show. */
-export const habitOf = (causeId: string): Habit | null =>
+export const habitOf = (causeId: CauseId): Habit | null =>
   HABITS.find((habit) => HABIT_SHOWS[habit].cause === causeId) ?? null;
 
 /**
  * Flies one rep, with the habit or without; null for a drill that is not measured. @param nth counts the reps
  * of this learner from 0
  */
-export type FlyRep<T> = (drillId: string, side: Side | null, habit: Habit | null, nth: number) => T | null;
+export type FlyRep<T> = (drillId: DrillId, side: Side | null, habit: Habit | null, nth: number) => T | null;
 
 /** Hands with a habit that practice wears down: each rep flown leaves a share of it. */
 export class Learner<T> {
@@ -28,7 +30,7 @@ export class Learner<T> {
     this.random = new Random(seed);
   }
 
-  fly(drillId: string, side: Side | null): T | null {
+  fly(drillId: DrillId, side: Side | null): T | null {
     const shows = this.random.uniform() < this.strength;
     const rep = this.flyRep(drillId, side, shows ? this.habit : null, this.flown);
     if (rep === null) return null;

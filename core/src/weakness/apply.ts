@@ -1,3 +1,4 @@
+import type { CauseId } from '../causes/causes';
 import type { ClearingRule } from '../clearance/clearing-rule';
 import { liveMoves } from '../clearance/standing';
 import type { BodyOf } from '../commands/command';
@@ -76,7 +77,7 @@ function opened(
 /** What a debrief adds to a plan. */
 export interface FromDebrief {
   /** Cause of the chain's first link that training can break, where it names one. */
-  readonly link: string | null;
+  readonly link: CauseId | null;
   /** How bad it may end next time, 1 to 5. */
   readonly severity: number | null;
 }

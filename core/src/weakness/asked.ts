@@ -1,3 +1,4 @@
+import type { CauseId } from '../causes/causes';
 import type { AnyHandle, BodyOf, KeysOfCommand } from '../commands/command';
 import { confirmCause, saveDebrief } from '../commands/handles';
 import type { Findings } from '../debrief/findings';
@@ -12,7 +13,7 @@ export interface Asked {
 
 export interface Confirmation {
   readonly occurrenceId: string;
-  readonly causeId: string;
+  readonly causeId: CauseId;
   readonly weaknessId: string;
   readonly moveId: string;
   readonly planId: string;

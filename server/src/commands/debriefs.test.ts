@@ -1,3 +1,4 @@
+import type { CauseId } from '@skelby/core/causes/causes';
 import { NO_FINDINGS } from '@skelby/core/debrief/findings';
 import {
   CRAFT,
@@ -82,7 +83,7 @@ test('a first save keeps what was told; closing confirms the cause and opens its
   });
   const closed = await save(occurrenceId, version({ base: 1 }));
   expect(closed.status).toBe(200);
-  const weakness = await trainer.get<{ weakness: { causeId: string } }>(
+  const weakness = await trainer.get<{ weakness: { causeId: CauseId } }>(
     `/weaknesses/${closed.body.weaknessId}`,
   );
   expect(weakness.body.weakness.causeId).toBe('orientation-nose-in');

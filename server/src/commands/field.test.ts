@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import {
   id,
   PILOT,
@@ -165,7 +166,7 @@ describe('reps', () => {
     await trainer.put(`/reps/${shared}`, rep(weaknessId));
     await trainer.put(`/reps/${id()}`, rep(weaknessId, { drillId: 'half-thumb' }));
     const repsOf = async (of: string) =>
-      (await trainer.get<{ reps: { drillId: string; takenBack: boolean }[] }>(`/weaknesses/${of}`)).body.reps
+      (await trainer.get<{ reps: { drillId: DrillId; takenBack: boolean }[] }>(`/weaknesses/${of}`)).body.reps
         .filter((each) => !each.takenBack)
         .map((each) => each.drillId);
     expect(await repsOf(other)).toEqual(['tail-in-hover']);
@@ -222,7 +223,7 @@ describe("a pilot's own link", () => {
     const { token } = await made(trainer, pilotId);
     const { status, body } = await server
       .visitor()
-      .ask<{ pilot: { name: string }; weaknesses: object[]; session: { blocks: { drillId: string }[] } }>(
+      .ask<{ pilot: { name: string }; weaknesses: object[]; session: { blocks: { drillId: DrillId }[] } }>(
         'GET',
         '/api/own',
         undefined,
@@ -351,7 +352,7 @@ describe('standards and own drills', () => {
     ...more,
   });
   interface Version {
-    drillId: string;
+    drillId: DrillId;
     number: number;
     reps: number;
     reason: string;

@@ -1,3 +1,4 @@
+import type { CauseId } from '@skelby/core/causes/causes';
 import type { WeaknessState } from '@skelby/core/clearance/rungs';
 import {
   confirmation,
@@ -270,7 +271,7 @@ test('a confirmation taken back withdraws the weakness it opened, and the cause 
     confirmation({ causeId: 'wildlife', at: '2026-03-02T10:05:00.000Z' }),
   );
   expect(other.body.weaknessId).not.toBe(weaknessId);
-  const page = await trainer.get<{ weaknesses: { causeId: string; state: string }[] }>(`/pilots/${pilotId}`);
+  const page = await trainer.get<{ weaknesses: { causeId: CauseId; state: string }[] }>(`/pilots/${pilotId}`);
   expect(page.body.weaknesses.map((line) => [line.causeId, line.state]).sort()).toEqual([
     ['overcontrol', 'withdrawn'],
     ['wildlife', 'open'],

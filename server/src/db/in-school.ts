@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import type { Knex } from 'knex';
 
 /** Work before anybody is known: sees no row, and may only call the sign-in functions. */
@@ -6,7 +7,7 @@ export const NO_SCHOOL = '';
 /** Weaknesses to be worked out again: by their keys, and as those of a pilot for whom a drill decides. */
 interface Deferred {
   readonly weaknesses: Set<string>;
-  readonly drills: Map<string, { readonly pilotId: string; readonly drillId: string }>;
+  readonly drills: Map<string, { readonly pilotId: string; readonly drillId: DrillId }>;
 }
 
 /** One transaction for one school, and who acts in it. */

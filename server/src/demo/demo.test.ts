@@ -1,4 +1,4 @@
-import { CAUSES } from '@skelby/core/causes/causes';
+import { CAUSES, type CauseId } from '@skelby/core/causes/causes';
 import { startTestServer, type TestServer } from '../testing/test-school';
 import { FLOWN } from './flown';
 import { flownKey, flyDemoRep } from './flying';
@@ -61,7 +61,7 @@ test('the demo school is all there, in every state of the loop, dated up to the 
     .join('pilots', 'pilots.id', 'weaknesses.pilot_id')
     .select('pilots.name', 'weaknesses.cause_id', 'weaknesses.state', 'weaknesses.signed_early')) as {
     name: string;
-    causeId: string;
+    causeId: CauseId;
     state: string;
     signedEarly: boolean;
   }[];

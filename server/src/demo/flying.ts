@@ -1,8 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
-import { CAUSES } from '@skelby/core/causes/causes';
+import { CAUSES, type CauseId } from '@skelby/core/causes/causes';
 import type { MissReason } from '@skelby/core/clearance/facts';
 import type { Side } from '@skelby/core/drills/drill';
-import { drillOf } from '@skelby/core/drills/drills';
+import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { allBefore } from '@skelby/core/drills/prerequisites';
 import { craftModel } from '@skelby/core/simulator/craft-model';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
@@ -35,13 +35,13 @@ const NEAREST: Readonly<Record<string, Habit>> = {
   'beyond-sight': 'guesses-the-nose',
   'link-loss': 'goes-too-far',
 };
-export const demoHabitOf = (causeId: string): Habit | null => habitOf(causeId) ?? NEAREST[causeId] ?? null;
+export const demoHabitOf = (causeId: CauseId): Habit | null => habitOf(causeId) ?? NEAREST[causeId] ?? null;
 
-export const flownKey = (drillId: string, side: Side | null): string =>
+export const flownKey = (drillId: DrillId, side: Side | null): string =>
   side === null ? drillId : `${drillId} ${side}`;
 
 /** Flies one rep by synthetic hands. */
-export function flyDemoRep(drillId: string, side: Side | null, habit: Habit | null, nth: number): FlownRep {
+export function flyDemoRep(drillId: DrillId, side: Side | null, habit: Habit | null, nth: number): FlownRep {
   const mode = habit && HABIT_SHOWS[habit].drills.includes(drillId) ? HABIT_SHOWS[habit].mode : undefined;
   const { score } = flyDrill(
     MODEL,
@@ -59,13 +59,13 @@ export function flyDemoRep(drillId: string, side: Side | null, habit: Habit | nu
 /** Everything that the demo's stories can call for: drills of their causes and what leads to them. */
 export function flyDemoReps(): FlownReps {
   const causes = [...new Set(DEMO_STORIES.map((story) => story.cause))];
-  const drillsFor = (causeId: string) => {
+  const drillsFor = (causeId: CauseId) => {
     const { drills } = CAUSES.find((cause) => cause.id === causeId)!;
     return [...new Set(drills.flatMap((id) => [id, ...allBefore(id)]))].filter(
       (id) => exerciseOf(id) !== null,
     );
   };
-  const series = (drillIds: readonly string[], habit: Habit | null): FlownSeries =>
+  const series = (drillIds: readonly DrillId[], habit: Habit | null): FlownSeries =>
     Object.fromEntries(
       drillIds.flatMap((id) => {
         const { sides } = drillOf(id);

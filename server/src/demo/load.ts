@@ -1,3 +1,4 @@
+import type { CauseId } from '@skelby/core/causes/causes';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
 import { CHECK_ATTEMPTS } from '@skelby/core/clearance/clearing-rule';
 import { modesFor } from '@skelby/core/clearance/counts-for-test';
@@ -5,7 +6,7 @@ import { bandsWanted } from '@skelby/core/clearance/coverage';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import { learningCurve } from '@skelby/core/clearance/learning-curve';
 import type { Side } from '@skelby/core/drills/drill';
-import { drillOf } from '@skelby/core/drills/drills';
+import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { addDays, type Day } from '@skelby/core/vocabulary/day';
 import { proposeChain } from '@skelby/core/debrief/chain';
 import { NO_FINDINGS } from '@skelby/core/debrief/findings';
@@ -144,14 +145,14 @@ class Season {
     await this.finish(story, weaknessId, day);
   }
 
-  private async confirm(occurrenceId: string, causeId: string, at: string): Promise<string> {
+  private async confirm(occurrenceId: string, causeId: CauseId, at: string): Promise<string> {
     const fields = { causeId, weaknessId: this.key(), moveId: this.key(), planId: this.key(), at };
     const done = await carryOut(this.school, confirmCause, { id: occurrenceId }, fields);
     return (done as { weaknessId: string }).weaknessId;
   }
 
   /** Debriefs what the demo has findings for; confirms the rest as logged. */
-  private async debrief(occurrenceId: string, causeId: string, at: string): Promise<string> {
+  private async debrief(occurrenceId: string, causeId: CauseId, at: string): Promise<string> {
     const found = DEMO_DEBRIEFS[causeId];
     if (!found) return this.confirm(occurrenceId, causeId, at);
     const findings = { ...NO_FINDINGS, ownPick: causeId, primary: causeId, ...found };
@@ -280,7 +281,7 @@ class Season {
 
   private async rep(
     weaknessId: string,
-    drillId: string,
+    drillId: DrillId,
     purpose: Purpose,
     [missReason, measure]: FlownRep,
     side: Side | null,
@@ -348,7 +349,7 @@ class Season {
       .tx('plans')
       .where({ weaknessId })
       .orderBy('made_at', 'desc')
-      .first('drill_ids')) as { drillIds: readonly string[] };
+      .first('drill_ids')) as { drillIds: readonly DrillId[] };
     const learner = await this.learnerOf(weaknessId);
     for (let i = 0; i < reps; i += 1) {
       const drill = drillOf(drills[Math.floor((i * drills.length) / reps)]!);

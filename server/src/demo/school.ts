@@ -1,3 +1,4 @@
+import type { CauseId } from '@skelby/core/causes/causes';
 import type { MissReason } from '@skelby/core/clearance/facts';
 import type { CraftFields, OccurrenceFields, PilotFields, SiteFields } from '@skelby/core/schemas/records';
 
@@ -219,7 +220,7 @@ export type Ending =
 
 export interface Story {
   readonly pilot: number;
-  readonly cause: string;
+  readonly cause: CauseId;
   readonly kind: OccurrenceFields['kind'];
   readonly daysAgo: number;
   readonly craft: number;
@@ -231,7 +232,7 @@ export interface Story {
 
 const story = (
   pilot: number,
-  cause: string,
+  cause: CauseId,
   kind: Story['kind'],
   daysAgo: number,
   craft: number,

@@ -1,3 +1,4 @@
+import type { CauseId } from '@skelby/core/causes/causes';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import Ajv from 'ajv/dist/2020';
@@ -137,7 +138,7 @@ test('a confirmed cause from elsewhere opens no weakness by itself, and can be c
   } = await other.get<{ pilots: { id: string }[] }>('/roster');
   const { body: page } = await other.get<{
     weaknesses: unknown[];
-    occurrences: { id: string; confirmedCauseId: string | null }[];
+    occurrences: { id: string; confirmedCauseId: CauseId | null }[];
   }>(`/pilots/${pilots[0]!.id}`);
   expect(page.weaknesses).toEqual([]);
   const confirmed = page.occurrences.find((each) => each.confirmedCauseId === 'overcontrol')!;

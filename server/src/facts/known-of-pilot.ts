@@ -1,6 +1,6 @@
 import { rankOfSeverity } from '@skelby/core/debrief/severity';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
-import { drillOf } from '@skelby/core/drills/drills';
+import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import type { Place } from '@skelby/core/vocabulary/flying';
 import { abilityIn } from '@skelby/core/plan/ability';
 import type { KnownOfPilot, Track } from '@skelby/core/plan/propose-plan';
@@ -53,7 +53,7 @@ export async function knownOf(
     .whereNull('taken_back_at')
     .orderBy('flown_at')
     .select('drill_id', 'met', 'day', 'flown_at', 'level')) as {
-    drillId: string;
+    drillId: DrillId;
     met: boolean;
     day: string;
     flownAt: string;

@@ -1,3 +1,4 @@
+import type { CauseId } from '@skelby/core/causes/causes';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { OccurrenceFields } from '@skelby/core/schemas/records';
 import type { SchoolTx } from '../db/in-school';
@@ -7,7 +8,7 @@ import { lockPilot } from './weakness-facts';
 
 export interface OccurrenceRow extends OccurrenceFields, Revised {
   readonly id: string;
-  readonly confirmedCauseId: string | null;
+  readonly confirmedCauseId: CauseId | null;
   readonly weaknessId: string | null;
   readonly withdrawnAt: string | null;
 }

@@ -1,3 +1,5 @@
+import type { DrillId } from '@skelby/core/drills/drills';
+import type { CauseId } from '@skelby/core/causes/causes';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
 import { inLists } from '@skelby/core/clearance/in-lists';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
@@ -12,7 +14,7 @@ import { notFound } from '../problem/problem';
 export interface WeaknessRow {
   readonly id: string;
   readonly pilotId: string;
-  readonly causeId: string;
+  readonly causeId: CauseId;
   readonly state: string;
 }
 
@@ -58,12 +60,12 @@ export async function lockWeakness(school: SchoolTx, id: string): Promise<Weakne
 }
 
 interface HeadRow extends ClearingRule {
-  readonly causeId: string;
+  readonly causeId: CauseId;
   readonly pilotId: string;
   readonly mode: FlightMode;
   readonly windLimitMps: number;
   readonly failedAt: readonly string[];
-  readonly drillIds: readonly string[] | null;
+  readonly drillIds: readonly DrillId[] | null;
 }
 
 /** Reads all that decides where a weakness stands. */
@@ -138,7 +140,7 @@ export async function refreshPilot(school: SchoolTx, pilotId: string): Promise<v
 export async function refreshSharing(
   school: SchoolTx,
   pilotId: string,
-  rep: { readonly weaknessId: string; readonly drillId: string },
+  rep: { readonly weaknessId: string; readonly drillId: DrillId },
 ): Promise<void> {
   await refreshWeakness(school, rep.weaknessId);
   if (school.deferred) {
@@ -150,7 +152,7 @@ export async function refreshSharing(
 }
 
 /** The pilot's open weaknesses whose plan has the drill. */
-async function openFor(school: SchoolTx, pilotId: string, drillId: string): Promise<string[]> {
+async function openFor(school: SchoolTx, pilotId: string, drillId: DrillId): Promise<string[]> {
   const { rows } = (await school.tx.raw(
     `
     select w.id from weaknesses w

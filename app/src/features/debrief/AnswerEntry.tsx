@@ -1,6 +1,6 @@
 import { type Evidence, quarterOf, type SentNumber } from '@skelby/core/evidence/evidence';
 import type { Answers, ChoiceQuestion } from '@skelby/core/evidence/question';
-import { questionOf } from '@skelby/core/evidence/questions';
+import { questionOf, type QuestionId } from '@skelby/core/evidence/questions';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -8,12 +8,12 @@ import { Ring, Sticks } from '../../shared/drawing';
 import { Button } from '../../shared/ui/Button';
 
 interface AnswerEntryProps {
-  readonly questionId: string;
+  readonly questionId: QuestionId;
   readonly evidence: Evidence;
   readonly known: Answers;
   readonly layout: StickLayout;
   readonly onAnswer: (answers: Evidence) => void;
-  readonly number: (questionId: string) => React.JSX.Element;
+  readonly number: (questionId: QuestionId) => React.JSX.Element;
 }
 
 /** More answers than this go side by side, so that all are in sight. */

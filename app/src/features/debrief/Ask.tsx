@@ -1,6 +1,6 @@
 import type { Evidence } from '@skelby/core/evidence/evidence';
 import type { Answers, Judged, NumberQuestion } from '@skelby/core/evidence/question';
-import { labelOf, QUESTIONS, questionOf } from '@skelby/core/evidence/questions';
+import { labelOf, QUESTIONS, questionOf, type QuestionId } from '@skelby/core/evidence/questions';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
 import type { Ranking } from '@skelby/core/ranking/rank';
 import { useState } from 'react';
@@ -19,20 +19,24 @@ interface AskProps {
   readonly known: Answers;
   readonly ranking: Ranking;
   /** What is asked now; null when nothing more is worth asking. */
-  readonly asked: string | null;
+  readonly asked: QuestionId | null;
   readonly layout: StickLayout;
   /** A question asked out of turn. */
   readonly wanted: string | null;
-  readonly onWant: (questionId: string | null) => void;
+  readonly onWant: (questionId: QuestionId | null) => void;
   readonly onEvidence: (evidence: Evidence) => void;
-  readonly onSkip: (questionId: string) => void;
+  readonly onSkip: (questionId: QuestionId) => void;
 }
 
 /** Under this an answer would hardly move the ranking. */
 const WORTH_ASKING = 0.03;
 
 /** What is asked next: what was wanted out of turn, else what would tell most. */
-export function nextOf(ranking: Ranking, skipped: readonly string[], wanted: string | null): string | null {
+export function nextOf(
+  ranking: Ranking,
+  skipped: readonly string[],
+  wanted: QuestionId | null,
+): QuestionId | null {
   return (
     wanted ??
     ranking.nextQuestions.find(({ id, gain }) => gain >= WORTH_ASKING && !skipped.includes(id))?.id ??

@@ -1,3 +1,4 @@
+import type { QuestionId } from '@skelby/core/evidence/questions';
 import { causeOf } from '@skelby/core/causes/causes';
 import { capturedEvidence, missingToClose } from '@skelby/core/debrief/findings';
 import { answersOf } from '@skelby/core/evidence/evidence';
@@ -61,7 +62,7 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
   const save = useSaveDebrief(occurrence);
   const weaknessKey = useWeaknessKey(occurrence.pilotId);
   const [step, setStep] = useState<Step>('ask');
-  const [wanted, setWanted] = useState<string | null>(null);
+  const [wanted, setWanted] = useState<QuestionId | null>(null);
   const [tried, setTried] = useState(false);
   const craft = useMemo(
     () => craftFacts(roster.craft.find((each) => each.id === occurrence.craftId) ?? USUAL_CRAFT),
@@ -139,7 +140,7 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
     setTried(true);
     if (missing.length === 0) send('closed');
   };
-  const askAgain = (id: string | null) => {
+  const askAgain = (id: QuestionId | null) => {
     setWanted(id);
     if (id !== null) setStep('ask');
   };

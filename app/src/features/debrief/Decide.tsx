@@ -1,4 +1,4 @@
-import { causeOf } from '@skelby/core/causes/causes';
+import { causeOf, type CauseId } from '@skelby/core/causes/causes';
 import { type Link, proposeChain, withPrimary } from '@skelby/core/debrief/chain';
 import type { Findings, Missing } from '@skelby/core/debrief/findings';
 import { INJURIES } from '@skelby/core/debrief/severity';
@@ -32,7 +32,7 @@ export interface DecideProps {
 }
 
 const NEAR = 4;
-const named = (ids: readonly string[]) =>
+const named = (ids: readonly CauseId[]) =>
   [...new Set(ids)].map((value) => ({ value, label: causeOf(value).name }));
 
 /** The chain that stands: the trainer's, or the proposed one until they change it. */
@@ -45,7 +45,7 @@ function Causes({ findings, find, ranking, missing, wantsReason }: DecideProps) 
   const [picking, setPicking] = useState<'primary' | 'contributing' | null>(null);
   const { primary, ownPick, contributing } = findings;
   const top = ranking.causes.slice(0, NEAR).map((cause) => cause.id);
-  const percentOf = (id: string) =>
+  const percentOf = (id: CauseId) =>
     percent(ranking.causes.find((cause) => cause.id === id)?.probability ?? 0);
   const candidates = named([...(ownPick ? [ownPick] : []), ...top, ...(primary ? [primary] : [])]).map(
     ({ value, label }) => ({
@@ -58,7 +58,7 @@ function Causes({ findings, find, ranking, missing, wantsReason }: DecideProps) 
     ...top,
     ...ranking.conditions.filter((each) => each.probability >= 0.3).map((each) => each.id),
   ]).filter(({ value }) => value !== primary);
-  const decide = (causeId: string) => {
+  const decide = (causeId: CauseId) => {
     find({
       primary: causeId,
       chain: [...withPrimary(findings.chain, primary, causeId)],

@@ -1,5 +1,5 @@
 import { FAMILIES } from '@skelby/core/causes/cause';
-import { causeOf } from '@skelby/core/causes/causes';
+import { causeOf, type CauseId } from '@skelby/core/causes/causes';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { CauseRows, FamilyRows } from '../../shared/ui/CausePicker';
@@ -13,7 +13,7 @@ export function PickCause({
   onPick,
 }: {
   readonly heading: string;
-  readonly onPick: (causeId: string) => void;
+  readonly onPick: (causeId: CauseId) => void;
 }) {
   const [familyId, setFamilyId] = useState<string | null>(null);
   if (!familyId)
@@ -37,8 +37,8 @@ export function OwnPick({
   loggedCauseId,
   onPick,
 }: {
-  readonly loggedCauseId: string;
-  readonly onPick: (causeId: string | null) => void;
+  readonly loggedCauseId: CauseId;
+  readonly onPick: (causeId: CauseId | null) => void;
 }) {
   const [picking, setPicking] = useState(false);
   if (picking) return <PickCause heading="What would you say it was?" onPick={onPick} />;

@@ -1,5 +1,5 @@
 import { causeOf } from '@skelby/core/causes/causes';
-import { questionOf } from '@skelby/core/evidence/questions';
+import { questionOf, type QuestionId } from '@skelby/core/evidence/questions';
 import type { RankedCause, Ranking, Reason } from '@skelby/core/ranking/rank';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -137,7 +137,7 @@ const worth = (gain: number): string =>
 
 interface RankingPanelProps {
   readonly ranking: Ranking;
-  readonly onAsk: (questionId: string) => void;
+  readonly onAsk: (questionId: QuestionId) => void;
 }
 
 /** Every cause with its probability, the first three with their reasons, and what would change it. */

@@ -1,6 +1,6 @@
 import { coachingOf } from '@skelby/core/drills/coaching';
 import { DRILL_GROUPS, type Drill, type Side } from '@skelby/core/drills/drill';
-import { drillOf, isDrillId } from '@skelby/core/drills/drills';
+import { drillOf, isDrillId, type DrillId } from '@skelby/core/drills/drills';
 import { isOwnDrillId } from '@skelby/core/drills/school-book';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
 import { useLocalSearchParams } from 'expo-router';
@@ -34,7 +34,7 @@ const KIND_WORDS: Readonly<Record<Drill['kind'], string>> = {
   ground: 'On the ground: no flying',
 };
 
-function Page({ drill }: { readonly drill: Drill }) {
+function Page({ drill }: { readonly drill: Drill<DrillId> }) {
   const { pilot } = useLocalSearchParams<{ pilot?: string }>();
   const { sentence } = useUnits();
   const roster = useRoster().data;

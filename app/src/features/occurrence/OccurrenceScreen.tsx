@@ -1,5 +1,5 @@
 import { FAMILIES } from '@skelby/core/causes/cause';
-import { causeOf } from '@skelby/core/causes/causes';
+import { causeOf, type CauseId } from '@skelby/core/causes/causes';
 import { onReleaseIn } from '@skelby/core/vocabulary/flying';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -54,7 +54,7 @@ function CauseTold({
   causeId,
   mode,
 }: {
-  readonly causeId: string;
+  readonly causeId: CauseId;
   readonly mode: OccurrenceOfPilot['pilotMode'];
 }) {
   const cause = causeOf(causeId);
@@ -77,7 +77,7 @@ function CauseTold({
 }
 
 /** Another cause than the one logged: family, then cause, in place. */
-function OtherCause({ onPick }: { readonly onPick: (causeId: string) => void }) {
+function OtherCause({ onPick }: { readonly onPick: (causeId: CauseId) => void }) {
   const [familyId, setFamilyId] = useState<string | null>(null);
   if (!familyId)
     return (
@@ -192,7 +192,7 @@ function Confirmed({
   roster,
 }: {
   readonly occurrence: OccurrenceOfPilot;
-  readonly causeId: string;
+  readonly causeId: CauseId;
   readonly roster: Roster | undefined;
 }) {
   const takeBack = useTakeConfirmationBack(occurrence);

@@ -1,5 +1,5 @@
-import { causeOf } from '@skelby/core/causes/causes';
-import { drillOf } from '@skelby/core/drills/drills';
+import { causeOf, type CauseId } from '@skelby/core/causes/causes';
+import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { onReleaseIn } from '@skelby/core/vocabulary/flying';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -29,7 +29,7 @@ function OwnDrill({
   first,
   rests = false,
 }: {
-  readonly drillId: string;
+  readonly drillId: DrillId;
   readonly pilot: OwnPageData['pilot'];
   readonly token: string;
   readonly first?: string;
@@ -67,7 +67,7 @@ function OwnDrill({
 function Tell({ token, onDone }: { readonly token: string; readonly onDone: () => void }) {
   const tell = useTell(token);
   const [familyId, setFamilyId] = useState<string | null>(null);
-  const [causeId, setCauseId] = useState<string | null>(null);
+  const [causeId, setCauseId] = useState<CauseId | null>(null);
   const [note, setNote] = useState('');
   if (tell.isSuccess)
     return (

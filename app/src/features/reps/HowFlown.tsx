@@ -1,7 +1,7 @@
 import type { Clearance } from '@skelby/core/clearance/clearance';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { NextStep } from '@skelby/core/clearance/next-step';
-import { drillOf } from '@skelby/core/drills/drills';
+import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { FLIGHT_MODES } from '@skelby/core/vocabulary/flying';
 import { View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
@@ -20,10 +20,10 @@ import type { Settings } from './settings';
 
 interface HowFlownProps {
   readonly settings: Settings;
-  readonly drillIds: readonly string[];
+  readonly drillIds: readonly DrillId[];
   readonly clearance: Clearance;
   readonly next: NextStep;
-  readonly onDrill: (drillId: string) => void;
+  readonly onDrill: (drillId: DrillId) => void;
   readonly onChange: (part: Partial<Settings>) => void;
 }
 
@@ -31,7 +31,7 @@ const MOST_PACKS = 40;
 
 /** Practice always; test only on a deciding drill; check only when it is due. */
 export function purposesFor(
-  drillId: string,
+  drillId: DrillId,
   clearance: Pick<Clearance, 'charts'>,
   next: NextStep,
 ): readonly Purpose[] {

@@ -1,9 +1,10 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import type { Chart } from '@skelby/core/clearance/clearance';
 import { nextUp, sideAfter, sideNext } from './settings';
 
 /** What the counter offers next. */
 
-const chart = (drillId: string, side: Chart['side'], reps: number, reachedAt: number | null): Chart => ({
+const chart = (drillId: DrillId, side: Chart['side'], reps: number, reachedAt: number | null): Chart => ({
   drillId,
   side,
   curve: { scores: [0], at: { met: 0, missed: 0 }, limit: 3.7, reachedAt, reps, share: 0 },
@@ -47,7 +48,7 @@ test('in a check the passed drill leads to the one that is not, and the sides go
       { drillId: 'nose-in-hover', met: 4, missed: 0, passed: true },
       { drillId: 'clock-hover', met: 1, missed: 0, passed: false },
     ],
-  };
+  } as const;
   expect(nextUp({ drillId: 'nose-in-hover', side: null, purpose: 'check' }, { charts: [], check })).toEqual({
     drillId: 'clock-hover',
     side: 'tail-on',

@@ -4,7 +4,7 @@ import { bandsWanted } from '@skelby/core/clearance/coverage';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { NextStep } from '@skelby/core/clearance/next-step';
 import type { Side } from '@skelby/core/drills/drill';
-import { drillOf } from '@skelby/core/drills/drills';
+import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import type { WindBand } from '@skelby/core/vocabulary/wind-band';
 import { useCallback, useState } from 'react';
@@ -14,7 +14,7 @@ import { todayHere } from '../../shared/copy/dates';
 
 /** How the next rep is flown. Kept on the phone, so that a refresh between two reps changes nothing. */
 export interface Settings {
-  readonly drillId: string;
+  readonly drillId: DrillId;
   readonly purpose: Purpose;
   readonly side: Side | null;
   readonly band: WindBand;
@@ -32,7 +32,7 @@ export interface Settings {
 const nameOf = (weaknessId: string) => `counter.${weaknessId}`;
 
 /** The side with the fewest test reps so far goes next. */
-export function sideNext(drillId: string, clearance: Pick<Clearance, 'charts'>): Side | null {
+export function sideNext(drillId: DrillId, clearance: Pick<Clearance, 'charts'>): Side | null {
   const { sides } = drillOf(drillId);
   if (sides.length === 0) return null;
   const repsOn = (side: Side) =>
@@ -44,7 +44,7 @@ export function sideNext(drillId: string, clearance: Pick<Clearance, 'charts'>):
 }
 
 export interface NextUp {
-  readonly drillId: string;
+  readonly drillId: DrillId;
   readonly side: Side | null;
 }
 
@@ -70,14 +70,14 @@ export function nextUp(
 }
 
 /** A check goes round the sides of a drill, one attempt each. */
-export function sideAfter(drillId: string, side: Side | null): Side | null {
+export function sideAfter(drillId: DrillId, side: Side | null): Side | null {
   const { sides } = drillOf(drillId);
   return sides.length === 0 ? null : sides[(side === null ? 0 : sides.indexOf(side) + 1) % sides.length]!;
 }
 
 /** What a drill starts with: the pilot's own mode, the band that is still wanted, the side that is behind. */
 export function forDrill(
-  drillId: string,
+  drillId: DrillId,
   page: WeaknessPage,
   clearance: Clearance,
   next: NextStep,

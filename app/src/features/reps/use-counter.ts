@@ -5,7 +5,7 @@ import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
 import { recordRep, takeRepBack } from '@skelby/core/commands/handles';
 import { newRep } from '@skelby/core/commands/record-rep';
 import type { Drill } from '@skelby/core/drills/drill';
-import { drillOf } from '@skelby/core/drills/drills';
+import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { versionInForce } from '@skelby/core/drills/school-book';
 import type { RecordedRep, WeaknessPage } from '@skelby/core/pages/pages';
 import { v7 as uuid } from 'uuid';
@@ -20,11 +20,11 @@ export interface Counting {
   readonly clearance: Clearance;
   readonly next: NextStep;
   readonly reps: readonly RecordedRep[];
-  readonly drillIds: readonly string[];
-  readonly drill: Drill;
+  readonly drillIds: readonly DrillId[];
+  readonly drill: Drill<DrillId>;
   readonly settings: Settings;
   readonly change: (part: Partial<Settings>) => void;
-  readonly pickDrill: (drillId: string) => void;
+  readonly pickDrill: (drillId: DrillId) => void;
   readonly record: (met: boolean, missReason: MissReason | null, flownAt: string) => void;
   readonly undo: (rep: RecordedRep, reason: string) => void;
   /** Why a test or check flown this way would not count. */
@@ -37,12 +37,13 @@ export interface Counting {
 
 /** The drill that is counted first: the one asked for, else one that the check or the test still wants. */
 function firstDrill(
-  drillIds: readonly string[],
+  drillIds: readonly DrillId[],
   clearance: Clearance,
   next: NextStep,
   wanted: string | undefined,
-): string {
-  if (wanted && drillIds.includes(wanted)) return wanted;
+): DrillId {
+  const asked = drillIds.find((id) => id === wanted);
+  if (asked) return asked;
   if (next.do !== 'check') return drillIds[0]!;
   const stillToCheck = clearance.charts.find(
     (chart) => !clearance.check?.drills.find((each) => each.drillId === chart.drillId)?.passed,

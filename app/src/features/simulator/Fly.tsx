@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import { causeOf } from '@skelby/core/causes/causes';
 import { axesOf, type StickLayout } from '@skelby/core/vocabulary/flying';
 import type { Exercise } from '@skelby/core/assessment/exercise';
@@ -158,7 +159,7 @@ function Likely({ causes }: { readonly causes: readonly LikelyCause[] }) {
 }
 
 interface FlyProps {
-  readonly drill: Drill;
+  readonly drill: Drill<DrillId>;
   readonly course: Exercise;
   readonly setUp: PracticeSetUp;
   readonly craft: CraftRecord;

@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import type { Drill, Side } from '@skelby/core/drills/drill';
 import type { Mark } from '@skelby/core/choreography/scene';
 import type { CraftRecord } from '@skelby/core/vocabulary/craft-facts';
@@ -16,7 +17,7 @@ import { Replayed } from './Replayed';
 import { ScorePanel } from './ScorePanel';
 
 interface LogPartProps {
-  readonly drill: Drill;
+  readonly drill: Drill<DrillId>;
   readonly course: Exercise;
   readonly side: Side | null;
   readonly craft: CraftRecord;

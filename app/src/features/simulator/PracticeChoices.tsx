@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import type { Drill } from '@skelby/core/drills/drill';
 import { PILOTED_MODES } from '@skelby/core/simulator/control/control';
 import { FAILSAFE_WORDS, FAILSAFES } from '@skelby/core/reconstruct/return-height';
@@ -39,7 +40,7 @@ const LEAST_RETURN_M = 5;
 const MOST_RETURN_M = 120;
 
 interface ChoicesProps {
-  readonly drill: Drill;
+  readonly drill: Drill<DrillId>;
   readonly settings: PracticeSettings;
   readonly craft: CraftRecord;
   readonly craftId: string | null;

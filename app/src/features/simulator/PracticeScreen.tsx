@@ -1,5 +1,5 @@
 import { type Drill, SIDES } from '@skelby/core/drills/drill';
-import { drillOf, isDrillId } from '@skelby/core/drills/drills';
+import { drillOf, isDrillId, type DrillId } from '@skelby/core/drills/drills';
 import { practiceOf } from '@skelby/core/simulator/practice';
 import { type CraftRecord, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import {
@@ -49,7 +49,7 @@ interface WhoFlies {
 }
 
 interface PracticeProps {
-  readonly drill: Drill;
+  readonly drill: Drill<DrillId>;
   readonly link: PracticeLink;
   readonly up: Href | undefined;
   readonly crafts: readonly (CraftRecord & { readonly id: string; readonly name: string })[];

@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import type { Side } from '@skelby/core/drills/drill';
 import { craftModel } from '@skelby/core/simulator/craft-model';
 import type { Solid } from '@skelby/core/simulator/world';
@@ -10,7 +11,7 @@ import { readLog } from './read-log';
 
 export interface ToRead {
   readonly file: File;
-  readonly drillId: string;
+  readonly drillId: DrillId;
   readonly side: Side | null;
   readonly craft: CraftRecord;
   readonly solids: readonly Solid[];

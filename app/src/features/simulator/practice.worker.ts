@@ -1,3 +1,5 @@
+import type { DrillId } from '@skelby/core/drills/drills';
+import type { CauseId } from '@skelby/core/causes/causes';
 import { type CraftRecord, craftFacts, type SensorSide } from '@skelby/core/vocabulary/craft-facts';
 import type { Side } from '@skelby/core/drills/drill';
 import type { ModeNow, StickPosition } from '@skelby/core/simulator/control/control';
@@ -24,7 +26,7 @@ import { flightLogCsv } from '@skelby/core/flight-log/reading';
 /** Starts anew. */
 export interface ToStart {
   readonly do: 'start';
-  readonly drillId: string;
+  readonly drillId: DrillId;
   readonly side: Side | null;
   readonly craft: CraftRecord;
   readonly scene: SimulatedScene;
@@ -94,7 +96,7 @@ export interface Scored {
 }
 
 export interface LikelyCause {
-  readonly causeId: string;
+  readonly causeId: CauseId;
   readonly probability: number;
   /** What speaks for it most, in words. */
   readonly because: readonly string[];

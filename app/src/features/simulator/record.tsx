@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import { recordOwnRep, recordRep, takeRepBack } from '@skelby/core/commands/handles';
 import { newRep } from '@skelby/core/commands/record-rep';
 import { entryOf } from '../../offline/outbox/commands';
@@ -45,7 +46,7 @@ export interface Recorded {
 interface Belongs {
   readonly weaknessId: string | null;
   readonly token: string | null;
-  readonly drill: Drill;
+  readonly drill: Drill<DrillId>;
   readonly settings: PracticeSettings | null;
   readonly purpose: Purpose;
 }

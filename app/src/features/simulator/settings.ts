@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import { type Exercise, modeFlown } from '@skelby/core/assessment/exercise';
 import type { Drill, Side } from '@skelby/core/drills/drill';
 import type { Jet } from '@skelby/core/simulator/gusts-dryden';
@@ -37,7 +38,7 @@ const CROSSING_JET: Jet = { x: -14, y: 16, z: 3, towardDeg: 90, speedMps: 6, rad
 
 export function settingsFrom(
   link: PracticeLink,
-  drill: Drill,
+  drill: Drill<DrillId>,
   setUp: PracticeSetUp,
   course: Exercise,
 ): PracticeSettings {
@@ -61,7 +62,7 @@ export function settingsFrom(
 /** The same as a link tells it; what the drill has by itself is left out. */
 export function linkFrom(
   now: PracticeSettings,
-  drill: Drill,
+  drill: Drill<DrillId>,
   usual: PracticeSettings,
   craftText: string | null,
 ): Partial<Record<keyof PracticeLink, string | number | boolean | null>> {
@@ -85,7 +86,7 @@ export function linkFrom(
 
 /** What the flight needs of it. */
 export function flightFrom(
-  drillId: string,
+  drillId: DrillId,
   now: PracticeSettings,
   setUp: PracticeSetUp,
   course: Exercise,

@@ -1,11 +1,12 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import ICAL from 'ical.js';
 import { calendarOf } from './calendar';
 
-const block = (drillId: string, reps: number) => ({
+const block = (drillId: DrillId, reps: number) => ({
   id: drillId,
   pilotId: 'p',
   weaknessId: 'w',
-  causeId: 'overcontrol',
+  causeId: 'overcontrol' as const,
   drillId,
   side: null,
   purpose: 'practice' as const,

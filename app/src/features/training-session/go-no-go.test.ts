@@ -1,3 +1,5 @@
+import type { DrillId } from '@skelby/core/drills/drills';
+import type { CauseId } from '@skelby/core/causes/causes';
 import type { Pilot, Site, TodayList } from '@skelby/core/pages/pages';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { itemsFor } from './GoNoGo';
@@ -7,15 +9,15 @@ import { itemsFor } from './GoNoGo';
 const pilot = { id: 'p', name: 'Tove', windLimitMps: 6 } as Pilot;
 const site = (place: Site['place']) => ({ id: 's', name: 'Merrow', place, tallestM: 9 }) as Site;
 const say = (value: number, unit: string) => `${value} ${unit}`;
-const session = (drillId: string) =>
+const session = (drillId: DrillId) =>
   ({
     windMps: 2,
     lightUntil: null,
     packs: [{ pilotId: 'p', blocks: [{ pilotId: 'p', weaknessId: 'w', drillId }] }],
   }) as unknown as SessionFields;
-const open = (id: string, causeId: string) =>
+const open = (id: string, causeId: CauseId) =>
   [{ id, pilotId: 'p', causeId, state: 'drilling' }] as unknown as TodayList['weaknesses'];
-const refused = (drillId: string, place: Site['place'], weaknesses: TodayList['weaknesses']) =>
+const refused = (drillId: DrillId, place: Site['place'], weaknesses: TodayList['weaknesses']) =>
   itemsFor({ content: session(drillId), pilots: [pilot], site: site(place), weaknesses }, { say }).all.filter(
     ({ known }) => known === false,
   );

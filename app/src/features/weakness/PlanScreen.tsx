@@ -1,6 +1,6 @@
 import { causeOf } from '@skelby/core/causes/causes';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
-import { allDrills, drillOf } from '@skelby/core/drills/drills';
+import { allDrills, drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { keyDrillsFor, suits } from '@skelby/core/plan/key-drills';
 import { isProposal, leftOutOf, planProblem, proposePlan } from '@skelby/core/plan/propose-plan';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -37,7 +37,7 @@ function AddDrill({
 }: {
   readonly page: WeaknessPage;
   readonly chosen: readonly string[];
-  readonly onAdd: (id: string) => void;
+  readonly onAdd: (id: DrillId) => void;
 }) {
   const fits = allDrills().filter((drill) => !chosen.includes(drill.id) && suits(drill.id, page.pilot.mode));
   const own = causeOf(page.weakness.causeId).drills;
@@ -75,7 +75,7 @@ function PlanOf({ page }: { readonly page: WeaknessPage }) {
   const { sentence } = useUnits();
   const leftOut = leftOutOf(causeId, mode, known).filter(({ drillId }) => !drillIds.includes(drillId));
   const before = page.plans[0]?.drillIds ?? [];
-  const [drillIds, setDrillIds] = useState<readonly string[]>(before);
+  const [drillIds, setDrillIds] = useState<readonly DrillId[]>(before);
   const [reason, setReason] = useState('');
   const [adding, setAdding] = useState(false);
   const key = keyDrillsFor(causeOf(causeId), mode);
@@ -84,7 +84,7 @@ function PlanOf({ page }: { readonly page: WeaknessPage }) {
   const problem = planProblem(causeId, mode, drillIds);
   const up = `/weakness/${page.weakness.id}` as const;
 
-  const drop = (id: string) => setDrillIds(drillIds.filter((each) => each !== id));
+  const drop = (id: DrillId) => setDrillIds(drillIds.filter((each) => each !== id));
   const raise = (i: number) =>
     setDrillIds(drillIds.map((id, at) => (at === i - 1 ? drillIds[i]! : at === i ? drillIds[i - 1]! : id)));
   const save = () => put.mutate({ drillIds, reason: reason.trim() }, { onSuccess: () => router.replace(up) });

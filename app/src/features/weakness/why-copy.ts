@@ -1,10 +1,10 @@
 import { causeOf } from '@skelby/core/causes/causes';
-import { drillOf } from '@skelby/core/drills/drills';
+import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { type LeftOut, type Weighing, weighedFor } from '@skelby/core/plan/circumstances';
 import { type KnownOfPilot, type WhyInPlan, whyInPlan } from '@skelby/core/plan/propose-plan';
 import { BAND_WORDS, IN_PLACE } from '../../shared/copy/copy';
 
-function because(why: WhyInPlan, drillId: string): string {
+function because(why: WhyInPlan, drillId: DrillId): string {
   switch (why.because) {
     case 'key':
       return 'Decides: its test reps clear the weakness';
@@ -25,7 +25,7 @@ const asked = (weighing: Weighing): string =>
     : `This pilot flies in up to {v:${weighing.windMps}} of wind`;
 
 /** Why a drill is in the plan, under its name. */
-export function whyWords(drillId: string, key: readonly string[], known: KnownOfPilot): string {
+export function whyWords(drillId: DrillId, key: readonly DrillId[], known: KnownOfPilot): string {
   const weighing = weighedFor(drillId, known);
   return [because(whyInPlan(drillId, key), drillId), ...(weighing ? [asked(weighing)] : [])].join('. ');
 }

@@ -1,3 +1,4 @@
+import type { CauseId } from '@skelby/core/causes/causes';
 import { confirmCause, takeConfirmationBack, withdrawOccurrence } from '@skelby/core/commands/handles';
 import { entryOf } from '../outbox/commands';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
@@ -23,7 +24,7 @@ export function useOccurrence(id: string) {
  */
 export function useWeaknessKey(pilotId: string) {
   const client = useQueryClient();
-  return (causeId: string, otherwise: string): string => {
+  return (causeId: CauseId, otherwise: string): string => {
     const all = [
       ...(client.getQueryData<PilotPage>(['pilot', pilotId])?.weaknesses ?? []),
       ...(client.getQueryData<TodayList>(['today'])?.weaknesses ?? []).filter(
@@ -42,8 +43,8 @@ export function useConfirm({
 }: Pick<OccurrenceOfPilot, 'id' | 'pilotId' | 'pilotName'>) {
   const keys = useRef({ weaknessId: uuid(), moveId: uuid(), planId: uuid() });
   const known = useWeaknessKey(pilotId);
-  const weaknessOf = (causeId: string) => known(causeId, keys.current.weaknessId);
-  const confirm = useDeliver((causeId: string) =>
+  const weaknessOf = (causeId: CauseId) => known(causeId, keys.current.weaknessId);
+  const confirm = useDeliver((causeId: CauseId) =>
     entryOf(
       confirmCause,
       { id },

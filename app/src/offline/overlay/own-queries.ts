@@ -1,3 +1,5 @@
+import type { DrillId } from '@skelby/core/drills/drills';
+import type { CauseId } from '@skelby/core/causes/causes';
 import { tellNearMiss } from '@skelby/core/commands/handles';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { WeaknessState } from '@skelby/core/clearance/rungs';
@@ -13,12 +15,12 @@ export interface OwnPageData {
   readonly pilot: { readonly name: string; readonly stickLayout: StickLayout; readonly mode: FlightMode };
   readonly schoolName: string;
   readonly weaknesses: readonly {
-    readonly causeId: string;
+    readonly causeId: CauseId;
     readonly state: WeaknessState;
     readonly rungs: readonly number[];
     readonly checkFrom: string | null;
     readonly checkPassed: boolean;
-    readonly drillIds: readonly string[] | null;
+    readonly drillIds: readonly DrillId[] | null;
   }[];
   readonly flown: readonly { readonly day: string; readonly reps: number; readonly met: number }[];
   readonly session: {
@@ -26,7 +28,7 @@ export interface OwnPageData {
     readonly startsAt: string;
     readonly siteName: string | null;
     readonly blocks: readonly {
-      readonly drillId: string;
+      readonly drillId: DrillId;
       readonly side: Side | null;
       readonly purpose: Purpose;
       readonly reps: number;
@@ -45,7 +47,7 @@ export const useOwnPage = (token: string) =>
 export function useTell(token: string) {
   const key = useRef(uuid());
   return useMutation({
-    mutationFn: (told: { causeId: string; note: string }) =>
+    mutationFn: (told: { causeId: CauseId; note: string }) =>
       putAs(token, tellNearMiss.address.build({ id: key.current }), {
         ...told,
         happenedAt: new Date().toISOString(),

@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import { changePlan, moveWeakness } from '@skelby/core/commands/handles';
 import { entryOf } from '../outbox/commands';
 import { type Clearance, clearanceOf } from '@skelby/core/clearance/clearance';
@@ -26,7 +27,7 @@ export interface WorkedOut {
   readonly facts: WeaknessFacts;
   readonly clearance: Clearance;
   readonly reps: readonly RecordedRep[];
-  readonly drillIds: readonly string[];
+  readonly drillIds: readonly DrillId[];
 }
 
 /** Works the rungs out on the phone, with the same arithmetic as the server. */
@@ -55,7 +56,7 @@ export const useMove = ({ weakness, pilot }: WeaknessPage) =>
   );
 
 export const usePutPlan = ({ weakness, pilot }: WeaknessPage) =>
-  useDeliver(({ drillIds, reason }: { drillIds: readonly string[]; reason: string }) =>
+  useDeliver(({ drillIds, reason }: { drillIds: readonly DrillId[]; reason: string }) =>
     entryOf(
       changePlan,
       { id: weakness.id, planId: uuid() },

@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import { RECORDED_VALUES } from '@skelby/core/assessment/recorded-value';
 import { sayQuantity, type Units } from '@skelby/core/vocabulary/units';
 
@@ -5,13 +6,13 @@ import { sayQuantity, type Units } from '@skelby/core/vocabulary/units';
 const VALUES_SHOWN = 5;
 
 /** A measured value of a rep in the school's units; null where none was measured. */
-export function sayValue(drillId: string, value: number | null | undefined, units: Units): string | null {
+export function sayValue(drillId: DrillId, value: number | null | undefined, units: Units): string | null {
   const recorded = RECORDED_VALUES[drillId];
   return recorded && value !== null && value !== undefined ? sayQuantity(value, recorded.unit, units) : null;
 }
 
 /** The same with what it is: "overshoot 1.8 m". */
-export function valueWords(drillId: string, value: number | null | undefined, units: Units): string | null {
+export function valueWords(drillId: DrillId, value: number | null | undefined, units: Units): string | null {
   const said = sayValue(drillId, value, units);
   return said === null ? null : `${RECORDED_VALUES[drillId]!.label.toLowerCase()} ${said}`;
 }
@@ -31,7 +32,7 @@ export const valuesOf = (reps: readonly Flown[]) =>
 
 /** Values of several reps, the newest first: "Overshoot, newest first: 1.8 m met, 3 m missed". */
 export function valuesLine(
-  drillId: string,
+  drillId: DrillId,
   reps: readonly { readonly met: boolean; readonly value: number }[],
   units: Units,
 ): string | null {

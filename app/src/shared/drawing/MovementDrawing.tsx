@@ -10,7 +10,7 @@ import {
   type View as PilotsView,
 } from '@skelby/core/choreography/seen';
 import type { Side } from '@skelby/core/drills/drill';
-import { drillOf } from '@skelby/core/drills/drills';
+import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { axesOf, type Axis, type StickLayout } from '@skelby/core/vocabulary/flying';
 import { useCallback, useId, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -532,7 +532,7 @@ function drawEye(
 }
 
 export interface MovementProps {
-  readonly drillId: string;
+  readonly drillId: DrillId;
   readonly layout: StickLayout;
   readonly side: Side | null;
 }

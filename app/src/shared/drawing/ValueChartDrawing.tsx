@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import { RECORDED_VALUES } from '@skelby/core/assessment/recorded-value';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -12,7 +13,7 @@ const HEIGHT = 110;
 const DOT = 12;
 
 export interface ValueChartProps {
-  readonly drillId: string;
+  readonly drillId: DrillId;
   /** In the order they were flown. */
   readonly reps: readonly { readonly id: string; readonly met: boolean; readonly value: number }[];
 }

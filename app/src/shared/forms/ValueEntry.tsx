@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import { RECORDED_VALUES } from '@skelby/core/assessment/recorded-value';
 import { useUnits } from '../api/use-units';
 import { Stepper } from './Stepper';
@@ -10,7 +11,7 @@ export function ValueEntry({
   value,
   onChange,
 }: {
-  readonly drillId: string;
+  readonly drillId: DrillId;
   /** SI. */
   readonly value: number | null;
   readonly onChange: (value: number | null) => void;

@@ -1,3 +1,4 @@
+import type { CauseId } from '@skelby/core/causes/causes';
 import type { OccurrenceKind } from '@skelby/core/vocabulary/flying';
 import type { OccurrenceFields } from '@skelby/core/schemas/records';
 import { useCallback, useState } from 'react';
@@ -16,7 +17,7 @@ export interface LogDraft {
   readonly pilotId: string | null;
   readonly kind: OccurrenceKind | null;
   readonly familyId: string | null;
-  readonly causeId: string | null;
+  readonly causeId: CauseId | null;
   readonly note: string;
   readonly craftId: string | null;
   readonly siteId: string | null;

@@ -1,5 +1,5 @@
 import { FAMILIES } from '@skelby/core/causes/cause';
-import { CAUSES } from '@skelby/core/causes/causes';
+import { CAUSES, type CauseId } from '@skelby/core/causes/causes';
 import { PressRow, Rows } from './Rows';
 
 export function FamilyRows({ onPick }: { readonly onPick: (familyId: string) => void }) {
@@ -17,7 +17,7 @@ export function CauseRows({
   onPick,
 }: {
   readonly familyId: string;
-  readonly onPick: (causeId: string) => void;
+  readonly onPick: (causeId: CauseId) => void;
 }) {
   return (
     <Rows>

@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { Drill, Side } from '@skelby/core/drills/drill';
 import { isOwnDrillId } from '@skelby/core/drills/school-book';
@@ -5,7 +6,7 @@ import { type Href } from 'expo-router';
 import { LinkButton } from './Button';
 
 /** Whether the simulator has a course for the drill; for those that a school wrote itself it has none. */
-export const isFlownHere = (drill: Drill): boolean =>
+export const isFlownHere = (drill: Drill<DrillId>): boolean =>
   drill.kind === 'flown' && drill.simulator !== 'no-use' && !isOwnDrillId(drill.id);
 
 /** Whose practice it is, and where its reps go. */
@@ -18,7 +19,7 @@ export interface Practiser {
   readonly session?: string;
 }
 
-export function practiceHref(drillId: string, { purpose, ...whose }: Practiser): Href {
+export function practiceHref(drillId: DrillId, { purpose, ...whose }: Practiser): Href {
   const said = Object.entries({ ...whose, purpose: purpose === 'test' ? 'test' : undefined }).filter(
     (each): each is [string, string] => Boolean(each[1]),
   );
@@ -31,7 +32,7 @@ export function SimulatorLink({
   label,
   with: whose,
 }: {
-  readonly drill: Drill;
+  readonly drill: Drill<DrillId>;
   readonly label: string;
   readonly with: Practiser;
 }) {

@@ -1,3 +1,4 @@
+import type { DrillId } from '../../drills/drills';
 import type { Side } from '../../drills/drill';
 import { type Exercise, leg, round, stay } from '../exercise';
 import type { PathPoint } from '../../geometry/path';
@@ -73,7 +74,7 @@ const INTO_WIND: Readonly<Partial<Record<Side, number>>> = {
   'nose-right': 90,
 };
 
-export const HANDS_AND_HOVER_COURSES: Readonly<Record<string, CourseOf>> = {
+export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>>> = {
   'single-stick': () => ({ stages: axisStages(), standards: [{ of: 'others', most: 0.1 }] }),
   'half-thumb': () => ({
     stages: [stay('Hold the mark with small thumbs', MARK, 30, { nose: 0 })],

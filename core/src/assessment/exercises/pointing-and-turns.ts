@@ -1,3 +1,4 @@
+import type { DrillId } from '../../drills/drills';
 import type { Side } from '../../drills/drill';
 import { type Exercise, free, LEAD_DISTANCE_M, leg, round, type Stage, stay, type Walk } from '../exercise';
 import type { PathPoint } from '../../geometry/path';
@@ -43,7 +44,7 @@ const steps = (): readonly Stage[] => [
   round('Level round', [0, 18, 6], 10, 90, 180, { settleS: 1 }),
 ];
 
-export const POINTING_AND_TURNS_COURSES: Readonly<Record<string, CourseOf>> = {
+export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, CourseOf>>> = {
   'lead-walk': () => ({
     stages: [
       free(

@@ -1,3 +1,4 @@
+import type { DrillId } from '../../drills/drills';
 import type { Side } from '../../drills/drill';
 import { type Exercise, free, leg, round, stay } from '../exercise';
 import type { PathPoint } from '../../geometry/path';
@@ -41,7 +42,7 @@ const SQUARE: readonly PathPoint[] = [
 const through = (from: PathPoint, to: PathPoint, says: string, speedMps = 2) =>
   leg(says, from, to, { nose: 0, speedMps });
 
-export const WASH_OBSTACLES_AIR_COURSES: Readonly<Record<string, CourseOf>> = {
+export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, CourseOf>>> = {
   'slow-vertical': () => ({
     stages: [leg('Straight down, slowly', [0, 12, 20], [0, 12, 2], { speedMps: 0.8 })],
     standards: [{ of: 'sink-ratio', most: 0.25 }],

@@ -1,3 +1,4 @@
+import type { DrillId } from '../../drills/drills';
 import type { Scene } from '../scene';
 import { climb, forward, hold, mix, pushed, sideways, turn } from '../legs';
 
@@ -17,7 +18,7 @@ const wander = [
   hold(1.2),
 ];
 
-export const HANDS_AND_HOVER_SCENES: Readonly<Record<string, Scene>> = {
+export const HANDS_AND_HOVER_SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
   'single-stick': {
     start: { ...HOVER, z: 3 },
     marks: [MARK],

@@ -1,9 +1,10 @@
+import type { DrillId } from '../../drills/drills';
 import type { Scene } from '../scene';
 import { climb, forward, hold, mix, sideways, turn } from '../legs';
 
 const FIELD = { windFromDeg: 0, wayOut: 'up' } as const;
 
-export const HEAD_SCENES: Readonly<Record<string, Scene>> = {
+export const HEAD_SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
   'return-takeover': {
     ...FIELD,
     start: { x: 0, y: 34, z: 20, noseDeg: 0 },

@@ -1,3 +1,4 @@
+import type { DrillId } from '../../drills/drills';
 import type { Scene } from '../scene';
 import {
   climb,
@@ -31,7 +32,7 @@ const halfRing = mix(
 const at = (y: number, noseDeg: number) => ({ x: 0, y, z: 3, noseDeg });
 const FIELD = { windFromDeg: 0, wayOut: 'up' } as const;
 
-export const POINTING_AND_TURNS_SCENES: Readonly<Record<string, Scene>> = {
+export const POINTING_AND_TURNS_SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
   'side-on-hover': {
     ...FIELD,
     start: at(10, -90),

@@ -1,9 +1,10 @@
+import type { DrillId } from '../../drills/drills';
 import type { Scene } from '../scene';
 import { climb, curve, forward, hold, mix, powered, pushed, sideways, slide, turn } from '../legs';
 
 const FIELD = { windFromDeg: 0, wayOut: 'up' } as const;
 
-export const WASH_AND_OBSTACLES_SCENES: Readonly<Record<string, Scene>> = {
+export const WASH_AND_OBSTACLES_SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
   'slant-descent': {
     ...FIELD,
     start: { x: 0, y: 12, z: 18, noseDeg: 0 },

@@ -1,3 +1,5 @@
+import type { DrillId } from '../../drills/drills';
+import type { CauseId } from '../../causes/causes';
 import type { Purpose } from '../../clearance/facts';
 import type { Side } from '../../drills/drill';
 import type { Level } from '../ability';
@@ -7,8 +9,8 @@ export interface Block {
   readonly id: string;
   readonly pilotId: string;
   readonly weaknessId: string;
-  readonly causeId: string;
-  readonly drillId: string;
+  readonly causeId: CauseId;
+  readonly drillId: DrillId;
   readonly side: Side | null;
   readonly purpose: Purpose;
   readonly level: Level;

@@ -1,3 +1,4 @@
+import type { CauseId } from '../../causes/causes';
 import { clearanceOf } from '../../clearance/clearance';
 import { DEFAULT_RULE } from '../../clearance/clearing-rule';
 import type { Move, Rep } from '../../clearance/facts';
@@ -28,7 +29,7 @@ const reps = (count: number, met: (i: number) => boolean, more: Partial<Rep> = {
     } as Rep;
   });
 
-function pilot(causeId: string, flown: readonly Rep[], more: Partial<PilotToday> = {}): PilotToday {
+function pilot(causeId: CauseId, flown: readonly Rep[], more: Partial<PilotToday> = {}): PilotToday {
   const drillIds = proposePlan(causeId, 'position-hold').map((planned) => planned.drillId);
   const moves: Move[] = [
     { id: 'm', kind: 'opened', at: '2026-03-01T09:00:00.000Z', reason: null, undoes: null },

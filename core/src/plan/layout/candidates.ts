@@ -1,3 +1,4 @@
+import type { CauseId } from '../../causes/causes';
 import { isOpen } from '../../weakness/states';
 import type { Clearance } from '../../clearance/clearance';
 import { CHECK_ATTEMPTS, CHECK_MET_NEEDED, type ClearingRule } from '../../clearance/clearing-rule';
@@ -6,7 +7,7 @@ import type { Rep } from '../../clearance/facts';
 import { nextStep } from '../../clearance/next-step';
 import { ScoreLattice } from '../../clearance/score-lattice';
 import type { DrillGroupId, Side } from '../../drills/drill';
-import { drillOf } from '../../drills/drills';
+import { drillOf, type DrillId } from '../../drills/drills';
 import { allBefore } from '../../drills/prerequisites';
 import type { Day } from '../../vocabulary/day';
 import type { Place } from '../../vocabulary/flying';
@@ -17,8 +18,8 @@ import type { Block } from './block';
 
 export interface WeaknessToday {
   readonly weaknessId: string;
-  readonly causeId: string;
-  readonly drillIds: readonly string[];
+  readonly causeId: CauseId;
+  readonly drillIds: readonly DrillId[];
   readonly rule: ClearingRule;
   readonly clearance: Clearance;
   /** How bad it may end next time, 1 to 5; 3 where nobody has said. */
@@ -41,8 +42,8 @@ export interface Conditions {
 /** A drill that is not offered as a block, and why. */
 export interface NotToday {
   readonly pilotId: string;
-  readonly drillId: string | null;
-  readonly causeId: string;
+  readonly drillId: DrillId | null;
+  readonly causeId: CauseId;
   readonly words: string;
   /** It may not be flown, rather than that it is not its turn. */
   readonly refused: boolean;
@@ -52,7 +53,7 @@ export interface NotToday {
 export interface BeforeFlying {
   readonly pilotId: string;
   readonly weaknessId: string;
-  readonly drillId: string;
+  readonly drillId: DrillId;
   readonly words: string;
 }
 
@@ -113,7 +114,7 @@ interface Around {
 }
 
 /** The side whose chart is furthest behind, of a deciding drill; the first side of another. */
-function sideBehind(drillId: string, { charts }: Clearance): Side | null {
+function sideBehind(drillId: DrillId, { charts }: Clearance): Side | null {
   const open = charts.filter(
     (chart) => chart.drillId === drillId && chart.side !== null && chart.curve.reachedAt === null,
   );
@@ -122,12 +123,12 @@ function sideBehind(drillId: string, { charts }: Clearance): Side | null {
   );
 }
 
-const minutesFor = (drillId: string, reps: number) =>
+const minutesFor = (drillId: DrillId, reps: number) =>
   Math.ceil((reps * SECONDS_A_REP[drillOf(drillId).group]) / 60);
 
 function blocksOf(
   weakness: WeaknessToday,
-  drillId: string,
+  drillId: DrillId,
   { pilot, conditions, today }: Around,
 ): readonly Block[] {
   const drill = drillOf(drillId);
@@ -304,7 +305,7 @@ export function candidatesFor(pilots: readonly PilotToday[], conditions: Conditi
     const taken = new Set<string>();
     for (const weakness of pilot.weaknesses) {
       const next = nextStep(weakness.clearance, today);
-      const say = (drillId: string | null, words: string, refused = false) =>
+      const say = (drillId: DrillId | null, words: string, refused = false) =>
         notToday.push({ pilotId: pilot.pilotId, drillId, causeId: weakness.causeId, words, refused });
       const offered =
         next.do === 'check'

@@ -84,7 +84,7 @@ function bruteForce(blocks: readonly Block[], { packs, packMinutes, minutes }: M
 }
 
 /** From the first lesson on; what comes before a drill has fewer before itself. */
-const DRILLS = ['tail-in-hover', 'fore-aft-line', 'pad-landing', 'side-on-hover', 'lateral-line'];
+const DRILLS = ['tail-in-hover', 'fore-aft-line', 'pad-landing', 'side-on-hover', 'lateral-line'] as const;
 const someBlocks = fc
   .array(
     fc.record({
