@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { keepPrefetching } from '../offline/prefetch/prefetch';
 import { OfflineStrip } from '../offline/ui/OfflineStrip';
+import { DrillBookProvider } from '../shared/api/use-drills';
 import { useBook } from '../offline/overlay/use-book';
 import { outbox, useOutbox } from '../offline/outbox/use-outbox';
 import { loadArithmetic } from '../lazy';
@@ -97,15 +98,17 @@ function Places({ rail }: { readonly rail: boolean }) {
 /** Counting, a session in the field and practice are screens for the thumb alone: no way out but back. */
 const BARE = /^\/weakness\/[^/]+\/reps|^\/session\/.|\/practice$/;
 
-/** The page asked for, drawn anew when the school's book of drills has changed. */
+/** The page asked for. */
 function Pages() {
   const styles = useStyles();
   const book = useBook();
   return (
-    <View key={book} style={styles.page}>
-      <OfflineStrip />
-      <Slot />
-    </View>
+    <DrillBookProvider value={book}>
+      <View style={styles.page}>
+        <OfflineStrip />
+        <Slot />
+      </View>
+    </DrillBookProvider>
   );
 }
 

@@ -2,7 +2,7 @@ import { AIR_AND_HEAD } from './air-and-head';
 import type { Drill } from './drill';
 import { HANDS_AND_HOVER } from './hands-and-hover';
 import { POINTING_AND_TURNS } from './pointing-and-turns';
-import { inTheBook, isOwnDrillId, type OwnDrillId, ownDrillIds } from './school-book';
+import { isOwnDrillId, type OwnDrillId, wordless } from './school-book';
 import { WASH_AND_OBSTACLES } from './wash-and-obstacles';
 
 const HOUSE = [...HANDS_AND_HOVER, ...POINTING_AND_TURNS, ...WASH_AND_OBSTACLES, ...AIR_AND_HEAD] as const;
@@ -14,18 +14,18 @@ export const DRILLS: readonly Drill<HouseDrillId>[] = HOUSE;
 
 const BY_ID: ReadonlyMap<string, Drill<HouseDrillId>> = new Map(DRILLS.map((drill) => [drill.id, drill]));
 
-/** @throws RangeError when no drill has this id */
+/**
+ * A drill of the house, or what can be said of a school's own without its words: enough for counting its reps.
+ * Words as a school has them: `DrillBook`.
+ * @throws RangeError when no drill has this id
+ */
 export function drillOf(id: string): Drill<DrillId> {
-  const drill = inTheBook(id, BY_ID.get(id));
+  const drill = BY_ID.get(id) ?? (isOwnDrillId(id) ? wordless(id) : undefined);
   if (!drill) throw new RangeError(`There is no drill "${id}".`);
   return drill;
 }
 
 export const isDrillId = (id: string): id is DrillId => BY_ID.has(id) || isOwnDrillId(id);
-
-/** The house's drills and the school's own. */
-export const allDrills = (): readonly Drill<DrillId>[] =>
-  [...DRILLS.map((drill) => drill.id), ...ownDrillIds()].map(drillOf);
 
 /** A flown drill has test reps; spoken and ground drills never decide a clearing. */
 export const isFlown = (drill: Drill): boolean => drill.kind === 'flown';

@@ -41,8 +41,8 @@ export type OwnDrillId = `own-${string}`;
 
 export const isOwnDrillId = (id: string): id is OwnDrillId => OWN_ID.test(id);
 
-/** What can be said of an own drill whose words are not at hand: enough for counting its reps. */
-const wordless = (id: OwnDrillId): Drill<OwnDrillId> => ({
+/** An own drill without its words. */
+export const wordless = (id: OwnDrillId): Drill<OwnDrillId> => ({
   id,
   group: 'head',
   kind: 'flown',
@@ -64,34 +64,3 @@ export const asDrill = (id: OwnDrillId, own: OwnDrill): Drill<OwnDrillId> => {
   const { caution, ...words } = own;
   return { ...wordless(id), ...words, ...(caution ? { caution } : {}) };
 };
-
-let book: ReadonlyMap<string, DrillVersion> = new Map();
-
-/**
- * Opens the book of the one school that a phone works for: from now on drills are found with its words. A
- * server, which serves many
- * schools, opens none; it counts and never words.
- */
-export function openBook(latest: readonly DrillVersion[]): void {
-  book = new Map(latest.map((version) => [version.drillId, version]));
-}
-
-/** A drill in the school's own words; the house's where it has changed nothing. */
-export function inTheBook<Id extends string>(
-  id: string,
-  house: Drill<Id> | undefined,
-): Drill<Id | OwnDrillId> | undefined {
-  const version = book.get(id);
-  if (!house) {
-    if (!isOwnDrillId(id)) return undefined;
-    return version ? asDrill(id, version.fields as OwnDrill) : wordless(id);
-  }
-  if (!version) return house;
-  const { byEye, measured, dose } = version.fields;
-  return { ...house, byEye, measured, dose };
-}
-
-/** Number of the version of its standard that a drill is flown under now; 0: the house standard. */
-export const versionInForce = (drillId: DrillId): number => book.get(drillId)?.number ?? 0;
-
-export const ownDrillIds = (): readonly OwnDrillId[] => [...book.keys()].filter(isOwnDrillId);

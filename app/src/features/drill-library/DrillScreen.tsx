@@ -1,6 +1,7 @@
+import { useDrills } from '../../shared/api/use-drills';
 import { coachingOf } from '@skelby/core/drills/coaching';
 import { DRILL_GROUPS, type Drill, type Side } from '@skelby/core/drills/drill';
-import { drillOf, isDrillId, type DrillId } from '@skelby/core/drills/drills';
+import { isDrillId, type DrillId } from '@skelby/core/drills/drills';
 import { isOwnDrillId } from '@skelby/core/drills/school-book';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
 import { useLocalSearchParams } from 'expo-router';
@@ -35,6 +36,7 @@ const KIND_WORDS: Readonly<Record<Drill['kind'], string>> = {
 };
 
 function Page({ drill }: { readonly drill: Drill<DrillId> }) {
+  const { drillOf } = useDrills();
   const { pilot } = useLocalSearchParams<{ pilot?: string }>();
   const { sentence } = useUnits();
   const roster = useRoster().data;
@@ -165,6 +167,7 @@ function Page({ drill }: { readonly drill: Drill<DrillId> }) {
 }
 
 export function DrillScreen() {
+  const { drillOf } = useDrills();
   const { id } = useLocalSearchParams<{ id: string }>();
   if (!isDrillId(id))
     return (

@@ -1,5 +1,5 @@
+import { useDrills } from '../../shared/api/use-drills';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
-import { allDrills } from '@skelby/core/drills/drills';
 import { useState } from 'react';
 import { StickPlate } from '../../shared/drawing';
 import { LinkButton } from '../../shared/ui/Button';
@@ -10,10 +10,11 @@ import { Words } from '../../shared/ui/Words';
 
 /** Every drill there is, by what it works on. */
 export function DrillsScreen() {
+  const { all } = useDrills();
   const [wanted, setWanted] = useState('');
   const wide = useIsWide();
   const words = wanted.trim().toLowerCase();
-  const found = allDrills().filter((drill) =>
+  const found = all.filter((drill) =>
     `${drill.name} ${drill.trains} ${drill.task}`.toLowerCase().includes(words),
   );
   const groups = DRILL_GROUPS.map((group) => ({

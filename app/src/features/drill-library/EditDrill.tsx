@@ -1,9 +1,10 @@
+import { useDrills } from '../../shared/api/use-drills';
 import { saveDrillVersion } from '@skelby/core/commands/handles';
 import { type DrillVersionFields } from '@skelby/core/commands/save-drill-version';
 import { entryOf } from '../../offline/outbox/commands';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
-import { drillOf, isDrillId } from '@skelby/core/drills/drills';
-import { isOwnDrillId, versionInForce } from '@skelby/core/drills/school-book';
+import { isDrillId } from '@skelby/core/drills/drills';
+import { isOwnDrillId } from '@skelby/core/drills/school-book';
 import { ownDrillShape, standardShape } from '@skelby/core/schemas/drill';
 import { useLocalSearchParams } from 'expo-router';
 import { useRef } from 'react';
@@ -89,6 +90,7 @@ const NEW = 'new';
  * the old one.
  */
 export function EditDrill() {
+  const { drillOf, versionInForce } = useDrills();
   const { id } = useLocalSearchParams<{ id: string }>();
   const fresh = useRef(`own-${uuid()}`);
   const version = useRef(uuid());

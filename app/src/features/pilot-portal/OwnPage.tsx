@@ -1,3 +1,4 @@
+import { blockWords } from '../../shared/copy/block-copy';
 import { causeOf, type CauseId } from '@skelby/core/causes/causes';
 import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { onReleaseIn } from '@skelby/core/vocabulary/flying';
@@ -15,7 +16,7 @@ import { isFlownHere } from '../../shared/ui/SimulatorLink';
 import { TextBox } from '../../shared/forms/TextBox';
 import { Words } from '../../shared/ui/Words';
 import { sayDay } from '../../shared/copy/dates';
-import { plural, PURPOSE_WORDS, SIDE_WORDS, STANDING_LINE, STATE_WORDS } from '../../shared/copy/copy';
+import { plural, PURPOSE_WORDS, STANDING_LINE, STATE_WORDS } from '../../shared/copy/copy';
 import { RUNGS } from '@skelby/core/clearance/rungs';
 import { useOwnSending } from '../../offline/outbox/own-outbox';
 import { OwnWaiting } from '../../offline/ui/OwnWaiting';
@@ -155,7 +156,7 @@ function Own({
                   pilot={pilot}
                   token={token}
                   rests={block.purpose === 'check'}
-                  first={`${block.reps} × ${drillOf(block.drillId).name}${block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : ''} · ${PURPOSE_WORDS[block.purpose].toLowerCase()}`}
+                  first={`${blockWords(block, drillOf)} · ${PURPOSE_WORDS[block.purpose].toLowerCase()}`}
                 />
               ))}
             </Part>

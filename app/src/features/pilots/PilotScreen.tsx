@@ -1,6 +1,6 @@
+import { useDrills } from '../../shared/api/use-drills';
 import { isOpen } from '@skelby/core/weakness/states';
 import { causeOf } from '@skelby/core/causes/causes';
-import { drillOf } from '@skelby/core/drills/drills';
 import { useLocalSearchParams } from 'expo-router';
 import type { PilotPage, Roster, WeaknessLine } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
@@ -69,6 +69,7 @@ function Flown({ page, roster }: { readonly page: PilotPage; readonly roster: Ro
 }
 
 function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
+  const { drillOf } = useDrills();
   const { say, units } = useUnits();
   const open = page.weaknesses.filter((line) => isOpen(line.state));
   const past = page.weaknesses.filter((line) => !isOpen(line.state));

@@ -1,7 +1,8 @@
+import { useDrills } from '../../shared/api/use-drills';
 import type { Clearance } from '@skelby/core/clearance/clearance';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { NextStep } from '@skelby/core/clearance/next-step';
-import { drillOf, type DrillId } from '@skelby/core/drills/drills';
+import { type DrillId } from '@skelby/core/drills/drills';
 import { FLIGHT_MODES } from '@skelby/core/vocabulary/flying';
 import { View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
@@ -42,6 +43,7 @@ export function purposesFor(
 
 /** How the next rep is flown, one question under the other. */
 export function HowFlown({ settings, drillIds, clearance, next, onDrill, onChange }: HowFlownProps) {
+  const { drillOf } = useDrills();
   const { sentence } = useUnits();
   const drill = drillOf(settings.drillId);
   const purposes: readonly Option<Purpose>[] = purposesFor(settings.drillId, clearance, next).map(

@@ -1,4 +1,4 @@
-import { drillOf } from '@skelby/core/drills/drills';
+import { useDrills } from '../../shared/api/use-drills';
 import type { RecordedRep } from '@skelby/core/pages/pages';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -19,6 +19,7 @@ export function LastRep({
   readonly reps: readonly RecordedRep[];
   readonly onUndo: (rep: RecordedRep, reason: string) => void;
 }) {
+  const { drillOf } = useDrills();
   const [asking, setAsking] = useState(false);
   const { units } = useUnits();
   const ofToday = reps

@@ -1,3 +1,5 @@
+import type { DrillBook } from '@skelby/core/drills/drill-book';
+import { useDrills } from '../../shared/api/use-drills';
 import type { Clearance } from '@skelby/core/clearance/clearance';
 import { whyNotCounted, type WhyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { MissReason, Purpose } from '@skelby/core/clearance/facts';
@@ -5,8 +7,7 @@ import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
 import { recordRep, takeRepBack } from '@skelby/core/commands/handles';
 import { newRep } from '@skelby/core/commands/record-rep';
 import type { Drill } from '@skelby/core/drills/drill';
-import { drillOf, type DrillId } from '@skelby/core/drills/drills';
-import { versionInForce } from '@skelby/core/drills/school-book';
+import { type DrillId } from '@skelby/core/drills/drills';
 import type { RecordedRep, WeaknessPage } from '@skelby/core/pages/pages';
 import { v7 as uuid } from 'uuid';
 import { entryOf } from '../../offline/outbox/commands';
@@ -61,6 +62,7 @@ function sendRep(
   page: WeaknessPage,
   flown: Settings,
   rep: Pick<RecordedRep, 'met' | 'flownAt'> & { readonly missReason: MissReason | null },
+  { drillOf, versionInForce }: DrillBook,
 ): void {
   const { drillId, purpose, side, band, flownOn, mode, pilotRelative, pack, measure = null } = flown;
   const body = newRep({
@@ -81,13 +83,14 @@ function sendRep(
   void outbox.add(entryOf(recordRep, { id: uuid() }, body, `rep of ${drillOf(drillId).name}`));
 }
 
-const sendUndo = (rep: RecordedRep, reason: string): void =>
+const sendUndo = (rep: RecordedRep, reason: string, { drillOf }: DrillBook): void =>
   void outbox.add(
     entryOf(takeRepBack, { id: rep.id }, { reason }, `undo of a rep of ${drillOf(rep.drillId).name}`),
   );
 
 /** Counting the reps of one weakness. @param wanted a drill asked for by its link */
 export function useCounter(page: WeaknessPage, wanted: string | undefined): Counting {
+  const book = useDrills();
   const { clearance, reps, drillIds } = useWorkedOut(page);
   const next = nextStep(clearance, todayHere());
   const begin = (): Settings => ({
@@ -106,12 +109,12 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
     next,
     reps,
     drillIds,
-    drill: drillOf(drillId),
+    drill: book.drillOf(drillId),
     settings: flown,
     change,
     pickDrill: (id) => change({ ...forDrill(id, page, clearance, next), measure: null }),
     record: (met, missReason, flownAt) => {
-      sendRep(page, flown, { met, missReason, flownAt });
+      sendRep(page, flown, { met, missReason, flownAt }, book);
       change({
         missedAt: null,
         measure: null,
@@ -119,7 +122,7 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
         ...(purpose === 'check' ? { side: sideAfter(drillId, side) } : {}),
       });
     },
-    undo: sendUndo,
+    undo: (rep, reason) => sendUndo(rep, reason, book),
     notCounted: purpose === 'practice' ? null : whyNotCounted(flown, page.weakness.causeId, page.pilot.mode),
     upNext: clearance.watch ? null : nextUp(flown, clearance),
     goOn: (to) =>

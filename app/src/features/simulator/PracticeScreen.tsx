@@ -1,5 +1,6 @@
+import { useDrills } from '../../shared/api/use-drills';
 import { type Drill, SIDES } from '@skelby/core/drills/drill';
-import { drillOf, isDrillId, type DrillId } from '@skelby/core/drills/drills';
+import { isDrillId, type DrillId } from '@skelby/core/drills/drills';
 import { practiceOf } from '@skelby/core/simulator/practice';
 import { type CraftRecord, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import {
@@ -231,6 +232,7 @@ function Broken({ up, children }: { readonly up?: Href; readonly children: strin
 
 /** From within the school: its craft, its pilot's sticks, and reps that go to the weakness. */
 export function PracticeScreen() {
+  const { drillOf } = useDrills();
   const { id, pilot, weakness, purpose, session } = useLocalSearchParams<{
     id: string;
     pilot?: string;
@@ -273,6 +275,7 @@ export function PracticeScreen() {
  * makes the reps count as practice.
  */
 export function LinkedPractice() {
+  const { drillOf } = useDrills();
   const {
     drill: id = '',
     layout,

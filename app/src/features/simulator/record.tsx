@@ -1,10 +1,10 @@
+import { useDrills } from '../../shared/api/use-drills';
 import type { DrillId } from '@skelby/core/drills/drills';
 import { recordOwnRep, recordRep, takeRepBack } from '@skelby/core/commands/handles';
 import { newRep } from '@skelby/core/commands/record-rep';
 import { entryOf } from '../../offline/outbox/commands';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { Drill } from '@skelby/core/drills/drill';
-import { versionInForce } from '@skelby/core/drills/school-book';
 import { windBandOf } from '@skelby/core/vocabulary/wind-band';
 import { missReasonOf } from '@skelby/core/assessment/miss-reason';
 import { useCallback, useRef, useState, useSyncExternalStore } from 'react';
@@ -53,6 +53,7 @@ interface Belongs {
 
 /** Each rep flown for a weakness is recorded with it as one on the simulator. */
 export function useRecorded({ weaknessId, token, drill, settings, purpose }: Belongs): Recorded {
+  const { versionInForce } = useDrills();
   const [last, setLast] = useState<Kept | null>(null);
   const now = useRef({ settings });
   now.current = { settings };
@@ -91,7 +92,7 @@ export function useRecorded({ weaknessId, token, drill, settings, purpose }: Bel
         );
       else void ownOutbox.add(entryOf(recordOwnRep, { id: repId }, rep, what));
     },
-    [weaknessId, token, drill, purpose],
+    [weaknessId, token, drill, purpose, versionInForce],
   );
   const undo = useCallback(() => {
     if (!last || last.takenBack) return;

@@ -1,3 +1,5 @@
+import { blockWords } from '../../shared/copy/block-copy';
+import { useDrills } from '../../shared/api/use-drills';
 import {
   closestCenter,
   DndContext,
@@ -15,13 +17,12 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import Feather from '@expo/vector-icons/Feather';
-import { drillOf } from '@skelby/core/drills/drills';
 import type { Block } from '@skelby/core/plan/layout/block';
 import { View } from 'react-native';
 import { Button } from '../../shared/ui/Button';
 import { themed, TOUCH, useTheme } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
-import { PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
+import { PURPOSE_WORDS } from '../../shared/copy/copy';
 
 export interface ArrangedPack {
   readonly pilotId: string;
@@ -56,15 +57,13 @@ const HANDLE = {
   padding: 0,
 } as const;
 
-const blockTitle = (block: Block): string =>
-  `${block.reps} × ${drillOf(block.drillId).name}${block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : ''}`;
-
 interface BlockRowProps {
   readonly block: Block;
   readonly onOut: () => void;
 }
 
 function BlockRow({ block, onOut }: BlockRowProps) {
+  const { drillOf } = useDrills();
   const styles = useStyles();
   const theme = useTheme();
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
@@ -94,7 +93,7 @@ function BlockRow({ block, onOut }: BlockRowProps) {
           <Feather name="menu" size={22} color={theme.ink} aria-hidden />
         </button>
         <View style={styles.words}>
-          <Words as="strong">{blockTitle(block)}</Words>
+          <Words as="strong">{blockWords(block, drillOf)}</Words>
           <Words as="soft">{`${PURPOSE_WORDS[block.purpose]} · ${block.minutes} min. ${block.why}`}</Words>
         </View>
         <Button icon="x" label="" says={`Leave out ${name}`} onPress={onOut} />

@@ -1,4 +1,5 @@
-import { drillOf } from '@skelby/core/drills/drills';
+import type { DrillBook } from '@skelby/core/drills/drill-book';
+import { useDrills } from '../../shared/api/use-drills';
 import { failsafeFor, FAILSAFE_WORDS } from '@skelby/core/reconstruct/return-height';
 import { NEEDS } from '@skelby/core/restrictions/limits';
 import {
@@ -71,7 +72,7 @@ const useStyles = themed((theme) => ({
  */
 export function itemsFor(
   { content, pilots, site, weaknesses }: Pick<GoProps, 'content' | 'pilots' | 'site' | 'weaknesses'>,
-  { say }: Pick<Speaking, 'say'>,
+  { say, drillOf }: Pick<Speaking, 'say'> & Pick<DrillBook, 'drillOf'>,
 ): { readonly all: readonly Item[]; readonly near: readonly Item[] } {
   const open = (pilotId: string) =>
     weaknesses.filter((line) => line.pilotId === pilotId && line.state !== 'watch');
@@ -158,10 +159,11 @@ export function itemsFor(
  * reason.
  */
 export function GoNoGo(props: GoProps) {
+  const { drillOf } = useDrills();
   const { content, onGo, busy, error } = props;
   const styles = useStyles();
   const units = useUnits();
-  const { all, near } = itemsFor(props, units);
+  const { all, near } = itemsFor(props, { say: units.say, drillOf });
   const items = [...all, ...near];
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const isOk = (item: Item) => item.known ?? ticked.has(item.words);

@@ -1,5 +1,5 @@
+import { useDrills } from '../../shared/api/use-drills';
 import { causeOf } from '@skelby/core/causes/causes';
-import { drillOf } from '@skelby/core/drills/drills';
 import { CLOCK } from '@skelby/core/schemas/session';
 import type { Means } from '@skelby/core/plan/layout/block';
 import { judge } from '@skelby/core/plan/layout/judge';
@@ -9,7 +9,6 @@ import { View } from 'react-native';
 import { ApiProblem } from '../../shared/api/client';
 import type { Roster, TodayList } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
-import { useDrillVersions } from '../../offline/overlay/use-book';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { useSessions, useToday } from '../../offline/overlay/today-queries';
 import { Button, ButtonRow } from '../../shared/ui/Button';
@@ -57,6 +56,7 @@ const addMinutes = (time: string, minutes: number): string => {
 };
 
 function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayList }) {
+  const { drillOf, latest } = useDrills();
   const router = useRouter();
   const units = useUnits();
   const { draft, change, anew } = useSessionDraft();
@@ -71,10 +71,6 @@ function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayL
   const site = roster.sites.find((each) => each.id === draft.siteId);
   const pilots = usePilotsToday(pilotIds, list);
   const means: Means = { packs: draft.packs, packMinutes: draft.packMinutes, minutes: minutesThere(draft) };
-  const { data: versions } = useDrillVersions();
-  const latest = (versions ?? [])
-    .filter((version, i, all) => all.findIndex((each) => each.drillId === version.drillId) === i)
-    .map(({ drillId, number, fields }) => ({ drillId, number, fields }));
   const { laidOut, working, failed } = useLayout(
     pilots && pilotIds.length > 0
       ? {
@@ -97,7 +93,7 @@ function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayL
       .map(({ pilotId, blockIds }) => ({ pilotId, blocks: blockIds.flatMap((id) => all.get(id) ?? []) }))
       .filter((pack) => pack.blocks.length > 0);
   }, [laidOut, draft.moved, pilotIds.length]);
-  const judged = judge(packs, means, pilotName);
+  const judged = judge(packs, means, pilotName, drillOf);
   const cost = laidOut && laidOut.layout.gain > 0 ? 1 - judged.gain / laidOut.layout.gain : 0;
   const arrange = (next: readonly ArrangedPack[]) =>
     change({
@@ -137,7 +133,7 @@ function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayL
   const forCalendar = () =>
     saveFile(
       'session.ics',
-      calendarOf(draft.id, content, rested, { pilotName, siteName: site?.name ?? null }),
+      calendarOf(draft.id, content, rested, { pilotName, siteName: site?.name ?? null, findDrill: drillOf }),
       'text/calendar',
     );
 

@@ -1,10 +1,9 @@
+import { useDrills } from '../../shared/api/use-drills';
 import { recordRep, takeRepBack } from '@skelby/core/commands/handles';
 import { newRep } from '@skelby/core/commands/record-rep';
 import { entryOf } from '../../offline/outbox/commands';
 import { modesFor, whyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { MissReason } from '@skelby/core/clearance/facts';
-import { drillOf } from '@skelby/core/drills/drills';
-import { versionInForce } from '@skelby/core/drills/school-book';
 import { RECORDED_VALUES } from '@skelby/core/assessment/recorded-value';
 import { windBandOf } from '@skelby/core/vocabulary/wind-band';
 import type { Block } from '@skelby/core/plan/layout/block';
@@ -83,6 +82,7 @@ function BlockScreen({
   isLast,
   workOn,
 }: BlockProps) {
+  const { drillOf, versionInForce } = useDrills();
   const router = useRouter();
   const { sentence, units } = useUnits();
   const awake = useWakeLock();
@@ -268,6 +268,7 @@ function BlockScreen({
 }
 
 function OneBlock(props: Omit<BlockProps, 'page'>) {
+  const { drillOf } = useDrills();
   const query = useWeakness(props.block.weaknessId);
   return (
     <Loaded query={query} title={drillOf(props.block.drillId).name} up="/session">

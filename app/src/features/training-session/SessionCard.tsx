@@ -1,5 +1,6 @@
+import { blockWords } from '../../shared/copy/block-copy';
+import { useDrills } from '../../shared/api/use-drills';
 import { causeOf } from '@skelby/core/causes/causes';
-import { drillOf } from '@skelby/core/drills/drills';
 import { failsafeFor, FAILSAFE_WORDS } from '@skelby/core/reconstruct/return-height';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { View } from 'react-native';
@@ -7,7 +8,7 @@ import type { Site, TodayList } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
-import { PURPOSE_WORDS, SIDE_WORDS, STANDING_LINE } from '../../shared/copy/copy';
+import { PURPOSE_WORDS, STANDING_LINE } from '../../shared/copy/copy';
 
 const useStyles = themed(() => ({ card: { height: 0, overflow: 'hidden' } }));
 
@@ -21,6 +22,7 @@ interface SessionCardProps {
 
 /** The session on one page, for the pocket: only on paper. */
 export function SessionCard({ content, rests, pilotName, site, weaknesses }: SessionCardProps) {
+  const { drillOf } = useDrills();
   const styles = useStyles();
   const { say, sentence } = useUnits();
   return (
@@ -45,7 +47,7 @@ export function SessionCard({ content, rests, pilotName, site, weaknesses }: Ses
           {pack.blocks.map((block) => (
             <Words
               key={block.id}
-            >{`☐ ${block.reps} × ${drillOf(block.drillId).name}${block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : ''} (${PURPOSE_WORDS[block.purpose].toLowerCase()}): ${sentence(drillOf(block.drillId).byEye)}`}</Words>
+            >{`☐ ${blockWords(block, drillOf)} (${PURPOSE_WORDS[block.purpose].toLowerCase()}): ${sentence(drillOf(block.drillId).byEye)}`}</Words>
           ))}
         </View>
       ))}

@@ -1,3 +1,4 @@
+import { useDrills } from '../../shared/api/use-drills';
 import type { ApiProblem } from '../../shared/api/client';
 import type { Roster } from '@skelby/core/pages/pages';
 import { sessionQuestions } from '../../shared/forms/record-questions';
@@ -15,6 +16,7 @@ interface SessionClashProps {
 
 /** Another trainer has changed the session meanwhile. */
 export function SessionClash({ wanted, problem, roster, onMine, onTheirs }: SessionClashProps) {
+  const { drillOf } = useDrills();
   const { by = null, theirs = {}, override } = problem.clash;
   return (
     <Screen title="Session" under={wanted.content.day} up="/session">
@@ -22,7 +24,7 @@ export function SessionClash({ wanted, problem, roster, onMine, onTheirs }: Sess
         by={by}
         mine={{ ...wanted.content }}
         theirs={theirs}
-        questions={sessionQuestions(roster)}
+        questions={sessionQuestions(roster, drillOf)}
         onMine={() => onMine({ ...wanted, basedOn: (override?.['basedOn'] as number | undefined) ?? null })}
         onTheirs={onTheirs}
       />

@@ -1,10 +1,12 @@
-import { drillOf } from '@skelby/core/drills/drills';
+import { blockWords } from '../../shared/copy/block-copy';
+import type { FindDrill } from '@skelby/core/drills/drill-book';
 import type { Pack } from '@skelby/core/plan/layout/block';
 import { minutesOf } from '@skelby/core/plan/layout/sequence';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { createEvent } from 'ics';
 
 export interface CalendarWords {
+  readonly findDrill: FindDrill;
   readonly pilotName: (pilotId: string) => string;
   readonly siteName: string | null;
 }
@@ -17,7 +19,7 @@ export function calendarOf(
   id: string,
   session: Pick<SessionFields, 'day' | 'startsAt' | 'packMinutes'>,
   packs: readonly Pick<Pack, 'pilotId' | 'blocks' | 'restBefore'>[],
-  { pilotName, siteName }: CalendarWords,
+  { pilotName, siteName, findDrill }: CalendarWords,
 ): string {
   const [year, month, day] = session.day.split('-').map(Number) as [number, number, number];
   const [hour, minute] = session.startsAt.split(':').map(Number) as [number, number];
@@ -38,7 +40,7 @@ export function calendarOf(
     description: packs
       .map(
         (pack, i) =>
-          `${pack.restBefore ? 'Rest. ' : ''}Pack ${i + 1}, ${pilotName(pack.pilotId)}: ${pack.blocks.map((block) => `${block.reps} × ${drillOf(block.drillId).name} (${block.purpose})`).join(', ')}`,
+          `${pack.restBefore ? 'Rest. ' : ''}Pack ${i + 1}, ${pilotName(pack.pilotId)}: ${pack.blocks.map((block) => `${blockWords(block, findDrill)} (${block.purpose})`).join(', ')}`,
       )
       .join('\n'),
     busyStatus: 'BUSY',

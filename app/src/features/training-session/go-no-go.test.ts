@@ -1,3 +1,4 @@
+import { drillOf } from '@skelby/core/drills/drills';
 import type { DrillId } from '@skelby/core/drills/drills';
 import type { CauseId } from '@skelby/core/causes/causes';
 import type { Pilot, Site, TodayList } from '@skelby/core/pages/pages';
@@ -18,9 +19,10 @@ const session = (drillId: DrillId) =>
 const open = (id: string, causeId: CauseId) =>
   [{ id, pilotId: 'p', causeId, state: 'drilling' }] as unknown as TodayList['weaknesses'];
 const refused = (drillId: DrillId, place: Site['place'], weaknesses: TodayList['weaknesses']) =>
-  itemsFor({ content: session(drillId), pilots: [pilot], site: site(place), weaknesses }, { say }).all.filter(
-    ({ known }) => known === false,
-  );
+  itemsFor(
+    { content: session(drillId), pilots: [pilot], site: site(place), weaknesses },
+    { say, drillOf },
+  ).all.filter(({ known }) => known === false);
 
 test('a drill at a place that an open weakness rules out is a no-go, with what would do instead', () => {
   const [no] = refused('tail-in-hover', 'trees', open('other', 'obstacle-thin'));

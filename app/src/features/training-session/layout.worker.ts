@@ -1,7 +1,8 @@
 import { candidatesFor, type Conditions, type PilotToday } from '@skelby/core/plan/layout/candidates';
 import type { Means } from '@skelby/core/plan/layout/block';
 import { layOut } from '@skelby/core/plan/layout/lay-out';
-import { type DrillVersion, openBook } from '@skelby/core/drills/school-book';
+import { bookOf } from '@skelby/core/drills/drill-book';
+import type { DrillVersion } from '@skelby/core/drills/school-book';
 import type { Day } from '@skelby/core/vocabulary/day';
 
 export interface ToLayOut {
@@ -15,8 +16,7 @@ export interface ToLayOut {
 
 export function laidOut({ pilots, conditions, means, today, book }: ToLayOut) {
   const started = performance.now();
-  openBook(book);
-  const candidates = candidatesFor(pilots, conditions, today);
+  const candidates = candidatesFor(pilots, conditions, today, bookOf(book).drillOf);
   const layout = layOut(candidates.blocks, means);
   return { candidates, layout, ms: performance.now() - started };
 }

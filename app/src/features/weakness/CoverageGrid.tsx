@@ -1,6 +1,6 @@
+import { useDrills } from '../../shared/api/use-drills';
 import type { Clearance } from '@skelby/core/clearance/clearance';
 import type { CoverageCell } from '@skelby/core/clearance/coverage';
-import { drillOf } from '@skelby/core/drills/drills';
 import { View } from 'react-native';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
@@ -22,6 +22,7 @@ const nameOf = ({ what }: CoverageCell): string =>
 
 /** Where each deciding drill has been shown on the craft, and where not yet. */
 export function CoverageGrid({ clearance }: { readonly clearance: Clearance }) {
+  const { drillOf } = useDrills();
   const styles = useStyles();
   const drills = [...new Set(clearance.coverage.map((cell) => cell.drillId))];
   return (

@@ -1,6 +1,7 @@
+import type { FindDrill } from '@skelby/core/drills/drill-book';
+import { useDrills } from '../../shared/api/use-drills';
 import { causeOf } from '@skelby/core/causes/causes';
 import { liveMoves } from '@skelby/core/clearance/standing';
-import { drillOf } from '@skelby/core/drills/drills';
 import { View } from 'react-native';
 import type { RecordedRep, WeaknessMove, WeaknessPage } from '@skelby/core/pages/pages';
 import type { Units } from '@skelby/core/vocabulary/units';
@@ -46,7 +47,7 @@ function lineOf(move: WeaknessMove, page: WeaknessPage, live: ReadonlySet<string
 }
 
 /** The reps of one day, drill, side and purpose in a line, each with what was measured of it. */
-function repLines(reps: readonly RecordedRep[], units: Units): Line[] {
+function repLines(reps: readonly RecordedRep[], units: Units, drillOf: FindDrill): Line[] {
   const groups = new Map<string, RecordedRep[]>();
   for (const rep of reps) {
     const name = [rep.day, rep.drillId, rep.side, rep.purpose].join(' ');
@@ -80,6 +81,7 @@ function repLines(reps: readonly RecordedRep[], units: Units): Line[] {
 
 /** Everything that moved this weakness, newest first. Nothing is ever taken out of it. */
 export function History({ page }: { readonly page: WeaknessPage }) {
+  const { drillOf } = useDrills();
   const { units } = useUnits();
   const live = new Set(liveMoves(page.moves).map((move) => move.id));
   const lines: Line[] = [
@@ -92,7 +94,7 @@ export function History({ page }: { readonly page: WeaknessPage }) {
         .filter(Boolean)
         .join(' · '),
     })),
-    ...repLines(page.reps, units),
+    ...repLines(page.reps, units, drillOf),
   ].sort((a, b) => b.at.localeCompare(a.at));
   return (
     <View aria-label={`History of ${causeOf(page.weakness.causeId).name}`}>

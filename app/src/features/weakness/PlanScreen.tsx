@@ -1,6 +1,8 @@
+import type { DrillBook } from '@skelby/core/drills/drill-book';
+import { useDrills } from '../../shared/api/use-drills';
 import { causeOf } from '@skelby/core/causes/causes';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
-import { allDrills, drillOf, type DrillId } from '@skelby/core/drills/drills';
+import type { DrillId } from '@skelby/core/drills/drills';
 import { keyDrillsFor, suits } from '@skelby/core/plan/key-drills';
 import { isProposal, leftOutOf, planProblem, proposePlan } from '@skelby/core/plan/propose-plan';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -39,10 +41,11 @@ function AddDrill({
   readonly chosen: readonly string[];
   readonly onAdd: (id: DrillId) => void;
 }) {
-  const fits = allDrills().filter((drill) => !chosen.includes(drill.id) && suits(drill.id, page.pilot.mode));
+  const { all } = useDrills();
+  const fits = all.filter((drill) => !chosen.includes(drill.id) && suits(drill.id, page.pilot.mode));
   const own = causeOf(page.weakness.causeId).drills;
   const suggested = fits.filter((drill) => own.includes(drill.id));
-  const rows = (drills: ReturnType<typeof allDrills>) =>
+  const rows = (drills: DrillBook['all']) =>
     drills.map((drill) => (
       <PressRow key={drill.id} title={drill.name} under={drill.trains} onPress={() => onAdd(drill.id)} />
     ));
@@ -66,6 +69,7 @@ function AddDrill({
 }
 
 function PlanOf({ page }: { readonly page: WeaknessPage }) {
+  const { drillOf } = useDrills();
   const styles = useStyles();
   const router = useRouter();
   const put = usePutPlan(page);
@@ -133,7 +137,7 @@ function PlanOf({ page }: { readonly page: WeaknessPage }) {
           <View key={id} role="listitem" style={styles.planned}>
             <View style={styles.words}>
               <Words as="strong">{`${i + 1}. ${drillOf(id).name}`}</Words>
-              <Words as="soft">{sentence(whyWords(id, key, known))}</Words>
+              <Words as="soft">{sentence(whyWords(id, key, known, drillOf))}</Words>
             </View>
             {i > 0 ? (
               <Button

@@ -1,6 +1,6 @@
+import { useDrills } from '../../shared/api/use-drills';
 import { causeOf } from '@skelby/core/causes/causes';
 import { relapseLimitOf } from '@skelby/core/clearance/choose-limit';
-import { drillOf } from '@skelby/core/drills/drills';
 import { liveMoves } from '@skelby/core/clearance/standing';
 import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
@@ -26,6 +26,7 @@ const useStyles = themed((theme) => ({
 }));
 
 function Sheet({ page }: { readonly page: WeaknessPage }) {
+  const { drillOf } = useDrills();
   const styles = useStyles();
   const me = useWho();
   const { clearance, drillIds, reps } = useWorkedOut(page);

@@ -1,8 +1,8 @@
+import { useDrills } from '../../shared/api/use-drills';
 import { isOpen } from '@skelby/core/weakness/states';
 import { causeOf } from '@skelby/core/causes/causes';
 import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
 import { lastSignature } from '@skelby/core/weakness/allowed-moves';
-import { drillOf } from '@skelby/core/drills/drills';
 import { onReleaseIn } from '@skelby/core/vocabulary/flying';
 import { keyDrillsFor } from '@skelby/core/plan/key-drills';
 import { useLocalSearchParams } from 'expo-router';
@@ -81,6 +81,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
 }
 
 function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
+  const { drillOf } = useDrills();
   const { sentence } = useUnits();
   const key = keyDrillsFor(causeOf(page.weakness.causeId), page.pilot.mode);
   // Practice of any kind before the check would move it.
@@ -100,7 +101,7 @@ function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: 
             key={id}
             href={`/weakness/${page.weakness.id}/reps?drill=${id}`}
             title={`${i + 1}. ${drillOf(id).name}`}
-            under={sentence(whyWords(id, key, page.known))}
+            under={sentence(whyWords(id, key, page.known, drillOf))}
             after={
               drillOf(id).sticks.length > 0 ? (
                 <StickPlate

@@ -1,10 +1,11 @@
+import type { FindDrill } from '@skelby/core/drills/drill-book';
 import { causeOf } from '@skelby/core/causes/causes';
-import { drillOf, type DrillId } from '@skelby/core/drills/drills';
+import type { DrillId } from '@skelby/core/drills/drills';
 import { type LeftOut, type Weighing, weighedFor } from '@skelby/core/plan/circumstances';
 import { type KnownOfPilot, type WhyInPlan, whyInPlan } from '@skelby/core/plan/propose-plan';
 import { BAND_WORDS, IN_PLACE } from '../../shared/copy/copy';
 
-function because(why: WhyInPlan, drillId: DrillId): string {
+function because(why: WhyInPlan, drillId: DrillId, drillOf: FindDrill): string {
   switch (why.because) {
     case 'key':
       return 'Decides: its test reps clear the weakness';
@@ -25,9 +26,16 @@ const asked = (weighing: Weighing): string =>
     : `This pilot flies in up to {v:${weighing.windMps}} of wind`;
 
 /** Why a drill is in the plan, under its name. */
-export function whyWords(drillId: DrillId, key: readonly DrillId[], known: KnownOfPilot): string {
+export function whyWords(
+  drillId: DrillId,
+  key: readonly DrillId[],
+  known: KnownOfPilot,
+  drillOf: FindDrill,
+): string {
   const weighing = weighedFor(drillId, known);
-  return [because(whyInPlan(drillId, key), drillId), ...(weighing ? [asked(weighing)] : [])].join('. ');
+  return [because(whyInPlan(drillId, key), drillId, drillOf), ...(weighing ? [asked(weighing)] : [])].join(
+    '. ',
+  );
 }
 
 /** Why the proposal leaves a drill of the cause out. */

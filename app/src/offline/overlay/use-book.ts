@@ -1,4 +1,4 @@
-import { openBook } from '@skelby/core/drills/school-book';
+import { bookOf, type DrillBook } from '@skelby/core/drills/drill-book';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { get } from '../../shared/api/client';
@@ -16,17 +16,8 @@ export const useDrillVersions = () =>
     drillsOver,
   );
 
-/**
- * Opens the school's book of drills for every screen.
- * @returns changes whenever the book does: screens below are then drawn anew
- */
-export function useBook(): string {
+/** The school's book of drills, as this phone knows it. */
+export function useBook(): DrillBook {
   const { data } = useDrillVersions();
-  return useMemo(() => {
-    const latest = new Map<string, SchoolDrillVersion>();
-    for (const version of data ?? [])
-      if ((latest.get(version.drillId)?.number ?? 0) < version.number) latest.set(version.drillId, version);
-    openBook([...latest.values()]);
-    return [...latest.values()].map((version) => `${version.drillId} ${version.number}`).join();
-  }, [data]);
+  return useMemo(() => bookOf(data ?? []), [data]);
 }

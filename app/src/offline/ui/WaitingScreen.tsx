@@ -1,3 +1,5 @@
+import type { FindDrill } from '@skelby/core/drills/drill-book';
+import { useDrills } from '../../shared/api/use-drills';
 import { commandAt } from '@skelby/core/commands/commands';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -28,7 +30,11 @@ import { isToSend, type Waiting } from '../outbox/waiting';
 import { entriesIn, fileOf } from '../outbox/waiting-file';
 
 /** The questions that an entry answers, for reading its fields. */
-function questionsOf({ path }: Waiting, roster: Roster | undefined): readonly FormQuestion[] {
+function questionsOf(
+  { path }: Waiting,
+  roster: Roster | undefined,
+  findDrill: FindDrill,
+): readonly FormQuestion[] {
   switch (commandAt(path)?.command.name) {
     case 'save-pilot':
       return PILOT_QUESTIONS;
@@ -41,13 +47,14 @@ function questionsOf({ path }: Waiting, roster: Roster | undefined): readonly Fo
     case 'log-occurrence':
       return roster ? occurrenceQuestions(roster, false) : [];
     case 'save-session':
-      return roster ? sessionQuestions(roster) : [];
+      return roster ? sessionQuestions(roster, findDrill) : [];
     default:
       return [];
   }
 }
 
 function Refused({ item, roster }: { readonly item: Waiting; readonly roster: Roster | undefined }) {
+  const { drillOf } = useDrills();
   const { refused } = item;
   if (!refused) return null;
   const discard = () => void outbox.discard(item.key);
@@ -58,7 +65,7 @@ function Refused({ item, roster }: { readonly item: Waiting; readonly roster: Ro
           by={refused.by ?? null}
           mine={item.body}
           theirs={refused.theirs}
-          questions={questionsOf(item, roster)}
+          questions={questionsOf(item, roster, drillOf)}
           onMine={() => void outbox.insist(item.key)}
           onTheirs={discard}
         />

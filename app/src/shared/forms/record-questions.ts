@@ -1,4 +1,5 @@
-import { drillOf } from '@skelby/core/drills/drills';
+import { blockWords } from '../copy/block-copy';
+import type { FindDrill } from '@skelby/core/drills/drill-book';
 import { FLIGHT_MODES, STICK_LAYOUTS } from '@skelby/core/vocabulary/flying';
 import { SENSOR_SIDES } from '@skelby/core/vocabulary/craft-facts';
 import { BEGINNER_WIND_LIMIT_MPS } from '@skelby/core/vocabulary/wind-band';
@@ -206,7 +207,7 @@ export const occurrenceQuestions = (roster: Roster, confirmed: boolean): readonl
 type Packs = SessionFields['packs'];
 
 /** What two trainers may have set differently in a day's session, for telling the two apart. */
-export function sessionQuestions(roster: Roster): readonly FormQuestion[] {
+export function sessionQuestions(roster: Roster, findDrill: FindDrill): readonly FormQuestion[] {
   const pilotName = (id: string) => roster.pilots.find((pilot) => pilot.id === id)?.name ?? 'A pilot';
   return [
     { name: 'day', label: 'Day', ask: 'day' },
@@ -240,7 +241,7 @@ export function sessionQuestions(roster: Roster): readonly FormQuestion[] {
         (value as Packs)
           .map(
             (pack, i) =>
-              `${i + 1}. ${pilotName(pack.pilotId)}: ${pack.blocks.map((block) => `${block.reps} × ${drillOf(block.drillId).name}`).join(', ')}`,
+              `${i + 1}. ${pilotName(pack.pilotId)}: ${pack.blocks.map((block) => blockWords(block, findDrill)).join(', ')}`,
           )
           .join('. ') || '–',
     },

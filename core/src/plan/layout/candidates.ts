@@ -1,3 +1,5 @@
+import type { Drill } from '../../drills/drill';
+import type { FindDrill } from '../../drills/drill-book';
 import type { CauseId } from '../../causes/causes';
 import { isOpen } from '../../weakness/states';
 import type { Clearance } from '../../clearance/clearance';
@@ -111,6 +113,7 @@ interface Around {
   readonly conditions: Conditions;
   readonly today: Day;
   readonly restricting: readonly Restricting[];
+  readonly findDrill: FindDrill;
 }
 
 /** The side whose chart is furthest behind, of a deciding drill; the first side of another. */
@@ -123,15 +126,14 @@ function sideBehind(drillId: DrillId, { charts }: Clearance): Side | null {
   );
 }
 
-const minutesFor = (drillId: DrillId, reps: number) =>
-  Math.ceil((reps * SECONDS_A_REP[drillOf(drillId).group]) / 60);
+const minutesFor = ({ group }: Drill, reps: number) => Math.ceil((reps * SECONDS_A_REP[group]) / 60);
 
 function blocksOf(
   weakness: WeaknessToday,
   drillId: DrillId,
-  { pilot, conditions, today }: Around,
+  { pilot, conditions, today, findDrill }: Around,
 ): readonly Block[] {
-  const drill = drillOf(drillId);
+  const drill = findDrill(drillId);
   const flown = pilot.reps.filter((rep) => rep.drillId === drillId && !rep.takenBack);
   const ability = abilityIn(drill.group, pilot.reps, today);
   const level: Level = levelFor(ability, drillId);
@@ -178,7 +180,7 @@ function blocksOf(
           purpose: 'practice' as const,
           level,
           reps: MIXED_REPS,
-          minutes: minutesFor(drillId, MIXED_REPS),
+          minutes: minutesFor(drill, MIXED_REPS),
           gain: practiceGain(MIXED_REPS),
           apartFrom: idOf(`practice-${half === 'a' ? 'b' : 'a'}`),
           why: `${practiceWhy}; mixed, since ${percent(comingOff)} came off lately.`,
@@ -189,7 +191,7 @@ function blocksOf(
           purpose: 'practice' as const,
           level,
           reps: PRACTICE_REPS,
-          minutes: minutesFor(drillId, PRACTICE_REPS),
+          minutes: minutesFor(drill, PRACTICE_REPS),
           gain: practiceGain(PRACTICE_REPS) * TIRING ** i,
           apartFrom: null,
           why: `${practiceWhy}; in one go until seven in ten come off.`,
@@ -251,7 +253,7 @@ function blocksOf(
             purpose: 'test',
             level: 0,
             reps: TEST_REPS,
-            minutes: minutesFor(drillId, TEST_REPS),
+            minutes: minutesFor(drill, TEST_REPS),
             gain,
             apartFrom: null,
             why: `Test, said beforehand: brings ${brings.join(', ')}; ${percent(chance)} should be met.`,
@@ -260,13 +262,14 @@ function blocksOf(
   return behind ? [...practice, ...test] : test;
 }
 
-function checkBlocks(weakness: WeaknessToday, { pilot, today }: Around): readonly Block[] {
+function checkBlocks(weakness: WeaknessToday, { pilot, today, findDrill }: Around): readonly Block[] {
   const { clearance } = weakness;
   const tally = (clearance.watch?.next ?? clearance.check)!.drills;
   return tally
     .filter((drill) => !drill.passed)
     .map(({ drillId, met, missed }) => {
-      const ability = abilityIn(drillOf(drillId).group, pilot.reps, today);
+      const drill = findDrill(drillId);
+      const ability = abilityIn(drill.group, pilot.reps, today);
       const reps = CHECK_ATTEMPTS - met - missed;
       return {
         id: [pilot.pilotId, weakness.weaknessId, drillId, 'check'].join('/'),
@@ -274,11 +277,11 @@ function checkBlocks(weakness: WeaknessToday, { pilot, today }: Around): readonl
         weaknessId: weakness.weaknessId,
         causeId: weakness.causeId,
         drillId,
-        side: drillOf(drillId).sides[0] ?? null,
+        side: drill.sides[0] ?? null,
         purpose: 'check' as const,
         level: 0 as const,
         reps,
-        minutes: minutesFor(drillId, reps),
+        minutes: minutesFor(drill, reps),
         gain:
           ((weakness.severity / USUAL_SEVERITY) * (0.5 + 0.5 * chanceOfCheck(chanceMet(ability, drillId)))) /
           tally.length,
@@ -294,14 +297,20 @@ function checkBlocks(weakness: WeaknessToday, { pilot, today }: Around): readonl
 
 /**
  * Everything that could be flown today by these pilots, what each would bring, and what is kept back and why.
+ * @param findDrill drills with the school's own words
  */
-export function candidatesFor(pilots: readonly PilotToday[], conditions: Conditions, today: Day): Candidates {
+export function candidatesFor(
+  pilots: readonly PilotToday[],
+  conditions: Conditions,
+  today: Day,
+  findDrill: FindDrill = drillOf,
+): Candidates {
   const blocks: Block[] = [];
   const notToday: NotToday[] = [];
   const beforeFlying: BeforeFlying[] = [];
   for (const pilot of pilots) {
     const open = pilot.weaknesses.filter(({ clearance }) => isOpen(clearance.state));
-    const around: Around = { pilot, conditions, today, restricting: open };
+    const around: Around = { pilot, conditions, today, restricting: open, findDrill };
     const taken = new Set<string>();
     for (const weakness of pilot.weaknesses) {
       const next = nextStep(weakness.clearance, today);
@@ -312,7 +321,7 @@ export function candidatesFor(pilots: readonly PilotToday[], conditions: Conditi
           ? checkBlocks(weakness, around)
           : next.do === 'drill'
             ? weakness.drillIds.flatMap((drillId): readonly Block[] => {
-                const drill = drillOf(drillId);
+                const drill = findDrill(drillId);
                 const shared = taken.has(drillId);
                 taken.add(drillId);
                 // Its reps count wherever it decides: it is flown once.

@@ -1,3 +1,4 @@
+import type { FindDrill } from '../../drills/drill-book';
 import { drillOf } from '../../drills/drills';
 import { type Block, type Means, PACKS_PER_PILOT } from './block';
 import { minutesOf, restsIn } from './sequence';
@@ -11,14 +12,14 @@ export interface Judged {
   readonly rests: readonly boolean[];
 }
 
-const nameOf = (block: Block): string => drillOf(block.drillId).name;
-
 /** Weighs a session as a trainer has arranged it. */
 export function judge(
   packs: readonly { readonly pilotId: string; readonly blocks: readonly Block[] }[],
   means: Means,
   pilotName: (pilotId: string) => string,
+  findDrill: FindDrill = drillOf,
 ): Judged {
+  const nameOf = (block: Block): string => findDrill(block.drillId).name;
   const problems: string[] = [];
   const rests = restsIn(packs.map((pack) => pack.pilotId));
   for (const [p, { pilotId, blocks }] of packs.entries()) {
@@ -41,7 +42,7 @@ export function judge(
           anywhere.some((each) => each.pilotId === block.pilotId && each.drillId === drillId) &&
           !earlier.some((each) => each.drillId === drillId)
         )
-          problems.push(`${drillOf(drillId).name} comes before ${nameOf(block)}: move it up.`);
+          problems.push(`${findDrill(drillId).name} comes before ${nameOf(block)}: move it up.`);
       }
       if (block.purpose === 'check' && earlier.some((each) => each.purpose !== 'check'))
         problems.push(`The check of ${nameOf(block)} is flown fresh: put it first.`);

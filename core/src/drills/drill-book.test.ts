@@ -1,5 +1,6 @@
-import { allDrills, drillOf, DRILLS, isDrillId, isFlown } from './drills';
-import { openBook, type OwnDrill, versionInForce } from './school-book';
+import { bookOf } from './drill-book';
+import { drillOf, DRILLS, isDrillId, isFlown } from './drills';
+import type { OwnDrill } from './school-book';
 
 const OWN = 'own-01900000-0000-7000-8000-000000000001';
 const own: OwnDrill = {
@@ -16,34 +17,34 @@ const own: OwnDrill = {
   sticks: ['pitch', 'roll'],
 };
 
-afterEach(() => openBook([]));
-
 test('a changed standard is what the drill asks for from now on; everything else of it stays', () => {
   const house = drillOf('tail-in-hover');
-  openBook([
+  const book = bookOf([
+    { drillId: 'tail-in-hover', number: 1, fields: { byEye: 'An older one', measured: '', dose: '' } },
     {
       drillId: 'tail-in-hover',
       number: 2,
       fields: { byEye: '90 s within a pace', measured: '90 s, 1 m', dose: '4 a pack' },
     },
   ]);
-  expect(drillOf('tail-in-hover')).toEqual({
+  expect(book.drillOf('tail-in-hover')).toEqual({
     ...house,
     byEye: '90 s within a pace',
     measured: '90 s, 1 m',
     dose: '4 a pack',
   });
-  expect([versionInForce('tail-in-hover'), versionInForce('half-thumb')]).toEqual([2, 0]);
+  expect([book.versionInForce('tail-in-hover'), book.versionInForce('half-thumb')]).toEqual([2, 0]);
+  expect(drillOf('tail-in-hover')).toEqual(house);
 });
 
 test('an own drill stands among the others, and can be counted even where its words are not at hand', () => {
   expect(isDrillId(OWN)).toBe(true);
   expect(isFlown(drillOf(OWN))).toBe(true);
   expect(drillOf(OWN).sides).toEqual([]);
-  openBook([{ drillId: OWN, number: 1, fields: own }]);
-  expect(drillOf(OWN)).toMatchObject({ name: 'Winch hover', group: 'hover', after: [] });
-  expect(drillOf(OWN).caution).toBeUndefined();
-  expect(allDrills().map((drill) => drill.id)).toEqual([...DRILLS.map((drill) => drill.id), OWN]);
+  const book = bookOf([{ drillId: OWN, number: 1, fields: own }]);
+  expect(book.drillOf(OWN)).toMatchObject({ name: 'Winch hover', group: 'hover', after: [] });
+  expect(book.drillOf(OWN).caution).toBeUndefined();
+  expect(book.all.map((drill) => drill.id)).toEqual([...DRILLS.map((drill) => drill.id), OWN]);
 });
 
 test('what only looks like an own drill is none', () => {
