@@ -1,4 +1,5 @@
-import { expect, test } from './field';
+import type { Page } from '@playwright/test';
+import { expect, test, Trainer } from './field';
 
 /** Logging in the field: fast, by thumb, and never lost. */
 
@@ -121,25 +122,40 @@ test('a note left unfinished for one pilot never turns up under the next', async
   await expect(page.getByLabel('What happened, in a line (optional)')).toHaveValue('');
 });
 
-test('two tabs in the middle of one entry send two entries, not one over the other', async ({
+test('two tabs log two entries at once and neither changes the other; a tab that is closed leaves its own to the next', async ({
   trainer,
   page,
   context,
 }) => {
-  const pilot = await trainer.addPilot('Twice Rundgren');
-  await trainer.today();
-  await page.getByRole('link', { name: 'Log a crash or near-miss' }).click();
-  for (const name of [new RegExp(pilot), /^Near-miss$/, /^Stick handling/, /^Over-control/])
-    await page.getByRole('button', { name }).click();
+  const [one, other] = [await trainer.addPilot('Twice Rundgren'), await trainer.addPilot('Once Rundgren')];
+  const begin = async (tab: Page, pilot: string) => {
+    await tab.goto('/log/pilot');
+    await new Trainer(tab, context).findPilot(pilot);
+    for (const name of [new RegExp(pilot), /^Near-miss$/, /^Stick handling/, /^Over-control/])
+      await tab.getByRole('button', { name }).click();
+  };
+  const note = (tab: Page) => tab.getByLabel('What happened, in a line (optional)');
+  await begin(page, one);
+  await note(page).fill('Of the first.');
   const second = await context.newPage();
-  await second.goto('/log/save');
-  await second.getByRole('button', { name: 'Save' }).click();
-  await expect(second.getByRole('button', { name: 'Confirm: Over-control' })).toBeVisible();
-  await page.getByLabel('What happened, in a line (optional)').fill('The other one.');
+  await begin(second, other);
+  await expect(note(second)).toHaveValue('');
+  await note(second).fill('Of the second.');
+  await page.reload();
+  await expect(note(page)).toHaveValue('Of the first.');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('“The other one.”')).toBeVisible();
-  await page.goto('/');
-  await expect(page.getByRole('link', { name: new RegExp(`${pilot}.*Over-control`) })).toHaveCount(2);
+  await expect(page.getByText('“Of the first.”')).toBeVisible();
+  await second.close();
+
+  const third = await context.newPage();
+  await third.goto('/log/pilot');
+  await expect(third.getByText(new RegExp(`${other}.*Of the second.`))).toBeVisible();
+  await third.getByRole('button', { name: 'Go on with it' }).click();
+  await third.getByRole('button', { name: 'Save' }).click();
+  await expect(third.getByText('“Of the second.”')).toBeVisible();
+  await third.goto('/');
+  for (const pilot of [one, other])
+    await expect(third.getByRole('link', { name: new RegExp(`${pilot}.*Over-control`) })).toHaveCount(1);
 });
 
 test('an entry made by mistake is withdrawn with a reason and leaves Today', async ({ trainer, page }) => {

@@ -9,7 +9,7 @@ import type { BatchAnswer } from '@skelby/core/sync/batch';
 import { renderHook } from '@testing-library/react-native';
 import { createStore, set } from 'idb-keyval';
 import { useLogDraft } from '../shared/forms/log-draft';
-import { kept } from '../shared/storage/storage';
+import { useDraft } from '../shared/storage/use-draft';
 import type { Kept, Read } from './overlay/kept';
 import { pilotOver } from './overlay/pilot';
 import { todayOver } from './overlay/today';
@@ -53,10 +53,14 @@ test('every entry of its outbox is read, is a command of today, and goes out in 
 test('the entry that was being logged is offered again, and so is the miss that waited for its reason', () => {
   for (const [name, value] of Object.entries(local)) localStorage.setItem(name, value);
   const { result } = renderHook(() => useLogDraft());
-  const begun = JSON.parse(local['skelby.draft.log']!) as { id: string; kind: string };
-  expect(result.current.draft).toMatchObject({ id: begun.id, kind: begun.kind });
+  const begun = JSON.parse(local['skelby.draft.log']!) as object;
+  // Under a key of its own: an old tab that is still open may send the first.
+  expect(result.current.draft).toMatchObject({ ...begun, id: expect.any(String) as string });
   const counter = Object.keys(local).find((name) => name.startsWith('skelby.counter.'))!;
-  expect(kept<{ missedAt: string | null }>(counter.slice('skelby.'.length))?.missedAt).toMatch(/^2026-/);
+  const { result: counting } = renderHook(() =>
+    useDraft({ name: counter.slice('skelby.'.length), begin: () => ({ missedAt: '' }) }),
+  );
+  expect(counting.current.draft.missedAt).toMatch(/^2026-/);
 });
 
 test('the pages it kept are read, with what waits laid over them', () => {

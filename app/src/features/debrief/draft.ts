@@ -1,9 +1,9 @@
 import { type Findings, NO_FINDINGS } from '@skelby/core/debrief/findings';
 import { type Evidence, readable } from '@skelby/core/evidence/evidence';
-import { useCallback, useState } from 'react';
+import { useCallback } from 'react';
 import { v7 as uuid } from 'uuid';
 import type { DebriefPage } from '@skelby/core/pages/pages';
-import { forget, keep, kept } from '../../shared/storage/storage';
+import { useDraft } from '../../shared/storage/use-draft';
 import type { SaveKeys } from '../../offline/overlay/debrief-queries';
 
 const nameOf = (occurrenceId: string) => `debrief.${occurrenceId}`;
@@ -43,41 +43,27 @@ function begun({ debrief }: DebriefPage, captured: Evidence): DebriefDraft {
 }
 
 export function useDebriefDraft(occurrenceId: string, page: DebriefPage, captured: Evidence) {
-  const name = nameOf(occurrenceId);
-  const [draft, setDraft] = useState<DebriefDraft>(() => {
-    const last = kept<DebriefDraft>(name);
-    return last
-      ? { ...last, findings: { ...last.findings, evidence: readable(last.findings.evidence) } }
-      : begun(page, captured);
+  const { draft, change, drop } = useDraft<DebriefDraft>({
+    name: nameOf(occurrenceId),
+    begin: () => begun(page, captured),
+    goOn: (last) => ({
+      ...last,
+      findings: { ...last.findings, evidence: readable(last.findings.evidence) },
+    }),
+    // The tab may come back and send its own: this is another version.
+    takeOver: (last) => ({ ...last, keys: newKeys() }),
   });
-  const change = useCallback(
-    (part: Partial<DebriefDraft>) =>
-      setDraft((last) => {
-        const next = { ...last, ...part };
-        keep(name, next);
-        return next;
-      }),
-    [name],
-  );
   const find = useCallback(
-    (part: Partial<Findings>) =>
-      setDraft((last) => {
-        const next = { ...last, findings: { ...last.findings, ...part } };
-        keep(name, next);
-        return next;
-      }),
-    [name],
+    (part: Partial<Findings>) => change((last) => ({ ...last, findings: { ...last.findings, ...part } })),
+    [change],
   );
-  const drop = useCallback(() => forget(name), [name]);
   /** Goes on from what somebody else saved meanwhile: theirs, or one's own on top of it. */
   const rebase = useCallback(
     (whose: 'theirs' | 'mine') => {
-      if (whose === 'theirs') {
-        forget(name);
-        setDraft(begun(page, captured));
-      } else change({ base: page.debrief?.number ?? 0, keys: newKeys() });
+      if (whose === 'theirs') drop();
+      else change({ base: page.debrief?.number ?? 0, keys: newKeys() });
     },
-    [name, page, captured, change],
+    [page, change, drop],
   );
   /** The page shows this very draft, just saved. */
   const saved = page.debrief?.id === draft.keys.versionId;

@@ -7,9 +7,8 @@ import type { Side } from '@skelby/core/drills/drill';
 import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import type { WindBand } from '@skelby/core/vocabulary/wind-band';
-import { useCallback, useState } from 'react';
 import type { WeaknessPage } from '@skelby/core/pages/pages';
-import { keep, kept } from '../../shared/storage/storage';
+import { useDraft } from '../../shared/storage/use-draft';
 import { todayHere } from '../../shared/copy/dates';
 
 /** How the next rep is flown. Kept on the phone, so that a refresh between two reps changes nothing. */
@@ -103,21 +102,14 @@ export function forDrill(
 
 /** @param wanted a drill asked for by its link, which goes before the one counted last */
 export function useSettings(weaknessId: string, begin: () => Settings, wanted?: string) {
-  const [settings, setSettings] = useState<Settings>(() => {
-    const before = kept<Settings>(nameOf(weaknessId));
+  const { draft: settings, change } = useDraft<Settings>({
+    name: nameOf(weaknessId),
+    begin,
     // Another day starts afresh, but a miss that still waits for its reason is not dropped.
-    const goesOn = before && (wanted === undefined || wanted === before.drillId);
-    return before && ((goesOn && before.day === todayHere()) || before.missedAt) ? before : begin();
+    goOn: (last) =>
+      last.missedAt || (last.day === todayHere() && (wanted === undefined || wanted === last.drillId))
+        ? last
+        : null,
   });
-  const change = useCallback(
-    (part: Partial<Settings>) => {
-      setSettings((last) => {
-        const next = { ...last, ...part };
-        keep(nameOf(weaknessId), next);
-        return next;
-      });
-    },
-    [weaknessId],
-  );
   return { settings, change };
 }

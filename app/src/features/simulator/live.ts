@@ -1,3 +1,4 @@
+import { Listeners } from '../../shared/storage/listeners';
 import type { Shown } from './practice.worker';
 
 const READ_EVERY_MS = 200;
@@ -10,16 +11,11 @@ interface Now {
 
 /** What is read beside the flight, a few times a second, without the screen around it being drawn anew. */
 export class Live {
-  private readonly listeners = new Set<() => void>();
+  private readonly listeners = new Listeners();
   private last: Now = { shown: null, path: [] };
   private readAt = -Infinity;
 
-  readonly subscribe = (listener: () => void): (() => void) => {
-    this.listeners.add(listener);
-    return () => {
-      this.listeners.delete(listener);
-    };
-  };
+  readonly subscribe = this.listeners.subscribe;
   readonly now = (): Now => this.last;
 
   /** @param at ms on the page's clock */
@@ -29,7 +25,7 @@ export class Live {
     this.readAt = at;
     const [x, y] = shown.position;
     this.last = { shown, path: [...(isNew ? [] : this.last.path), [x, y]] };
-    for (const listener of this.listeners) listener();
+    this.listeners.tell();
   }
 }
 

@@ -1,6 +1,5 @@
-import { useCallback, useState } from 'react';
 import type { SessionFields } from '@skelby/core/schemas/session';
-import { keep, kept } from '../../shared/storage/storage';
+import { useDraft } from '../../shared/storage/use-draft';
 
 type Own = SessionFields['own'][number];
 
@@ -28,16 +27,10 @@ const START: RunState = {
 };
 
 export function useRunState(sessionId: string) {
-  const name = `session.run.${sessionId}`;
-  const [state, setState] = useState<RunState>(() => ({ ...START, ...kept<Partial<RunState>>(name) }));
-  const change = useCallback(
-    (part: Partial<RunState>) =>
-      setState((last) => {
-        const next = { ...last, ...part };
-        keep(name, next);
-        return next;
-      }),
-    [name],
-  );
+  const { draft: state, change } = useDraft<RunState>({
+    name: `session.run.${sessionId}`,
+    begin: () => START,
+    goOn: (last) => ({ ...START, ...last }),
+  });
   return { state, change };
 }

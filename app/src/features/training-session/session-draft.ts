@@ -1,8 +1,7 @@
 import type { Block } from '@skelby/core/plan/layout/block';
 import { CLOCK, type SessionFields } from '@skelby/core/schemas/session';
-import { useCallback, useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { keep, kept } from '../../shared/storage/storage';
+import { useDraft } from '../../shared/storage/use-draft';
 import { minuteOfDay, timeOf, todayHere } from '../../shared/copy/dates';
 
 /** A session being planned on this phone. */
@@ -42,25 +41,13 @@ const begun = (): SessionDraft => ({
 });
 
 export function useSessionDraft() {
-  const [draft, setDraft] = useState<SessionDraft>(() => {
-    const last = kept<SessionDraft>(NAME);
-    return last?.day === todayHere() ? { ...begun(), ...last } : begun();
+  const { draft, change, drop } = useDraft<SessionDraft>({
+    name: NAME,
+    begin: begun,
+    goOn: (last) => (last.day === todayHere() ? { ...begun(), ...last } : null),
+    takeOver: (last) => ({ ...last, id: uuid() }),
   });
-  const change = useCallback(
-    (part: Partial<SessionDraft>) =>
-      setDraft((last) => {
-        const next = { ...last, ...part };
-        keep(NAME, next);
-        return next;
-      }),
-    [],
-  );
-  const anew = useCallback(() => {
-    const next = begun();
-    keep(NAME, next);
-    setDraft(next);
-  }, []);
-  return { draft, change, anew };
+  return { draft, change, anew: drop };
 }
 
 /** From the first take-off until the lesson or the light ends, minutes; null: as long as it takes. */

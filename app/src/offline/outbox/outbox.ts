@@ -1,3 +1,4 @@
+import { Listeners } from '../../shared/storage/listeners';
 import { BATCH_AT_MOST, type BatchAnswer, type CommandResult } from '@skelby/core/sync/batch';
 import { v7 as uuid } from 'uuid';
 import { ApiProblem, NoConnection, postFor } from '../../shared/api/client';
@@ -40,7 +41,7 @@ const alone = <T>(work: () => Promise<T>): Promise<T> =>
   globalThis.navigator?.locks ? (navigator.locks.request('skelby.outbox', work) as Promise<T>) : work();
 
 export class Outbox {
-  private readonly listeners = new Set<() => void>();
+  private readonly listeners = new Listeners();
   private now: OutboxState = EMPTY;
   private accountId: string | null = null;
   private timer: ReturnType<typeof setTimeout> | null = null;
@@ -187,12 +188,7 @@ export class Outbox {
     this.tellWith({ items: inOrder([...kept.filter((item) => !keys.has(item.key)), ...newer]) });
   }
 
-  readonly subscribe = (listener: () => void): (() => void) => {
-    this.listeners.add(listener);
-    return () => {
-      this.listeners.delete(listener);
-    };
-  };
+  readonly subscribe = this.listeners.subscribe;
 
   readonly state = (): OutboxState => this.now;
 
@@ -312,7 +308,7 @@ export class Outbox {
 
   private tellWith(part: Partial<OutboxState>): void {
     this.now = { ...this.now, ...part };
-    for (const listener of this.listeners) listener();
+    this.listeners.tell();
   }
 }
 

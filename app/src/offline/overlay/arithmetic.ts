@@ -1,5 +1,6 @@
 import type { applyToWeakness } from '@skelby/core/weakness/apply';
 import { useSyncExternalStore } from 'react';
+import { Listeners } from '../../shared/storage/listeners';
 
 /**
  * What works a weakness out comes with the screens beyond Today, so that the first page need not wait for it.
@@ -11,23 +12,17 @@ interface Arithmetic {
 }
 
 let here: Arithmetic | 'not-to-be-had' | null = null;
-const waiting = new Set<() => void>();
+const waiting = new Listeners();
 
 /** @param given null where it could not be loaded: lists then show their lines as they were read */
 export function provideArithmetic(given: Arithmetic | null): void {
   if (here !== null && here !== 'not-to-be-had') return;
   here = given ?? 'not-to-be-had';
-  for (const tell of waiting) tell();
+  waiting.tell();
 }
 
 export const arithmetic = (): Arithmetic | null => (here === 'not-to-be-had' ? null : here);
 
-const subscribe = (tell: () => void): (() => void) => {
-  waiting.add(tell);
-  return () => {
-    waiting.delete(tell);
-  };
-};
-
 /** Whether it is here, or known not to come. */
-export const useIsArithmeticSettled = (): boolean => useSyncExternalStore(subscribe, () => here !== null);
+export const useIsArithmeticSettled = (): boolean =>
+  useSyncExternalStore(waiting.subscribe, () => here !== null);

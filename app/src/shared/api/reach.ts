@@ -1,8 +1,9 @@
+import { Listeners } from '../storage/listeners';
 import { useSyncExternalStore } from 'react';
 
 /** Whether the last request got through to the server. */
 class Reach {
-  private readonly listeners = new Set<() => void>();
+  private readonly listeners = new Listeners();
   private isLost = false;
 
   lost(): void {
@@ -12,19 +13,14 @@ class Reach {
     this.set(false);
   }
 
-  readonly subscribe = (listener: () => void): (() => void) => {
-    this.listeners.add(listener);
-    return () => {
-      this.listeners.delete(listener);
-    };
-  };
+  readonly subscribe = this.listeners.subscribe;
 
   readonly now = (): boolean => this.isLost;
 
   private set(isLost: boolean): void {
     if (isLost === this.isLost) return;
     this.isLost = isLost;
-    for (const listener of this.listeners) listener();
+    this.listeners.tell();
   }
 }
 

@@ -1,10 +1,10 @@
 import type { CauseId } from '@skelby/core/causes/causes';
 import type { OccurrenceKind } from '@skelby/core/vocabulary/flying';
 import type { OccurrenceFields } from '@skelby/core/schemas/records';
-import { useCallback, useState } from 'react';
+import { useCallback } from 'react';
 import { v7 as uuid } from 'uuid';
 import type { RosterPilot } from '@skelby/core/pages/pages';
-import { forget, keep, kept } from '../storage/storage';
+import { beginDraft, useDraft } from '../storage/use-draft';
 import { todayHere } from '../copy/dates';
 
 const NAME = 'draft.log';
@@ -69,35 +69,22 @@ export const isOld = (draft: LogDraft): boolean => Date.now() - Date.parse(draft
 /** Something was said about it beyond the pilot's name. */
 export const hasProgress = (draft: LogDraft): boolean => draft.kind !== null || draft.note !== '';
 
-/** The entry this phone was in the middle of; one that was hardly begun long ago gives way to a new one. */
-function lastOrNew(): LogDraft {
-  const last = kept<LogDraft>(NAME);
-  return last && (hasProgress(last) || !isOld(last)) ? last : begun();
-}
-
+/** The entry that this tab was in the middle of; one that was hardly begun long ago gives way to a new one. */
 export function useLogDraft() {
-  const [draft, setDraft] = useState<LogDraft>(lastOrNew);
-  const change = useCallback((part: Partial<LogDraft>) => {
-    setDraft((last) => {
-      // Kept before and gone now: another tab has sent it, so what is added here is another entry.
-      const sentElsewhere = last.pilotId !== null && kept<LogDraft>(NAME)?.id !== last.id;
-      const next = { ...last, ...part, id: sentElsewhere ? uuid() : last.id };
-      keep(NAME, next);
-      return next;
-    });
-  }, []);
-  const drop = useCallback(() => {
-    forget(NAME);
-    setDraft(begun());
-  }, []);
-  /** Hands the draft over for sending. Where another tab has sent it already, this is another entry. */
+  const { draft, change, drop } = useDraft<LogDraft>({
+    name: NAME,
+    begin: begun,
+    goOn: (last) => (hasProgress(last) || !isOld(last) ? last : null),
+    // The tab may come back and send its own: this is another entry.
+    takeOver: (last) => ({ ...last, id: uuid() }),
+  });
+  /** Hands the draft over for sending. */
   const take = useCallback((): LogDraft => {
-    const mine = kept<LogDraft>(NAME)?.id === draft.id ? draft : { ...draft, id: uuid() };
     drop();
-    return mine;
+    return draft;
   }, [draft, drop]);
   return { draft, change, drop, take };
 }
 
 /** Begins an entry with what is known where it happened; the log goes on from there. */
-export const beginLog = (part: Partial<LogDraft>): void => keep(NAME, { ...begun(), ...part });
+export const beginLog = (part: Partial<LogDraft>): void => beginDraft(NAME, { ...begun(), ...part });

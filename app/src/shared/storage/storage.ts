@@ -18,6 +18,12 @@ export function kept<T>(name: string): T | null {
   }
 }
 
+/** Names of everything that is kept under a beginning. */
+export const namesUnder = (start: string): readonly string[] =>
+  Object.keys(localStorage)
+    .filter((name) => name.startsWith(PREFIX + start))
+    .map((name) => name.slice(PREFIX.length));
+
 export const forget = (name: string): void => localStorage.removeItem(PREFIX + name);
 
 /** Leaves nothing behind. */
