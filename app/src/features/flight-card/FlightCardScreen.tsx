@@ -1,74 +1,21 @@
 import { causeOf } from '@skelby/core/causes/causes';
-import {
-  craftFacts,
-  SPEED_SETTINGS,
-  type SpeedSetting,
-  USUAL_CRAFT,
-} from '@skelby/core/vocabulary/craft-facts';
-import { RESERVE_PCT } from '@skelby/core/reconstruct/energy-home';
-import { FAILSAFE_WORDS } from '@skelby/core/reconstruct/return-height';
-import { reserveOf, windLimitUnder } from '@skelby/core/restrictions/restrictions';
-import { type FlightCard, flightCard, type FlightToBe } from '@skelby/core/sums/go-no-go';
-import { useState } from 'react';
-import { View } from 'react-native';
 import type { Roster, TodayList } from '@skelby/core/pages/pages';
-import { useUnits } from '../../shared/api/use-units';
-import { useRoster } from '../../offline/overlay/use-roster';
-import { keep, kept } from '../../shared/storage/storage';
+import { flightCard } from '@skelby/core/sums/go-no-go';
+import { SPEED_SETTINGS } from '@skelby/core/vocabulary/craft-facts';
+import { View } from 'react-native';
 import { useToday } from '../../offline/overlay/today-queries';
-import { Button } from '../../shared/ui/Button';
+import { useRoster } from '../../offline/overlay/use-roster';
+import { useUnits } from '../../shared/api/use-units';
+import { SETTING_WORDS } from '../../shared/copy/copy';
 import { Choice, LongChoice } from '../../shared/forms/Choice';
+import { Stepper } from '../../shared/forms/Stepper';
+import { Button } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { PrintButton } from '../../shared/ui/PrintButton';
 import { Part, Screen } from '../../shared/ui/Screen';
-import { Stepper } from '../../shared/forms/Stepper';
-import { themed } from '../../shared/ui/theme';
-import { Words } from '../../shared/ui/Words';
-import { sayTime } from '../../shared/copy/dates';
-import { SETTING_WORDS, STANDING_LINE } from '../../shared/copy/copy';
-
-const NAME = 'flight-card';
-
-interface Chosen {
-  readonly pilotId: string | null;
-  readonly craftId: string | null;
-  readonly siteId: string | null;
-  readonly setting: SpeedSetting;
-  readonly windMps: number | null;
-  readonly gustMps: number | null;
-  readonly windFromOutDeg: number;
-  readonly farthestM: number | null;
-  readonly chargePct: number | null;
-  readonly reservePct: number | null;
-  readonly visibilityM: number | null;
-  readonly rain: boolean;
-}
-
-const FRESH: Chosen = {
-  pilotId: null,
-  craftId: null,
-  siteId: null,
-  setting: 'normal',
-  windMps: 3,
-  gustMps: 5,
-  windFromOutDeg: 0,
-  farthestM: 50,
-  chargePct: 100,
-  reservePct: RESERVE_PCT,
-  visibilityM: 5000,
-  rain: false,
-};
-
-const useStyles = themed((theme) => ({
-  card: { borderWidth: 3, borderColor: theme.ink, padding: 16, gap: 14 },
-  verdict: { fontSize: 44, lineHeight: 52 },
-  line: { flexDirection: 'row', gap: 10 },
-  mark: { width: 24 },
-  figures: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 28, rowGap: 10 },
-  figure: { minWidth: 128 },
-  large: { fontSize: 26, lineHeight: 32 },
-}));
+import { Card } from './Card';
+import { type Chosen, isWithin, LIMITS, type NumberName, useFlightCard } from './use-flight-card';
 
 const WIND_FROM = [
   { value: 0, label: 'Ahead' },
@@ -78,157 +25,111 @@ const WIND_FROM = [
   { value: 180, label: 'Behind' },
 ] as const;
 
-function Card({
-  card,
-  flight,
-  names,
-  restrictions,
-}: {
-  readonly card: FlightCard;
-  readonly flight: FlightToBe;
-  readonly names: readonly string[];
-  readonly restrictions: readonly string[];
-}) {
-  const styles = useStyles();
-  const { say, sentence } = useUnits();
-  const figures = [
-    [
-      'Turn back by',
-      say(card.turnBackM > 100 ? Math.floor(card.turnBackM / 10) * 10 : Math.floor(card.turnBackM), 'm'),
-    ],
-    ['Return height', say(card.returnHeightM, 'm')],
-    ['Stand off at least', say(Math.ceil(card.standOffM), 'm')],
-    ['Straight down, at most', say(card.descentLimitMps, 'm/s')],
-    ['Nose read to', say(Math.floor(card.sightLimitM), 'm')],
-    ['Land with', `${flight.reservePct}\u00a0%`],
-  ] as const;
+interface FormProps extends Pick<ReturnType<typeof useFlightCard>, 'chosen' | 'put'> {
+  readonly roster: Roster;
+}
+
+interface NumberProps extends Omit<FormProps, 'roster'> {
+  readonly name: NumberName;
+  readonly label: string;
+  readonly si: string;
+  readonly step: number;
+}
+
+/** One number of the form, in the school's units, with its limits. */
+function NumberOf({ chosen, put, name, label, si, step }: NumberProps) {
+  const { unit, from, to } = useUnits();
+  const [least, most] = LIMITS[name].map((limit) => from(limit, si)) as [number, number];
+  const value = chosen[name];
   return (
-    <View style={styles.card} role="region" aria-label="Flight card">
-      <View>
-        <Words as="title" role="status" style={styles.verdict}>
-          {card.go ? 'Go' : 'No-go'}
-        </Words>
-        <Words as="soft">{[...names, sayTime(new Date().toISOString())].join(' · ')}</Words>
-      </View>
-      <View style={{ gap: 4 }}>
-        {card.checks.map((check) => (
-          <View key={check.id} style={styles.line}>
-            <Words as="strong" style={styles.mark} aria-label={check.go ? 'In order' : 'Not in order'}>
-              {check.go ? '✓' : '✗'}
-            </Words>
-            <Words as={check.go ? 'body' : 'strong'} style={{ flex: 1 }}>
-              {sentence(check.words)}
-            </Words>
-          </View>
-        ))}
-      </View>
-      <View style={styles.figures}>
-        {figures.map(([label, value]) => (
-          <View key={label} style={styles.figure}>
-            <Words as="soft">{label}</Words>
-            <Words as="figure" style={styles.large}>
-              {value}
-            </Words>
-          </View>
-        ))}
-      </View>
-      <Words>{`On a lost link: ${FAILSAFE_WORDS[card.failsafe.action]}. ${card.failsafe.why}`}</Words>
-      {restrictions.map((each) => (
-        <Words key={each} as="strong">{`Until cleared: ${each}.`}</Words>
-      ))}
-      <Words as="soft">{`People, animals, light and the craft itself are yours to judge. ${STANDING_LINE}`}</Words>
-    </View>
+    <Stepper
+      label={label}
+      unit={unit(si)}
+      value={value === null ? null : from(value, si)}
+      step={step}
+      least={least}
+      most={most}
+      error={
+        isWithin(name, value)
+          ? undefined
+          : `${label}: give a number from ${Math.round(least)} to ${Math.round(most)} ${unit(si)}.`
+      }
+      onChange={(typed) => put({ [name]: typed === null ? null : to(typed, si) } as Partial<Chosen>)}
+    />
+  );
+}
+
+const optionsOf = (all: readonly { readonly id: string; readonly name: string }[]) =>
+  all.map(({ id, name }) => ({ value: id, label: name }));
+
+function WhoWhatWhere({
+  chosen,
+  put,
+  roster,
+  pickPilot,
+}: FormProps & { readonly pickPilot: (pilotId: string) => void }) {
+  return (
+    <Part heading="Who, what, where">
+      <LongChoice
+        label="Pilot"
+        options={optionsOf(roster.pilots)}
+        value={chosen.pilotId}
+        onChange={pickPilot}
+      />
+      <LongChoice
+        label="Craft"
+        options={optionsOf(roster.craft)}
+        value={chosen.craftId}
+        onChange={(craftId) => put({ craftId })}
+      />
+      <LongChoice
+        label="Site"
+        options={optionsOf(roster.sites)}
+        value={chosen.siteId}
+        onChange={(siteId) => put({ siteId })}
+      />
+      <Choice
+        label="Setting"
+        options={SPEED_SETTINGS.map((value) => ({ value, label: SETTING_WORDS[value] }))}
+        value={chosen.setting}
+        onChange={(setting) => put({ setting })}
+      />
+    </Part>
+  );
+}
+
+function TheDay({ chosen, put, onAnew }: Omit<FormProps, 'roster'> & { readonly onAnew: () => void }) {
+  const form = { chosen, put };
+  return (
+    <Part heading="The day">
+      <NumberOf {...form} name="windMps" label="Wind" si="m/s" step={0.5} />
+      <NumberOf {...form} name="gustMps" label="Gusts" si="m/s" step={0.5} />
+      <Choice
+        label="Wind on the way out"
+        options={WIND_FROM}
+        value={chosen.windFromOutDeg}
+        onChange={(windFromOutDeg) => put({ windFromOutDeg })}
+      />
+      <NumberOf {...form} name="farthestM" label="Farthest point" si="m" step={10} />
+      <NumberOf {...form} name="chargePct" label="Battery" si="%" step={5} />
+      <NumberOf {...form} name="reservePct" label="Land with" si="%" step={5} />
+      <NumberOf {...form} name="visibilityM" label="Visibility" si="m" step={500} />
+      <Choice
+        label="Rain, fog or spray"
+        options={[
+          { value: false, label: 'None' },
+          { value: true, label: 'Some' },
+        ]}
+        value={chosen.rain}
+        onChange={(rain) => put({ rain })}
+      />
+      <Button kind="quiet" label="Start anew" onPress={onAnew} />
+    </Part>
   );
 }
 
 function FlightCardForm({ roster, today }: { readonly roster: Roster; readonly today: TodayList }) {
-  const { unit, from, to } = useUnits();
-  const [chosen, setChosen] = useState<Chosen>(() => ({ ...FRESH, ...kept<Partial<Chosen>>(NAME) }));
-  const put = (part: Partial<Chosen>) =>
-    setChosen((last) => {
-      const next = { ...last, ...part };
-      keep(NAME, next);
-      return next;
-    });
-  const pilot = roster.pilots.find((each) => each.id === chosen.pilotId);
-  const craft = roster.craft.find((each) => each.id === chosen.craftId);
-  const site = roster.sites.find((each) => each.id === chosen.siteId);
-  const open = pilot
-    ? today.weaknesses.filter((each) => each.pilotId === pilot.id && each.state !== 'watch')
-    : [];
-  const pickPilot = (pilotId: string) => {
-    const picked = roster.pilots.find((each) => each.id === pilotId);
-    put({
-      pilotId,
-      craftId: picked?.lastCraftId ?? chosen.craftId,
-      siteId: picked?.lastSiteId ?? chosen.siteId,
-    });
-  };
-  const number = (
-    name: 'windMps' | 'gustMps' | 'farthestM' | 'chargePct' | 'reservePct' | 'visibilityM',
-    label: string,
-    si: string,
-    step: number,
-    least: number,
-    most: number,
-  ) => (
-    <Stepper
-      label={label}
-      unit={unit(si)}
-      value={chosen[name] === null ? null : from(chosen[name], si)}
-      step={step}
-      least={from(least, si)}
-      most={from(most, si)}
-      error={
-        chosen[name] === null || chosen[name] < least || chosen[name] > most
-          ? `${label}: give a number from ${Math.round(from(least, si))} to ${Math.round(from(most, si))} ${unit(si)}.`
-          : undefined
-      }
-      onChange={(value) => put({ [name]: value === null ? null : to(value, si) })}
-    />
-  );
-  const { windMps, gustMps, farthestM, chargePct, reservePct, visibilityM } = chosen;
-  const inLimits =
-    windMps !== null &&
-    windMps >= 0 &&
-    windMps <= 30 &&
-    gustMps !== null &&
-    gustMps >= 0 &&
-    gustMps <= 40 &&
-    farthestM !== null &&
-    farthestM >= 1 &&
-    farthestM <= 20_000 &&
-    chargePct !== null &&
-    chargePct >= 0 &&
-    chargePct <= 100 &&
-    reservePct !== null &&
-    reservePct >= 0 &&
-    reservePct <= 60 &&
-    visibilityM !== null &&
-    visibilityM >= 10 &&
-    visibilityM <= 50_000;
-  const flight: FlightToBe | null =
-    pilot && craft && site && inLimits
-      ? {
-          craft: craftFacts(craft ?? USUAL_CRAFT),
-          setting: chosen.setting,
-          windLimitMps: windLimitUnder(open, pilot.windLimitMps),
-          place: site.place,
-          tallestM: site.tallestM,
-          windMps,
-          gustMps,
-          windFromOutDeg: chosen.windFromOutDeg,
-          farthestM,
-          chargePct,
-          reservePct: reserveOf(open, reservePct),
-          altitudeM: site.altitudeM ?? 0,
-          visibilityM,
-          rain: chosen.rain,
-          weaknesses: open,
-        }
-      : null;
-  const options = (all: readonly { readonly id: string; readonly name: string }[]) =>
-    all.map(({ id, name }) => ({ value: id, label: name }));
+  const { chosen, put, pickPilot, anew, open, names, flight } = useFlightCard(roster, today);
   return (
     <Screen
       title="Go or no-go"
@@ -239,7 +140,7 @@ function FlightCardForm({ roster, today }: { readonly roster: Roster; readonly t
             <Card
               card={flightCard(flight)}
               flight={flight}
-              names={[pilot!.name, craft!.name, site!.name, SETTING_WORDS[chosen.setting].toLowerCase()]}
+              names={[...names, SETTING_WORDS[chosen.setting].toLowerCase()]}
               restrictions={open.map((each) => causeOf(each.causeId).restriction)}
             />
           ) : (
@@ -251,56 +152,8 @@ function FlightCardForm({ roster, today }: { readonly roster: Roster; readonly t
       }
       foot={flight ? <PrintButton label="Print the card" /> : undefined}
     >
-      <Part heading="Who, what, where">
-        <LongChoice
-          label="Pilot"
-          options={options(roster.pilots)}
-          value={chosen.pilotId}
-          onChange={pickPilot}
-        />
-        <LongChoice
-          label="Craft"
-          options={options(roster.craft)}
-          value={chosen.craftId}
-          onChange={(craftId) => put({ craftId })}
-        />
-        <LongChoice
-          label="Site"
-          options={options(roster.sites)}
-          value={chosen.siteId}
-          onChange={(siteId) => put({ siteId })}
-        />
-        <Choice
-          label="Setting"
-          options={SPEED_SETTINGS.map((value) => ({ value, label: SETTING_WORDS[value] }))}
-          value={chosen.setting}
-          onChange={(setting) => put({ setting })}
-        />
-      </Part>
-      <Part heading="The day">
-        {number('windMps', 'Wind', 'm/s', 0.5, 0, 30)}
-        {number('gustMps', 'Gusts', 'm/s', 0.5, 0, 40)}
-        <Choice
-          label="Wind on the way out"
-          options={WIND_FROM}
-          value={chosen.windFromOutDeg}
-          onChange={(windFromOutDeg) => put({ windFromOutDeg })}
-        />
-        {number('farthestM', 'Farthest point', 'm', 10, 1, 20_000)}
-        {number('chargePct', 'Battery', '%', 5, 0, 100)}
-        {number('reservePct', 'Land with', '%', 5, 0, 60)}
-        {number('visibilityM', 'Visibility', 'm', 500, 10, 50_000)}
-        <Choice
-          label="Rain, fog or spray"
-          options={[
-            { value: false, label: 'None' },
-            { value: true, label: 'Some' },
-          ]}
-          value={chosen.rain}
-          onChange={(rain) => put({ rain })}
-        />
-        <Button kind="quiet" label="Start anew" onPress={() => put(FRESH)} />
-      </Part>
+      <WhoWhatWhere chosen={chosen} put={put} roster={roster} pickPilot={pickPilot} />
+      <TheDay chosen={chosen} put={put} onAnew={anew} />
     </Screen>
   );
 }

@@ -1,0 +1,97 @@
+import { FAILSAFE_WORDS } from '@skelby/core/reconstruct/return-height';
+import type { FlightCard, FlightToBe } from '@skelby/core/sums/go-no-go';
+import { View } from 'react-native';
+import { useUnits } from '../../shared/api/use-units';
+import { STANDING_LINE } from '../../shared/copy/copy';
+import { sayTime } from '../../shared/copy/dates';
+import { themed } from '../../shared/ui/theme';
+import { Words } from '../../shared/ui/Words';
+
+const useStyles = themed((theme) => ({
+  card: { borderWidth: 3, borderColor: theme.ink, padding: 16, gap: 14 },
+  verdict: { fontSize: 44, lineHeight: 52 },
+  line: { flexDirection: 'row', gap: 10 },
+  mark: { width: 24 },
+  figures: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 28, rowGap: 10 },
+  figure: { minWidth: 128 },
+  large: { fontSize: 26, lineHeight: 32 },
+}));
+
+/** What was looked at, and whether it is in order. */
+function Checks({ checks }: Pick<FlightCard, 'checks'>) {
+  const styles = useStyles();
+  const { sentence } = useUnits();
+  return (
+    <View style={{ gap: 4 }}>
+      {checks.map((check) => (
+        <View key={check.id} style={styles.line}>
+          <Words as="strong" style={styles.mark} aria-label={check.go ? 'In order' : 'Not in order'}>
+            {check.go ? '✓' : '✗'}
+          </Words>
+          <Words as={check.go ? 'body' : 'strong'} style={{ flex: 1 }}>
+            {sentence(check.words)}
+          </Words>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** Beyond this a turn-back distance is said in tens of metres. */
+const IN_TENS_M = 100;
+const floorTo = (value: number, step: number) => Math.floor(value / step) * step;
+
+/** The figures to take along. */
+function Figures({ card, reservePct }: { readonly card: FlightCard; readonly reservePct: number }) {
+  const styles = useStyles();
+  const { say } = useUnits();
+  const figures = [
+    ['Turn back by', say(floorTo(card.turnBackM, card.turnBackM > IN_TENS_M ? 10 : 1), 'm')],
+    ['Return height', say(card.returnHeightM, 'm')],
+    ['Stand off at least', say(Math.ceil(card.standOffM), 'm')],
+    ['Straight down, at most', say(card.descentLimitMps, 'm/s')],
+    ['Nose read to', say(Math.floor(card.sightLimitM), 'm')],
+    ['Land with', `${reservePct}\u00a0%`],
+  ] as const;
+  return (
+    <View style={styles.figures}>
+      {figures.map(([label, value]) => (
+        <View key={label} style={styles.figure}>
+          <Words as="soft">{label}</Words>
+          <Words as="figure" style={styles.large}>
+            {value}
+          </Words>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+interface CardProps {
+  readonly card: FlightCard;
+  readonly flight: FlightToBe;
+  readonly names: readonly string[];
+  readonly restrictions: readonly string[];
+}
+
+/** Go or no-go, why, and the figures of the flight. */
+export function Card({ card, flight, names, restrictions }: CardProps) {
+  const styles = useStyles();
+  return (
+    <View style={styles.card} role="region" aria-label="Flight card">
+      <View>
+        <Words as="title" role="status" style={styles.verdict}>
+          {card.go ? 'Go' : 'No-go'}
+        </Words>
+        <Words as="soft">{[...names, sayTime(new Date().toISOString())].join(' · ')}</Words>
+      </View>
+      <Checks checks={card.checks} />
+      <Figures card={card} reservePct={flight.reservePct} />
+      <Words>{`On a lost link: ${FAILSAFE_WORDS[card.failsafe.action]}. ${card.failsafe.why}`}</Words>
+      {restrictions.map((each) => (
+        <Words key={each} as="strong">{`Until cleared: ${each}.`}</Words>
+      ))}
+      <Words as="soft">{`People, animals, light and the craft itself are yours to judge. ${STANDING_LINE}`}</Words>
+    </View>
+  );
+}

@@ -1,0 +1,122 @@
+import type { Craft, Pilot, Roster, Site, TodayList, WeaknessLine } from '@skelby/core/pages/pages';
+import { RESERVE_PCT } from '@skelby/core/reconstruct/energy-home';
+import { reserveOf, windLimitUnder } from '@skelby/core/restrictions/restrictions';
+import type { FlightToBe } from '@skelby/core/sums/go-no-go';
+import { craftFacts, type SpeedSetting } from '@skelby/core/vocabulary/craft-facts';
+import { useState } from 'react';
+import { keep, kept } from '../../shared/storage/storage';
+
+const NAME = 'flight-card';
+
+/** The numbers of the form, in SI units, and between what they may be. */
+export const LIMITS = {
+  windMps: [0, 30],
+  gustMps: [0, 40],
+  farthestM: [1, 20_000],
+  chargePct: [0, 100],
+  reservePct: [0, 60],
+  visibilityM: [10, 50_000],
+} as const;
+export type NumberName = keyof typeof LIMITS;
+type Numbers = { readonly [Name in NumberName]: number | null };
+
+export interface Chosen extends Numbers {
+  readonly pilotId: string | null;
+  readonly craftId: string | null;
+  readonly siteId: string | null;
+  readonly setting: SpeedSetting;
+  readonly windFromOutDeg: number;
+  readonly rain: boolean;
+}
+
+const FRESH: Chosen = {
+  pilotId: null,
+  craftId: null,
+  siteId: null,
+  setting: 'normal',
+  windMps: 3,
+  gustMps: 5,
+  windFromOutDeg: 0,
+  farthestM: 50,
+  chargePct: 100,
+  reservePct: RESERVE_PCT,
+  visibilityM: 5000,
+  rain: false,
+};
+
+/** Whether a number is there and may be so. */
+export const isWithin = (name: NumberName, value: number | null): value is number =>
+  value !== null && value >= LIMITS[name][0] && value <= LIMITS[name][1];
+
+type Given = { readonly [Name in NumberName]: number };
+const givenIn = (chosen: Chosen): Given | null =>
+  (Object.keys(LIMITS) as NumberName[]).every((name) => isWithin(name, chosen[name]))
+    ? (chosen as Chosen & Given)
+    : null;
+
+interface Picked {
+  readonly pilot: Pilot;
+  readonly craft: Craft;
+  readonly site: Site;
+  readonly open: readonly WeaknessLine[];
+}
+
+/** The flight that the card judges; null while something is missing. */
+export function flightToBe(chosen: Chosen, { pilot, craft, site, open }: Partial<Picked>): FlightToBe | null {
+  const given = givenIn(chosen);
+  if (!pilot || !craft || !site || !open || !given) return null;
+  const { windMps, gustMps, farthestM, chargePct, reservePct, visibilityM } = given;
+  return {
+    craft: craftFacts(craft),
+    setting: chosen.setting,
+    windLimitMps: windLimitUnder(open, pilot.windLimitMps),
+    place: site.place,
+    tallestM: site.tallestM,
+    windMps,
+    gustMps,
+    windFromOutDeg: chosen.windFromOutDeg,
+    farthestM,
+    chargePct,
+    reservePct: reserveOf(open, reservePct),
+    altitudeM: site.altitudeM ?? 0,
+    visibilityM,
+    rain: chosen.rain,
+    weaknesses: open,
+  };
+}
+
+/** What was chosen on the form, and the flight that it makes. */
+export function useFlightCard(roster: Roster, today: TodayList) {
+  const [chosen, setChosen] = useState<Chosen>(() => ({ ...FRESH, ...kept<Partial<Chosen>>(NAME) }));
+  const put = (part: Partial<Chosen>) =>
+    setChosen((last) => {
+      const next = { ...last, ...part };
+      keep(NAME, next);
+      return next;
+    });
+  const pilot = roster.pilots.find((each) => each.id === chosen.pilotId);
+  const craft = roster.craft.find((each) => each.id === chosen.craftId);
+  const site = roster.sites.find((each) => each.id === chosen.siteId);
+  const open = today.weaknesses.filter((each) => each.pilotId === pilot?.id && each.state !== 'watch');
+  return {
+    chosen,
+    put,
+    pickPilot: (pilotId: string) => {
+      const picked = roster.pilots.find((each) => each.id === pilotId);
+      put({
+        pilotId,
+        craftId: picked?.lastCraftId ?? chosen.craftId,
+        siteId: picked?.lastSiteId ?? chosen.siteId,
+      });
+    },
+    anew: () => put(FRESH),
+    open,
+    names: [pilot?.name ?? '', craft?.name ?? '', site?.name ?? ''],
+    flight: flightToBe(chosen, {
+      open,
+      ...(pilot ? { pilot } : {}),
+      ...(craft ? { craft } : {}),
+      ...(site ? { site } : {}),
+    }),
+  };
+}

@@ -1,0 +1,97 @@
+import type { Exercise } from '@skelby/core/assessment/exercise';
+import { causeOf } from '@skelby/core/causes/causes';
+import type { PracticeSetUp } from '@skelby/core/simulator/practice';
+import type { Ended } from '@skelby/core/simulator/simulated-flight';
+import type { Solid } from '@skelby/core/simulator/world';
+import type { CraftRecord } from '@skelby/core/vocabulary/craft-facts';
+import type { StickLayout } from '@skelby/core/vocabulary/flying';
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import { useUnits } from '../../shared/api/use-units';
+import { Button, ButtonRow } from '../../shared/ui/Button';
+import { Row, Rows } from '../../shared/ui/Rows';
+import { Words } from '../../shared/ui/Words';
+import type { LikelyCause, Scored } from './practice.worker';
+import { Replayed } from './Replayed';
+import { ScorePanel } from './ScorePanel';
+import type { SimulatedScene } from '@skelby/core/simulator/simulated-flight';
+
+const SOLID_WORDS: Readonly<Record<Solid['solid'], string>> = {
+  wire: 'a bar or wire',
+  pole: 'a post or trunk',
+  ball: 'a tree',
+  box: 'a wall or roof',
+};
+
+const endedWords = ({ how, solid }: NonNullable<Ended>): string =>
+  how === 'ground' ? 'Into the ground' : `Into ${SOLID_WORDS[solid?.solid ?? 'box']}`;
+
+/**
+ * What the flight itself says of its cause: a practice crash stays in practice, and no trainer has to confirm
+ * it.
+ */
+function Likely({ causes }: { readonly causes: readonly LikelyCause[] }) {
+  if (causes.length === 0) return null;
+  return (
+    <View style={{ gap: 6 }}>
+      <Words as="heading">Likely cause</Words>
+      <Rows>
+        {causes.map(({ causeId, probability, because }) => (
+          <Row
+            key={causeId}
+            title={`${causeOf(causeId).name} · ${Math.round(probability * 100)} %`}
+            under={because.join('; ')}
+          />
+        ))}
+      </Rows>
+      <Words as="soft">
+        Read from the flight alone: what you saw and thought it cannot tell. A crash in practice is not logged
+        as an occurrence.
+      </Words>
+    </View>
+  );
+}
+
+interface ScoredFlightProps {
+  readonly scored: Scored;
+  readonly craft: CraftRecord;
+  readonly marks: PracticeSetUp['marks'];
+  readonly scene: SimulatedScene;
+  readonly layout: StickLayout;
+  readonly cameraDeg: number;
+  readonly course: Exercise;
+  /** What became of the rep, under its score. */
+  readonly recorded?: ReactNode;
+  readonly onAgain: () => void;
+  readonly onSave: () => void;
+}
+
+/** A flight that is over: met or missed, why, and the flight once more. */
+export function ScoredFlight({ scored, craft, recorded, onAgain, onSave, ...shown }: ScoredFlightProps) {
+  const { say } = useUnits();
+  const { ended, score, likely, replay } = scored;
+  return (
+    <>
+      {ended ? (
+        <Words
+          as="heading"
+          role="alert"
+        >{`${endedWords(ended)} at ${say(Math.round(ended.speedMps), 'm/s')}`}</Words>
+      ) : null}
+      <ScorePanel score={score} />
+      <Likely causes={likely} />
+      {recorded}
+      <Replayed
+        {...shown}
+        replay={replay}
+        wrongAtS={score.wrong?.atS ?? null}
+        spanM={craft.spanM}
+        rotors={craft.rotors}
+      />
+      <ButtonRow>
+        <Button kind="solid" icon="rotate-ccw" label="Again" onPress={onAgain} />
+        <Button icon="download" label="Save the flight" onPress={onSave} />
+      </ButtonRow>
+    </>
+  );
+}

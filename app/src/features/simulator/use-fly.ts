@@ -1,0 +1,132 @@
+import type { Exercise } from '@skelby/core/assessment/exercise';
+import type { Drill } from '@skelby/core/drills/drill';
+import type { DrillId } from '@skelby/core/drills/drills';
+import { throttleStick } from '@skelby/core/simulator/control/control';
+import type { PracticeSetUp } from '@skelby/core/simulator/practice';
+import type { CraftRecord } from '@skelby/core/vocabulary/craft-facts';
+import type { StickLayout } from '@skelby/core/vocabulary/flying';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { keptSetUpOnce, padNow } from './controller';
+import type { FieldHandle } from './Field';
+import { useHands } from './hands';
+import { Live, type Standing, standingIn } from './live';
+import type { Scored, Shown } from './practice.worker';
+import { flightFrom, type PracticeSettings } from './settings';
+import type { Tilt } from './tilt';
+import { useFlight } from './use-flight';
+
+const ON_GROUND_M = 0.3;
+const READ_SWITCHES_MS = 60;
+
+export interface ToFly {
+  readonly drill: Drill<DrillId>;
+  readonly course: Exercise;
+  readonly setUp: PracticeSetUp;
+  readonly craft: CraftRecord;
+  readonly settings: PracticeSettings;
+  readonly layout: StickLayout;
+  readonly tilt: Tilt;
+  readonly onScored: (scored: Scored) => void;
+}
+
+interface SwitchUses {
+  readonly again: () => void;
+  readonly camera: () => void;
+  readonly hold: () => void;
+  readonly home: () => void;
+}
+
+/** Switches of a controller that has been set up, looked at a few times a second. */
+function useSwitches(uses: SwitchUses): void {
+  const now = useRef(uses);
+  now.current = uses;
+  useEffect(() => {
+    let before: readonly boolean[] = [];
+    const look = setInterval(() => {
+      const pad = padNow();
+      const switches = pad ? (keptSetUpOnce(pad.id)?.switches ?? {}) : {};
+      for (const [use, button] of Object.entries(switches))
+        if (pad?.pressed[button] && !before[button]) now.current[use as keyof SwitchUses]();
+      before = pad?.pressed ?? [];
+    }, READ_SWITCHES_MS);
+    return () => clearInterval(look);
+  }, []);
+}
+
+/** Tells of each scored flight once. */
+function useTold(scored: Scored | null, onScored: (scored: Scored) => void): void {
+  const told = useRef(onScored);
+  told.current = onScored;
+  useEffect(() => {
+    if (scored) told.current(scored);
+  }, [scored]);
+}
+
+/** Without height hold and in the air, the throttle waits where it carries the craft; else in the middle. */
+const throttleAtRest = ({ settings: { mode }, setUp, craft }: ToFly): number =>
+  (mode !== 'rate' && mode !== 'self-level') || setUp.start.z < ON_GROUND_M
+    ? 0
+    : throttleStick(1 / craft.thrustToWeight);
+
+/** One drill being flown: the flight in its worker, the hands on it, and what is shown of it. */
+export function useFly(fly: ToFly) {
+  const { drill, course, setUp, craft, settings, layout, tilt, onScored } = fly;
+  const field = useRef<FieldHandle>(null);
+  const [live] = useState(() => new Live());
+  const [standing, setStanding] = useState<Standing | null>(null);
+  const [throughCamera, setThroughCamera] = useState(false);
+  /** Counts the flights: the drawn sticks begin anew with each. */
+  const [round, setRound] = useState(0);
+  const hands = useHands(layout, tilt);
+  const [from] = useState(() => flightFrom(drill.id, settings, setUp, course, craft));
+  const { mode, setting, relative } = settings;
+
+  const onFrame = (now: Shown) => {
+    const began = performance.now();
+    const drawn = field.current?.draw(now);
+    performance.measure('skelby.practice', {
+      start: began,
+      detail: { ...drawn, workMs: now.workMs, timeS: now.timeS },
+    });
+    hands.soften(now.part.expo);
+    live.show(now, began);
+    setStanding((last) => standingIn(now, last));
+  };
+  const flight = useFlight(from, {
+    mode: { mode, setting, pilotHeadingDeg: relative && mode !== 'rate' ? 0 : null, hold: true },
+    sticks: hands.read,
+    onFrame,
+  });
+  const waits = throttleAtRest(fly);
+  const rest = useCallback(() => {
+    hands.rest(waits);
+    setRound((n) => n + 1);
+  }, [hands, waits]);
+  useEffect(() => {
+    if (!flight.isFlying) rest();
+  }, [flight.isFlying, rest]);
+  useTold(flight.scored, onScored);
+  const again = () => {
+    rest();
+    flight.again();
+  };
+  const turnHold = () => flight.dropHold(!(standing?.holdLost ?? false));
+  const turnCamera = () => setThroughCamera((on) => !on);
+  useSwitches({ again, camera: turnCamera, hold: turnHold, home: flight.goHome });
+  return {
+    field,
+    live,
+    standing,
+    throughCamera,
+    turnCamera,
+    round,
+    hands,
+    scene: from.scene,
+    flight,
+    again,
+    turnHold,
+    turnLink: () => flight.loseLink(!(standing?.linkLost ?? false)),
+  };
+}
+
+export type FlyState = ReturnType<typeof useFly>;
