@@ -1,0 +1,188 @@
+import { RECORDED_VALUES } from '@skelby/core/assessment/recorded-value';
+import { reserveOf } from '@skelby/core/restrictions/restrictions';
+import { View } from 'react-native';
+import { useWeakness } from '../../offline/overlay/weakness-queries';
+import { WaitingNote } from '../../offline/ui/WaitingNote';
+import { useDrills } from '../../shared/api/use-drills';
+import { useUnits } from '../../shared/api/use-units';
+import { PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
+import { valuesLine, valuesOf, valueWords } from '../../shared/copy/value-copy';
+import { StickPlate } from '../../shared/drawing';
+import { ValueEntry } from '../../shared/forms/ValueEntry';
+import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
+import { Loaded } from '../../shared/ui/Loaded';
+import { Note } from '../../shared/ui/Note';
+import { Screen } from '../../shared/ui/Screen';
+import { SimulatorLink } from '../../shared/ui/SimulatorLink';
+import { Verdicts, WhyMissed } from '../../shared/ui/Verdicts';
+import { Words } from '../../shared/ui/Words';
+import { USUAL_RESERVE_PERCENT } from './GoNoGo';
+import { Metronome, PackTimer, RepTimer } from './Timers';
+import { type BlockProps, type Flying, useBlock } from './use-block';
+import { useWakeLock } from './use-wake-lock';
+
+const LEVEL_WORDS: Readonly<Record<number, string>> = {
+  [-2]: 'two steps easier than the standard',
+  [-1]: 'a step easier than the standard',
+  0: 'at the standard',
+  1: 'a step harder than the standard',
+};
+
+/** Three buttons in one row of a phone, room for the thumb above them. */
+const NARROW = { paddingHorizontal: 10 };
+
+interface PartProps {
+  readonly props: BlockProps;
+  readonly flying: Flying;
+}
+
+/** Met or missed under the thumb, or the reason of a miss. */
+function Foot({ props: { state, change, onNext, isLast }, flying }: PartProps) {
+  const { units } = useUnits();
+  const { last, record, undo } = flying;
+  const { missedAt } = state;
+  if (missedAt)
+    return (
+      <WhyMissed
+        onReason={(reason) => record(false, reason, missedAt)}
+        onCancel={() => change({ missedAt: null })}
+      />
+    );
+  const said = (rep: NonNullable<Flying['last']>) =>
+    [rep.met ? 'met' : 'missed', valueWords(rep.drillId, rep.measure, units)].filter(Boolean).join(', ');
+  return (
+    <>
+      <ButtonRow>
+        <Button kind="main" style={NARROW} label="Crash or near-miss" onPress={flying.logOccurrence} />
+        {last ? (
+          <Button style={NARROW} label="Undo" says={`Undo last: ${said(last)}`} onPress={() => undo(last)} />
+        ) : null}
+        <Button
+          kind={flying.isEnough ? 'solid' : 'plain'}
+          style={NARROW}
+          label={isLast ? 'End' : 'Next'}
+          onPress={onNext}
+        />
+      </ButtonRow>
+      <Verdicts
+        onMet={() => record(true, null, new Date().toISOString())}
+        onMissed={() => change({ missedAt: new Date().toISOString() })}
+      />
+    </>
+  );
+}
+
+/** What is flown, and how far it is. */
+function Task({ props: { block, page, workOn }, flying }: PartProps) {
+  const { sentence, units } = useUnits();
+  const { drill, flown, met, isEnough, counts } = flying;
+  const values = valuesLine(drill.id, valuesOf(flown), units);
+  return (
+    <>
+      {workOn ? (
+        <Note icon="eye" heading="Working on">
+          {workOn}
+        </Note>
+      ) : null}
+      <View style={{ flexDirection: 'row', gap: 16, alignItems: 'center' }}>
+        <View style={{ flex: 1, gap: 4 }}>
+          <Words as="heading">{sentence(drill.byEye)}</Words>
+          <Words as="strong">
+            {[
+              `${PURPOSE_WORDS[block.purpose]}, ${LEVEL_WORDS[block.level]}`,
+              block.side ? SIDE_WORDS[block.side] : null,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </Words>
+        </View>
+        {drill.sticks.length > 0 ? (
+          <StickPlate layout={page.pilot.stickLayout} moves={drill.sticks} width={54} names={false} />
+        ) : null}
+      </View>
+      <Words as="figure" role="status">{`${flown.length} of ${block.reps} · ${met} met`}</Words>
+      {values ? <Words as="soft">{values}</Words> : null}
+      {isEnough ? <Words as="soft">That is the block: rest the hands, then on.</Words> : null}
+      {counts ? null : (
+        <Note icon="alert-triangle">
+          Recorded, but it will not count: this mode is not the one the pilot has to show it in.
+        </Note>
+      )}
+      {drill.caution ? <Words as="soft">{`Caution: ${drill.caution}`}</Words> : null}
+    </>
+  );
+}
+
+/** Timers, and the value of the rep that comes next. */
+function Tools({ props: { session, state, change }, flying: { drill, open } }: PartProps) {
+  const awake = useWakeLock();
+  return (
+    <>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10, alignItems: 'center' }}>
+        <PackTimer
+          startedAt={state.packStartedAt}
+          minutes={session.content.packMinutes}
+          reservePercent={reserveOf(open, USUAL_RESERVE_PERCENT)}
+          onStart={() => change({ packStartedAt: Date.now() })}
+        />
+        <RepTimer
+          onTime={(seconds) => {
+            if (RECORDED_VALUES[drill.id]?.unit === 's') change({ measure: seconds });
+          }}
+        />
+        <Metronome />
+      </View>
+      <ValueEntry drillId={drill.id} value={state.measure} onChange={(value) => change({ measure: value })} />
+      {awake ? null : <Words as="soft">This phone may go dark: keep its screen on in its settings.</Words>}
+    </>
+  );
+}
+
+/** One drill on the screen: the standard, the plate, met or missed. */
+function BlockScreen(props: BlockProps) {
+  const { session, block, page, state } = props;
+  const flying = useBlock(props);
+  const { drill } = flying;
+  return (
+    <Screen
+      title={drill.name}
+      under={`${page.pilot.name} · pack ${state.pack + 1} of ${session.content.packs.length}`}
+      up="/session"
+      foot={<Foot props={props} flying={flying} />}
+    >
+      <WaitingNote brief />
+      <Task props={props} flying={flying} />
+      <Tools props={props} flying={flying} />
+      <LinkButton
+        kind="quiet"
+        icon="play-circle"
+        label="See it flown"
+        href={`/drills/${drill.id}?pilot=${block.pilotId}`}
+      />
+      {block.purpose === 'check' ? null : (
+        <SimulatorLink
+          drill={drill}
+          label="Fly it on the simulator"
+          with={{
+            pilot: block.pilotId,
+            weakness: page.weakness.id,
+            purpose: block.purpose,
+            side: block.side,
+            session: session.id,
+          }}
+        />
+      )}
+    </Screen>
+  );
+}
+
+/** One block of a session, once its weakness is read. */
+export function OneBlock(props: Omit<BlockProps, 'page'>) {
+  const { drillOf } = useDrills();
+  const query = useWeakness(props.block.weaknessId);
+  return (
+    <Loaded query={query} title={drillOf(props.block.drillId).name} up="/session">
+      {(page) => <BlockScreen {...props} page={page} />}
+    </Loaded>
+  );
+}

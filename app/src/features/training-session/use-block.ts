@@ -1,0 +1,112 @@
+import { modesFor, whyNotCounted } from '@skelby/core/clearance/counts-for-test';
+import type { MissReason } from '@skelby/core/clearance/facts';
+import { recordRep, takeRepBack } from '@skelby/core/commands/handles';
+import { newRep } from '@skelby/core/commands/record-rep';
+import type { RecordedRep, Roster, TodayList, TrainingSession, WeaknessPage } from '@skelby/core/pages/pages';
+import type { Block } from '@skelby/core/plan/layout/block';
+import { windBandOf } from '@skelby/core/vocabulary/wind-band';
+import { useRouter } from 'expo-router';
+import { v7 as uuid } from 'uuid';
+import { entryOf } from '../../offline/outbox/commands';
+import { outbox } from '../../offline/outbox/use-outbox';
+import { useDrills } from '../../shared/api/use-drills';
+import { PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
+import { todayHere } from '../../shared/copy/dates';
+import { beginLog, forPilot } from '../../shared/forms/log-draft';
+import type { RunState } from './run-state';
+
+export interface BlockProps {
+  readonly session: TrainingSession;
+  readonly roster: Roster;
+  readonly list: TodayList;
+  readonly block: Block;
+  readonly page: WeaknessPage;
+  readonly state: RunState;
+  readonly change: (part: Partial<RunState>) => void;
+  readonly onNext: () => void;
+  readonly isLast: boolean;
+  readonly workOn: string | null;
+}
+
+/** Reps of this very block that stand, the newest first. */
+const repsOfBlock = ({ page, session, block, state }: BlockProps): readonly RecordedRep[] =>
+  page.reps
+    .filter(
+      (rep) =>
+        rep.sessionId === session.id &&
+        rep.drillId === block.drillId &&
+        rep.purpose === block.purpose &&
+        rep.pack === state.pack + 1 &&
+        !rep.takenBack,
+    )
+    .sort((a, b) => b.flownAt.localeCompare(a.flownAt));
+
+/** One block of a session being flown: its reps, and what can be done to them. */
+export function useBlock(props: BlockProps) {
+  const { session, roster, list, block, page, state, change } = props;
+  const router = useRouter();
+  const { drillOf, versionInForce } = useDrills();
+  const drill = drillOf(block.drillId);
+  const mode = modesFor(drill.assistance, page.pilot.mode)[0]!;
+  const flown = repsOfBlock(props);
+  const last = flown[0];
+  const record = (met: boolean, missReason: MissReason | null, flownAt: string) => {
+    const rep = newRep({
+      weaknessId: page.weakness.id,
+      drillId: drill.id,
+      purpose: block.purpose,
+      met,
+      missReason,
+      side: block.side,
+      band: windBandOf(session.content.windMps),
+      flownOn: 'craft',
+      mode,
+      pilotRelative: false,
+      pack: state.pack + 1,
+      level: block.level,
+      measure: state.measure,
+      sessionId: session.id,
+      drillVersion: versionInForce(drill.id),
+      day: todayHere(),
+      flownAt,
+    });
+    void outbox.add(entryOf(recordRep, { id: uuid() }, rep, `rep of ${drill.name}`));
+    change({ missedAt: null, measure: null });
+  };
+  const undo = (rep: RecordedRep) =>
+    void outbox.add(
+      entryOf(
+        takeRepBack,
+        { id: rep.id },
+        { reason: 'Undone in the session' },
+        `undo of a rep of ${drill.name}`,
+      ),
+    );
+  const logOccurrence = () => {
+    const pilot = roster.pilots.find((each) => each.id === block.pilotId);
+    const side = block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : '';
+    beginLog({
+      ...(pilot ? forPilot(pilot) : {}),
+      pilotId: block.pilotId,
+      windMps: session.content.windMps,
+      siteId: session.content.siteId,
+      note: `In ${drill.name}${side}, ${PURPOSE_WORDS[block.purpose].toLowerCase()} rep ${flown.length + 1}.`,
+    });
+    router.push('/log/kind');
+  };
+  const asFlown = { drillId: drill.id, mode, pilotRelative: false, side: block.side };
+  return {
+    drill,
+    flown,
+    last,
+    met: flown.filter((rep) => rep.met).length,
+    isEnough: flown.length >= block.reps,
+    counts: block.purpose === 'practice' || whyNotCounted(asFlown, block.causeId, page.pilot.mode) === null,
+    open: list.weaknesses.filter((line) => line.pilotId === block.pilotId && line.state !== 'watch'),
+    record,
+    undo,
+    logOccurrence,
+  };
+}
+
+export type Flying = ReturnType<typeof useBlock>;
