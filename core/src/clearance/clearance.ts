@@ -1,3 +1,4 @@
+import { flownOrder } from '../vocabulary/flown-order';
 import type { Side } from '../drills/drill';
 import { drillOf, type DrillId } from '../drills/drills';
 import { addDays, type Day } from '../vocabulary/day';
@@ -52,9 +53,6 @@ export interface Clearance {
   /** Live reps since the chart last started, of any purpose. */
   readonly reps: number;
 }
-
-const flownOrder = (a: Rep, b: Rep) =>
-  a.flownAt < b.flownAt ? -1 : a.flownAt > b.flownAt ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
 
 const chartsOf = (facts: WeaknessFacts, tests: readonly Rep[]): Chart[] =>
   facts.keyDrills.flatMap((drillId) => {

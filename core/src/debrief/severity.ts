@@ -28,6 +28,9 @@ export const isAtLeast = (potential: Severity, actual: Severity): boolean =>
 export const INJURIES = ['none', 'first-aid', 'medical'] as const;
 export type Injury = (typeof INJURIES)[number];
 
+/** Where nothing was said of it, as `rankOfSeverity` has it. */
+export const USUAL_SEVERITY = 3;
+
 /** 1 to 5; null for what is not said. */
 export const rankOfSeverity = (said: string | null | undefined): number | null =>
   SEVERITIES.findIndex((each) => each === said) + 1 || null;

@@ -14,6 +14,7 @@ import {
 
 type AbilityRep = Parameters<typeof abilityIn>[1][number];
 const rep = (n: number, met: boolean, more: Partial<Rep> = {}): AbilityRep => ({
+  id: String(n),
   drillId: 'tail-in-hover',
   met,
   day: '2026-03-02',

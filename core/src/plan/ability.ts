@@ -1,3 +1,4 @@
+import { flownOrder } from '../vocabulary/flown-order';
 import type { Rep } from '../clearance/facts';
 import { depthOf } from '../drills/prerequisites';
 import { drillOf, type DrillId } from '../drills/drills';
@@ -55,7 +56,7 @@ export function afterRep(before: Ability, difficulty: number, met: boolean): Abi
   return { mean: before.mean + variance * ((met ? 1 : 0) - chance), sd: Math.sqrt(variance) };
 }
 
-type AbilityRep = Pick<Rep, 'drillId' | 'met' | 'day' | 'flownAt' | 'takenBack'> & {
+type AbilityRep = Pick<Rep, 'id' | 'drillId' | 'met' | 'day' | 'flownAt' | 'takenBack'> & {
   readonly level?: number;
 };
 
@@ -71,7 +72,7 @@ export function abilityIn(group: string, reps: readonly AbilityRep[], today: Day
     if (last !== null)
       sd = Math.min(BEFORE.sd, Math.sqrt(sd * sd + DRIFT_PER_DAY * Math.max(0, daysBetween(last, until))));
   };
-  for (const rep of [...reps].sort((a, b) => (a.flownAt < b.flownAt ? -1 : 1))) {
+  for (const rep of [...reps].sort(flownOrder)) {
     if (rep.takenBack || drillOf(rep.drillId).group !== group) continue;
     rest(rep.day);
     ({ mean, sd } = afterRep({ mean, sd }, difficultyOf(rep.drillId, (rep.level ?? 0) as Level), rep.met));
@@ -84,7 +85,7 @@ export function abilityIn(group: string, reps: readonly AbilityRep[], today: Day
 /** Practice teaches most where the pilot succeeds in about 70 to 85 of a hundred tries. */
 export const AIM_LOW = 0.7;
 export const AIM_HIGH = 0.85;
-const AIM = (AIM_LOW + AIM_HIGH) / 2;
+export const AIM = (AIM_LOW + AIM_HIGH) / 2;
 
 /** The level at which the pilot should succeed about as often as teaches most. */
 export const levelFor = (ability: Ability, drillId: DrillId): Level =>

@@ -1,3 +1,4 @@
+import { percent } from '../vocabulary/percent';
 import type { SpeedSetting } from '../vocabulary/craft-facts';
 import {
   heightLostInLean,
@@ -56,7 +57,7 @@ export const LEAN_AND_TURN: Sum<LeanDrawing> = {
       answer:
         leanDeg > steepest
           ? `More than it can hold: past ${Math.round(steepest)}° full thrust no longer carries this craft.`
-          : `${reached ? 'All of its height' : 'Some of its height'}: up to ${metres(lostM)} of ${metres(heightM)}, unless the throttle goes up by ${Math.round((factor - 1) * 100)} %.`,
+          : `${reached ? 'All of its height' : 'Some of its height'}: up to ${metres(lostM)} of ${metres(heightM)}, unless the throttle goes up by ${percent(factor - 1)}.`,
       figures: [
         figure('Load factor', factor, '', 2),
         figure('Turn radius', radiusM, 'm'),

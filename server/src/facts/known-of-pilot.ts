@@ -52,7 +52,8 @@ export async function knownOf(
     .where({ pilotId })
     .whereNull('taken_back_at')
     .orderBy('flown_at')
-    .select('drill_id', 'met', 'day', 'flown_at', 'level')) as {
+    .select('id', 'drill_id', 'met', 'day', 'flown_at', 'level')) as {
+    id: string;
     drillId: DrillId;
     met: boolean;
     day: string;

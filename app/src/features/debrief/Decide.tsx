@@ -1,3 +1,4 @@
+import { percentChance } from '@skelby/core/vocabulary/percent';
 import { causeOf, type CauseId } from '@skelby/core/causes/causes';
 import { type Link, proposeChain, withPrimary } from '@skelby/core/debrief/chain';
 import type { Findings, Missing } from '@skelby/core/debrief/findings';
@@ -16,7 +17,6 @@ import { Words } from '../../shared/ui/Words';
 import { STANDING_LINE } from '../../shared/copy/copy';
 import { ChainEditor, ChainLine } from './ChainEditor';
 import { PickCause } from './OwnPick';
-import { percent } from './RankingPanel';
 import { SeverityMatrix } from './SeverityMatrix';
 import { INJURY_WORDS, PARTS } from './severity-copy';
 
@@ -46,7 +46,7 @@ function Causes({ findings, find, ranking, missing, wantsReason }: DecideProps) 
   const { primary, ownPick, contributing } = findings;
   const top = ranking.causes.slice(0, NEAR).map((cause) => cause.id);
   const percentOf = (id: CauseId) =>
-    percent(ranking.causes.find((cause) => cause.id === id)?.probability ?? 0);
+    percentChance(ranking.causes.find((cause) => cause.id === id)?.probability ?? 0);
   const candidates = named([...(ownPick ? [ownPick] : []), ...top, ...(primary ? [primary] : [])]).map(
     ({ value, label }) => ({
       value,

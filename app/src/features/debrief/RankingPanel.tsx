@@ -1,3 +1,4 @@
+import { percentChance } from '@skelby/core/vocabulary/percent';
 import { causeOf } from '@skelby/core/causes/causes';
 import { questionOf, type QuestionId } from '@skelby/core/evidence/questions';
 import type { RankedCause, Ranking, Reason } from '@skelby/core/ranking/rank';
@@ -23,8 +24,6 @@ const useStyles = themed((theme) => ({
   factor: { width: 58, textAlign: 'right' },
 }));
 
-export const percent = (chance: number) =>
-  chance > 0 && chance < 0.005 ? '<1\u00a0%' : `${Math.round(chance * 100)}\u00a0%`;
 const TOP = 3;
 const STRONG = 1.2;
 const SLIGHT = 0.4;
@@ -68,7 +67,7 @@ function CauseCard({ cause, startOpen }: { readonly cause: RankedCause; readonly
         <Words as="strong" style={{ flex: 1 }}>
           {name}
         </Words>
-        <Words as="strong">{percent(cause.probability)}</Words>
+        <Words as="strong">{percentChance(cause.probability)}</Words>
       </Pressable>
       <View style={styles.bar} aria-hidden>
         <View style={[styles.fill, { width: `${Math.max(1, cause.probability * 100)}%` }]} />
@@ -102,7 +101,7 @@ export function RankingStrip({ ranking }: { readonly ranking: Ranking }) {
       role="status"
       aria-label={`First three: ${ranking.causes
         .slice(0, TOP)
-        .map((cause) => `${causeOf(cause.id).name} ${percent(cause.probability)}`)
+        .map((cause) => `${causeOf(cause.id).name} ${percentChance(cause.probability)}`)
         .join(', ')}`}
     >
       {ranking.causes.slice(0, TOP).map((cause) => (
@@ -112,7 +111,7 @@ export function RankingStrip({ ranking }: { readonly ranking: Ranking }) {
               {causeOf(cause.id).name}
             </Words>
             <Words as="strong" style={styles.stripWords}>
-              {percent(cause.probability)}
+              {percentChance(cause.probability)}
             </Words>
           </View>
           <View style={styles.stripBar}>
@@ -160,7 +159,7 @@ export function RankingPanel({ ranking, onAsk }: RankingPanelProps) {
             : null}
         </View>
         {beside.length > 0 ? (
-          <Words as="soft">{`Beside it: ${beside.map((each) => `${causeOf(each.id).name.toLowerCase()} ${percent(each.probability)}`).join(', ')}.`}</Words>
+          <Words as="soft">{`Beside it: ${beside.map((each) => `${causeOf(each.id).name.toLowerCase()} ${percentChance(each.probability)}`).join(', ')}.`}</Words>
         ) : null}
         <Button
           kind="quiet"

@@ -16,7 +16,7 @@ import { nextOf } from './Ask';
 import { chainOf } from './Decide';
 import { type DebriefDraft, useDebriefDraft } from './draft';
 
-export type DebriefStep = 'ask' | 'sums' | 'decide';
+type DebriefStep = 'ask' | 'sums' | 'decide';
 
 export interface Debriefing {
   readonly occurrence: OccurrenceOfPilot;

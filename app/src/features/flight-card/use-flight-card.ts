@@ -62,7 +62,7 @@ interface Picked {
 }
 
 /** The flight that the card judges; null while something is missing. */
-export function flightToBe(chosen: Chosen, { pilot, craft, site, open }: Partial<Picked>): FlightToBe | null {
+function flightToBe(chosen: Chosen, { pilot, craft, site, open }: Partial<Picked>): FlightToBe | null {
   const given = givenIn(chosen);
   if (!pilot || !craft || !site || !open || !given) return null;
   const { windMps, gustMps, farthestM, chargePct, reservePct, visibilityM } = given;

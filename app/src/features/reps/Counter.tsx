@@ -1,3 +1,4 @@
+import { newestFirst } from '@skelby/core/vocabulary/flown-order';
 import type { WhyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { WeaknessPage } from '@skelby/core/pages/pages';
 import { useLocalSearchParams } from 'expo-router';
@@ -101,7 +102,7 @@ function Values({ counting: { drill, reps, settings, change } }: Pick<PartProps,
   const { units } = useUnits();
   const today = reps
     .filter((rep) => rep.drillId === drill.id && rep.side === settings.side && rep.day === todayHere())
-    .sort((a, b) => b.flownAt.localeCompare(a.flownAt));
+    .sort(newestFirst);
   const said = valuesLine(drill.id, valuesOf(today), units);
   return (
     <>

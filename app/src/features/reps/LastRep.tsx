@@ -1,3 +1,4 @@
+import { newestFirst } from '@skelby/core/vocabulary/flown-order';
 import { useDrills } from '../../shared/api/use-drills';
 import type { RecordedRep } from '@skelby/core/pages/pages';
 import { useState } from 'react';
@@ -22,9 +23,7 @@ export function LastRep({
   const { drillOf } = useDrills();
   const [asking, setAsking] = useState(false);
   const { units } = useUnits();
-  const ofToday = reps
-    .filter((rep) => !rep.takenBack && rep.day === todayHere())
-    .sort((a, b) => b.flownAt.localeCompare(a.flownAt));
+  const ofToday = reps.filter((rep) => !rep.takenBack && rep.day === todayHere()).sort(newestFirst);
   const last = ofToday[0];
   if (!last) return null;
   const what = [

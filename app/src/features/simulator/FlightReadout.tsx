@@ -1,3 +1,4 @@
+import { percent } from '@skelby/core/vocabulary/percent';
 import { headingOf } from '@skelby/core/flight-log/flight-log';
 import type { PracticeSetUp } from '@skelby/core/simulator/practice';
 import { useSyncExternalStore } from 'react';
@@ -42,7 +43,7 @@ export function Readout({ live }: { readonly live: Live }) {
       <Words as="figure">{`${say(Math.round(Math.hypot(x - shown.pilot.x, y - shown.pilot.y)), 'm')} away`}</Words>
       <Words as="figure">{`${say(Math.round(z * 10) / 10, 'm')} up`}</Words>
       <Words as="figure">{say(Math.round(Math.hypot(...velocity) * 10) / 10, 'm/s')}</Words>
-      <Words as="figure">{`${Math.round(charge * 100)} %`}</Words>
+      <Words as="figure">{percent(charge)}</Words>
       {nearestM !== null ? (
         <Words as="figure">{`! ${say(Math.round(nearestM * 10) / 10, 'm')} to something`}</Words>
       ) : null}

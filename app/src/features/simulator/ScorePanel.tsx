@@ -1,3 +1,4 @@
+import { percent } from '@skelby/core/vocabulary/percent';
 import { MEASURES } from '@skelby/core/assessment/measures/measures';
 import type { Score, ScoredValue } from '@skelby/core/assessment/score';
 import { View } from 'react-native';
@@ -15,7 +16,7 @@ function useSayMeasure() {
   return ({ of }: Pick<ScoredValue, 'of'>, value: number): string => {
     const { unit } = MEASURES[of];
     if (unit === 'm' || unit === 'm/s') return say(round(value, 2), unit);
-    if (unit === '%') return `${Math.round(value * 100)} %`;
+    if (unit === '%') return percent(value);
     if (unit === '°') return `${Math.round(value)}°`;
     if (unit === 's') return `${round(value, 1)} s`;
     if (unit === 'yes') return value >= 1 ? 'yes' : 'no';

@@ -1,3 +1,4 @@
+import { percentChance } from '@skelby/core/vocabulary/percent';
 import type { Exercise } from '@skelby/core/assessment/exercise';
 import { causeOf } from '@skelby/core/causes/causes';
 import type { PracticeSetUp } from '@skelby/core/simulator/practice';
@@ -39,7 +40,7 @@ function Likely({ causes }: { readonly causes: readonly LikelyCause[] }) {
         {causes.map(({ causeId, probability, because }) => (
           <Row
             key={causeId}
-            title={`${causeOf(causeId).name} · ${Math.round(probability * 100)} %`}
+            title={`${causeOf(causeId).name} · ${percentChance(probability)}`}
             under={because.join('; ')}
           />
         ))}

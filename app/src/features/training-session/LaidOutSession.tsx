@@ -1,3 +1,4 @@
+import { percent } from '@skelby/core/vocabulary/percent';
 import { causeOf } from '@skelby/core/causes/causes';
 import type { TodayList } from '@skelby/core/pages/pages';
 import { useDrills } from '../../shared/api/use-drills';
@@ -32,7 +33,7 @@ function orderWords({ working, draft, cost }: PlanningSession): string {
   if (draft.moved === null) return 'The best there is for this time.';
   return cost < SAME_AS_BEST
     ? 'As good as the best.'
-    : `Your order costs ${Math.round(100 * cost)} % of what the best would bring.`;
+    : `Your order costs ${percent(cost)} of what the best would bring.`;
 }
 
 function Order({ planning }: PartProps) {

@@ -1,3 +1,4 @@
+import { newestFirst } from '@skelby/core/vocabulary/flown-order';
 import { modesFor, whyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { MissReason } from '@skelby/core/clearance/facts';
 import { recordRep, takeRepBack } from '@skelby/core/commands/handles';
@@ -39,7 +40,7 @@ const repsOfBlock = ({ page, session, block, state }: BlockProps): readonly Reco
         rep.pack === state.pack + 1 &&
         !rep.takenBack,
     )
-    .sort((a, b) => b.flownAt.localeCompare(a.flownAt));
+    .sort(newestFirst);
 
 /** One block of a session being flown: its reps, and what can be done to them. */
 export function useBlock(props: BlockProps) {

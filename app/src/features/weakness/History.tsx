@@ -1,3 +1,4 @@
+import { newestFirst } from '@skelby/core/vocabulary/flown-order';
 import type { FindDrill } from '@skelby/core/drills/drill-book';
 import { useDrills } from '../../shared/api/use-drills';
 import { causeOf } from '@skelby/core/causes/causes';
@@ -54,7 +55,7 @@ function repLines(reps: readonly RecordedRep[], units: Units, drillOf: FindDrill
     groups.set(name, [...(groups.get(name) ?? []), rep]);
   }
   return [...groups].map(([id, group]) => {
-    const flown = [...group].sort((a, b) => b.flownAt.localeCompare(a.flownAt));
+    const flown = [...group].sort(newestFirst);
     const [last] = flown;
     const { drillId, side, purpose } = last!;
     const counted = flown.filter((rep) => !rep.takenBack);

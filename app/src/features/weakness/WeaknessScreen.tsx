@@ -1,3 +1,4 @@
+import { flownOrder } from '@skelby/core/vocabulary/flown-order';
 import { useDrills } from '../../shared/api/use-drills';
 import { isOpen } from '@skelby/core/weakness/states';
 import { causeOf } from '@skelby/core/causes/causes';
@@ -36,9 +37,7 @@ import { whyWords } from './why-copy';
 
 /** Reps of a drill, or of one of its sides, in the order they were flown. */
 const repsOf = (reps: readonly RecordedRep[], { drillId, side }: Pick<Chart, 'drillId' | 'side'>) =>
-  reps
-    .filter((rep) => rep.drillId === drillId && rep.side === side)
-    .sort((a, b) => a.flownAt.localeCompare(b.flownAt));
+  reps.filter((rep) => rep.drillId === drillId && rep.side === side).sort(flownOrder);
 
 function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
   const { charts } = worked.clearance;

@@ -1,3 +1,4 @@
+import { newestFirst } from '@skelby/core/vocabulary/flown-order';
 import { logOccurrence, recordRep, saveFlight, takeRepBack } from '@skelby/core/commands/handles';
 import type {
   Flight,
@@ -49,9 +50,6 @@ function occurrencesWith(
     })
     .sort((a, b) => b.happenedAt.localeCompare(a.happenedAt));
 }
-
-const newestFirst = (a: RepValue, b: RepValue) =>
-  b.flownAt.localeCompare(a.flownAt) || b.id.localeCompare(a.id);
 
 /** Values of a line with that of a rep put in, or taken out. */
 function valuesWith(

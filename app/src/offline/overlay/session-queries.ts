@@ -1,3 +1,5 @@
+import { flownOrder } from '@skelby/core/vocabulary/flown-order';
+import { USUAL_SEVERITY } from '@skelby/core/debrief/severity';
 import { saveSession } from '@skelby/core/commands/handles';
 import { entryOf } from '../outbox/commands';
 import type { PilotToday } from '@skelby/core/plan/layout/candidates';
@@ -11,8 +13,6 @@ import { keptBy } from './kept';
 import { weaknessOver } from './weakness';
 import { useDeliver } from '../outbox/use-deliver';
 import { useOutbox } from '../outbox/use-outbox';
-
-const USUAL_SEVERITY = 3;
 
 export interface SessionSave {
   readonly id: string;
@@ -37,7 +37,7 @@ function pilotsOf(
     return {
       pilotId,
       windLimitMps: own[0]?.pilot.windLimitMps ?? 0,
-      reps: [...reps.values()].sort((a, b) => (a.flownAt < b.flownAt ? -1 : 1)),
+      reps: [...reps.values()].sort(flownOrder),
       weaknesses: own.map((page) => {
         const drillIds = page.plans[0]?.drillIds ?? [];
         const clearance = clearanceOfPage(page);

@@ -43,16 +43,16 @@ describe('how sure the test is', () => {
   test("says the exact risk, the good pilot's wait and what packs do to it", () => {
     const sentences = sureSentences(DEFAULT_RULE, 12);
     expect(sentences[0]).toBe(
-      'A pilot who still misses 40 % gets one chart to its limit by luck in 7.8 % of tries of 30 test reps.',
+      'A pilot who still misses 40 % gets one chart to its limit by luck in 7.8\u00a0% of tries of 30 test reps.',
     );
-    expect(sentences[1]).toContain('needs 15 test reps on average, and is through within 30 in 97 %');
+    expect(sentences[1]).toContain('needs 15 test reps on average, and is through within 30 in 97\u00a0%');
     expect(sentences).toHaveLength(3);
   });
 
   test('past the planned reps it says by how much luck has grown', () => {
     const last = sureSentences(DEFAULT_RULE, 60).at(-1)!;
-    expect(last).toMatch(/^At the 60 test reps flown so far, luck alone would do it in \d+ %\.$/);
-    expect(Number(/in (\d+) %/.exec(last)![1])).toBeGreaterThan(8);
+    expect(last).toMatch(/^At the 60 test reps flown so far, luck alone would do it in \d+\s%\.$/);
+    expect(Number(/in (\d+)\s%/.exec(last)![1])).toBeGreaterThan(8);
   });
 });
 

@@ -1,9 +1,10 @@
+import { percent } from '@skelby/core/vocabulary/percent';
 import { chanceClearedWithin } from '@skelby/core/clearance/chart-probability';
 import { limitOf } from '@skelby/core/clearance/choose-limit';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import { ScoreLattice } from '@skelby/core/clearance/score-lattice';
 
-const percent = (chance: number): string => `${(100 * chance).toFixed(chance < 0.0995 ? 1 : 0)} %`;
+const exactly = (chance: number): string => percent(chance, chance < 0.0995 ? 1 : 0);
 
 /** A modest hanging-together of the reps flown on one pack. */
 const TOGETHER = { withinPack: 0.1, repsPerPack: 6 };
@@ -17,13 +18,13 @@ export function sureSentences(rule: ClearingRule, mostReps: number): readonly st
     rule.plannedReps
   ]!;
   const sentences = [
-    `A pilot who still misses ${rule.unacceptableMissPercent} % gets one chart to its limit by luck in ${percent(limit.falseClear)} of tries of ${rule.plannedReps} test reps.`,
-    `One who misses ${rule.acceptableMissPercent} % needs ${limit.goodExpectedReps.toFixed(0)} test reps on average, and is through within ${rule.plannedReps} in ${percent(limit.goodThrough)} of tries.`,
-    `That counts reps as independent. If reps of one pack hang together a little (correlation ${TOGETHER.withinPack}, ${TOGETHER.repsPerPack} a pack), luck does it in ${percent(together)}: spread them over packs and days.`,
+    `A pilot who still misses ${rule.unacceptableMissPercent} % gets one chart to its limit by luck in ${exactly(limit.falseClear)} of tries of ${rule.plannedReps} test reps.`,
+    `One who misses ${rule.acceptableMissPercent} % needs ${limit.goodExpectedReps.toFixed(0)} test reps on average, and is through within ${rule.plannedReps} in ${exactly(limit.goodThrough)} of tries.`,
+    `That counts reps as independent. If reps of one pack hang together a little (correlation ${TOGETHER.withinPack}, ${TOGETHER.repsPerPack} a pack), luck does it in ${exactly(together)}: spread them over packs and days.`,
   ];
   if (mostReps > rule.plannedReps) {
     const by = chanceClearedWithin(lattice, limit.point, mostReps, p0)[mostReps]!;
-    sentences.push(`At the ${mostReps} test reps flown so far, luck alone would do it in ${percent(by)}.`);
+    sentences.push(`At the ${mostReps} test reps flown so far, luck alone would do it in ${exactly(by)}.`);
   }
   return sentences;
 }

@@ -44,7 +44,7 @@ const useStyles = themed((theme) => ({
   words: { flex: 1, paddingLeft: 16, paddingVertical: 8, justifyContent: 'center', minWidth: 0 },
 }));
 
-const percent = (share: number) => `${Math.round(Math.min(1, Math.max(0, share)) * 100)}%` as const;
+const widthOf = (share: number) => `${Math.round(Math.min(1, Math.max(0, share)) * 100)}%` as const;
 
 /** @param shares how full each rung is, test first */
 export function SmallLadder({ shares }: { readonly shares: readonly number[] }) {
@@ -54,7 +54,7 @@ export function SmallLadder({ shares }: { readonly shares: readonly number[] }) 
     <View style={styles.small} role="img" aria-label={`${met} of ${RUNGS.length} rungs`}>
       {[...shares].reverse().map((share, i) => (
         <View key={RUNGS[RUNGS.length - 1 - i]} style={styles.smallRung}>
-          <View style={[styles.fill, { width: percent(share) }]} />
+          <View style={[styles.fill, { width: widthOf(share) }]} />
         </View>
       ))}
     </View>
@@ -77,7 +77,7 @@ export function LargeLadder({ rungs }: { readonly rungs: readonly LargeRung[] })
         <View key={rung.id} style={styles.step} role="listitem">
           <View style={styles.rails}>
             <View style={styles.rung}>
-              <View style={[styles.fill, { width: percent(rung.share) }]} />
+              <View style={[styles.fill, { width: widthOf(rung.share) }]} />
             </View>
           </View>
           <View style={styles.words}>

@@ -1,3 +1,4 @@
+import { percent } from '@skelby/core/vocabulary/percent';
 import { relapseLimitOf } from '@skelby/core/clearance/choose-limit';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Watch } from '@skelby/core/clearance/watch';
@@ -6,8 +7,6 @@ import { Words } from './Words';
 import { CurveChart } from '../drawing';
 import { sayDay } from '../copy/dates';
 import { plural } from '../copy/copy';
-
-const percent = (chance: number): string => `${(100 * chance).toFixed(0)} %`;
 
 /** What the relapse chart shows, and what its limit means. */
 function relapseSentences(watch: Watch, rule: ClearingRule): readonly string[] {

@@ -1,3 +1,6 @@
+import { USUAL_SEVERITY } from '../../debrief/severity';
+import { percent } from '../../vocabulary/percent';
+import { binomialAtMost } from '../../rates/exact-interval';
 import type { Drill } from '../../drills/drill';
 import type { FindDrill } from '../../drills/drill-book';
 import type { CauseId } from '../../causes/causes';
@@ -15,7 +18,7 @@ import type { Day } from '../../vocabulary/day';
 import type { Place } from '../../vocabulary/flying';
 import { windBandOf } from '../../vocabulary/wind-band';
 import { brokenBy, type Restricting } from '../../restrictions/restrictions';
-import { abilityIn, chanceMet, type Level, levelFor } from '../ability';
+import { AIM, abilityIn, chanceMet, type Level, levelFor } from '../ability';
 import type { Block } from './block';
 
 export interface WeaknessToday {
@@ -94,19 +97,11 @@ const MIXED_FROM = 0.7;
  * house assumption.
  */
 const LEARNT_A_REP = 0.012;
-const USUAL_SEVERITY = 3;
 const LATELY = 10;
 
-/** Chance of at least four of five. */
-const chanceOfCheck = (chance: number): number => {
-  const choose = [1, 5, 10, 10, 5, 1];
-  let sum = 0;
-  for (let met = CHECK_MET_NEEDED; met <= CHECK_ATTEMPTS; met += 1)
-    sum += choose[met]! * chance ** met * (1 - chance) ** (CHECK_ATTEMPTS - met);
-  return sum;
-};
-
-const percent = (chance: number) => `${Math.round(100 * chance)} %`;
+/** Chance that a check is passed by who meets an attempt with this chance. */
+const chanceOfCheck = (chance: number): number =>
+  binomialAtMost(CHECK_ATTEMPTS - CHECK_MET_NEEDED, CHECK_ATTEMPTS, 1 - chance);
 
 interface Around {
   readonly pilot: PilotToday;
@@ -165,7 +160,7 @@ function blocksOf(
   const behind = open.find((chart) => chart.side === side) ?? open[0];
 
   const left = decides ? 1 - (behind?.curve.share ?? 1) : 0.5;
-  const fit = Math.max(0, 1 - Math.abs(easier - 0.775) / 0.775);
+  const fit = Math.max(0, 1 - Math.abs(easier - AIM) / AIM);
   const practiceGain = (reps: number) => weight * reps * LEARNT_A_REP * fit * left;
   const levelWords =
     level === 0
