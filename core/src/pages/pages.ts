@@ -1,3 +1,4 @@
+import type { Side } from '../drills/drill';
 import type { DrillId } from '../drills/drills';
 import type { CauseId } from '../causes/causes';
 import type { WeaknessState } from '../clearance/rungs';
@@ -237,4 +238,45 @@ export interface ImportReport {
   readonly problems: readonly { readonly line: number; readonly column: string; readonly message: string }[];
   readonly newPilots: readonly string[];
   readonly saved: boolean;
+}
+
+/** Everything a trainer may want where there is no signal, in one answer. */
+export interface PrefetchPage {
+  readonly today: TodayList;
+  readonly roster: Roster;
+  readonly flights: readonly Flight[];
+  readonly experience: SchoolExperience;
+  readonly rule: ClearingRule;
+  readonly sessions: readonly TrainingSession[];
+  readonly drills: readonly SchoolDrillVersion[];
+  readonly weakness: Readonly<Record<string, WeaknessPage>>;
+  readonly occurrence: Readonly<Record<string, OccurrenceOfPilot>>;
+  readonly debrief: Readonly<Record<string, DebriefPage>>;
+  readonly pilot: Readonly<Record<string, PilotPage>>;
+}
+
+/** A pilot's own page, by the private link. */
+export interface PilotPortalPage {
+  readonly pilot: { readonly name: string; readonly stickLayout: StickLayout; readonly mode: FlightMode };
+  readonly schoolName: string;
+  readonly weaknesses: readonly {
+    readonly causeId: CauseId;
+    readonly state: WeaknessState;
+    readonly rungs: readonly number[];
+    readonly checkFrom: string | null;
+    readonly checkPassed: boolean;
+    readonly drillIds: readonly DrillId[] | null;
+  }[];
+  readonly flown: readonly { readonly day: string; readonly reps: number; readonly met: number }[];
+  readonly session: {
+    readonly day: string;
+    readonly startsAt: string;
+    readonly siteName: string | null;
+    readonly blocks: readonly {
+      readonly drillId: DrillId;
+      readonly side: Side | null;
+      readonly purpose: Purpose;
+      readonly reps: number;
+    }[];
+  } | null;
 }

@@ -1,9 +1,11 @@
 import { CAUSES, type CauseId } from '@skelby/core/causes/causes';
+import type { DebriefPage, PrefetchPage } from '@skelby/core/pages/pages';
 import { startTestServer, type TestServer } from '../testing/test-school';
+import { type TypedAnswer, typeProblems } from '../testing/typed';
 import { FLOWN } from './flown';
 import { flownKey, flyDemoRep } from './flying';
 import { loadDemo } from './load';
-import { DEMO_PILOTS, DEMO_STORIES, type Ending } from './school';
+import { DEMO_PILOTS, DEMO_STORIES, DEMO_TRAINERS, type Ending } from './school';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -97,3 +99,37 @@ test('the demo school is all there, in every state of the loop, dated up to the 
   expect((now.getTime() - Date.parse(first)) / MS_PER_DAY).toBeGreaterThan(100);
   expect(Date.parse(last)).toBeLessThanOrEqual(now.getTime());
 }, 60_000);
+
+test('every page answers with what its type in core says', async () => {
+  const { email, password } = DEMO_TRAINERS[0]!;
+  const trainer = await server.visitor().signIn(email, password);
+  const answers: TypedAnswer[] = [];
+  const read = async (address: string, type: string) => {
+    const { status, body } = await trainer.get<never>(address);
+    expect([address, status]).toEqual([address, 200]);
+    answers.push({ type, answer: body });
+    return body;
+  };
+  await read('/me', 'pages.Me');
+  const { sessions } = (await read('/carry', 'pages.PrefetchPage')) as PrefetchPage;
+  for (const { id } of sessions) await read(`/sessions/${id}`, 'pages.TrainingSession');
+  const ids = async (table: string) => (await server.db(table).pluck('id')) as string[];
+  for (const id of await ids('pilots')) await read(`/pilots/${id}`, 'pages.PilotPage');
+  for (const id of await ids('weaknesses')) await read(`/weaknesses/${id}`, 'pages.WeaknessPage');
+  for (const id of await ids('occurrences')) {
+    await read(`/occurrences/${id}`, 'pages.OccurrenceOfPilot');
+    const { versions } = (await read(`/occurrences/${id}/debrief`, 'pages.DebriefPage')) as DebriefPage;
+    for (const version of versions)
+      await read(`/occurrences/${id}/debrief/${version.id}`, "NonNullable<pages.DebriefPage['debrief']>");
+  }
+  const [pilotId] = await ids('pilots');
+  const { body: link } = await trainer.ask<{ token: string }>('POST', `/api/pilots/${pilotId}/links`, {
+    days: 1,
+  });
+  const { body: own } = await server
+    .visitor()
+    .ask('GET', '/api/own', undefined, { Authorization: `Bearer ${link.token}` });
+  answers.push({ type: 'pages.PilotPortalPage', answer: own });
+  expect(answers.length).toBeGreaterThan(80);
+  expect(typeProblems(answers)).toEqual([]);
+}, 180_000);

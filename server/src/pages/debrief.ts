@@ -1,25 +1,31 @@
-import { type DebriefRow, latestDebrief } from '../facts/debrief-versions';
+import type { DebriefRow } from '../facts/debrief-versions';
 import { notFound } from '../problem/problem';
 import type { SchoolTx } from '../db/in-school';
 
+/** Versions of a debrief, with who saved them. */
+const versionsOf = ({ tx }: SchoolTx, occurrenceId: string) =>
+  tx('debriefs as d')
+    .leftJoin('accounts as a', (on) => on.on('a.school_id', 'd.school_id').andOn('a.id', 'd.account_id'))
+    .where({ 'd.occurrence_id': occurrenceId });
+
 /** The debrief as it stands, and when, by whom and why each version of it was saved. */
 export async function debriefOf(school: SchoolTx, occurrenceId: string) {
-  const versions = (await school
-    .tx('debriefs as d')
-    .leftJoin('accounts as a', (on) => on.on('a.school_id', 'd.school_id').andOn('a.id', 'd.account_id'))
+  const versions = (await versionsOf(school, occurrenceId)
     .select('d.id', 'd.number', 'd.state', 'd.reason', 'd.at', 'a.name as by')
-    .where({ 'd.occurrence_id': occurrenceId })
-    .orderBy('d.number', 'desc')) as unknown[];
-  return { debrief: (await latestDebrief(school, occurrenceId)) ?? null, versions };
+    .orderBy('d.number', 'desc')) as { id: string }[];
+  const [newest] = versions;
+  return { debrief: newest ? await debriefVersion(school, occurrenceId, newest.id) : null, versions };
 }
 
 /** One version of a debrief, as it was saved. */
 export async function debriefVersion(
-  { tx }: SchoolTx,
+  school: SchoolTx,
   occurrenceId: string,
   id: string,
-): Promise<DebriefRow> {
-  const version = (await tx('debriefs').where({ occurrenceId, id }).first()) as DebriefRow | undefined;
+): Promise<DebriefRow & { readonly by: string | null }> {
+  const version = (await versionsOf(school, occurrenceId)
+    .andWhere({ 'd.id': id })
+    .first('d.*', 'a.name as by')) as (DebriefRow & { readonly by: string | null }) | undefined;
   if (!version) throw notFound('version');
   return version;
 }

@@ -1,3 +1,4 @@
+import type { PilotPortalPage } from '@skelby/core/pages/pages';
 import { blockWords } from '../../shared/copy/block-copy';
 import { causeOf, type CauseId } from '@skelby/core/causes/causes';
 import { drillOf, type DrillId } from '@skelby/core/drills/drills';
@@ -20,7 +21,7 @@ import { plural, PURPOSE_WORDS, STANDING_LINE, STATE_WORDS } from '../../shared/
 import { RUNGS } from '@skelby/core/clearance/rungs';
 import { useOwnSending } from '../../offline/outbox/own-outbox';
 import { OwnWaiting } from '../../offline/ui/OwnWaiting';
-import { type OwnPageData, useOwnPage, useTell } from '../../offline/overlay/own-queries';
+import { useOwnPage, useTell } from '../../offline/overlay/own-queries';
 
 /** A drill of one's own: the standard, and the sticks in motion when asked for. */
 function OwnDrill({
@@ -31,7 +32,7 @@ function OwnDrill({
   rests = false,
 }: {
   readonly drillId: DrillId;
-  readonly pilot: OwnPageData['pilot'];
+  readonly pilot: PilotPortalPage['pilot'];
   readonly token: string;
   readonly first?: string;
   readonly rests?: boolean;
@@ -132,7 +133,7 @@ function Own({
   token,
   onTell,
 }: {
-  readonly page: OwnPageData;
+  readonly page: PilotPortalPage;
   readonly token: string;
   readonly onTell: () => void;
 }) {

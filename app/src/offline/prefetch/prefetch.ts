@@ -1,34 +1,7 @@
-import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
+import type { PrefetchPage } from '@skelby/core/pages/pages';
 import type { QueryClient } from '@tanstack/react-query';
 import { ApiProblem, get, NoConnection } from '../../shared/api/client';
-import type {
-  DebriefPage,
-  Flight,
-  OccurrenceOfPilot,
-  PilotPage,
-  Roster,
-  SchoolDrillVersion,
-  SchoolExperience,
-  TodayList,
-  TrainingSession,
-  WeaknessPage,
-} from '@skelby/core/pages/pages';
 import { outbox } from '../outbox/use-outbox';
-
-/** Everything a trainer may want where there is no signal, in one answer. */
-interface Carried {
-  readonly today: TodayList;
-  readonly roster: Roster;
-  readonly flights: readonly Flight[];
-  readonly experience: SchoolExperience;
-  readonly rule: ClearingRule;
-  readonly sessions: readonly TrainingSession[];
-  readonly drills: readonly SchoolDrillVersion[];
-  readonly weakness: Readonly<Record<string, WeaknessPage>>;
-  readonly occurrence: Readonly<Record<string, OccurrenceOfPilot>>;
-  readonly debrief: Readonly<Record<string, DebriefPage>>;
-  readonly pilot: Readonly<Record<string, PilotPage>>;
-}
 
 const SINGLE = ['today', 'roster', 'flights', 'experience', 'rule', 'sessions', 'drills'] as const;
 const MANY = ['weakness', 'occurrence', 'debrief', 'pilot'] as const;
@@ -39,7 +12,7 @@ const AFTER_FIRST_PAGE_MS = 2_500;
 async function prefetch(client: QueryClient): Promise<void> {
   // What is sent while this is on its way may not be in the answer.
   const readAt = Date.now();
-  const all = await get<Carried>('/carry');
+  const all = await get<PrefetchPage>('/carry');
   const lay = (key: readonly string[], data: unknown) => {
     // A page may have been read by itself meanwhile.
     if ((client.getQueryState(key)?.dataUpdatedAt ?? 0) < readAt)
