@@ -57,7 +57,7 @@ async function main(): Promise<number> {
     case 'serve':
       return (await import('./serve')).serve({ ...options, demo: false });
     case 'trainer':
-      return (await import('./trainer')).addTrainer(options);
+      return (await import('./trainer')).runTrainer(options);
     case 'test':
       return (await import('./test')).test(options.only, rest);
     case 'bench':

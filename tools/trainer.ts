@@ -71,7 +71,7 @@ async function database(
 }
 
 /** Adds a trainer, and the school where there is none of that name. */
-export async function addTrainer(options: TrainerOptions): Promise<number> {
+export async function runTrainer(options: TrainerOptions): Promise<number> {
   const password = await askPassword();
   const wanted = await shape
     .validate({ ...options, password }, { abortEarly: false })

@@ -18,7 +18,7 @@ import { asPilot } from './http/pilot-link';
 import { makeSignIn, signOut, type Who } from './http/session';
 import { debriefOf, debriefVersion } from './pages/debrief';
 import { drillVersions } from './pages/drills';
-import { occurrenceOf } from './pages/occurrence';
+import { occurrencePage } from './pages/occurrence';
 import { pilotPage } from './pages/pilot-page';
 import { pilotPortal } from './pages/pilot-portal';
 import { prefetchPage } from './pages/prefetch';
@@ -46,7 +46,7 @@ const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown
   '/pilots/:id': (school, ctx) => pilotPage(school, keyIn(ctx, 'id', 'pilot')),
   '/sessions/:id': (school, ctx) => sessionOf(school, keyIn(ctx, 'id', 'session')),
   '/weaknesses/:id': (school, ctx) => weaknessPage(school, keyIn(ctx, 'id', 'weakness')),
-  '/occurrences/:id': (school, ctx) => occurrenceOf(school, keyIn(ctx, 'id', 'occurrence')),
+  '/occurrences/:id': (school, ctx) => occurrencePage(school, keyIn(ctx, 'id', 'occurrence')),
   '/occurrences/:id/debrief': (school, ctx) => debriefOf(school, keyIn(ctx, 'id', 'occurrence')),
   '/occurrences/:id/debrief/:versionId': (school, ctx) =>
     debriefVersion(school, keyIn(ctx, 'id', 'occurrence'), keyIn(ctx, 'versionId', 'version')),

@@ -5,7 +5,13 @@ import { Screen } from '../shared/ui/Screen';
 import { Words } from '../shared/ui/Words';
 
 /** Shown in place of a page that failed. What waits on the phone is not touched by it. */
-export function Broken({ error, retry }: { readonly error: Error; readonly retry: () => Promise<void> }) {
+export function BrokenScreen({
+  error,
+  retry,
+}: {
+  readonly error: Error;
+  readonly retry: () => Promise<void>;
+}) {
   return (
     <View style={{ flex: 1 }}>
       <Screen title="Something broke here">

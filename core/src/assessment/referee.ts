@@ -102,7 +102,7 @@ export function washTrouble(craft: CraftModel, s: Sample): number {
     .trouble;
 }
 
-export type Over = 'finished' | 'given-up';
+export type ExerciseOver = 'finished' | 'given-up';
 
 /**
  * Follows a flight through the parts of a drill, line by line, and says which is being flown. What comes
@@ -111,7 +111,7 @@ export type Over = 'finished' | 'given-up';
  */
 export class Referee {
   at = 0;
-  over: Over | null = null;
+  over: ExerciseOver | null = null;
   /** s at which the part began. */
   beganS: number;
   /** Degrees come round on the part's arc. */

@@ -5,7 +5,7 @@ import type { Exercise, ExerciseStandard } from './exercise';
 import { type Segment, holdsHeight, holdsPlace, type Measured } from './segment';
 import { type FlightMeasureId, MEASURES, type MeasureId } from './measures/measures';
 import type { PathOffset } from '../geometry/path';
-import { type Over, Referee } from './referee';
+import { type ExerciseOver, Referee } from './referee';
 import { spectralArcLength } from './spectral-arc-length';
 
 /** One condition of the standard, as it was flown. SI units; degrees for angles. */
@@ -21,7 +21,7 @@ export interface ScoredValue {
 
 export interface Score {
   readonly met: boolean;
-  readonly over: Over | 'crashed' | 'stopped';
+  readonly over: ExerciseOver | 'crashed' | 'stopped';
   readonly values: readonly ScoredValue[];
   /** What went wrong first, and when; null when met. */
   readonly wrong: { readonly of: FlightMeasureId | 'crash' | 'not-finished'; readonly atS: number } | null;

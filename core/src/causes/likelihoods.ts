@@ -14,7 +14,7 @@ export interface CauseLikelihoods {
  * own confirmed
  * occurrences move them. What is not mentioned is as usual (see `usual-answers`).
  */
-export const LIKELIHOODS: Readonly<Record<CauseId, CauseLikelihoods>> = {
+export const CAUSE_LIKELIHOODS: Readonly<Record<CauseId, CauseLikelihoods>> = {
   'orientation-nose-in': {
     prior: 8,
     answers: {

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { fly, mirrored, momentAt, type Pose } from './fly';
+import { fly, mirrored, momentAt, type ScenePose } from './fly';
 import { climb, curve, forward, hold, orbit, sideways, slide, turn } from './legs';
 
-const START: Pose = { x: 0, y: 6, z: 3, noseDeg: 0 };
+const START: ScenePose = { x: 0, y: 6, z: 3, noseDeg: 0 };
 const endOf = (legs: Parameters<typeof fly>[1], start = START) => fly(start, [...legs, hold(1)]).at(-1)!;
-const close = (pose: Pose, x: number, y: number, z: number, noseDeg: number) => {
+const close = (pose: ScenePose, x: number, y: number, z: number, noseDeg: number) => {
   expect(pose.x).toBeCloseTo(x, 6);
   expect(pose.y).toBeCloseTo(y, 6);
   expect(pose.z).toBeCloseTo(z, 6);

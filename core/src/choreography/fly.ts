@@ -1,10 +1,10 @@
-import { FULL, type Leg, NEUTRAL, RAMP_S, type Sticks } from './legs';
+import { FULL, type SceneLeg, NEUTRAL, RAMP_S, type StickMoves } from './legs';
 
 /**
  * Where the craft is and where its nose points. The pilot stands at 0, 0 and looks along y; x is to the
  * pilot's right. m and degrees.
  */
-export interface Pose {
+export interface ScenePose {
   readonly x: number;
   readonly y: number;
   readonly z: number;
@@ -13,10 +13,10 @@ export interface Pose {
 }
 
 /** One moment of a movement. */
-export interface Moment extends Pose {
+export interface Moment extends ScenePose {
   /** s from the beginning */
   readonly t: number;
-  readonly sticks: Sticks;
+  readonly sticks: StickMoves;
   /** What was said last; null before anything was. */
   readonly says: string | null;
 }
@@ -25,10 +25,10 @@ export const STEP_S = 0.05;
 const DEGREE = Math.PI / 180;
 const AXES = ['throttle', 'yaw', 'pitch', 'roll'] as const;
 
-const between = (from: Sticks, to: Sticks, share: number): Sticks =>
+const between = (from: StickMoves, to: StickMoves, share: number): StickMoves =>
   Object.fromEntries(
     AXES.map((axis) => [axis, from[axis] + (to[axis] - from[axis]) * share]),
-  ) as unknown as Sticks;
+  ) as unknown as StickMoves;
 
 /**
  * Flies a movement through, moment by moment. The drawn craft follows the sticks at once, as one with every
@@ -37,7 +37,7 @@ const between = (from: Sticks, to: Sticks, share: number): Sticks =>
  * comes up and the next one's takes over within
  * the same ramp, so that a leg moves the craft by exactly what its hold would.
  */
-export function fly(start: Pose, legs: readonly Leg[]): readonly Moment[] {
+export function fly(start: ScenePose, legs: readonly SceneLeg[]): readonly Moment[] {
   const moments: Moment[] = [];
   let { x, y, z, noseDeg } = start;
   let t = 0;

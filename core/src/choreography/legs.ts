@@ -1,18 +1,18 @@
 /**
  * How far each stick is pushed, −1 to 1. Throttle up, yaw right, pitch forward and roll right are positive.
  */
-export interface Sticks {
+export interface StickMoves {
   readonly throttle: number;
   readonly yaw: number;
   readonly pitch: number;
   readonly roll: number;
 }
 
-export const NEUTRAL: Sticks = { throttle: 0, yaw: 0, pitch: 0, roll: 0 };
+export const NEUTRAL: StickMoves = { throttle: 0, yaw: 0, pitch: 0, roll: 0 };
 
 /** One part of a movement: the sticks are brought to a place and held there. */
-export interface Leg {
-  readonly sticks: Sticks;
+export interface SceneLeg {
+  readonly sticks: StickMoves;
   /** From one move of the sticks to the next, s. */
   readonly seconds: number;
   /**
@@ -46,37 +46,37 @@ const SETTLE_S = 0.9;
 const STICK = 0.4;
 const YAW_STICK = 0.5;
 
-const legOf = (part: Partial<Sticks>, seconds: number, says?: string): Leg => ({
+const legOf = (part: Partial<StickMoves>, seconds: number, says?: string): SceneLeg => ({
   sticks: { ...NEUTRAL, ...part },
   seconds,
   ...(says === undefined ? {} : { says }),
 });
 
 /** Sticks at rest for so long, s. */
-export const hold = (seconds: number, says?: string): Leg => legOf({}, seconds, says);
+export const hold = (seconds: number, says?: string): SceneLeg => legOf({}, seconds, says);
 
 /** Sticks held where they are given, for so long, s. */
-export const mix = (sticks: Partial<Sticks>, seconds: number, says?: string): Leg =>
+export const blend = (sticks: Partial<StickMoves>, seconds: number, says?: string): SceneLeg =>
   legOf(sticks, seconds, says);
 
 /** As `mix`, while the craft runs on over the ground as before. */
-export const slide = (sticks: Partial<Sticks>, seconds: number, says?: string): Leg => ({
+export const slide = (sticks: Partial<StickMoves>, seconds: number, says?: string): SceneLeg => ({
   ...legOf(sticks, seconds, says),
   slides: true,
 });
 
 /** Moved by air, or by another's hand, while the sticks are where they are given. */
 export const pushed = (
-  by: NonNullable<Leg['pushed']>,
+  by: NonNullable<SceneLeg['pushed']>,
   seconds: number,
   says?: string,
-  sticks: Partial<Sticks> = {},
-): Leg => ({ ...legOf(sticks, seconds, says), pushed: by });
+  sticks: Partial<StickMoves> = {},
+): SceneLeg => ({ ...legOf(sticks, seconds, says), pushed: by });
 
 /** One stick brought to a place and back, long enough to move the craft by so much; then a rest. */
 const alongAxis =
-  (axis: keyof Sticks, full: number, stick: number) =>
-  (amount: number, says?: string): readonly Leg[] => [
+  (axis: keyof StickMoves, full: number, stick: number) =>
+  (amount: number, says?: string): readonly SceneLeg[] => [
     legOf({ [axis]: Math.sign(amount) * stick }, Math.abs(amount) / (full * stick), says),
     hold(SETTLE_S),
   ];
@@ -97,10 +97,10 @@ const FULL_TURN_DEG = 360;
 /**
  * A curve flown nose first: so much of a turn (in degrees, clockwise positive) on a circle of that radius, m.
  */
-export function curve(radiusM: number, degrees: number, says?: string): Leg {
+export function curve(radiusM: number, degrees: number, says?: string): SceneLeg {
   const yawDegPerS = ((CIRCLE_PITCH * FULL.forwardMps) / radiusM) * (180 / Math.PI);
   return {
-    ...mix(
+    ...blend(
       {
         pitch: CIRCLE_PITCH,
         yaw: (Math.sign(degrees) * yawDegPerS) / FULL.yawDegPerS,
@@ -114,7 +114,7 @@ export function curve(radiusM: number, degrees: number, says?: string): Leg {
 }
 
 /** In a lean part of the lift pulls sideways: power added by so much of the stick holds the height. */
-export const powered = (leg: Leg, throttle: number): Leg => ({
+export const powered = (leg: SceneLeg, throttle: number): SceneLeg => ({
   ...leg,
   sticks: { ...leg.sticks, throttle },
   pushed: { z: -throttle * FULL.climbMps * leg.seconds },
@@ -124,9 +124,9 @@ export const powered = (leg: Leg, throttle: number): Leg => ({
  * Round a post with the nose kept on it: sideways and yaw against each other; `laps` positive goes round
  * clockwise seen from above.
  */
-export function orbit(radiusM: number, laps: number, says?: string): Leg {
+export function orbit(radiusM: number, laps: number, says?: string): SceneLeg {
   const yawDegPerS = ((STICK * FULL.sidewaysMps) / radiusM) * (180 / Math.PI);
-  return mix(
+  return blend(
     { roll: -Math.sign(laps) * STICK, yaw: (Math.sign(laps) * yawDegPerS) / FULL.yawDegPerS },
     (Math.abs(laps) * FULL_TURN_DEG) / yawDegPerS,
     says,

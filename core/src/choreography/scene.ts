@@ -1,6 +1,6 @@
 import type { Side } from '../drills/drill';
-import type { Pose } from './fly';
-import type { Leg } from './legs';
+import type { ScenePose } from './fly';
+import type { SceneLeg } from './legs';
 
 /** Something set up on the field, m from the pilot; x to the right, y ahead. */
 export interface Mark {
@@ -21,8 +21,8 @@ export type WayOut = 'up' | 'ahead' | 'left' | 'right';
 
 /** A drill as it is set up and flown. */
 export interface Scene {
-  readonly start: Pose;
-  readonly legs: readonly Leg[];
+  readonly start: ScenePose;
+  readonly legs: readonly SceneLeg[];
   readonly marks: readonly Mark[];
   /** Where the wind should come from, seen by the pilot: 0 ahead, 90 right. */
   readonly windFromDeg: number;
@@ -31,5 +31,7 @@ export interface Scene {
   readonly walks?: true;
   /** The side that is drawn; the others are its mirror image, or their own movement in `sides`. */
   readonly side?: Side;
-  readonly sides?: Readonly<Partial<Record<Side, { readonly start: Pose; readonly legs: readonly Leg[] }>>>;
+  readonly sides?: Readonly<
+    Partial<Record<Side, { readonly start: ScenePose; readonly legs: readonly SceneLeg[] }>>
+  >;
 }

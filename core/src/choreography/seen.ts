@@ -1,4 +1,4 @@
-import type { Pose } from './fly';
+import type { ScenePose } from './fly';
 
 /** Eye of a standing pilot above the ground, m. */
 export const EYE_M = 1.6;
@@ -22,7 +22,7 @@ export interface View {
   readonly halfDeg: number;
 }
 
-type Place = Pick<Pose, 'x' | 'y' | 'z'>;
+type Place = Pick<ScenePose, 'x' | 'y' | 'z'>;
 
 const bearingOf = (pose: Place): number => Math.atan2(pose.x, pose.y) / DEGREE;
 const elevationOf = (pose: Place): number => Math.atan2(pose.z - EYE_M, Math.hypot(pose.x, pose.y)) / DEGREE;
@@ -84,7 +84,7 @@ export const horizonIn = ({ tiltDeg, halfDeg }: View): number =>
  * nose.
  */
 export function craftPoints(
-  pose: Pose,
+  pose: ScenePose,
   spanM: number,
   leanDeg: { readonly forward: number; readonly right: number },
 ): readonly { readonly x: number; readonly y: number; readonly z: number }[] {

@@ -2,7 +2,7 @@ import { chanceClearedWithin, expectedReps } from './chart-probability';
 import type { ClearingRule } from './clearing-rule';
 import { ORIGIN, type Point, ScoreLattice } from './score-lattice';
 
-export interface Limit {
+export interface DecisionLimit {
   readonly point: Point;
   /** The limit as a score, for drawing. */
   readonly score: number;
@@ -57,7 +57,7 @@ function smallestLimit(
  * reps no more often than the risk allows.
  * @throws RangeError when the planned reps are too few for that risk even if all must be met
  */
-export function chooseLimit(rule: ClearingRule): Limit {
+export function chooseLimit(rule: ClearingRule): DecisionLimit {
   const lattice = new ScoreLattice(rule);
   const p0 = rule.unacceptableMissPercent / 100;
   const p1 = rule.acceptableMissPercent / 100;

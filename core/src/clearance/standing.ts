@@ -1,6 +1,6 @@
 import type { Move } from './facts';
 
-export interface Standing {
+export interface WeaknessStanding {
   readonly state: 'active' | 'watch' | 'closed' | 'withdrawn';
   /** Instant from which reps count; null when withdrawn. */
   readonly roundFrom: string | null;
@@ -21,8 +21,13 @@ export function liveMoves(moves: readonly Move[]): readonly Move[] {
 }
 
 /** Where the trainer's own moves have brought the weakness, before any rep is looked at. */
-export function standingOf(moves: readonly Move[]): Standing {
-  let standing: Standing = { state: 'withdrawn', roundFrom: null, signedEarly: false, signatures: [] };
+export function standingOf(moves: readonly Move[]): WeaknessStanding {
+  let standing: WeaknessStanding = {
+    state: 'withdrawn',
+    roundFrom: null,
+    signedEarly: false,
+    signatures: [],
+  };
   for (const move of liveMoves(moves)) {
     switch (move.kind) {
       case 'opened':

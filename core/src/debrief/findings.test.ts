@@ -9,7 +9,7 @@ import { rank } from '../ranking/rank';
 import { findingsShape } from '../schemas/debrief';
 import { chainProblem, firstBreakable, proposeChain, withPrimary } from './chain';
 import { missingToClose, NO_FINDINGS, teaches } from './findings';
-import { isAtLeast, LIKELIHOODS, RISKS, riskOf, SEVERITIES } from './severity';
+import { isAtLeast, RECURRENCE_CLASSES, RISKS, riskOf, SEVERITIES } from './severity';
 
 const CRAFT = craftFacts(USUAL_CRAFT);
 
@@ -75,9 +75,9 @@ describe('the chain', () => {
 describe('severity by likelihood (ICAO Doc 9859)', () => {
   test('neither more severe nor likelier is ever less of a risk', () => {
     const rank = (severity: number, likelihood: number) =>
-      RISKS.indexOf(riskOf(SEVERITIES[severity]!, LIKELIHOODS[likelihood]!));
+      RISKS.indexOf(riskOf(SEVERITIES[severity]!, RECURRENCE_CLASSES[likelihood]!));
     SEVERITIES.forEach((_, s) =>
-      LIKELIHOODS.forEach((__, l) => {
+      RECURRENCE_CLASSES.forEach((__, l) => {
         if (s > 0) expect(rank(s, l)).toBeGreaterThanOrEqual(rank(s - 1, l));
         if (l > 0) expect(rank(s, l)).toBeGreaterThanOrEqual(rank(s, l - 1));
       }),

@@ -5,8 +5,8 @@
 export const SEVERITIES = ['negligible', 'minor', 'major', 'hazardous', 'catastrophic'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
-export const LIKELIHOODS = ['rare', 'possible', 'likely'] as const;
-export type Likelihood = (typeof LIKELIHOODS)[number];
+export const RECURRENCE_CLASSES = ['rare', 'possible', 'likely'] as const;
+export type Likelihood = (typeof RECURRENCE_CLASSES)[number];
 
 export const RISKS = ['low', 'medium', 'high'] as const;
 export type Risk = (typeof RISKS)[number];

@@ -1,4 +1,4 @@
-import type { Answers, Judged, NumberQuestion } from './question';
+import type { Answers, Estimate, NumberQuestion } from './question';
 import { isQuestionId, questionOf } from './questions';
 
 /** A number as it is stored and sent: alone, or with how far off it may be; always in SI units. */
@@ -13,7 +13,7 @@ const QUARTERS = ['away', 'right', 'toward', 'left'] as const;
 export const quarterOf = (bearingDeg: number): (typeof QUARTERS)[number] =>
   QUARTERS[Math.floor((((bearingDeg % 360) + 360 + 45) % 360) / 90)]!;
 
-const judged = (sent: SentNumber, { spread, unit }: NumberQuestion): Judged => {
+const judged = (sent: SentNumber, { spread, unit }: NumberQuestion): Estimate => {
   const value = typeof sent === 'number' ? sent : sent.value;
   const within = typeof sent === 'number' ? undefined : sent.within;
   return { value, within: within ?? (unit === '%' ? spread : spread * value) };
@@ -25,7 +25,7 @@ const judged = (sent: SentNumber, { spread, unit }: NumberQuestion): Judged => {
  */
 export function answersOf(evidence: Evidence): Answers {
   const choices: Record<string, string> = {};
-  const numbers: Record<string, Judged> = {};
+  const numbers: Record<string, Estimate> = {};
   for (const [id, sent] of Object.entries(evidence)) {
     const question = questionOf(id);
     if (question.kind === 'number') numbers[id] = judged(sent as SentNumber, question);

@@ -1,4 +1,4 @@
-import type { Answers, Story } from './question';
+import type { Answers, EvidenceCluster } from './question';
 import { returnLow } from './physical-signs';
 import type { Sign } from './sign';
 
@@ -7,7 +7,7 @@ type Is = (id: string, ...wanted: readonly string[]) => boolean;
 /** A sign that holds or does not, once all the answers it is made from are known. */
 const joint = (
   id: string,
-  story: Story,
+  story: EvidenceCluster,
   from: string,
   holds: string,
   fails: string,

@@ -9,10 +9,10 @@ import { attitudeRange, detectionRange, oneMinuteOfArc } from '../reconstruct/si
 import { stoppingDistance } from '../reconstruct/stopping-distance';
 import { turnFold, WASH_INDEX_LIMIT } from '../reconstruct/turn-fold';
 import { vortexRingState } from '../reconstruct/vortex-ring-state';
-import type { Answers, Judged } from './question';
+import type { Answers, Estimate } from './question';
 import type { Sign } from './sign';
 
-const shareOff = ({ value, within }: Judged): number => (value > 0 ? within / value : 1);
+const shareOff = ({ value, within }: Estimate): number => (value > 0 ? within / value : 1);
 const settingOf = (known: Answers): SpeedSetting =>
   (known.choices['speed_setting'] as SpeedSetting | undefined) ?? 'normal';
 const dragOf = (craft: CraftFacts) => dragTime(craft.topSpeedMps.normal, craft.leanDeg.normal);
@@ -37,7 +37,7 @@ function stoppingOf(known: Answers, craft: CraftFacts): { needed: number; spread
 }
 
 /** Mean over the number as judged, one deviation lower and one higher. */
-const overJudged = ({ value, within }: Judged, of: (value: number) => number): number =>
+const overJudged = ({ value, within }: Estimate, of: (value: number) => number): number =>
   (of(Math.max(0, value - within)) + 2 * of(value) + of(value + within)) / 4;
 
 const SIDE_WIND_DEG: Readonly<Record<string, number>> = { head: 0, tail: 180, cross: 90, calm: 90 };

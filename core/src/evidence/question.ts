@@ -5,7 +5,7 @@ import type { CraftFacts } from '../vocabulary/craft-facts';
  * question and
  * every sum belongs to one story.
  */
-export const STORIES = [
+export const EVIDENCE_CLUSTERS = [
   'phase',
   'mirror',
   'relative',
@@ -29,7 +29,7 @@ export const STORIES = [
   'weather',
   'condition',
 ] as const;
-export type Story = (typeof STORIES)[number];
+export type EvidenceCluster = (typeof EVIDENCE_CLUSTERS)[number];
 
 export interface Value {
   readonly id: string;
@@ -42,7 +42,7 @@ interface Asked<Id extends string> {
   readonly ask: string;
   /** Its name in a list of reasons. */
   readonly short: string;
-  readonly story: Story;
+  readonly story: EvidenceCluster;
   /** Whether it makes sense to ask, given what is known. Absent: always. An answer given anyway is taken. */
   readonly when?: (known: Answers, craft: CraftFacts) => boolean;
 }
@@ -66,7 +66,7 @@ export interface NumberQuestion<Id extends string = string> extends Asked<Id> {
 export type Question<Id extends string = string> = ChoiceQuestion<Id> | NumberQuestion<Id>;
 
 /** A number as somebody judged it, and how far off it may be (one standard deviation, in its own unit). */
-export interface Judged {
+export interface Estimate {
   readonly value: number;
   readonly within: number;
 }
@@ -77,7 +77,7 @@ export interface Judged {
  */
 export interface Answers {
   readonly choices: Readonly<Record<string, string>>;
-  readonly numbers: Readonly<Record<string, Judged>>;
+  readonly numbers: Readonly<Record<string, Estimate>>;
 }
 
 export const NOTHING: Answers = { choices: {}, numbers: {} };

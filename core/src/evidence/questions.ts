@@ -1,4 +1,12 @@
-import type { Answers, ChoiceQuestion, NumberQuestion, Question, Story, Unit, Value } from './question';
+import type {
+  Answers,
+  ChoiceQuestion,
+  NumberQuestion,
+  Question,
+  EvidenceCluster,
+  Unit,
+  Value,
+} from './question';
 
 type When = Question['when'];
 
@@ -12,7 +20,7 @@ const choice = <const Id extends string>(
   id: Id,
   short: string,
   ask: string,
-  story: Story,
+  story: EvidenceCluster,
   text: string,
   when?: When,
 ): ChoiceQuestion<Id> => ({
@@ -29,7 +37,7 @@ const amount = <const Id extends string>(
   id: Id,
   short: string,
   ask: string,
-  story: Story,
+  story: EvidenceCluster,
   unit: Unit,
   least: number,
   most: number,

@@ -1,5 +1,5 @@
 import type { CraftFacts } from '../vocabulary/craft-facts';
-import type { Answers, Story } from './question';
+import type { Answers, EvidenceCluster } from './question';
 
 /**
  * Something that several answers, or an answer and the craft's own physics, show together: a number enters
@@ -8,7 +8,7 @@ import type { Answers, Story } from './question';
  */
 export interface Sign {
   readonly id: string;
-  readonly story: Story;
+  readonly story: EvidenceCluster;
   /** The questions it is made from; those that `chance` cannot do without come in `needs`. */
   readonly needs: readonly string[];
   readonly uses: readonly string[];

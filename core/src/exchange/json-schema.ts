@@ -1,7 +1,7 @@
 import { UUID } from '../vocabulary/key';
 import { CAUSES } from '../causes/causes';
 import { DEBRIEF_STATES } from '../debrief/findings';
-import { INJURIES, LIKELIHOODS, SEVERITIES } from '../debrief/severity';
+import { INJURIES, RECURRENCE_CLASSES, SEVERITIES } from '../debrief/severity';
 import { QUESTIONS } from '../evidence/questions';
 import { KINDS_OF_OCCURRENCE } from '../vocabulary/flying';
 
@@ -68,7 +68,7 @@ const debrief = object(
     overruleReason: text(300),
     actual: orNull({ enum: SEVERITIES }),
     potential: orNull({ enum: SEVERITIES }),
-    likelihood: orNull({ enum: LIKELIHOODS }),
+    likelihood: orNull({ enum: RECURRENCE_CLASSES }),
     damage: { type: 'array', maxItems: 20, items: text(80) },
     injury: orNull({ enum: INJURIES }),
     thirdParty: { type: 'boolean' },

@@ -1,4 +1,4 @@
-import type { Answers, Question, Story } from '../evidence/question';
+import type { Answers, Question, EvidenceCluster } from '../evidence/question';
 import { QUESTIONS, type QuestionId } from '../evidence/questions';
 import type { Sign } from '../evidence/sign';
 import { SIGNS } from '../evidence/signs';
@@ -69,7 +69,7 @@ export class Asking {
   }
 
   /** What a story's items say, with those in `gone` taken out and `added` put in. */
-  private changedStory(story: Story, added: readonly Item[], gone: ReadonlySet<string>): void {
+  private changedStory(story: EvidenceCluster, added: readonly Item[], gone: ReadonlySet<string>): void {
     const { score, live } = this;
     const there = this.stories.get(story);
     const items = added.filter((item) => item.story === story);

@@ -1,4 +1,4 @@
-import type { Answers, Story } from '../evidence/question';
+import type { Answers, EvidenceCluster } from '../evidence/question';
 import { questionOf } from '../evidence/questions';
 import type { Sign } from '../evidence/sign';
 import { SIGNS } from '../evidence/signs';
@@ -36,10 +36,13 @@ export function itemsOf(model: Model, known: Answers, craft: CraftFacts): readon
 }
 
 /** What is known, story by story, and what each story says about every cause. */
-export type Stories = ReadonlyMap<Story, { readonly items: readonly Item[]; readonly sum: PerCause }>;
+export type Stories = ReadonlyMap<
+  EvidenceCluster,
+  { readonly items: readonly Item[]; readonly sum: PerCause }
+>;
 
 export function storiesOf(items: readonly Item[]): Stories {
-  const gathered = new Map<Story, Item[]>();
+  const gathered = new Map<EvidenceCluster, Item[]>();
   for (const item of items) {
     const there = gathered.get(item.story);
     if (there) there.push(item);

@@ -1,5 +1,5 @@
 import { type CauseId, CAUSES } from '../causes/causes';
-import { LIKELIHOODS } from '../causes/likelihoods';
+import { CAUSE_LIKELIHOODS } from '../causes/likelihoods';
 import { USUAL_ANSWERS, USUAL_SIGNS } from '../causes/usual-answers';
 import { QUESTIONS } from '../evidence/questions';
 import { SIGNS } from '../evidence/signs';
@@ -18,7 +18,7 @@ const N = CAUSE_IDS.length;
 export type PerCause = Float64Array;
 
 /** What one outcome means: how likely it is under each cause, and how much it speaks for each. */
-export interface Outcome {
+export interface WeighedOutcome {
   readonly likelihood: PerCause;
   /** Natural logarithm of how much likelier it is under each cause than on the whole. */
   readonly weights: PerCause;
@@ -30,7 +30,7 @@ export interface Model {
   /** Its logarithm. */
   readonly logPrior: PerCause;
   /** By question and value. */
-  readonly answer: ReadonlyMap<string, ReadonlyMap<string, Outcome>>;
+  readonly answer: ReadonlyMap<string, ReadonlyMap<string, WeighedOutcome>>;
   /** Probability that a sign holds under each cause. */
   readonly sign: ReadonlyMap<string, PerCause>;
   /** What a sign says when it holds with this chance; worked out once for each chance that comes up often. */
@@ -86,16 +86,16 @@ const KEPT: ReadonlySet<number> = new Set([0, 1, SURE, 1 - SURE]);
 
 /** Starting weights with a school's own experience added. */
 export function modelWith(experience: Experience = NO_EXPERIENCE): Model {
-  const counts = CAUSE_IDS.map((id) => LIKELIHOODS[id]!.prior + (experience.causes[id] ?? 0));
+  const counts = CAUSE_IDS.map((id) => CAUSE_LIKELIHOODS[id]!.prior + (experience.causes[id] ?? 0));
   const all = counts.reduce((sum, each) => sum + each, 0);
   const prior = Float64Array.from(counts, (count) => count / all);
-  const answer = new Map<string, ReadonlyMap<string, Outcome>>();
+  const answer = new Map<string, ReadonlyMap<string, WeighedOutcome>>();
   for (const question of QUESTIONS) {
     if (question.kind !== 'choice') continue;
     const usual = USUAL_ANSWERS[question.id]!;
     const byCause = CAUSE_IDS.map((id) =>
       chances(
-        startingCounts(usual, LIKELIHOODS[id]!.answers[question.id] ?? {}),
+        startingCounts(usual, CAUSE_LIKELIHOODS[id]!.answers[question.id] ?? {}),
         experience.answers[id]?.[question.id],
       ),
     );
@@ -113,7 +113,7 @@ export function modelWith(experience: Experience = NO_EXPERIENCE): Model {
     SIGNS.map(({ id: signId }) => [
       signId,
       perCause((id) => {
-        const held = LIKELIHOODS[id]!.signs[signId] ?? USUAL_SIGNS[signId]!;
+        const held = CAUSE_LIKELIHOODS[id]!.signs[signId] ?? USUAL_SIGNS[signId]!;
         const own = experience.signs[id]?.[signId];
         return (held + (own?.held ?? 0)) / (PSEUDO_COUNT + (own?.told ?? 0));
       }),

@@ -1,10 +1,10 @@
-import type { Story } from '../evidence/question';
+import type { EvidenceCluster } from '../evidence/question';
 import { CAUSE_IDS, type PerCause } from './model';
 
 /** One answer or sign, and how much it speaks for each cause. */
 export interface Item {
   readonly id: string;
-  readonly story: Story;
+  readonly story: EvidenceCluster;
   /** For a sign: how likely it is that it holds. */
   readonly chance?: number;
   readonly weights: PerCause;

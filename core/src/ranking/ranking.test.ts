@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { CAUSES, type CauseId } from '../causes/causes';
-import { LIKELIHOODS } from '../causes/likelihoods';
+import { CAUSE_LIKELIHOODS } from '../causes/likelihoods';
 import { USUAL_ANSWERS, USUAL_SIGNS } from '../causes/usual-answers';
 import { NOTHING } from '../evidence/question';
 import { QUESTIONS, questionOf } from '../evidence/questions';
@@ -35,7 +35,7 @@ const anyEvidence: fc.Arbitrary<Evidence> = fc
 
 describe('the tables', () => {
   test('every cause has weights, every choice question usual answers, every sign a usual rate, and each sums to the pseudo-count', () => {
-    expect(Object.keys(LIKELIHOODS).sort()).toEqual(CAUSES.map((cause) => cause.id).sort());
+    expect(Object.keys(CAUSE_LIKELIHOODS).sort()).toEqual(CAUSES.map((cause) => cause.id).sort());
     for (const question of QUESTIONS) {
       if (question.kind !== 'choice') continue;
       expect(Object.keys(USUAL_ANSWERS[question.id] ?? {})).toEqual(question.values.map((value) => value.id));
@@ -47,7 +47,7 @@ describe('the tables', () => {
     expect(Object.keys(USUAL_SIGNS).sort()).toEqual(SIGNS.map((sign) => sign.id).sort());
   });
 
-  test.each(Object.entries(LIKELIHOODS))(
+  test.each(Object.entries(CAUSE_LIKELIHOODS))(
     '%s names only questions, values and signs that there are, and leaves room for the others',
     (_, { answers, signs }) => {
       for (const [id, counts] of Object.entries(answers)) {

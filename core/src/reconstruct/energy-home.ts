@@ -4,7 +4,7 @@ import { alongTrack } from './wind-triangle';
 /** Left in the pack on landing, %. Common practice. */
 export const RESERVE_PCT = 25;
 
-export interface Leg {
+export interface HomeLeg {
   /** Air speed flown, m/s, 0.1 to 100. */
   readonly airSpeedMps: number;
   readonly windMps: number;
@@ -22,7 +22,7 @@ const SECONDS = 60;
  * @param distanceM 0 to 100 000
  * @throws RangeError outside the ranges above
  */
-export function chargeHome(distanceM: number, leg: Leg): number | null {
+export function chargeHome(distanceM: number, leg: HomeLeg): number | null {
   within('Distance', distanceM, 0, 100_000, 'm');
   within('Endurance', leg.enduranceMin, 0.5, 240, 'min');
   const home = alongTrack(leg.airSpeedMps, leg.windMps, turned(leg.windFromOutDeg));
@@ -41,7 +41,7 @@ const turned = (fromDeg: number): number => (fromDeg >= 180 ? fromDeg - 180 : fr
  * @param chargePct at take-off, 0 to 100
  * @param reservePct to be left on landing, 0 to 100
  */
-export function turnBackDistance(chargePct: number, reservePct: number, leg: Leg): number {
+export function turnBackDistance(chargePct: number, reservePct: number, leg: HomeLeg): number {
   within('Charge', chargePct, 0, 100, '%');
   within('Reserve', reservePct, 0, 100, '%');
   within('Endurance', leg.enduranceMin, 0.5, 240, 'min');

@@ -20,7 +20,7 @@ export const NEEDS = {
 export type Need = keyof typeof NEEDS;
 
 /** The part of a restriction that a plan can be held to. */
-export type Limit =
+export type RestrictionLimit =
   | { readonly limit: 'needs'; readonly what: Need; readonly at?: readonly Place[] }
   /** Only so much of the pilot's own wind limit. */
   | { readonly limit: 'wind-share'; readonly share: number }
@@ -31,9 +31,13 @@ export type Limit =
   /** Feet down at so much charge, per cent. */
   | { readonly limit: 'reserve'; readonly percent: number };
 
-const needs = (what: Need, at?: readonly Place[]): Limit => ({ limit: 'needs', what, ...(at ? { at } : {}) });
-const notAt = (...places: readonly Place[]): Limit => ({ limit: 'not-at', places });
-const noDrills = (...drills: readonly DrillId[]): Limit => ({ limit: 'no-drills', drills });
+const needs = (what: Need, at?: readonly Place[]): RestrictionLimit => ({
+  limit: 'needs',
+  what,
+  ...(at ? { at } : {}),
+});
+const notAt = (...places: readonly Place[]): RestrictionLimit => ({ limit: 'not-at', places });
+const noDrills = (...drills: readonly DrillId[]): RestrictionLimit => ({ limit: 'no-drills', drills });
 
 const LOW_TURNS: readonly DrillId[] = [
   'circle-both-ways',
@@ -57,7 +61,7 @@ const LOW: readonly DrillId[] = [
  * What an open weakness of each cause asks of a plan; its words stand with the cause. Drills of the
  * weakness's own plan stay open to it.
  */
-export const LIMITS: Readonly<Record<CauseId, readonly Limit[]>> = {
+export const RESTRICTION_LIMITS: Readonly<Record<CauseId, readonly RestrictionLimit[]>> = {
   'orientation-nose-in': [needs('people-aside')],
   'orientation-side-on': [notAt('indoors')],
   'orientation-lost': [noDrills('home-by-readout')],

@@ -1,6 +1,6 @@
 import { CAUSES, type CauseId } from '../causes/causes';
 import { isDrillId, type DrillId } from '../drills/drills';
-import { LIMITS } from './limits';
+import { RESTRICTION_LIMITS } from './limits';
 import { brokenBy, needsOf, type PlannedFlying, reserveOf } from './restrictions';
 
 const flying = (more: Partial<PlannedFlying> = {}): PlannedFlying => ({
@@ -14,8 +14,8 @@ const flying = (more: Partial<PlannedFlying> = {}): PlannedFlying => ({
 const open = (causeId: CauseId, ...drillIds: DrillId[]) => ({ causeId, drillIds });
 
 test('every cause says what it asks of a plan, and names drills that exist', () => {
-  expect(Object.keys(LIMITS).sort()).toEqual(CAUSES.map((cause) => cause.id).sort());
-  for (const limits of Object.values(LIMITS))
+  expect(Object.keys(RESTRICTION_LIMITS).sort()).toEqual(CAUSES.map((cause) => cause.id).sort());
+  for (const limits of Object.values(RESTRICTION_LIMITS))
     for (const limit of limits)
       if (limit.limit === 'no-drills')
         for (const id of limit.drills) expect([id, isDrillId(id)]).toEqual([id, true]);

@@ -2,7 +2,7 @@ import { causeOf, type CauseId } from '../causes/causes';
 import { drillOf, type DrillId } from '../drills/drills';
 import type { SpeedSetting } from '../vocabulary/craft-facts';
 import { type FlightMode, onReleaseIn, type Place } from '../vocabulary/flying';
-import { type Limit, LIMITS, type Need } from './limits';
+import { type RestrictionLimit, RESTRICTION_LIMITS, type Need } from './limits';
 
 /** An open weakness, as far as it restricts. */
 export interface Restricting {
@@ -19,7 +19,7 @@ export interface PlannedFlying {
   readonly windLimitMps: number;
 }
 
-export interface Broken {
+export interface BrokenLimit {
   readonly causeId: CauseId;
   /** Which restriction, why it is broken, and what would do. Speeds are left open for the school's units. */
   readonly words: string;
@@ -41,7 +41,7 @@ export const needsOf = (
 ): readonly Need[] => [
   ...new Set(
     weaknesses.flatMap(({ causeId }) =>
-      (LIMITS[causeId] ?? []).flatMap((limit) =>
+      (RESTRICTION_LIMITS[causeId] ?? []).flatMap((limit) =>
         limit.limit === 'needs' && (!limit.at || (place !== null && limit.at.includes(place)))
           ? [limit.what]
           : [],
@@ -58,7 +58,9 @@ export const reserveOf = (
   Math.max(
     usualPercent,
     ...weaknesses.flatMap(({ causeId }) =>
-      (LIMITS[causeId] ?? []).flatMap((limit) => (limit.limit === 'reserve' ? [limit.percent] : [])),
+      (RESTRICTION_LIMITS[causeId] ?? []).flatMap((limit) =>
+        limit.limit === 'reserve' ? [limit.percent] : [],
+      ),
     ),
   );
 
@@ -71,7 +73,9 @@ export const windLimitUnder = (
   Math.min(
     1,
     ...weaknesses.flatMap(({ causeId }) =>
-      (LIMITS[causeId] ?? []).flatMap((limit) => (limit.limit === 'wind-share' ? [limit.share] : [])),
+      (RESTRICTION_LIMITS[causeId] ?? []).flatMap((limit) =>
+        limit.limit === 'wind-share' ? [limit.share] : [],
+      ),
     ),
   );
 
@@ -84,7 +88,7 @@ export interface FreeFlight {
 }
 
 /** What a limit says against a place; null when nothing. */
-function againstPlace(limit: Limit, place: Place | null, isWithoutHold: boolean): string | null {
+function againstPlace(limit: RestrictionLimit, place: Place | null, isWithoutHold: boolean): string | null {
   if (place === null) return null;
   if (limit.limit === 'not-at' && limit.places.includes(place))
     return `not ${PLACE_NAMES[place]} until cleared; fly it on open ground.`;
@@ -96,10 +100,10 @@ function againstPlace(limit: Limit, place: Place | null, isWithoutHold: boolean)
 /** Everything that the limits of open weaknesses say against a flight. */
 const brokenWhere = <W extends Pick<Restricting, 'causeId'>>(
   weaknesses: readonly W[],
-  against: (limit: Limit, weakness: W) => string | null,
-): readonly Broken[] =>
+  against: (limit: RestrictionLimit, weakness: W) => string | null,
+): readonly BrokenLimit[] =>
   weaknesses.flatMap((weakness) =>
-    (LIMITS[weakness.causeId] ?? []).flatMap((limit): Broken[] => {
+    (RESTRICTION_LIMITS[weakness.causeId] ?? []).flatMap((limit): BrokenLimit[] => {
       const { causeId } = weakness;
       const why = against(limit, weakness);
       return why === null ? [] : [{ causeId, words: `${causeOf(causeId).name}: ${why}` }];
@@ -110,7 +114,7 @@ const brokenWhere = <W extends Pick<Restricting, 'causeId'>>(
 export const brokenByFlight = (
   { place, setting, mode }: FreeFlight,
   weaknesses: readonly Pick<Restricting, 'causeId'>[],
-): readonly Broken[] =>
+): readonly BrokenLimit[] =>
   brokenWhere(weaknesses, (limit) =>
     limit.limit === 'needs' && limit.what === 'slow-setting' && setting !== 'slow'
       ? 'only the slow setting until cleared; switch to slow.'
@@ -118,7 +122,7 @@ export const brokenByFlight = (
   );
 
 /** The restrictions that a planned flight would break. On the simulator nothing is broken. */
-export function brokenBy(flying: PlannedFlying, weaknesses: readonly Restricting[]): readonly Broken[] {
+export function brokenBy(flying: PlannedFlying, weaknesses: readonly Restricting[]): readonly BrokenLimit[] {
   if (flying.flownOn === 'simulator') return [];
   const { place, windMps, windLimitMps } = flying;
   const drill = drillOf(flying.drillId);

@@ -1,5 +1,5 @@
 import { array, mixed, number, object, type ObjectSchema, string } from 'yup';
-import { type Batch, BATCH_AT_MOST, type Command, STAMPS } from '../sync/batch';
+import { type Batch, BATCH_AT_MOST, type BatchCommand, STAMPS } from '../sync/batch';
 import { choiceOrNone, instant, key, keyOrNone } from './fields';
 
 const MINUTES_PER_DAY = 1440;
@@ -23,7 +23,7 @@ export const batchShape = object({
         .matches(/^\/[\w/-]+$/, 'path must be an address under /api, such as /reps/….')
         .max(200),
       stamp: choiceOrNone('stamp', STAMPS),
-      body: mixed<Command['body']>()
+      body: mixed<BatchCommand['body']>()
         .defined('body is missing.')
         .test(
           'object',

@@ -1,5 +1,5 @@
 import { array, object } from 'yup';
-import { INJURIES, LIKELIHOODS, SEVERITIES } from '../debrief/severity';
+import { INJURIES, RECURRENCE_CLASSES, SEVERITIES } from '../debrief/severity';
 import { evidenceShape } from './evidence';
 import { causeId, causeIdOrNone, choiceOrNone, line, text, yesNo, yesNoOr } from './fields';
 
@@ -20,7 +20,7 @@ export const findingsShape = object({
   overruleReason: text('Reason for deciding otherwise', 300),
   actual: choiceOrNone('Actual severity', SEVERITIES),
   potential: choiceOrNone('Potential severity', SEVERITIES),
-  likelihood: choiceOrNone('Likelihood', LIKELIHOODS),
+  likelihood: choiceOrNone('Likelihood', RECURRENCE_CLASSES),
   damage: array(line('Damage', 80)).max(20, 'Damage is too long: keep at most 20 parts.').default([]),
   injury: choiceOrNone('Injury', INJURIES),
   thirdParty: yesNoOr('Third party', false),

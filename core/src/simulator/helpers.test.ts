@@ -8,7 +8,7 @@ import { craftModel } from './craft-model';
 import { SimulatedFlight, PHYSICS_STEP_S } from './simulated-flight';
 import { practiceOf } from './practice';
 import { heedSensors } from './sensors';
-import { SURROUNDINGS, surroundingsOf } from './surroundings';
+import { SURROUNDINGS, solidsAround } from './surroundings';
 import { distanceTo, type Solid } from './world';
 
 /** What flies beside the pilot: sensors, automatic return, failsafe; and what the air does back. */
@@ -119,13 +119,13 @@ test('surroundings never stand in the way of the drill they stand round', () => 
   for (const id of ['figure-eight', 'gap-chain', 'leg-circuit', 'slant-descent'] as const) {
     const paths = exerciseOf(id)!.stages.map((stage) => stage.path);
     for (const kind of SURROUNDINGS) {
-      for (const solid of surroundingsOf(kind, paths))
+      for (const solid of solidsAround(kind, paths))
         for (const path of paths)
           if (path.is === 'segment')
             expect([id, kind, distanceTo(solid, ...path.to) > 1]).toEqual([id, kind, true]);
     }
   }
-  expect(surroundingsOf('trees', []).length).toBeGreaterThan(10);
+  expect(solidsAround('trees', []).length).toBeGreaterThan(10);
 });
 
 /**

@@ -3,7 +3,7 @@ import { distanceTo, gate, type Solid } from './world';
 
 /** What may be set up round a drill beyond its own marks. */
 export const SURROUNDINGS = ['none', 'poles', 'trees', 'wires', 'walls', 'roof', 'gates'] as const;
-export type Surroundings = (typeof SURROUNDINGS)[number];
+export type PracticeSurroundings = (typeof SURROUNDINGS)[number];
 
 const tree = (x: number, y: number): readonly Solid[] => [
   { solid: 'pole', x, y, fromM: 0, toM: 4, radiusM: 0.25 },
@@ -26,7 +26,7 @@ const EDGES: readonly (readonly [number, number])[] = [
   [9, 15],
 ];
 
-const ALL: Readonly<Record<Surroundings, readonly (readonly Solid[])[]>> = {
+const ALL: Readonly<Record<PracticeSurroundings, readonly (readonly Solid[])[]>> = {
   none: [],
   poles: EDGES.map(([x, y]) => [{ solid: 'pole', x, y, fromM: 0, toM: 6, radiusM: 0.08 }]),
   trees: EDGES.map(([x, y]) => tree(x, y)),
@@ -70,7 +70,7 @@ function along(path: Path): readonly (readonly [number, number, number])[] {
 }
 
 /** What stands round a drill: whatever would stand in its own way is left out. */
-export function surroundingsOf(kind: Surroundings, paths: readonly Path[]): readonly Solid[] {
+export function solidsAround(kind: PracticeSurroundings, paths: readonly Path[]): readonly Solid[] {
   const places = paths.flatMap(along);
   return ALL[kind]
     .filter((group) =>

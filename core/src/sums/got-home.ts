@@ -1,4 +1,4 @@
-import { chargeHome, type Leg, RESERVE_PCT, turnBackDistance } from '../reconstruct/energy-home';
+import { chargeHome, type HomeLeg, RESERVE_PCT, turnBackDistance } from '../reconstruct/energy-home';
 import { amount, figure, metres, numberIn, ofCraft, type Sum, told, usual } from './sum';
 
 export interface HomeDrawing {
@@ -52,7 +52,7 @@ export const GOT_HOME: Sum<HomeDrawing> = {
       read('wind_mps'),
       read('reserve_pct'),
     ];
-    const leg: Leg = {
+    const leg: HomeLeg = {
       airSpeedMps: read('air_mps'),
       windMps,
       windFromOutDeg: read('from_deg'),

@@ -65,9 +65,9 @@ export function startOf(sum: Sum<Drawing>, known: Answers, craft: CraftFacts): V
 }
 
 /** What was worked out, or why it could not be. */
-export type Outcome = { readonly worked: Worked<Drawing> } | { readonly problem: string };
+export type SumOutcome = { readonly worked: Worked<Drawing> } | { readonly problem: string };
 
-export function workOut(sum: Sum<Drawing>, values: Values, craft: CraftFacts): Outcome {
+export function workOut(sum: Sum<Drawing>, values: Values, craft: CraftFacts): SumOutcome {
   try {
     return { worked: sum.work(values, craft) };
   } catch (error) {

@@ -8,7 +8,7 @@ export type Stamp = (typeof STAMPS)[number];
 export const BATCH_AT_MOST = 100;
 
 /** Something to be done once: carrying out its key a second time does nothing. */
-export interface Command {
+export interface BatchCommand {
   readonly key: string;
   /** Address under /api that would be PUT to. */
   readonly path: string;
@@ -24,7 +24,7 @@ export interface Batch {
   /** Key that the phone gave itself; an app older than the server has none. */
   readonly phone: string | null;
   /** In the order in which they were done. */
-  readonly commands: readonly Command[];
+  readonly commands: readonly BatchCommand[];
 }
 
 export type CommandResult =

@@ -1,11 +1,11 @@
 import { type Day, isInstant } from '../vocabulary/day';
-import type { Batch, Command } from './batch';
+import type { Batch, BatchCommand } from './batch';
 
 const NEAR_ENOUGH_MS = 120_000;
 const MS_PER_MINUTE = 60_000;
 
 export interface PutRight {
-  readonly commands: readonly Command[];
+  readonly commands: readonly BatchCommand[];
   /** By how much the phone's clock was ahead at its worst, in ms; 0 when it was near enough. */
   readonly aheadMs: number;
 }
@@ -14,12 +14,12 @@ const localDay = (instantMs: number, minutesAheadOfUtc: number): Day =>
   new Date(instantMs + minutesAheadOfUtc * MS_PER_MINUTE).toISOString().slice(0, 10);
 
 /** Instant that the phone's clock filled in, ms since 1970; NaN where there is none. */
-const stampOf = ({ stamp, body }: Command): number => {
+const stampOf = ({ stamp, body }: BatchCommand): number => {
   const stamped = stamp === null ? undefined : body[stamp];
   return typeof stamped === 'string' && isInstant(stamped) ? Date.parse(stamped) : Number.NaN;
 };
 
-function moved(command: Command, byMs: number, minutesAheadOfUtc: number): Command {
+function moved(command: BatchCommand, byMs: number, minutesAheadOfUtc: number): BatchCommand {
   const stampedMs = stampOf(command);
   // A stamp that is missing or no instant cannot be moved: whoever takes the command refuses it by name.
   if (command.stamp === null || byMs === 0 || Number.isNaN(stampedMs)) return command;
@@ -45,7 +45,7 @@ export function putClockRight(batch: Batch, nowMs: number): PutRight {
   const ahead = Date.parse(batch.sentAt) - nowMs;
   const offset = Math.abs(ahead) > NEAR_ENOUGH_MS ? -ahead : 0;
   const shifted = batch.commands.map((command) => moved(command, offset, batch.minutesAheadOfUtc));
-  const isFuture = (command: Command) => stampOf(command) > nowMs + NEAR_ENOUGH_MS;
+  const isFuture = (command: BatchCommand) => stampOf(command) > nowMs + NEAR_ENOUGH_MS;
   const latest = Math.max(nowMs, ...shifted.filter(isFuture).map(stampOf));
   const commands = shifted.map((command) =>
     isFuture(command) ? moved(command, nowMs - latest, batch.minutesAheadOfUtc) : command,

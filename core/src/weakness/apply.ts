@@ -21,7 +21,7 @@ import { moveOfConfirmation } from './move-of-confirmation';
 import { clearanceOfPage, factsOfPage, failuresToKeep, workedOut } from './page';
 
 /** What a confirmation looks up beside the weakness itself. */
-export interface Surroundings {
+export interface WeaknessSurroundings {
   /** The rule by which a weakness opened now is cleared. */
   readonly rule: ClearingRule | undefined;
   readonly occurrence: (id: string) => Occurrence | undefined;
@@ -44,7 +44,7 @@ const move = (made: Pick<WeaknessMove, 'id' | 'kind' | 'at'> & Partial<WeaknessM
 /** The page of a weakness that a confirmation opens; undefined where too little is known of its pilot. */
 function opened(
   { occurrenceId, causeId, weaknessId, planId, at, findings }: Confirmation,
-  around: Surroundings,
+  around: WeaknessSurroundings,
 ): WeaknessPage | undefined {
   const occurrence = around.occurrence(occurrenceId);
   const pilot = occurrence && around.pilot(occurrence.pilotId);
@@ -87,7 +87,11 @@ export const fromDebrief = (findings: Findings | null): FromDebrief => ({
   severity: findings ? rankOfSeverity(findings.potential) : null,
 });
 
-function withConfirmation(page: WeaknessPage, made: Confirmation, around: Surroundings): WeaknessPage {
+function withConfirmation(
+  page: WeaknessPage,
+  made: Confirmation,
+  around: WeaknessSurroundings,
+): WeaknessPage {
   // Confirmed already, it brings nothing new.
   if (page.occurrences.some(({ id }) => id === made.occurrenceId)) return page;
   if (page.moves.some(({ id }) => id === made.moveId)) return page;
@@ -163,7 +167,7 @@ class RunOfReps {
 }
 
 /** Whether a rep counts here: flown for this weakness, or for another of the pilot's with a drill that decides in both. */
-function concerns(page: WeaknessPage, ids: ReadonlySet<string>, around: Surroundings) {
+function concerns(page: WeaknessPage, ids: ReadonlySet<string>, around: WeaknessSurroundings) {
   const { causeId, pilotId } = page.weakness;
   return ({ weaknessId, drillId }: BodyOf<typeof recordRep>): boolean =>
     ids.has(weaknessId) ||
@@ -176,7 +180,7 @@ function step(
   page: WeaknessPage,
   asked: Asked,
   ids: ReadonlySet<string>,
-  around: Surroundings,
+  around: WeaknessSurroundings,
 ): WeaknessPage {
   const confirmation = confirmationIn(asked);
   if (confirmation) {
@@ -227,7 +231,7 @@ function step(
 function withRepsThatDecide(
   page: WeaknessPage,
   ids: ReadonlySet<string>,
-  around: Surroundings,
+  around: WeaknessSurroundings,
 ): WeaknessPage {
   const { causeId, pilotId } = page.weakness;
   const deciding = keyDrillsOfPlan(causeId, page.pilot.mode, page.plans[0]?.drillIds ?? []);
@@ -247,7 +251,7 @@ export function applyToWeakness(
   id: string,
   page: WeaknessPage | undefined,
   commands: readonly Asked[],
-  around: Surroundings,
+  around: WeaknessSurroundings,
 ): WeaknessPage | undefined {
   const ids = new Set([id, ...(page ? [page.weakness.id] : [])]);
   let now = page;

@@ -1,4 +1,4 @@
-import type { BatchAnswer, Command } from '@skelby/core/sync/batch';
+import type { BatchAnswer, BatchCommand } from '@skelby/core/sync/batch';
 import {
   confirmation,
   id,
@@ -20,7 +20,11 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-const command = (path: string, body: Record<string, unknown>, stamp: Command['stamp'] = null): Command => ({
+const command = (
+  path: string,
+  body: Record<string, unknown>,
+  stamp: BatchCommand['stamp'] = null,
+): BatchCommand => ({
   key: id(),
   path,
   stamp,
@@ -30,7 +34,7 @@ const repCommand = (weaknessId: string, more: object = {}) =>
   command(`/reps/${id()}`, rep(weaknessId, more), 'flownAt');
 const send = async (
   trainer: Visitor,
-  commands: readonly Command[],
+  commands: readonly BatchCommand[],
   sentAt = new Date().toISOString(),
   phone: string | null = null,
 ) =>
@@ -126,7 +130,7 @@ const SESSION = {
   goNoGo: null,
   own: [],
 };
-const odd = (pilotId: string): readonly [string, Command, number][] => [
+const odd = (pilotId: string): readonly [string, BatchCommand, number][] => [
   [
     'half a surrogate pair in a note',
     command(`/occurrences/${id()}`, occurrence(pilotId, { note: 'a \ud83d b' }), 'happenedAt'),
@@ -260,7 +264,7 @@ test('a phone that edits twice before it reads again does not clash with itself,
   const { trainer } = await server.school('Ghyll');
   const [pilotId, mine, theirs] = [id(), id(), id()];
   const edit = (note: string, basedOn: number) => command(`/pilots/${pilotId}`, { ...PILOT, note, basedOn });
-  const sendFrom = async (phone: string, ...commands: Command[]) =>
+  const sendFrom = async (phone: string, ...commands: BatchCommand[]) =>
     (await send(trainer, commands, undefined, phone)).results.map((result) => result.done);
   await trainer.put(`/pilots/${pilotId}`, PILOT);
   expect(await sendFrom(mine, edit('One.', 1), edit('Two.', 1))).toEqual([true, true]);

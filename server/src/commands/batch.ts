@@ -2,7 +2,7 @@ import { commandAt } from '@skelby/core/commands/commands';
 import { recordRep } from '@skelby/core/commands/record-rep';
 import { takeRepBack } from '@skelby/core/commands/take-rep-back';
 import { batchShape } from '@skelby/core/schemas/batch';
-import type { BatchAnswer, Command, CommandResult } from '@skelby/core/sync/batch';
+import type { BatchAnswer, BatchCommand, CommandResult } from '@skelby/core/sync/batch';
 import { putClockRight } from '@skelby/core/sync/clock';
 import type { SchoolTx } from '../db/in-school';
 import { notFound, OUR_MISTAKE, passesByItself, type Problem, problemOf } from '../problem/problem';
@@ -10,23 +10,23 @@ import { carryOut, isOfTrainer } from './carry-out';
 import { refreshDeferred } from '../facts/weakness-facts';
 
 /** Carries out one command of a batch, by the same way as when it comes alone. */
-async function carryOutOne(batch: SchoolTx, { path, body }: Command): Promise<void> {
+async function carryOutOne(batch: SchoolTx, { path, body }: BatchCommand): Promise<void> {
   const found = commandAt(path);
   if (!found || !isOfTrainer(found.command)) throw notFound('address');
   await carryOut(batch, found.command, found.keys, body);
 }
 
 /** Whether a command is a rep: a run of them is worked out together. */
-const isRep = ({ path }: Command): boolean =>
+const isRep = ({ path }: BatchCommand): boolean =>
   recordRep.address.read(path) !== null || takeRepBack.address.read(path) !== null;
 
-const note = ({ tx, schoolId, accountId }: SchoolTx, done: readonly Command[]) =>
+const note = ({ tx, schoolId, accountId }: SchoolTx, done: readonly BatchCommand[]) =>
   done.length === 0
     ? undefined
     : tx('commands').insert(done.map(({ key, path }) => ({ schoolId, id: key, accountId, path })));
 
 /** Those of the commands that are not done yet, each key once. */
-const toDo = (commands: readonly Command[], before: ReadonlySet<string>): readonly Command[] => [
+const toDo = (commands: readonly BatchCommand[], before: ReadonlySet<string>): readonly BatchCommand[] => [
   ...new Map(
     commands.filter(({ key }) => !before.has(key)).map((command) => [command.key, command]),
   ).values(),
@@ -36,7 +36,7 @@ const toDo = (commands: readonly Command[], before: ReadonlySet<string>): readon
  * Carries all of them out in order; weaknesses are worked out again once, at the end. Whatever goes wrong
  * takes all of it back.
  */
-async function carryOutTogether(batch: SchoolTx, commands: readonly Command[]): Promise<void> {
+async function carryOutTogether(batch: SchoolTx, commands: readonly BatchCommand[]): Promise<void> {
   const within: SchoolTx = { ...batch, deferred: { weaknesses: new Set(), drills: new Map() } };
   for (const command of commands) {
     // Reps of one batch are worked out together; whatever else comes has to see where they have led.
@@ -71,8 +71,8 @@ async function refusalOf(
  */
 async function carryOutApart(
   batch: SchoolTx,
-  commands: readonly Command[],
-  tellOurs: (command: Command, error: unknown) => void,
+  commands: readonly BatchCommand[],
+  tellOurs: (command: BatchCommand, error: unknown) => void,
 ): Promise<ReadonlyMap<string, Problem>> {
   const refused = new Map<string, Problem>();
   for (const command of commands) {
@@ -92,7 +92,7 @@ async function carryOutApart(
 export async function carryOutBatch(
   school: SchoolTx,
   body: unknown,
-  tellOurs: (command: Command, error: unknown) => void,
+  tellOurs: (command: BatchCommand, error: unknown) => void,
 ): Promise<BatchAnswer> {
   const sent = await batchShape.validate(body, { abortEarly: false });
   const { commands, aheadMs } = putClockRight(sent, Date.now());

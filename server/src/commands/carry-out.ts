@@ -5,7 +5,7 @@ import { assertDayNotFuture, assertNotFuture } from '../facts/when';
 import { badField } from '../problem/problem';
 import { changePlan } from './change-plan';
 import { confirmCause } from './confirm-cause';
-import type { Given, Handler } from './handler';
+import type { GivenCommand, Handler } from './handler';
 import { logOccurrence } from './log-occurrence';
 import { moveWeakness } from './move-weakness';
 import { recordRep } from './record-rep';
@@ -48,9 +48,9 @@ const HANDLERS: { readonly [Name in TrainerCommandName]: Handler<CommandNamed<Na
  */
 export async function given<C extends AnyCommand>(
   command: C,
-  keys: Given<C>['keys'],
+  keys: GivenCommand<C>['keys'],
   body: unknown,
-): Promise<Given<C>> {
+): Promise<GivenCommand<C>> {
   const fields = (await command.schema(keys).validate(body, { abortEarly: false })) as Record<
     string,
     unknown
@@ -61,14 +61,14 @@ export async function given<C extends AnyCommand>(
   }
   const refusal = command.rule(fields, keys);
   if (refusal) throw badField(refusal.field, refusal.message);
-  return { keys, fields: fields as Given<C>['fields'], body };
+  return { keys, fields: fields as GivenCommand<C>['fields'], body };
 }
 
 /** Does what a trainer asks for: the one way to a handler, for a request that comes alone and for a batch. */
 export async function carryOut<C extends AnyCommand>(
   school: SchoolTx,
   command: C,
-  keys: Given<C>['keys'],
+  keys: GivenCommand<C>['keys'],
   body: unknown,
 ): Promise<unknown> {
   const handler = HANDLERS[command.name as TrainerCommandName] as unknown as Handler<C>;

@@ -6,14 +6,14 @@ import { RateLimiterMemory } from 'rate-limiter-flexible';
 import type { SchoolTx } from '../db/in-school';
 import type { LinkHolder } from '../facts/private-link';
 import { Problem } from '../problem/problem';
-import type { Given } from './handler';
+import type { GivenCommand } from './handler';
 import { logOccurrence } from './log-occurrence';
 import { recordRep } from './record-rep';
 
 export type PilotHandler<C extends typeof recordOwnRep | typeof tellNearMiss> = (
   school: SchoolTx,
   holder: LinkHolder,
-  given: Given<C>,
+  given: GivenCommand<C>,
 ) => Promise<unknown>;
 
 const PER_DAY = 20;

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { gunzipSync } from 'node:zlib';
-import type { BatchAnswer, Command } from '@skelby/core/sync/batch';
+import type { BatchAnswer, BatchCommand } from '@skelby/core/sync/batch';
 import { DEMO_TRAINERS } from '../demo/school';
 import { refreshWeakness } from '../facts/weakness-facts';
 import { startTestServer, type TestServer, type Visitor } from '../testing/test-school';
@@ -55,7 +55,7 @@ test('every weakness keeps every rung, in the lists and worked out anew', async 
 }, 120_000);
 
 test('what waited on its phone goes in, each entry once, and stands on the pages', async () => {
-  type Entry = Command & { readonly what: string };
+  type Entry = BatchCommand & { readonly what: string };
   const commands = json<[string, Entry][]>('outbox.json').map(([, { key, path: to, stamp, body }]) => ({
     key,
     path: to,

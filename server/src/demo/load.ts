@@ -39,7 +39,7 @@ import {
   DEMO_SITES,
   DEMO_STORIES,
   DEMO_TRAINERS,
-  type Story,
+  type DemoStory,
 } from './school';
 
 const SEASON_DAYS = 120;
@@ -121,7 +121,7 @@ class Season {
     }
   }
 
-  private async tell(story: Story): Promise<void> {
+  private async tell(story: DemoStory): Promise<void> {
     const day = this.ago(story.daysAgo);
     const occurrenceId = this.key();
     await carryOut(
@@ -199,7 +199,7 @@ class Season {
     );
   }
 
-  private async finish(story: Story, weaknessId: string, day: Day): Promise<void> {
+  private async finish(story: DemoStory, weaknessId: string, day: Day): Promise<void> {
     switch (story.ending) {
       case 'to-debrief':
       case 'open':

@@ -218,7 +218,7 @@ export type Ending =
   | 'reopened'
   | 'check-failed';
 
-export interface Story {
+export interface DemoStory {
   readonly pilot: number;
   readonly cause: CauseId;
   readonly kind: OccurrenceFields['kind'];
@@ -233,16 +233,16 @@ export interface Story {
 const story = (
   pilot: number,
   cause: CauseId,
-  kind: Story['kind'],
+  kind: DemoStory['kind'],
   daysAgo: number,
   craft: number,
   site: number,
   windMps: number,
   ending: Ending,
   note: string,
-): Story => ({ pilot, cause, kind, daysAgo, craft, site, windMps, ending, note });
+): DemoStory => ({ pilot, cause, kind, daysAgo, craft, site, windMps, ending, note });
 
-export const DEMO_STORIES: readonly Story[] = [
+export const DEMO_STORIES: readonly DemoStory[] = [
   story(
     0,
     'orientation-nose-in',

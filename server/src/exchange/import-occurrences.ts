@@ -9,7 +9,7 @@ import { ValidationError } from 'yup';
 import type { SchoolTx } from '../db/in-school';
 import { recordEvent } from '../facts/events';
 import { learn, lessonIn } from '../facts/experience';
-import type { Entry } from './read-file';
+import type { ImportedEntry } from './read-file';
 
 interface RowProblem {
   readonly line: number;
@@ -107,7 +107,7 @@ class Import {
     return added;
   }
 
-  private check(entry: Entry): void {
+  private check(entry: ImportedEntry): void {
     this.rows += 1;
     const { line } = entry;
     if (!('raw' in entry)) {
@@ -245,7 +245,7 @@ class Import {
     }
   }
 
-  async all(entries: AsyncIterable<Entry>): Promise<ImportReport> {
+  async all(entries: AsyncIterable<ImportedEntry>): Promise<ImportReport> {
     for await (const entry of entries) {
       this.check(entry);
       if (this.batch.length >= BATCH) await this.flush();
@@ -272,6 +272,6 @@ class Import {
  */
 export const importOccurrences = async (
   school: SchoolTx,
-  entries: AsyncIterable<Entry>,
+  entries: AsyncIterable<ImportedEntry>,
   save: boolean,
 ): Promise<ImportReport> => new Import(school, await known(school), save).all(entries);

@@ -11,7 +11,7 @@ import { Problem } from '../problem/problem';
  * One entry of a file: what it says, or why it cannot be read. `line` is the CSV's first line of it, or its
  * place in the JSON list.
  */
-export type Entry =
+export type ImportedEntry =
   | { readonly line: number; readonly raw: unknown }
   | { readonly line: number; readonly column: string; readonly message: string };
 
@@ -51,7 +51,7 @@ function headProblem(head: readonly string[]): string | null {
 }
 
 /** The lines of a CSV file by RFC 4180, with a header. */
-export async function* readCsv(file: Readable): AsyncGenerator<Entry> {
+export async function* readCsv(file: Readable): AsyncGenerator<ImportedEntry> {
   const csv = parse({ bom: true, info: true, relaxColumnCount: true, skipEmptyLines: true });
   let head: readonly string[] | null = null;
   let lines = 0;
@@ -92,7 +92,7 @@ export async function* readCsv(file: Readable): AsyncGenerator<Entry> {
 }
 
 /** The entries of a JSON file as docs/occurrences.schema.json has it, one by one. */
-export async function* readJson(file: Readable): AsyncGenerator<Entry> {
+export async function* readJson(file: Readable): AsyncGenerator<ImportedEntry> {
   let line = 0;
   try {
     for await (const item of through(

@@ -3,7 +3,7 @@ import { debriefOf } from './debrief';
 import { drillVersions } from './drills';
 import { experienceOf } from '../facts/experience';
 import { ruleInForce } from '../facts/occurrence-rows';
-import { occurrenceOf } from './occurrence';
+import { occurrencePage } from './occurrence';
 import { pilotPage } from './pilot-page';
 import { recentFlights, roster } from './roster';
 import { recentSessions } from './sessions';
@@ -47,7 +47,7 @@ export async function prefetchPage(school: SchoolTx) {
     ),
     occurrence: await each(
       toDebrief.map(({ id }) => id),
-      (id) => occurrenceOf(school, id),
+      (id) => occurrencePage(school, id),
     ),
     debrief: await each(
       toDebrief.map(({ id }) => id),

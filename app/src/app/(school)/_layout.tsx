@@ -1,2 +1,2 @@
-export { Broken as ErrorBoundary } from '../../shell/Broken';
+export { BrokenScreen as ErrorBoundary } from '../../shell/Broken';
 export { Frame as default } from '../../shell/Frame';

@@ -4,7 +4,7 @@ import { questionOf, type QuestionId } from '@skelby/core/evidence/questions';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Ring, Sticks } from '../../shared/drawing';
+import { Ring, SticksPicker } from '../../shared/drawing';
 import { Button } from '../../shared/ui/Button';
 
 interface AnswerEntryProps {
@@ -122,7 +122,7 @@ export function AnswerEntry({ questionId, evidence, known, layout, onAnswer, num
     <View style={{ gap: 14 }}>
       {questionId === 'sticks_before' ? (
         <View style={{ alignItems: 'center' }}>
-          <Sticks layout={layout} value={chosen ?? null} onPoint={pick} />
+          <SticksPicker layout={layout} value={chosen ?? null} onPoint={pick} />
         </View>
       ) : null}
       <Buttons question={question} chosen={chosen} onPick={pick} />

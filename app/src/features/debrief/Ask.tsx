@@ -1,5 +1,5 @@
 import type { Evidence } from '@skelby/core/evidence/evidence';
-import type { Answers, Judged, NumberQuestion } from '@skelby/core/evidence/question';
+import type { Answers, Estimate, NumberQuestion } from '@skelby/core/evidence/question';
 import { labelOf, QUESTIONS, questionOf, type QuestionId } from '@skelby/core/evidence/questions';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
 import type { Ranking } from '@skelby/core/ranking/rank';
@@ -150,7 +150,7 @@ export function Ask({
       question={questionOf(numberId) as NumberQuestion}
       value={known.numbers[numberId]}
       other={distance}
-      onAnswer={(answers: Readonly<Record<string, Judged>>) => answer(answers)}
+      onAnswer={(answers: Readonly<Record<string, Estimate>>) => answer(answers)}
     />
   );
   return (

@@ -1,4 +1,4 @@
-import type { Judged, NumberQuestion } from '@skelby/core/evidence/question';
+import type { Estimate, NumberQuestion } from '@skelby/core/evidence/question';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
@@ -44,10 +44,10 @@ const HOW = [
 
 interface NumberEntryProps {
   readonly question: NumberQuestion;
-  readonly value: Judged | undefined;
+  readonly value: Estimate | undefined;
   /** Distance and height share one picture. */
   readonly other: { readonly distanceM: number | null; readonly heightM: number | null };
-  readonly onAnswer: (answers: Readonly<Record<string, Judged>>) => void;
+  readonly onAnswer: (answers: Readonly<Record<string, Estimate>>) => void;
 }
 
 /** A number by stepper or keyboard, in the school's units; distance and height by pointing as well. */

@@ -1,6 +1,6 @@
 import {
   isAtLeast,
-  LIKELIHOODS,
+  RECURRENCE_CLASSES,
   type Likelihood,
   riskOf,
   SEVERITIES,
@@ -62,7 +62,7 @@ export function SeverityMatrix({
             It was
           </Words>
         </View>
-        {LIKELIHOODS.map((each) => (
+        {RECURRENCE_CLASSES.map((each) => (
           <View
             key={each}
             style={[styles.head, { flex: 1, width: undefined, paddingRight: 0, alignItems: 'center' }]}
@@ -91,7 +91,7 @@ export function SeverityMatrix({
               {severity === actual ? '✓' : ''}
             </Words>
           </Pressable>
-          {LIKELIHOODS.map((each) => {
+          {RECURRENCE_CLASSES.map((each) => {
             const risk = riskOf(severity, each);
             const chosen = severity === potential && each === likelihood;
             const barred = actual !== null && !isAtLeast(severity, actual);

@@ -15,7 +15,7 @@ import { Note } from '../../shared/ui/Note';
 import { PrintButton } from '../../shared/ui/PrintButton';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Card } from './Card';
-import { type Chosen, isWithin, LIMITS, type NumberName, useFlightCard } from './use-flight-card';
+import { type Chosen, isWithin, FORM_LIMITS, type NumberName, useFlightCard } from './use-flight-card';
 
 const WIND_FROM = [
   { value: 0, label: 'Ahead' },
@@ -39,7 +39,7 @@ interface NumberProps extends Omit<FormProps, 'roster'> {
 /** One number of the form, in the school's units, with its limits. */
 function NumberOf({ chosen, put, name, label, si, step }: NumberProps) {
   const { unit, from, to } = useUnits();
-  const [least, most] = LIMITS[name].map((limit) => from(limit, si)) as [number, number];
+  const [least, most] = FORM_LIMITS[name].map((limit) => from(limit, si)) as [number, number];
   const value = chosen[name];
   return (
     <Stepper

@@ -9,7 +9,7 @@ import { keep, kept } from '../../shared/storage/storage';
 const NAME = 'flight-card';
 
 /** The numbers of the form, in SI units, and between what they may be. */
-export const LIMITS = {
+export const FORM_LIMITS = {
   windMps: [0, 30],
   gustMps: [0, 40],
   farthestM: [1, 20_000],
@@ -17,7 +17,7 @@ export const LIMITS = {
   reservePct: [0, 60],
   visibilityM: [10, 50_000],
 } as const;
-export type NumberName = keyof typeof LIMITS;
+export type NumberName = keyof typeof FORM_LIMITS;
 type Numbers = { readonly [Name in NumberName]: number | null };
 
 export interface Chosen extends Numbers {
@@ -46,11 +46,11 @@ const FRESH: Chosen = {
 
 /** Whether a number is there and may be so. */
 export const isWithin = (name: NumberName, value: number | null): value is number =>
-  value !== null && value >= LIMITS[name][0] && value <= LIMITS[name][1];
+  value !== null && value >= FORM_LIMITS[name][0] && value <= FORM_LIMITS[name][1];
 
 type Given = { readonly [Name in NumberName]: number };
 const givenIn = (chosen: Chosen): Given | null =>
-  (Object.keys(LIMITS) as NumberName[]).every((name) => isWithin(name, chosen[name]))
+  (Object.keys(FORM_LIMITS) as NumberName[]).every((name) => isWithin(name, chosen[name]))
     ? (chosen as Chosen & Given)
     : null;
 

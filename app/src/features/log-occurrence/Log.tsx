@@ -25,7 +25,7 @@ import {
   hasProgress,
   isOld,
   type LogDraft,
-  occurrenceOf,
+  occurrenceFields,
   useLogDraft,
 } from '../../shared/forms/log-draft';
 
@@ -216,7 +216,7 @@ export function Log() {
   const under = soFar.slice(0, STEPS.indexOf(step)).filter(Boolean).join(' · ');
 
   const save = async () => {
-    const body = occurrenceOf(draft);
+    const body = occurrenceFields(draft);
     if (!body) return;
     setSending(true);
     const { id } = take();

@@ -23,7 +23,7 @@ import { Words } from '../../shared/ui/Words';
 import { HowFlown } from './HowFlown';
 import { LastRep } from './LastRep';
 import type { Settings } from './settings';
-import { Standing } from './Standing';
+import { DrillStanding } from './Standing';
 import { type Counting, useCounter } from './use-counter';
 
 const NOT_COUNTED: Readonly<Record<WhyNotCounted, string>> = {
@@ -147,7 +147,7 @@ function CountingBody({ page, counting }: PartProps) {
       <WaitingNote brief />
       <TheStandard page={page} counting={counting} />
       <Notes page={page} counting={counting} />
-      <Standing settings={settings} clearance={counting.clearance} page={page} />
+      <DrillStanding settings={settings} clearance={counting.clearance} page={page} />
       <Values counting={counting} />
       {settings.pack > 2 ? (
         <Words as="soft">{`${plural(settings.pack, 'pack')}: short and often teaches more. A break?`}</Words>

@@ -9,7 +9,7 @@ import { Words } from '../../shared/ui/Words';
 import type { Settings } from './settings';
 
 /** Where the drill stands: the chart, or the tally of the check. */
-export function Standing({
+export function DrillStanding({
   settings,
   clearance,
   page,

@@ -4,7 +4,7 @@ import { forwardRef, type ReactNode, useEffect, useImperativeHandle, useRef, use
 import { View } from 'react-native';
 import { themed, useTheme } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
-import type { Drawn, Pose, PracticeView } from './view';
+import type { Drawn, DrawnPose, PracticeView } from './view';
 
 /** Height where there is room, px. */
 export const FIELD_PX = 330;
@@ -16,7 +16,7 @@ const useStyles = themed((theme) => ({
 }));
 
 export interface FieldHandle {
-  readonly draw: (pose: Pose) => Drawn | null;
+  readonly draw: (pose: DrawnPose) => Drawn | null;
   readonly showPath: (places: readonly (readonly [number, number, number])[] | null) => void;
 }
 
@@ -46,7 +46,7 @@ export const Field = forwardRef<FieldHandle, FieldProps>(function Field(
   const canvas = useRef<HTMLCanvasElement>(null);
   const box = useRef<HTMLDivElement>(null);
   const view = useRef<PracticeView | null>(null);
-  const last = useRef<Pose | null>(null);
+  const last = useRef<DrawnPose | null>(null);
   const tilt = useRef(cameraDeg);
   tilt.current = cameraDeg;
   const [failed, setFailed] = useState<string | null>(null);

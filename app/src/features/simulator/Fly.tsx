@@ -11,7 +11,7 @@ import { FieldMap, Readout } from './FlightReadout';
 import { Gimbal } from './Gimbal';
 import type { Hand } from './hands';
 import { ScoredFlight } from './ScoredFlight';
-import { type FlyState, type ToFly, useFly } from './use-fly';
+import { type FlyState, type DrillToFly, useFly } from './use-fly';
 
 const STICK_PX = 150;
 /** A phone on its side: the field between the thumbs, px. */
@@ -36,7 +36,7 @@ const useStyles = themed((theme) => ({
   middle: { flex: 1, minWidth: 0, gap: 6 },
 }));
 
-interface FlyProps extends ToFly {
+interface FlyProps extends DrillToFly {
   readonly onRelative: (on: boolean) => void;
   /** What became of the rep, under its score. */
   readonly recorded?: ReactNode;

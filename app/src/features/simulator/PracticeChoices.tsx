@@ -2,7 +2,7 @@ import type { DrillId } from '@skelby/core/drills/drills';
 import type { Drill } from '@skelby/core/drills/drill';
 import { PILOTED_MODES } from '@skelby/core/simulator/control/control';
 import { FAILSAFE_WORDS, FAILSAFES } from '@skelby/core/reconstruct/return-height';
-import { SURROUNDINGS, type Surroundings } from '@skelby/core/simulator/surroundings';
+import { SURROUNDINGS, type PracticeSurroundings } from '@skelby/core/simulator/surroundings';
 import { type CraftRecord, craftFacts, SPEED_SETTINGS } from '@skelby/core/vocabulary/craft-facts';
 import { STICK_LAYOUTS, type StickLayout } from '@skelby/core/vocabulary/flying';
 import {
@@ -22,7 +22,7 @@ import { MODE_WORDS, sentenceCase, SETTING_WORDS, SIDE_WORDS } from '../../share
 import type { PracticeSettings } from './settings';
 import type { Tilt } from './tilt';
 
-const AROUND_WORDS: Readonly<Record<Surroundings, string>> = {
+const AROUND_WORDS: Readonly<Record<PracticeSurroundings, string>> = {
   none: 'Open field',
   poles: 'Poles',
   trees: 'Trees',

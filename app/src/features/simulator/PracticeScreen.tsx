@@ -32,7 +32,7 @@ import { ControllerPart } from './ControllerPart';
 import { Fly } from './Fly';
 import { LogPart } from './LogPart';
 import { PracticeChoices } from './PracticeChoices';
-import { RecordedRep, useRecorded } from './record';
+import { RecordedNote, useRecorded } from './record';
 import { flightFrom, linkFrom, type PracticeSettings, settingsFrom } from './settings';
 import { useTilt } from './tilt';
 
@@ -199,7 +199,7 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
         tilt={tilt}
         onRelative={(relative) => setChanged((last) => ({ ...last, relative }))}
         onScored={recorded.record}
-        recorded={<RecordedRep recorded={recorded} />}
+        recorded={<RecordedNote recorded={recorded} />}
       />
     </Screen>
   );

@@ -30,10 +30,13 @@ export class Live {
 }
 
 /** What the buttons and prompts depend on. */
-export type Standing = Pick<Shown, 'part' | 'holdLost' | 'linkLost' | 'returning'>;
+export type PracticeStanding = Pick<Shown, 'part' | 'holdLost' | 'linkLost' | 'returning'>;
 
 /** @returns `last` itself while nothing of it has changed */
-export function standingIn({ part, holdLost, linkLost, returning }: Shown, last: Standing | null): Standing {
+export function standingIn(
+  { part, holdLost, linkLost, returning }: Shown,
+  last: PracticeStanding | null,
+): PracticeStanding {
   const isSame =
     last !== null &&
     last.holdLost === holdLost &&

@@ -115,7 +115,7 @@ export function useRecorded({ weaknessId, token, drill, settings, purpose }: Bel
 }
 
 /** What became of the rep. */
-export function RecordedRep({
+export function RecordedNote({
   recorded: { last, isRefused, undo, weaknessId, token, purpose },
 }: {
   readonly recorded: Recorded;

@@ -4,7 +4,7 @@ import type { Drill, Side } from '@skelby/core/drills/drill';
 import type { Jet } from '@skelby/core/simulator/gusts-dryden';
 import type { PilotedMode } from '@skelby/core/simulator/control/control';
 import type { PracticeSetUp } from '@skelby/core/simulator/practice';
-import { type Surroundings, surroundingsOf } from '@skelby/core/simulator/surroundings';
+import { type PracticeSurroundings, solidsAround } from '@skelby/core/simulator/surroundings';
 import { type CraftRecord, craftFacts, type SpeedSetting } from '@skelby/core/vocabulary/craft-facts';
 import type { Failsafe } from '@skelby/core/reconstruct/return-height';
 import type { WindBand } from '@skelby/core/vocabulary/wind-band';
@@ -19,7 +19,7 @@ export interface PracticeSettings {
   readonly windMps: number;
   readonly gusts: Gusts;
   readonly jet: boolean;
-  readonly around: Surroundings;
+  readonly around: PracticeSurroundings;
   readonly holdDrops: boolean;
   readonly sensors: boolean;
   readonly relative: boolean;
@@ -94,7 +94,7 @@ export function flightFrom(
 ): FlightStart {
   const solids = [
     ...setUp.solids,
-    ...surroundingsOf(
+    ...solidsAround(
       now.around,
       course.stages.map((stage) => stage.path),
     ),

@@ -5,7 +5,7 @@ import type { FromWorker, Scored, Shown, ToDo, ToStart } from './practice.worker
 
 export type FlightStart = Omit<ToStart, 'do' | 'seed'>;
 
-export interface Flying {
+export interface FlightControls {
   /** Sets it up again at the start; it waits there until `go`. */
   readonly again: () => void;
   readonly go: () => void;
@@ -34,7 +34,7 @@ interface Callbacks {
  * Flies beside the page: once a frame it sends the sticks and gets back where the craft is.
  * @param from what is flown; keep it stable, a new one begins anew
  */
-export function useFlight(from: FlightStart, callbacks: Callbacks): Flying {
+export function useFlight(from: FlightStart, callbacks: Callbacks): FlightControls {
   const worker = useRef<Worker | null>(null);
   const flying = useRef(false);
   const pressed = useRef({ answer: false, takeOver: false });

@@ -9,7 +9,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { keptSetUpOnce, padNow } from './controller';
 import type { FieldHandle } from './Field';
 import { useHands } from './hands';
-import { Live, type Standing, standingIn } from './live';
+import { Live, type PracticeStanding, standingIn } from './live';
 import type { Scored, Shown } from './practice.worker';
 import { flightFrom, type PracticeSettings } from './settings';
 import type { Tilt } from './tilt';
@@ -18,7 +18,7 @@ import { useFlight } from './use-flight';
 const ON_GROUND_M = 0.3;
 const READ_SWITCHES_MS = 60;
 
-export interface ToFly {
+export interface DrillToFly {
   readonly drill: Drill<DrillId>;
   readonly course: Exercise;
   readonly setUp: PracticeSetUp;
@@ -63,17 +63,17 @@ function useTold(scored: Scored | null, onScored: (scored: Scored) => void): voi
 }
 
 /** Without height hold and in the air, the throttle waits where it carries the craft; else in the middle. */
-const throttleAtRest = ({ settings: { mode }, setUp, craft }: ToFly): number =>
+const throttleAtRest = ({ settings: { mode }, setUp, craft }: DrillToFly): number =>
   (mode !== 'rate' && mode !== 'self-level') || setUp.start.z < ON_GROUND_M
     ? 0
     : throttleStick(1 / craft.thrustToWeight);
 
 /** One drill being flown: the flight in its worker, the hands on it, and what is shown of it. */
-export function useFly(fly: ToFly) {
+export function useFly(fly: DrillToFly) {
   const { drill, course, setUp, craft, settings, layout, tilt, onScored } = fly;
   const field = useRef<FieldHandle>(null);
   const [live] = useState(() => new Live());
-  const [standing, setStanding] = useState<Standing | null>(null);
+  const [standing, setStanding] = useState<PracticeStanding | null>(null);
   const [throughCamera, setThroughCamera] = useState(false);
   /** Counts the flights: the drawn sticks begin anew with each. */
   const [round, setRound] = useState(0);

@@ -55,7 +55,7 @@ export interface Look {
 }
 
 /** One picture's worth. */
-export interface Pose {
+export interface DrawnPose {
   readonly position: readonly [number, number, number];
   /** Body to world: w, x, y, z. */
   readonly attitude: readonly [number, number, number, number];
@@ -243,7 +243,7 @@ export class PracticeView {
     this.scene.add(this.path);
   }
 
-  draw({ position: [x, y, z], attitude: [w, i, j, k], pilot }: Pose): Drawn {
+  draw({ position: [x, y, z], attitude: [w, i, j, k], pilot }: DrawnPose): Drawn {
     const { craft, shadow, sight } = this;
     craft.position.set(x, y, Math.max(z, 0.03));
     craft.quaternion.set(i, j, k, w);

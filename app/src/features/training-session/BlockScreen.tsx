@@ -18,7 +18,7 @@ import { Verdicts, WhyMissed } from '../../shared/ui/Verdicts';
 import { Words } from '../../shared/ui/Words';
 import { USUAL_RESERVE_PERCENT } from './GoNoGo';
 import { Metronome, PackTimer, RepTimer } from './Timers';
-import { type BlockProps, type Flying, useBlock } from './use-block';
+import { type BlockProps, type FlyingBlock, useBlock } from './use-block';
 import { useWakeLock } from './use-wake-lock';
 
 const LEVEL_WORDS: Readonly<Record<number, string>> = {
@@ -33,7 +33,7 @@ const NARROW = { paddingHorizontal: 10 };
 
 interface PartProps {
   readonly props: BlockProps;
-  readonly flying: Flying;
+  readonly flying: FlyingBlock;
 }
 
 /** Met or missed under the thumb, or the reason of a miss. */
@@ -48,7 +48,7 @@ function Foot({ props: { state, change, onNext, isLast }, flying }: PartProps) {
         onCancel={() => change({ missedAt: null })}
       />
     );
-  const said = (rep: NonNullable<Flying['last']>) =>
+  const said = (rep: NonNullable<FlyingBlock['last']>) =>
     [rep.met ? 'met' : 'missed', valueWords(rep.drillId, rep.measure, units)].filter(Boolean).join(', ');
   return (
     <>

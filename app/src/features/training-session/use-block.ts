@@ -110,4 +110,4 @@ export function useBlock(props: BlockProps) {
   };
 }
 
-export type Flying = ReturnType<typeof useBlock>;
+export type FlyingBlock = ReturnType<typeof useBlock>;

@@ -1,6 +1,6 @@
 import type { Roster, RosterPilot, Site, TodayList } from '@skelby/core/pages/pages';
 import type { Block, Means } from '@skelby/core/plan/layout/block';
-import { judge, type Judged } from '@skelby/core/plan/layout/judge';
+import { judge, type JudgedSession } from '@skelby/core/plan/layout/judge';
 import { CLOCK, type SessionFields } from '@skelby/core/schemas/session';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
@@ -75,7 +75,7 @@ export interface PlanningSession {
   readonly working: boolean;
   readonly failed: string | null;
   readonly packs: readonly ArrangedPack[];
-  readonly judged: Judged;
+  readonly judged: JudgedSession;
   /** Share of the best layout's gain that the trainer's own order gives away. */
   readonly cost: number;
   readonly spare: readonly Block[];

@@ -8,11 +8,11 @@ import { useCallback, useMemo } from 'react';
 import { get } from '../../shared/api/client';
 import type { DebriefPage, OccurrenceOfPilot, SchoolExperience } from '@skelby/core/pages/pages';
 import { debriefOver } from './occurrence';
-import { type Over, useOverlay } from './use-overlay';
+import { type OverlayOf, useOverlay } from './use-overlay';
 import { useDeliver } from '../outbox/use-deliver';
 
 export function useDebrief(occurrenceId: string) {
-  const over = useCallback<Over<DebriefPage>>(
+  const over = useCallback<OverlayOf<DebriefPage>>(
     (kept, items) => debriefOver(kept, items, occurrenceId),
     [occurrenceId],
   );

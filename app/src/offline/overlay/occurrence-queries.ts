@@ -8,10 +8,13 @@ import { get } from '../../shared/api/client';
 import type { OccurrenceOfPilot, PilotPage, TodayList } from '@skelby/core/pages/pages';
 import { useDeliver } from '../outbox/use-deliver';
 import { occurrenceOver } from './occurrence';
-import { type Over, useOverlay } from './use-overlay';
+import { type OverlayOf, useOverlay } from './use-overlay';
 
 export function useOccurrence(id: string) {
-  const over = useCallback<Over<OccurrenceOfPilot>>((kept, items) => occurrenceOver(kept, items, id), [id]);
+  const over = useCallback<OverlayOf<OccurrenceOfPilot>>(
+    (kept, items) => occurrenceOver(kept, items, id),
+    [id],
+  );
   return useOverlay(
     useQuery({ queryKey: ['occurrence', id], queryFn: () => get<OccurrenceOfPilot>(`/occurrences/${id}`) }),
     over,

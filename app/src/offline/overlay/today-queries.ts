@@ -5,11 +5,11 @@ import { get } from '../../shared/api/client';
 import { todayHere } from '../../shared/copy/dates';
 import { sessionsOver } from './sessions';
 import { todayOver } from './today';
-import { type Over, useOverlay } from './use-overlay';
+import { type OverlayOf, useOverlay } from './use-overlay';
 
 export function useToday() {
   const day = todayHere();
-  const over = useCallback<Over<TodayList>>((kept, items) => todayOver(kept, items, day), [day]);
+  const over = useCallback<OverlayOf<TodayList>>((kept, items) => todayOver(kept, items, day), [day]);
   return useOverlay(useQuery({ queryKey: ['today'], queryFn: () => get<TodayList>('/today') }), over, true);
 }
 

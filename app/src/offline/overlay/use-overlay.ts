@@ -6,7 +6,7 @@ import { useIsArithmeticSettled } from './arithmetic';
 import { type Kept, keptBy } from './kept';
 
 /** Makes what is shown out of what this phone has read and done; undefined where neither tells enough. */
-export type Over<T> = (kept: Kept, items: readonly Waiting[]) => T | undefined;
+export type OverlayOf<T> = (kept: Kept, items: readonly Waiting[]) => T | undefined;
 
 /** Counts what is read, while something waits that other pages have a say in. */
 function useReads(isWanted: boolean): number {
@@ -32,7 +32,11 @@ function useReads(isWanted: boolean): number {
  * @param over keep it stable
  * @param worksOut whether it works weaknesses out, and so waits for the arithmetic
  */
-export function useOverlay<T>(query: UseQueryResult<T>, over: Over<T>, worksOut = false): UseQueryResult<T> {
+export function useOverlay<T>(
+  query: UseQueryResult<T>,
+  over: OverlayOf<T>,
+  worksOut = false,
+): UseQueryResult<T> {
   const client = useQueryClient();
   const { items } = useOutbox();
   const reads = useReads(items.length > 0);

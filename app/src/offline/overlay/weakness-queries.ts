@@ -11,11 +11,11 @@ import type { RecordedRep, WeaknessPage } from '@skelby/core/pages/pages';
 import { useDeliver } from '../outbox/use-deliver';
 import { todayHere } from '../../shared/copy/dates';
 import { factsOfPage } from '@skelby/core/weakness/page';
-import { type Over, useOverlay } from './use-overlay';
+import { type OverlayOf, useOverlay } from './use-overlay';
 import { weaknessOver } from './weakness';
 
 export function useWeakness(id: string) {
-  const over = useCallback<Over<WeaknessPage>>((kept, items) => weaknessOver(kept, items, id), [id]);
+  const over = useCallback<OverlayOf<WeaknessPage>>((kept, items) => weaknessOver(kept, items, id), [id]);
   return useOverlay(
     useQuery({ queryKey: ['weakness', id], queryFn: () => get<WeaknessPage>(`/weaknesses/${id}`) }),
     over,

@@ -8,7 +8,7 @@ import type {
   WeaknessPage,
 } from '@skelby/core/pages/pages';
 import { type Asked, confirmationIn } from '@skelby/core/weakness/asked';
-import type { Surroundings } from '@skelby/core/weakness/apply';
+import type { WeaknessSurroundings } from '@skelby/core/weakness/apply';
 import { done, madeAt } from '../outbox/commands';
 import { notYetIn, type Waiting } from '../outbox/waiting';
 import { arithmetic } from './arithmetic';
@@ -57,7 +57,7 @@ function repsOfPilot(
 }
 
 /** What a weakness looks up beside itself, from what this phone has read and done. */
-export function surroundingsOf(kept: Kept, items: readonly Waiting[]): Surroundings {
+export function surroundingsOf(kept: Kept, items: readonly Waiting[]): WeaknessSurroundings {
   const pilots = new Map(rosterOver(kept, items)?.pilots.map((pilot: RosterPilot) => [pilot.id, pilot]));
   const pilotOf = pilotsOfWeaknesses(kept, items);
   return {
@@ -78,7 +78,7 @@ export function weaknessOver(
   kept: Kept,
   items: readonly Waiting[],
   id: string,
-  around: Surroundings = surroundingsOf(kept, items),
+  around: WeaknessSurroundings = surroundingsOf(kept, items),
 ): WeaknessPage | undefined {
   const read = kept.get<WeaknessPage>('weakness', id);
   const worked = arithmetic();

@@ -21,8 +21,8 @@ import {
   CraftSide,
   Ground,
   Label,
-  Picture,
-  Pilot,
+  PictureFrame,
+  PilotFigure,
   PilotSide,
   ScaleBar,
   WIDTH,
@@ -187,7 +187,7 @@ function Plan({
     .join(' ');
   const line = frame.toY(-0.8);
   return (
-    <Picture
+    <PictureFrame
       height={PLAN_HEIGHT}
       says="Set-up from above: where the pilot and the spotter stand, people behind them, marks, wind and the path."
     >
@@ -215,7 +215,7 @@ function Plan({
         strokeDasharray="2 7"
         strokeLinecap="round"
       />
-      <Pilot x={frame.toX(0)} y={frame.toY(0)} />
+      <PilotFigure x={frame.toX(0)} y={frame.toY(0)} />
       <Circle
         cx={frame.toX(SPOTTER.x)}
         cy={frame.toY(SPOTTER.y)}
@@ -232,7 +232,7 @@ function Plan({
       <G id={`${id}-plan`}>
         <CraftPlan x={0} y={0} size={30} />
       </G>
-    </Picture>
+    </PictureFrame>
   );
 }
 
@@ -254,7 +254,7 @@ function Side2D({
     .map((each) => `${scale.toX(Math.hypot(each.x, each.y)).toFixed(1)},${scale.toY(each.z).toFixed(1)}`)
     .join(' ');
   return (
-    <Picture height={SIDE_HEIGHT} says="From the side: height over distance from the pilot.">
+    <PictureFrame height={SIDE_HEIGHT} says="From the side: height over distance from the pilot.">
       <Ground y={SIDE_HEIGHT - 18} />
       <PilotSide x={scale.toX(0)} y={SIDE_HEIGHT - 18} />
       {marks
@@ -290,7 +290,7 @@ function Side2D({
           {' '}
         </Label>
       </G>
-    </Picture>
+    </PictureFrame>
   );
 }
 
@@ -376,7 +376,7 @@ function PilotsEye({
   const styles = useStyles();
   return (
     <View style={styles.eye}>
-      <Picture height={EYE_HEIGHT} says="What the pilot sees; the craft is drawn larger than it is.">
+      <PictureFrame height={EYE_HEIGHT} says="What the pilot sees; the craft is drawn larger than it is.">
         <Rect id={`${id}-ground`} x={0} y={EYE_HEIGHT} width={WIDTH} height={EYE_HEIGHT} fill={theme.shade} />
         <Line
           id={`${id}-horizon`}
@@ -407,7 +407,7 @@ function PilotsEye({
         ))}
         <Polyline id={`${id}-boom`} points="" stroke={theme.ink} strokeWidth={4} fill="none" />
         <Circle id={`${id}-nose`} cx={-50} cy={-50} r={1} stroke={theme.ink} strokeWidth={3} />
-      </Picture>
+      </PictureFrame>
     </View>
   );
 }

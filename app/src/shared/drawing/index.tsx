@@ -84,7 +84,7 @@ export function SideView(props: SideViewProps) {
 }
 
 /** Points at how far the sticks were moved. */
-export function Sticks(props: SticksProps) {
+export function SticksPicker(props: SticksProps) {
   return (
     <Suspense fallback={<View style={{ height: 156 }} />}>
       <SticksLater {...props} />

@@ -2,7 +2,16 @@ import { axesOf, type StickLayout } from '@skelby/core/vocabulary/flying';
 import { type GestureResponderEvent, Pressable, View } from 'react-native';
 import Svg, { Circle, G, Line, Rect } from 'react-native-svg';
 import { useTheme } from '../ui/theme';
-import { CraftPlan, CraftSide, Ground, Label, Pilot, PilotSide, ScaleBar, WindArrow } from './primitives';
+import {
+  CraftPlan,
+  CraftSide,
+  Ground,
+  Label,
+  PilotFigure,
+  PilotSide,
+  ScaleBar,
+  WindArrow,
+} from './primitives';
 
 /**
  * Answers given by pointing at a picture. Each has buttons beside it that do the same, for keyboard and
@@ -59,7 +68,7 @@ export function RingDrawing({ what, bearingDeg, onPoint }: RingProps) {
                 tap where the nose points
               </Label>
             ) : null}
-            <Pilot x={MIDDLE} y={RING - 8} />
+            <PilotFigure x={MIDDLE} y={RING - 8} />
           </>
         ) : (
           <>

@@ -15,7 +15,7 @@ interface At {
 }
 
 /** A picture that fills the width it is given; `says` tells in words what it shows. */
-export function Picture({
+export function PictureFrame({
   height,
   says,
   children,
@@ -66,7 +66,7 @@ export function Label({
 }
 
 /** Stands and looks up the picture. */
-export function Pilot({ x, y }: At) {
+export function PilotFigure({ x, y }: At) {
   const theme = useTheme();
   return (
     <G>

@@ -16,8 +16,8 @@ import {
   CraftSide,
   Ground,
   Label,
-  Picture,
-  Pilot,
+  PictureFrame,
+  PilotFigure,
   PilotSide,
   ScaleBar,
   Wall,
@@ -53,7 +53,7 @@ export const StoppingPicture: Of<StoppingDrawing> = ({ d, say }) => {
   };
   const own = d.settings.find((each) => each.setting === d.flown)!;
   return (
-    <Picture
+    <PictureFrame
       height={174}
       says={`Stopping took ${say(own.totalM)} in ${d.flown}; the obstacle was first seen at ${say(d.seenAtM)}.`}
     >
@@ -96,7 +96,7 @@ export const StoppingPicture: Of<StoppingDrawing> = ({ d, say }) => {
         >{`${SETTING_WORDS[each.setting]} ${say(each.totalM)}`}</Label>
       ))}
       <ScaleBar x={LEFT} y={ground + 38} pxPerM={px} say={say} />
-    </Picture>
+    </PictureFrame>
   );
 };
 
@@ -109,7 +109,7 @@ export const WashPicture: Of<WashDrawing> = ({ d }) => {
     y0 + Math.min(2.2, Math.max(-0.2, d.descentShare)) * down,
   ];
   return (
-    <Picture
+    <PictureFrame
       height={206}
       says={`Descent ${d.descentShare.toFixed(2)} and forward ${d.forwardShare.toFixed(2)} times the hover induced velocity.`}
     >
@@ -158,7 +158,7 @@ export const WashPicture: Of<WashDrawing> = ({ d }) => {
       </Label>
       <Circle cx={cx} cy={cy} r={9} fill={theme.ground} stroke={theme.ink} strokeWidth={3} />
       <Circle cx={cx} cy={cy} r={4} fill={theme.ink} />
-    </Picture>
+    </PictureFrame>
   );
 };
 
@@ -174,7 +174,7 @@ export const TurnPicture: Of<TurnDrawing> = ({ d, say }) => {
   const bad = d.moments.filter((each) => each.washIndex > 0.3);
   const shown = d.moments.filter((_, i) => i % Math.max(1, Math.round(d.moments.length / 5)) === 0);
   return (
-    <Picture
+    <PictureFrame
       height={height}
       says={`The path through the turn from above; highest wash index ${d.worst.washIndex.toFixed(2)}.`}
     >
@@ -192,7 +192,7 @@ export const TurnPicture: Of<TurnDrawing> = ({ d, say }) => {
           grey: in its wash
         </Label>
       ) : null}
-    </Picture>
+    </PictureFrame>
   );
 };
 
@@ -203,7 +203,7 @@ export const LeanPicture: Of<LeanDrawing> = ({ d, say }) => {
   const from = ground - d.heightM * px;
   const to = Math.min(ground, from + d.lostM * px);
   return (
-    <Picture
+    <PictureFrame
       height={176}
       says={`A lean of ${Math.round(d.leanDeg)} degrees loses up to ${say(d.lostM)} of ${say(d.heightM)}.`}
     >
@@ -213,7 +213,7 @@ export const LeanPicture: Of<LeanDrawing> = ({ d, say }) => {
       <CraftSide x={220} y={Math.min(ground - 6, to)} leanDeg={d.leanDeg} size={34} />
       <Label x={160} y={(from + to) / 2 + 4}>{`− ${say(d.lostM)}`}</Label>
       <ScaleBar x={LEFT} y={ground + 24} pxPerM={px} say={say} />
-    </Picture>
+    </PictureFrame>
   );
 };
 
@@ -226,7 +226,7 @@ export const DriftPicture: Of<DriftDrawing> = ({ d, say }) => {
     [x0 + ((WIDTH - x0 - 14) * each.s) / Math.max(0.1, last.s), y0 - ((y0 - top) * each.m) / most] as const;
   const limit = at({ s: 0, m: d.withinM })[1];
   return (
-    <Picture
+    <PictureFrame
       height={166}
       says={`Carried ${say(last.m)} in ${last.s} seconds, with ${say(d.withinM)} of room.`}
     >
@@ -240,7 +240,7 @@ export const DriftPicture: Of<DriftDrawing> = ({ d, say }) => {
         hold lost
       </Label>
       <Label x={WIDTH - 8} y={y0 + 18} anchor="end">{`${last.s} s`}</Label>
-    </Picture>
+    </PictureFrame>
   );
 };
 
@@ -250,7 +250,10 @@ export const SightPicture: Of<SightDrawing> = ({ d, say }) => {
   const px = (RIGHT - 30) / (Math.max(d.distanceM, d.attitudeM) * 1.08);
   const x = (metres: number) => 24 + Math.min(metres * px, RIGHT - 24);
   return (
-    <Picture height={146} says={`At ${say(d.distanceM)}; attitude can be read out to ${say(d.attitudeM)}.`}>
+    <PictureFrame
+      height={146}
+      says={`At ${say(d.distanceM)}; attitude can be read out to ${say(d.attitudeM)}.`}
+    >
       <Ground y={y + 22} />
       <PilotSide x={18} y={y + 22} />
       <Rect x={24} y={y - 8} width={x(d.attitudeM / 2) - 24} height={14} fill={theme.ink} />
@@ -282,7 +285,7 @@ export const SightPicture: Of<SightDrawing> = ({ d, say }) => {
       <Label x={LEFT} y={y + 66} soft>
         black: nose clear · grey: hardly
       </Label>
-    </Picture>
+    </PictureFrame>
   );
 };
 
@@ -292,12 +295,12 @@ export const HomePicture: Of<HomeDrawing> = ({ d, say }) => {
   const px = (RIGHT - 40) / (Math.max(d.distanceM, d.turnBackM, 1) * 1.08);
   const x = (metres: number) => 30 + metres * px;
   return (
-    <Picture
+    <PictureFrame
       height={140}
       says={`Turned at ${say(d.distanceM)}; latest turn-back point on a full pack ${say(d.turnBackM)}.`}
     >
       <G transform={`rotate(90 26 ${y})`}>
-        <Pilot x={26} y={y} />
+        <PilotFigure x={26} y={y} />
       </G>
       <Line
         x1={40}
@@ -324,7 +327,7 @@ export const HomePicture: Of<HomeDrawing> = ({ d, say }) => {
       <CraftPlan x={x(d.distanceM)} y={y} noseDeg={90} />
       {d.windMps > 0 ? <WindArrow x={WIDTH / 2} y={24} fromDeg={90 + d.windFromOutDeg} /> : null}
       <ScaleBar x={LEFT} y={132} pxPerM={px} say={say} />
-    </Picture>
+    </PictureFrame>
   );
 };
 
@@ -334,7 +337,7 @@ export const ReturnPicture: Of<ReturnDrawing> = ({ d, say }) => {
   const px = 110 / Math.max(d.setM, d.tallestM, d.wantedM, 1);
   const y = (metres: number) => ground - metres * px;
   return (
-    <Picture
+    <PictureFrame
       height={166}
       says={`Set to ${say(d.setM)}; the tallest thing is ${say(d.tallestM)}, wanted ${say(d.wantedM)}.`}
     >
@@ -367,7 +370,7 @@ export const ReturnPicture: Of<ReturnDrawing> = ({ d, say }) => {
       />
       <Label x={48} y={y(d.wantedM) - 5}>{`wanted ${say(d.wantedM)}`}</Label>
       <ScaleBar x={LEFT} y={ground + 22} pxPerM={px} say={say} />
-    </Picture>
+    </PictureFrame>
   );
 };
 
@@ -379,7 +382,7 @@ export const GapPicture: Of<GapDrawing> = ({ d, say }) => {
   const px = (WIDTH - 80) / widest;
   const [half, craft, wander] = [(d.ratio * d.spanM * px) / 2, (d.spanM * px) / 2, d.wanderM * px];
   return (
-    <Picture
+    <PictureFrame
       height={150}
       says={`${say(d.spareM)} on each side, ${d.spareWanders.toFixed(1)} times the pilot's wander.`}
     >
@@ -402,7 +405,7 @@ export const GapPicture: Of<GapDrawing> = ({ d, say }) => {
         grey: two passes of three
       </Label>
       <ScaleBar x={WIDTH - 150} y={140} pxPerM={px} say={say} />
-    </Picture>
+    </PictureFrame>
   );
 };
 
@@ -415,7 +418,7 @@ export const FallPicture: Of<FallDrawing> = ({ d, say }) => {
     (_, i) => [44 + (d.aheadM * px * i) / 20, ground - d.heightM * px * (1 - (i / 20) ** 2)] as const,
   );
   return (
-    <Picture height={166} says={`From ${say(d.heightM)} it lands up to ${say(d.aheadM)} ahead.`}>
+    <PictureFrame height={166} says={`From ${say(d.heightM)} it lands up to ${say(d.aheadM)} ahead.`}>
       <Ground y={ground} />
       <Polyline points={points(fall)} fill="none" stroke={theme.ink} strokeWidth={3} strokeDasharray="6 4" />
       <CraftSide x={44} y={ground - d.heightM * px} />
@@ -424,6 +427,6 @@ export const FallPicture: Of<FallDrawing> = ({ d, say }) => {
         {say(d.aheadM)}
       </Label>
       <ScaleBar x={LEFT} y={ground + 26} pxPerM={px} say={say} />
-    </Picture>
+    </PictureFrame>
   );
 };

@@ -46,7 +46,7 @@ export const forPilot = (pilot: RosterPilot): Partial<LogDraft> => ({
   windMps: pilot.lastWindMps,
 });
 
-export function occurrenceOf(draft: LogDraft): OccurrenceFields | null {
+export function occurrenceFields(draft: LogDraft): OccurrenceFields | null {
   const { pilotId, kind, causeId } = draft;
   if (!pilotId || !kind || !causeId) return null;
   return {

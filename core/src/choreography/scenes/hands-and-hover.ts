@@ -1,6 +1,6 @@
 import type { DrillId } from '../../drills/drills';
 import type { Scene } from '../scene';
-import { climb, forward, hold, mix, pushed, sideways, turn } from '../legs';
+import { climb, forward, hold, blend, pushed, sideways, turn } from '../legs';
 
 const HOVER = { x: 0, y: 6, z: 2.5, noseDeg: 0 } as const;
 const MARK = { is: 'mark', x: 0, y: 6, label: 'mark' } as const;
@@ -8,13 +8,13 @@ const MARK = { is: 'mark', x: 0, y: 6, label: 'mark' } as const;
 /** Small corrections against a wander, there and back. */
 const wander = [
   pushed({ x: 0.35, y: 0.15 }, 1.2),
-  mix({ roll: -0.14, pitch: -0.06 }, 0.5),
+  blend({ roll: -0.14, pitch: -0.06 }, 0.5),
   hold(0.9),
   pushed({ x: -0.3, y: -0.3 }, 1.2),
-  mix({ roll: 0.12, pitch: 0.12 }, 0.5),
+  blend({ roll: 0.12, pitch: 0.12 }, 0.5),
   hold(0.9),
   pushed({ x: 0.1, z: 0.25 }, 1),
-  mix({ throttle: -0.25, roll: -0.04 }, 0.5),
+  blend({ throttle: -0.25, roll: -0.04 }, 0.5),
   hold(1.2),
 ];
 
@@ -55,10 +55,10 @@ export const HANDS_AND_HOVER_SCENES: Readonly<Partial<Record<DrillId, Scene>>> =
       { is: 'mark', x: 5, y: 10 },
     ],
     legs: [
-      mix({ pitch: 0.4 }, 5, 'Always a hand at work'),
-      mix({ roll: 0.4, throttle: 0.05 }, 5),
-      mix({ pitch: -0.4, throttle: -0.05 }, 5),
-      mix({ roll: -0.4 }, 5),
+      blend({ pitch: 0.4 }, 5, 'Always a hand at work'),
+      blend({ roll: 0.4, throttle: 0.05 }, 5),
+      blend({ pitch: -0.4, throttle: -0.05 }, 5),
+      blend({ roll: -0.4 }, 5),
     ],
   },
   'stick-call': {
@@ -67,13 +67,13 @@ export const HANDS_AND_HOVER_SCENES: Readonly<Partial<Record<DrillId, Scene>>> =
     windFromDeg: 0,
     wayOut: 'up',
     legs: [
-      mix({ roll: 0.5 }, 0.7, '"Right"'),
+      blend({ roll: 0.5 }, 0.7, '"Right"'),
       hold(0.8),
-      mix({ throttle: 0.5 }, 0.7, '"Up"'),
+      blend({ throttle: 0.5 }, 0.7, '"Up"'),
       hold(0.8),
-      mix({ yaw: -0.5 }, 0.7, '"Nose left"'),
+      blend({ yaw: -0.5 }, 0.7, '"Nose left"'),
       hold(0.8),
-      mix({ pitch: -0.5 }, 0.7, '"Back"'),
+      blend({ pitch: -0.5 }, 0.7, '"Back"'),
       hold(0.8),
     ],
   },
@@ -84,11 +84,11 @@ export const HANDS_AND_HOVER_SCENES: Readonly<Partial<Record<DrillId, Scene>>> =
     wayOut: 'up',
     legs: [
       hold(0.5, 'Nose at 6: it faces you'),
-      mix({ roll: -0.5 }, 0.7, '"To your right": roll left'),
+      blend({ roll: -0.5 }, 0.7, '"To your right": roll left'),
       hold(1),
-      mix({ pitch: -0.5 }, 0.7, '"Away": pull back'),
+      blend({ pitch: -0.5 }, 0.7, '"Away": pull back'),
       hold(1),
-      mix({ yaw: 0.5 }, 0.7, '"Clockwise": yaw right, as ever'),
+      blend({ yaw: 0.5 }, 0.7, '"Clockwise": yaw right, as ever'),
       hold(1),
     ],
   },
@@ -99,7 +99,7 @@ export const HANDS_AND_HOVER_SCENES: Readonly<Partial<Record<DrillId, Scene>>> =
     wayOut: 'left',
     legs: [
       hold(0.8, 'Arm, idle'),
-      mix({ throttle: -1 }, 2.5, 'Stop: the gesture of your own transmitter'),
+      blend({ throttle: -1 }, 2.5, 'Stop: the gesture of your own transmitter'),
       hold(1, 'In the air: only to spare a person, or low and beyond saving'),
     ],
   },
@@ -108,7 +108,12 @@ export const HANDS_AND_HOVER_SCENES: Readonly<Partial<Record<DrillId, Scene>>> =
     marks: [{ is: 'pad', x: 0, y: 6, label: 'pad' }],
     windFromDeg: 0,
     wayOut: 'ahead',
-    legs: [hold(0.8), mix({ throttle: 0.9 }, 1, 'Firm, straight up'), hold(1.2, 'Trim, then look'), hold(1)],
+    legs: [
+      hold(0.8),
+      blend({ throttle: 0.9 }, 1, 'Firm, straight up'),
+      hold(1.2, 'Trim, then look'),
+      hold(1),
+    ],
   },
   'tail-in-hover': {
     start: HOVER,
@@ -146,10 +151,10 @@ export const HANDS_AND_HOVER_SCENES: Readonly<Partial<Record<DrillId, Scene>>> =
     wayOut: 'up',
     marks: [{ is: 'pad', x: 0, y: 6, label: 'pad' }],
     legs: [
-      mix({ throttle: -0.5 }, 2, 'Half stick down'),
-      mix({ throttle: -0.2 }, 2.2, 'Ease off under 1 m'),
+      blend({ throttle: -0.5 }, 2, 'Half stick down'),
+      blend({ throttle: -0.2 }, 2.2, 'Ease off under 1 m'),
       hold(0.6, 'Feet down'),
-      mix({ throttle: -1 }, 1.2, 'Motors off, then let go'),
+      blend({ throttle: -1 }, 1.2, 'Motors off, then let go'),
     ],
   },
   'hover-check': {

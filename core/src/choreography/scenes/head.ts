@@ -1,6 +1,6 @@
 import type { DrillId } from '../../drills/drills';
 import type { Scene } from '../scene';
-import { climb, forward, hold, mix, sideways, turn } from '../legs';
+import { climb, forward, hold, blend, sideways, turn } from '../legs';
 
 const FIELD = { windFromDeg: 0, wayOut: 'up' } as const;
 
@@ -12,9 +12,9 @@ export const HEAD_SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
     legs: [
       hold(1, 'Return begins by itself'),
       ...turn(180),
-      mix({ pitch: 0.4 }, 3),
+      blend({ pitch: 0.4 }, 3),
       hold(0.8, 'Cancel'),
-      mix({ pitch: 0.5, throttle: -0.3 }, 7, 'Fly it home by hand'),
+      blend({ pitch: 0.5, throttle: -0.3 }, 7, 'Fly it home by hand'),
       hold(0.8),
     ],
   },
@@ -24,10 +24,10 @@ export const HEAD_SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
     wayOut: 'up',
     marks: [{ is: 'mark', x: 0, y: 32, label: 'computed point' }],
     legs: [
-      mix({ pitch: 0.5 }, 8.8, 'Out, wind behind'),
+      blend({ pitch: 0.5 }, 8.8, 'Out, wind behind'),
       hold(0.8, '"Turning back": before the point'),
       ...turn(180),
-      mix({ pitch: 0.5 }, 6, 'Home, against it'),
+      blend({ pitch: 0.5 }, 6, 'Home, against it'),
       hold(0.8),
     ],
   },
@@ -38,8 +38,8 @@ export const HEAD_SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
     legs: [
       hold(1, 'First warning: home'),
       ...forward(-6),
-      mix({ throttle: -0.4 }, 4.5, 'Feet down at the reserve'),
-      mix({ throttle: -0.2 }, 2.5),
+      blend({ throttle: -0.4 }, 4.5, 'Feet down at the reserve'),
+      blend({ throttle: -0.2 }, 2.5),
       hold(1),
     ],
   },
@@ -61,7 +61,7 @@ export const HEAD_SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
     start: { x: 0, y: 8, z: 3, noseDeg: 0 },
     marks: [{ is: 'mark', x: 0, y: 16 }],
     legs: [
-      mix({ pitch: 0.5, roll: 0.2, yaw: 0.1, throttle: 0.1 }, 3, 'Flying'),
+      blend({ pitch: 0.5, roll: 0.2, yaw: 0.1, throttle: 0.1 }, 3, 'Flying'),
       hold(2.2, '"Let go!": all sticks, wait until it stands'),
     ],
   },
@@ -71,7 +71,7 @@ export const HEAD_SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
     marks: [],
     legs: [
       hold(1, 'Bird'),
-      mix({ pitch: -0.3, throttle: -0.5 }, 5, 'Down and away, slowly'),
+      blend({ pitch: -0.3, throttle: -0.5 }, 5, 'Down and away, slowly'),
       hold(1),
       ...climb(-2),
     ],

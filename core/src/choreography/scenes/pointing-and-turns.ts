@@ -5,8 +5,8 @@ import {
   curve,
   forward,
   hold,
-  type Leg,
-  mix,
+  type SceneLeg,
+  blend,
   orbit,
   powered,
   pushed,
@@ -16,7 +16,7 @@ import {
 } from '../legs';
 
 /** Held, moved a little and stopped, in a quarter. */
-const quarter: readonly Leg[] = [
+const quarter: readonly SceneLeg[] = [
   hold(1.6, 'Hold'),
   ...sideways(1.2, 'A little aside, stop'),
   ...sideways(-1.2),
@@ -24,7 +24,7 @@ const quarter: readonly Leg[] = [
   ...forward(-1),
 ];
 /** Half a ring of 8 m round the pilot, the tail to the middle: sideways at 2 m/s, and yaw the same way. */
-const halfRing = mix(
+const halfRing = blend(
   { roll: 0.4, yaw: ((2 / 8) * (180 / Math.PI)) / 90 },
   (Math.PI * 8) / 2,
   'Ring round yourself, tail always to you',
@@ -102,9 +102,9 @@ export const POINTING_AND_TURNS_SCENES: Readonly<Partial<Record<DrillId, Scene>>
       { is: 'post', x: 14, y: 16 },
     ],
     legs: [
-      mix({ pitch: 0.5 }, 11.2, 'Across, in front'),
+      blend({ pitch: 0.5 }, 11.2, 'Across, in front'),
       powered(curve(6, -180, 'Turn away from yourself'), 0.08),
-      mix({ pitch: 0.5 }, 11.2, 'And back'),
+      blend({ pitch: 0.5 }, 11.2, 'And back'),
       powered(curve(6, 180, 'Away again'), 0.08),
       hold(0.6),
     ],
@@ -115,10 +115,10 @@ export const POINTING_AND_TURNS_SCENES: Readonly<Partial<Record<DrillId, Scene>>
     marks: [{ is: 'pad', x: 0, y: 6, label: 'home' }],
     legs: [
       hold(1, 'Yawed unseen. Which way?'),
-      mix({ pitch: 0.4 }, 1.2, 'Pulse forward: distance falls?'),
+      blend({ pitch: 0.4 }, 1.2, 'Pulse forward: distance falls?'),
       hold(1),
       ...turn(70, 'Turn until it says home'),
-      mix({ pitch: 0.5 }, 8, 'Bring it in'),
+      blend({ pitch: 0.5 }, 8, 'Bring it in'),
       hold(1),
     ],
   },
@@ -130,7 +130,7 @@ export const POINTING_AND_TURNS_SCENES: Readonly<Partial<Record<DrillId, Scene>>
       hold(1, 'Look away'),
       pushed({ x: 5, y: 4, noseDeg: 140 }, 3, 'Moved by the trainer'),
       hold(1.2, 'Look: name the nose'),
-      mix({ pitch: 0.4 }, 1.6, 'First move right'),
+      blend({ pitch: 0.4 }, 1.6, 'First move right'),
       hold(0.8),
       ...sideways(0.8),
       ...turn(-140, 'Tail round'),
@@ -157,10 +157,10 @@ export const POINTING_AND_TURNS_SCENES: Readonly<Partial<Record<DrillId, Scene>>
     start: { x: 0, y: 10, z: 8, noseDeg: 0 },
     marks: [{ is: 'mark', x: 0, y: 20 }],
     legs: [
-      mix({ pitch: 0.4 }, 3, 'Forward'),
+      blend({ pitch: 0.4 }, 3, 'Forward'),
       slide({ yaw: 0.5 }, 2, 'Yaw 90°: the path runs on'),
       slide({ roll: -0.3 }, 2, 'The lean is on the other side now'),
-      mix({ pitch: -0.2 }, 1.2, 'Recover'),
+      blend({ pitch: -0.2 }, 1.2, 'Recover'),
       hold(0.8),
     ],
   },
@@ -169,11 +169,11 @@ export const POINTING_AND_TURNS_SCENES: Readonly<Partial<Record<DrillId, Scene>>
     start: { x: 0, y: 8, z: 8, noseDeg: 0 },
     marks: [{ is: 'mark', x: 0, y: 8, label: '80 m clear ahead' }],
     legs: [
-      mix({ pitch: 0.3, throttle: 0.06 }, 3, '15° for 3 s'),
+      blend({ pitch: 0.3, throttle: 0.06 }, 3, '15° for 3 s'),
       pushed({ z: -0.36 }, 0.8),
-      mix({ pitch: 0.5, throttle: 0.16 }, 2, '25° for 2 s: more power'),
+      blend({ pitch: 0.5, throttle: 0.16 }, 2, '25° for 2 s: more power'),
       pushed({ z: -0.64 }, 0.8),
-      mix({ pitch: 0.7, throttle: 0.3 }, 1, '35° for 1 s: more still'),
+      blend({ pitch: 0.7, throttle: 0.3 }, 1, '35° for 1 s: more still'),
       pushed({ z: -0.6 }, 1),
     ],
   },
@@ -183,10 +183,10 @@ export const POINTING_AND_TURNS_SCENES: Readonly<Partial<Record<DrillId, Scene>>
     marks: [],
     side: 'right',
     legs: [
-      mix({ pitch: 0.4 }, 2, 'Straight'),
-      mix({ pitch: 0.3, roll: 0.4 }, 1.6, 'Roll: it slides'),
+      blend({ pitch: 0.4 }, 2, 'Straight'),
+      blend({ pitch: 0.3, roll: 0.4 }, 1.6, 'Roll: it slides'),
       slide({ yaw: 0.42, roll: 0.2 }, 1.4, 'Yaw until the ground comes straight at you'),
-      mix({ pitch: 0.45 }, 2.5, 'Nose on the path'),
+      blend({ pitch: 0.45 }, 2.5, 'Nose on the path'),
       hold(0.6),
     ],
   },
@@ -205,9 +205,9 @@ export const POINTING_AND_TURNS_SCENES: Readonly<Partial<Record<DrillId, Scene>>
       { is: 'mark', x: 10, y: 23, label: '6 m here' },
     ],
     legs: [
-      mix({ pitch: 0.5, throttle: -0.375 }, 4, 'Down on this straight'),
+      blend({ pitch: 0.5, throttle: -0.375 }, 4, 'Down on this straight'),
       curve(10, 180, 'Level round'),
-      mix({ pitch: 0.5, throttle: 0.375 }, 4, 'Up on the next'),
+      blend({ pitch: 0.5, throttle: 0.375 }, 4, 'Up on the next'),
       curve(10, 180),
       hold(0.6),
     ],
@@ -235,9 +235,9 @@ export const POINTING_AND_TURNS_SCENES: Readonly<Partial<Record<DrillId, Scene>>
     legs: [
       pushed({ x: 4, y: 4, z: -3, noseDeg: 75 }, 1.5, 'Upset'),
       slide({ yaw: -0.4 }, 0.8, 'Yaw: look along the path'),
-      mix({ roll: -0.3, throttle: 0.2 }, 0.6, 'Level with roll'),
-      mix({ pitch: -0.25, throttle: 0.2 }, 0.8, 'Slow with pitch'),
-      mix({ pitch: 0.15 }, 2.5, 'Still creeping forward: do not try to hover'),
+      blend({ roll: -0.3, throttle: 0.2 }, 0.6, 'Level with roll'),
+      blend({ pitch: -0.25, throttle: 0.2 }, 0.8, 'Slow with pitch'),
+      blend({ pitch: 0.15 }, 2.5, 'Still creeping forward: do not try to hover'),
     ],
   },
   'outside-lean': {
@@ -258,7 +258,7 @@ export const POINTING_AND_TURNS_SCENES: Readonly<Partial<Record<DrillId, Scene>>
     start: { x: 0, y: 12, z: 20, noseDeg: 0 },
     marks: [{ is: 'mark', x: 0, y: 12 }],
     legs: [
-      mix({ throttle: -0.4 }, 20, 'Straight down, slower than a quarter of hover wash'),
+      blend({ throttle: -0.4 }, 20, 'Straight down, slower than a quarter of hover wash'),
       hold(1),
       ...climb(1),
     ],

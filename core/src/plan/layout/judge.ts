@@ -3,7 +3,7 @@ import { drillOf } from '../../drills/drills';
 import { type Block, type Means, PACKS_PER_PILOT } from './block';
 import { minutesOf, restsIn } from './sequence';
 
-export interface Judged {
+export interface JudgedSession {
   readonly gain: number;
   readonly minutes: number;
   /** What is wrong with it, and what would mend it; empty when nothing is. */
@@ -18,7 +18,7 @@ export function judge(
   means: Means,
   pilotName: (pilotId: string) => string,
   findDrill: FindDrill = drillOf,
-): Judged {
+): JudgedSession {
   const nameOf = (block: Block): string => findDrill(block.drillId).name;
   const problems: string[] = [];
   const rests = restsIn(packs.map((pack) => pack.pilotId));
