@@ -29,11 +29,11 @@ const HZ = 50;
 function flown(
   drillId: DrillId,
   at: (part: number, t: number) => Partial<Sample>,
-  { seconds = 10, solids = [] as Parts['cuts'][number]['solids'] } = {},
+  { seconds = 10, solids = [] as Parts['segments'][number]['solids'] } = {},
 ): number | null {
   const exercise = exerciseOf(drillId)!;
   const craft = craftModel(craftFacts(USUAL_CRAFT));
-  const cuts = exercise.stages.map((stage, index) => {
+  const segments = exercise.stages.map((stage, index) => {
     const samples = Array.from({ length: seconds * HZ + 1 }, (_, i) => {
       const still = { x: 0, y: 10, z: 3, vx: 0, vy: 0, vz: 0, throttle: 0, yaw: 0, pitch: 0, roll: 0 };
       const north = { qw: Math.SQRT1_2, qx: 0, qy: 0, qz: Math.SQRT1_2 };
@@ -54,7 +54,7 @@ function flown(
       startS: 0,
     };
   });
-  return scoreParts({ cuts, over: 'finished', next: 0 }, exercise).recorded;
+  return scoreParts({ segments: segments, over: 'finished', next: 0 }, exercise).recorded;
 }
 
 test('a brake that stopped 4 m short, or ran 1.5 m past, is written down as that', () => {

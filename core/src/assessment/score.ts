@@ -37,7 +37,7 @@ export interface Score {
 
 /** The parts of one flight through a drill. */
 export interface Parts {
-  readonly cuts: readonly Segment[];
+  readonly segments: readonly Segment[];
   readonly over: Score['over'];
   /** The line after the last. */
   readonly next: number;
@@ -53,7 +53,7 @@ export function partsOf(
 ): Parts {
   const first = sampleAt(track, from);
   const referee = new Referee(course, craft, first, null);
-  const cuts: Segment[] = [];
+  const segments: Segment[] = [];
   let [samples, offsets, nextEvent]: [Sample[], PathOffset[], number] = [
     [],
     [],
@@ -61,12 +61,12 @@ export function partsOf(
   ];
   if (nextEvent < 0) nextEvent = track.events.length;
   const close = () => {
-    const stage = course.stages[cuts.length]!;
+    const stage = course.stages[segments.length]!;
     const start = samples[0]?.t ?? 0;
     const settled = samples.findIndex((s) => s.t - start >= stage.settleS);
-    cuts.push({
+    segments.push({
       stage,
-      index: cuts.length,
+      index: segments.length,
       samples,
       offsets,
       from: settled < 0 ? samples.length : settled,
@@ -91,18 +91,24 @@ export function partsOf(
     offsets.push(referee.offset);
   }
   if (samples.length > 0) close();
-  return { cuts, over: crashed ? 'crashed' : (referee.over ?? 'stopped'), next: i };
+  return { segments: segments, over: crashed ? 'crashed' : (referee.over ?? 'stopped'), next: i };
 }
 
 /** The parts of a flight that a condition looks at. */
-const chosenFrom = (cuts: readonly Segment[], parts: readonly number[] | undefined): readonly Segment[] =>
-  parts ? cuts.filter((cut) => parts.includes(cut.index)) : cuts;
+const chosenFrom = (
+  segments: readonly Segment[],
+  parts: readonly number[] | undefined,
+): readonly Segment[] => (parts ? segments.filter((segment) => parts.includes(segment.index)) : segments);
 
 /** A measure in each of the parts, or one value where it compares them. */
-function measured(of: MeasureId, cuts: readonly Segment[]): readonly Measured[] {
+function measured(of: MeasureId, segments: readonly Segment[]): readonly Measured[] {
   const how = MEASURES[of];
   const found =
-    how.is === 'by-hand' ? [] : how.is === 'comparison' ? [how.of(cuts)] : cuts.map((cut) => how.of(cut));
+    how.is === 'by-hand'
+      ? []
+      : how.is === 'comparison'
+        ? [how.of(segments)]
+        : segments.map((segment) => how.of(segment));
   return found.filter((each): each is Measured => each !== null && Number.isFinite(each.value));
 }
 
@@ -111,8 +117,8 @@ const worstOf = (values: readonly Measured[], isLeast: boolean): Measured =>
     (isLeast ? each.value < worst.value : each.value > worst.value) ? each : worst,
   );
 
-function judge(standard: ExerciseStandard, cuts: readonly Segment[]): ScoredValue[] {
-  const chosen = chosenFrom(cuts, standard.in);
+function judge(standard: ExerciseStandard, segments: readonly Segment[]): ScoredValue[] {
+  const chosen = chosenFrom(segments, standard.in);
   const first = chosen[0]?.samples[0];
   if (!first || (standard.byHandOnly && holdsHeight(first))) return [];
   const values = measured(standard.of, chosen);
@@ -124,17 +130,17 @@ function judge(standard: ExerciseStandard, cuts: readonly Segment[]): ScoredValu
   const judged: ScoredValue[] = [];
   if (standard.least !== undefined) judged.push(against(true, standard.least));
   if (standard.most !== undefined) {
-    const held = chosen.every((cut) => cut.samples.every(holdsPlace));
+    const held = chosen.every((segment) => segment.samples.every(holdsPlace));
     judged.push(against(false, (held ? standard.mostWithHold : undefined) ?? standard.most));
   }
   return judged;
 }
 
 /** The value of a rep that its drill's label names, SI. */
-function recordedOf(cuts: readonly Segment[], { recorded, standards }: Exercise): number | null {
+function recordedOf(segments: readonly Segment[], { recorded, standards }: Exercise): number | null {
   if (!recorded) return null;
   const standard = standards.find((each) => each.of === recorded.of);
-  const values = measured(recorded.of, chosenFrom(cuts, recorded.in ?? standard?.in));
+  const values = measured(recorded.of, chosenFrom(segments, recorded.in ?? standard?.in));
   return values.length === 0 ? null : worstOf(values, standard?.least !== undefined).value;
 }
 
@@ -142,8 +148,8 @@ const MOVEMENT_S = 1;
 const SMOOTHNESS_HZ = 25;
 
 /** How smoothly the lines and bends were flown: hovers have no movement to measure. */
-function smoothnessOf(cuts: readonly Segment[]): number | null {
-  const arcs = cuts.flatMap(({ stage, samples }) => {
+function smoothnessOf(segments: readonly Segment[]): number | null {
+  const arcs = segments.flatMap(({ stage, samples }) => {
     const lasted = (samples.at(-1)?.t ?? 0) - (samples[0]?.t ?? 0);
     if (
       stage.path.is === 'point' ||
@@ -162,10 +168,10 @@ function smoothnessOf(cuts: readonly Segment[]): number | null {
 }
 
 /** Judges the parts of one flight against the drill's standard. */
-export function scoreParts({ cuts, over }: Parts, exercise: Exercise): Score {
+export function scoreParts({ segments: segments, over }: Parts, exercise: Exercise): Score {
   const { standards } = exercise;
-  const values = standards.flatMap((standard) => judge(standard, cuts));
-  const [fromS, toS] = [cuts[0]?.samples[0]?.t ?? 0, cuts.at(-1)?.samples.at(-1)?.t ?? 0];
+  const values = standards.flatMap((standard) => judge(standard, segments));
+  const [fromS, toS] = [segments[0]?.samples[0]?.t ?? 0, segments.at(-1)?.samples.at(-1)?.t ?? 0];
   const missed = values
     .filter((each) => !each.ok)
     .map(({ of, atS }) => ({ of, atS }) as NonNullable<Score['wrong']>);
@@ -179,15 +185,16 @@ export function scoreParts({ cuts, over }: Parts, exercise: Exercise): Score {
   if (over === 'finished' && unmeasured.length > 0) missed.push({ of: unmeasured[0]!.of, atS: toS });
   const wrong =
     missed.length === 0 ? null : missed.reduce((first, each) => (each.atS < first.atS ? each : first));
-  const wrongIn = wrong && cuts.findIndex((cut) => wrong.atS <= (cut.samples.at(-1)?.t ?? -Infinity));
+  const wrongIn =
+    wrong && segments.findIndex((segment) => wrong.atS <= (segment.samples.at(-1)?.t ?? -Infinity));
   return {
     met: missed.length === 0,
     over,
     values,
     wrong,
     wrongIn: wrongIn === null || wrongIn < 0 ? null : wrongIn,
-    recorded: recordedOf(cuts, exercise),
-    smoothness: smoothnessOf(cuts),
+    recorded: recordedOf(segments, exercise),
+    smoothness: smoothnessOf(segments),
     fromS,
     toS,
   };

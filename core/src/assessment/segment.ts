@@ -33,14 +33,14 @@ export const holdsPlace = (s: Sample): boolean => s.mode === 3 && s.hold === 1;
 export const holdsHeight = (s: Sample): boolean => s.mode >= 2;
 
 /** Error of the nose against what the part asks, degrees; 0 where it does not matter. */
-export function noseError(cut: Segment, i: number): number {
-  const [s, at] = [cut.samples[i]!, cut.offsets[i]!];
+export function noseError(segment: Segment, i: number): number {
+  const [s, at] = [segment.samples[i]!, segment.offsets[i]!];
   const wanted = noseWanted(
-    cut.stage.nose,
+    segment.stage.nose,
     s,
     at,
-    pilotAt(cut.course, s.t - cut.startS),
-    clockwiseOf(cut.stage),
+    pilotAt(segment.course, s.t - segment.startS),
+    clockwiseOf(segment.stage),
   );
   return wanted === null ? 0 : Math.abs(turned(headingOf(s), wanted));
 }

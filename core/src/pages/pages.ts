@@ -233,8 +233,10 @@ export interface SchoolExperience {
 export interface ImportReport {
   readonly rows: number;
   readonly good: number;
+  /** Entries whose key the school has already; they are left as they are. */
   readonly already: number;
   readonly bad: number;
+  /** The first of what is wrong, line by line. */
   readonly problems: readonly { readonly line: number; readonly column: string; readonly message: string }[];
   readonly newPilots: readonly string[];
   readonly saved: boolean;

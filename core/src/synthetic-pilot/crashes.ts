@@ -138,7 +138,7 @@ export function readCrash(
   const course = exerciseOf(scene.drillId, scene.side ?? null)!;
   const parts = partsOf(track, course, craft, solids);
   const atS = ended?.atS ?? Math.min(scoreParts(parts, course).toS, score.wrong!.atS);
-  const evidence = evidenceFrom({ track, cuts: parts.cuts, atS, ended, facts, solids });
+  const evidence = evidenceFrom({ track, cuts: parts.segments, atS, ended, facts, solids });
   return {
     planted: HABIT_SHOWS[habit].cause,
     ranked: rank(answersOf(evidence), facts).causes,

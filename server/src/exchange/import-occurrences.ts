@@ -1,3 +1,4 @@
+import type { ImportReport } from '@skelby/core/pages/pages';
 import { columnOf, type OccurrenceRecord } from '@skelby/core/exchange/occurrence-record';
 import { type Experience, NO_EXPERIENCE } from '@skelby/core/ranking/experience';
 import { withLesson } from '@skelby/core/ranking/learn';
@@ -15,18 +16,6 @@ interface RowProblem {
   readonly line: number;
   readonly column: string;
   readonly message: string;
-}
-
-export interface ImportReport {
-  readonly rows: number;
-  readonly good: number;
-  /** Entries whose key the school has already; they are left as they are. */
-  readonly already: number;
-  readonly bad: number;
-  /** The first of what is wrong, line by line. */
-  readonly problems: readonly RowProblem[];
-  readonly newPilots: readonly string[];
-  readonly saved: boolean;
 }
 
 const BATCH = 250;

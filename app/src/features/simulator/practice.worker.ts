@@ -163,7 +163,7 @@ function likelyCauses(
 ): readonly LikelyCause[] {
   if (!ended) return [];
   const [track, facts, { solids }] = [writer.track(), craftFacts(from.craft), from.scene];
-  const { cuts } = partsOf(track, flown, model, solids);
+  const { segments: cuts } = partsOf(track, flown, model, solids);
   const evidence = evidenceFrom({
     track,
     cuts,

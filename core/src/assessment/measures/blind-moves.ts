@@ -8,8 +8,8 @@ export const blindMoves = measure({
   unit: 'count',
   label: 'Moved where the nose did not look',
   missReason: 'nose',
-  of: (cut) => {
-    const blind = firstWhere(cut, (s) => (noseToPathDeg(s) ?? 0) > LOOKS_AHEAD_DEG);
-    return { value: blind ? 1 : 0, atS: blind?.t ?? sinceStart(cut) };
+  of: (segment) => {
+    const blind = firstWhere(segment, (s) => (noseToPathDeg(s) ?? 0) > LOOKS_AHEAD_DEG);
+    return { value: blind ? 1 : 0, atS: blind?.t ?? sinceStart(segment) };
   },
 });

@@ -10,10 +10,10 @@ export const breachesRelative = measure({
   unit: 'count',
   label: 'Switched with the tail not to you',
   missReason: 'nose',
-  of: (cut) => {
-    let [count, atS] = [0, sinceStart(cut)];
-    cut.samples.forEach((s, i) => {
-      const switched = i > 0 && s.relative !== cut.samples[i - 1]!.relative;
+  of: (segment) => {
+    let [count, atS] = [0, sinceStart(segment)];
+    segment.samples.forEach((s, i) => {
+      const switched = i > 0 && s.relative !== segment.samples[i - 1]!.relative;
       if (switched && Math.abs(turned(headingOf(s), bearing(s.x, s.y))) > TAIL_ON_DEG) {
         count += 1;
         atS = s.t;

@@ -7,16 +7,19 @@ export const calledAt = measure({
   unit: '%',
   label: 'Turned back at, of the way',
   missReason: 'too-late',
-  of: (cut) => {
-    const going = cut.samples.findIndex((s) => speedOver(s) > 1.5);
+  of: (segment) => {
+    const going = segment.samples.findIndex((s) => speedOver(s) > 1.5);
     if (going < 0) return null;
     let fastest = 0;
     // With position hold the stick shows it; by hand only the craft does, since the stick also leans against the wind.
-    const i = cut.samples.findIndex((s, at) => {
+    const i = segment.samples.findIndex((s, at) => {
       fastest = Math.max(fastest, speedOver(s));
       return at > going && (s.mode === 3 ? s.pitch < 0.05 : speedOver(s) < 0.7 * fastest);
     });
     if (i < 0) return null;
-    return { value: cut.offsets[i]!.alongTrackM / lengthOf(cut.stage.path), atS: cut.samples[i]!.t };
+    return {
+      value: segment.offsets[i]!.alongTrackM / lengthOf(segment.stage.path),
+      atS: segment.samples[i]!.t,
+    };
   },
 });

@@ -9,10 +9,10 @@ export const calmer = comparison({
   unit: '%',
   label: 'Reversals against no softening',
   missReason: 'off-the-mark',
-  of: (cuts) => {
-    const plain = cuts.filter((cut) => cut.stage.expo === 0).map(reversals)[0];
-    const softened = cuts.filter((cut) => (cut.stage.expo ?? 0) > 0).map(reversals);
+  of: (segments) => {
+    const plain = segments.filter((segment) => segment.stage.expo === 0).map(reversals)[0];
+    const softened = segments.filter((segment) => (segment.stage.expo ?? 0) > 0).map(reversals);
     if (plain === undefined || softened.length === 0) return null;
-    return { value: plain < CALM ? 0 : Math.min(...softened) / plain, atS: cuts[0]!.samples[0]?.t ?? 0 };
+    return { value: plain < CALM ? 0 : Math.min(...softened) / plain, atS: segments[0]!.samples[0]?.t ?? 0 };
   },
 });

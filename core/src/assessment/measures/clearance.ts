@@ -6,11 +6,11 @@ export const clearance = measure({
   unit: 'm',
   label: 'Cleared by',
   missReason: 'height',
-  of: (cut) => {
-    const walls = cut.solids.filter((each) => each.solid === 'box');
+  of: (segment) => {
+    const walls = segment.solids.filter((each) => each.solid === 'box');
     return least((_, __, s) => {
-      const wall = walls.find((each) => Math.abs(s.y - each.y) < each.alongM / 2 + cut.craft.spanM / 2);
+      const wall = walls.find((each) => Math.abs(s.y - each.y) < each.alongM / 2 + segment.craft.spanM / 2);
       return wall ? s.z - (wall.z + wall.highM / 2) : null;
-    })(cut);
+    })(segment);
   },
 });

@@ -6,5 +6,5 @@ export const crossTrack = measure({
   unit: 'm',
   label: 'Off the mark or line',
   missReason: 'off-the-mark',
-  of: greatest((cut, i) => cut.offsets[i]!.crossTrackM),
+  of: greatest((segment, i) => segment.offsets[i]!.crossTrackM),
 });

@@ -15,8 +15,8 @@ export const footprint = comparison({
   unit: 'm',
   label: 'Ground covered',
   missReason: 'off-the-mark',
-  of: (cuts) => {
-    const all = cuts.flatMap((cut) => cut.samples);
+  of: (segments) => {
+    const all = segments.flatMap((segment) => segment.samples);
     if (all.length === 0) return null;
     return {
       value: Math.max(

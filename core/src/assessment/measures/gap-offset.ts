@@ -7,5 +7,6 @@ export const gapOffset = measure({
   unit: 'm',
   label: 'Off the middle',
   missReason: 'off-the-mark',
-  of: (cut) => worst(gateCrossings(cut).map(({ offX, offZ, atS }) => ({ value: Math.max(offX, offZ), atS }))),
+  of: (segment) =>
+    worst(gateCrossings(segment).map(({ offX, offZ, atS }) => ({ value: Math.max(offX, offZ), atS }))),
 });

@@ -7,9 +7,9 @@ export const gap = measure({
   unit: '%',
   label: 'Off the middle, of the room',
   missReason: 'off-the-mark',
-  of: (cut) =>
+  of: (segment) =>
     worst(
-      gateCrossings(cut).map(({ offX, offZ, roomX, roomZ, atS }) => ({
+      gateCrossings(segment).map(({ offX, offZ, roomX, roomZ, atS }) => ({
         value: Math.max(offX / roomX, offZ / roomZ),
         atS,
       })),

@@ -27,17 +27,17 @@ function gatesOf({ solids }: Segment) {
 }
 
 /** Where a part of a flight passed the gates, northward. */
-export function gateCrossings(cut: Segment): readonly GateCrossing[] {
-  return [...gatesOf(cut)].flatMap(([y, gate]) => {
-    const i = cut.samples.findIndex((s, at) => at > 0 && cut.samples[at - 1]!.y < y && s.y >= y);
+export function gateCrossings(segment: Segment): readonly GateCrossing[] {
+  return [...gatesOf(segment)].flatMap(([y, gate]) => {
+    const i = segment.samples.findIndex((s, at) => at > 0 && segment.samples[at - 1]!.y < y && s.y >= y);
     if (i < 0) return [];
-    const s = cut.samples[i]!;
+    const s = segment.samples[i]!;
     return [
       {
         offX: Math.abs(s.x - (gate.left + gate.right) / 2),
         offZ: Math.abs(s.z - (gate.low + gate.high) / 2),
-        roomX: (gate.right - gate.left - cut.craft.spanM) / 2,
-        roomZ: (gate.high - gate.low - cut.craft.spanM) / 2,
+        roomX: (gate.right - gate.left - segment.craft.spanM) / 2,
+        roomZ: (gate.high - gate.low - segment.craft.spanM) / 2,
         atS: s.t,
       },
     ];

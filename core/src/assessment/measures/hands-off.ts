@@ -7,5 +7,5 @@ export const handsOffTime = measure({
   unit: 's',
   label: 'Hands off after',
   missReason: 'too-late',
-  of: (cut) => after(cut, firstWhere(cut, handsOff)),
+  of: (segment) => after(segment, firstWhere(segment, handsOff)),
 });

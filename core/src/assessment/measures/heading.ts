@@ -7,5 +7,5 @@ export const heading = measure({
   unit: '°',
   label: 'Nose off',
   missReason: 'nose',
-  of: greatest((cut, i) => noseError(cut, i)),
+  of: greatest((segment, i) => noseError(segment, i)),
 });

@@ -6,5 +6,5 @@ export const heightLost = measure({
   unit: 'm',
   label: 'Height lost',
   missReason: 'height',
-  of: greatest((cut, _, s) => cut.samples[0]!.z - s.z),
+  of: greatest((segment, _, s) => segment.samples[0]!.z - s.z),
 });

@@ -6,5 +6,5 @@ export const height = measure({
   unit: 'm',
   label: 'Height error',
   missReason: 'height',
-  of: greatest((cut, i, s) => Math.abs(s.z - cut.offsets[i]!.nearest[2])),
+  of: greatest((segment, i, s) => Math.abs(s.z - segment.offsets[i]!.nearest[2])),
 });

@@ -6,5 +6,5 @@ export const lasted = measure({
   unit: 's',
   label: 'Took',
   missReason: 'too-late',
-  of: atEnd((cut, s) => s.t - sinceStart(cut)),
+  of: atEnd((segment, s) => s.t - sinceStart(segment)),
 });

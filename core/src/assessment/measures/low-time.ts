@@ -8,9 +8,9 @@ export const lowTime = measure({
   unit: 's',
   label: 'Within a span of the ground',
   missReason: 'too-late',
-  of: (cut) => {
-    const up = firstWhere(cut, (s) => s.z > OFF_GROUND_M);
-    const clear = firstWhere(cut, (s) => s.z > cut.craft.spanM);
+  of: (segment) => {
+    const up = firstWhere(segment, (s) => s.z > OFF_GROUND_M);
+    const clear = firstWhere(segment, (s) => s.z > segment.craft.spanM);
     return up && clear ? { value: clear.t - up.t, atS: clear.t } : null;
   },
 });

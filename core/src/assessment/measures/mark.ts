@@ -6,8 +6,8 @@ export const mark = measure({
   unit: 'm',
   label: 'Missed the mark by',
   missReason: 'off-the-mark',
-  of: least((cut, _, s) => {
-    const { path } = cut.stage;
+  of: least((segment, _, s) => {
+    const { path } = segment.stage;
     return path.is === 'segment' ? Math.hypot(s.x - path.to[0], s.y - path.to[1]) : null;
   }),
 });

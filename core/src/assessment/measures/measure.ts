@@ -11,8 +11,8 @@ export interface MeasureFacts<Unit extends MeasureUnit = MeasureUnit> {
   readonly missReason: MissReason;
 }
 
-export type Measuring = (cut: Segment) => Measured | null;
-export type Comparing = (cuts: readonly Segment[]) => Measured | null;
+export type Measuring = (segment: Segment) => Measured | null;
+export type Comparing = (segments: readonly Segment[]) => Measured | null;
 
 interface OfAPart {
   readonly is: 'measure';

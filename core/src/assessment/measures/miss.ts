@@ -7,5 +7,5 @@ export const miss = measure({
   unit: 'm',
   label: 'Stopped short by',
   missReason: 'off-the-mark',
-  of: atEnd((cut) => Math.max(0, lengthOf(cut.stage.path) - cut.offsets.at(-1)!.alongTrackM)),
+  of: atEnd((segment) => Math.max(0, lengthOf(segment.stage.path) - segment.offsets.at(-1)!.alongTrackM)),
 });

@@ -6,5 +6,5 @@ export const moved = measure({
   unit: 'm',
   label: 'Carried off',
   missReason: 'too-late',
-  of: greatest((cut, _, s) => Math.hypot(s.x - cut.samples[0]!.x, s.y - cut.samples[0]!.y)),
+  of: greatest((segment, _, s) => Math.hypot(s.x - segment.samples[0]!.x, s.y - segment.samples[0]!.y)),
 });

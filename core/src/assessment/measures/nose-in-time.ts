@@ -11,8 +11,8 @@ export const noseInTime = measure({
   unit: 's',
   label: 'Time nose-in',
   missReason: 'nose',
-  of: longest((cut, _, s) => {
-    const pilot = pilotAt(cut.course, s.t - cut.startS);
+  of: longest((segment, _, s) => {
+    const pilot = pilotAt(segment.course, s.t - segment.startS);
     const toPilot = bearing(pilot.x - s.x, pilot.y - s.y);
     return speedOver(s) > MOVING_MPS && Math.abs(turned(headingOf(s), toPilot)) < NOSE_IN_DEG;
   }),

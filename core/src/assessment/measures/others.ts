@@ -7,14 +7,14 @@ export const others = measure({
   unit: '%',
   label: 'Other sticks moved',
   missReason: 'wrong-first-move',
-  of: (cut) =>
+  of: (segment) =>
     greatest((_, __, s) =>
       Math.max(
         ...(['throttle', 'yaw', 'pitch', 'roll'] as const)
-          .filter((axis) => axis !== cut.stage.axis)
+          .filter((axis) => axis !== segment.stage.axis)
           .map((axis) =>
-            Math.abs(s[axis] - (axis === 'throttle' && !holdsHeight(s) ? cut.samples[0]!.throttle : 0)),
+            Math.abs(s[axis] - (axis === 'throttle' && !holdsHeight(s) ? segment.samples[0]!.throttle : 0)),
           ),
       ),
-    )(cut),
+    )(segment),
 });

@@ -11,7 +11,7 @@ const SMALL = 0.15;
 export const MOVING_MPS = 0.7;
 const UNDER_WAY_MPS = 1;
 
-type OfSample = (cut: Segment, i: number, s: Sample) => number | null;
+type OfSample = (segment: Segment, i: number, s: Sample) => number | null;
 
 /** The greatest of several. */
 export const worst = (found: readonly Measured[]): Measured | null =>
@@ -20,11 +20,11 @@ export const worst = (found: readonly Measured[]): Measured | null =>
 /** The greatest of a value over the samples that are measured. */
 export const greatest =
   (of: OfSample): Measuring =>
-  (cut) => {
+  (segment) => {
     let best: Measured | null = null;
-    for (let i = cut.from; i < cut.samples.length; i += 1) {
-      const s = cut.samples[i]!;
-      const value = of(cut, i, s);
+    for (let i = segment.from; i < segment.samples.length; i += 1) {
+      const s = segment.samples[i]!;
+      const value = of(segment, i, s);
       if (value !== null && (best === null || value > best.value)) best = { value, atS: s.t };
     }
     return best;
@@ -33,30 +33,34 @@ export const greatest =
 /** The least of a value over the samples that are measured. */
 export const least =
   (of: OfSample): Measuring =>
-  (cut) => {
+  (segment) => {
     const found = greatest((...args) => {
       const value = of(...args);
       return value === null ? null : -value;
-    })(cut);
+    })(segment);
     return found && { ...found, value: -found.value };
   };
 
 /** A value when the part is over. */
 export const atEnd =
-  (of: (cut: Segment, s: Sample) => number): Measuring =>
-  (cut) => {
-    const s = cut.samples.at(-1);
-    return s ? { value: of(cut, s), atS: s.t } : null;
+  (of: (segment: Segment, s: Sample) => number): Measuring =>
+  (segment) => {
+    const s = segment.samples.at(-1);
+    return s ? { value: of(segment, s), atS: s.t } : null;
   };
 
 /** How long something lasts at most without a break, s. */
 export const longest =
-  (so: (cut: Segment, i: number, s: Sample) => boolean): Measuring =>
-  (cut) => {
-    let [since, best, atS]: [number | null, number, number] = [null, 0, cut.samples[cut.from]?.t ?? 0];
-    for (let i = cut.from; i < cut.samples.length; i += 1) {
-      const s = cut.samples[i]!;
-      if (!so(cut, i, s)) {
+  (so: (segment: Segment, i: number, s: Sample) => boolean): Measuring =>
+  (segment) => {
+    let [since, best, atS]: [number | null, number, number] = [
+      null,
+      0,
+      segment.samples[segment.from]?.t ?? 0,
+    ];
+    for (let i = segment.from; i < segment.samples.length; i += 1) {
+      const s = segment.samples[i]!;
+      if (!so(segment, i, s)) {
         since = null;
         continue;
       }
@@ -69,16 +73,16 @@ export const longest =
     return { value: best, atS };
   };
 
-export const firstWhere = (cut: Segment, so: (s: Sample) => boolean): Sample | null =>
-  cut.samples.find((s) => so(s)) ?? null;
+export const firstWhere = (segment: Segment, so: (s: Sample) => boolean): Sample | null =>
+  segment.samples.find((s) => so(s)) ?? null;
 
 /** When the part began, s. */
-export const sinceStart = (cut: Segment): number => cut.samples[0]?.t ?? 0;
+export const sinceStart = (segment: Segment): number => segment.samples[0]?.t ?? 0;
 
 /** How long after the beginning something was found; the whole part where it was not. */
-export const after = (cut: Segment, found: Sample | null): Measured => ({
-  value: (found?.t ?? cut.samples.at(-1)?.t ?? 0) - sinceStart(cut),
-  atS: found?.t ?? sinceStart(cut),
+export const after = (segment: Segment, found: Sample | null): Measured => ({
+  value: (found?.t ?? segment.samples.at(-1)?.t ?? 0) - sinceStart(segment),
+  atS: found?.t ?? sinceStart(segment),
 });
 
 export const hasSmallSticks = (s: Sample): boolean => Math.max(deflection(s), Math.abs(s.yaw)) <= SMALL;
@@ -88,14 +92,14 @@ export const noseToPathDeg = (s: Sample): number | null =>
   speedOver(s) < UNDER_WAY_MPS ? null : Math.abs(turned(headingOf(s), bearing(s.vx, s.vy)));
 
 /** Where the sticks ought to push: toward the place, less the way already on. East and north, m/s. */
-export function wantedPush(cut: Segment, s: Sample): readonly [number, number] {
-  const { path } = cut.stage;
+export function wantedPush(segment: Segment, s: Sample): readonly [number, number] {
+  const { path } = segment.stage;
   const to = path.is === 'segment' ? path.to : path.is === 'point' ? path.at : null;
   return to ? [0.5 * (to[0] - s.x) - s.vx, 0.5 * (to[1] - s.y) - s.vy] : [0, 0];
 }
 
 /** Distance from the pilot over the ground, m. */
-export function fromPilot(cut: Segment, _: number, s: Sample): number {
-  const pilot = pilotAt(cut.course, s.t - cut.startS);
+export function fromPilot(segment: Segment, _: number, s: Sample): number {
+  const pilot = pilotAt(segment.course, s.t - segment.startS);
   return Math.hypot(s.x - pilot.x, s.y - pilot.y);
 }

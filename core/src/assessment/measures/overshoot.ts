@@ -7,5 +7,5 @@ export const overshoot = measure({
   unit: 'm',
   label: 'Overshoot',
   missReason: 'too-late',
-  of: greatest((cut, i) => Math.max(0, cut.offsets[i]!.alongTrackM - lengthOf(cut.stage.path))),
+  of: greatest((segment, i) => Math.max(0, segment.offsets[i]!.alongTrackM - lengthOf(segment.stage.path))),
 });

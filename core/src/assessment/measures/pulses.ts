@@ -6,10 +6,10 @@ import { measure } from './measure';
 
 const TOWARD_HOME_DEG = 35;
 
-function pulsesAstray(cut: Segment): Measured {
-  const home = cut.stage.path.is === 'segment' ? cut.stage.path.to : ([0, 0, 0] as const);
-  let [count, atS, pushing] = [0, cut.samples[0]?.t ?? 0, false];
-  for (const s of cut.samples) {
+function pulsesAstray(segment: Segment): Measured {
+  const home = segment.stage.path.is === 'segment' ? segment.stage.path.to : ([0, 0, 0] as const);
+  let [count, atS, pushing] = [0, segment.samples[0]?.t ?? 0, false];
+  for (const s of segment.samples) {
     const now = s.pitch > MOVE;
     const away = Math.abs(turned(headingOf(s), bearing(home[0] - s.x, home[1] - s.y)));
     if (now && !pushing && away > TOWARD_HOME_DEG) {

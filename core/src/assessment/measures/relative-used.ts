@@ -6,8 +6,8 @@ export const relativeUsed = measure({
   unit: 'yes',
   label: 'Flown in pilot-relative mode',
   missReason: 'off-the-mark',
-  of: (cut) => ({
-    value: cut.samples.some((s) => s.relative === 1) ? 1 : 0,
-    atS: sinceStart(cut),
+  of: (segment) => ({
+    value: segment.samples.some((s) => s.relative === 1) ? 1 : 0,
+    atS: sinceStart(segment),
   }),
 });

@@ -8,12 +8,12 @@ export const response = measure({
   unit: 's',
   label: 'First right move after',
   missReason: 'too-late',
-  of: (cut) => {
+  of: (segment) => {
     const right = (s: Sample) => {
       const [px, py] = pushOf(s);
-      const [wx, wy] = wantedPush(cut, s);
+      const [wx, wy] = wantedPush(segment, s);
       return deflection(s) > MOVE && px * wx + py * wy > 0;
     };
-    return after(cut, firstWhere(cut, right));
+    return after(segment, firstWhere(segment, right));
   },
 });

@@ -7,9 +7,9 @@ export const sidewaysFirst = measure({
   unit: 'yes',
   label: 'Forward before power',
   missReason: 'wrong-first-move',
-  of: (cut) => {
-    const away = firstWhere(cut, (s) => deflection(s) > 0.2);
-    const power = firstWhere(cut, (s) => s.throttle > 0.15);
-    return { value: away && (!power || away.t <= power.t) ? 1 : 0, atS: power?.t ?? sinceStart(cut) };
+  of: (segment) => {
+    const away = firstWhere(segment, (s) => deflection(s) > 0.2);
+    const power = firstWhere(segment, (s) => s.throttle > 0.15);
+    return { value: away && (!power || away.t <= power.t) ? 1 : 0, atS: power?.t ?? sinceStart(segment) };
   },
 });

@@ -6,5 +6,5 @@ export const sinkRatio = measure({
   unit: 'ratio',
   label: 'Sink over hover wash',
   missReason: 'too-fast',
-  of: greatest((cut, _, s) => -s.vz / cut.craft.inducedMps),
+  of: greatest((segment, _, s) => -s.vz / segment.craft.inducedMps),
 });

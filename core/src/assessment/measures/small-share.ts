@@ -6,8 +6,8 @@ export const smallShare = measure({
   unit: '%',
   label: 'Time with small sticks',
   missReason: 'off-the-mark',
-  of: (cut) => ({
-    value: cut.samples.filter(hasSmallSticks).length / Math.max(1, cut.samples.length),
-    atS: firstWhere(cut, (s) => !hasSmallSticks(s))?.t ?? sinceStart(cut),
+  of: (segment) => ({
+    value: segment.samples.filter(hasSmallSticks).length / Math.max(1, segment.samples.length),
+    atS: firstWhere(segment, (s) => !hasSmallSticks(s))?.t ?? sinceStart(segment),
   }),
 });

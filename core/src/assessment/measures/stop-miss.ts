@@ -7,8 +7,8 @@ export const stopMiss = measure({
   unit: 'm',
   label: 'Missed the mark by',
   missReason: 'off-the-mark',
-  of: (cut) => {
-    const [past, short] = [overshoot.of(cut), miss.of(cut)];
+  of: (segment) => {
+    const [past, short] = [overshoot.of(segment), miss.of(segment)];
     return past && short && (past.value > short.value ? past : short);
   },
 });

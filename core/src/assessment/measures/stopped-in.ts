@@ -6,5 +6,5 @@ export const stoppedIn = measure({
   unit: 'm',
   label: 'Stopped in',
   missReason: 'too-late',
-  of: atEnd((cut, s) => Math.hypot(s.x - cut.samples[0]!.x, s.y - cut.samples[0]!.y)),
+  of: atEnd((segment, s) => Math.hypot(s.x - segment.samples[0]!.x, s.y - segment.samples[0]!.y)),
 });

@@ -6,8 +6,8 @@ export const stopsAlike = comparison({
   unit: '%',
   label: 'Second stop against the card',
   missReason: 'too-late',
-  of: (cuts) => {
-    const [first, second] = cuts.map((cut) => stoppedIn.of(cut));
+  of: (segments) => {
+    const [first, second] = segments.map((segment) => stoppedIn.of(segment));
     return first && second
       ? { value: Math.abs(second.value - first.value) / Math.max(0.5, first.value), atS: second.atS }
       : null;

@@ -10,5 +10,5 @@ export const tailOnTime = measure({
   unit: 's',
   label: 'Tail-on for',
   missReason: 'nose',
-  of: longest((cut, i) => noseError(cut, i) <= TAIL_ON_DEG),
+  of: longest((segment, i) => noseError(segment, i) <= TAIL_ON_DEG),
 });

@@ -9,8 +9,8 @@ export const throttleRise = measure({
   unit: '%',
   label: 'Throttle added in the turn',
   missReason: 'height',
-  of: (cut) => {
-    const half = cut.samples.slice(0, Math.ceil(cut.samples.length / 2));
-    return { value: meanThrottle(half) - (cut.samples[0]?.throttle ?? 0), atS: half.at(-1)?.t ?? 0 };
+  of: (segment) => {
+    const half = segment.samples.slice(0, Math.ceil(segment.samples.length / 2));
+    return { value: meanThrottle(half) - (segment.samples[0]?.throttle ?? 0), atS: half.at(-1)?.t ?? 0 };
   },
 });

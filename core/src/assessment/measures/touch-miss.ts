@@ -6,8 +6,8 @@ export const touchMiss = measure({
   unit: 'm',
   label: 'Touched down off the pad',
   missReason: 'off-the-mark',
-  of: atEnd((cut, s) => {
-    const { path } = cut.stage;
+  of: atEnd((segment, s) => {
+    const { path } = segment.stage;
     return path.is === 'segment' ? Math.hypot(s.x - path.to[0], s.y - path.to[1]) : 0;
   }),
 });

@@ -7,12 +7,12 @@ export const touchedAgain = measure({
   unit: 'count',
   label: 'Took the sticks again',
   missReason: 'wrong-first-move',
-  of: (cut) => {
-    const off = cut.samples.findIndex(handsOff);
+  of: (segment) => {
+    const off = segment.samples.findIndex(handsOff);
     const again =
       off < 0
         ? null
-        : (cut.samples.slice(off).find((s) => deflection(s) > MOVE || Math.abs(s.yaw) > MOVE) ?? null);
-    return { value: again ? 1 : 0, atS: again?.t ?? sinceStart(cut) };
+        : (segment.samples.slice(off).find((s) => deflection(s) > MOVE || Math.abs(s.yaw) > MOVE) ?? null);
+    return { value: again ? 1 : 0, atS: again?.t ?? sinceStart(segment) };
   },
 });

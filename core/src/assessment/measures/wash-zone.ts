@@ -7,5 +7,5 @@ export const washZone = measure({
   unit: 'ratio',
   label: 'In its own wash',
   missReason: 'too-fast',
-  of: greatest((cut, _, s) => washTrouble(cut.craft, s)),
+  of: greatest((segment, _, s) => washTrouble(segment.craft, s)),
 });

@@ -6,12 +6,12 @@ import { measure } from './measure';
 const PLAIN_MPS = 0.8;
 const PLAIN_AT_START_MPS = 0.4;
 
-function wrongFirstMoves(cut: Segment): Measured {
-  let [count, atS, rested] = [0, cut.samples[0]?.t ?? 0, true];
-  const moves = cut.stage.path.is === 'segment';
+function wrongFirstMoves(segment: Segment): Measured {
+  let [count, atS, rested] = [0, segment.samples[0]?.t ?? 0, true];
+  const moves = segment.stage.path.is === 'segment';
   // A lean that is held against the wind is no move.
-  const [heldX, heldY] = moves && cut.samples[0] ? pushOf(cut.samples[0]) : [0, 0];
-  for (const s of cut.samples) {
+  const [heldX, heldY] = moves && segment.samples[0] ? pushOf(segment.samples[0]) : [0, 0];
+  for (const s of segment.samples) {
     const [ox, oy] = pushOf(s);
     const [px, py] = [ox - heldX, oy - heldY];
     const push = Math.hypot(px, py);
@@ -21,7 +21,7 @@ function wrongFirstMoves(cut: Segment): Measured {
     }
     if (!rested || push < MOVE) continue;
     rested = false;
-    const [wx, wy] = wantedPush(cut, s);
+    const [wx, wy] = wantedPush(segment, s);
     const wanted = Math.hypot(wx, wy);
     if (wanted > (moves ? PLAIN_AT_START_MPS : PLAIN_MPS) && (px * wx + py * wy) / (push * wanted) < -0.25) {
       count += 1;
