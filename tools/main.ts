@@ -1,4 +1,7 @@
 import { parseArgs } from 'node:util';
+import { exitWith } from './exit';
+import { ROOT } from './places';
+import { bin, run } from './run';
 import { CannotGoOn, say } from './say';
 
 const HELP = `./skelby demo    sets everything up and serves the demo school
@@ -49,6 +52,10 @@ function read(all: readonly string[]): { command: string; options: Options; rest
   }
 }
 
+/** What measures and what takes pictures leans on these tools, and is started by them as a process of its own. */
+const elsewhere = async (file: string, args: readonly string[]): Promise<number> =>
+  (await run(bin('tsx'), [file, ...args], { cwd: ROOT, show: true })).code;
+
 async function main(): Promise<number> {
   const { command, options, rest } = read(process.argv.slice(2));
   switch (command) {
@@ -61,9 +68,9 @@ async function main(): Promise<number> {
     case 'test':
       return (await import('./test')).test(options.only, rest);
     case 'bench':
-      return (await import('../bench/bench')).bench(rest);
+      return elsewhere('bench/main.ts', rest);
     case 'pictures':
-      return (await import('../e2e/pictures')).takePictures();
+      return elsewhere('e2e/take-pictures.ts', rest);
     case 'help':
       say(HELP);
       return 0;
@@ -72,10 +79,4 @@ async function main(): Promise<number> {
   }
 }
 
-process.exit(
-  await main().catch((error: unknown) => {
-    if (!(error instanceof CannotGoOn)) throw error;
-    process.stderr.write(`${error.message}\n`);
-    return 1;
-  }),
-);
+await exitWith(main);

@@ -8,11 +8,9 @@ import { ensureDatabase, withDatabase } from './database';
 import { needChromium } from './needs';
 import { packageProblems } from './packages';
 import { ROOT, throwawayFolder } from './places';
-import { run } from './run';
+import { bin, run } from './run';
 import { CannotGoOn, say } from './say';
 import { startServer } from './server-process';
-
-const bin = (name: string) => path.join(ROOT, 'node_modules', '.bin', name);
 
 interface Tally {
   readonly passed: number;

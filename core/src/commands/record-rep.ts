@@ -1,8 +1,8 @@
+import { LEVELS } from '../vocabulary/training';
 import { type InferType, number, object, string } from 'yup';
 import { MISS_REASONS, type MissReason, type Purpose, PURPOSES } from '../clearance/facts';
 import { SIDES } from '../drills/drill';
 import { type DrillId, drillOf, isDrillId, isFlown } from '../drills/drills';
-import { LEVELS } from '../plan/ability';
 import {
   choice,
   choiceOrNone,

@@ -1,3 +1,4 @@
+import type { Track } from '../vocabulary/training';
 import type { Side } from '../drills/drill';
 import type { DrillId } from '../drills/drills';
 import type { CauseId } from '../causes/causes';
@@ -9,7 +10,7 @@ import type { DrillVersion } from '../drills/school-book';
 import type { CraftRecord } from '../vocabulary/craft-facts';
 import type { Units } from '../vocabulary/units';
 import type { Experience } from '../ranking/experience';
-import type { KnownOfPilot, Track } from '../plan/propose-plan';
+import type { KnownOfPilot } from '../plan/propose-plan';
 import type { SessionFields } from '../schemas/session';
 import type { FlightMode, OccurrenceKind, Place, StickLayout } from '../vocabulary/flying';
 

@@ -1,3 +1,4 @@
+import { LEVELS, type Level } from '../vocabulary/training';
 import type { Rep } from '../clearance/facts';
 import {
   abilityIn,
@@ -6,9 +7,7 @@ import {
   afterRep,
   chanceMet,
   difficultyOf,
-  type Level,
   levelFor,
-  LEVELS,
   raschChance,
 } from './ability';
 

@@ -1,14 +1,9 @@
+import { LEVELS, type Level } from '../vocabulary/training';
 import { flownOrder } from '../vocabulary/flown-order';
 import type { Rep } from '../clearance/facts';
 import { depthOf } from '../drills/prerequisites';
 import { drillOf, type DrillId } from '../drills/drills';
 import { daysBetween, type Day } from '../vocabulary/day';
-
-/**
- * How hard a practice rep is set, against the standard: bigger gaps, more help, less wind, or the other way.
- */
-export const LEVELS = [-2, -1, 0, 1] as const;
-export type Level = (typeof LEVELS)[number];
 
 /** What is known of a skill, on the logit scale of the Rasch model. */
 export interface Ability {

@@ -1,3 +1,4 @@
+import type { Track } from '../vocabulary/training';
 import { causeOf, type CauseId } from '../causes/causes';
 import { drillOf, isDrillId, type DrillId } from '../drills/drills';
 import { allBefore, depthOf } from '../drills/prerequisites';
@@ -9,13 +10,6 @@ export const PLAN_AT_LEAST = 2;
 export const PLAN_AT_MOST = 4;
 /** A trainer may widen a plan up to here: beyond it nobody gets through it in a season. */
 export const PLAN_CEILING = 6;
-
-/**
- * With every help, taken away piece by piece; or without from the first day. Both schools teach well; see
- * each pilot's own.
- */
-export const TRACKS = ['assist-down', 'manual-first'] as const;
-export type Track = (typeof TRACKS)[number];
 
 /** What is known of a pilot beside the mode. */
 export interface KnownOfPilot extends Circumstances {

@@ -1,8 +1,8 @@
+import { TRACKS, type Track } from '../vocabulary/training';
 import { array, type InferType, mixed, object } from 'yup';
 import { SENSOR_SIDES } from '../vocabulary/craft-facts';
 import { LENGTH_UNITS, SPEED_UNITS } from '../vocabulary/units';
 import { FLIGHT_MODES, KINDS_OF_OCCURRENCE, PLACES, STICK_LAYOUTS } from '../vocabulary/flying';
-import { type Track, TRACKS } from '../plan/propose-plan';
 import {
   causeId,
   choice,

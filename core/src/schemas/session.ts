@@ -1,8 +1,8 @@
+import { LEVELS } from '../vocabulary/training';
 import { array, boolean, type InferType, number, object, string } from 'yup';
 import { PURPOSES } from '../clearance/facts';
 import { SIDES } from '../drills/drill';
 import { isDrillId, type DrillId } from '../drills/drills';
-import { LEVELS } from '../plan/ability';
 import { causeId, choice, choiceOrNone, day, instant, key, keyOrNone, quantity, text, whole } from './fields';
 
 export const SESSION_STATES = ['planned', 'running', 'done'] as const;

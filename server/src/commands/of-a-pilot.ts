@@ -1,4 +1,4 @@
-import { TRAINED_STATES } from '@skelby/core/weakness/states';
+import { TRAINED_STATES } from '@skelby/core/clearance/open-states';
 import type { recordOwnRep, tellNearMiss } from '@skelby/core/commands/of-a-pilot';
 import { newRep, recordRep as repCommand } from '@skelby/core/commands/record-rep';
 import { logOccurrence as logCommand } from '@skelby/core/commands/log-occurrence';

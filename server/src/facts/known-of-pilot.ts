@@ -1,9 +1,10 @@
+import type { Track } from '@skelby/core/vocabulary/training';
 import { rankOfSeverity } from '@skelby/core/debrief/severity';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
 import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import type { Place } from '@skelby/core/vocabulary/flying';
 import { abilityIn } from '@skelby/core/plan/ability';
-import type { KnownOfPilot, Track } from '@skelby/core/plan/propose-plan';
+import type { KnownOfPilot } from '@skelby/core/plan/propose-plan';
 import type { SchoolTx } from '../db/in-school';
 
 /** So many flights count as lately. */

@@ -1,4 +1,4 @@
-import { TRAINED_STATES } from '@skelby/core/weakness/states';
+import { TRAINED_STATES } from '@skelby/core/clearance/open-states';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import type { SchoolTx } from '../db/in-school';
 

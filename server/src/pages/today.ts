@@ -1,5 +1,5 @@
 import { CHECKS_DAYS_AHEAD } from '@skelby/core/pages/pages';
-import { OPEN_STATES } from '@skelby/core/weakness/states';
+import { OPEN_STATES } from '@skelby/core/clearance/open-states';
 import type { SchoolTx } from '../db/in-school';
 
 /**

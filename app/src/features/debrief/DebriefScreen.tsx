@@ -12,7 +12,7 @@ import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { Screen, useIsWide } from '../../shared/ui/Screen';
-import { SumCard } from '../../shared/ui/SumCard';
+import { SumCard } from '../../shared/forms/SumCard';
 import { Words } from '../../shared/ui/Words';
 import { Ask, ToldList } from './Ask';
 import { Decide } from './Decide';

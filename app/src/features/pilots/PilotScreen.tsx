@@ -1,5 +1,5 @@
 import { useDrills } from '../../shared/api/use-drills';
-import { isOpen } from '@skelby/core/weakness/states';
+import { isOpen } from '@skelby/core/clearance/open-states';
 import { causeOf } from '@skelby/core/causes/causes';
 import { useLocalSearchParams } from 'expo-router';
 import type { PilotPage, Roster, WeaknessLine } from '@skelby/core/pages/pages';

@@ -4,7 +4,7 @@ import type { WeaknessPage } from '@skelby/core/pages/pages';
 import { View } from 'react-native';
 import { chartName, curveSentence } from '../../shared/copy/rung-copy';
 import { CurveChart } from '../../shared/drawing';
-import { RelapseChart } from '../../shared/ui/OnWatch';
+import { RelapseChart } from '../../shared/drawing/OnWatch';
 import { Words } from '../../shared/ui/Words';
 import type { Settings } from './settings';
 

@@ -10,7 +10,7 @@ import { Loaded } from '../../shared/ui/Loaded';
 import { LinkRow, PressRow, Rows } from '../../shared/ui/Rows';
 import { Part, Screen, useIsWide } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
-import { SumCard } from '../../shared/ui/SumCard';
+import { SumCard } from '../../shared/forms/SumCard';
 
 function Sums({ roster }: { readonly roster: Roster }) {
   const { sum: wanted } = useLocalSearchParams<{ sum?: string }>();

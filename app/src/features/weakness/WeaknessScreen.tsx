@@ -1,6 +1,6 @@
 import { flownOrder } from '@skelby/core/vocabulary/flown-order';
 import { useDrills } from '../../shared/api/use-drills';
-import { isOpen } from '@skelby/core/weakness/states';
+import { isOpen } from '@skelby/core/clearance/open-states';
 import { causeOf } from '@skelby/core/causes/causes';
 import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
 import { lastSignature } from '@skelby/core/weakness/allowed-moves';
@@ -29,7 +29,7 @@ import { CurveChart, StickPlate, ValueChart } from '../../shared/drawing';
 import { CoverageGrid } from './CoverageGrid';
 import { History } from './History';
 import { HowSure } from './HowSure';
-import { OnWatch } from '../../shared/ui/OnWatch';
+import { OnWatch } from '../../shared/drawing/OnWatch';
 import { chartName, curveSentence, rungWords } from '../../shared/copy/rung-copy';
 import { useMove, useWeakness, useWorkedOut, type WorkedOut } from '../../offline/overlay/weakness-queries';
 import { valuesOf } from '../../shared/copy/value-copy';

@@ -6,7 +6,7 @@ import {
   type WeaknessPage,
 } from '@skelby/core/pages/pages';
 import { addDays, type Day } from '@skelby/core/vocabulary/day';
-import { isOpen } from '@skelby/core/weakness/states';
+import { isOpen } from '@skelby/core/clearance/open-states';
 import { done } from '../outbox/commands';
 import { notYetIn, type Waiting } from '../outbox/waiting';
 import type { Kept } from './kept';

@@ -1,8 +1,8 @@
+import type { Level } from '../../vocabulary/training';
 import type { DrillId } from '../../drills/drills';
 import type { CauseId } from '../../causes/causes';
 import type { Purpose } from '../../clearance/facts';
 import type { Side } from '../../drills/drill';
-import type { Level } from '../ability';
 
 /** Some reps of one drill by one pilot, flown one after the other on one pack. */
 export interface Block {

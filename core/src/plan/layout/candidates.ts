@@ -1,10 +1,11 @@
+import type { Level } from '../../vocabulary/training';
 import { USUAL_SEVERITY } from '../../debrief/severity';
 import { percent } from '../../vocabulary/percent';
 import { binomialAtMost } from '../../rates/exact-interval';
 import type { Drill } from '../../drills/drill';
 import type { FindDrill } from '../../drills/drill-book';
 import type { CauseId } from '../../causes/causes';
-import { isOpen } from '../../weakness/states';
+import { isOpen } from '../../clearance/open-states';
 import type { Clearance } from '../../clearance/clearance';
 import { CHECK_ATTEMPTS, CHECK_MET_NEEDED, type ClearingRule } from '../../clearance/clearing-rule';
 import { bandsWanted } from '../../clearance/coverage';
@@ -18,7 +19,7 @@ import type { Day } from '../../vocabulary/day';
 import type { Place } from '../../vocabulary/flying';
 import { windBandOf } from '../../vocabulary/wind-band';
 import { brokenBy, type Restricting } from '../../restrictions/restrictions';
-import { AIM, abilityIn, chanceMet, type Level, levelFor } from '../ability';
+import { AIM, abilityIn, chanceMet, levelFor } from '../ability';
 import type { Block } from './block';
 
 export interface WeaknessToday {

@@ -2,9 +2,9 @@ import { percent } from '@skelby/core/vocabulary/percent';
 import { relapseLimitOf } from '@skelby/core/clearance/choose-limit';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Watch } from '@skelby/core/clearance/watch';
-import { Part } from './Screen';
-import { Words } from './Words';
-import { CurveChart } from '../drawing';
+import { Part } from '../ui/Screen';
+import { Words } from '../ui/Words';
+import { CurveChart } from '.';
 import { sayDay } from '../copy/dates';
 import { plural } from '../copy/copy';
 

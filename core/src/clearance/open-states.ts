@@ -1,4 +1,4 @@
-import type { WeaknessState } from '../clearance/rungs';
+import type { WeaknessState } from './rungs';
 
 /** States in which a weakness restricts its pilot, until it is signed. */
 export const OPEN_STATES = [

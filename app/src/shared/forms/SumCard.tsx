@@ -5,11 +5,11 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../api/use-units';
 import { SumPicture } from '../drawing';
-import { Button } from './Button';
-import { Choice } from '../forms/Choice';
-import { Stepper } from '../forms/Stepper';
-import { themed } from './theme';
-import { Words } from './Words';
+import { Button } from '../ui/Button';
+import { Choice } from './Choice';
+import { Stepper } from './Stepper';
+import { themed } from '../ui/theme';
+import { Words } from '../ui/Words';
 
 const useStyles = themed((theme) => ({
   card: { gap: 12, borderTopWidth: 3, borderTopColor: theme.ink, paddingTop: 12 },

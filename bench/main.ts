@@ -1,0 +1,4 @@
+import { exitWith } from '../tools/exit';
+import { bench } from './bench';
+
+await exitWith(() => bench(process.argv.slice(2)));
