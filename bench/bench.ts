@@ -7,6 +7,7 @@ import { freePort, startCluster } from '../tools/cluster';
 import { ensureDatabase, withDatabase } from '../tools/database';
 import { needChromium } from '../tools/needs';
 import { ROOT, throwawayFolder } from '../tools/places';
+import { run } from '../tools/run';
 import { CannotGoOn, say } from '../tools/say';
 import { startServer } from '../tools/server-process';
 import { measureApi } from './api';
@@ -174,6 +175,8 @@ const WITH_THE_APP: Readonly<Record<string, (running: Running) => Promise<void>>
   },
 };
 
+/** Random lists of commands, phone against server. */
+const PHONE_RUNS = 150;
 const REPS_EACH = 10;
 const REPS_OF_OTHERS = 1;
 const CRASHES_EACH = 8;
@@ -235,6 +238,18 @@ const ALONE: Readonly<Record<string, () => Promise<void>>> = {
     } finally {
       rmSync(starts, { recursive: true, force: true });
     }
+  },
+  async whole() {
+    say('\nWhat ./skelby test takes a sample of every day, all of it');
+    const skelby = (args: readonly string[], env: NodeJS.ProcessEnv) =>
+      run(path.join(ROOT, 'skelby'), ['test', '--only', ...args], { cwd: ROOT, show: true, env });
+    const ran = [
+      await skelby(['browser', '--', 'desk.spec', '-g', 'meets WCAG'], { LOOKS: 'all' }),
+      await skelby(['unit', '--', '--selectProjects', 'tools', '--', 'phone-and-server'], {
+        PHONE_RUNS: String(PHONE_RUNS),
+      }),
+    ];
+    if (ran.some(({ code }) => code !== 0)) throw new CannotGoOn('Something of the whole fails: see above.');
   },
 };
 

@@ -281,9 +281,17 @@ const VIEWS: readonly { readonly name: string; readonly open: (page: Page) => Pr
   },
 ];
 
-for (const look of ['light', 'dark'] as const) {
-  for (const view of VIEWS) {
-    test(`${view.name}, ${look}: meets WCAG 2.2 AA by axe and fits its width`, async ({ trainer, page }) => {
+const LOOKS = ['light', 'dark'] as const;
+/** A new one every day: each view is looked at in one light, and in the other the next day. LOOKS=all takes both. */
+const DAY = Number(process.env['LOOKS_DAY'] ?? Math.floor(Date.now() / 86_400_000));
+const isDue = (nth: number) => process.env['LOOKS'] === 'all' || (nth + DAY) % LOOKS.length === 0;
+
+for (const [i, look] of LOOKS.entries()) {
+  for (const view of VIEWS.filter((_, nth) => isDue(nth + i))) {
+    test(`${view.name}, ${look} (LOOKS_DAY ${DAY}): meets WCAG 2.2 AA by axe and fits its width`, async ({
+      trainer,
+      page,
+    }) => {
       await page.emulateMedia({ colorScheme: look });
       if (look === 'dark') await page.setViewportSize({ width: 1280, height: 800 });
       await trainer.today();
