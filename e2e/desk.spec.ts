@@ -318,6 +318,15 @@ test('everything that is tapped in the field is at least 56 px high', async ({ t
   }
 });
 
+test('the licences of what is built in are a tap away', async ({ page, context }) => {
+  await page.goto('/school');
+  const [opened] = await Promise.all([
+    context.waitForEvent('page'),
+    page.getByRole('button', { name: 'Licences of the packages inside' }).click(),
+  ]);
+  await expect(opened.getByText(/react-native-web/).first()).toBeVisible();
+});
+
 test('a page that breaks says so and leads back, and an unknown address does too', async ({
   trainer,
   page,

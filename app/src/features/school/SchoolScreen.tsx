@@ -125,6 +125,20 @@ function Experience({ experience }: { readonly experience: SchoolExperience }) {
   );
 }
 
+/** The licences of what is built in, as a plain file that the server keeps beside the app. */
+function Notices() {
+  return (
+    <Part heading="What is built in">
+      <Button
+        kind="quiet"
+        icon="file-text"
+        label="Licences of the packages inside"
+        onPress={() => window.open('/third-party-notices.txt')}
+      />
+    </Part>
+  );
+}
+
 /** What the school sets for itself, and what its records have taught. */
 export function SchoolScreen() {
   const experience = useExperience();
@@ -134,6 +148,7 @@ export function SchoolScreen() {
         <Screen title="School" up="/kit" aside={<Experience experience={data} />}>
           <Units />
           <Exchange />
+          <Notices />
         </Screen>
       )}
     </Loaded>
