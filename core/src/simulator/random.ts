@@ -35,8 +35,8 @@ export class Random {
   }
 
   /**
-   * Near enough a normal number, mean 0 and variance 1: four even ones added up, so that no engine's
-   * logarithm comes in. Never beyond ±3.5.
+   * A number close to normal, mean 0 and variance 1: the sum of four uniform numbers (Irwin–Hall), scaled. Never
+   * beyond ±3.5. It needs no logarithm, whose last digit differs between engines.
    */
   normal(): number {
     return ROOT3 * (this.uniform() + this.uniform() + this.uniform() + this.uniform() - 2);

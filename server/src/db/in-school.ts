@@ -1,7 +1,10 @@
 import type { DrillId } from '@skelby/core/drills/drills';
 import type { Knex } from 'knex';
 
-/** Work before anybody is known: sees no row, and may only call the sign-in functions. */
+/**
+ * Work before anybody is known: row level security hides every row from it, and it may call the sign-in
+ * functions only.
+ */
 export const NO_SCHOOL = '';
 
 /** Weaknesses to be worked out again: by their keys, and as those of a pilot for whom a drill decides. */

@@ -19,7 +19,7 @@ const RETURN_WORDS = {
   landing: 'Landing by itself',
 } as const;
 
-/** Distance, height, speed and charge, a few times a second: reading them is not flying. */
+/** Distance, height, speed and charge, drawn anew a few times a second, so that frames stay free for the picture. */
 export function Readout({ live }: { readonly live: Live }) {
   const styles = useStyles();
   const { say } = useUnits();
