@@ -189,7 +189,7 @@ test.describe('a session', () => {
       .getByRole('button', { name: /^Leave out/ })
       .first()
       .click();
-    await expect(page.getByText(/Your order costs \d+ %/)).toBeVisible();
+    await expect(page.getByText(/Your order costs \d+\s%/)).toBeVisible();
     await page.getByRole('button', { name: 'Back to the best' }).click();
     await expect(page.getByText(/The best there is/)).toBeVisible();
     const [download] = await Promise.all([

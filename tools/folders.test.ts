@@ -1,5 +1,5 @@
-import { bin, run } from './run';
-import { ROOT } from './places';
+import { run } from './run';
+import { bin, ROOT } from './places';
 
 /** No folder leans on one that leans on it: what two share stands under both. Types alone bind nothing. */
 

@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import { exitWith } from './exit';
-import { ROOT } from './places';
-import { bin, run } from './run';
+import { bin, ROOT } from './places';
+import { run } from './run';
 import { CannotGoOn, say } from './say';
 
 const HELP = `./skelby demo    sets everything up and serves the demo school

@@ -7,6 +7,9 @@ import { postgresCanReach } from './cluster';
 
 export const ROOT = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 
+/** A program of an installed package. */
+export const bin = (name: string): string => path.join(ROOT, 'node_modules', '.bin', name);
+
 /**
  * Where data is kept unless told otherwise: beside the code, or, where the database's own user may
  * not go there, in a folder of this checkout's under /var/tmp.

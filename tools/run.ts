@@ -1,9 +1,4 @@
 import { spawn } from 'node:child_process';
-import path from 'node:path';
-import { ROOT } from './places';
-
-/** A program of an installed package. */
-export const bin = (name: string): string => path.join(ROOT, 'node_modules', '.bin', name);
 
 export interface Ran {
   readonly code: number;

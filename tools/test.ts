@@ -7,8 +7,8 @@ import { type Cluster, freePort, startCluster } from './cluster';
 import { ensureDatabase, withDatabase } from './database';
 import { needChromium } from './needs';
 import { packageProblems } from './packages';
-import { ROOT, throwawayFolder } from './places';
-import { bin, run } from './run';
+import { bin, ROOT, throwawayFolder } from './places';
+import { run } from './run';
 import { CannotGoOn, say } from './say';
 import { startServer } from './server-process';
 
