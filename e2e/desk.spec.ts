@@ -318,7 +318,8 @@ test('everything that is tapped in the field is at least 56 px high', async ({ t
   }
 });
 
-test('the licences of what is built in are a tap away', async ({ page, context }) => {
+test('the licences of what is built in are a tap away', async ({ trainer, page, context }) => {
+  await trainer.today();
   await page.goto('/school');
   const [opened] = await Promise.all([
     context.waitForEvent('page'),

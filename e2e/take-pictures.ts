@@ -1,4 +1,4 @@
 import { exitWith } from '../tools/exit';
 import { takePictures } from './pictures';
 
-await exitWith(takePictures);
+void exitWith(takePictures);
