@@ -1,4 +1,4 @@
 import { exitWith } from '../tools/exit';
 import { bench } from './bench';
 
-await exitWith(() => bench(process.argv.slice(2)));
+void exitWith(() => bench(process.argv.slice(2)));

@@ -110,7 +110,12 @@ test("what was measured of a rep stands beside it: in the counter, in the histor
   await trainer.log(pilot, 'Near-miss', 'Obstacles', 'Could not stop in time');
   await trainer.confirm('Could not stop in time');
   await page.getByRole('link', { name: /Brake to the mark/ }).click();
+  await page.getByLabel('Miss distance, this rep', { exact: true }).fill('900');
+  await expect(
+    page.getByText('Miss distance: give a number from 0 to 500 m, or leave it empty.'),
+  ).toBeVisible();
   await page.getByLabel('Miss distance, this rep', { exact: true }).fill('2.5');
+  await expect(page.getByText(/give a number from 0/)).toBeHidden();
   await page.getByRole('button', { name: 'Missed', exact: true }).click();
   await page.getByRole('button', { name: 'Off the mark', exact: true }).click();
   await page.getByLabel('Miss distance, this rep', { exact: true }).fill('1,5');

@@ -5,7 +5,7 @@ import { ROOT } from './places';
 /** An exported name means one thing in the whole project. */
 
 const FOLDERS = ['core/src', 'server/src', 'app/src', 'tools', 'bench'];
-/** A command has its handle, its shape and rule, and its handler under its own name; screens are exported lazily again. */
+/** A command's handle, rule and handler share its name; screens are exported again where they load later. */
 const ON_PURPOSE = [
   /^core\/src\/commands\//,
   /^server\/src\/commands\//,

@@ -1,14 +1,11 @@
+import { type At, madeUpSegment } from '../testing/made-up-flight';
 import { DRILLS, type DrillId } from '../drills/drills';
 import { exerciseOf } from './exercises';
 import { type FlightMeasureId, MEASURES } from './measures/measures';
 import { missReasonOf } from './miss-reason';
 import { RECORDED_VALUES, type RecordedValue } from './recorded-value';
-import { type Parts, type Score, scoreParts } from './score';
-import { craftModel } from '../simulator/craft-model';
-import { gate } from '../simulator/world';
-import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
-import { offsetFromPath } from '../geometry/path';
-import type { Sample } from '../flight-log/flight-log';
+import { type Score, scoreParts } from './score';
+import { gate, type Solid } from '../simulator/world';
 
 const missed = (of: FlightMeasureId | 'crash' | 'not-finished'): Pick<Score, 'met' | 'wrong'> => ({
   met: false,
@@ -24,37 +21,17 @@ test('a rep that was met has no reason for a miss; a miss has that of what went 
 
 const VALUES = Object.entries(RECORDED_VALUES) as readonly [DrillId, RecordedValue][];
 
-const HZ = 50;
-/** Reps made up so that their value can be said without a computer: each part is flown as `at` says. */
+/** The value of a rep whose parts are each flown as `at` says. */
 function flown(
   drillId: DrillId,
-  at: (part: number, t: number) => Partial<Sample>,
-  { seconds = 10, solids = [] as Parts['segments'][number]['solids'] } = {},
+  at: (part: number, t: number) => At,
+  solids: readonly Solid[] = [],
 ): number | null {
   const exercise = exerciseOf(drillId)!;
-  const craft = craftModel(craftFacts(USUAL_CRAFT));
-  const segments = exercise.stages.map((stage, index) => {
-    const samples = Array.from({ length: seconds * HZ + 1 }, (_, i) => {
-      const still = { x: 0, y: 10, z: 3, vx: 0, vy: 0, vz: 0, throttle: 0, yaw: 0, pitch: 0, roll: 0 };
-      const north = { qw: Math.SQRT1_2, qx: 0, qy: 0, qz: Math.SQRT1_2 };
-      const air = { mode: 3, setting: 1, relative: 0, hold: 1, battery: 1, windX: 0, windY: 0, windZ: 0 };
-      return { ...still, ...north, ...air, t: i / HZ, ...at(index, i / HZ) } as Sample;
-    });
-    const offsets = samples.map((s) => offsetFromPath(stage.path, s.x, s.y, s.z));
-    return {
-      stage,
-      index,
-      samples,
-      offsets,
-      from: 0,
-      events: [],
-      craft,
-      course: exercise,
-      solids,
-      startS: 0,
-    };
-  });
-  return scoreParts({ segments: segments, over: 'finished', next: 0 }, exercise).recorded;
+  const segments = exercise.stages.map((stage, index) =>
+    madeUpSegment(stage, 10, (t) => at(index, t), { solids, course: exercise, index }),
+  );
+  return scoreParts({ segments, over: 'finished', next: 0 }, exercise).recorded;
 }
 
 test('a brake that stopped 4 m short, or ran 1.5 m past, is written down as that', () => {
@@ -70,15 +47,14 @@ test('a hover is told by its distance from the mark, not by its height', () =>
 test('small thumbs, a walk, a stop, a gap and an opening are written down too', () => {
   expect(flown('half-thumb', (_, t) => ({ y: 6, roll: t > 6 ? 0.4 : 0.1 }))).toBeCloseTo(6, 1);
   // Eight seconds tail-on, then sideways: 45° east of the way that it should look.
-  const east = { qw: Math.cos(Math.PI / 8), qz: Math.sin(Math.PI / 8) };
-  expect(flown('lead-walk', (_, t) => ({ y: 6.5 + 0.75 * t, ...(t > 8 ? east : {}) }))).toBeCloseTo(8, 1);
+  expect(flown('lead-walk', (_, t) => ({ y: 6.5 + 0.75 * t, noseDeg: t > 8 ? 45 : 0 }))).toBeCloseTo(8, 1);
   // Two stops of 5 and 6 m; between them it comes back over 18.
   expect(
     flown('mode-stop-table', (part, t) => ({ y: 20 + t * ([1.4, 0.5, -1.8, 1.4, 0.6][part] ?? 0) })),
   ).toBeCloseTo(6);
   const solids = gate(0, 20, 1.4, 0, 2);
   for (const drillId of ['gap-ladder', 'portal-drop'] as const)
-    expect(flown(drillId, (_, t) => ({ x: 0.3, z: 1.4, y: 8 + 1.8 * t, vy: 1.8 }), { solids })).toBeCloseTo(
+    expect(flown(drillId, (_, t) => ({ x: 0.3, z: 1.4, y: 8 + 1.8 * t, vy: 1.8 }), solids)).toBeCloseTo(
       0.3,
       5,
     );

@@ -19,20 +19,11 @@ export interface RecordedValue {
 }
 
 type How = Partial<Pick<RecordedValue, 'step' | 'in'>>;
-const metres = (of: MeasureIn<'m'>, label: string, how: How = {}): RecordedValue => ({
-  of,
-  label,
-  unit: 'm',
-  step: 0.5,
-  ...how,
-});
-const seconds = (of: MeasureIn<'s'>, label: string, how: How = {}): RecordedValue => ({
-  of,
-  label,
-  unit: 's',
-  step: 1,
-  ...how,
-});
+const valueIn =
+  <Unit extends 'm' | 's'>(unit: Unit, step: number) =>
+  (of: MeasureIn<Unit>, label: string, how: How = {}): RecordedValue => ({ of, label, unit, step, ...how });
+const metres = valueIn('m', 0.5);
+const seconds = valueIn('s', 1);
 
 /** Which value of a rep each drill writes down, by tape, by timer or from a flight. */
 export const RECORDED_VALUES: Readonly<Partial<Record<DrillId, RecordedValue>>> = {

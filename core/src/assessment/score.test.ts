@@ -1,5 +1,4 @@
-import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
-import { craftModel } from '../simulator/craft-model';
+import { type At, CRAFT, madeUpSample } from '../testing/made-up-flight';
 import { drillOf, DRILLS } from '../drills/drills';
 import { practiceOf } from '../simulator/practice';
 import { flyDrill } from '../synthetic-pilot/fly-drill';
@@ -8,35 +7,8 @@ import { exerciseOf, MEASURED_DRILLS } from './exercises';
 import { offsetFromPath, lengthOf, type Path, wayRound } from '../geometry/path';
 import { scoreLog, scoreFlightLog } from './score';
 
-const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
-const half = (deg: number) => ((90 - deg) * Math.PI) / 360;
-/** A line of a track by hand: standing at a place with the nose at a bearing, position held. */
-const line = (t: number, x: number, y: number, z: number, part: Partial<Sample> = {}, nose = 0): Sample => ({
-  t,
-  x,
-  y,
-  z,
-  vx: 0,
-  vy: 0,
-  vz: 0,
-  qw: Math.cos(half(nose)),
-  qx: 0,
-  qy: 0,
-  qz: Math.sin(half(nose)),
-  throttle: 0,
-  yaw: 0,
-  pitch: 0,
-  roll: 0,
-  mode: 3,
-  setting: 1,
-  relative: 0,
-  hold: 1,
-  battery: 1,
-  windX: 0,
-  windY: 0,
-  windZ: 0,
-  ...part,
-});
+const line = (t: number, x: number, y: number, z: number, part: At = {}): Sample =>
+  madeUpSample(t, { x, y, z, ...part });
 function written(lines: readonly Sample[]) {
   const writer = new FlightLogWriter();
   for (const each of lines) writer.add(each);
@@ -52,7 +24,7 @@ const hover = (
   written(
     Array.from({ length: seconds * 50 + 1 }, (_, i) => {
       const { dx = 0, ...part } = off(i / 50);
-      return line(i / 50, dx, y, z, part, nose);
+      return line(i / 50, dx, y, z, { noseDeg: nose, ...part });
     }),
   );
 
@@ -140,14 +112,10 @@ test('with the nose toward the pilot the same thumb pushes the other way: the fi
     written(
       Array.from({ length: 50 * 22 }, (_, i) => {
         const t = i / 50;
-        return line(
-          t,
-          t > 17 ? Math.min(1.5, (t - 17) * 0.7) : 0,
-          12,
-          3,
-          { roll: t > 16.5 && t < 17.5 ? roll : 0 },
-          180,
-        );
+        return line(t, t > 17 ? Math.min(1.5, (t - 17) * 0.7) : 0, 12, 3, {
+          roll: t > 16.5 && t < 17.5 ? roll : 0,
+          noseDeg: 180,
+        });
       }),
     );
   const wrong = (roll: number) =>

@@ -27,7 +27,7 @@ export interface Score {
   readonly wrong: { readonly of: FlightMeasureId | 'crash' | 'not-finished'; readonly atS: number } | null;
   /** Part of the drill that was being flown then. */
   readonly wrongIn: number | null;
-  /** The value that is written down beside met or missed, SI; null where the drill has none or the flight does not show it. */
+  /** Written down beside met or missed, SI; null where the drill has no value or the flight does not show it. */
   readonly recorded: number | null;
   /** Spectral arc length of the movements, mean; null where there was none. */
   readonly smoothness: number | null;

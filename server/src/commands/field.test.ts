@@ -180,6 +180,25 @@ describe('reps', () => {
     expect(await repsOf(other)).toEqual([]);
   });
 
+  test('show on the page of the pilot what was measured, the newest first, by the instant each was flown', async () => {
+    const { trainer } = await server.school('Korrin');
+    const { pilotId, weaknessId } = await withWeakness(trainer);
+    const flown = [
+      { measure: 1.5, flownAt: '2026-05-01T09:00:00.000Z' },
+      { measure: null, flownAt: '2026-05-01T09:01:00.000Z' },
+      { measure: 0.4, flownAt: '2026-05-01T09:02:00.250Z' },
+      { measure: 3, flownAt: '2026-05-01T09:03:00.000Z' },
+    ];
+    const ids = flown.map(() => id());
+    for (const [i, each] of flown.entries())
+      await trainer.put(`/reps/${ids[i]}`, rep(weaknessId, { purpose: 'practice', ...each }));
+    await trainer.put(`/reps/${ids[3]}/taken-back`, { reason: 'Mis-tap' });
+    const { body } = await trainer.get<{ reps: { values: object[] }[] }>(`/pilots/${pilotId}`);
+    expect(body.reps.map(({ values }) => values)).toEqual([
+      [2, 0].map((i) => ({ id: ids[i], flownAt: flown[i]!.flownAt, met: true, value: flown[i]!.measure })),
+    ]);
+  });
+
   test('keep how hard they were set and what was measured; a test is flown at the standard', async () => {
     const { trainer } = await server.school('Skarn');
     const { weaknessId } = await withWeakness(trainer);

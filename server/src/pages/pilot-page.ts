@@ -15,7 +15,7 @@ export async function pilotPage(school: SchoolTx, id: string) {
   const reps = (await tx.raw(
     `
     select drill_id, purpose, count(*) as reps, count(*) filter (where met) as met, max(day) as last_day,
-      coalesce(to_json((array_agg(json_build_object('id', id, 'flownAt', flown_at, 'met', met, 'value', measure)
+      coalesce(to_json((array_agg(json_build_object('id', id, 'flownAt', to_char(flown_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'met', met, 'value', measure)
         order by flown_at desc, id desc) filter (where measure is not null))[1:?]), '[]') as values
       from reps where pilot_id = ? and taken_back_at is null group by drill_id, purpose order by max(flown_at) desc`,
     [VALUES_SENT, id],

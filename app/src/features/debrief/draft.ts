@@ -43,7 +43,7 @@ function begun({ debrief }: DebriefPage, captured: Evidence): DebriefDraft {
 }
 
 export function useDebriefDraft(occurrenceId: string, page: DebriefPage, captured: Evidence) {
-  const { draft, change, drop } = useDraft<DebriefDraft>({
+  const { draft, change, drop, sent } = useDraft<DebriefDraft>({
     name: nameOf(occurrenceId),
     begin: () => begun(page, captured),
     goOn: (last) => ({
@@ -71,7 +71,7 @@ export function useDebriefDraft(occurrenceId: string, page: DebriefPage, capture
     draft,
     change,
     find,
-    drop,
+    sent,
     rebase,
     saved,
     overtaken: !saved && draft.base < (page.debrief?.number ?? 0),

@@ -79,7 +79,7 @@ const useCraft = ({ craftId }: OccurrenceOfPilot, { craft }: Roster): CraftFacts
   useMemo(() => craftFacts(craft.find((each) => each.id === craftId) ?? USUAL_CRAFT), [craft, craftId]);
 
 /** Saves the debrief under the weakness that its cause belongs to. */
-function useSending(occurrence: OccurrenceOfPilot, draft: DebriefDraft, drop: () => void) {
+function useSending(occurrence: OccurrenceOfPilot, draft: DebriefDraft, sent: () => void) {
   const router = useRouter();
   const save = useSaveDebrief(occurrence);
   const weaknessKey = useWeaknessKey(occurrence.pilotId);
@@ -92,7 +92,7 @@ function useSending(occurrence: OccurrenceOfPilot, draft: DebriefDraft, drop: ()
       { base: draft.base, state, reason: draft.reason, findings, keys },
       {
         onSuccess: () => {
-          drop();
+          sent();
           router.replace(state === 'closed' ? `/weakness/${weaknessId}` : `/occurrence/${occurrence.id}`);
         },
       },
@@ -112,12 +112,12 @@ const completed = (findings: Findings, known: Answers, { kind }: OccurrenceOfPil
 /** A debrief: what is asked, what follows from it, and what was decided. */
 export function useDebriefing(occurrence: OccurrenceOfPilot, roster: Roster, page: DebriefPage): Debriefing {
   const captured = useCaptured(occurrence, roster);
-  const { draft, change, find, drop, rebase, saved, overtaken } = useDebriefDraft(
+  const { draft, change, find, sent, rebase, saved, overtaken } = useDebriefDraft(
     occurrence.id,
     page,
     captured,
   );
-  const { save, send } = useSending(occurrence, draft, drop);
+  const { save, send } = useSending(occurrence, draft, sent);
   const [step, setStep] = useState<DebriefStep>('ask');
   const [wanted, want] = useState<QuestionId | null>(null);
   const [triedToClose, setTried] = useState(false);

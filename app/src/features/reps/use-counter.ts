@@ -1,17 +1,14 @@
-import type { DrillBook } from '@skelby/core/drills/drill-book';
+import { sendRep, sendUndo } from '../../offline/outbox/reps';
 import { useDrills } from '../../shared/api/use-drills';
 import type { Clearance } from '@skelby/core/clearance/clearance';
 import { whyNotCounted, type WhyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { MissReason, Purpose } from '@skelby/core/clearance/facts';
 import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
-import { recordRep, takeRepBack } from '@skelby/core/commands/handles';
-import { newRep } from '@skelby/core/commands/record-rep';
+import { newRep, type RepFields } from '@skelby/core/commands/record-rep';
 import type { Drill } from '@skelby/core/drills/drill';
 import { type DrillId } from '@skelby/core/drills/drills';
 import type { RecordedRep, WeaknessPage } from '@skelby/core/pages/pages';
 import { v7 as uuid } from 'uuid';
-import { entryOf } from '../../offline/outbox/commands';
-import { outbox } from '../../offline/outbox/use-outbox';
 import { useWorkedOut } from '../../offline/overlay/weakness-queries';
 import { todayHere } from '../../shared/copy/dates';
 import { purposesFor } from './HowFlown';
@@ -58,15 +55,13 @@ function allowedPurpose(settings: Settings, clearance: Clearance, next: NextStep
   return purposes.includes(settings.purpose) ? settings.purpose : purposes[0]!;
 }
 
-function sendRep(
-  page: WeaknessPage,
-  flown: Settings,
-  rep: Pick<RecordedRep, 'met' | 'flownAt'> & { readonly missReason: MissReason | null },
-  { drillOf, versionInForce }: DrillBook,
-): void {
+type Verdict = Pick<RecordedRep, 'met' | 'flownAt'> & { readonly missReason: MissReason | null };
+
+/** The rep that was just flown, as it is sent. */
+function repOf(page: WeaknessPage, flown: Settings, verdict: Verdict, drillVersion: number): RepFields {
   const { drillId, purpose, side, band, flownOn, mode, pilotRelative, pack, measure = null } = flown;
-  const body = newRep({
-    ...rep,
+  return newRep({
+    ...verdict,
     weaknessId: page.weakness.id,
     drillId,
     purpose,
@@ -77,20 +72,14 @@ function sendRep(
     pilotRelative,
     pack,
     measure,
-    drillVersion: versionInForce(drillId),
+    drillVersion,
     day: todayHere(),
   });
-  void outbox.add(entryOf(recordRep, { id: uuid() }, body, `rep of ${drillOf(drillId).name}`));
 }
-
-const sendUndo = (rep: RecordedRep, reason: string, { drillOf }: DrillBook): void =>
-  void outbox.add(
-    entryOf(takeRepBack, { id: rep.id }, { reason }, `undo of a rep of ${drillOf(rep.drillId).name}`),
-  );
 
 /** Counting the reps of one weakness. @param wanted a drill asked for by its link */
 export function useCounter(page: WeaknessPage, wanted: string | undefined): Counting {
-  const book = useDrills();
+  const { drillOf, versionInForce } = useDrills();
   const { clearance, reps, drillIds } = useWorkedOut(page);
   const next = nextStep(clearance, todayHere());
   const begin = (): Settings => ({
@@ -104,17 +93,19 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
   const { settings, change } = useSettings(page.weakness.id, begin, wanted);
   const flown = { ...settings, purpose: allowedPurpose(settings, clearance, next) };
   const { drillId, purpose, side } = flown;
+  const drill = drillOf(drillId);
   return {
     clearance,
     next,
     reps,
     drillIds,
-    drill: book.drillOf(drillId),
+    drill,
     settings: flown,
     change,
     pickDrill: (id) => change({ ...forDrill(id, page, clearance, next), measure: null }),
     record: (met, missReason, flownAt) => {
-      sendRep(page, flown, { met, missReason, flownAt }, book);
+      const rep = repOf(page, flown, { met, missReason, flownAt }, versionInForce(drillId));
+      sendRep(uuid(), rep, `rep of ${drill.name}`);
       change({
         missedAt: null,
         measure: null,
@@ -122,7 +113,7 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
         ...(purpose === 'check' ? { side: sideAfter(drillId, side) } : {}),
       });
     },
-    undo: (rep, reason) => sendUndo(rep, reason, book),
+    undo: (rep, reason) => sendUndo(rep.id, drillOf(rep.drillId).name, reason),
     notCounted: purpose === 'practice' ? null : whyNotCounted(flown, page.weakness.causeId, page.pilot.mode),
     upNext: clearance.watch ? null : nextUp(flown, clearance),
     goOn: (to) =>

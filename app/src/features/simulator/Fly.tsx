@@ -47,8 +47,8 @@ interface PartProps {
   readonly state: FlyState;
 }
 
-/** What the flight waits for, over the field. */
-function Asked({ state: { flight, standing } }: Pick<PartProps, 'state'>) {
+/** What the flight waits for, over the field; null while it waits for nothing. */
+function askedOf({ flight, standing }: FlyState): ReactNode {
   if (!flight.isFlying)
     return <Button kind="main" icon="play" label="Start" onPress={flight.go} disabled={!standing} />;
   if (standing?.part.hands === 'answer')
@@ -57,9 +57,6 @@ function Asked({ state: { flight, standing } }: Pick<PartProps, 'state'>) {
     <Button kind="solid" icon="corner-up-left" label="Take it over" onPress={flight.takeOver} />
   ) : null;
 }
-
-const isAsked = ({ flight, standing }: FlyState): boolean =>
-  !flight.isFlying || standing?.part.hands === 'answer' || Boolean(standing?.returning);
 
 /** The part being flown in words, the field, and its figures. */
 function Seen({
@@ -73,6 +70,7 @@ function Seen({
   const { drill, craft, setUp, settings } = props;
   const { flight, standing, live } = state;
   const { isFlying, failed } = flight;
+  const asked = askedOf(state);
   const part = standing?.part;
   const says = part ? `${part.of > 1 ? `${part.at + 1} of ${part.of}: ` : ''}${part.says}` : '';
   return (
@@ -90,11 +88,7 @@ function Seen({
         blind={isFlying && (part?.blind ?? false)}
         inset={reads ? <FieldMap live={live} marks={setUp.marks} /> : null}
       >
-        {isAsked(state) ? (
-          <View style={styles.over}>
-            <Asked state={state} />
-          </View>
-        ) : null}
+        {asked ? <View style={styles.over}>{asked}</View> : null}
       </Field>
       {failed ? (
         <Words as="strong" role="alert">{`! ${failed}`}</Words>

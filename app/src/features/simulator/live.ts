@@ -9,7 +9,7 @@ interface Now {
   readonly path: readonly (readonly [number, number])[];
 }
 
-/** Figures of the flight for readout and map. They change a few times a second and do not redraw the screen around them. */
+/** Figures for readout and map: a few times a second, without redrawing the screen around them. */
 export class Live {
   private readonly listeners = new Listeners();
   private last: Now = { shown: null, path: [] };

@@ -1,6 +1,7 @@
+import { sendRep, sendUndo } from '../../offline/outbox/reps';
 import { useDrills } from '../../shared/api/use-drills';
 import type { DrillId } from '@skelby/core/drills/drills';
-import { recordOwnRep, recordRep, takeRepBack } from '@skelby/core/commands/handles';
+import { recordOwnRep, recordRep } from '@skelby/core/commands/handles';
 import { newRep } from '@skelby/core/commands/record-rep';
 import { entryOf } from '../../offline/outbox/commands';
 import type { Purpose } from '@skelby/core/clearance/facts';
@@ -81,29 +82,14 @@ export function useRecorded({ weaknessId, token, drill, settings, purpose }: Bel
       };
       setLast({ repId, met: score.met, takenBack: false });
       const what = `rep of ${drill.name} on the simulator`;
-      if (weaknessId)
-        void outbox.add(
-          entryOf(
-            recordRep,
-            { id: repId },
-            newRep({ ...rep, weaknessId, purpose, flownOn: 'simulator' }),
-            what,
-          ),
-        );
+      if (weaknessId) sendRep(repId, newRep({ ...rep, weaknessId, purpose, flownOn: 'simulator' }), what);
       else void ownOutbox.add(entryOf(recordOwnRep, { id: repId }, rep, what));
     },
     [weaknessId, token, drill, purpose, versionInForce],
   );
   const undo = useCallback(() => {
     if (!last || last.takenBack) return;
-    void outbox.add(
-      entryOf(
-        takeRepBack,
-        { id: last.repId },
-        { reason: 'Not a fair attempt' },
-        `undo of a rep of ${drill.name}`,
-      ),
-    );
+    sendUndo(last.repId, drill.name, 'Not a fair attempt');
     setLast({ ...last, takenBack: true });
   }, [last, drill]);
   useOwnSending(token);

@@ -1,15 +1,13 @@
+import { sendRep, sendUndo } from '../../offline/outbox/reps';
 import { newestFirst } from '@skelby/core/vocabulary/flown-order';
 import { modesFor, whyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { MissReason } from '@skelby/core/clearance/facts';
-import { recordRep, takeRepBack } from '@skelby/core/commands/handles';
 import { newRep } from '@skelby/core/commands/record-rep';
 import type { RecordedRep, Roster, TodayList, TrainingSession, WeaknessPage } from '@skelby/core/pages/pages';
 import type { Block } from '@skelby/core/plan/layout/block';
 import { windBandOf } from '@skelby/core/vocabulary/wind-band';
 import { useRouter } from 'expo-router';
 import { v7 as uuid } from 'uuid';
-import { entryOf } from '../../offline/outbox/commands';
-import { outbox } from '../../offline/outbox/use-outbox';
 import { useDrills } from '../../shared/api/use-drills';
 import { PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
 import { todayHere } from '../../shared/copy/dates';
@@ -71,18 +69,10 @@ export function useBlock(props: BlockProps) {
       day: todayHere(),
       flownAt,
     });
-    void outbox.add(entryOf(recordRep, { id: uuid() }, rep, `rep of ${drill.name}`));
+    sendRep(uuid(), rep, `rep of ${drill.name}`);
     change({ missedAt: null, measure: null });
   };
-  const undo = (rep: RecordedRep) =>
-    void outbox.add(
-      entryOf(
-        takeRepBack,
-        { id: rep.id },
-        { reason: 'Undone in the session' },
-        `undo of a rep of ${drill.name}`,
-      ),
-    );
+  const undo = (rep: RecordedRep) => sendUndo(rep.id, drill.name, 'Undone in the session');
   const logOccurrence = () => {
     const pilot = roster.pilots.find((each) => each.id === block.pilotId);
     const side = block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : '';

@@ -11,6 +11,8 @@ import { Words } from '../ui/Words';
 const AXIS_WIDTH = 44;
 const HEIGHT = 110;
 const DOT = 12;
+/** More would stand on each other on a phone. */
+const SHOWN = 40;
 
 export interface ValueChartProps {
   readonly drillId: DrillId;
@@ -29,12 +31,14 @@ function topOf(values: readonly number[], reps: ValueChartProps['reps'], step: n
 }
 
 /** What was measured of a drill, rep by rep: met filled, missed hollow. */
-export function ValueChartDrawing({ drillId, reps }: ValueChartProps) {
+export function ValueChartDrawing({ drillId, reps: all }: ValueChartProps) {
   const theme = useTheme();
   const { units, unit, from } = useUnits();
   const [width, setWidth] = useState(0);
   const recorded = RECORDED_VALUES[drillId];
+  const reps = all.slice(-SHOWN);
   if (!recorded || reps.length < 2) return null;
+  const heading = `${recorded.label}, ${unit(recorded.unit)}, ${all.length > SHOWN ? `the last ${SHOWN} reps` : 'rep by rep'}`;
   const newestFirst = [...reps].reverse();
   const sentence = valuesLine(drillId, newestFirst, units)!;
   const values = reps.map(({ value }) => from(value, recorded.unit));
@@ -54,7 +58,7 @@ export function ValueChartDrawing({ drillId, reps }: ValueChartProps) {
   );
   return (
     <View style={{ gap: 8 }} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
-      <Words as="strong">{`${recorded.label}, ${unit(recorded.unit)}, rep by rep`}</Words>
+      <Words as="strong">{heading}</Words>
       {width > 0 ? (
         <View role="img" aria-label={sentence}>
           <LineChart
@@ -87,7 +91,7 @@ export function ValueChartDrawing({ drillId, reps }: ValueChartProps) {
       ) : (
         <View style={{ height: HEIGHT }} />
       )}
-      <Words as="soft">{`Filled: met. Hollow: missed.${beyond ? ' At the top: farther than drawn.' : ''}`}</Words>
+      <Words as="soft">{`Filled: met. Hollow: missed.${beyond ? ' At the top: more than drawn.' : ''}`}</Words>
     </View>
   );
 }

@@ -26,6 +26,15 @@ export const namesUnder = (start: string): readonly string[] =>
 
 export const forget = (name: string): void => localStorage.removeItem(PREFIX + name);
 
+/** Tells when another tab forgets what is kept under a name. @returns stops telling */
+export function whenForgottenElsewhere(name: string, tell: () => void): () => void {
+  const look = ({ key, newValue }: StorageEvent) => {
+    if (key === null || (key === PREFIX + name && newValue === null)) tell();
+  };
+  window.addEventListener('storage', look);
+  return () => window.removeEventListener('storage', look);
+}
+
 /** Leaves nothing behind. */
 export function forgetAll(): void {
   for (const name of Object.keys(localStorage).filter((each) => each.startsWith(PREFIX)))

@@ -8,10 +8,13 @@ const NAME = 'skelby.tab';
 
 const signOf = (tab: string) => `tab.${tab}`;
 
-/** Whether a tab with drafts of its own is still there. A tab that closes takes its sign away. */
+/** Whether a tab with drafts of its own is still there. A tab that closes takes its sign away; one that sleeps may seem gone. */
 export function isThere(tab: string): boolean {
   const said = kept<number>(signOf(tab));
-  return said !== null && Date.now() - said < GONE_AFTER_MS;
+  if (said === null) return false;
+  const isFresh = Date.now() - said < GONE_AFTER_MS;
+  if (!isFresh) forget(signOf(tab));
+  return isFresh;
 }
 
 /** Says at once that this tab is there, as it keeps its first draft. */

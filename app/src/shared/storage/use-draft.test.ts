@@ -40,6 +40,29 @@ test('a tab that is still there keeps its draft; one that is gone leaves it to t
   expect(kept(`note.a@${thisTab()}`)).toMatchObject({ draft: { id: 'mine' } });
 });
 
+test('what goes on in another tab, since this one slept, is no longer here', () => {
+  const asleep = open();
+  act(() => asleep.current.change({ text: 'Begun here' }));
+  const key = `skelby.note.a@${thisTab()}`;
+  act(() => {
+    localStorage.removeItem(key);
+    window.dispatchEvent(new StorageEvent('storage', { key: 'skelby.other', newValue: null }));
+  });
+  expect(asleep.current.draft.text).toBe('Begun here');
+  act(() => {
+    window.dispatchEvent(new StorageEvent('storage', { key, newValue: null }));
+  });
+  expect(asleep.current.draft).toEqual(begin());
+});
+
+test('once it is sent nothing stays kept, and the screen goes on showing it', () => {
+  const result = open();
+  act(() => result.current.change({ text: 'Sent' }));
+  act(() => result.current.sent());
+  expect(result.current.draft.text).toBe('Sent');
+  expect(open().current.draft).toEqual(begin());
+});
+
 test('a draft of the version that kept one for all tabs goes on', () => {
   keep('note.a', { id: 'old', text: 'From before' });
   expect(open().current.draft).toEqual({ id: 'old', text: 'From before' });

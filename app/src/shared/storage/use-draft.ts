@@ -1,5 +1,5 @@
-import { useCallback, useRef, useState } from 'react';
-import { forget, keep, kept, namesUnder } from './storage';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { forget, keep, kept, namesUnder, whenForgottenElsewhere } from './storage';
 import { isThere, sayHere, thisTab } from './this-tab';
 
 /** What is begun and not yet sent: kept from the first tap, so that a reload, a call or a killed tab loses nothing. */
@@ -59,6 +59,8 @@ export interface Draft<T> {
   readonly change: (part: Partial<T> | ((last: T) => T)) => void;
   /** Begins anew; nothing stays kept. */
   readonly drop: () => void;
+  /** It was sent: nothing stays kept, and the screen shows it until it is left. */
+  readonly sent: () => void;
 }
 
 /** A draft that belongs to a thing and to this tab. */
@@ -79,9 +81,15 @@ export function useDraft<T extends object>(kind: DraftKind<T>): Draft<T> {
       }),
     [name],
   );
+  const sent = useCallback(() => forget(ofTab(name, thisTab())), [name]);
   const drop = useCallback(() => {
-    forget(ofTab(name, thisTab()));
+    sent();
     setDraft(how.current.begin());
-  }, [name]);
-  return { draft, change, drop };
+  }, [sent]);
+  // A tab that slept is taken for gone: what goes on in another is no longer here.
+  useEffect(
+    () => whenForgottenElsewhere(ofTab(name, thisTab()), () => setDraft(how.current.begin())),
+    [name],
+  );
+  return { draft, change, drop, sent };
 }

@@ -1,73 +1,12 @@
-import { craftModel } from '../../simulator/craft-model';
+import { type At, CRAFT, madeUpSegment } from '../../testing/made-up-flight';
 import { gate, type Solid } from '../../simulator/world';
-import { craftFacts, USUAL_CRAFT } from '../../vocabulary/craft-facts';
-import type { Sample } from '../../flight-log/flight-log';
-import { type Exercise, free, leg, round, type Stage, stay } from '../exercise';
+import { USUAL_CRAFT } from '../../vocabulary/craft-facts';
+import { free, leg, round, stay } from '../exercise';
 import type { Segment } from '../segment';
 import type { Comparing, Measuring } from './measure';
 import { MEASURES, type MeasureId } from './measures';
 import { reversals } from './reversals';
-import { offsetFromPath } from '../../geometry/path';
 
-/** Flights made up so that each value can be said without a computer. */
-
-const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
-const HZ = 50;
-type At = Partial<Sample> & { readonly noseDeg?: number };
-
-const sample = (t: number, { noseDeg = 0, ...part }: At): Sample => {
-  const half = ((90 - noseDeg) * Math.PI) / 360;
-  return {
-    t,
-    x: 0,
-    y: 10,
-    z: 3,
-    vx: 0,
-    vy: 0,
-    vz: 0,
-    qw: Math.cos(half),
-    qx: 0,
-    qy: 0,
-    qz: Math.sin(half),
-    throttle: 0,
-    yaw: 0,
-    pitch: 0,
-    roll: 0,
-    mode: 3,
-    setting: 1,
-    relative: 0,
-    hold: 1,
-    battery: 1,
-    windX: 0,
-    windY: 0,
-    windZ: 0,
-    ...part,
-  };
-};
-
-function segment(
-  stage: Stage,
-  seconds: number,
-  at: (t: number) => At,
-  {
-    solids = [],
-    course = {},
-  }: { readonly solids?: readonly Solid[]; readonly course?: Partial<Exercise> } = {},
-): Segment {
-  const samples = Array.from({ length: Math.round(seconds * HZ) + 1 }, (_, i) => sample(i / HZ, at(i / HZ)));
-  return {
-    stage,
-    index: 0,
-    samples,
-    offsets: samples.map((s) => offsetFromPath(stage.path, s.x, s.y, s.z)),
-    from: 0,
-    events: [],
-    craft: CRAFT,
-    course: { stages: [stage], standards: [], ...course },
-    solids,
-    startS: 0,
-  };
-}
 const inPart = (of: MeasureId): Measuring => {
   const how = MEASURES[of];
   if (how.is !== 'measure') throw new RangeError(`${of} is not measured in one part.`);
@@ -83,7 +22,7 @@ const value = (of: MeasureId, from: Segment): number => inPart(of)(from)!.value;
 const LINE = leg('Out', [0, 10, 3], [0, 30, 3]);
 /** Along the line at 2 m/s, and what else. */
 const along = (more: (t: number) => At = () => ({}), seconds = 10) =>
-  segment(LINE, seconds, (t) => ({ y: 10 + 2 * t, vy: 2, ...more(t) }));
+  madeUpSegment(LINE, seconds, (t) => ({ y: 10 + 2 * t, vy: 2, ...more(t) }));
 
 describe('places', () => {
   test('off the line, and when it was farthest', () => {
@@ -117,12 +56,12 @@ describe('places', () => {
       ),
     ).toBeCloseTo(0.8));
   test('carried off, and how far it took to stop', () => {
-    const slides = segment(stay('Hold', [0, 10, 3], 20), 4, (t) => ({ x: t < 2 ? 1.5 * t : 3 }));
+    const slides = madeUpSegment(stay('Hold', [0, 10, 3], 20), 4, (t) => ({ x: t < 2 ? 1.5 * t : 3 }));
     expect(value('moved', slides)).toBe(3);
     expect(value('stopped-in', slides)).toBe(3);
   });
   test('ground covered over all parts', () =>
-    expect(inAll('footprint')([along(), segment(LINE, 1, () => ({ x: -9 }))])!.value).toBeCloseTo(20));
+    expect(inAll('footprint')([along(), madeUpSegment(LINE, 1, () => ({ x: -9 }))])!.value).toBeCloseTo(20));
 });
 
 describe('the nose', () => {
@@ -130,7 +69,7 @@ describe('the nose', () => {
     expect(
       value(
         'heading',
-        segment(leg('Out', [0, 10, 3], [0, 30, 3], { nose: 'along' }), 2, (t) => ({
+        madeUpSegment(leg('Out', [0, 10, 3], [0, 30, 3], { nose: 'along' }), 2, (t) => ({
           noseDeg: t < 1 ? 0 : 25,
         })),
       ),
@@ -142,7 +81,7 @@ describe('the nose', () => {
         along(() => ({ noseDeg: 40 })),
       ),
     ).toBeCloseTo(40, 3);
-    expect(inPart('nose-to-path')(segment(LINE, 2, () => ({ noseDeg: 40, vy: 0.3 })))).toBeNull();
+    expect(inPart('nose-to-path')(madeUpSegment(LINE, 2, () => ({ noseDeg: 40, vy: 0.3 })))).toBeNull();
   });
   test('set off where it does not look', () => {
     expect(
@@ -163,7 +102,7 @@ describe('the nose', () => {
     expect(
       value(
         'tail-on-time',
-        segment(behind, 20, (t) => ({ noseDeg: t > 12 && t < 13 ? 50 : 10 })),
+        madeUpSegment(behind, 20, (t) => ({ noseDeg: t > 12 && t < 13 ? 50 : 10 })),
       ),
     ).toBeCloseTo(12, 1);
   });
@@ -177,7 +116,7 @@ describe('the nose', () => {
   test('pulses that do not point home', () => {
     const home = leg('Home', [0, 30, 3], [0, 8, 3], { hands: 'find-nose' });
     const pulsed = (noseDeg: number) =>
-      segment(home, 6, (t) => ({ y: 30, noseDeg, pitch: t % 2 > 1 ? 0.2 : 0 }));
+      madeUpSegment(home, 6, (t) => ({ y: 30, noseDeg, pitch: t % 2 > 1 ? 0.2 : 0 }));
     expect(value('pulses', pulsed(90))).toBe(3);
     expect(value('pulses', pulsed(180))).toBe(0);
   });
@@ -186,30 +125,29 @@ describe('the nose', () => {
 describe('hands', () => {
   const HOLD = stay('Hold', [0, 10, 3], 20);
   test('a first push away from where it should go is wrong, toward it is not', () => {
-    const pushed = (pitch: number) => segment(LINE, 2, (t) => ({ pitch: t > 0.5 ? pitch : 0 }));
+    const pushed = (pitch: number) => madeUpSegment(LINE, 2, (t) => ({ pitch: t > 0.5 ? pitch : 0 }));
     expect(inPart('wrong-moves')(pushed(-0.3))).toEqual({ value: 1, atS: 0.52 });
     expect(value('wrong-moves', pushed(0.3))).toBe(0);
     // Nose in, the same push of the thumb goes the other way.
     expect(
       value(
         'wrong-moves',
-        segment(LINE, 2, (t) => ({ noseDeg: 180, pitch: t > 0.5 ? 0.3 : 0 })),
+        madeUpSegment(LINE, 2, (t) => ({ noseDeg: 180, pitch: t > 0.5 ? 0.3 : 0 })),
       ),
     ).toBe(1);
   });
   test('reversals a minute', () => {
     // Full swings of half a second: two turnings each, on one axis.
-    expect(reversals(segment(HOLD, 30, (t) => ({ roll: 0.2 * Math.sin(4 * Math.PI * t) })))).toBeCloseTo(
-      240,
-      -1,
-    );
-    expect(reversals(segment(HOLD, 30, (t) => ({ roll: 0.02 * Math.sin(4 * Math.PI * t) })))).toBe(0);
+    expect(
+      reversals(madeUpSegment(HOLD, 30, (t) => ({ roll: 0.2 * Math.sin(4 * Math.PI * t) }))),
+    ).toBeCloseTo(240, -1);
+    expect(reversals(madeUpSegment(HOLD, 30, (t) => ({ roll: 0.02 * Math.sin(4 * Math.PI * t) })))).toBe(0);
   });
   test('share of calm hands, longest neutral while moving, other sticks', () => {
     expect(
       value(
         'small-share',
-        segment(HOLD, 10, (t) => ({ roll: t < 2.5 ? 0.4 : 0.1 })),
+        madeUpSegment(HOLD, 10, (t) => ({ roll: t < 2.5 ? 0.4 : 0.1 })),
       ),
     ).toBeCloseTo(0.75, 2);
     expect(
@@ -221,13 +159,13 @@ describe('hands', () => {
     expect(
       value(
         'neutral',
-        segment(HOLD, 10, () => ({})),
+        madeUpSegment(HOLD, 10, () => ({})),
       ),
     ).toBe(0);
     expect(
       value(
         'others',
-        segment(stay('Yaw only', [0, 10, 3], 5, { axis: 'yaw' }), 5, () => ({ yaw: 0.8, roll: 0.12 })),
+        madeUpSegment(stay('Yaw only', [0, 10, 3], 5, { axis: 'yaw' }), 5, () => ({ yaw: 0.8, roll: 0.12 })),
       ),
     ).toBeCloseTo(0.12);
     expect(
@@ -241,7 +179,7 @@ describe('hands', () => {
     expect(
       value(
         'small-for',
-        segment(HOLD, 10, (t) => ({ yaw: t > 3 && t < 3.1 ? 0.5 : 0.1 })),
+        madeUpSegment(HOLD, 10, (t) => ({ yaw: t > 3 && t < 3.1 ? 0.5 : 0.1 })),
       ),
     ).toBeCloseTo(6.9, 1));
   test('hands off after the call, and on again', () => {
@@ -250,23 +188,24 @@ describe('hands', () => {
     expect(
       value(
         'hands-off',
-        segment(called, 3, (t) => ({ pitch: held(t) })),
+        madeUpSegment(called, 3, (t) => ({ pitch: held(t) })),
       ),
     ).toBeCloseTo(0.6);
-    expect(inPart('touched-again')(segment(called, 3, (t) => ({ pitch: held(t) })))).toEqual({
+    expect(inPart('touched-again')(madeUpSegment(called, 3, (t) => ({ pitch: held(t) })))).toEqual({
       value: 1,
       atS: 2.02,
     });
     expect(
       value(
         'touched-again',
-        segment(called, 1.5, (t) => ({ pitch: held(t) })),
+        madeUpSegment(called, 1.5, (t) => ({ pitch: held(t) })),
       ),
     ).toBe(0);
   });
   test('the first right answer to a slide', () => {
     // Carried east of the mark: right is to lean west.
-    const slid = (roll: (t: number) => number) => segment(HOLD, 4, (t) => ({ x: 2, mode: 2, roll: roll(t) }));
+    const slid = (roll: (t: number) => number) =>
+      madeUpSegment(HOLD, 4, (t) => ({ x: 2, mode: 2, roll: roll(t) }));
     expect(
       value(
         'response',
@@ -282,7 +221,7 @@ describe('hands', () => {
   });
   test('softer sticks compared with plain ones; calm hands have nothing to better', () => {
     const at = (hertz: number, expo: number) =>
-      segment(stay('Hold', [0, 10, 3], 20, { expo }), 20, (t) => ({
+      madeUpSegment(stay('Hold', [0, 10, 3], 20, { expo }), 20, (t) => ({
         pitch: 0.3 * Math.sin(2 * Math.PI * hertz * t),
       }));
     expect(inAll('calmer')([at(2, 0), at(1, 0.5)])!.value).toBeCloseTo(0.5, 1);
@@ -301,11 +240,11 @@ describe('the air', () => {
   test('straight down at the induced speed is in its own wash, along at the same sink is less so', () => {
     const down = value(
       'wash-zone',
-      segment(LINE, 1, () => ({ vz: -CRAFT.inducedMps })),
+      madeUpSegment(LINE, 1, () => ({ vz: -CRAFT.inducedMps })),
     );
     const slant = value(
       'wash-zone',
-      segment(LINE, 1, () => ({ vz: -CRAFT.inducedMps, vy: 2.5 * CRAFT.inducedMps })),
+      madeUpSegment(LINE, 1, () => ({ vz: -CRAFT.inducedMps, vy: 2.5 * CRAFT.inducedMps })),
     );
     expect(down).toBeGreaterThan(0.5);
     expect(slant).toBeLessThan(0.1 * down);
@@ -314,13 +253,13 @@ describe('the air', () => {
     expect(
       value(
         'wash-zone',
-        segment(LINE, 1, () => ({ vz: -CRAFT.inducedMps, windY: -2.5 * CRAFT.inducedMps })),
+        madeUpSegment(LINE, 1, () => ({ vz: -CRAFT.inducedMps, windY: -2.5 * CRAFT.inducedMps })),
       ),
     ).toBeLessThan(0.1);
   });
   test('out of the column first, then power', () => {
     const first = (away: number, power: number) =>
-      segment(LINE, 3, (t) => ({ pitch: t > away ? 0.6 : 0, throttle: t > power ? 0.5 : -0.2 }));
+      madeUpSegment(LINE, 3, (t) => ({ pitch: t > away ? 0.6 : 0, throttle: t > power ? 0.5 : -0.2 }));
     expect(value('sideways-first', first(0.3, 1))).toBe(1);
     expect(value('sideways-first', first(1, 0.3))).toBe(0);
   });
@@ -333,7 +272,7 @@ describe('solids', () => {
     expect(
       value(
         'gap',
-        segment(
+        madeUpSegment(
           leg('Through', [0, 10, 3], [0, 30, 3]),
           10,
           (t) => ({ x: (2 - span) / 4, y: 10 + 2 * t, vy: 2 }),
@@ -344,13 +283,15 @@ describe('solids', () => {
     expect(
       value(
         'gap',
-        segment(leg('Through', [0, 10, 3], [0, 30, 3]), 10, (t) => ({ y: 10 + 2 * t, vy: 2 }), { solids }),
+        madeUpSegment(leg('Through', [0, 10, 3], [0, 30, 3]), 10, (t) => ({ y: 10 + 2 * t, vy: 2 }), {
+          solids,
+        }),
       ),
     ).toBeLessThan(0.02);
   });
   test('off the middle of a gate in metres, sideways or up, the worst of two', () => {
     const through = (x: number, z: number) =>
-      segment(leg('Through', [0, 10, 3], [0, 40, 3]), 15, (t) => ({ x, z, y: 10 + 2 * t, vy: 2 }), {
+      madeUpSegment(leg('Through', [0, 10, 3], [0, 40, 3]), 15, (t) => ({ x, z, y: 10 + 2 * t, vy: 2 }), {
         solids: [...gate(0, 20, 3, 0, 2), ...gate(0.5, 30, 3, 0, 2)],
       });
     expect(value('gap-offset', through(0.2, 3))).toBeCloseTo(0.3);
@@ -363,7 +304,7 @@ describe('solids', () => {
     expect(
       value(
         'clearance',
-        segment(
+        madeUpSegment(
           leg('Over', [0, 10, 3], [0, 30, 3]),
           10,
           (t) => ({ y: 10 + 2 * t, z: t > 4 && t < 6 ? 3.2 : 0.5 }),
@@ -380,14 +321,18 @@ describe('take-off and landing', () => {
     expect(
       value(
         'low-time',
-        segment(LINE, 5, (t) => ({ z: t < 1 ? 0 : (t - 1) * span })),
+        madeUpSegment(LINE, 5, (t) => ({ z: t < 1 ? 0 : (t - 1) * span })),
       ),
     ).toBeCloseTo(1 - 0.03 / span, 1); // off the ground from 3 cm
-    expect(inPart('low-time')(segment(LINE, 1, () => ({ z: 0 })))).toBeNull();
+    expect(inPart('low-time')(madeUpSegment(LINE, 1, () => ({ z: 0 })))).toBeNull();
   });
   test('how hard and how far off the pad', () => {
     const down = leg('Down', [0, 10, 3], [0, 10, 0]);
-    const landed = segment(down, 4, (t) => ({ x: 0.3, z: Math.max(0, 1.5 - 0.5 * t), vz: t < 3 ? -0.5 : 0 }));
+    const landed = madeUpSegment(down, 4, (t) => ({
+      x: 0.3,
+      z: Math.max(0, 1.5 - 0.5 * t),
+      vz: t < 3 ? -0.5 : 0,
+    }));
     expect(value('touch-speed', landed)).toBeCloseTo(0.5);
     expect(value('touch-miss', landed)).toBeCloseTo(0.3);
   });
@@ -401,7 +346,7 @@ test('leading a pilot who walks: nearest and farthest are from where they have c
     ] as const,
     speedMps: 1,
   };
-  const led = segment(stay('Lead', [0, 6, 2], 20), 10, (t) => ({ y: t + (t < 5 ? 6 : 8) }), {
+  const led = madeUpSegment(stay('Lead', [0, 6, 2], 20), 10, (t) => ({ y: t + (t < 5 ? 6 : 8) }), {
     course: { walk },
   });
   expect(value('lead-near', led)).toBeCloseTo(6);
@@ -415,20 +360,20 @@ test('a turn that slips outward: nose inside the curve, sliding to the other sid
   expect(
     value(
       'slip-outward',
-      segment(turn, 2, () => ({ vx: -3, noseDeg: 300 })),
+      madeUpSegment(turn, 2, () => ({ vx: -3, noseDeg: 300 })),
     ),
   ).toBe(1);
   expect(
     value(
       'slip-outward',
-      segment(turn, 2, () => ({ vx: -3, noseDeg: 240 })),
+      madeUpSegment(turn, 2, () => ({ vx: -3, noseDeg: 240 })),
     ),
   ).toBe(0);
 });
 
 test('turned back at a share of the way: the stick with hold, the speed without', () => {
   const out = (mode: number) =>
-    segment(LINE, 8, (t) => ({
+    madeUpSegment(LINE, 8, (t) => ({
       y: 10 + 2 * t,
       vy: mode === 3 || t < 6 ? 2 : 1,
       mode,
@@ -439,7 +384,7 @@ test('turned back at a share of the way: the stick with hold, the speed without'
 });
 
 test('pilot-relative mode is switched with the tail to the pilot, or not', () => {
-  const switched = (noseDeg: number) => segment(LINE, 4, (t) => ({ noseDeg, relative: t > 2 ? 1 : 0 }));
+  const switched = (noseDeg: number) => madeUpSegment(LINE, 4, (t) => ({ noseDeg, relative: t > 2 ? 1 : 0 }));
   expect(value('breaches-relative', switched(0))).toBe(0);
   expect(value('breaches-relative', switched(90))).toBe(1);
   expect(value('relative-used', switched(0))).toBe(1);
@@ -447,7 +392,7 @@ test('pilot-relative mode is switched with the tail to the pilot, or not', () =>
 });
 
 test('two stops compared', () => {
-  const stop = (metres: number) => segment(LINE, 2, (t) => ({ y: 10 + (metres * t) / 2 }));
+  const stop = (metres: number) => madeUpSegment(LINE, 2, (t) => ({ y: 10 + (metres * t) / 2 }));
   expect(inAll('stops-alike')([stop(5), stop(6)])!.value).toBeCloseTo(0.2);
   expect(inAll('stops-alike')([stop(5)])).toBeNull();
 });
