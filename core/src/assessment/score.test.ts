@@ -1,4 +1,4 @@
-import { type At, CRAFT, madeUpSample } from '../testing/made-up-flight';
+import { type At, MADE_UP_CRAFT, madeUpSample } from '../testing/made-up-flight';
 import { drillOf, DRILLS } from '../drills/drills';
 import { practiceOf } from '../simulator/practice';
 import { flyDrill } from '../synthetic-pilot/fly-drill';
@@ -57,7 +57,7 @@ test('every flown drill that the simulator is for is measured, begins where it i
 
 describe('a minute over the mark', () => {
   const course = exerciseOf('tail-in-hover')!;
-  const score = (track: ReturnType<typeof hover>) => scoreFlightLog(track, course, CRAFT, []);
+  const score = (track: ReturnType<typeof hover>) => scoreFlightLog(track, course, MADE_UP_CRAFT, []);
 
   test('within a metre with position hold it is met', () => {
     const { met, over, values } = score(hover(62, (t) => ({ dx: 0.9 * Math.sin(t) })));
@@ -75,7 +75,7 @@ describe('a minute over the mark', () => {
   test('a fall is what went wrong, not what it cut short; a slide before it is', () => {
     const fallen = (of: typeof course, dx: number) => {
       const track = hover(20, (t) => ({ dx: t > 8 ? dx : 0 }));
-      return scoreFlightLog({ ...track, events: [{ is: 'crash', t: 20 }] }, of, CRAFT, []);
+      return scoreFlightLog({ ...track, events: [{ is: 'crash', t: 20 }] }, of, MADE_UP_CRAFT, []);
     };
     // Brake to the mark, never set out: it also stopped short, but that is not what went wrong.
     expect(fallen(exerciseOf('brake-to-mark')!, 0)).toMatchObject({
@@ -97,7 +97,7 @@ describe('a minute over the mark', () => {
     const scores = scoreLog(
       hover(62 * 3 + 1, (t) => ({ dx: t > 80 && t < 82 ? 2 : 0 })),
       course,
-      CRAFT,
+      MADE_UP_CRAFT,
       [],
     );
     expect(scores.map((each) => each.met).slice(0, 3)).toEqual([true, false, true]);
@@ -119,7 +119,7 @@ test('with the nose toward the pilot the same thumb pushes the other way: the fi
       }),
     );
   const wrong = (roll: number) =>
-    scoreFlightLog(flown(roll), course, CRAFT, []).values.find((each) => each.of === 'wrong-moves')!.value;
+    scoreFlightLog(flown(roll), course, MADE_UP_CRAFT, []).values.find((each) => each.of === 'wrong-moves')!.value;
   expect(wrong(-0.3)).toBe(0);
   expect(wrong(0.3)).toBe(1);
 });
@@ -132,9 +132,9 @@ test('what was flown live is judged the same from what was written down, surpris
     'return-takeover',
     'pause-then-talk',
   ] as const) {
-    const { score, track } = flyDrill(CRAFT, id, null, 3.5, new Set(), 7);
+    const { score, track } = flyDrill(MADE_UP_CRAFT, id, null, 3.5, new Set(), 7);
     expect([id, score.over, score.met]).toEqual([id, 'finished', true]);
-    expect(scoreFlightLog(track, exerciseOf(id)!, CRAFT, [])).toEqual(score);
+    expect(scoreFlightLog(track, exerciseOf(id)!, MADE_UP_CRAFT, [])).toEqual(score);
   }
 });
 

@@ -8,7 +8,7 @@ import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
 
 /** Flights made up for tests, so that each value can be said without a computer. */
 
-export const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
+export const MADE_UP_CRAFT = craftModel(craftFacts(USUAL_CRAFT));
 const HZ = 50;
 
 export type At = Partial<Sample> & { readonly noseDeg?: number };
@@ -48,7 +48,7 @@ export function madeUpSegment(
     offsets: samples.map((s) => offsetFromPath(stage.path, s.x, s.y, s.z)),
     from: 0,
     events: [],
-    craft: CRAFT,
+    craft: MADE_UP_CRAFT,
     course: { stages: [stage], standards: [], ...course },
     solids,
     startS: 0,

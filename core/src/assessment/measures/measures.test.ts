@@ -1,4 +1,4 @@
-import { type At, CRAFT, madeUpSegment } from '../../testing/made-up-flight';
+import { type At, MADE_UP_CRAFT, madeUpSegment } from '../../testing/made-up-flight';
 import { gate, type Solid } from '../../simulator/world';
 import { USUAL_CRAFT } from '../../vocabulary/craft-facts';
 import { free, leg, round, stay } from '../exercise';
@@ -234,17 +234,17 @@ describe('the air', () => {
     expect(
       value(
         'sink-ratio',
-        along(() => ({ vz: -0.7 * CRAFT.inducedMps })),
+        along(() => ({ vz: -0.7 * MADE_UP_CRAFT.inducedMps })),
       ),
     ).toBeCloseTo(0.7, 6));
   test('straight down at the induced speed is in its own wash, along at the same sink is less so', () => {
     const down = value(
       'wash-zone',
-      madeUpSegment(LINE, 1, () => ({ vz: -CRAFT.inducedMps })),
+      madeUpSegment(LINE, 1, () => ({ vz: -MADE_UP_CRAFT.inducedMps })),
     );
     const slant = value(
       'wash-zone',
-      madeUpSegment(LINE, 1, () => ({ vz: -CRAFT.inducedMps, vy: 2.5 * CRAFT.inducedMps })),
+      madeUpSegment(LINE, 1, () => ({ vz: -MADE_UP_CRAFT.inducedMps, vy: 2.5 * MADE_UP_CRAFT.inducedMps })),
     );
     expect(down).toBeGreaterThan(0.5);
     expect(slant).toBeLessThan(0.1 * down);
@@ -253,7 +253,7 @@ describe('the air', () => {
     expect(
       value(
         'wash-zone',
-        madeUpSegment(LINE, 1, () => ({ vz: -CRAFT.inducedMps, windY: -2.5 * CRAFT.inducedMps })),
+        madeUpSegment(LINE, 1, () => ({ vz: -MADE_UP_CRAFT.inducedMps, windY: -2.5 * MADE_UP_CRAFT.inducedMps })),
       ),
     ).toBeLessThan(0.1);
   });
@@ -317,7 +317,7 @@ describe('solids', () => {
 
 describe('take-off and landing', () => {
   test('how long under a span from the ground', () => {
-    const span = CRAFT.spanM;
+    const span = MADE_UP_CRAFT.spanM;
     expect(
       value(
         'low-time',
