@@ -1,5 +1,6 @@
 import type { CauseId } from '@skelby/core/causes/causes';
 import { applyToWeakness } from '@skelby/core/weakness/apply';
+import { clearanceOfPage } from '@skelby/core/weakness/page';
 import { provideArithmetic } from '../app/src/offline/overlay/arithmetic';
 import {
   changePlan,
@@ -11,6 +12,7 @@ import {
   saveFlight,
   savePilot,
   saveSession,
+  stampWeakness,
   takeConfirmationBack,
   takeRepBack,
   withdrawOccurrence,
@@ -213,7 +215,9 @@ function act(ground: Ground, what: number, which: number, coin: boolean): readon
       if (!weakness) return [];
       const drillIds =
         weakness.causeId === 'orientation-side-on' ? ['side-on-hover'] : ['half-thumb', 'tail-in-hover'];
-      return [make(changePlan, { id: weakness.id, planId: uuid() }, { drillIds, reason: 'Hands first.' })];
+      return [
+        make(changePlan, { id: weakness.id, planId: uuid() }, { drillIds, reason: 'Hands first.', at }),
+      ];
     }
     case 14: {
       if (!entry) return [];
@@ -247,6 +251,16 @@ function act(ground: Ground, what: number, which: number, coin: boolean): readon
         findings,
       };
       return [make(saveDebrief, { id: entry.id, versionId: uuid() }, body)];
+    }
+    case 15: {
+      if (!weakness) return [];
+      const body = {
+        mode: coin ? 'self-level' : 'position-hold',
+        windLimitMps: 2 + (which % 7),
+        at,
+        reason: 'Flies otherwise.',
+      };
+      return [make(stampWeakness, { id: weakness.id, stampId: uuid() }, body)];
     }
     default: {
       const pilotId = pick(ground.pilots, which)!;
@@ -324,6 +338,12 @@ const seen = {
       .sort(),
     plans: withPlans ? page.plans.map(({ drillIds, reason }) => [drillIds, reason]) : [],
     reps: page.reps.map(({ id, met, takenBack, drillId, day }) => [id, met, takenBack, drillId, day]).sort(),
+    stamps: (page.stamps ?? []).map(({ at, mode, windLimitMps }) => [at, mode, windLimitMps]),
+    charts: clearanceOfPage(page).charts.map(({ drillId, side, curve }) => [
+      drillId,
+      side,
+      curve.scores.at(-1),
+    ]),
     occurrences: page.occurrences.map(({ id }) => id).sort(),
   }),
   today: (list: TodayList) => ({
@@ -421,7 +441,7 @@ async function settled(ground: Ground): Promise<Visitor> {
 const entriesOf = (made: readonly Made[]): readonly Waiting[] =>
   made.map((each) => ({ ...each, key: uuid(), accountId: 'a' }));
 
-const steps = fc.array(fc.tuple(fc.nat({ max: 15 }), fc.nat({ max: 40 }), fc.boolean()), {
+const steps = fc.array(fc.tuple(fc.nat({ max: 16 }), fc.nat({ max: 40 }), fc.boolean()), {
   minLength: 4,
   maxLength: 14,
 });

@@ -11,6 +11,7 @@ import { makeLink } from './commands/make-link';
 import { type PilotHandler, recordOwnRepOf, tellNearMissOf } from './commands/of-a-pilot';
 import { exchangeRoutes } from './exchange/routes';
 import { experienceOf } from './facts/experience';
+import { ruleInForce } from './facts/occurrence-rows';
 import { unitsOf } from './facts/units';
 import { bodyOf } from './http/body';
 import { inTheirSchool, keyIn } from './http/in-their-school';
@@ -40,6 +41,7 @@ const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown
   '/roster': roster,
   '/flights': recentFlights,
   '/experience': experienceOf,
+  '/school/rule': ruleInForce,
   '/sessions': recentSessions,
   '/drills': drillVersions,
   '/carry': prefetchPage,

@@ -36,3 +36,5 @@ export const DebriefSheet = later(beyond, (all) => all.DebriefSheet);
 export const FlightCardScreen = later(beyond, (all) => all.FlightCardScreen);
 export const SumsScreen = later(beyond, (all) => all.SumsScreen);
 export const SchoolScreen = later(beyond, (all) => all.SchoolScreen);
+export const FirstMinutesScreen = later(beyond, (all) => all.FirstMinutesScreen);
+export const RuleScreen = later(beyond, (all) => all.RuleScreen);

@@ -3,6 +3,7 @@
  * counting, the library, sessions,
  * and the pilot's own page.
  */
+export { FirstMinutesScreen } from '../features/first-minutes/FirstMinutesScreen';
 export { PlanSession } from '../features/training-session/PlanSession';
 export { Runner } from '../features/training-session/Runner';
 export { DrillScreen } from '../features/drill-library/DrillScreen';

@@ -1,9 +1,14 @@
+import type { Side } from '../drills/drill';
 import type { DrillId } from '../drills/drills';
 import { CHECK_ATTEMPTS, CHECK_MET_NEEDED } from './clearing-rule';
 import type { Rep } from './facts';
 
 export interface DrillTally {
   readonly drillId: DrillId;
+  /** Null where the drill has no sides; absent in the first edition, whose check goes round them. */
+  readonly side?: Side | null;
+  /** Attempts that must be met. */
+  readonly needed: number;
   readonly met: number;
   readonly missed: number;
   readonly passed: boolean;
@@ -37,7 +42,7 @@ export class CheckTally {
   drills(): readonly DrillTally[] {
     return this.keyDrills.map((drillId) => {
       const { met, missed } = this.of.get(drillId)!;
-      return { drillId, met, missed, passed: met >= CHECK_MET_NEEDED };
+      return { drillId, needed: CHECK_MET_NEEDED, met, missed, passed: met >= CHECK_MET_NEEDED };
     });
   }
 }

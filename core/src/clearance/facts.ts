@@ -25,6 +25,8 @@ export interface Rep {
   /** Instant, ISO 8601. */
   readonly flownAt: string;
   readonly takenBack: boolean;
+  /** Taken back, and somebody else than who recorded it says so too: absent until then. */
+  readonly takenBackConfirmed?: boolean;
 }
 
 export const MOVE_KINDS = [
@@ -49,11 +51,32 @@ export interface Move {
   readonly undoes: string | null;
 }
 
+/** What a pilot flies with, as it was when a weakness was opened: a change of the pilot does not change it. */
+export interface OpeningStamp {
+  /** Instant from which it is in force, ISO 8601. */
+  readonly at: string;
+  readonly mode: FlightMode;
+  readonly windLimitMps: number;
+}
+
+/** Drills that decide from an instant on. */
+export interface Deciding {
+  /** Instant, ISO 8601. */
+  readonly at: string;
+  readonly keyDrills: readonly DrillId[];
+}
+
 export interface WeaknessFacts {
   readonly causeId: CauseId;
   /** Flown drills of the plan whose test reps decide. */
   readonly keyDrills: readonly DrillId[];
   readonly pilot: { readonly mode: FlightMode; readonly windLimitMps: number };
+  /** Oldest first; absent or empty: as the pilot is now. The second edition. */
+  readonly stamps?: readonly OpeningStamp[];
+  /** Which drills decided when, oldest first; absent: these from the first. The second edition. */
+  readonly deciding?: readonly Deciding[];
+  /** Sides of deciding drills on which it happened; absent or empty: not known, and any side may be one. */
+  readonly happenedOn?: readonly Side[];
   readonly rule: ClearingRule;
   readonly moves: readonly Move[];
   readonly reps: readonly Rep[];

@@ -9,6 +9,8 @@ export interface InLists {
   /** First day of the next check; null while none is due. */
   readonly checkFrom: Day | null;
   readonly checkPassed: boolean;
+  /** On watch, and limited again until a second check is passed. */
+  readonly limited: boolean;
 }
 
 export const inLists = ({ state, rungs, watch, check }: Clearance): InLists => ({
@@ -16,4 +18,5 @@ export const inLists = ({ state, rungs, watch, check }: Clearance): InLists => (
   rungs: rungs.map((rung) => rung.share),
   checkFrom: (watch?.next ?? check)?.from ?? null,
   checkPassed: check?.passed ?? false,
+  limited: watch?.limited ?? false,
 });

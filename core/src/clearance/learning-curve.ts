@@ -1,19 +1,10 @@
+import type { TestCurve } from './chart-test';
 import { limitOf } from './choose-limit';
 import type { ClearingRule } from './clearing-rule';
 import { ORIGIN, type Point, ScoreLattice } from './score-lattice';
 
-export interface LearningCurve {
-  /** Score after each rep, starting with 0 before the first. */
-  readonly scores: readonly number[];
+export interface LearningCurve extends TestCurve {
   readonly at: Point;
-  /** The limit as a score. */
-  readonly limit: number;
-  /** Number of the rep (from 1) at which the limit was reached; null while it has not been. */
-  readonly reachedAt: number | null;
-  /** Reps flown. */
-  readonly reps: number;
-  /** How far up the chart stands, 0 to 1; 1 once reached. */
-  readonly share: number;
 }
 
 /**
@@ -32,11 +23,22 @@ export function learningCurve(rule: ClearingRule, met: readonly boolean[]): Lear
     if (reachedAt === null && lattice.compare(at, limit.point) >= 0) reachedAt = i + 1;
   }
   const share = reachedAt === null ? Math.min(1, lattice.score(at) / limit.score) : 1;
-  return { scores, at, limit: limit.score, reachedAt, reps: met.length, share };
+  return {
+    scale: 'score',
+    scores,
+    at,
+    limit: limit.score,
+    reachedAt,
+    reps: met.length,
+    share,
+    way: limit.score,
+    since: [],
+    toGo: reachedAt === null ? cleanRepsToGo(rule, at) : 0,
+  };
 }
 
 /** Test reps, all met, that would take the chart from where it stands to its limit. */
-export function cleanRepsToGo(rule: ClearingRule, from: Point): number {
+function cleanRepsToGo(rule: ClearingRule, from: Point): number {
   const lattice = new ScoreLattice(rule);
   const { point } = limitOf(rule);
   let at = from;

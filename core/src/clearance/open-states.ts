@@ -13,5 +13,14 @@ export const TRAINED_STATES = [...OPEN_STATES, 'watch'] as const satisfies reado
 export const isOpen = (state: WeaknessState): boolean =>
   (OPEN_STATES as readonly WeaknessState[]).includes(state);
 
+/** Whether a weakness restricts its pilot: while it is open, and on watch after a check that failed. */
+export const restricts = ({
+  state,
+  limited,
+}: {
+  readonly state: WeaknessState;
+  readonly limited?: boolean;
+}): boolean => isOpen(state) || (state === 'watch' && limited === true);
+
 export const isTrained = (state: WeaknessState): boolean =>
   (TRAINED_STATES as readonly WeaknessState[]).includes(state);

@@ -5,6 +5,8 @@ import { addDays, type Day } from '../vocabulary/day';
 export interface FlownCheck {
   readonly day: Day;
   readonly passed: boolean;
+  /** Passed as the second one after a failure: kept, and hardly. */
+  readonly second?: boolean;
 }
 
 /**
@@ -14,6 +16,9 @@ export interface FlownCheck {
  * checks give the same dates.
  */
 const MEMORY = fsrs({ request_retention: 0.9, enable_fuzz: false, enable_short_term: false });
+
+const ratingOf = ({ passed, second }: FlownCheck) =>
+  passed ? (second ? Rating.Hard : Rating.Good) : Rating.Again;
 
 const at = (day: Day): Date => new Date(`${day}T00:00:00Z`);
 
@@ -26,8 +31,7 @@ export function nextCheckDue(checks: readonly FlownCheck[], gapDays: number): Da
   const last = checks.at(-1);
   if (!last) throw new RangeError('No check was flown: the first one is due after the last practice.');
   let card = createEmptyCard(at(checks[0]!.day));
-  for (const check of checks)
-    card = MEMORY.next(card, at(check.day), check.passed ? Rating.Good : Rating.Again).card;
+  for (const check of checks) card = MEMORY.next(card, at(check.day), ratingOf(check)).card;
   const due = card.due.toISOString().slice(0, 10);
   const earliest = addDays(last.day, gapDays);
   return due > earliest ? due : earliest;

@@ -12,9 +12,13 @@ export interface Watch {
   readonly checks: readonly FlownCheck[];
   /** The next spaced check: from when it counts, and how far it has been flown. */
   readonly next: { readonly from: Day; readonly drills: readonly DrillTally[] };
+  /** Limited again until a second check is passed; the second edition. */
+  readonly limited: boolean;
+  /** Day by which the second check is asked for; null while none is. */
+  readonly secondBy: Day | null;
 }
 
-export interface FollowedWatch extends Watch {
+export interface FollowedWatch extends Omit<Watch, 'limited' | 'secondBy'> {
   /** The rep at which the relapse chart reached its limit. */
   readonly alarm: Rep | null;
 }

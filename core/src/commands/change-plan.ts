@@ -1,9 +1,15 @@
 import { type InferType, object } from 'yup';
-import { drillIds, text } from '../schemas/fields';
+import { drillIds, instantIfAny, text } from '../schemas/fields';
 import { command } from './command';
 import * as handles from './handles';
 
-export const planShape = object({ drillIds: drillIds('Drills'), reason: text('Reason', 300) }).noUnknown();
+/** When it was put in force; a phone of an older version does not say, and then it is when the server hears of it. */
+const at = instantIfAny('Time');
+export const planShape = object({
+  drillIds: drillIds('Drills'),
+  reason: text('Reason', 300),
+  at,
+}).noUnknown();
 export type PlanFields = InferType<typeof planShape>;
 
 /** Puts a plan of drills in force; earlier ones stay in the history. */

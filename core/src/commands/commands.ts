@@ -1,6 +1,7 @@
 import { changePlan } from './change-plan';
 import type { AnyCommand } from './command';
 import { confirmCause } from './confirm-cause';
+import { confirmRepError } from './confirm-rep-error';
 import { logOccurrence } from './log-occurrence';
 import { moveWeakness } from './move-weakness';
 import { recordOwnRep, tellNearMiss } from './of-a-pilot';
@@ -10,7 +11,9 @@ import { saveDebrief } from './save-debrief';
 import { saveDrillVersion } from './save-drill-version';
 import { saveCraft, saveFlight, savePilot, saveSite } from './save-records';
 import { saveSession } from './save-session';
+import { setRule } from './set-rule';
 import { setUnits, switchExperience } from './school-settings';
+import { stampWeakness } from './stamp-weakness';
 import { takeConfirmationBack } from './take-confirmation-back';
 import { takeRepBack } from './take-rep-back';
 import { withdrawOccurrence } from './withdraw-occurrence';
@@ -25,6 +28,8 @@ export const COMMANDS = [
   takeConfirmationBack,
   saveDebrief,
   changePlan,
+  stampWeakness,
+  confirmRepError,
   moveWeakness,
   savePilot,
   saveCraft,
@@ -33,6 +38,7 @@ export const COMMANDS = [
   saveSession,
   saveDrillVersion,
   setUnits,
+  setRule,
   switchExperience,
   revokeLink,
   recordOwnRep,

@@ -1,5 +1,6 @@
 import type { OccurrenceFields } from '../schemas/records';
 import type { CraftFields, FlightFields, PilotFields, SiteFields } from '../schemas/records';
+import type { RuleFields } from '../schemas/rule';
 import type { SessionFields } from '../schemas/session';
 import type { Stamp } from '../sync/batch';
 import type { Units } from '../vocabulary/units';
@@ -11,6 +12,7 @@ import type { NearMissFields, OwnRepFields } from './of-a-pilot';
 import type { RepFields } from './record-rep';
 import type { DebriefFields } from './save-debrief';
 import type { DrillVersionFields } from './save-drill-version';
+import type { StampFields } from './stamp-weakness';
 import type { UnconfirmFields } from './take-confirmation-back';
 
 /**
@@ -57,8 +59,10 @@ export const saveDebrief = handle<DebriefFields>()(
   '/occurrences/:id/debrief/:versionId',
   'at',
 );
-export const changePlan = handle<PlanFields>()('change-plan', '/weaknesses/:id/plans/:planId');
+export const changePlan = handle<PlanFields>()('change-plan', '/weaknesses/:id/plans/:planId', 'at');
 export const moveWeakness = handle<MoveFields>()('move-weakness', '/weaknesses/:id/moves/:moveId', 'at');
+export const stampWeakness = handle<StampFields>()('stamp-weakness', '/weaknesses/:id/stamps/:stampId', 'at');
+export const confirmRepError = handle<Reason>()('confirm-rep-error', '/reps/:id/error-confirmed');
 export const savePilot = handle<PilotFields>()('save-pilot', '/pilots/:id');
 export const saveCraft = handle<CraftFields>()('save-craft', '/craft/:id');
 export const saveSite = handle<SiteFields>()('save-site', '/sites/:id');
@@ -69,6 +73,7 @@ export const saveDrillVersion = handle<DrillVersionFields>()(
   '/drills/:drillId/versions/:id',
 );
 export const setUnits = handle<Units>()('set-units', '/school/units');
+export const setRule = handle<RuleFields>()('set-rule', '/school/rules/:id');
 export const switchExperience = handle<{ readonly enabled: boolean }>()('switch-experience', '/experience');
 export const revokeLink = handle<object>()('revoke-link', '/links/:id/revoked');
 export const recordOwnRep = handle<OwnRepFields>()('record-own-rep', '/own/reps/:id', 'flownAt', 'pilot');

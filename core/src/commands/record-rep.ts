@@ -14,6 +14,7 @@ import {
   whole,
   yesNo,
 } from '../schemas/fields';
+import { daysBetween } from '../vocabulary/day';
 import { FLIGHT_MODES } from '../vocabulary/flying';
 import { WIND_BANDS } from '../vocabulary/wind-band';
 import { command, type FieldRefusal } from './command';
@@ -61,6 +62,11 @@ export function repProblem(rep: RepFields): FieldRefusal | null {
         drill.sides.length === 0
           ? `${drill.name} has no sides: leave Side empty.`
           : `Side must be one of ${drill.sides.join(', ')} for ${drill.name}.`,
+    };
+  if (Math.abs(daysBetween(rep.day, rep.flownAt.slice(0, 10))) > 1)
+    return {
+      field: 'day',
+      message: 'Day is not the day of Time: give the day on which it was flown, where it was flown.',
     };
   if (rep.purpose !== 'practice' && rep.level !== 0)
     return {

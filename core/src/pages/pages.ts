@@ -4,7 +4,7 @@ import type { DrillId } from '../drills/drills';
 import type { CauseId } from '../causes/causes';
 import type { WeaknessState } from '../clearance/rungs';
 import type { ClearingRule } from '../clearance/clearing-rule';
-import type { Move, Purpose, Rep } from '../clearance/facts';
+import type { Move, OpeningStamp, Purpose, Rep } from '../clearance/facts';
 import type { Findings } from '../debrief/findings';
 import type { DrillVersion } from '../drills/school-book';
 import type { CraftRecord } from '../vocabulary/craft-facts';
@@ -58,6 +58,10 @@ export interface Site {
   readonly place: Place;
   readonly tallestM: number;
   readonly altitudeM: number | null;
+  /** Emergency number, access and grid reference; absent in a copy kept by an older version. */
+  readonly help?: string;
+  /** Of a roof or canopy above the flight, m; absent in a copy kept by an older version. */
+  readonly ceilingM?: number | null;
   readonly note: string;
 }
 
@@ -112,6 +116,8 @@ export interface WeaknessLine {
   readonly checkFrom: string | null;
   readonly checkPassed: boolean;
   readonly signedEarly?: boolean;
+  /** On watch, and limited again until a second check is passed; absent in a copy kept by an older version. */
+  readonly limited?: boolean;
   /** Reps with which a check failed; absent in a copy kept by an older version. */
   readonly failedAt?: readonly string[];
   readonly rungs: readonly number[];
@@ -168,6 +174,14 @@ export interface WeaknessMove extends Move {
   readonly occurrenceId: string | null;
 }
 
+/** What the pilot flew with at the opening, and what a trainer stamped since. */
+export interface WeaknessStamp extends OpeningStamp {
+  readonly reason?: string;
+  readonly by?: string | null;
+  /** Where it comes from: `pilot-as-now` where nothing older could tell. */
+  readonly toldBy?: 'opening' | 'history' | 'pilot-as-now' | 'trainer';
+}
+
 export interface RecordedRep extends Rep {
   readonly drillVersion?: number;
   readonly weaknessId: string;
@@ -185,6 +199,8 @@ export interface WeaknessPage {
   readonly pilot: Pilot;
   readonly rule: ClearingRule;
   readonly moves: readonly WeaknessMove[];
+  /** Oldest first; absent in a copy kept by an older version: as the pilot is. */
+  readonly stamps?: readonly WeaknessStamp[] | undefined;
   readonly plans: readonly {
     readonly id: string;
     readonly drillIds: readonly DrillId[];
@@ -268,6 +284,7 @@ export interface PilotPortalPage {
     readonly rungs: readonly number[];
     readonly checkFrom: string | null;
     readonly checkPassed: boolean;
+    readonly limited?: boolean;
     readonly drillIds: readonly DrillId[] | null;
   }[];
   readonly flown: readonly { readonly day: string; readonly reps: number; readonly met: number }[];

@@ -159,6 +159,16 @@ export const instant = (label: string) =>
       (value) => typeof value === 'string' && isInstant(value),
     );
 
+/** An instant, or nothing at all. */
+export const instantIfAny = (label: string) =>
+  string()
+    .strict()
+    .test(
+      'instant',
+      `${label} must be an instant in UTC, such as 2026-05-31T09:30:00.000Z.`,
+      (value) => value === undefined || isInstant(value),
+    );
+
 export const drillIds = (label: string) =>
   array(string<DrillId>().strict().defined())
     .strict()

@@ -63,6 +63,8 @@ export const siteShape = object({
   name: line('Name', 60),
   place: choice('Surroundings', PLACES),
   tallestM: quantity('Tallest thing', 0, 400, 'm'),
+  ceilingM: quantityOrNone('Roof or canopy above', 1, 200, 'm'),
+  help: text('Help here', 500),
   altitudeM: quantityOrNone('Above sea level', -400, 6000, 'm'),
   note: text('Note', 500),
 }).noUnknown();

@@ -1,4 +1,4 @@
-import type { FlightMode } from './flying';
+import { type FlightMode, onReleaseIn } from './flying';
 
 export const SPEED_SETTINGS = ['slow', 'normal', 'fast'] as const;
 export type SpeedSetting = (typeof SPEED_SETTINGS)[number];
@@ -24,6 +24,7 @@ export interface CraftFacts {
   /** Whether the obstacle sensors also work in the fast setting. */
   readonly sensorsInFast: boolean;
   readonly hasHeightHold: boolean;
+  readonly hasPositionHold: boolean;
   readonly hasPilotRelative: boolean;
 }
 
@@ -45,6 +46,7 @@ export interface CraftRecord {
   readonly sensorSides?: readonly SensorSide[] | null;
   readonly sensorsInFast?: boolean | null;
   readonly hasHeightHold?: boolean | null;
+  readonly hasPositionHold?: boolean | null;
   readonly hasPilotRelative?: boolean | null;
 }
 
@@ -81,6 +83,7 @@ export function craftFacts(record: CraftRecord): CraftFacts {
     sensorSides: record.sensorSides ?? [],
     sensorsInFast: record.sensorsInFast ?? false,
     hasHeightHold: record.hasHeightHold ?? !manual,
+    hasPositionHold: record.hasPositionHold ?? onReleaseIn(record.mode) === 'hold',
     hasPilotRelative: record.hasPilotRelative ?? !manual,
   };
 }

@@ -1,13 +1,17 @@
 import type { CauseId } from '../causes/causes';
 import type { ClearingRule } from '../clearance/clearing-rule';
+import type { OpeningStamp } from '../clearance/facts';
 import { liveMoves } from '../clearance/standing';
 import type { BodyOf } from '../commands/command';
+import type { DrillId } from '../drills/drills';
 import {
   changePlan,
+  confirmRepError,
   moveWeakness,
   recordRep,
   type saveDebrief,
   savePilot,
+  stampWeakness,
   takeConfirmationBack,
   takeRepBack,
 } from '../commands/handles';
@@ -15,9 +19,9 @@ import { linkToBreak } from '../debrief/chain';
 import type { Findings } from '../debrief/findings';
 import { rankOfSeverity } from '../debrief/severity';
 import type { Occurrence, Pilot, RecordedRep, WeaknessMove, WeaknessPage } from '../pages/pages';
-import { type KnownOfPilot, keyDrillsOfPlan, proposePlan } from '../plan/propose-plan';
+import { type KnownOfPilot, proposePlan } from '../plan/propose-plan';
 import { type Asked, bodyIf, type Confirmation, confirmationIn } from './asked';
-import { moveOfConfirmation } from './move-of-confirmation';
+import { moveOfConfirmation, opensAnew } from './move-of-confirmation';
 import { clearanceOfPage, factsOfPage, failuresToKeep, workedOut } from './page';
 
 /** What a confirmation looks up beside the weakness itself. */
@@ -40,6 +44,8 @@ const move = (made: Pick<WeaknessMove, 'id' | 'kind' | 'at'> & Partial<WeaknessM
   occurrenceId: null,
   ...made,
 });
+
+const stampOf = ({ mode, windLimitMps }: Pilot, at: string): OpeningStamp => ({ at, mode, windLimitMps });
 
 /** The page of a weakness that a confirmation opens; undefined where too little is known of its pilot. */
 function opened(
@@ -68,6 +74,7 @@ function opened(
     pilot,
     rule: around.rule,
     moves: [],
+    stamps: [stampOf(pilot, at)],
     plans: [{ id: planId, drillIds, reason: '', madeAt: at }],
     reps: [],
     occurrences: [],
@@ -96,7 +103,9 @@ function withConfirmation(
   if (page.occurrences.some(({ id }) => id === made.occurrenceId)) return page;
   if (page.moves.some(({ id }) => id === made.moveId)) return page;
   const isNew = page.moves.length === 0;
-  const kind = moveOfConfirmation(isNew ? null : clearanceOfPage(page).state);
+  const before = isNew ? null : clearanceOfPage(page);
+  const kind = moveOfConfirmation(before?.state ?? null);
+  const anew = before !== null && opensAnew(page.rule, before);
   const occurrence = around.occurrence(made.occurrenceId);
   const confirmed = occurrence && {
     ...occurrence,
@@ -105,7 +114,8 @@ function withConfirmation(
   };
   return {
     ...page,
-    rule: kind === 'reopened' ? (around.rule ?? page.rule) : page.rule,
+    rule: anew ? (around.rule ?? page.rule) : page.rule,
+    stamps: anew ? [...(page.stamps ?? []), stampOf(page.pilot, made.at)] : page.stamps,
     moves: [...page.moves, move({ id: made.moveId, kind, at: made.at, occurrenceId: made.occurrenceId })],
     occurrences: confirmed
       ? [confirmed, ...page.occurrences.filter(({ id }) => id !== confirmed.id)].sort((a, b) =>
@@ -134,7 +144,8 @@ function withoutOccurrence(
 const DECIDED_OTHERWISE = 'The debrief named another cause.';
 
 function withPilot(page: WeaknessPage, fields: BodyOf<typeof savePilot>): WeaknessPage {
-  // What was flown is judged once more as the pilot was: a check that failed is then on record.
+  if (page.stamps?.length) return { ...page, pilot: { ...page.pilot, ...fields } };
+  // A copy of an older version has no stamp: what was flown is judged once more as the pilot was.
   return {
     ...page,
     weakness: { ...page.weakness, failedAt: failuresToKeep(factsOfPage(page)) },
@@ -166,14 +177,109 @@ class RunOfReps {
   }
 }
 
+/** Drills that decide, or decided under an earlier plan or stamp. */
+const decidingIn = (page: WeaknessPage): readonly DrillId[] => {
+  const { deciding, keyDrills } = factsOfPage(page);
+  return [...new Set([...keyDrills, ...(deciding ?? []).flatMap((each) => each.keyDrills)])];
+};
+
 /** Whether a rep counts here: flown for this weakness, or for another of the pilot's with a drill that decides in both. */
 function concerns(page: WeaknessPage, ids: ReadonlySet<string>, around: WeaknessSurroundings) {
-  const { causeId, pilotId } = page.weakness;
+  const { pilotId } = page.weakness;
   return ({ weaknessId, drillId }: BodyOf<typeof recordRep>): boolean =>
     ids.has(weaknessId) ||
-    (around.pilotOfWeakness(weaknessId) === pilotId &&
-      keyDrillsOfPlan(causeId, page.pilot.mode, page.plans[0]?.drillIds ?? []).includes(drillId));
+    (around.pilotOfWeakness(weaknessId) === pilotId && decidingIn(page).includes(drillId));
 }
+
+/** What a command may change of one weakness. */
+interface Here {
+  readonly page: WeaknessPage;
+  readonly ids: ReadonlySet<string>;
+  readonly around: WeaknessSurroundings;
+}
+
+/** The page after a command of one kind; null where the command is of another. */
+type Step = (asked: Asked, here: Here) => WeaknessPage | null;
+
+const byConfirmation: Step = (asked, { page, ids, around }) => {
+  const confirmation = confirmationIn(asked);
+  if (!confirmation) return null;
+  const { occurrenceId, causeId, undoId, at } = confirmation;
+  if (ids.has(confirmation.weaknessId) && causeId === page.weakness.causeId)
+    return withConfirmation(page, confirmation, around);
+  const isHere = page.occurrences.some(({ id }) => id === occurrenceId);
+  if (!isHere || !undoId || causeId === page.weakness.causeId) return page;
+  const { reason } = asked.body as BodyOf<typeof saveDebrief>;
+  return withoutOccurrence(page, occurrenceId, { id: undoId, at, reason: reason || DECIDED_OTHERWISE });
+};
+
+const withRep = (page: WeaknessPage, id: string, part: Partial<RecordedRep>): WeaknessPage =>
+  page.reps.some((each) => each.id === id)
+    ? { ...page, reps: page.reps.map((each) => (each.id === id ? { ...each, ...part } : each)) }
+    : page;
+
+const byRepTakenBack: Step = (asked, { page }) => {
+  const taken = bodyIf(takeRepBack, asked);
+  return taken && withRep(page, taken.keys.id, { takenBack: true });
+};
+
+const byRepErrorConfirmed: Step = (asked, { page }) => {
+  const confirmed = bodyIf(confirmRepError, asked);
+  return confirmed && withRep(page, confirmed.keys.id, { takenBackConfirmed: true });
+};
+
+const byPlan: Step = (asked, { page, ids }) => {
+  const plan = bodyIf(changePlan, asked);
+  if (!plan) return null;
+  const { planId: id } = plan.keys;
+  if (!ids.has(plan.keys.id) || page.plans.some((each) => each.id === id)) return page;
+  const { drillIds, reason, at } = plan.body;
+  const plans = [{ id, drillIds, reason, madeAt: at ?? asked.madeAt }, ...page.plans];
+  return { ...page, plans: plans.sort((a, b) => (a.madeAt < b.madeAt ? 1 : a.madeAt > b.madeAt ? -1 : 0)) };
+};
+
+const byStamp: Step = (asked, { page, ids }) => {
+  const stamp = bodyIf(stampWeakness, asked);
+  if (!stamp) return null;
+  const stamps = page.stamps ?? [];
+  const { at, mode, windLimitMps, reason } = stamp.body;
+  if (!ids.has(stamp.keys.id) || stamps.some((each) => each.at === at)) return page;
+  return { ...page, stamps: [...stamps, { at, mode, windLimitMps, reason, toldBy: 'trainer', by: null }] };
+};
+
+const byMove: Step = (asked, { page, ids }) => {
+  const made = bodyIf(moveWeakness, asked);
+  if (!made) return null;
+  const { moveId: id } = made.keys;
+  if (!ids.has(made.keys.id) || page.moves.some((each) => each.id === id)) return page;
+  const { kind, at, reason, undoes } = made.body;
+  const moves = [...page.moves, move({ id, kind, at, reason: reason || null, undoes: undoes ?? null })];
+  return { ...page, moves };
+};
+
+const byConfirmationTakenBack: Step = (asked, { page }) => {
+  const back = bodyIf(takeConfirmationBack, asked);
+  if (!back) return null;
+  return page.occurrences.some(({ id }) => id === back.keys.id)
+    ? withoutOccurrence(page, back.keys.id, { ...back.body, id: back.body.moveId })
+    : page;
+};
+
+const byPilot: Step = (asked, { page }) => {
+  const edited = bodyIf(savePilot, asked);
+  return edited?.keys.id === page.pilot.id ? withPilot(page, edited.body) : null;
+};
+
+const STEPS: readonly Step[] = [
+  byConfirmation,
+  byRepTakenBack,
+  byRepErrorConfirmed,
+  byPlan,
+  byStamp,
+  byMove,
+  byConfirmationTakenBack,
+  byPilot,
+];
 
 /** One command's effect on one weakness; the very page where it has none. */
 function step(
@@ -182,49 +288,11 @@ function step(
   ids: ReadonlySet<string>,
   around: WeaknessSurroundings,
 ): WeaknessPage {
-  const confirmation = confirmationIn(asked);
-  if (confirmation) {
-    const { occurrenceId, causeId, undoId, at } = confirmation;
-    if (ids.has(confirmation.weaknessId) && causeId === page.weakness.causeId)
-      return withConfirmation(page, confirmation, around);
-    const isHere = page.occurrences.some(({ id }) => id === occurrenceId);
-    if (isHere && undoId && causeId !== page.weakness.causeId) {
-      const { reason } = asked.body as BodyOf<typeof saveDebrief>;
-      return withoutOccurrence(page, occurrenceId, { id: undoId, at, reason: reason || DECIDED_OTHERWISE });
-    }
-    return page;
+  for (const by of STEPS) {
+    const after = by(asked, { page, ids, around });
+    if (after) return after;
   }
-  const taken = bodyIf(takeRepBack, asked);
-  if (taken)
-    return page.reps.some(({ id }) => id === taken.keys.id)
-      ? {
-          ...page,
-          reps: page.reps.map((each) => (each.id === taken.keys.id ? { ...each, takenBack: true } : each)),
-        }
-      : page;
-  const plan = bodyIf(changePlan, asked);
-  if (plan) {
-    const { planId: id } = plan.keys;
-    if (!ids.has(plan.keys.id) || page.plans.some((each) => each.id === id)) return page;
-    return { ...page, plans: [{ id, ...plan.body, madeAt: asked.madeAt }, ...page.plans] };
-  }
-  const made = bodyIf(moveWeakness, asked);
-  if (made) {
-    const { moveId: id } = made.keys;
-    if (!ids.has(made.keys.id) || page.moves.some((each) => each.id === id)) return page;
-    const { kind, at, reason, undoes } = made.body;
-    return {
-      ...page,
-      moves: [...page.moves, move({ id, kind, at, reason: reason || null, undoes: undoes ?? null })],
-    };
-  }
-  const back = bodyIf(takeConfirmationBack, asked);
-  if (back)
-    return page.occurrences.some(({ id }) => id === back.keys.id)
-      ? withoutOccurrence(page, back.keys.id, { ...back.body, id: back.body.moveId })
-      : page;
-  const edited = bodyIf(savePilot, asked);
-  return edited?.keys.id === page.pilot.id ? withPilot(page, edited.body) : page;
+  return page;
 }
 
 /** A rep counts wherever its drill decides: a new plan brings in those of other weaknesses, and leaves others out. */
@@ -233,8 +301,8 @@ function withRepsThatDecide(
   ids: ReadonlySet<string>,
   around: WeaknessSurroundings,
 ): WeaknessPage {
-  const { causeId, pilotId } = page.weakness;
-  const deciding = keyDrillsOfPlan(causeId, page.pilot.mode, page.plans[0]?.drillIds ?? []);
+  const { pilotId } = page.weakness;
+  const deciding = decidingIn(page);
   const isHere = ({ weaknessId, drillId }: RecordedRep) => ids.has(weaknessId) || deciding.includes(drillId);
   const known = new Set(page.reps.map(({ id }) => id));
   const brought = around.repsOfPilot(pilotId).filter((rep) => !known.has(rep.id));

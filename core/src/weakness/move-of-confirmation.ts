@@ -1,3 +1,4 @@
+import { type ClearingRule, isFirstEdition } from '../clearance/clearing-rule';
 import type { MoveKind } from '../clearance/facts';
 import type { WeaknessState } from '../clearance/rungs';
 
@@ -14,3 +15,15 @@ export function moveOfConfirmation(
   if (state === null || state === 'withdrawn') return 'opened';
   return BEGINS_ANEW.includes(state) ? 'reopened' : 'occurrence-added';
 }
+
+/**
+ * Whether a confirmation begins a new opening, with the rule in force and a stamp of its own. By the second edition
+ * only what comes after a signed clearance does: whatever else opens a weakness goes on with what was spent.
+ */
+export const opensAnew = (
+  rule: ClearingRule,
+  { state, signedEarly }: { readonly state: WeaknessState; readonly signedEarly: boolean },
+): boolean =>
+  isFirstEdition(rule)
+    ? BEGINS_ANEW.includes(state)
+    : (state === 'watch' || state === 'closed') && !signedEarly;

@@ -8,10 +8,11 @@ export const factsOfPage = (page: WeaknessPage) =>
   factsOf({
     causeId: page.weakness.causeId,
     pilot: page.pilot,
+    stamps: page.stamps ?? [],
     rule: page.rule,
     moves: page.moves,
     reps: page.reps,
-    drillIds: page.plans[0]?.drillIds ?? [],
+    plans: page.plans,
     failedAt: page.weakness.failedAt ?? [],
   });
 

@@ -5,6 +5,7 @@ import { assertDayNotFuture, assertNotFuture } from '../facts/when';
 import { badField } from '../problem/problem';
 import { changePlan } from './change-plan';
 import { confirmCause } from './confirm-cause';
+import { confirmRepError } from './confirm-rep-error';
 import type { GivenCommand, Handler } from './handler';
 import { logOccurrence } from './log-occurrence';
 import { moveWeakness } from './move-weakness';
@@ -14,7 +15,9 @@ import { saveDebrief } from './save-debrief';
 import { saveDrillVersion } from './save-drill-version';
 import { saveCraftRecord, saveFlightRecord, savePilotRecord, saveSiteRecord } from './save-records';
 import { saveSession } from './save-session';
+import { setRule } from './set-rule';
 import { setUnitsOfSchool, switchExperienceOfSchool } from './school-settings';
+import { stampWeakness } from './stamp-weakness';
 import { takeConfirmationBack } from './take-confirmation-back';
 import { takeRepBack } from './take-rep-back';
 import { withdrawOccurrence } from './withdraw-occurrence';
@@ -30,6 +33,8 @@ const HANDLERS: { readonly [Name in TrainerCommandName]: Handler<CommandNamed<Na
   'take-confirmation-back': takeConfirmationBack,
   'save-debrief': saveDebrief,
   'change-plan': changePlan,
+  'stamp-weakness': stampWeakness,
+  'confirm-rep-error': confirmRepError,
   'move-weakness': moveWeakness,
   'save-pilot': savePilotRecord,
   'save-craft': saveCraftRecord,
@@ -38,6 +43,7 @@ const HANDLERS: { readonly [Name in TrainerCommandName]: Handler<CommandNamed<Na
   'save-session': saveSession,
   'save-drill-version': saveDrillVersion,
   'set-units': setUnitsOfSchool,
+  'set-rule': setRule,
   'switch-experience': switchExperienceOfSchool,
   'revoke-link': revokeLink,
 };
@@ -56,7 +62,7 @@ export async function given<C extends AnyCommand>(
     unknown
   >;
   if (command.stamp !== null) {
-    assertNotFuture(command.stamp, String(fields[command.stamp]));
+    if (fields[command.stamp] !== undefined) assertNotFuture(command.stamp, String(fields[command.stamp]));
     if (typeof fields['day'] === 'string') assertDayNotFuture(fields['day']);
   }
   const refusal = command.rule(fields, keys);

@@ -10,7 +10,7 @@ import { REASON_WANTED } from '@skelby/core/weakness/allowed-moves';
 /** Puts a plan in force; earlier ones stay in the history. */
 export const changePlan: Handler<typeof command> = async (
   school,
-  { keys: { id: named, planId: id }, fields: { drillIds, reason } },
+  { keys: { id: named, planId: id }, fields: { drillIds, reason, at } },
 ) => {
   const { tx, schoolId, accountId } = school;
   const { id: weaknessId } = await lockWeakness(school, named);
@@ -25,7 +25,15 @@ export const changePlan: Handler<typeof command> = async (
     !isProposal(causeId, pilot.mode, drillIds, { track: known.track })
   )
     throw badField('reason', REASON_WANTED);
-  await tx('plans').insert({ schoolId, id, weaknessId, accountId, drillIds: [...drillIds], reason });
+  await tx('plans').insert({
+    schoolId,
+    id,
+    weaknessId,
+    accountId,
+    drillIds: [...drillIds],
+    reason,
+    ...(at ? { madeAt: at } : {}),
+  });
   await recordEvent(school, {
     action: 'changed',
     subject: 'plan',

@@ -1,5 +1,7 @@
 import type { CauseId } from '@skelby/core/causes/causes';
 import type { WeaknessState } from '@skelby/core/clearance/rungs';
+import type { WeaknessPage } from '@skelby/core/pages/pages';
+import { clearanceOfPage } from '@skelby/core/weakness/page';
 import {
   confirmation,
   id,
@@ -16,9 +18,10 @@ import {
 
 let server: TestServer;
 let trainer: Visitor;
+let schoolId: string;
 beforeAll(async () => {
   server = await startTestServer();
-  ({ trainer } = await server.school('Carrow Fell'));
+  ({ trainer, schoolId } = await server.school('Carrow Fell'));
 });
 afterAll(() => server.close());
 
@@ -155,14 +158,60 @@ test.each([
           flownAt: `2026-03-11T09:0${i}:00.000Z`,
         }),
       );
-    expect(await onToday(weaknessId)).toMatchObject({ state: 'drilling', rungs: [0, 0, 0, 0, 0] });
+    const failed = await onToday(weaknessId);
+    expect(failed).toMatchObject({ state: 'drilling' });
+    expect((failed as { rungs: number[] }).rungs[0]).toBeLessThan(1);
     await trainer.put(`/pilots/${pilotId}`, { ...PILOT, ...edit, basedOn: 1 });
-    expect(await onToday(weaknessId)).toMatchObject({ state: 'drilling', rungs: [0, 0, 0, 0, 0] });
+    expect(await onToday(weaknessId)).toEqual(failed);
     await trainer.put(`/pilots/${pilotId}`, { ...PILOT, basedOn: 2 });
-    expect(await onToday(weaknessId)).toMatchObject({ state: 'drilling', rungs: [0, 0, 0, 0, 0] });
+    expect(await onToday(weaknessId)).toEqual(failed);
   },
   60_000,
 );
+
+test('what a pilot flies with now is stamped with a reason: a cell is added, and the failure stays', async () => {
+  const { weaknessId } = await withWeakness(trainer);
+  await flyTests(weaknessId);
+  const page = async () => (await trainer.get<WeaknessPage>(`/weaknesses/${weaknessId}`)).body;
+  const before = clearanceOfPage(await page());
+  const stamp = { mode: PILOT.mode, windLimitMps: 9, at: '2026-03-06T09:00:00.000Z', reason: '' };
+  const path = `/weaknesses/${weaknessId}/stamps/${id()}`;
+  const bare = await trainer.put(path, stamp);
+  expect(bare.status).toBe(422);
+  expect(JSON.stringify(bare.body)).toContain('Reason');
+  for (let i = 0; i < 2; i += 1)
+    expect((await trainer.put(path, { ...stamp, reason: 'Flies the ridge from now on.' })).status).toBe(200);
+  const { stamps } = await page();
+  expect(stamps).toMatchObject([{ toldBy: 'opening' }, { toldBy: 'trainer', windLimitMps: 9 }]);
+  const after = clearanceOfPage(await page());
+  expect(after.coverage).toHaveLength(before.coverage.length + 1);
+  expect(after.charts[0]!.curve.scores.at(-1)).toBe(0);
+  const old = await trainer.put(`/weaknesses/${weaknessId}/stamps/${id()}`, {
+    ...stamp,
+    reason: 'Late.',
+    at: '2026-03-01T09:00:00.000Z',
+  });
+  expect(old.body['detail'] ?? JSON.stringify(old.body)).toContain('before the last stamp');
+});
+
+test('a miss that was taken back counts until another trainer says that it was none', async () => {
+  const { weaknessId } = await withWeakness(trainer);
+  const repId = id();
+  await trainer.put(`/reps/${repId}`, rep(weaknessId, { met: false, missReason: 'height' }));
+  const reps = async () =>
+    clearanceOfPage((await trainer.get<WeaknessPage>(`/weaknesses/${weaknessId}`)).body).spent.reduce(
+      (sum, each) => sum + each.reps,
+      0,
+    );
+  const confirm = (who: Visitor) => who.put(`/reps/${repId}/error-confirmed`, { reason: 'Thumb slipped.' });
+  expect((await confirm(trainer)).status).toBe(409);
+  await trainer.put(`/reps/${repId}/taken-back`, { reason: 'Mis-tap' });
+  expect(await reps()).toBe(1);
+  expect((await confirm(trainer)).body['detail']).toContain('another trainer');
+  const second = await server.colleague(schoolId);
+  expect((await confirm(second)).status).toBe(200);
+  expect(await reps()).toBe(0);
+});
 
 test('a check that another phone hands in late, flown before the misses, is the one that counts', async () => {
   const { weaknessId } = await withWeakness(trainer);

@@ -1,7 +1,6 @@
 import type { savePilot, saveCraft, saveSite, saveFlight } from '@skelby/core/commands/save-records';
 import type { SchoolTx } from '../db/in-school';
 import { differences, recordEvent, type Change } from '../facts/events';
-import { keepFailures, refreshPilot } from '../facts/weakness-facts';
 import { assertDayNotFuture } from '../facts/when';
 import { assertNotStale, nextRevision, type Revised } from '../problem/based-on';
 import { badField } from '../problem/problem';
@@ -44,12 +43,9 @@ async function saveRecord(
     await assertNotStale(school, row as unknown as Revised, fields, body);
     if (kind.table === 'flights' && 'pilotId' in changed)
       throw badField('pilotId', 'A flight keeps its pilot: add a new flight for the other pilot.');
-    const rejudges = kind.table === 'pilots' && ('mode' in changed || 'windLimitMps' in changed);
-    if (rejudges) await keepFailures(school, id);
     await tx(kind.table)
       .where({ id })
       .update({ ...fields, ...nextRevision(school, row as unknown as Revised) });
-    if (rejudges) await refreshPilot(school, id);
     await recordEvent(school, {
       action: 'changed',
       subject: kind.subject,

@@ -15,7 +15,7 @@ export const takeRepBack: Handler<typeof command> = async (school, { keys: { id 
     .tx('reps')
     .where({ id })
     .whereNull('taken_back_at')
-    .update({ takenBackAt: school.tx.fn.now(), takenBackReason: reason });
+    .update({ takenBackAt: school.tx.fn.now(), takenBackReason: reason, takenBackBy: school.accountId });
   if (taken === 0) return { id };
   await recordEvent(school, {
     action: 'taken-back',

@@ -4,6 +4,7 @@ import * as debriefs from './migrations/002-debriefs';
 import * as field from './migrations/003-field';
 import * as runs from './migrations/004-runs';
 import * as failedChecks from './migrations/005-failed-checks';
+import * as clearance from './migrations/006-clearance';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001-first': first,
@@ -11,6 +12,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '003-field': field,
   '004-runs': runs,
   '005-failed-checks': failedChecks,
+  '006-clearance': clearance,
 };
 
 const source: Knex.MigrationSource<string> = {

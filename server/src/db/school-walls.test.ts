@@ -38,6 +38,7 @@ const TABLES = [
   'occurrences',
   'moves',
   'plans',
+  'opening_stamps',
   'reps',
   'events',
   'debriefs',

@@ -1,10 +1,9 @@
 import type { CauseId } from '@skelby/core/causes/causes';
-import { clearanceOf } from '@skelby/core/clearance/clearance';
-import { CHECK_ATTEMPTS } from '@skelby/core/clearance/clearing-rule';
+import { type Chart, type Clearance, clearanceOf } from '@skelby/core/clearance/clearance';
+import { testsADayOf } from '@skelby/core/clearance/clearing-rule';
 import { modesFor } from '@skelby/core/clearance/counts-for-test';
 import { bandsWanted } from '@skelby/core/clearance/coverage';
 import type { Purpose } from '@skelby/core/clearance/facts';
-import { learningCurve } from '@skelby/core/clearance/learning-curve';
 import type { Side } from '@skelby/core/drills/drill';
 import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { addDays, type Day } from '@skelby/core/vocabulary/day';
@@ -26,7 +25,7 @@ import { newRep, recordRep } from '@skelby/core/commands/record-rep';
 import { saveDebrief } from '@skelby/core/commands/save-debrief';
 import { saveCraft, saveFlight, savePilot, saveSite } from '@skelby/core/commands/save-records';
 import { carryOut } from '../commands/carry-out';
-import { loadFacts } from '../facts/weakness-facts';
+import { loadFacts, type LoadedFacts } from '../facts/weakness-facts';
 import { chanceFrom } from './chance';
 import { DEMO_DEBRIEFS } from './debriefs';
 import { FLOWN } from './flown';
@@ -46,7 +45,7 @@ const SEASON_DAYS = 120;
 /** Share of a habit that a rep leaves. */
 const LEAVES = 0.9;
 /** How often it shows, however much is flown, in whoever is stuck; and in whoever falls back. */
-const STUCK = 0.3;
+const STUCK = 0.5;
 const RELAPSE = 0.9;
 
 interface Fleet {
@@ -54,6 +53,22 @@ interface Fleet {
   readonly craft: readonly string[];
   readonly sites: readonly string[];
 }
+
+/** Longest that a demo pilot is tested for. */
+const MOST_TEST_DAYS = 12;
+const MOST_CHECK_REPS = 60;
+
+/** Whether a chart, or the coverage of its drill, still wants test reps. */
+const isLeft = ({ drillId, side, curve }: Chart, coverage: Clearance['coverage'], upTo: number): boolean =>
+  upTo < 1
+    ? curve.share < upTo
+    : curve.reachedAt === null ||
+      coverage.some(
+        (cell) =>
+          cell.drillId === drillId &&
+          !cell.shown &&
+          (cell.what === 'craft' || !('side' in cell.what) || cell.what.side === side),
+      );
 
 /** Writes the demo's history through the same functions that serve a trainer's taps. */
 class Season {
@@ -214,17 +229,17 @@ class Season {
         return this.test(weaknessId, addDays(day, 3), 1);
       case 'waiting':
         await this.practise(weaknessId, addDays(day, 2), 10);
-        return this.test(weaknessId, this.ago(5), 1);
+        return this.test(weaknessId, this.ago(8), 1);
       case 'check-due':
         await this.practise(weaknessId, addDays(day, 3), 14);
-        return this.test(weaknessId, this.ago(12), 1);
+        return this.test(weaknessId, this.ago(19), 1);
       case 'check-passed':
         await this.ready(weaknessId, day);
         return this.check(weaknessId, this.ago(1));
       case 'check-failed':
         await this.ready(weaknessId, day);
         (await this.learnerOf(weaknessId)).relapse(RELAPSE);
-        await this.check(weaknessId, addDays(day, 14));
+        await this.check(weaknessId, await this.checkFrom(weaknessId));
         return this.practise(weaknessId, this.ago(6), 5);
       case 'signed-early':
         await this.practise(weaknessId, addDays(day, 2), 9);
@@ -271,10 +286,13 @@ class Season {
     await this.test(weaknessId, addDays(day, 4), 1);
   }
 
+  private async checkFrom(weaknessId: string): Promise<Day> {
+    return clearanceOf(await loadFacts(this.school, weaknessId)).check!.from;
+  }
+
   private async clear(weaknessId: string, day: Day): Promise<void> {
     await this.ready(weaknessId, day);
-    const facts = await loadFacts(this.school, weaknessId);
-    const from = clearanceOf(facts).check!.from;
+    const from = await this.checkFrom(weaknessId);
     await this.check(weaknessId, from);
     await this.move(weaknessId, 'signed', from);
   }
@@ -369,55 +387,68 @@ class Season {
     }
   }
 
-  /** Flies test reps over two days, up to a share of each chart's limit. */
-  private async test(weaknessId: string, day: Day, upTo: number): Promise<void> {
-    const [facts, learner] = [await loadFacts(this.school, weaknessId), await this.learnerOf(weaknessId)];
-    const charts = facts.keyDrills.flatMap((drillId) => {
-      const { sides } = drillOf(drillId);
-      return (sides.length > 0 ? sides : [null]).map((side) => ({ drillId, side }));
-    });
-    for (const { drillId, side } of charts) {
-      const bands = bandsWanted(drillId, facts.pilot.windLimitMps);
-      const results: boolean[] = [];
-      for (let i = 0; i < facts.rule.plannedReps; i += 1) {
-        const curve = learningCurve(facts.rule, results);
-        if (curve.reachedAt !== null || (upTo < 1 && curve.share >= upTo)) break;
-        const rep = learner.fly(drillId, side) ?? this.told(0.05);
-        results.push(rep[0] === null);
-        const onDay = i < 6 ? day : addDays(day, 1);
-        await this.rep(
-          weaknessId,
-          drillId,
-          'test',
-          rep,
-          side,
-          bands[i % bands.length]!,
-          facts.pilot.mode,
-          onDay,
-          i * 4,
-        );
-      }
+  /** Flies test reps day by day, as many as count, up to a share of each chart's limit and of the coverage. */
+  private async test(weaknessId: string, from: Day, upTo: number): Promise<void> {
+    for (let day = from; day <= addDays(from, MOST_TEST_DAYS) && day <= this.ago(0); day = addDays(day, 1)) {
+      const facts = await loadFacts(this.school, weaknessId);
+      const { charts, coverage } = clearanceOf(facts);
+      const left = charts.filter((chart) => isLeft(chart, coverage, upTo));
+      if (left.length === 0) return;
+      for (const [i, chart] of left.entries())
+        await this.testOneDay(weaknessId, facts, chart, { day, upTo, i });
     }
   }
 
+  /** One chart's test reps of one day, in the winds in which they are wanted by turns. */
+  private async testOneDay(
+    weaknessId: string,
+    facts: LoadedFacts,
+    { drillId, side }: Pick<Chart, 'drillId' | 'side'>,
+    { day, upTo, i }: { readonly day: Day; readonly upTo: number; readonly i: number },
+  ): Promise<void> {
+    const learner = await this.learnerOf(weaknessId);
+    for (let rep = 0; rep < testsADayOf(facts.rule); rep += 1) {
+      const { charts, coverage } = clearanceOf(await loadFacts(this.school, weaknessId));
+      const now = charts.find((chart) => chart.drillId === drillId && chart.side === side)!;
+      if (!isLeft(now, coverage, upTo)) return;
+      const bands = bandsWanted(drillId, facts.pilot.windLimitMps);
+      const missing = coverage
+        .filter((cell) => cell.drillId === drillId && !cell.shown)
+        .flatMap(({ what }) => (typeof what === 'object' && 'band' in what ? [what.band] : []));
+      const band = (missing.length > 0 ? missing : bands)[now.curve.reps % (missing.length || bands.length)]!;
+      await this.rep(
+        weaknessId,
+        drillId,
+        'test',
+        learner.fly(drillId, side) ?? this.told(0.05),
+        side,
+        band,
+        facts.pilot.mode,
+        day,
+        (i * testsADayOf(facts.rule) + rep) * 4,
+      );
+    }
+  }
+
+  /** Flies a check until it is passed or has failed. */
   private async check(weaknessId: string, day: Day): Promise<void> {
-    const [facts, learner] = [await loadFacts(this.school, weaknessId), await this.learnerOf(weaknessId)];
-    for (const [d, drillId] of facts.keyDrills.entries()) {
-      const { sides } = drillOf(drillId);
-      for (let i = 0; i < CHECK_ATTEMPTS; i += 1) {
-        const side = sides[i % Math.max(1, sides.length)] ?? null;
-        await this.rep(
-          weaknessId,
-          drillId,
-          'check',
-          learner.fly(drillId, side) ?? this.told(0.05),
-          side,
-          'calm',
-          facts.pilot.mode,
-          day,
-          d * 30 + i * 4,
-        );
-      }
+    const learner = await this.learnerOf(weaknessId);
+    for (let i = 0; i < MOST_CHECK_REPS; i += 1) {
+      const facts = await loadFacts(this.school, weaknessId);
+      const left = clearanceOf(facts).check?.drills.find((drill) => !drill.passed);
+      if (!left) return;
+      const { drillId, side = null } = left;
+      await this.rep(
+        weaknessId,
+        drillId,
+        'check',
+        learner.fly(drillId, side) ?? this.told(0.05),
+        side,
+        'calm',
+        facts.pilot.mode,
+        day,
+        i * 4,
+      );
     }
   }
 }

@@ -4,8 +4,9 @@ import { liveMoves } from '@skelby/core/clearance/standing';
 import type { ConfirmFields } from '@skelby/core/commands/confirm-cause';
 import type { UnconfirmFields } from '@skelby/core/commands/take-confirmation-back';
 import { proposePlan } from '@skelby/core/plan/propose-plan';
+import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import { type FromDebrief, fromDebrief } from '@skelby/core/weakness/apply';
-import { moveOfConfirmation } from '@skelby/core/weakness/move-of-confirmation';
+import { moveOfConfirmation, opensAnew } from '@skelby/core/weakness/move-of-confirmation';
 import type { SchoolTx } from '../db/in-school';
 import { conflict } from '../problem/problem';
 import { recordEvent } from './events';
@@ -22,11 +23,14 @@ async function openOrAdd(
 ): Promise<string> {
   const { tx, schoolId, accountId } = school;
   const { pilotId } = occurrence;
-  const pilot = (await tx('pilots').where({ id: pilotId }).first('mode')) as {
-    mode: Parameters<typeof proposePlan>[1];
+  const pilot = (await tx('pilots').where({ id: pilotId }).first('mode', 'wind_limit_mps')) as {
+    mode: FlightMode;
+    windLimitMps: number;
   };
-  const there = (await tx('weaknesses').where({ pilotId, causeId: fields.causeId }).first('id', 'state')) as
-    { id: string; state: WeaknessState } | undefined;
+  const there = (await tx('weaknesses')
+    .where({ pilotId, causeId: fields.causeId })
+    .first('id', 'state', 'signed_early')) as
+    { id: string; state: WeaknessState; signedEarly: boolean } | undefined;
   const weaknessId = there?.id ?? fields.weaknessId;
   if (there && there.id !== fields.weaknessId)
     await tx('weakness_aliases')
@@ -49,17 +53,29 @@ async function openOrAdd(
       id: fields.planId,
       weaknessId,
       accountId,
+      madeAt: fields.at,
       drillIds: proposePlan(fields.causeId, pilot.mode, {
         ...(await knownOf(school, pilotId, null)),
         link,
         severity,
       }).map((planned) => planned.drillId),
     });
-  } else if (kind === 'reopened') {
+  }
+  const anew = there && opensAnew((await loadFacts(school, weaknessId)).rule, there);
+  if (anew)
     await tx('weaknesses')
       .where({ id: weaknessId })
       .update({ ruleId: (await ruleInForce(school)).id });
-  }
+  if (!there || anew)
+    await tx('opening_stamps').insert({
+      schoolId,
+      id: fields.moveId,
+      weaknessId,
+      at: fields.at,
+      ...pilot,
+      toldBy: 'opening',
+      accountId,
+    });
   await tx('moves').insert({
     schoolId,
     id: fields.moveId,

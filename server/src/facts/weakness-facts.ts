@@ -5,9 +5,8 @@ import { inLists } from '@skelby/core/clearance/in-lists';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Move, Rep, WeaknessFacts } from '@skelby/core/clearance/facts';
 import type { FlightMode } from '@skelby/core/vocabulary/flying';
-import { keyDrillsOfPlan } from '@skelby/core/plan/propose-plan';
-import { factsOf } from '@skelby/core/weakness/facts-of';
-import { failuresToKeep } from '@skelby/core/weakness/page';
+import type { WeaknessStamp } from '@skelby/core/pages/pages';
+import { factsOf, type KeptPlan } from '@skelby/core/weakness/facts-of';
 import type { SchoolTx } from '../db/in-school';
 import { notFound } from '../problem/problem';
 
@@ -25,6 +24,7 @@ interface MoveRow extends Move {
 export interface LoadedFacts extends WeaknessFacts {
   readonly pilotId: string;
   readonly moves: readonly MoveRow[];
+  readonly stamps: readonly WeaknessStamp[];
 }
 
 const ALIASED = 'coalesce((select weakness_id from weakness_aliases where id = ?), ?)';
@@ -65,15 +65,28 @@ interface HeadRow extends ClearingRule {
   readonly mode: FlightMode;
   readonly windLimitMps: number;
   readonly failedAt: readonly string[];
-  readonly drillIds: readonly DrillId[] | null;
 }
+
+/** The rule alone, out of a row that holds it beside other things. */
+const ruleIn = (row: ClearingRule): ClearingRule => ({
+  edition: row.edition,
+  test: row.test,
+  unacceptableMissPercent: row.unacceptableMissPercent,
+  acceptableMissPercent: row.acceptableMissPercent,
+  riskPercent: row.riskPercent,
+  plannedReps: row.plannedReps,
+  passDays: row.passDays,
+  checkGapDays: row.checkGapDays,
+  testsADay: row.testsADay,
+  sidesAlike: row.sidesAlike,
+  mostDaysBetweenChecks: row.mostDaysBetweenChecks,
+});
 
 /** Reads all that decides where a weakness stands. */
 export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFacts> {
   const { rows } = (await tx.raw(
     `
-    select r.*, w.cause_id, w.pilot_id, w.failed_at, p.mode, p.wind_limit_mps,
-           (select drill_ids from plans where plans.school_id = w.school_id and plans.weakness_id = w.id order by made_at desc limit 1) as drill_ids
+    select r.*, w.cause_id, w.pilot_id, w.failed_at, p.mode, p.wind_limit_mps
       from weaknesses w
       join pilots p on p.school_id = w.school_id and p.id = w.pilot_id
       join clearing_rules r on r.school_id = w.school_id and r.id = w.rule_id
@@ -83,22 +96,40 @@ export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFac
   const head = rows[0];
   if (!head) throw notFound('weakness');
   const moves = (await tx('moves').where({ weaknessId: id }).orderBy(['at', 'id'])) as MoveRow[];
-  const keyDrills = keyDrillsOfPlan(head.causeId, head.mode, head.drillIds ?? []);
-  // A rep counts wherever its drill decides, for whichever weakness it was flown.
-  const reps = (await tx('reps')
-    .where({ pilotId: head.pilotId })
-    .where((own) => own.where({ weaknessId: id }).orWhereIn('drill_id', [...keyDrills]))
-    .orderBy(['flown_at', 'id'])) as (Rep & { takenBackAt: string | null })[];
-  const facts = factsOf({
+  const plans = (await tx('plans').where({ weaknessId: id }).orderBy('made_at', 'desc')) as KeptPlan[];
+  const stamps = (await tx('opening_stamps as s')
+    .leftJoin('accounts as a', (on) => on.on('a.school_id', 's.school_id').andOn('a.id', 's.account_id'))
+    .select('s.at', 's.mode', 's.wind_limit_mps', 's.reason', 's.told_by', 'a.name as by')
+    .where({ weaknessId: id })
+    .orderBy('s.at')) as WeaknessStamp[];
+  const kept = {
     causeId: head.causeId,
     pilot: { mode: head.mode, windLimitMps: head.windLimitMps },
-    rule: head,
+    rule: ruleIn(head),
     moves,
-    reps: reps.map((row) => ({ ...row, takenBack: row.takenBackAt !== null })),
-    drillIds: head.drillIds ?? [],
+    stamps,
+    plans,
     failedAt: head.failedAt,
+  };
+  const known = factsOf({ ...kept, reps: [] });
+  const decide = [...known.keyDrills, ...(known.deciding ?? []).flatMap(({ keyDrills }) => keyDrills)];
+  // A rep counts wherever its drill decides or decided, for whichever weakness it was flown.
+  const reps = (await tx('reps')
+    .where({ pilotId: head.pilotId })
+    .where((own) => own.where({ weaknessId: id }).orWhereIn('drill_id', [...new Set(decide)]))
+    .orderBy(['flown_at', 'id'])) as (Rep & {
+    takenBackAt: string | null;
+    errorConfirmedBy: string | null;
+  })[];
+  const facts = factsOf({
+    ...kept,
+    reps: reps.map((row) => ({
+      ...row,
+      takenBack: row.takenBackAt !== null,
+      takenBackConfirmed: row.errorConfirmedBy !== null,
+    })),
   });
-  return { ...facts, moves, pilotId: head.pilotId };
+  return { ...facts, moves, stamps, pilotId: head.pilotId };
 }
 
 /**
@@ -114,26 +145,6 @@ export async function refreshWeakness(school: SchoolTx, id: string): Promise<voi
     .tx('weaknesses')
     .where({ id })
     .update({ ...inLists(clearance), signedEarly: clearance.signedEarly });
-}
-
-const notOver = ({ tx }: SchoolTx, pilotId: string): Promise<string[]> =>
-  tx('weaknesses')
-    .where({ pilotId })
-    .whereNotIn('state', ['closed', 'withdrawn'])
-    .orderBy('id')
-    .pluck('id') as unknown as Promise<string[]>;
-
-/** Keeps which checks have failed by the pilot as now: what is changed about the pilot afterwards cannot undo them. */
-export async function keepFailures(school: SchoolTx, pilotId: string): Promise<void> {
-  for (const id of await notOver(school, pilotId)) {
-    const failedAt = failuresToKeep(await loadFacts(school, id));
-    await school.tx('weaknesses').where({ id }).update({ failedAt });
-  }
-}
-
-/** Works out again every weakness of a pilot that is not over. */
-export async function refreshPilot(school: SchoolTx, pilotId: string): Promise<void> {
-  for (const id of await notOver(school, pilotId)) await refreshWeakness(school, id);
 }
 
 /** Works out again every weakness that a rep counts for: its own, and those whose plan has the same drill. */

@@ -105,6 +105,7 @@ describe('at the door', () => {
       '/sessions',
       '/drills',
       '/experience',
+      '/school/rule',
       '/carry',
       '/occurrences.csv',
       '/occurrences.json',

@@ -12,7 +12,7 @@ export async function pilotPortal(school: SchoolTx, pilotId: string) {
   const { name: schoolName } = (await tx('schools').first('name')) as { name: string };
   const { rows: weaknesses } = (await tx.raw(
     `
-    select w.cause_id, w.state, w.rungs, w.check_from, w.check_passed, (select drill_ids from plans p where p.school_id = w.school_id and p.weakness_id = w.id order by made_at desc limit 1) as drill_ids
+    select w.cause_id, w.state, w.rungs, w.check_from, w.check_passed, w.limited, (select drill_ids from plans p where p.school_id = w.school_id and p.weakness_id = w.id order by made_at desc limit 1) as drill_ids
       from weaknesses w where w.pilot_id = ? and w.state = any(?) order by w.opened_at`,
     [pilotId, [...TRAINED_STATES]],
   )) as { rows: unknown[] };

@@ -36,6 +36,7 @@ export async function today({ tx }: SchoolTx) {
       'w.state',
       'w.check_from',
       'w.check_passed',
+      'w.limited',
       'w.rungs',
       'w.opened_at',
     )

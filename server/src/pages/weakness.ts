@@ -6,12 +6,13 @@ import { loadFacts, ownKey } from '../facts/weakness-facts';
 export async function weaknessPage(school: SchoolTx, named: string) {
   const { tx } = school;
   const id = await ownKey(tx, named);
-  const { rule, reps, pilotId } = await loadFacts(school, id);
+  const { rule, reps, stamps, pilotId } = await loadFacts(school, id);
   return {
     weakness: (await tx('weaknesses').where({ id }).first()) as unknown,
     known: await knownOf(school, pilotId, id),
     pilot: (await tx('pilots').where({ id: pilotId }).first()) as unknown,
     rule,
+    stamps,
     reps,
     moves: (await tx('moves as m')
       .leftJoin('accounts as a', (on) => on.on('a.school_id', 'm.school_id').andOn('a.id', 'm.account_id'))

@@ -78,6 +78,8 @@ export interface TestServer {
   readonly visitor: () => Visitor;
   /** Makes a school with a trainer, and signs them in. */
   readonly school: (name: string) => Promise<{ schoolId: string; email: string; trainer: Visitor }>;
+  /** Another trainer of that school, signed in. */
+  readonly colleague: (schoolId: string) => Promise<Visitor>;
   readonly close: () => Promise<void>;
 }
 
@@ -140,6 +142,12 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
       const schoolId = await addSchool(db, { name: schoolName });
       await addTrainer(db, schoolId, { name: `Trainer ${made}`, email, password: PASSWORD });
       return { schoolId, email, trainer: await new Visitor(base).signIn(email) };
+    },
+    colleague: async (schoolId) => {
+      made += 1;
+      const email = `trainer${made}@school.example`;
+      await addTrainer(db, schoolId, { name: `Trainer ${made}`, email, password: PASSWORD });
+      return new Visitor(base).signIn(email);
     },
     close: async () => {
       server.closeAllConnections();

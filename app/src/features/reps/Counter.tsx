@@ -1,4 +1,5 @@
 import { newestFirst } from '@skelby/core/vocabulary/flown-order';
+import { isFirstEdition, testsADayOf } from '@skelby/core/clearance/clearing-rule';
 import type { WhyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { WeaknessPage } from '@skelby/core/pages/pages';
 import { useLocalSearchParams } from 'expo-router';
@@ -72,6 +73,11 @@ function Notes({ page, counting }: PartProps) {
   return (
     <>
       {notCounted ? <Note icon="alert-triangle">{NOT_COUNTED[notCounted]}</Note> : null}
+      {settings.purpose === 'test' && counting.testsLeftToday === 0 ? (
+        <Note icon="moon" heading="That was today's last">
+          {`${testsADayOf(page.rule)} tests of a chart count in a day. More are kept and not counted: practise, or go on another day.`}
+        </Note>
+      ) : null}
       {next.do === 'wait' ? (
         <Note icon="moon">{`The check is due ${sayDay(next.until)}: a rep now moves it.`}</Note>
       ) : null}
@@ -117,7 +123,7 @@ function Values({ counting: { drill, reps, settings, change } }: Pick<PartProps,
 }
 
 /** Met or missed under the thumb, or the reason of a miss. */
-function CountingFoot({ counting, onHow }: Pick<PartProps, 'counting'> & { readonly onHow: () => void }) {
+function CountingFoot({ page, counting, onHow }: PartProps & { readonly onHow: () => void }) {
   const { settings, record, change } = counting;
   const { missedAt } = settings;
   if (missedAt)
@@ -129,7 +135,7 @@ function CountingFoot({ counting, onHow }: Pick<PartProps, 'counting'> & { reado
     );
   return (
     <>
-      <LastRep reps={counting.reps} onUndo={counting.undo} />
+      <LastRep reps={counting.reps} missStays={!isFirstEdition(page.rule)} onUndo={counting.undo} />
       <Button icon="sliders" label={howWords(settings)} onPress={onHow} />
       <Verdicts
         onMet={() => record(true, null, new Date().toISOString())}
@@ -196,7 +202,7 @@ function CounterOf({ page, wanted }: { readonly page: WeaknessPage; readonly wan
         choosing ? (
           <Button kind="solid" label="Count on" onPress={() => setChoosing(false)} />
         ) : (
-          <CountingFoot counting={counting} onHow={() => setChoosing(true)} />
+          <CountingFoot page={page} counting={counting} onHow={() => setChoosing(true)} />
         )
       }
     >

@@ -15,9 +15,12 @@ const UNDO_REASONS = ['Mis-tap', 'Judged it wrong', 'Wrong drill or side', 'Not 
 /** The last rep of today with what was measured of it, to be undone with a reason. */
 export function LastRep({
   reps,
+  missStays,
   onUndo,
 }: {
   readonly reps: readonly RecordedRep[];
+  /** Whether a missed test goes on counting until a second person says that it was none. */
+  readonly missStays: boolean;
   readonly onUndo: (rep: RecordedRep, reason: string) => void;
 }) {
   const { drillOf } = useDrills();
@@ -44,6 +47,11 @@ export function LastRep({
   return (
     <View style={{ gap: 8 }}>
       <Words as="strong">{`Why undo "${words}"?`}</Words>
+      {missStays && last.purpose === 'test' && !last.met ? (
+        <Words as="soft">
+          A missed test goes on counting until another trainer confirms that it was none.
+        </Words>
+      ) : null}
       <ButtonRow>
         {UNDO_REASONS.map((reason) => (
           <Button

@@ -1,8 +1,7 @@
 import type { Clearance } from '@skelby/core/clearance/clearance';
-import { CHECK_ATTEMPTS } from '@skelby/core/clearance/clearing-rule';
 import type { WeaknessPage } from '@skelby/core/pages/pages';
 import { View } from 'react-native';
-import { chartName, curveSentence } from '../../shared/copy/rung-copy';
+import { chartName, curveSentence, tallyWords } from '../../shared/copy/rung-copy';
 import { CurveChart } from '../../shared/drawing';
 import { RelapseChart } from '../../shared/drawing/OnWatch';
 import { Words } from '../../shared/ui/Words';
@@ -18,18 +17,26 @@ export function DrillStanding({
   readonly clearance: Clearance;
   readonly page: WeaknessPage;
 }) {
-  const tally = (clearance.watch?.next ?? clearance.check)?.drills.find(
+  const tallies = ((clearance.watch?.next ?? clearance.check)?.drills ?? []).filter(
     (drill) => drill.drillId === settings.drillId,
   );
-  if (settings.purpose === 'check' && tally) {
+  if (settings.purpose === 'check' && tallies.length > 0) {
+    const here = tallies.find((tally) => tally.side === settings.side) ?? tallies[0]!;
     return (
-      <View>
+      <View style={{ gap: 4 }}>
         <Words as="heading">
-          {tally.passed
+          {tallies.every((tally) => tally.passed)
             ? 'Check passed on this drill'
-            : `Check: ${tally.met + tally.missed} of ${CHECK_ATTEMPTS} flown`}
+            : `Check: ${here.needed} met before two missed`}
         </Words>
-        <Words as="figure">{`${tally.met} met · ${tally.missed} missed`}</Words>
+        <Words as="figure">{`${here.met} met · ${here.missed} missed`}</Words>
+        {tallies
+          .filter((tally) => tally !== here && !tally.passed)
+          .map((tally) => (
+            <Words key={tally.side ?? ''} as="soft">
+              {tallyWords(tally)}
+            </Words>
+          ))}
       </View>
     );
   }

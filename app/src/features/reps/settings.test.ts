@@ -7,7 +7,17 @@ import { nextUp, sideAfter, sideNext } from './settings';
 const chart = (drillId: DrillId, side: Chart['side'], reps: number, reachedAt: number | null): Chart => ({
   drillId,
   side,
-  curve: { scores: [0], at: { met: 0, missed: 0 }, limit: 3.7, reachedAt, reps, share: 0 },
+  curve: {
+    scale: 'score',
+    scores: [0],
+    limit: 3.7,
+    reachedAt,
+    reps,
+    share: 0,
+    way: 3.7,
+    toGo: 10,
+    since: [],
+  },
 });
 
 test('the side with the fewest test reps goes next, and one that is there waits', () => {
@@ -45,8 +55,8 @@ test('in a check the passed drill leads to the one that is not, and the sides go
     from: '2026-03-11',
     passed: false,
     drills: [
-      { drillId: 'nose-in-hover', met: 4, missed: 0, passed: true },
-      { drillId: 'clock-hover', met: 1, missed: 0, passed: false },
+      { drillId: 'nose-in-hover', needed: 4, met: 4, missed: 0, passed: true },
+      { drillId: 'clock-hover', needed: 4, met: 1, missed: 0, passed: false },
     ],
   } as const;
   expect(nextUp({ drillId: 'nose-in-hover', side: null, purpose: 'check' }, { charts: [], check })).toEqual({

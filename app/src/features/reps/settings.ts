@@ -1,4 +1,4 @@
-import type { Clearance } from '@skelby/core/clearance/clearance';
+import type { Check, Clearance } from '@skelby/core/clearance/clearance';
 import { modesFor } from '@skelby/core/clearance/counts-for-test';
 import { bandsWanted } from '@skelby/core/clearance/coverage';
 import type { Purpose } from '@skelby/core/clearance/facts';
@@ -57,9 +57,10 @@ export function nextUp(
 ): NextUp | null {
   if (now.purpose === 'check') {
     const drills = clearance.check?.drills ?? [];
-    if (!drills.find((drill) => drill.drillId === now.drillId)?.passed) return null;
+    const here = drills.filter((drill) => drill.drillId === now.drillId);
+    if (here.length === 0 || here.some((drill) => !drill.passed)) return null;
     const open = drills.find((drill) => !drill.passed);
-    return open ? { drillId: open.drillId, side: drillOf(open.drillId).sides[0] ?? null } : null;
+    return open ? { drillId: open.drillId, side: open.side ?? drillOf(open.drillId).sides[0] ?? null } : null;
   }
   const here = clearance.charts.find((chart) => chart.drillId === now.drillId && chart.side === now.side);
   if (now.purpose !== 'test' || !here || here.curve.reachedAt === null) return null;
@@ -68,9 +69,16 @@ export function nextUp(
   return next ? { drillId: next.drillId, side: next.side } : null;
 }
 
-/** A check goes round the sides of a drill, one attempt each. */
-export function sideAfter(drillId: DrillId, side: Side | null): Side | null {
-  const { sides } = drillOf(drillId);
+/** A check goes round the sides of a drill that are not through, one attempt each. */
+export function sideAfter(
+  drillId: DrillId,
+  side: Side | null,
+  check: Pick<Check, 'drills'> | null = null,
+): Side | null {
+  const isThrough = (each: Side) =>
+    check?.drills.some((drill) => drill.drillId === drillId && drill.side === each && drill.passed) ?? false;
+  const all = drillOf(drillId).sides;
+  const sides = all.filter((each) => each === side || !isThrough(each));
   return sides.length === 0 ? null : sides[(side === null ? 0 : sides.indexOf(side) + 1) % sides.length]!;
 }
 

@@ -4,6 +4,7 @@ import type { Clearance } from '@skelby/core/clearance/clearance';
 import { whyNotCounted, type WhyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { MissReason, Purpose } from '@skelby/core/clearance/facts';
 import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
+import { testsLeft } from '@skelby/core/clearance/tests-left';
 import { newRep, type RepFields } from '@skelby/core/commands/record-rep';
 import type { Drill } from '@skelby/core/drills/drill';
 import { type DrillId } from '@skelby/core/drills/drills';
@@ -27,6 +28,8 @@ export interface Counting {
   readonly undo: (rep: RecordedRep, reason: string) => void;
   /** Why a test or check flown this way would not count. */
   readonly notCounted: WhyNotCounted | null;
+  /** Test reps of this chart that still count today; null where that is not limited. */
+  readonly testsLeftToday: number | null;
   /** Drill or side to go on with, once this one is there. */
   readonly upNext: NextUp | null;
   readonly goOn: (to: NextUp) => void;
@@ -44,7 +47,7 @@ function firstDrill(
   if (asked) return asked;
   if (next.do !== 'check') return drillIds[0]!;
   const stillToCheck = clearance.charts.find(
-    (chart) => !clearance.check?.drills.find((each) => each.drillId === chart.drillId)?.passed,
+    (chart) => clearance.check?.drills.some((each) => each.drillId === chart.drillId && !each.passed) ?? true,
   );
   return stillToCheck?.drillId ?? drillIds[0]!;
 }
@@ -80,7 +83,7 @@ function repOf(page: WeaknessPage, flown: Settings, verdict: Verdict, drillVersi
 /** Counting the reps of one weakness. @param wanted a drill asked for by its link */
 export function useCounter(page: WeaknessPage, wanted: string | undefined): Counting {
   const { drillOf, versionInForce } = useDrills();
-  const { clearance, reps, drillIds } = useWorkedOut(page);
+  const { clearance, facts, reps, drillIds } = useWorkedOut(page);
   const next = nextStep(clearance, todayHere());
   const begin = (): Settings => ({
     ...forDrill(firstDrill(drillIds, clearance, next, wanted), page, clearance, next),
@@ -110,11 +113,14 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
         missedAt: null,
         measure: null,
         day: todayHere(),
-        ...(purpose === 'check' ? { side: sideAfter(drillId, side) } : {}),
+        ...(purpose === 'check'
+          ? { side: sideAfter(drillId, side, clearance.watch?.next ?? clearance.check) }
+          : {}),
       });
     },
     undo: (rep, reason) => sendUndo(rep.id, drillOf(rep.drillId).name, reason),
-    notCounted: purpose === 'practice' ? null : whyNotCounted(flown, page.weakness.causeId, page.pilot.mode),
+    notCounted: purpose === 'practice' ? null : whyNotCounted(flown, page.weakness.causeId, facts.pilot.mode),
+    testsLeftToday: testsLeft(page.rule, reps, { drillId, side }, todayHere()),
     upNext: clearance.watch ? null : nextUp(flown, clearance),
     goOn: (to) =>
       change(

@@ -9,7 +9,7 @@ import type { SchoolExperience } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { useExperience } from '../../offline/overlay/debrief-queries';
 import { useSaveNow } from '../../offline/overlay/record-queries';
-import { Button } from '../../shared/ui/Button';
+import { Button, LinkButton } from '../../shared/ui/Button';
 import { Choice } from '../../shared/forms/Choice';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Part, Screen } from '../../shared/ui/Screen';
@@ -147,6 +147,9 @@ export function SchoolScreen() {
       {(data) => (
         <Screen title="School" up="/kit" aside={<Experience experience={data} />}>
           <Units />
+          <Part heading="Clearing">
+            <LinkButton icon="sliders" label="Clearing rule" href="/school/rule" />
+          </Part>
           <Exchange />
           <Notices />
         </Screen>

@@ -9,8 +9,9 @@ import type { Units } from '@skelby/core/vocabulary/units';
 import { useUnits } from '../../shared/api/use-units';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { sayTime } from '../../shared/copy/dates';
-import { KIND_WORDS, PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
+import { KIND_WORDS, MODE_WORDS, PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
 import { valuesLine, valuesOf } from '../../shared/copy/value-copy';
+import { SlipsToConfirm } from './SlipsToConfirm';
 
 const MOVE_WORDS: Readonly<Record<WeaknessMove['kind'], string>> = {
   opened: 'Opened',
@@ -83,7 +84,7 @@ function repLines(reps: readonly RecordedRep[], units: Units, drillOf: FindDrill
 /** Everything that moved this weakness, newest first. Nothing is ever taken out of it. */
 export function History({ page }: { readonly page: WeaknessPage }) {
   const { drillOf } = useDrills();
-  const { units } = useUnits();
+  const { units, say } = useUnits();
   const live = new Set(liveMoves(page.moves).map((move) => move.id));
   const lines: Line[] = [
     ...page.moves.map((move) => lineOf(move, page, live)),
@@ -95,10 +96,24 @@ export function History({ page }: { readonly page: WeaknessPage }) {
         .filter(Boolean)
         .join(' · '),
     })),
+    ...(page.stamps ?? []).map((stamp) => ({
+      id: `stamp ${stamp.at}`,
+      at: stamp.at,
+      title: `Judged by ${MODE_WORDS[stamp.mode].toLowerCase()}, up to ${say(stamp.windLimitMps, 'm/s')}`,
+      under: [
+        sayTime(stamp.at),
+        stamp.by,
+        stamp.toldBy === 'pilot-as-now' ? 'as the pilot was when this was first stamped' : null,
+        stamp.reason,
+      ]
+        .filter(Boolean)
+        .join(' · '),
+    })),
     ...repLines(page.reps, units, drillOf),
   ].sort((a, b) => b.at.localeCompare(a.at));
   return (
     <View aria-label={`History of ${causeOf(page.weakness.causeId).name}`}>
+      <SlipsToConfirm page={page} />
       <Rows>
         {lines.map((line) => (
           <Row key={line.id} title={line.title} under={line.under} />

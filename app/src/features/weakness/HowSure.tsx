@@ -1,9 +1,19 @@
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
-import { useState } from 'react';
+import { whatItTakes } from '@skelby/core/clearance/rule-costs';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../shared/ui/Button';
 import { Words } from '../../shared/ui/Words';
+import { plural } from '../../shared/copy/copy';
 import { sureSentences } from '../../shared/copy/sure-copy';
+
+/** What a competent pilot will need, said before the first test. */
+export function WhatItTakes({ rule, charts }: { readonly rule: ClearingRule; readonly charts: number }) {
+  const { reps, ninetieth, days } = useMemo(() => whatItTakes(rule, charts), [rule, charts]);
+  return (
+    <Words as="soft">{`A competent pilot takes about ${reps} tests and checks on ${days} days for ${plural(charts, 'chart')}; nine in ten are through by ${ninetieth}.`}</Words>
+  );
+}
 
 export function HowSure({ rule, mostReps }: { readonly rule: ClearingRule; readonly mostReps: number }) {
   const [open, setOpen] = useState(false);

@@ -1,5 +1,7 @@
 import { useDrills } from '../../shared/api/use-drills';
 import { causeOf } from '@skelby/core/causes/causes';
+import type { Clearance } from '@skelby/core/clearance/clearance';
+import { isFirstEdition } from '@skelby/core/clearance/clearing-rule';
 import { relapseLimitOf } from '@skelby/core/clearance/choose-limit';
 import { liveMoves } from '@skelby/core/clearance/standing';
 import { useLocalSearchParams } from 'expo-router';
@@ -25,11 +27,26 @@ const useStyles = themed((theme) => ({
   line: { flex: 1, borderTopWidth: 2, borderTopColor: theme.ink, paddingTop: 4 },
 }));
 
+/** Every opening, try and day: what it took is part of what it is worth. */
+function spentWords({ openings, spent, failedChecks }: Clearance): string {
+  const tests = spent.reduce((sum, { reps }) => sum + reps, 0);
+  return (
+    [
+      plural(openings, 'opening'),
+      `${plural(failedChecks, 'check')} failed`,
+      ...(spent.length > 0 ? [`${plural(tests, 'test rep')} counted since the last opening`] : []),
+      ...spent.map(
+        (each) => `${chartName(each)}: ${plural(each.reps, 'test')} on ${plural(each.days, 'day')}`,
+      ),
+    ].join('; ') + '.'
+  );
+}
+
 function Sheet({ page }: { readonly page: WeaknessPage }) {
   const { drillOf } = useDrills();
   const styles = useStyles();
   const me = useWho();
-  const { clearance, drillIds, reps } = useWorkedOut(page);
+  const { clearance, facts, drillIds, reps } = useWorkedOut(page);
   const cause = causeOf(page.weakness.causeId);
   const live = reps.filter((rep) => !rep.takenBack);
   const days = [...new Set(live.map((rep) => rep.day))].length;
@@ -46,7 +63,7 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
       foot={<PrintButton label="Print the sheet" />}
     >
       <Words as="soft">
-        {[me?.schoolName, `flies ${MODE_WORDS[page.pilot.mode].toLowerCase()}`, `printed ${todayHere()}`]
+        {[me?.schoolName, `judged by ${MODE_WORDS[facts.pilot.mode].toLowerCase()}`, `printed ${todayHere()}`]
           .filter(Boolean)
           .join(' · ')}
       </Words>
@@ -55,6 +72,7 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
       />
       <Part heading="Flown">
         <Words>{`${plural(live.length, 'rep')} on ${plural(days, 'day')}: ${drillIds.map((id) => drillOf(id).name).join(', ')}.`}</Words>
+        <Words>{spentWords(clearance)}</Words>
         {clearance.charts.map((chart) => (
           <Words key={chartName(chart)}>{`${chartName(chart)}: ${curveSentence(chart, page.rule)}`}</Words>
         ))}
@@ -68,7 +86,9 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
             {sentence}
           </Words>
         ))}
-        <Words as="soft">{`On watch, a pilot who slips back is called back after ${relapseLimitOf(page.rule).repsToTrueAlarm.toFixed(0)} reps on average.`}</Words>
+        {isFirstEdition(page.rule) ? (
+          <Words as="soft">{`On watch, a pilot who slips back is called back after ${relapseLimitOf(page.rule).repsToTrueAlarm.toFixed(0)} reps on average.`}</Words>
+        ) : null}
       </Part>
       {signed ? (
         <Words as="strong">{`${signed.kind === 'signed-early' ? 'Signed early' : 'Signed'} ${sayTime(signed.at)}${by ? ` by ${by}` : ''}${signed.reason ? `: ${signed.reason}` : ''}`}</Words>

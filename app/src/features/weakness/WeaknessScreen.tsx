@@ -1,8 +1,10 @@
+import { untilCleared } from '../../shared/copy/restriction-copy';
 import { flownOrder } from '@skelby/core/vocabulary/flown-order';
 import { useDrills } from '../../shared/api/use-drills';
-import { isOpen } from '@skelby/core/clearance/open-states';
+import { isFirstEdition, testOf } from '@skelby/core/clearance/clearing-rule';
+import { isOpen, restricts } from '@skelby/core/clearance/open-states';
 import { causeOf } from '@skelby/core/causes/causes';
-import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
+import { nextStep } from '@skelby/core/clearance/next-step';
 import { lastSignature } from '@skelby/core/weakness/allowed-moves';
 import { onReleaseIn } from '@skelby/core/vocabulary/flying';
 import { keyDrillsFor } from '@skelby/core/plan/key-drills';
@@ -13,7 +15,7 @@ import type { Chart } from '@skelby/core/clearance/clearance';
 import type { RecordedRep, WeaknessPage } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
-import { Button, LinkButton } from '../../shared/ui/Button';
+import { LinkButton } from '../../shared/ui/Button';
 import { Choice } from '../../shared/forms/Choice';
 import { LargeLadder } from '../../shared/ui/Ladder';
 import { Loaded } from '../../shared/ui/Loaded';
@@ -23,12 +25,14 @@ import { LinkRow, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { isFlownHere, SimulatorLink } from '../../shared/ui/SimulatorLink';
 import { Words } from '../../shared/ui/Words';
-import { sayDay, todayHere } from '../../shared/copy/dates';
+import { todayHere } from '../../shared/copy/dates';
 import { STANDING_LINE, STATE_WORDS } from '../../shared/copy/copy';
 import { CurveChart, StickPlate, ValueChart } from '../../shared/drawing';
 import { CoverageGrid } from './CoverageGrid';
 import { History } from './History';
-import { HowSure } from './HowSure';
+import { WeaknessFoot } from './WeaknessFoot';
+import { HowSure, WhatItTakes } from './HowSure';
+import { OtherwiseNow } from './OtherwiseNow';
 import { OnWatch } from '../../shared/drawing/OnWatch';
 import { chartName, curveSentence, rungWords } from '../../shared/copy/rung-copy';
 import { useMove, useWeakness, useWorkedOut, type WorkedOut } from '../../offline/overlay/weakness-queries';
@@ -50,7 +54,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
     (chart) => chart.curve.reachedAt === null && chart.curve.reps >= page.rule.plannedReps,
   );
   return (
-    <Part heading="Learning curve">
+    <Part heading={testOf(page.rule) === 'evidence' ? 'Evidence' : 'Learning curve'}>
       {stuck.length > 0 ? (
         <Note icon="pause-circle" heading={`${page.rule.plannedReps} test reps and not there`}>
           {`Stop and change something: an easier step first, calmer air, other words. Going on only gives luck more tries. (${stuck.map(chartName).join('; ')})`}
@@ -74,6 +78,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
         named={charts.length === 1}
       />
       <ValueChart drillId={shown.drillId} reps={valuesOf(repsOf(worked.reps, shown))} />
+      {most === 0 ? <WhatItTakes rule={page.rule} charts={charts.length} /> : null}
       <HowSure rule={page.rule} mostReps={most} />
     </Part>
   );
@@ -82,7 +87,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
 function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
   const { drillOf } = useDrills();
   const { sentence } = useUnits();
-  const key = keyDrillsFor(causeOf(page.weakness.causeId), page.pilot.mode);
+  const key = keyDrillsFor(causeOf(page.weakness.causeId), worked.facts.pilot.mode);
   // Practice of any kind before the check would move it.
   const first =
     nextStep(worked.clearance, todayHere()).do === 'drill'
@@ -123,65 +128,6 @@ function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: 
       ) : null}
     </Part>
   );
-}
-
-function Foot({
-  page,
-  next,
-  onWatch,
-}: {
-  readonly page: WeaknessPage;
-  readonly next: NextStep;
-  readonly onWatch: boolean;
-}) {
-  const move = useMove(page);
-  const counter = `/weakness/${page.weakness.id}/reps` as const;
-  const problem = move.error ? <Words as="strong" role="alert">{`! ${move.error.message}`}</Words> : null;
-  const close = (
-    <Button
-      icon="archive"
-      label={move.isPending ? 'Closing …' : 'End the watch: close'}
-      disabled={move.isPending}
-      onPress={() => move.mutate({ kind: 'closed' })}
-    />
-  );
-  switch (next.do) {
-    case 'drill':
-      return <LinkButton kind="main" icon="target" label="Count reps" href={counter} />;
-    case 'check':
-      return (
-        <>
-          {problem}
-          <LinkButton kind="main" icon="check-square" label="Fly the check" href={counter} />
-          {onWatch ? close : null}
-        </>
-      );
-    case 'sign':
-      return (
-        <>
-          {problem}
-          <Button
-            kind="main"
-            icon="edit-3"
-            label={move.isPending ? 'Signing …' : 'Sign: cleared'}
-            disabled={move.isPending}
-            onPress={() => move.mutate({ kind: 'signed' })}
-          />
-        </>
-      );
-    case 'wait':
-      return <Words as="strong">{`Check ${sayDay(next.until)}. Practice now would move it.`}</Words>;
-    case 'watch':
-      return (
-        <>
-          {problem}
-          <LinkButton icon="target" label="Count a rep on watch" href={counter} />
-          {close}
-        </>
-      );
-    case 'nothing':
-      return null;
-  }
 }
 
 /** What goes against the usual course, each with its reason. */
@@ -228,13 +174,13 @@ function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
   const { clearance } = worked;
   const cause = causeOf(page.weakness.causeId);
   const next = nextStep(clearance, todayHere());
-  const restricted = isOpen(clearance.state);
+  const restricted = restricts({ state: clearance.state, limited: clearance.watch?.limited ?? false });
   return (
     <Screen
       title={cause.name}
       under={`${page.pilot.name} · ${STATE_WORDS[clearance.state]}${clearance.signedEarly ? ', signed early' : ''}`}
       up="/"
-      foot={<Foot page={page} next={next} onWatch={clearance.state === 'watch'} />}
+      foot={<WeaknessFoot page={page} next={next} onWatch={clearance.state === 'watch'} />}
       aside={
         <>
           {clearance.watch ? (
@@ -258,17 +204,26 @@ function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
       }
     >
       <WaitingNote />
-      {restricted ? <Note icon="slash" heading="Until cleared">{`${cause.restriction}.`}</Note> : null}
+      {restricted ? (
+        <Note icon="slash" heading="Until cleared">
+          {untilCleared(cause.id)}
+        </Note>
+      ) : null}
       {clearance.relapsed ? (
         <Note icon="rotate-ccw" heading="Called back">
-          Tests and checks on watch were missed more often than luck explains: the test starts again.
+          {isFirstEdition(page.rule)
+            ? 'Tests and checks on watch were missed more often than luck explains: the test starts again.'
+            : 'A check on watch failed, and a second one too: it has to be shown again, and the evidence goes on from where it stands.'}
         </Note>
       ) : null}
       {clearance.failedChecks > 0 && restricted ? (
         <Note icon="rotate-ccw" heading="The check was not kept">
-          The test starts again from nothing: what was shown before did not last.
+          {isFirstEdition(page.rule)
+            ? 'The test starts again from nothing: what was shown before did not last.'
+            : 'The test is open again where something was missed, with the evidence it has left.'}
         </Note>
       ) : null}
+      <OtherwiseNow page={page} worked={worked} />
       <LargeLadder
         rungs={clearance.rungs.map((rung) => ({ ...rung, words: rungWords(rung.id, clearance, page.rule) }))}
       />

@@ -1,5 +1,6 @@
 import type { DrillId } from '@skelby/core/drills/drills';
-import { changePlan, moveWeakness } from '@skelby/core/commands/handles';
+import { changePlan, confirmRepError, moveWeakness, stampWeakness } from '@skelby/core/commands/handles';
+import type { BodyOf } from '@skelby/core/commands/command';
 import { entryOf } from '../outbox/commands';
 import { type Clearance, clearanceOf } from '@skelby/core/clearance/clearance';
 import type { WeaknessFacts } from '@skelby/core/clearance/facts';
@@ -55,12 +56,29 @@ export const useMove = ({ weakness, pilot }: WeaknessPage) =>
     ),
   );
 
+/** Stamps what the pilot flies with now. */
+export const useStampWeakness = ({ weakness, pilot }: WeaknessPage) =>
+  useDeliver((wanted: Omit<BodyOf<typeof stampWeakness>, 'at'>) =>
+    entryOf(
+      stampWeakness,
+      { id: weakness.id, stampId: uuid() },
+      { ...wanted, at: new Date().toISOString() },
+      `what ${pilot.name} is judged by`,
+    ),
+  );
+
+/** Says as a second person that a miss that was taken back was none. */
+export const useConfirmRepError = ({ pilot }: WeaknessPage) =>
+  useDeliver(({ id, reason }: { readonly id: string; readonly reason: string }) =>
+    entryOf(confirmRepError, { id }, { reason }, `slip in a rep of ${pilot.name}`),
+  );
+
 export const usePutPlan = ({ weakness, pilot }: WeaknessPage) =>
   useDeliver(({ drillIds, reason }: { drillIds: readonly DrillId[]; reason: string }) =>
     entryOf(
       changePlan,
       { id: weakness.id, planId: uuid() },
-      { drillIds: [...drillIds], reason },
+      { drillIds: [...drillIds], reason, at: new Date().toISOString() },
       `plan of ${pilot.name}`,
     ),
   );

@@ -1,5 +1,5 @@
 import { CAUSES } from '@skelby/core/causes/causes';
-import { DEFAULT_RULE } from '@skelby/core/clearance/clearing-rule';
+import { DEFAULT_RULE, FIRST_RULE } from '@skelby/core/clearance/clearing-rule';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
 import type { Rep } from '@skelby/core/clearance/facts';
 import { crashRateWords, nearMissRateWords } from './rate-copy';
@@ -41,7 +41,7 @@ describe('rates', () => {
 
 describe('how sure the test is', () => {
   test("says the exact risk, the good pilot's wait and what packs do to it", () => {
-    const sentences = sureSentences(DEFAULT_RULE, 12);
+    const sentences = sureSentences(FIRST_RULE, 12);
     expect(sentences[0]).toBe(
       'A pilot who still misses 40 % gets one chart to its limit by luck in 7.8\u00a0% of tries of 30 test reps.',
     );
@@ -49,8 +49,15 @@ describe('how sure the test is', () => {
     expect(sentences).toHaveLength(3);
   });
 
+  test('evidence promises for life, and says what it does not promise', () => {
+    const [promise, limits] = sureSentences(DEFAULT_RULE, 12);
+    expect(promise).toContain('misses 40 % or more');
+    expect(promise).toContain('at most 10\u00a0% of openings');
+    expect(limits).toContain('promises nothing');
+  });
+
   test('past the planned reps it says by how much luck has grown', () => {
-    const last = sureSentences(DEFAULT_RULE, 60).at(-1)!;
+    const last = sureSentences(FIRST_RULE, 60).at(-1)!;
     expect(last).toMatch(/^At the 60 test reps flown so far, luck alone would do it in \d+\s%\.$/);
     expect(Number(/in (\d+)\s%/.exec(last)![1])).toBeGreaterThan(8);
   });
@@ -85,7 +92,7 @@ const clearanceWith = (reps: readonly Rep[]) =>
 describe('the rungs in words', () => {
   test('before anything is flown they say what it takes', () => {
     const clearance = clearanceWith([]);
-    expect(rungWords('test', clearance, DEFAULT_RULE)).toBe('Still to go, at best: Tail-in hover: 10 clean.');
+    expect(rungWords('test', clearance, DEFAULT_RULE)).toBe('Still to go, at best: Tail-in hover: 8 clean.');
     expect(rungWords('coverage', clearance, DEFAULT_RULE)).toBe(
       'To show: Tail-in hover on the craft; Tail-in hover in calm wind; Tail-in hover in light wind.',
     );
@@ -93,20 +100,23 @@ describe('the rungs in words', () => {
     expect(rungWords('kept', clearance, DEFAULT_RULE)).toBe('A check 7 days after the last practice.');
   });
 
-  test('the chart counts down, and a miss sets it back', () => {
-    const six = Array.from({ length: 6 }, (_, i) => rep(String(i)));
-    expect(curveSentence(clearanceWith(six).charts[0]!, DEFAULT_RULE)).toBe(
-      'After 6 test reps: 4 clean ones in a row would reach the limit.',
+  test('the evidence counts down, and a miss sets it back', () => {
+    const days = ['2026-03-03', '2026-03-04'];
+    const flown = (results: readonly boolean[]) =>
+      results.map((met, i) => {
+        const day = days[Math.floor(i / 4)]!;
+        return rep(String(i), { met, day, flownAt: `${day}T10:00:0${i}.000Z` });
+      });
+    const says = (...results: readonly boolean[]) =>
+      curveSentence(clearanceWith(flown(results)).charts[0]!, DEFAULT_RULE);
+    expect(says()).toBe('No test rep yet: at best 8 met, at most 4 a day, take the evidence to 10.');
+    expect(says(true, true, true, true)).toBe(
+      'Evidence 2.5 of 10 after 4 test reps: at best 4 more met, at most 4 a day. A miss costs about 3.4.',
     );
-    expect(curveSentence(clearanceWith([...six, rep('7', { met: false })]).charts[0]!, DEFAULT_RULE)).toBe(
-      'After 7 test reps: 7 clean ones in a row would reach the limit.',
+    expect(says(true, true, true, false)).toContain('Evidence 0.42 of 10');
+    expect(says(...Array.from({ length: 8 }, () => true))).toBe(
+      'Passed: evidence 10. Misses from now on take it down again.',
     );
-    expect(
-      curveSentence(
-        clearanceWith([...six, ...['6', '7', '8', '9'].map((id) => rep(id))]).charts[0]!,
-        DEFAULT_RULE,
-      ),
-    ).toBe('Limit reached at test rep 10.');
   });
 });
 

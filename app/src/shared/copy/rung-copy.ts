@@ -1,9 +1,9 @@
 import type { Day } from '@skelby/core/vocabulary/day';
 import type { Chart, Clearance } from '@skelby/core/clearance/clearance';
 import type { RungId } from '@skelby/core/clearance/rungs';
-import { CHECK_ATTEMPTS, CHECK_MET_NEEDED, type ClearingRule } from '@skelby/core/clearance/clearing-rule';
+import { type ClearingRule, testsADayOf } from '@skelby/core/clearance/clearing-rule';
+import type { DrillTally } from '@skelby/core/clearance/check-tally';
 import type { CoverageCell } from '@skelby/core/clearance/coverage';
-import { cleanRepsToGo } from '@skelby/core/clearance/learning-curve';
 import { drillOf } from '@skelby/core/drills/drills';
 import { sayDay, todayHere } from './dates';
 import { BAND_WORDS, plural, SIDE_WORDS } from './copy';
@@ -11,14 +11,34 @@ import { BAND_WORDS, plural, SIDE_WORDS } from './copy';
 export const chartName = (chart: Pick<Chart, 'drillId' | 'side'>): string =>
   drillOf(chart.drillId).name + (chart.side ? `, ${SIDE_WORDS[chart.side].toLowerCase()}` : '');
 
+/** Evidence as a trainer reads it: two digits say enough. */
+const sayEvidence = (evidence: number): string =>
+  evidence === 0 ? '0' : evidence < 0.01 ? 'under 0.01' : String(Number(evidence.toPrecision(2)));
+
+/** How many reps met make up for one missed. */
+const worthOfMiss = ({ unacceptableMissPercent: p0, acceptableMissPercent: p1 }: ClearingRule): string =>
+  (Math.log(p0 / p1) / Math.log((100 - p1) / (100 - p0))).toFixed(1);
+
+function evidenceSentence({ curve }: Chart, rule: ClearingRule): string {
+  const limit = sayEvidence(curve.limit);
+  const now = curve.scores.at(-1)!;
+  if (curve.reachedAt !== null)
+    return now < curve.limit
+      ? `Passed at ${limit}; now ${sayEvidence(now)} after misses since.`
+      : `Passed: evidence ${limit}. Misses from now on take it down again.`;
+  const most = `at most ${testsADayOf(rule)} a day`;
+  if (curve.reps === 0)
+    return `No test rep yet: at best ${curve.toGo} met, ${most}, take the evidence to ${limit}.`;
+  return `Evidence ${sayEvidence(now)} of ${limit} after ${plural(curve.reps, 'test rep')}: at best ${curve.toGo} more met, ${most}. A miss costs about ${worthOfMiss(rule)}.`;
+}
+
 /** What the chart shows, in a sentence. */
 export function curveSentence(chart: Chart, rule: ClearingRule): string {
   const { curve } = chart;
+  if (curve.scale === 'evidence') return evidenceSentence(chart, rule);
   if (curve.reachedAt !== null) return `Limit reached at test rep ${curve.reachedAt}.`;
-  if (curve.reps === 0)
-    return `No test rep yet; ${cleanRepsToGo(rule, curve.at)} clean ones in a row would do.`;
-  const toGo = cleanRepsToGo(rule, curve.at);
-  return `After ${plural(curve.reps, 'test rep')}: ${toGo === 1 ? 'one more clean one' : `${toGo} clean ones in a row`} would reach the limit.`;
+  if (curve.reps === 0) return `No test rep yet; ${curve.toGo} clean ones in a row would do.`;
+  return `After ${plural(curve.reps, 'test rep')}: ${curve.toGo === 1 ? 'one more clean one' : `${curve.toGo} clean ones in a row`} would reach the limit.`;
 }
 
 const cellName = (cell: CoverageCell): string => {
@@ -36,10 +56,10 @@ function listed(names: readonly string[]): string {
   return `${names.slice(0, MOST_NAMED).join('; ')}; and ${names.length - MOST_NAMED} more`;
 }
 
-function testWords(clearance: Clearance, rule: ClearingRule): string {
+function testWords(clearance: Clearance): string {
   const open = clearance.charts.filter((chart) => chart.curve.reachedAt === null);
-  if (open.length === 0) return plural(clearance.charts.length, 'chart is', 'charts are') + ' at the limit.';
-  const toGo = open.map((chart) => `${chartName(chart)}: ${cleanRepsToGo(rule, chart.curve.at)} clean`);
+  if (open.length === 0) return `${plural(clearance.charts.length, 'chart')} passed.`;
+  const toGo = open.map((chart) => `${chartName(chart)}: ${chart.curve.toGo} clean`);
   return `Still to go, at best: ${listed(toGo)}.`;
 }
 
@@ -56,10 +76,15 @@ function keptWords(clearance: Clearance, rule: ClearingRule, now: Day): string {
   const started = check.drills.some((drill) => drill.met + drill.missed > 0);
   if (!started) {
     const due = now >= check.from ? 'Check due now' : `Check ${sayDay(check.from, now)}, no practice before`;
-    return `${due}: ${CHECK_MET_NEEDED} of ${CHECK_ATTEMPTS} at each deciding drill.`;
+    const bySide = check.drills.some((drill) => drill.side);
+    return `${due}: ${bySide ? 'two met before two missed on every side' : 'four met before two missed'} of each deciding drill, on the craft.`;
   }
-  return `${check.drills.map((drill) => `${drillOf(drill.drillId).name}: ${drill.met} met, ${drill.missed} missed of ${CHECK_ATTEMPTS}`).join('; ')}.`;
+  return `${listed(check.drills.filter((drill) => !drill.passed).map(tallyWords))}.`;
 }
+
+/** How far a check has come at one drill or side. */
+export const tallyWords = ({ drillId, side, met, missed, needed }: DrillTally): string =>
+  `${chartName({ drillId, side: side ?? null })}: ${met} of ${needed} met, ${missed} missed`;
 
 /** What each rung holds and what it lacks, as a trainer would say it. */
 export function rungWords(
@@ -70,7 +95,7 @@ export function rungWords(
 ): string {
   switch (id) {
     case 'test':
-      return testWords(clearance, rule);
+      return testWords(clearance);
     case 'coverage': {
       const missing = clearance.coverage.filter((cell) => !cell.shown).map(cellName);
       return missing.length === 0

@@ -1,7 +1,7 @@
 import { percent } from '@skelby/core/vocabulary/percent';
 import { chanceClearedWithin } from '@skelby/core/clearance/chart-probability';
 import { limitOf } from '@skelby/core/clearance/choose-limit';
-import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
+import { type ClearingRule, testOf } from '@skelby/core/clearance/clearing-rule';
 import { ScoreLattice } from '@skelby/core/clearance/score-lattice';
 
 const exactly = (chance: number): string => percent(chance, chance < 0.0995 ? 1 : 0);
@@ -9,8 +9,27 @@ const exactly = (chance: number): string => percent(chance, chance < 0.0995 ? 1 
 /** A modest hanging-together of the reps flown on one pack. */
 const TOGETHER = { withinPack: 0.1, repsPerPack: 6 };
 
-/** Sentences about what the test can and cannot promise; all figures are exact. */
+/** What evidence promises, and what it does not. */
+function evidenceSentences(rule: ClearingRule): readonly string[] {
+  const { unacceptableMissPercent: p0, riskPercent, sidesAlike } = rule;
+  return [
+    `A pilot who misses ${p0} % or more, whatever came before, ever passes a chart in at most ${percent(riskPercent / 100)} of openings: however many days, stops and retries there are.`,
+    `That promises nothing for one who misses a little less, or whose good and bad days only average ${p0} %: such a one passes a chart about twice as often. The check a week later is there for them.`,
+    ...(sidesAlike
+      ? []
+      : [
+          'Where it is known on which side it happened, the other sides need evidence of 4: one weak side that nobody saw fail passes with at most one in four.',
+        ]),
+  ];
+}
+
+/** Sentences about what the test can and cannot promise. */
 export function sureSentences(rule: ClearingRule, mostReps: number): readonly string[] {
+  return testOf(rule) === 'evidence' ? evidenceSentences(rule) : curveSentences(rule, mostReps);
+}
+
+/** All figures are exact. */
+function curveSentences(rule: ClearingRule, mostReps: number): readonly string[] {
   const limit = limitOf(rule);
   const lattice = new ScoreLattice(rule);
   const p0 = rule.unacceptableMissPercent / 100;

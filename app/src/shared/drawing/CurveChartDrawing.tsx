@@ -8,7 +8,11 @@ const AXIS_WIDTH = 36;
 const LEAST_STEPS = 10;
 
 export interface CurveChartProps {
-  readonly curve: { readonly scores: readonly number[]; readonly limit: number };
+  readonly curve: {
+    readonly scores: readonly number[];
+    readonly limit: number;
+    readonly scale?: 'evidence' | 'score';
+  };
   readonly name: string;
   /** What the chart shows, in words. */
   readonly sentence: string;
@@ -22,13 +26,48 @@ interface PictureProps {
   readonly height: number;
 }
 
+/** Evidence below this is drawn at it. */
+const LEAST_EVIDENCE = 0.01;
+
+interface Drawn {
+  readonly heights: readonly number[];
+  readonly limit: number;
+  readonly top: number;
+  /** From below; none for a score, whose height means nothing by itself. */
+  readonly labels: readonly string[];
+  readonly limitLabel: string;
+}
+
+/** Heights to draw: a score as it is, evidence by its power of ten. */
+function drawnOf({ scores, limit, scale }: CurveChartProps['curve']): Drawn {
+  if (scale !== 'evidence')
+    return {
+      heights: scores,
+      limit,
+      top: Math.max(limit, ...scores) * 1.12,
+      labels: [],
+      limitLabel: 'Limit',
+    };
+  const height = (evidence: number) => Math.log10(Math.max(evidence, LEAST_EVIDENCE) / LEAST_EVIDENCE);
+  const decades = Math.ceil(height(limit) - 1e-9);
+  return {
+    heights: scores.map(height),
+    limit: height(limit),
+    top: decades,
+    labels: Array.from({ length: decades + 1 }, (_, i) =>
+      String(Number((LEAST_EVIDENCE * 10 ** i).toPrecision(1))),
+    ),
+    limitLabel: 'Pass',
+  };
+}
+
 const Picture = memo(function Picture({ curve, width, height }: PictureProps) {
   const theme = useTheme();
-  const top = Math.max(curve.limit, ...curve.scores) * 1.12;
+  const { heights, limit, top, labels, limitLabel } = drawnOf(curve);
   const steps = Math.max(LEAST_STEPS, curve.scores.length - 1);
   return (
     <LineChart
-      data={curve.scores.map((value) => ({ value }))}
+      data={heights.map((value) => ({ value }))}
       width={width - AXIS_WIDTH}
       height={height}
       spacing={(width - AXIS_WIDTH - 16) / steps}
@@ -36,7 +75,8 @@ const Picture = memo(function Picture({ curve, width, height }: PictureProps) {
       endSpacing={0}
       disableScroll
       maxValue={top}
-      noOfSections={2}
+      noOfSections={labels.length > 0 ? labels.length - 1 : 2}
+      overflowTop={labels.length > 0 ? 14 : 0}
       hideRules
       yAxisLabelWidth={AXIS_WIDTH - 6}
       color={theme.ink}
@@ -47,20 +87,22 @@ const Picture = memo(function Picture({ curve, width, height }: PictureProps) {
       xAxisColor={theme.ink}
       xAxisThickness={2}
       yAxisThickness={2}
-      hideYAxisText
+      hideYAxisText={labels.length === 0}
+      yAxisLabelTexts={[...labels]}
+      yAxisTextStyle={{ fontFamily: FONT.plain, fontSize: 13, color: theme.ink }}
       showReferenceLine1
-      referenceLine1Position={curve.limit}
+      referenceLine1Position={limit}
       referenceLine1Config={{
         color: theme.ink,
         thickness: 3,
         dashWidth: 8,
         dashGap: 6,
-        labelText: 'Limit',
+        labelText: limitLabel,
         labelTextStyle: {
           fontFamily: FONT.bold,
           fontSize: 15,
           color: theme.ink,
-          marginTop: -24,
+          marginTop: labels.length > 0 ? 4 : -24,
           marginLeft: 8,
         },
       }}
@@ -69,9 +111,8 @@ const Picture = memo(function Picture({ curve, width, height }: PictureProps) {
 });
 
 /**
- * A CUSUM with its limit as a dashed line: the learning curve of one drill or side, or the relapse chart of a
- * weakness. Its words change
- * at once; the picture, dearer to draw, a moment later.
+ * The test of one drill or side with its limit as a dashed line, or the relapse chart of a weakness: evidence on a
+ * log scale, a CUSUM on a plain one. Its words change at once; the picture, dearer to draw, a moment later.
  */
 export function CurveChartDrawing({ curve, name, sentence, height = 150, named = true }: CurveChartProps) {
   const [width, setWidth] = useState(0);

@@ -1,7 +1,8 @@
 import { percent } from '@skelby/core/vocabulary/percent';
 import { relapseLimitOf } from '@skelby/core/clearance/choose-limit';
-import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
+import { type ClearingRule, DEFAULT_RULE, isFirstEdition } from '@skelby/core/clearance/clearing-rule';
 import type { Watch } from '@skelby/core/clearance/watch';
+import { Note } from '../ui/Note';
 import { Part } from '../ui/Screen';
 import { Words } from '../ui/Words';
 import { CurveChart } from '.';
@@ -10,6 +11,7 @@ import { plural } from '../copy/copy';
 
 /** What the relapse chart shows, and what its limit means. */
 function relapseSentences(watch: Watch, rule: ClearingRule): readonly string[] {
+  if (!isFirstEdition(rule)) return watchSentences(watch, rule);
   const limit = relapseLimitOf(rule);
   const flown = watch.curve.scores.length - 1;
   return [
@@ -17,6 +19,17 @@ function relapseSentences(watch: Watch, rule: ClearingRule): readonly string[] {
       ? 'No test or check flown since the signature.'
       : `${plural(flown, 'rep')} since the signature: ${watch.curve.scores.at(-1) === 0 ? 'nothing points to a relapse.' : `${percent(watch.curve.scores.at(-1)! / watch.curve.limit)} of the way to being called back.`}`,
     `A pilot back to missing ${rule.unacceptableMissPercent} % is called back after ${limit.repsToTrueAlarm.toFixed(0)} reps on average; one who misses ${rule.acceptableMissPercent} % falsely only once in ${limit.repsToFalseAlarm.toFixed(0)} reps.`,
+  ];
+}
+
+/** What the evidence says since the test was passed, and what a watch does when it falls. */
+function watchSentences({ curve }: Watch, rule: ClearingRule): readonly string[] {
+  const now = curve.scores.at(-1)!;
+  return [
+    now === 0
+      ? 'Nothing points to a relapse.'
+      : `${percent(Math.min(1, now / curve.limit))} of the way to a second check: misses since the test was passed.`,
+    `A failed check limits the pilot at once and asks for a second within a week; failing that too calls back. Checks are at most ${rule.mostDaysBetweenChecks ?? DEFAULT_RULE.mostDaysBetweenChecks} days apart.`,
   ];
 }
 
@@ -38,6 +51,11 @@ export function RelapseChart({ watch, rule }: { readonly watch: Watch; readonly 
 export function OnWatch({ watch, rule }: { readonly watch: Watch; readonly rule: ClearingRule }) {
   return (
     <Part heading="On watch">
+      {watch.secondBy ? (
+        <Note icon="slash" heading="Limited again">
+          {`A second check by ${sayDay(watch.secondBy)} decides: passed, the limit is lifted; failed, the test is open again.`}
+        </Note>
+      ) : null}
       <Words>{`Next check ${sayDay(watch.next.from)}: spaced by how long a skill lasts after ${plural(watch.checks.filter((check) => check.passed).length, 'passed check')}.`}</Words>
       {watch.checks.length > 0 ? (
         <Words as="soft">{`Checks: ${watch.checks.map((check) => `${sayDay(check.day)} ${check.passed ? 'passed' : 'not kept'}`).join('; ')}.`}</Words>

@@ -2,7 +2,7 @@ import type { CauseId } from '../causes/causes';
 import type { DrillId } from '../drills/drills';
 import { addDays, type Day } from '../vocabulary/day';
 import { clearanceOf } from './clearance';
-import { DEFAULT_RULE } from './clearing-rule';
+import { FIRST_RULE } from './clearing-rule';
 import type { Move, Rep, WeaknessFacts } from './facts';
 import { nextStep } from './next-step';
 
@@ -77,7 +77,7 @@ class Diary {
 
   now() {
     const { causeId, keyDrills, pilot, moves, reps } = this;
-    return clearanceOf({ causeId, keyDrills, pilot, rule: DEFAULT_RULE, moves, reps });
+    return clearanceOf({ causeId, keyDrills, pilot, rule: FIRST_RULE, moves, reps });
   }
 
   rung(id: string) {

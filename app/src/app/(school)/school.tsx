@@ -1,1 +1,0 @@
-export { SchoolScreen as default } from '../../lazy';

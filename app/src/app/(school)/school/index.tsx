@@ -1,0 +1,1 @@
+export { SchoolScreen as default } from '../../../lazy';

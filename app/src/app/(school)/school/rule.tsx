@@ -1,0 +1,1 @@
+export { RuleScreen as default } from '../../../lazy';

@@ -1,0 +1,96 @@
+import { CAUSES, type CauseId } from '../causes/causes';
+import { drillOf, isFlown } from '../drills/drills';
+import { proposePlan } from '../plan/propose-plan';
+import { brokenBy } from '../restrictions/restrictions';
+import { Diary, FIRST_DAY } from '../testing/diary';
+import { addDays } from '../vocabulary/day';
+import { FLIGHT_MODES } from '../vocabulary/flying';
+import type { WindBand } from '../vocabulary/wind-band';
+import { modesFor } from './counts-for-test';
+import { keyDrillsOfPlan } from '../plan/propose-plan';
+import { nextStep } from './next-step';
+
+/**
+ * A competent pilot, who misses one rep in ten, is cleared of every cause in every mode and with every wind limit,
+ * by the plan the app proposes and without a trainer overruling anything.
+ */
+
+const WIND_LIMITS = [1.5, 4, 6.7, 12];
+/** The least wind of each band in which it is flown, m/s. */
+const WIND_OF: Readonly<Record<WindBand, number>> = { calm: 1, light: 2.5, breezy: 5.2 };
+const MOST_DAYS = 120;
+
+/** Lehmer's generator (Park and Miller 1988). */
+function chanceFrom(seed: number): () => number {
+  let state = seed;
+  return () => (state = (state * 48_271) % 2_147_483_647) / 2_147_483_647;
+}
+
+interface Cleared {
+  readonly reps: number;
+  readonly days: number;
+}
+
+/** Flies a weakness to the signature; null when that cannot be done. */
+function clear(causeId: CauseId, mode: (typeof FLIGHT_MODES)[number], windLimitMps: number, seed: number) {
+  const chance = chanceFrom(seed);
+  const drillIds = proposePlan(causeId, mode, {}).map(({ drillId }) => drillId);
+  const keyDrills = keyDrillsOfPlan(causeId, mode, drillIds);
+  if (keyDrills.length === 0) return 'no drill decides';
+  const diary = new Diary({ mode, windLimitMps }, keyDrills, causeId);
+  const weakness = [{ causeId, drillIds }];
+  const fly = (day: string, drillId: (typeof keyDrills)[number], more: object) => {
+    const drill = drillOf(drillId);
+    diary.rep(day, chance() >= 0.1, { drillId, mode: modesFor(drill.assistance, mode)[0]!, ...more });
+  };
+  for (let i = 1; i <= MOST_DAYS; i += 1) {
+    const day = addDays(FIRST_DAY, i);
+    const now = diary.now();
+    const next = nextStep(now, day);
+    if (next.do === 'wait') continue;
+    if (next.do === 'sign') {
+      diary.move('signed', day);
+      return diary.now().state === 'watch'
+        ? ({ reps: diary.reps.length, days: i } satisfies Cleared)
+        : 'signed and not on watch';
+    }
+    const windOf = (band: WindBand) => Math.min(WIND_OF[band], windLimitMps);
+    for (const { drillId, side } of now.charts) {
+      const missing = now.coverage.flatMap(({ drillId: of, what, shown }) =>
+        of === drillId && !shown && typeof what === 'object' && 'band' in what ? [what.band] : [],
+      );
+      const bands = now.coverage.flatMap(({ drillId: of, what }) =>
+        of === drillId && typeof what === 'object' && 'band' in what ? [what.band] : [],
+      );
+      const band = (missing.length > 0 ? missing : bands)[i % (missing.length || bands.length)]!;
+      if (WIND_OF[band] > windLimitMps && windLimitMps >= WIND_OF.calm)
+        return `${drillId} asks for ${band} wind`;
+      const refused = brokenBy(
+        { drillId, flownOn: 'craft', place: 'open', windMps: windOf(band), windLimitMps },
+        weakness,
+      );
+      if (refused.length > 0) return refused[0]!.words;
+      if (!isFlown(drillOf(drillId))) return `${drillId} is not flown`;
+      const attempts = next.do === 'check' ? 5 : 4;
+      for (let rep = 0; rep < attempts; rep += 1) {
+        if (
+          next.do === 'check' &&
+          diary.now().check?.drills.find((each) => each.drillId === drillId && (each.side ?? null) === side)
+            ?.passed !== false
+        )
+          break;
+        fly(day, drillId, { side, band, purpose: next.do === 'check' ? 'check' : 'test' });
+      }
+    }
+  }
+  return `not cleared after ${MOST_DAYS} days`;
+}
+
+const all = CAUSES.flatMap(({ id }) => FLIGHT_MODES.map((mode) => [id, mode] as const));
+
+test.each(all)('%s in %s, with every wind limit', (causeId, mode) => {
+  for (const windLimitMps of WIND_LIMITS) {
+    const ended = clear(causeId, mode, windLimitMps, 11 + windLimitMps);
+    if (typeof ended === 'string') throw new Error(`limit ${windLimitMps}: ${ended}`);
+  }
+});

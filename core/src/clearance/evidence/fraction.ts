@@ -1,0 +1,45 @@
+/** An exact fraction of whole numbers; decisions are made with these, never with a rounded number. */
+export interface Fraction {
+  readonly over: bigint;
+  /** Above 0. */
+  readonly under: bigint;
+}
+
+const ZERO = BigInt(0);
+
+const commonDivisor = (a: bigint, b: bigint): bigint => {
+  let [high, low] = [a, b];
+  while (low !== ZERO) [high, low] = [low, high % low];
+  return high;
+};
+
+/** The fraction of two whole numbers of which the second is above 0. */
+export const fraction = (over: number | bigint, under: number | bigint = 1): Fraction => ({
+  over: BigInt(over),
+  under: BigInt(under),
+});
+
+const lowestTerms = ({ over, under }: Fraction): Fraction => {
+  const by = commonDivisor(over, under);
+  return by === ZERO ? { over, under } : { over: over / by, under: under / by };
+};
+
+export const added = (a: Fraction, b: Fraction): Fraction =>
+  lowestTerms({ over: a.over * b.under + b.over * a.under, under: a.under * b.under });
+
+export const multiplied = (a: Fraction, b: Fraction): Fraction =>
+  lowestTerms({ over: a.over * b.over, under: a.under * b.under });
+
+export const reaches = (a: Fraction, b: Fraction): boolean => a.over * b.under >= b.over * a.under;
+
+export const lesserOf = (a: Fraction, b: Fraction): Fraction => (reaches(a, b) ? b : a);
+
+/** So many digits are kept of a quotient that is drawn: whole numbers beyond 2^53 are shifted first. */
+const SCALE = BigInt(10) ** BigInt(15);
+
+/** The nearest number, for drawing; good to twelve digits from 1e-3 up and to 1e-15 below. */
+export const toNumber = ({ over, under }: Fraction): number => {
+  const [small, large] = [Number(over), Number(under)];
+  if (Number.isFinite(small) && Number.isFinite(large)) return small / large;
+  return Number((over * SCALE) / under) / Number(SCALE);
+};

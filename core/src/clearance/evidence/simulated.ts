@@ -1,0 +1,58 @@
+import type { ClearingRule } from '../clearing-rule';
+import { testsADayOf } from '../clearing-rule';
+
+/**
+ * The evidence of made-up pilots in plain numbers: quick enough to draw what a rule costs before it is chosen. The
+ * tests hold it to the exact chart; it decides nothing.
+ */
+
+/** A made-up pilot: how often a rep is missed, and how reps of one day hang together. */
+export interface MadeUpPilot {
+  /** 0 to 1. */
+  readonly missRate: number;
+  /** Correlation between two reps of one day, 0 to below 1. */
+  readonly withinDay: number;
+}
+
+export type Draw = () => number;
+
+/** Lehmer's generator (Park and Miller 1988), so that the same rule is always drawn the same. */
+export function drawFrom(seed: number): Draw {
+  let state = seed;
+  return () => (state = (state * 48_271) % 2_147_483_647) / 2_147_483_647;
+}
+
+const LEAST_DAYS = 2;
+
+/** An urn: the mean stays, and a miss makes the next of that day likelier. */
+const chanceOfMiss = ({ missRate, withinDay }: MadeUpPilot, flown: number, missed: number): number => {
+  if (withinDay === 0) return missRate;
+  const weight = (1 - withinDay) / withinDay;
+  return (missRate * weight + missed) / (weight + flown);
+};
+
+/**
+ * Test reps until a chart passes; null when it has not within so many.
+ * @param needed evidence at which it passes, and the most reps that are flown
+ */
+export function repsToPass(
+  rule: ClearingRule,
+  { needed, most }: { readonly needed: number; readonly most: number },
+  pilot: MadeUpPilot,
+  chance: Draw,
+): number | null {
+  const { unacceptableMissPercent: p0, acceptableMissPercent: p1 } = rule;
+  const [up, down] = [(100 - p1) / (100 - p0), p1 / p0];
+  const aDay = testsADayOf(rule);
+  let [evidence, missed] = [0, 0];
+  for (let rep = 0; rep < most; rep += 1) {
+    const ofDay = rep % aDay;
+    const day = Math.floor(rep / aDay) + 1;
+    if (ofDay === 0) [evidence, missed] = [evidence + 1 / (day * (day + 1)), 0];
+    const isMissed = chance() < chanceOfMiss(pilot, ofDay, missed);
+    missed += isMissed ? 1 : 0;
+    evidence *= isMissed ? down : up;
+    if (day >= LEAST_DAYS && evidence >= needed - 1e-9) return rep + 1;
+  }
+  return null;
+}

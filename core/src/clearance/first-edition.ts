@@ -1,0 +1,190 @@
+import { flownOrder } from '../vocabulary/flown-order';
+import type { Side } from '../drills/drill';
+import { drillOf } from '../drills/drills';
+import { addDays, type Day } from '../vocabulary/day';
+import { CheckTally } from './check-tally';
+import { CHECK_MET_NEEDED } from './clearing-rule';
+import { whyNotCounted } from './counts-for-test';
+import { coverageOf } from './coverage';
+import { daysOf } from './days-of';
+import type { Rep, WeaknessFacts } from './facts';
+import { firstThree, type FirstThree, share } from './first-three';
+import { learningCurve } from './learning-curve';
+import type { Chart, Check, Clearance, WeaknessState } from './rungs';
+import { standingOf } from './standing';
+import { followWatch, type FollowedWatch } from './watch';
+
+const chartsOf = (facts: WeaknessFacts, tests: readonly Rep[]): Chart[] =>
+  facts.keyDrills.flatMap((drillId) => {
+    const { sides } = drillOf(drillId);
+    const each: readonly (Side | null)[] = sides.length > 0 ? sides : [null];
+    return each.map((side) => {
+      const met = tests
+        .filter((rep) => rep.drillId === drillId && (side === null || rep.side === side))
+        .map((rep) => rep.met);
+      return { drillId, side, curve: learningCurve(facts.rule, met) };
+    });
+  });
+
+const shownIn = (facts: WeaknessFacts, tests: readonly Rep[]): FirstThree =>
+  firstThree(
+    {
+      charts: chartsOf(facts, tests),
+      coverage: coverageOf(facts.keyDrills, facts.pilot.windLimitMps, tests),
+      days: daysOf(facts.keyDrills, tests),
+    },
+    facts.rule,
+  );
+
+interface Round {
+  readonly three: FirstThree;
+  readonly check: Check | null;
+  readonly failedAt: readonly string[];
+  readonly reps: number;
+  /** Day on which the check was passed. */
+  readonly keptOn: Day | null;
+}
+
+/** Follows the reps in the order they were flown; a failed check starts the round again. */
+function followRound(facts: WeaknessFacts, reps: readonly Rep[]): Round {
+  let tests: Rep[] = [];
+  // Worked out only when asked for: once for a long run of tests, not once for each.
+  let known: FirstThree | null = null;
+  const three = () => (known ??= shownIn(facts, tests));
+  let lastPractice: Day | null = null;
+  let tally = new CheckTally(facts.keyDrills);
+  let keptOn: Day | null = null;
+  const failedAt: string[] = [];
+  let flown = 0;
+  /** Not kept: what was shown before no longer stands, so the test starts again from nothing. */
+  const fail = (rep: Rep) => {
+    failedAt.push(rep.id);
+    tests = [];
+    known = null;
+    lastPractice = rep.day;
+    tally = new CheckTally(facts.keyDrills);
+    flown = 0;
+  };
+
+  for (const rep of reps) {
+    flown += 1;
+    if (facts.failedAt?.includes(rep.id)) {
+      fail(rep);
+      continue;
+    }
+    const counted =
+      whyNotCounted(rep, facts.causeId, facts.pilot.mode) === null && facts.keyDrills.includes(rep.drillId);
+    const passed = tally.passed();
+    if (rep.purpose !== 'check') {
+      if (!passed && (lastPractice === null || rep.day > lastPractice)) lastPractice = rep.day;
+      if (rep.purpose === 'test' && counted && !passed) {
+        tests.push(rep);
+        known = null;
+      }
+      continue;
+    }
+    if (!counted || passed || lastPractice === null || !three().met) continue;
+    if (rep.day < addDays(lastPractice, facts.rule.checkGapDays)) continue;
+    const ended = tally.add(rep);
+    if (ended === 'passed') keptOn = rep.day;
+    if (ended === 'failed') fail(rep);
+  }
+
+  const check =
+    !three().met || lastPractice === null
+      ? null
+      : {
+          from: addDays(lastPractice, facts.rule.checkGapDays),
+          drills: tally.drills(),
+          passed: tally.passed(),
+        };
+  return { three: three(), check, failedAt, reps: flown, keptOn };
+}
+
+function stateOf(standing: 'active' | 'watch' | 'closed' | 'withdrawn', round: Round): WeaknessState {
+  if (standing !== 'active') return standing;
+  if (round.check) return 'ready-for-check';
+  return round.reps > 0 || round.failedAt.length > 0 ? 'drilling' : 'open';
+}
+
+interface Followed {
+  readonly round: Round;
+  readonly watched: FollowedWatch | null;
+  readonly relapsed: boolean;
+}
+
+/**
+ * Each signature ends a round and begins a watch; a watch whose chart calls the pilot back begins a round
+ * with the reps after that one.
+ */
+function followSignatures(
+  facts: WeaknessFacts,
+  signatures: readonly string[],
+  reps: readonly Rep[],
+): Followed {
+  let left = reps;
+  let last: Followed | null = null;
+  for (const [i, at] of signatures.entries()) {
+    const next = signatures[i + 1];
+    const round = followRound(
+      facts,
+      left.filter((rep) => rep.flownAt < at),
+    );
+    const seen = left.filter((rep) => rep.flownAt >= at && (next === undefined || rep.flownAt < next));
+    const watched = followWatch(
+      facts,
+      seen,
+      round.keptOn === null ? null : { day: round.keptOn, passed: true },
+      at.slice(0, 10),
+    );
+    const { alarm } = watched;
+    if (alarm) left = left.filter((rep) => flownOrder(rep, alarm) > 0);
+    last = { round, watched, relapsed: alarm !== null };
+  }
+  return last && !last.relapsed
+    ? last
+    : { round: followRound(facts, left), watched: null, relapsed: last?.relapsed ?? false };
+}
+
+/**
+ * The rungs by the first edition: the learning curve's limit is reached once and for all, one hit shows a cell
+ * of the coverage, and a failed check starts the test again from nothing. A weakness that was opened under it is
+ * cleared by it.
+ */
+export function firstEditionOf(facts: WeaknessFacts): Clearance {
+  const standing = standingOf(facts.moves);
+  const { roundFrom } = standing;
+  const reps =
+    roundFrom === null
+      ? []
+      : facts.reps.filter((rep) => !rep.takenBack && rep.flownAt >= roundFrom).sort(flownOrder);
+  const { round, watched, relapsed } = followSignatures(facts, standing.signatures, reps);
+  const state = relapsed ? (round.check ? 'ready-for-check' : 'drilling') : stateOf(standing.state, round);
+  const watch =
+    watched && state === 'watch'
+      ? { curve: watched.curve, checks: watched.checks, next: watched.next, limited: false, secondBy: null }
+      : null;
+  const signed = state === 'watch' || state === 'closed';
+  const keptMet = round.check?.drills.reduce((sum, drill) => sum + drill.met, 0) ?? 0;
+  const kept = round.check?.passed ?? false;
+  return {
+    state,
+    signedEarly: standing.signedEarly && !relapsed,
+    rungs: [
+      ...round.three.rungs,
+      { id: 'kept', met: kept, share: kept ? 1 : share(keptMet, facts.keyDrills.length * CHECK_MET_NEEDED) },
+      { id: 'signed', met: signed, share: signed ? 1 : 0 },
+    ],
+    charts: round.three.charts,
+    coverage: round.three.coverage,
+    days: round.three.days,
+    check: round.check,
+    watch,
+    relapsed,
+    failedChecks: round.failedAt.length,
+    failedAt: round.failedAt,
+    openings: facts.moves.filter(({ kind }) => kind === 'opened' || kind === 'reopened').length,
+    spent: [],
+    reps: round.reps,
+  };
+}

@@ -1,0 +1,144 @@
+import { chanceClearedWithin } from './chart-probability';
+import { limitOf } from './choose-limit';
+import {
+  CHECK_MET_A_SIDE,
+  CHECK_MET_NEEDED,
+  CHECK_MISSED_ENDS,
+  type ClearingRule,
+  testOf,
+  testsADayOf,
+} from './clearing-rule';
+import { type Draw, drawFrom, type MadeUpPilot, repsToPass } from './evidence/simulated';
+import { ScoreLattice } from './score-lattice';
+
+/** Test reps of one chart after which it is looked. */
+export const LOOKED_AFTER = [30, 60, 120, 240] as const;
+const CHARTS = [1, 2, 4] as const;
+/** A modest hanging-together of the reps of one day. */
+const TOGETHER = 0.15;
+const PILOTS = 1_500;
+const SEED = 20_261_129;
+
+/** What a rule costs: how often it lets through who should not be, and what it asks of who should. */
+export interface RuleCosts {
+  /** Share of pilots at the unacceptable rate let through one chart, by so many test reps. */
+  readonly letThrough: readonly {
+    readonly reps: number;
+    readonly independent: number;
+    readonly together: number;
+  }[];
+  /** Test and check reps, and days, of a competent pilot: the middle one, and nine in ten. */
+  readonly competent: readonly {
+    readonly charts: number;
+    readonly reps: number;
+    readonly ninetieth: number;
+    readonly days: number;
+  }[];
+}
+
+const shareBy = (passed: readonly (number | null)[], reps: number): number =>
+  passed.filter((at) => at !== null && at <= reps).length / passed.length;
+
+const quantile = (values: readonly number[], share: number): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(share * (values.length - 1))]!;
+
+/** Test reps of the learning curve until its limit; the exact chances of the chart say how often by when. */
+function repsByCurve(rule: ClearingRule, pilot: MadeUpPilot, most: number, chance: Draw): number | null {
+  const lattice = new ScoreLattice(rule);
+  const { score: limit } = limitOf(rule);
+  let score = 0;
+  for (let rep = 0; rep < most; rep += 1) {
+    score = chance() < pilot.missRate ? Math.max(0, score - lattice.fall) : score + lattice.rise;
+    if (score >= limit - 1e-9) return rep + 1;
+  }
+  return null;
+}
+
+const passes = (rule: ClearingRule, pilot: MadeUpPilot, most: number, chance: Draw) =>
+  testOf(rule) === 'evidence'
+    ? repsToPass(rule, { needed: 100 / rule.riskPercent, most }, pilot, chance)
+    : repsByCurve(rule, pilot, most, chance);
+
+function letThrough(rule: ClearingRule): RuleCosts['letThrough'] {
+  const missRate = rule.unacceptableMissPercent / 100;
+  const most = LOOKED_AFTER.at(-1)!;
+  if (testOf(rule) === 'learning-curve') {
+    const lattice = new ScoreLattice(rule);
+    const { point } = limitOf(rule);
+    const chances = (withinPack: number) =>
+      chanceClearedWithin(lattice, point, most, missRate, { withinPack, repsPerPack: testsADayOf(rule) });
+    const [independent, together] = [chances(0), chances(TOGETHER)];
+    return LOOKED_AFTER.map((reps) => ({
+      reps,
+      independent: independent[reps]!,
+      together: together[reps]!,
+    }));
+  }
+  const run = (withinDay: number) => {
+    const chance = drawFrom(SEED);
+    return Array.from({ length: PILOTS }, () => passes(rule, { missRate, withinDay }, most, chance));
+  };
+  const [independent, together] = [run(0), run(TOGETHER)];
+  return LOOKED_AFTER.map((reps) => ({
+    reps,
+    independent: shareBy(independent, reps),
+    together: shareBy(together, reps),
+  }));
+}
+
+/** Attempts of one check at one chart; its end is by the misses or the hits, whichever come first. */
+function checkReps(needed: number, missRate: number, chance: Draw): { reps: number; passed: boolean } {
+  let [met, missed] = [0, 0];
+  while (met < needed && missed < CHECK_MISSED_ENDS) {
+    if (chance() < missRate) missed += 1;
+    else met += 1;
+  }
+  return { reps: met + missed, passed: met >= needed };
+}
+
+/** Tests and checks of one competent pilot until the check is passed. */
+function oneCompetent(rule: ClearingRule, charts: number, chance: Draw): { reps: number; days: number } {
+  const pilot: MadeUpPilot = { missRate: rule.acceptableMissPercent / 100, withinDay: 0 };
+  const most = LOOKED_AFTER.at(-1)!;
+  const tests = Array.from({ length: charts }, () => passes(rule, pilot, most, chance) ?? most);
+  const testDays = Math.ceil(Math.max(...tests) / testsADayOf(rule));
+  let [reps, days] = [tests.reduce((sum, each) => sum + each, 0), testDays];
+  const needed = charts === 1 ? CHECK_MET_NEEDED : CHECK_MET_A_SIDE;
+  for (let tries = 0; tries < 20; tries += 1) {
+    const check = Array.from({ length: charts }, () => checkReps(needed, pilot.missRate, chance));
+    reps += check.reduce((sum, each) => sum + each.reps, 0);
+    days += 1;
+    if (check.every(({ passed }) => passed)) break;
+    // Two misses take E to a sixteenth of ten: about seven clean tests more.
+    reps += testsADayOf(rule) * 2;
+    days += 2;
+  }
+  return { reps, days };
+}
+
+/** What a competent pilot will need for so many charts: the middle one and nine in ten, tests and check together. */
+export function whatItTakes(rule: ClearingRule, charts: number): RuleCosts['competent'][number] {
+  const chance = drawFrom(SEED + charts);
+  const runs = Array.from({ length: PILOTS / 3 }, () => oneCompetent(rule, charts, chance));
+  return {
+    charts,
+    reps: quantile(
+      runs.map((run) => run.reps),
+      0.5,
+    ),
+    ninetieth: quantile(
+      runs.map((run) => run.reps),
+      0.9,
+    ),
+    days: quantile(
+      runs.map((run) => run.days),
+      0.5,
+    ),
+  };
+}
+
+/** What a rule costs, worked out for made-up pilots; the learning curve's false clears are exact. */
+export const costsOf = (rule: ClearingRule): RuleCosts => ({
+  letThrough: letThrough(rule),
+  competent: CHARTS.map((charts) => whatItTakes(rule, charts)),
+});

@@ -1,0 +1,93 @@
+import { type DrillId, drillOf } from '../drills/drills';
+import type { ChartTest } from './chart-test';
+import { type Cell, cellKey } from './check-round';
+import { type ClearingRule, OTHER_SIDES_NEED, testOf } from './clearing-rule';
+import { EvidenceTest } from './evidence/evidence-test';
+import type { WeaknessFacts } from './facts';
+import { LearningCurveTest } from './learning-curve-test';
+import type { Chart, Clearance } from './rungs';
+
+/** One cell for each deciding drill, or for each of its sides. */
+export const cellsOf = (keyDrills: readonly DrillId[]): readonly Cell[] =>
+  keyDrills.flatMap((drillId): readonly Cell[] => {
+    const { sides } = drillOf(drillId);
+    return sides.length === 0 ? [{ drillId, side: null }] : sides.map((side) => ({ drillId, side }));
+  });
+
+/** Evidence at which a chart passes: less on a side on which it is known not to have happened. */
+function neededFor({ side }: Cell, rule: ClearingRule, happenedOn: WeaknessFacts['happenedOn']): number {
+  const all = 100 / rule.riskPercent;
+  if (side === null || rule.sidesAlike || !happenedOn?.length || happenedOn.includes(side)) return all;
+  return Math.min(all, OTHER_SIDES_NEED);
+}
+
+/**
+ * The tests of all charts of one opening. A drill that leaves the plan keeps its chart: what was spent on it is
+ * not forgotten when it comes back.
+ */
+export class TestCharts {
+  private tests = new Map<string, ChartTest>();
+  private cells: readonly Cell[] = [];
+
+  constructor(private readonly facts: Pick<WeaknessFacts, 'rule' | 'happenedOn'>) {}
+
+  /** From now on these drills decide; other ones than before begin their evidence again. */
+  decideBy(keyDrills: readonly DrillId[]): void {
+    const before = this.cells.map(cellKey).join();
+    this.cells = cellsOf(keyDrills);
+    if (before !== '' && before !== this.cells.map(cellKey).join()) this.beginAgain();
+  }
+
+  /** Another opening, with nothing spent. */
+  forget(): void {
+    this.tests = new Map();
+  }
+
+  beginAgain(): void {
+    for (const test of this.tests.values()) test.beginAgain();
+  }
+
+  /** Open again for a reason that no rep shows. */
+  lower(): void {
+    for (const cell of this.cells) this.of(cell).lower();
+  }
+
+  reopen(cells: readonly Cell[]): void {
+    for (const cell of cells) this.of(cell).reopen();
+  }
+
+  /** Deciding cells, in the order of the plan. */
+  get deciding(): readonly Cell[] {
+    return this.cells;
+  }
+
+  get allPassed(): boolean {
+    return this.cells.length > 0 && this.cells.every((cell) => this.of(cell).passed);
+  }
+
+  slipped(): readonly Cell[] {
+    return this.cells.filter((cell) => this.of(cell).slipped);
+  }
+
+  of(cell: Cell): ChartTest {
+    const key = cellKey(cell);
+    const there = this.tests.get(key) ?? this.fresh(cell);
+    this.tests.set(key, there);
+    return there;
+  }
+
+  charts(): readonly Chart[] {
+    return this.cells.map((cell) => ({ ...cell, curve: this.of(cell).curve() }));
+  }
+
+  spent(): Clearance['spent'] {
+    return this.cells.map((cell) => ({ ...cell, ...this.of(cell).spent }));
+  }
+
+  private fresh(cell: Cell): ChartTest {
+    const { rule, happenedOn } = this.facts;
+    return testOf(rule) === 'evidence'
+      ? new EvidenceTest(rule, neededFor(cell, rule, happenedOn))
+      : new LearningCurveTest(rule);
+  }
+}

@@ -1,0 +1,21 @@
+import { type InferType, object } from 'yup';
+import { choice, instant, quantity, reason } from '../schemas/fields';
+import { FLIGHT_MODES } from '../vocabulary/flying';
+import { command } from './command';
+import * as handles from './handles';
+
+const stampShape = object({
+  mode: choice('Mode', FLIGHT_MODES),
+  windLimitMps: quantity('Wind limit', 1, 20, 'm/s'),
+  at: instant('Time'),
+  reason: reason(),
+}).noUnknown();
+export type StampFields = InferType<typeof stampShape>;
+
+/**
+ * What the pilot flies with now decides from here on. What was to be shown before stays, and what was gathered
+ * begins again.
+ */
+export const stampWeakness = command(handles.stampWeakness, {
+  schema: stampShape,
+});
