@@ -5,12 +5,12 @@ import { binomialAtMost } from '../../rates/exact-interval';
 import type { Drill } from '../../drills/drill';
 import type { FindDrill } from '../../drills/drill-book';
 import type { CauseId } from '../../causes/causes';
-import { isOpen } from '../../clearance/open-states';
-import type { Clearance } from '../../clearance/clearance';
-import { CHECK_ATTEMPTS, CHECK_MET_NEEDED, type ClearingRule } from '../../clearance/clearing-rule';
-import { bandsWanted } from '../../clearance/coverage';
+import { restricts } from '../../clearance/open-states';
+import type { Chart, Clearance } from '../../clearance/clearance';
+import { CHECK_MISSED_ENDS, type ClearingRule } from '../../clearance/clearing-rule';
 import type { Rep } from '../../clearance/facts';
 import { nextStep } from '../../clearance/next-step';
+import { testsLeft } from '../../clearance/tests-left';
 import { ScoreLattice } from '../../clearance/score-lattice';
 import type { DrillGroupId, Side } from '../../drills/drill';
 import { drillOf, type DrillId } from '../../drills/drills';
@@ -100,10 +100,6 @@ const MIXED_FROM = 0.7;
 const LEARNT_A_REP = 0.012;
 const LATELY = 10;
 
-/** Chance that a check is passed by who meets an attempt with this chance. */
-const chanceOfCheck = (chance: number): number =>
-  binomialAtMost(CHECK_ATTEMPTS - CHECK_MET_NEEDED, CHECK_ATTEMPTS, 1 - chance);
-
 interface Around {
   readonly pilot: PilotToday;
   readonly conditions: Conditions;
@@ -112,10 +108,12 @@ interface Around {
   readonly findDrill: FindDrill;
 }
 
+const isOpenChart = (chart: Chart) => chart.curve.reachedAt === null;
+
 /** The side whose chart is furthest behind, of a deciding drill; the first side of another. */
 function sideBehind(drillId: DrillId, { charts }: Clearance): Side | null {
   const open = charts.filter(
-    (chart) => chart.drillId === drillId && chart.side !== null && chart.curve.reachedAt === null,
+    (chart) => chart.drillId === drillId && chart.side !== null && isOpenChart(chart),
   );
   return (
     [...open].sort((a, b) => a.curve.share - b.curve.share)[0]?.side ?? drillOf(drillId).sides[0] ?? null
@@ -124,138 +122,150 @@ function sideBehind(drillId: DrillId, { charts }: Clearance): Side | null {
 
 const minutesFor = ({ group }: Drill, reps: number) => Math.ceil((reps * SECONDS_A_REP[group]) / 60);
 
-function blocksOf(
-  weakness: WeaknessToday,
-  drillId: DrillId,
-  { pilot, conditions, today, findDrill }: Around,
-): readonly Block[] {
+/** A drill of one weakness, with what is known of the pilot's hand at it. */
+interface Hand {
+  readonly weakness: WeaknessToday;
+  readonly drill: Drill<DrillId>;
+  readonly weight: number;
+  readonly level: Level;
+  /** Chance of meeting the standard, and of meeting it at that level. */
+  readonly chance: number;
+  readonly atLevel: number;
+  /** Share that came off lately; 0 while too few were flown to tell. */
+  readonly comingOff: number;
+  /** What every block of it has. */
+  readonly base: Pick<Block, 'pilotId' | 'weaknessId' | 'causeId' | 'drillId' | 'isNew' | 'after'>;
+}
+
+function handAt(weakness: WeaknessToday, drillId: DrillId, { pilot, today, findDrill }: Around): Hand {
   const drill = findDrill(drillId);
   const flown = pilot.reps.filter((rep) => rep.drillId === drillId && !rep.takenBack);
   const ability = abilityIn(drill.group, pilot.reps, today);
   const level: Level = levelFor(ability, drillId);
-  const chance = chanceMet(ability, drillId);
-  const easier = chanceMet(ability, drillId, level);
   const lately = flown.slice(-LATELY);
-  const comingOff = lately.length < LATELY / 2 ? 0 : lately.filter((rep) => rep.met).length / lately.length;
-  const weight = weakness.severity / USUAL_SEVERITY;
-  const { clearance, rule } = weakness;
-  const side = sideBehind(drillId, clearance);
   // What the pilot has met before need not come before it again today.
   const after = [...allBefore(drillId)].filter(
     (id) => !pilot.reps.some((rep) => rep.drillId === id && rep.met && !rep.takenBack),
   );
-  const base = {
-    pilotId: pilot.pilotId,
-    weaknessId: weakness.weaknessId,
-    causeId: weakness.causeId,
-    drillId,
-    side,
-    isNew: flown.length === 0,
-    after,
+  return {
+    weakness,
+    drill,
+    weight: weakness.severity / USUAL_SEVERITY,
+    level,
+    chance: chanceMet(ability, drillId),
+    atLevel: chanceMet(ability, drillId, level),
+    comingOff: lately.length < LATELY / 2 ? 0 : lately.filter((rep) => rep.met).length / lately.length,
+    base: {
+      pilotId: pilot.pilotId,
+      weaknessId: weakness.weaknessId,
+      causeId: weakness.causeId,
+      drillId,
+      isNew: flown.length === 0,
+      after,
+    },
   };
-  const idOf = (part: string) => [pilot.pilotId, weakness.weaknessId, drillId, part].join('/');
-  const decides = clearance.charts.some((chart) => chart.drillId === drillId);
-  const open = clearance.charts.filter(
-    (chart) => chart.drillId === drillId && chart.curve.reachedAt === null,
-  );
+}
+
+const idOf = ({ pilotId, weaknessId, drillId }: Hand['base'], part: string) =>
+  [pilotId, weaknessId, drillId, part].join('/');
+
+const levelWords = (level: Level): string =>
+  level === 0
+    ? 'at the standard'
+    : `${level === -2 ? 'two steps' : 'a step'} ${level < 0 ? 'easier' : 'harder'} than the standard`;
+
+/** Practice in one go, or in two halves that stay apart once most of it comes off. */
+function practiceBlocks(hand: Hand): readonly Block[] {
+  const { weakness, drill, weight, level, atLevel, comingOff, base } = hand;
+  const side = sideBehind(drill.id, weakness.clearance);
+  const charts = weakness.clearance.charts.filter((chart) => chart.drillId === drill.id);
+  const open = charts.filter(isOpenChart);
   const behind = open.find((chart) => chart.side === side) ?? open[0];
+  const left = charts.length > 0 ? 1 - (behind?.curve.share ?? 1) : 0.5;
+  const fit = Math.max(0, 1 - Math.abs(atLevel - AIM) / AIM);
+  const gain = (reps: number) => weight * reps * LEARNT_A_REP * fit * left;
+  const why = `Practice ${levelWords(level)}: about ${percent(atLevel)} should come off`;
+  const block = { ...base, side, purpose: 'practice' as const, level };
+  if (comingOff >= MIXED_FROM)
+    return (['a', 'b'] as const).map((half) => ({
+      ...block,
+      id: idOf(base, `practice-${half}`),
+      reps: MIXED_REPS,
+      minutes: minutesFor(drill, MIXED_REPS),
+      gain: gain(MIXED_REPS),
+      apartFrom: idOf(base, `practice-${half === 'a' ? 'b' : 'a'}`),
+      why: `${why}; mixed, since ${percent(comingOff)} came off lately.`,
+    }));
+  return Array.from({ length: BLOCKS_OF_ONE }, (_, i) => ({
+    ...block,
+    id: idOf(base, `practice-${i + 1}`),
+    reps: PRACTICE_REPS,
+    minutes: minutesFor(drill, PRACTICE_REPS),
+    gain: gain(PRACTICE_REPS) * TIRING ** i,
+    apartFrom: null,
+    why: `${why}; in one go until seven in ten come off.`,
+  }));
+}
 
-  const left = decides ? 1 - (behind?.curve.share ?? 1) : 0.5;
-  const fit = Math.max(0, 1 - Math.abs(easier - AIM) / AIM);
-  const practiceGain = (reps: number) => weight * reps * LEARNT_A_REP * fit * left;
-  const levelWords =
-    level === 0
-      ? 'at the standard'
-      : `${level === -2 ? 'two steps' : 'a step'} ${level < 0 ? 'easier' : 'harder'} than the standard`;
-  const practiceWhy = `Practice ${levelWords}: about ${percent(easier)} should come off`;
-  const practice: readonly Block[] =
-    comingOff >= MIXED_FROM
-      ? (['a', 'b'] as const).map((half) => ({
-          ...base,
-          id: idOf(`practice-${half}`),
-          purpose: 'practice' as const,
-          level,
-          reps: MIXED_REPS,
-          minutes: minutesFor(drill, MIXED_REPS),
-          gain: practiceGain(MIXED_REPS),
-          apartFrom: idOf(`practice-${half === 'a' ? 'b' : 'a'}`),
-          why: `${practiceWhy}; mixed, since ${percent(comingOff)} came off lately.`,
-        }))
-      : Array.from({ length: BLOCKS_OF_ONE }, (_, i) => ({
-          ...base,
-          id: idOf(`practice-${i + 1}`),
-          purpose: 'practice' as const,
-          level,
-          reps: PRACTICE_REPS,
-          minutes: minutesFor(drill, PRACTICE_REPS),
-          gain: practiceGain(PRACTICE_REPS) * TIRING ** i,
-          apartFrom: null,
-          why: `${practiceWhy}; in one go until seven in ten come off.`,
-        }));
-
-  if (!decides || chance < READY_FOR_TEST || !behind) {
-    const shown = decides && !behind;
-    if (!shown) return practice;
-  }
+/** What so many tests of a chart bring to it, as a share of all charts. */
+function gainOfChart({ weakness: { rule, clearance }, chance }: Hand, chart: Chart, reps: number): number {
+  if (!isOpenChart(chart)) return 0;
   const lattice = new ScoreLattice(rule);
-  const chart = behind
-    ? Math.max(
-        0,
-        Math.min(
-          1 - behind.curve.share,
-          (TEST_REPS * (chance * lattice.rise - (1 - chance) * lattice.fall)) / behind.curve.limit,
-        ),
-      ) / clearance.charts.length
-    : 0;
-  const once = 1 - (1 - chance) ** TEST_REPS;
+  const risen = (reps * (chance * lattice.rise - (1 - chance) * lattice.fall)) / chart.curve.way;
+  return Math.max(0, Math.min(1 - chart.curve.share, risen)) / clearance.charts.length;
+}
+
+/** Test reps of one chart, for what they bring to chart, coverage and days; null where that is nothing. */
+function testBlock(hand: Hand, chart: Chart, { pilot, conditions, today }: Around): Block | null {
+  const { weakness, drill, weight, chance, base } = hand;
+  const { clearance, rule } = weakness;
+  const { side } = chart;
+  const reps = Math.min(TEST_REPS, testsLeft(rule, pilot.reps, chart, today) ?? TEST_REPS);
+  if (reps === 0) return null;
+  const once = 1 - (1 - chance) ** reps;
   const band = windBandOf(conditions.windMps);
-  const newBand =
-    bandsWanted(drillId, pilot.windLimitMps).includes(band) &&
-    clearance.coverage.some(
-      (cell) =>
-        cell.drillId === drillId &&
-        !cell.shown &&
-        typeof cell.what === 'object' &&
-        'band' in cell.what &&
-        cell.what.band === band,
-    );
-  const newSide = clearance.coverage.some(
-    (cell) =>
-      cell.drillId === drillId &&
-      !cell.shown &&
-      (cell.what === 'craft' || ('side' in cell.what && cell.what.side === side)),
+  const missing = clearance.coverage.filter((cell) => cell.drillId === drill.id && !cell.shown);
+  const newBand = missing.some(
+    ({ what }) => typeof what === 'object' && 'band' in what && what.band === band,
   );
+  const newSide = missing.some(({ what }) => what === 'craft' || ('side' in what && what.side === side));
   const coverage =
     clearance.coverage.length === 0
       ? 0
       : ((newBand ? 1 : 0) + (newSide ? 1 : 0)) * (once / clearance.coverage.length);
-  const days = clearance.days.find((each) => each.drillId === drillId)?.days ?? [];
+  const days = clearance.days.find((each) => each.drillId === drill.id)?.days ?? [];
   const day =
     days.length < rule.passDays && !days.includes(today) ? once / (rule.passDays * clearance.days.length) : 0;
-  const gain = weight * (chart + coverage + day);
+  const gain = gainOfChart(hand, chart, reps);
   const brings = [
-    chart > 0 ? 'the chart' : null,
+    gain > 0 ? 'the chart' : null,
     newBand ? `${band} wind` : null,
     newSide ? 'a side not yet shown' : null,
     day > 0 ? 'another day' : null,
-  ].filter(Boolean);
-  const test: readonly Block[] =
-    gain <= 0
-      ? []
-      : [
-          {
-            ...base,
-            id: idOf('test'),
-            purpose: 'test',
-            level: 0,
-            reps: TEST_REPS,
-            minutes: minutesFor(drill, TEST_REPS),
-            gain,
-            apartFrom: null,
-            why: `Test, said beforehand: brings ${brings.join(', ')}; ${percent(chance)} should be met.`,
-          },
-        ];
-  return behind ? [...practice, ...test] : test;
+  ].filter((each) => each !== null);
+  if (brings.length === 0) return null;
+  return {
+    ...base,
+    id: idOf(base, side === null ? 'test' : `test-${side}`),
+    side,
+    purpose: 'test',
+    level: 0,
+    reps,
+    minutes: minutesFor(drill, reps),
+    gain: weight * (gain + coverage + day),
+    apartFrom: null,
+    why: `Test, said beforehand: brings ${brings.join(', ')}; ${percent(chance)} should be met.`,
+  };
+}
+
+/** Practice, and tests of every chart of it that still wants some. */
+function blocksOf(weakness: WeaknessToday, drillId: DrillId, around: Around): readonly Block[] {
+  const hand = handAt(weakness, drillId, around);
+  const charts = weakness.clearance.charts.filter((chart) => chart.drillId === drillId);
+  const isShown = charts.length > 0 && !charts.some(isOpenChart);
+  const isReady = charts.length > 0 && (hand.chance >= READY_FOR_TEST || isShown);
+  const tests = isReady ? charts.flatMap((chart) => testBlock(hand, chart, around) ?? []) : [];
+  return isShown ? tests : [...practiceBlocks(hand), ...tests];
 }
 
 function checkBlocks(weakness: WeaknessToday, { pilot, today, findDrill }: Around): readonly Block[] {
@@ -263,23 +273,24 @@ function checkBlocks(weakness: WeaknessToday, { pilot, today, findDrill }: Aroun
   const tally = (clearance.watch?.next ?? clearance.check)!.drills;
   return tally
     .filter((drill) => !drill.passed)
-    .map(({ drillId, met, missed }) => {
+    .map(({ drillId, side, needed, met, missed }) => {
       const drill = findDrill(drillId);
       const ability = abilityIn(drill.group, pilot.reps, today);
-      const reps = CHECK_ATTEMPTS - met - missed;
+      const reps = needed + CHECK_MISSED_ENDS - 1 - met - missed;
       return {
-        id: [pilot.pilotId, weakness.weaknessId, drillId, 'check'].join('/'),
+        id: [pilot.pilotId, weakness.weaknessId, drillId, side ? `check-${side}` : 'check'].join('/'),
         pilotId: pilot.pilotId,
         weaknessId: weakness.weaknessId,
         causeId: weakness.causeId,
         drillId,
-        side: drill.sides[0] ?? null,
+        side: side ?? drill.sides[0] ?? null,
         purpose: 'check' as const,
         level: 0 as const,
         reps,
         minutes: minutesFor(drill, reps),
         gain:
-          ((weakness.severity / USUAL_SEVERITY) * (0.5 + 0.5 * chanceOfCheck(chanceMet(ability, drillId)))) /
+          ((weakness.severity / USUAL_SEVERITY) *
+            (0.5 + 0.5 * binomialAtMost(CHECK_MISSED_ENDS - 1, reps, 1 - chanceMet(ability, drillId)))) /
           tally.length,
         isNew: false,
         after: [],
@@ -305,7 +316,9 @@ export function candidatesFor(
   const notToday: NotToday[] = [];
   const beforeFlying: BeforeFlying[] = [];
   for (const pilot of pilots) {
-    const open = pilot.weaknesses.filter(({ clearance }) => isOpen(clearance.state));
+    const open = pilot.weaknesses.filter(({ clearance }) =>
+      restricts({ state: clearance.state, limited: clearance.watch?.limited ?? false }),
+    );
     const around: Around = { pilot, conditions, today, restricting: open, findDrill };
     const taken = new Set<string>();
     for (const weakness of pilot.weaknesses) {
