@@ -1,3 +1,4 @@
+import type { CraftFacts } from '../vocabulary/craft-facts';
 import type { Place } from '../vocabulary/flying';
 import { within } from './valid';
 
@@ -47,3 +48,65 @@ const ADVICE: Readonly<Record<Place, FailsafeAdvice>> = {
  * card comes first.
  */
 export const failsafeFor = (place: Place): FailsafeAdvice => ADVICE[place];
+
+/** What decides what a lost link does: where, and on which craft. */
+export interface LostLink {
+  readonly place: Place;
+  readonly tallestM: number;
+  /** Of a roof or a canopy above the flight, m; null: open sky, or not known. */
+  readonly ceilingM: number | null;
+  readonly heightLimitM: number;
+  readonly craft: Pick<CraftFacts, 'hasPositionHold' | 'sensorSides'>;
+}
+
+export interface LostLinkAdvice extends FailsafeAdvice {
+  /** Set for the return, m; null where it does not return. */
+  readonly returnHeightM: number | null;
+}
+
+/** Places in which satellites do not hold a craft. */
+const NO_SATELLITES: readonly Place[] = ['indoors', 'under-structure'];
+export const isUnderRoof = (place: Place): boolean => NO_SATELLITES.includes(place);
+
+/**
+ * Whether the craft stands still by itself here: by satellites under open sky, by a sensor that looks down under
+ * a roof.
+ */
+export const holdsHere = (craft: LostLink['craft'], place: Place): boolean =>
+  craft.hasPositionHold && (!isUnderRoof(place) || craft.sensorSides.includes('below'));
+
+/**
+ * What this craft does by itself in this place when the link is lost: one that cannot hold its position neither
+ * returns nor hovers, and none returns under a roof or above the height limit. Common practice; the site's own card
+ * comes first.
+ */
+export function lostLinkOn({ place, tallestM, ceilingM, heightLimitM, craft }: LostLink): LostLinkAdvice {
+  if (!craft.hasPositionHold)
+    return {
+      action: 'descend',
+      why: 'This craft cannot hold its position: it comes down wherever it is. Keep people and water from under it.',
+      returnHeightM: null,
+    };
+  if (!holdsHere(craft, place))
+    return {
+      action: 'descend',
+      why: 'Nothing holds it here: no satellites, and no sensor that looks down.',
+      returnHeightM: null,
+    };
+  const advice = failsafeFor(place);
+  if (advice.action !== 'return') return { ...advice, returnHeightM: null };
+  const wantedM = returnHeight(tallestM);
+  if (ceilingM !== null && wantedM >= ceilingM)
+    return {
+      action: 'hover',
+      why: 'A return height over the tallest thing is through the roof.',
+      returnHeightM: null,
+    };
+  if (wantedM > heightLimitM)
+    return {
+      action: 'hover',
+      why: 'A return height over the tallest thing is above the height limit.',
+      returnHeightM: null,
+    };
+  return { ...advice, returnHeightM: wantedM };
+}

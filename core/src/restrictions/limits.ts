@@ -16,6 +16,13 @@ export const NEEDS = {
   'pad-down': 'A pad, or hard level ground',
   'slow-setting': 'The slow setting on',
   'people-aside': 'Nobody within 15 m to the side',
+  'none-backwards': 'Nothing flown backwards outside its own drills',
+  'no-wires': 'No wires within 50 m',
+  'wide-gaps': 'No gap tighter than 4 spans outside its own drills',
+  'no-spins': 'No spin-turns',
+  'one-stick': 'One stick at a time',
+  'in-line': 'The craft itself in direct line all the way',
+  'no-birds': 'No nesting or mobbing birds here',
 } as const;
 export type Need = keyof typeof NEEDS;
 
@@ -28,6 +35,17 @@ export type RestrictionLimit =
   /** Drills flown without hold, or in a manual mode, only at these places. */
   | { readonly limit: 'without-hold-only-at'; readonly places: readonly Place[] }
   | { readonly limit: 'no-drills'; readonly drills: readonly DrillId[] }
+  /** Outside its own drills at least so high, m; `manual`: only without height hold. */
+  | { readonly limit: 'floor'; readonly m: number; readonly of: 'any' | 'manual' }
+  /** Nobody nearer than so many m. */
+  | { readonly limit: 'people'; readonly m: number }
+  /** Only so much of the distance at which the craft can be read. */
+  | { readonly limit: 'sight-share'; readonly share: number }
+  /** Only the slow setting; `withinM`: where anything is nearer than that. */
+  | { readonly limit: 'slow'; readonly withinM: number | null }
+  /** Without position hold only so far from anything, m. */
+  | { readonly limit: 'hold-within'; readonly m: number }
+  | { readonly limit: 'no-pilot-relative' }
   /** Feet down at so much charge, per cent. */
   | { readonly limit: 'reserve'; readonly percent: number };
 
@@ -62,34 +80,41 @@ const LOW: readonly DrillId[] = [
  * weakness's own plan stay open to it.
  */
 export const RESTRICTION_LIMITS: Readonly<Record<CauseId, readonly RestrictionLimit[]>> = {
-  'orientation-nose-in': [needs('people-aside')],
-  'orientation-side-on': [notAt('indoors')],
-  'orientation-lost': [noDrills('home-by-readout')],
-  'pilot-relative-trap': [noDrills('relative-mode-discipline')],
+  'orientation-nose-in': [{ limit: 'people', m: 15 }, needs('people-aside')],
+  'orientation-side-on': [{ limit: 'people', m: 15 }, notAt('indoors')],
+  'orientation-lost': [{ limit: 'sight-share', share: 0.5 }, noDrills('home-by-readout')],
+  'pilot-relative-trap': [{ limit: 'no-pilot-relative' }, noDrills('relative-mode-discipline')],
   'wash-settling': [],
-  'yaw-tumble': [noDrills('tumble-recovery', 'outside-lean')],
+  'yaw-tumble': [
+    { limit: 'floor', m: 20, of: 'manual' },
+    needs('no-spins'),
+    noDrills('tumble-recovery', 'outside-lean'),
+  ],
   'ground-wash': [needs('pad-down')],
-  'obstacle-overrun': [needs('slow-setting')],
-  'obstacle-blind-side': [noDrills('zigzag-descent', 'blind-side-brake')],
-  'obstacle-thin': [notAt('trees')],
+  'obstacle-overrun': [{ limit: 'slow', withinM: 30 }],
+  'obstacle-blind-side': [needs('none-backwards'), noDrills('zigzag-descent', 'blind-side-brake')],
+  'obstacle-thin': [notAt('trees'), needs('no-wires')],
   'obstacle-overhead': [needs('failsafe-hover', ['under-structure', 'indoors', 'trees'])],
-  'gap-clip': [noDrills('portal-drop')],
-  'no-gps-drift': [{ limit: 'without-hold-only-at', places: ['open'] }],
+  'gap-clip': [needs('wide-gaps'), noDrills('portal-drop')],
+  'no-gps-drift': [
+    { limit: 'hold-within', m: 20 },
+    { limit: 'without-hold-only-at', places: ['open'] },
+  ],
   'wind-displacement': [{ limit: 'wind-share', share: 2 / 3 }],
-  overcontrol: [needs('slow-setting')],
+  overcontrol: [{ limit: 'slow', withinM: null }],
   coasting: [needs('trainer-beside')],
-  'uncoordinated-turn': [noDrills(...LOW_TURNS)],
-  'height-loss': [noDrills(...LOW)],
-  'wrong-stick': [],
+  'uncoordinated-turn': [{ limit: 'floor', m: 10, of: 'any' }, noDrills(...LOW_TURNS)],
+  'height-loss': [{ limit: 'floor', m: 10, of: 'any' }, noDrills(...LOW)],
+  'wrong-stick': [needs('one-stick')],
   'mode-confusion': [needs('mode-read-back')],
   'failsafe-setting': [needs('failsafe-signed')],
   'heading-fault': [needs('calibration-seen')],
   'battery-overrun': [{ limit: 'reserve', percent: 35 }, needs('two-packs')],
-  'link-loss': [notAt('under-structure')],
-  'beyond-sight': [noDrills('home-by-readout')],
+  'link-loss': [needs('in-line'), notAt('under-structure')],
+  'beyond-sight': [{ limit: 'sight-share', share: 0.5 }, noDrills('home-by-readout')],
   distraction: [needs('spotter')],
   'panic-override': [needs('takeover')],
-  wildlife: [],
+  wildlife: [needs('no-birds')],
   'wet-weather': [needs('inspected')],
   'craft-fault': [needs('inspected')],
 };

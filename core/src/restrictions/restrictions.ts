@@ -41,11 +41,12 @@ export const needsOf = (
 ): readonly Need[] => [
   ...new Set(
     weaknesses.flatMap(({ causeId }) =>
-      (RESTRICTION_LIMITS[causeId] ?? []).flatMap((limit) =>
-        limit.limit === 'needs' && (!limit.at || (place !== null && limit.at.includes(place)))
+      (RESTRICTION_LIMITS[causeId] ?? []).flatMap((limit): readonly Need[] => {
+        if (limit.limit === 'slow') return ['slow-setting'];
+        return limit.limit === 'needs' && (!limit.at || (place !== null && limit.at.includes(place)))
           ? [limit.what]
-          : [],
-      ),
+          : [];
+      }),
     ),
   ),
 ];
@@ -64,27 +65,35 @@ export const reserveOf = (
     ),
   );
 
-/** Wind that this pilot may fly in until cleared, m/s. */
+/** Wind that this pilot may fly in until cleared, m/s, outside the drills of the weakness that says so. */
 export const windLimitUnder = (
   weaknesses: readonly Pick<Restricting, 'causeId'>[],
   windLimitMps: number,
 ): number =>
-  windLimitMps *
-  Math.min(
-    1,
-    ...weaknesses.flatMap(({ causeId }) =>
-      (RESTRICTION_LIMITS[causeId] ?? []).flatMap((limit) =>
-        limit.limit === 'wind-share' ? [limit.share] : [],
-      ),
-    ),
-  );
+  windLimitMps * leastOf(weaknesses, (limit) => (limit.limit === 'wind-share' ? limit.share : 1), 1);
 
-/** A flight outside any drill, as far as restrictions have a say in it. */
+/** Share of the distance at which the craft can be read that this pilot may use until cleared. */
+export const sightShareUnder = (weaknesses: readonly Pick<Restricting, 'causeId'>[]): number =>
+  leastOf(weaknesses, (limit) => (limit.limit === 'sight-share' ? limit.share : 1), 1);
+
+const leastOf = (
+  weaknesses: readonly Pick<Restricting, 'causeId'>[],
+  of: (limit: RestrictionLimit) => number,
+  most: number,
+): number =>
+  Math.min(most, ...weaknesses.flatMap(({ causeId }) => (RESTRICTION_LIMITS[causeId] ?? []).map(of)));
+
+/** A flight outside any drill, as far as restrictions have a say in it; null: nobody has told. */
 export interface FreeFlight {
   readonly place: Place;
   readonly setting: SpeedSetting;
-  /** Mode of the craft. */
+  /** Mode flown. */
   readonly mode: FlightMode;
+  readonly pilotRelative: boolean;
+  readonly heightM: number | null;
+  /** Nearest thing to hit, and nearest person who has no part in it, m. */
+  readonly nearestM: number | null;
+  readonly peopleM: number | null;
 }
 
 /** What a limit says against a place; null when nothing. */
@@ -110,33 +119,72 @@ const brokenWhere = <W extends Pick<Restricting, 'causeId'>>(
     }),
   );
 
-/** The restrictions that a flight outside any drill would break; wind and reserve have sums of their own. */
-export const brokenByFlight = (
-  { place, setting, mode }: FreeFlight,
-  weaknesses: readonly Pick<Restricting, 'causeId'>[],
-): readonly BrokenLimit[] =>
-  brokenWhere(weaknesses, (limit) =>
-    limit.limit === 'needs' && limit.what === 'slow-setting' && setting !== 'slow'
-      ? 'only the slow setting until cleared; switch to slow.'
-      : againstPlace(limit, place, onReleaseIn(mode) === 'manual'),
-  );
+/** What a limit says against a number that was told, or that nobody has. */
+const needsAtLeast = (value: number | null, leastM: number, what: string, mend: string): string | null => {
+  if (value === null) return `${what} is not told, and has to be at least {m:${leastM}}: tell it.`;
+  return value < leastM ? `${what} is {m:${value}}, at least {m:${leastM}} until cleared: ${mend}.` : null;
+};
 
-/** The restrictions that a planned flight would break. On the simulator nothing is broken. */
+/** What a limit says against a flight outside any drill; null when nothing. */
+function againstFlight(limit: RestrictionLimit, flight: FreeFlight): string | null {
+  const { place, setting, mode, heightM, nearestM, peopleM, pilotRelative } = flight;
+  const isWithoutHold = onReleaseIn(mode) === 'manual';
+  switch (limit.limit) {
+    case 'slow':
+      if (setting === 'slow' || (limit.withinM !== null && nearestM !== null && nearestM >= limit.withinM))
+        return null;
+      return limit.withinM === null
+        ? 'only the slow setting until cleared; switch to slow.'
+        : `only the slow setting within {m:${limit.withinM}} of anything until cleared; switch to slow, or keep farther off.`;
+    case 'floor':
+      return limit.of === 'manual' && !isWithoutHold
+        ? null
+        : needsAtLeast(heightM, limit.m, 'Height', 'fly higher, or with the trainer in its own drills');
+    case 'people':
+      return needsAtLeast(peopleM, limit.m, 'The nearest person', 'have them move off');
+    case 'hold-within':
+      return isWithoutHold
+        ? needsAtLeast(nearestM, limit.m, 'The nearest thing', 'keep off, or fly with position hold')
+        : null;
+    case 'no-pilot-relative':
+      return pilotRelative ? 'no pilot-relative mode until cleared; switch it off.' : null;
+    default:
+      return againstPlace(limit, place, isWithoutHold);
+  }
+}
+
+/** The restrictions that a flight outside any drill would break; wind, sight and reserve have sums of their own. */
+export const brokenByFlight = (
+  flight: FreeFlight,
+  weaknesses: readonly Pick<Restricting, 'causeId'>[],
+): readonly BrokenLimit[] => brokenWhere(weaknesses, (limit) => againstFlight(limit, flight));
+
+/**
+ * The restrictions that a planned drill would break. On the simulator nothing is broken; inside the drills of its
+ * own plan a restriction holds only as far as the place goes, since none may stand in the way of what lifts it.
+ */
 export function brokenBy(flying: PlannedFlying, weaknesses: readonly Restricting[]): readonly BrokenLimit[] {
   if (flying.flownOn === 'simulator') return [];
   const { place, windMps, windLimitMps } = flying;
   const drill = drillOf(flying.drillId);
   return brokenWhere(weaknesses, (limit, { causeId, drillIds }) => {
+    const isOwn = drillIds.includes(drill.id);
     if (limit.limit === 'wind-share') {
       const most = limit.share * windLimitMps;
-      return windMps !== null && windMps > most
-        ? `no more than {v:${most.toFixed(1)}} of wind until cleared; it is {v:${windMps.toFixed(1)}}.`
+      return !isOwn && windMps !== null && windMps > most
+        ? `no more than {v:${most.toFixed(1)}} of wind until cleared, outside its own drills; it is {v:${windMps.toFixed(1)}}.`
         : null;
     }
     if (limit.limit === 'no-drills')
-      return limit.drills.includes(drill.id) && !drillIds.includes(drill.id)
+      return limit.drills.includes(drill.id) && !isOwn
         ? `${drill.name} goes against "${causeOf(causeId).restriction}"; on the simulator, or once cleared.`
         : null;
     return againstPlace(limit, place, drill.assistance !== 'as-flown');
   });
 }
+
+/** How far a restriction holds inside the drills that lift it, and who is there. */
+export const insideItsDrills = (causeId: CauseId): string =>
+  (RESTRICTION_LIMITS[causeId] ?? []).some(({ limit }) => limit === 'wind-share')
+    ? 'In its own drills up to the whole wind limit, with the trainer beside.'
+    : 'In its own drills as the drill says, with the trainer beside.';

@@ -85,6 +85,25 @@ describe('a session', () => {
     ]);
   });
 
+  test('that the judge refuses is begun only with a reason: in more wind than the limit, or a drill that is ruled out', async () => {
+    const { trainer } = await server.school('Windle Edge');
+    const { pilotId, weaknessId } = await withWeakness(trainer);
+    const begin = (more: object, reason = '') =>
+      trainer.put<{ errors: { message: string }[] }>(
+        `/sessions/${id()}`,
+        session(pilotId, weaknessId, {
+          state: 'running',
+          goNoGo: { at: new Date().toISOString(), items: [{ words: 'All fine', ok: true }], reason },
+          ...more,
+        }),
+      );
+    expect((await begin({})).status).toBe(200);
+    const windy = await begin({ windMps: 12 });
+    expect(windy.status).toBe(422);
+    expect(windy.body.errors[0]?.message).toMatch(/^No-go: .*Wind 12.m\/s/);
+    expect((await begin({ windMps: 12 }, 'Indoors after all.')).status).toBe(200);
+  });
+
   test('is planned, run and ended, and what was overruled stays with its reason', async () => {
     const { trainer } = await server.school('Carrowfell');
     const { pilotId, weaknessId } = await withWeakness(trainer);
@@ -180,6 +199,22 @@ describe('reps', () => {
     expect(await repsOf(other)).toEqual([]);
   });
 
+  test('that claim another day than they were flown on are refused: two days cannot be made of one', async () => {
+    const { trainer } = await server.school('Dayfell');
+    const { weaknessId } = await withWeakness(trainer);
+    const path = `/reps/${id()}`;
+    const made = await trainer.put<{ errors: { message: string }[] }>(
+      path,
+      rep(weaknessId, { day: '2026-03-05', flownAt: '2026-03-03T10:00:00.000Z' }),
+    );
+    expect([made.status, made.body.errors[0]?.message]).toEqual([
+      422,
+      expect.stringContaining('Day is not the day of Time') as string,
+    ]);
+    // A day ahead or behind is what time zones are.
+    expect((await trainer.put(path, rep(weaknessId, { day: '2026-03-04' }))).status).toBe(200);
+  });
+
   test('show on the page of the pilot what was measured, the newest first, by the instant each was flown', async () => {
     const { trainer } = await server.school('Korrin');
     const { pilotId, weaknessId } = await withWeakness(trainer);
@@ -191,7 +226,10 @@ describe('reps', () => {
     ];
     const ids = flown.map(() => id());
     for (const [i, each] of flown.entries())
-      await trainer.put(`/reps/${ids[i]}`, rep(weaknessId, { purpose: 'practice', ...each }));
+      await trainer.put(
+        `/reps/${ids[i]}`,
+        rep(weaknessId, { purpose: 'practice', day: '2026-05-01', ...each }),
+      );
     await trainer.put(`/reps/${ids[3]}/taken-back`, { reason: 'Mis-tap' });
     const { body } = await trainer.get<{ reps: { values: object[] }[] }>(`/pilots/${pilotId}`);
     expect(body.reps.map(({ values }) => values)).toEqual([

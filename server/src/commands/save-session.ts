@@ -2,9 +2,18 @@ import type { saveSession as command } from '@skelby/core/commands/save-session'
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { isDeepStrictEqual } from 'node:util';
 import { recordEvent } from '../facts/events';
+import { sessionRefusals } from '../facts/session-refusals';
 import { assertNotStale, nextRevision, type Revised } from '../problem/based-on';
 import { badField } from '../problem/problem';
+import type { SchoolTx } from '../db/in-school';
 import type { Handler } from './handler';
+
+/** What the judge refuses is begun only with a reason. */
+async function assertMayBegin(school: SchoolTx, content: SessionFields): Promise<void> {
+  if (!content.goNoGo || content.goNoGo.reason) return;
+  const [first] = await sessionRefusals(school, content);
+  if (first) throw badField('goNoGo', `No-go: ${first} To go all the same, say why.`);
+}
 
 /** Saves a session as it stands: planned, running or done. What is done is done: it is not planned again. */
 export const saveSession: Handler<typeof command> = async (
@@ -20,6 +29,8 @@ export const saveSession: Handler<typeof command> = async (
     (Revised & { content: SessionFields }) | undefined;
   if (before?.content.state === 'done' && content.state !== 'done')
     throw badField('state', 'This session is over: plan a new one.');
+  if (content.state === 'running' && before?.content.state !== 'running')
+    await assertMayBegin(school, content);
   const row = { day: content.day, content: JSON.stringify(content), changedAt: tx.fn.now() };
   if (before) {
     if (isDeepStrictEqual({ ...before.content }, content)) return { id };

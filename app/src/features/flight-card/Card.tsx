@@ -1,9 +1,9 @@
-import { FAILSAFE_WORDS } from '@skelby/core/reconstruct/return-height';
-import type { FlightCard, FlightToBe } from '@skelby/core/sums/go-no-go';
+import type { FlightCard, FlightToBe } from '@skelby/core/go-no-go/flight-to-be';
 import { View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
 import { STANDING_LINE } from '../../shared/copy/copy';
 import { sayTime } from '../../shared/copy/dates';
+import { CheckRows, isInOrder } from '../../shared/forms/CheckRows';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
 
@@ -17,7 +17,7 @@ const useStyles = themed((theme) => ({
   large: { fontSize: 26, lineHeight: 32 },
 }));
 
-/** What was looked at, and whether it is in order. */
+/** What is in order, and what is not, each with what would make it go. */
 function Checks({ checks }: Pick<FlightCard, 'checks'>) {
   const styles = useStyles();
   const { sentence } = useUnits();
@@ -29,13 +29,17 @@ function Checks({ checks }: Pick<FlightCard, 'checks'>) {
             {check.go ? '✓' : '✗'}
           </Words>
           <Words as={check.go ? 'body' : 'strong'} style={{ flex: 1 }}>
-            {sentence(check.words)}
+            {sentence(
+              check.remedy ? `${check.words.replace(/\.$/, '')}: ${lowerFirst(check.remedy)}` : check.words,
+            )}
           </Words>
         </View>
       ))}
     </View>
   );
 }
+
+const lowerFirst = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
 
 /** Beyond this a turn-back distance is said in tens of metres. */
 const IN_TENS_M = 100;
@@ -46,8 +50,13 @@ function Figures({ card, reservePct }: { readonly card: FlightCard; readonly res
   const styles = useStyles();
   const { say } = useUnits();
   const figures = [
-    ['Turn back by', say(floorTo(card.turnBackM, card.turnBackM > IN_TENS_M ? 10 : 1), 'm')],
-    ['Return height', say(card.returnHeightM, 'm')],
+    [
+      'Turn back by',
+      card.turnBackM === null
+        ? 'not told'
+        : say(floorTo(card.turnBackM, card.turnBackM > IN_TENS_M ? 10 : 1), 'm'),
+    ],
+    ['Return height', card.lostLink.returnHeightM === null ? 'none' : say(card.lostLink.returnHeightM, 'm')],
     ['Stand off at least', say(Math.ceil(card.standOffM), 'm')],
     ['Straight down, at most', say(card.descentLimitMps, 'm/s')],
     ['Nose read to', say(Math.floor(card.sightLimitM), 'm')],
@@ -67,31 +76,42 @@ function Figures({ card, reservePct }: { readonly card: FlightCard; readonly res
   );
 }
 
+/** Go only when nothing speaks against it and everything was looked at. */
+const verdictOf = ({ go }: FlightCard, open: number): string => {
+  if (go === false) return 'No-go';
+  return open > 0 ? `${open} to look at` : 'Go';
+};
+
 interface CardProps {
   readonly card: FlightCard;
   readonly flight: FlightToBe;
   readonly names: readonly string[];
   readonly restrictions: readonly string[];
+  /** Ids of what somebody has looked at. */
+  readonly seen: readonly string[];
+  readonly onLook: (id: string) => void;
 }
 
 /** Go or no-go, why, and the figures of the flight. */
-export function Card({ card, flight, names, restrictions }: CardProps) {
+export function Card({ card, flight, names, restrictions, seen, onLook }: CardProps) {
   const styles = useStyles();
+  const asked = card.checks.filter(({ go }) => go === null);
+  const open = asked.filter((check) => !isInOrder(check, seen));
   return (
     <View style={styles.card} role="region" aria-label="Flight card">
       <View>
         <Words as="title" role="status" style={styles.verdict}>
-          {card.go ? 'Go' : 'No-go'}
+          {verdictOf(card, open.length)}
         </Words>
         <Words as="soft">{[...names, sayTime(new Date().toISOString())].join(' · ')}</Words>
       </View>
-      <Checks checks={card.checks} />
+      <Checks checks={card.checks.filter(({ go }) => go !== null)} />
+      <CheckRows checks={asked} seen={seen} onToggle={onLook} />
       <Figures card={card} reservePct={flight.reservePct} />
-      <Words>{`On a lost link: ${FAILSAFE_WORDS[card.failsafe.action]}. ${card.failsafe.why}`}</Words>
       {restrictions.map((each) => (
         <Words key={each} as="strong">{`Until cleared: ${each}.`}</Words>
       ))}
-      <Words as="soft">{`People, animals, light and the craft itself are yours to judge. ${STANDING_LINE}`}</Words>
+      <Words as="soft">{`Animals and the craft itself are yours to judge. ${STANDING_LINE}`}</Words>
     </View>
   );
 }

@@ -1,6 +1,6 @@
 import { causeOf } from '@skelby/core/causes/causes';
 import type { Roster, TodayList } from '@skelby/core/pages/pages';
-import { flightCard } from '@skelby/core/sums/go-no-go';
+import { judgeFlight } from '@skelby/core/go-no-go/judge';
 import { SPEED_SETTINGS } from '@skelby/core/vocabulary/craft-facts';
 import { View } from 'react-native';
 import { useToday } from '../../offline/overlay/today-queries';
@@ -17,7 +17,9 @@ import { Part, Screen } from '../../shared/ui/Screen';
 import { Card } from './Card';
 import { type Chosen, isWithin, FORM_LIMITS, type NumberName, useFlightCard } from './use-flight-card';
 
+const NOT_KNOWN = -1;
 const WIND_FROM = [
+  { value: NOT_KNOWN, label: 'Not known: against the way home' },
   { value: 0, label: 'Ahead' },
   { value: 45, label: 'Ahead, to the side' },
   { value: 90, label: 'Across' },
@@ -107,13 +109,18 @@ function TheDay({ chosen, put, onAnew }: Omit<FormProps, 'roster'> & { readonly 
       <Choice
         label="Wind on the way out"
         options={WIND_FROM}
-        value={chosen.windFromOutDeg}
-        onChange={(windFromOutDeg) => put({ windFromOutDeg })}
+        value={chosen.windFromOutDeg ?? NOT_KNOWN}
+        onChange={(value) => put({ windFromOutDeg: value === NOT_KNOWN ? null : value })}
       />
       <NumberOf {...form} name="farthestM" label="Farthest point" si="m" step={10} />
       <NumberOf {...form} name="chargePct" label="Battery" si="%" step={5} />
       <NumberOf {...form} name="reservePct" label="Land with" si="%" step={5} />
+      <NumberOf {...form} name="heightM" label="Height flown" si="m" step={5} />
+      <NumberOf {...form} name="heightLimitM" label="Height limit here" si="m" step={10} />
+      <NumberOf {...form} name="nearestM" label="Nearest thing to hit" si="m" step={5} />
+      <NumberOf {...form} name="peopleM" label="Nearest person with no part in it" si="m" step={5} />
       <NumberOf {...form} name="visibilityM" label="Visibility" si="m" step={500} />
+      <NumberOf {...form} name="lightMin" label="Light left" si="min" step={15} />
       <Choice
         label="Rain, fog or spray"
         options={[
@@ -129,7 +136,7 @@ function TheDay({ chosen, put, onAnew }: Omit<FormProps, 'roster'> & { readonly 
 }
 
 function FlightCardForm({ roster, today }: { readonly roster: Roster; readonly today: TodayList }) {
-  const { chosen, put, pickPilot, anew, open, names, flight } = useFlightCard(roster, today);
+  const { chosen, put, look, pickPilot, anew, open, names, flight } = useFlightCard(roster, today);
   return (
     <Screen
       title="Go or no-go"
@@ -138,7 +145,9 @@ function FlightCardForm({ roster, today }: { readonly roster: Roster; readonly t
         <View nativeID="skelby-print" style={{ gap: 16 }}>
           {flight ? (
             <Card
-              card={flightCard(flight)}
+              card={judgeFlight(flight)}
+              seen={chosen.seen}
+              onLook={look}
               flight={flight}
               names={[...names, SETTING_WORDS[chosen.setting].toLowerCase()]}
               restrictions={open.map((each) => causeOf(each.causeId).restriction)}

@@ -1,7 +1,9 @@
+import { restricts } from '@skelby/core/clearance/open-states';
 import type { Craft, Pilot, Roster, Site, TodayList, WeaknessLine } from '@skelby/core/pages/pages';
 import { RESERVE_PCT } from '@skelby/core/reconstruct/energy-home';
-import { reserveOf, windLimitUnder } from '@skelby/core/restrictions/restrictions';
-import type { FlightToBe } from '@skelby/core/sums/go-no-go';
+import type { FlightToBe } from '@skelby/core/go-no-go/flight-to-be';
+import { USUAL_HEIGHT_LIMIT_M } from '@skelby/core/go-no-go/judge';
+import { reserveOf } from '@skelby/core/restrictions/restrictions';
 import { craftFacts, type SpeedSetting } from '@skelby/core/vocabulary/craft-facts';
 import { useState } from 'react';
 import { keep, kept } from '../../shared/storage/storage';
@@ -16,6 +18,11 @@ export const FORM_LIMITS = {
   chargePct: [0, 100],
   reservePct: [0, 60],
   visibilityM: [10, 50_000],
+  heightM: [0, 500],
+  heightLimitM: [1, 500],
+  nearestM: [0, 1000],
+  peopleM: [0, 2000],
+  lightMin: [0, 1440],
 } as const;
 export type NumberName = keyof typeof FORM_LIMITS;
 type Numbers = { readonly [Name in NumberName]: number | null };
@@ -25,8 +32,11 @@ export interface Chosen extends Numbers {
   readonly craftId: string | null;
   readonly siteId: string | null;
   readonly setting: SpeedSetting;
-  readonly windFromOutDeg: number;
+  /** Null: nobody said; it is taken as against the way home. */
+  readonly windFromOutDeg: number | null;
   readonly rain: boolean;
+  /** Ids of what somebody has looked at. */
+  readonly seen: readonly string[];
 }
 
 const FRESH: Chosen = {
@@ -36,12 +46,18 @@ const FRESH: Chosen = {
   setting: 'normal',
   windMps: 3,
   gustMps: 5,
-  windFromOutDeg: 0,
+  windFromOutDeg: null,
   farthestM: 50,
   chargePct: 100,
   reservePct: RESERVE_PCT,
   visibilityM: 5000,
+  heightM: 15,
+  heightLimitM: USUAL_HEIGHT_LIMIT_M,
+  nearestM: 40,
+  peopleM: 60,
+  lightMin: 120,
   rain: false,
+  seen: [],
 };
 
 /** Whether a number is there and may be so. */
@@ -49,9 +65,10 @@ export const isWithin = (name: NumberName, value: number | null): value is numbe
   value !== null && value >= FORM_LIMITS[name][0] && value <= FORM_LIMITS[name][1];
 
 type Given = { readonly [Name in NumberName]: number };
+const NAMES = Object.keys(FORM_LIMITS) as NumberName[];
 const givenIn = (chosen: Chosen): Given | null =>
-  (Object.keys(FORM_LIMITS) as NumberName[]).every((name) => isWithin(name, chosen[name]))
-    ? (chosen as Chosen & Given)
+  NAMES.every((name) => isWithin(name, chosen[name]))
+    ? (Object.fromEntries(NAMES.map((name) => [name, chosen[name]])) as unknown as Given)
     : null;
 
 interface Picked {
@@ -65,21 +82,19 @@ interface Picked {
 function flightToBe(chosen: Chosen, { pilot, craft, site, open }: Partial<Picked>): FlightToBe | null {
   const given = givenIn(chosen);
   if (!pilot || !craft || !site || !open || !given) return null;
-  const { windMps, gustMps, farthestM, chargePct, reservePct, visibilityM } = given;
   return {
+    ...given,
     craft: craftFacts(craft),
     setting: chosen.setting,
-    windLimitMps: windLimitUnder(open, pilot.windLimitMps),
+    mode: craft.mode,
+    pilotRelative: false,
+    windLimitMps: pilot.windLimitMps,
     place: site.place,
     tallestM: site.tallestM,
-    windMps,
-    gustMps,
+    ceilingM: site.ceilingM ?? null,
     windFromOutDeg: chosen.windFromOutDeg,
-    farthestM,
-    chargePct,
-    reservePct: reserveOf(open, reservePct),
+    reservePct: reserveOf(open, given.reservePct),
     altitudeM: site.altitudeM ?? 0,
-    visibilityM,
     rain: chosen.rain,
     weaknesses: open,
   };
@@ -88,16 +103,17 @@ function flightToBe(chosen: Chosen, { pilot, craft, site, open }: Partial<Picked
 /** What was chosen on the form, and the flight that it makes. */
 export function useFlightCard(roster: Roster, today: TodayList) {
   const [chosen, setChosen] = useState<Chosen>(() => ({ ...FRESH, ...kept<Partial<Chosen>>(NAME) }));
+  // What was looked at was looked at for this flight: another pilot, craft, place or number asks again.
   const put = (part: Partial<Chosen>) =>
     setChosen((last) => {
-      const next = { ...last, ...part };
+      const next = { ...last, seen: [], ...part };
       keep(NAME, next);
       return next;
     });
   const pilot = roster.pilots.find((each) => each.id === chosen.pilotId);
   const craft = roster.craft.find((each) => each.id === chosen.craftId);
   const site = roster.sites.find((each) => each.id === chosen.siteId);
-  const open = today.weaknesses.filter((each) => each.pilotId === pilot?.id && each.state !== 'watch');
+  const open = today.weaknesses.filter((each) => each.pilotId === pilot?.id && restricts(each));
   return {
     chosen,
     put,
@@ -109,6 +125,10 @@ export function useFlightCard(roster: Roster, today: TodayList) {
         siteId: picked?.lastSiteId ?? chosen.siteId,
       });
     },
+    look: (id: string) =>
+      put({
+        seen: chosen.seen.includes(id) ? chosen.seen.filter((each) => each !== id) : [...chosen.seen, id],
+      }),
     anew: () => put(FRESH),
     open,
     names: [pilot?.name ?? '', craft?.name ?? '', site?.name ?? ''],

@@ -1,3 +1,5 @@
+import { untilCleared } from '../../shared/copy/restriction-copy';
+import { restricts } from '@skelby/core/clearance/open-states';
 import type { PilotPortalPage } from '@skelby/core/pages/pages';
 import { blockWords } from '../../shared/copy/block-copy';
 import { causeOf, type CauseId } from '@skelby/core/causes/causes';
@@ -197,9 +199,11 @@ function Own({
               </View>
               <Words>{cause.how}</Words>
               <Words as="strong">{`When it happens: ${cause.respond[onReleaseIn(pilot.mode)]}`}</Words>
-              {weakness.state === 'watch' ? null : (
-                <Note icon="slash" heading="Until cleared">{`${cause.restriction}.`}</Note>
-              )}
+              {restricts(weakness) ? (
+                <Note icon="slash" heading="Until cleared">
+                  {untilCleared(weakness.causeId)}
+                </Note>
+              ) : null}
               {rests ? (
                 <Words as="soft">No practice of these until the check: it would move it.</Words>
               ) : null}

@@ -1,5 +1,6 @@
+import { untilCleared } from '../../shared/copy/restriction-copy';
 import { useDrills } from '../../shared/api/use-drills';
-import { isOpen } from '@skelby/core/clearance/open-states';
+import { restricts } from '@skelby/core/clearance/open-states';
 import { causeOf } from '@skelby/core/causes/causes';
 import { useLocalSearchParams } from 'expo-router';
 import type { PilotPage, Roster, WeaknessLine } from '@skelby/core/pages/pages';
@@ -71,8 +72,8 @@ function Flown({ page, roster }: { readonly page: PilotPage; readonly roster: Ro
 function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
   const { drillOf } = useDrills();
   const { say, units } = useUnits();
-  const open = page.weaknesses.filter((line) => isOpen(line.state));
-  const past = page.weaknesses.filter((line) => !isOpen(line.state));
+  const open = page.weaknesses.filter(restricts);
+  const past = page.weaknesses.filter((line) => !restricts(line));
   const { pilot } = page;
   return (
     <Screen
@@ -115,7 +116,7 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
         <Note icon="slash" heading="Restrictions now">
           <>
             {open.map((line) => (
-              <Words key={line.id}>{`${causeOf(line.causeId).restriction}.`}</Words>
+              <Words key={line.id}>{untilCleared(line.causeId)}</Words>
             ))}
           </>
         </Note>

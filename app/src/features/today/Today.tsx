@@ -87,7 +87,11 @@ function TodayOf({ list }: { readonly list: TodayList }) {
             <Group
               heading="Resting before the check"
               lines={waiting}
-              under={(line) => `${cause(line)}. Check ${sayDay(line.checkFrom!)}; no practice until then.`}
+              under={(line) =>
+                line.limited
+                  ? `${cause(line)}. Limited again: second check from ${sayDay(line.checkFrom!)}.`
+                  : `${cause(line)}. Check ${sayDay(line.checkFrom!)}; no practice until then.`
+              }
             />
           </>
         )

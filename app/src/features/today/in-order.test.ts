@@ -32,3 +32,11 @@ test('Today sorts by what the trainer does next, the longest overdue check first
   expect(drilling.map((each) => each.id)).toEqual(['drilling', 'new']);
   expect(waiting.map((each) => each.id)).toEqual(['resting']);
 });
+
+test('a pilot limited again on watch stands on Today until the second check is flown', () => {
+  const limited = { state: 'watch', limited: true, checkFrom: '2026-03-11' };
+  const [before, after] = ['2026-03-10', '2026-03-11'].map((day) => inOrder([line('back', limited)], day));
+  expect(before!.waiting.map((each) => each.id)).toEqual(['back']);
+  expect(after!.checks.map((each) => each.id)).toEqual(['back']);
+  expect(inOrder([line('sound', { ...limited, limited: false })], '2026-03-10').waiting).toEqual([]);
+});

@@ -30,6 +30,9 @@ export function inOrder(weaknesses: TodayList['weaknesses'], today: Day): TodayI
     checks: all.filter((line) => line.next.do === 'check').sort(byCheck),
     toSign: all.filter((line) => line.next.do === 'sign'),
     drilling: all.filter((line) => line.next.do === 'drill'),
-    waiting: all.filter((line) => line.next.do === 'wait').sort(byCheck),
+    // On watch and limited again, the second check is what everybody waits for.
+    waiting: all
+      .filter(({ next, limited }) => next.do === 'wait' || (limited === true && next.do === 'watch'))
+      .sort(byCheck),
   };
 }

@@ -1,4 +1,6 @@
 import { RECORDED_VALUES } from '@skelby/core/assessment/recorded-value';
+import { refusedIn } from '@skelby/core/go-no-go/session';
+import type { SessionFields } from '@skelby/core/schemas/session';
 import { reserveOf } from '@skelby/core/restrictions/restrictions';
 import { View } from 'react-native';
 import { useWeakness } from '../../offline/overlay/weakness-queries';
@@ -16,7 +18,7 @@ import { Screen } from '../../shared/ui/Screen';
 import { SimulatorLink } from '../../shared/ui/SimulatorLink';
 import { Verdicts, WhyMissed } from '../../shared/ui/Verdicts';
 import { Words } from '../../shared/ui/Words';
-import { USUAL_RESERVE_PERCENT } from './GoNoGo';
+import { sessionChecks, USUAL_RESERVE_PERCENT } from './session-checks';
 import { Metronome, PackTimer, RepTimer } from './Timers';
 import { type BlockProps, type FlyingBlock, useBlock } from './use-block';
 import { useWakeLock } from './use-wake-lock';
@@ -113,6 +115,35 @@ function Task({ props: { block, page, workOn }, flying }: PartProps) {
   );
 }
 
+/** What speaks against this block now, whatever was in order when the session began. */
+function NotNow({ props: { session, roster, list, block } }: Pick<PartProps, 'props'>) {
+  const { drillOf } = useDrills();
+  const { sentence } = useUnits();
+  const refused = refusedIn(
+    sessionChecks(
+      {
+        content: {
+          ...session.content,
+          packs: [{ pilotId: block.pilotId, blocks: [block] }],
+        } as SessionFields,
+        roster,
+        site: roster.sites.find((each) => each.id === session.content.siteId) ?? null,
+        weaknesses: list.weaknesses,
+      },
+      drillOf,
+    ),
+  );
+  return (
+    <>
+      {refused.map(({ id, words, remedy }) => (
+        <Note key={id} icon="slash" heading="No-go now">
+          {sentence(`${words} ${remedy ?? ''}.`)}
+        </Note>
+      ))}
+    </>
+  );
+}
+
 /** Timers, and the value of the rep that comes next. */
 function Tools({ props: { session, state, change }, flying: { drill, open } }: PartProps) {
   const awake = useWakeLock();
@@ -151,8 +182,15 @@ function BlockScreen(props: BlockProps) {
       foot={<Foot props={props} flying={flying} />}
     >
       <WaitingNote brief />
+      <NotNow props={props} />
       <Task props={props} flying={flying} />
       <Tools props={props} flying={flying} />
+      <LinkButton
+        kind="quiet"
+        icon="life-buoy"
+        label="Just crashed? The first ten minutes"
+        href={`/first-minutes${session.content.siteId ? `?site=${session.content.siteId}` : ''}`}
+      />
       <LinkButton
         kind="quiet"
         icon="play-circle"

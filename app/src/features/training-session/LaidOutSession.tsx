@@ -1,3 +1,6 @@
+import type { Roster } from '@skelby/core/pages/pages';
+import { sessionChecks } from './session-checks';
+import { restricts } from '@skelby/core/clearance/open-states';
 import { percent } from '@skelby/core/vocabulary/percent';
 import { causeOf } from '@skelby/core/causes/causes';
 import type { TodayList } from '@skelby/core/pages/pages';
@@ -122,8 +125,17 @@ function Others({ planning: { laidOut, spare, pilotName, putIn } }: PartProps) {
 }
 
 /** The session as it is laid out, to be moved about, printed and put into a calendar. */
-export function LaidOutSession({ planning, list }: PartProps & { readonly list: TodayList }) {
+export function LaidOutSession({
+  planning,
+  list,
+  roster,
+}: PartProps & { readonly list: TodayList; readonly roster: Roster }) {
+  const { drillOf } = useDrills();
+  const { sentence } = useUnits();
   const { packs, pilotIds, judged, pilotName, site, content, anew, saveCalendar } = planning;
+  const lostLinks = sessionChecks({ content, roster, site, weaknesses: [] }, drillOf)
+    .filter(({ id }) => id.startsWith('lost-link'))
+    .map(({ words }) => sentence(words));
   return (
     <>
       <Part heading="The session">
@@ -142,9 +154,8 @@ export function LaidOutSession({ planning, list }: PartProps & { readonly list: 
             rests={judged.rests}
             pilotName={pilotName}
             site={site}
-            weaknesses={list.weaknesses.filter(
-              (line) => pilotIds.includes(line.pilotId) && line.state !== 'watch',
-            )}
+            lostLinks={lostLinks}
+            weaknesses={list.weaknesses.filter((line) => pilotIds.includes(line.pilotId) && restricts(line))}
           />
         </>
       ) : null}

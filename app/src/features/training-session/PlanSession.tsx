@@ -58,7 +58,9 @@ function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayL
       title="Session"
       up="/"
       foot={packs.length > 0 ? <PlanFoot planning={planning} /> : undefined}
-      aside={pilotIds.length === 0 ? undefined : <LaidOutSession planning={planning} list={list} />}
+      aside={
+        pilotIds.length === 0 ? undefined : <LaidOutSession planning={planning} list={list} roster={roster} />
+      }
     >
       {inTraining.length === 0 ? (
         <Note icon="sun" heading="Nobody is in training">

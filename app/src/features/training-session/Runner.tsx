@@ -38,7 +38,7 @@ function Run({ session, roster, list }: RunProps) {
     return (
       <GoNoGo
         content={content}
-        pilots={roster.pilots}
+        roster={roster}
         site={roster.sites.find((each) => each.id === content.siteId) ?? null}
         weaknesses={list.weaknesses}
         busy={run.isBusy}

@@ -1,7 +1,6 @@
+import { untilCleared } from '../../shared/copy/restriction-copy';
 import { blockWords } from '../../shared/copy/block-copy';
 import { useDrills } from '../../shared/api/use-drills';
-import { causeOf } from '@skelby/core/causes/causes';
-import { failsafeFor, FAILSAFE_WORDS } from '@skelby/core/reconstruct/return-height';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { View } from 'react-native';
 import type { Site, TodayList } from '@skelby/core/pages/pages';
@@ -18,10 +17,12 @@ interface SessionCardProps {
   readonly pilotName: (pilotId: string) => string;
   readonly site: Site | null;
   readonly weaknesses: TodayList['weaknesses'];
+  /** What a lost link does, for each craft that flies. */
+  readonly lostLinks: readonly string[];
 }
 
 /** The session on one page, for the pocket: only on paper. */
-export function SessionCard({ content, rests, pilotName, site, weaknesses }: SessionCardProps) {
+export function SessionCard({ content, rests, pilotName, site, weaknesses, lostLinks }: SessionCardProps) {
   const { drillOf } = useDrills();
   const styles = useStyles();
   const { say, sentence } = useUnits();
@@ -33,13 +34,11 @@ export function SessionCard({ content, rests, pilotName, site, weaknesses }: Ses
           .filter(Boolean)
           .join(' · ')}
       </Words>
-      {site ? (
-        <Words>{`On a lost link here: ${FAILSAFE_WORDS[failsafeFor(site.place).action]}.`}</Words>
-      ) : null}
+      {lostLinks.map((words) => (
+        <Words key={words}>{words}</Words>
+      ))}
       {weaknesses.map((line) => (
-        <Words
-          key={line.id}
-        >{`${line.pilotName}, until cleared: ${causeOf(line.causeId).restriction}.`}</Words>
+        <Words key={line.id}>{`${line.pilotName}, until cleared: ${untilCleared(line.causeId)}`}</Words>
       ))}
       {content.packs.map((pack, p) => (
         <View key={p}>

@@ -1,15 +1,17 @@
 import { drillOf } from '@skelby/core/drills/drills';
 import type { DrillId } from '@skelby/core/drills/drills';
 import type { CauseId } from '@skelby/core/causes/causes';
-import type { Pilot, Site, TodayList } from '@skelby/core/pages/pages';
+import type { Roster, Site, TodayList } from '@skelby/core/pages/pages';
 import type { SessionFields } from '@skelby/core/schemas/session';
-import { itemsFor } from './GoNoGo';
+import { sessionChecks } from './session-checks';
 
 /** What a session asks before anybody flies, and what it refuses by itself. */
 
-const pilot = { id: 'p', name: 'Tove', windLimitMps: 6 } as Pilot;
+const roster = {
+  pilots: [{ id: 'p', name: 'Tove', mode: 'position-hold', windLimitMps: 6, lastCraftId: null }],
+  craft: [],
+} as unknown as Roster;
 const site = (place: Site['place']) => ({ id: 's', name: 'Merrow', place, tallestM: 9 }) as Site;
-const say = (value: number, unit: string) => `${value} ${unit}`;
 const session = (drillId: DrillId) =>
   ({
     windMps: 2,
@@ -19,19 +21,35 @@ const session = (drillId: DrillId) =>
 const open = (id: string, causeId: CauseId) =>
   [{ id, pilotId: 'p', causeId, state: 'drilling' }] as unknown as TodayList['weaknesses'];
 const refused = (drillId: DrillId, place: Site['place'], weaknesses: TodayList['weaknesses']) =>
-  itemsFor(
-    { content: session(drillId), pilots: [pilot], site: site(place), weaknesses },
-    { say, drillOf },
-  ).all.filter(({ known }) => known === false);
+  sessionChecks({ content: session(drillId), roster, site: site(place), weaknesses }, drillOf).filter(
+    ({ go }) => go === false,
+  );
 
 test('a drill at a place that an open weakness rules out is a no-go, with what would do instead', () => {
   const [no] = refused('tail-in-hover', 'trees', open('other', 'obstacle-thin'));
   expect(no?.words).toContain('among trees until cleared');
-  expect(no?.instead).toContain('simulator');
+  expect(no?.remedy).toContain('simulator');
   expect(refused('tail-in-hover', 'open', open('other', 'obstacle-thin'))).toEqual([]);
 });
 
 test('a drill that a restriction names is a no-go, but for the weakness that it mends', () => {
   expect(refused('portal-drop', 'open', open('other', 'gap-clip'))).toHaveLength(1);
   expect(refused('portal-drop', 'open', open('w', 'gap-clip'))).toEqual([]);
+});
+
+test('on watch after a check that failed, the restriction is back', () => {
+  const limited = [
+    { id: 'other', pilotId: 'p', causeId: 'gap-clip', state: 'watch', limited: true },
+  ] as unknown as TodayList['weaknesses'];
+  expect(refused('portal-drop', 'open', limited)).toHaveLength(1);
+});
+
+test('under a roof of which nobody told how high it is nothing goes, and a craft that cannot hold never returns', () => {
+  expect(refused('tail-in-hover', 'indoors', []).map(({ id }) => id)).toEqual(['roof p', 'hold p']);
+  const manual = { ...roster, pilots: [{ ...roster.pilots[0]!, mode: 'self-level' as const }] };
+  const [link] = sessionChecks(
+    { content: session('tail-in-hover'), roster: manual, site: site('open'), weaknesses: [] },
+    drillOf,
+  ).filter(({ id }) => id.startsWith('lost-link'));
+  expect(link?.words).toContain('come down where it is');
 });

@@ -2,6 +2,7 @@ import { sendRep, sendUndo } from '../../offline/outbox/reps';
 import { newestFirst } from '@skelby/core/vocabulary/flown-order';
 import { modesFor, whyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { MissReason } from '@skelby/core/clearance/facts';
+import { restricts } from '@skelby/core/clearance/open-states';
 import { newRep } from '@skelby/core/commands/record-rep';
 import type { RecordedRep, Roster, TodayList, TrainingSession, WeaknessPage } from '@skelby/core/pages/pages';
 import type { Block } from '@skelby/core/plan/layout/block';
@@ -93,7 +94,7 @@ export function useBlock(props: BlockProps) {
     met: flown.filter((rep) => rep.met).length,
     isEnough: flown.length >= block.reps,
     counts: block.purpose === 'practice' || whyNotCounted(asFlown, block.causeId, page.pilot.mode) === null,
-    open: list.weaknesses.filter((line) => line.pilotId === block.pilotId && line.state !== 'watch'),
+    open: list.weaknesses.filter((line) => line.pilotId === block.pilotId && restricts(line)),
     record,
     undo,
     logOccurrence,

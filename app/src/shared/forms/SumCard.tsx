@@ -1,6 +1,6 @@
 import type { CraftFacts } from '@skelby/core/vocabulary/craft-facts';
 import type { Given, NumberInput, Sum, SumInput, Values } from '@skelby/core/sums/sum';
-import { type Drawing, workOut } from '@skelby/core/sums/sums';
+import { type Drawing, judged, workOut } from '@skelby/core/sums/sums';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../api/use-units';
@@ -86,7 +86,12 @@ export function SumCard({ sum, given, craft, open = false }: SumCardProps) {
   const values: Values = Object.fromEntries(
     sum.inputs.map((input) => [input.id, valueOf(input.id) ?? Number.NaN]),
   );
-  const outcome = workOut(sum, values, craft);
+  const notTold = sum.inputs
+    .filter((input) => given[input.id]!.origin === 'usual' && !(input.id in changed))
+    .map(({ id }) => id);
+  const raw = workOut(sum, values, craft);
+  // By itself a sum is tried out with whatever stands there; of an occurrence it judges only what was told.
+  const outcome = 'worked' in raw && !open ? { worked: judged(sum, raw.worked, notTold) } : raw;
   const assumed = open
     ? []
     : sum.inputs.filter((input) => given[input.id]!.origin === 'usual' && !(input.id in changed));

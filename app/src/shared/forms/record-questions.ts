@@ -148,10 +148,26 @@ export const SITE_QUESTIONS: readonly FormQuestion[] = [
   { name: 'name', label: 'Name', ask: 'line' },
   { name: 'place', label: 'Surroundings', ask: 'choice', options: optionsOf(PLACE_WORDS) },
   { name: 'tallestM', label: 'Tallest thing', ask: 'number', si: 'm' },
+  {
+    name: 'ceilingM',
+    label: 'Roof or canopy above',
+    ask: 'number',
+    si: 'm',
+    hint: 'How high it is; empty under open sky.',
+  },
+  { name: 'help', label: 'Help here: number, access, grid reference', ask: 'text' },
   { name: 'altitudeM', label: 'Above sea level', ask: 'number', si: 'm', hint: 'Empty: sea level is taken.' },
   { name: 'note', label: 'Note', ask: 'text' },
 ];
-export const NEW_SITE = { name: '', place: 'open', tallestM: '', altitudeM: '', note: '' };
+export const NEW_SITE = {
+  name: '',
+  place: 'open',
+  tallestM: '',
+  ceilingM: '',
+  help: '',
+  altitudeM: '',
+  note: '',
+};
 
 const named = (all: readonly { readonly id: string; readonly name: string }[]) =>
   all.map(({ id, name }) => ({ value: id, label: name }));

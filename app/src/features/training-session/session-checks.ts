@@ -1,0 +1,63 @@
+import { restricts } from '@skelby/core/clearance/open-states';
+import type { FindDrill } from '@skelby/core/drills/drill-book';
+import type { FlightCheck } from '@skelby/core/go-no-go/flight-to-be';
+import { judgeSession } from '@skelby/core/go-no-go/session';
+import type { Roster, Site, TodayList } from '@skelby/core/pages/pages';
+import type { SessionFields } from '@skelby/core/schemas/session';
+import { timeOf, todayHere } from '../../shared/copy/dates';
+
+export const USUAL_RESERVE_PERCENT = 25;
+
+export interface SessionFlying {
+  readonly content: SessionFields;
+  readonly roster: Pick<Roster, 'pilots' | 'craft'>;
+  readonly site: Site | null;
+  readonly weaknesses: TodayList['weaknesses'];
+}
+
+const minutesOf = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3));
+
+/** Minutes of light left now; none on another day than the session's. */
+function lightLeft({ day, lightUntil }: SessionFields): number | null {
+  if (lightUntil === null) return null;
+  return day === todayHere() ? minutesOf(lightUntil) - minutesOf(timeOf(new Date())) : 0;
+}
+
+const ask = (id: string, words: string): FlightCheck => ({ id, go: null, words, remedy: 'Look first' });
+
+/** What is asked before anybody flies. */
+export const sessionChecks = (
+  { content, roster, site, weaknesses }: SessionFlying,
+  findDrill: FindDrill,
+): readonly FlightCheck[] =>
+  judgeSession(
+    {
+      content,
+      site,
+      lightMin: lightLeft(content),
+      pilots: roster.pilots.map((pilot) => ({
+        ...pilot,
+        craft: roster.craft.find((each) => each.id === pilot.lastCraftId) ?? null,
+        weaknesses: weaknesses.filter((line) => line.pilotId === pilot.id && restricts(line)),
+      })),
+    },
+    findDrill,
+  );
+
+const NEAR = [
+  'What is close to the line, and to its end',
+  'Snags: wires, twigs, poles, nets',
+  'Radio shadow behind walls, trees or metal',
+  'The way out, said aloud',
+  'The charge at which to turn round, said aloud',
+].map((words, i) => ask(`near ${i}`, words));
+
+/** What is walked first where things are near. */
+export const nearChecks = (
+  { content, site }: Pick<SessionFlying, 'content' | 'site'>,
+  findDrill: FindDrill,
+): readonly FlightCheck[] =>
+  site?.place !== 'open' ||
+  content.packs.some((pack) => pack.blocks.some((block) => findDrill(block.drillId).group === 'obstacles'))
+    ? NEAR
+    : [];

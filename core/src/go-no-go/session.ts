@@ -1,0 +1,136 @@
+import type { FindDrill } from '../drills/drill-book';
+import { RESERVE_PCT } from '../reconstruct/energy-home';
+import { NEEDS } from '../restrictions/limits';
+import { brokenBy, needsOf, reserveOf, type Restricting } from '../restrictions/restrictions';
+import type { SessionFields } from '../schemas/session';
+import { craftFacts, type CraftRecord, USUAL_CRAFT } from '../vocabulary/craft-facts';
+import type { FlightMode, Place } from '../vocabulary/flying';
+import type { FlightCheck } from './flight-to-be';
+import { judgeFlight, USUAL_HEIGHT_LIMIT_M } from './judge';
+
+/** What drills are flown at: low, and near the pilot. */
+const DRILL_HEIGHT_M = 5;
+const DRILL_FARTHEST_M = 30;
+
+interface PilotFlying {
+  readonly id: string;
+  readonly name: string;
+  readonly mode: FlightMode;
+  readonly windLimitMps: number;
+  /** Null: it is not known which; a usual one stands in. */
+  readonly craft: CraftRecord | null;
+  /** Open weaknesses, by their keys. */
+  readonly weaknesses: readonly (Pick<Restricting, 'causeId'> & { readonly id: string })[];
+}
+
+export interface SessionToBe {
+  readonly content: Pick<SessionFields, 'windMps' | 'packs'>;
+  readonly pilots: readonly PilotFlying[];
+  readonly site: {
+    readonly place: Place;
+    readonly tallestM: number;
+    readonly ceilingM?: number | null;
+  } | null;
+  /** Minutes of light left; null: not told. */
+  readonly lightMin: number | null;
+}
+
+/** Checks that speak of the day or the place, and are asked once for all who fly. */
+const OF_THE_DAY: readonly string[] = ['gust', 'rain', 'light', 'people', 'height', 'sight'];
+
+/** Drills of the session that a pilot's open weaknesses rule out. */
+function ruledOut(
+  { content, site }: SessionToBe,
+  pilot: PilotFlying,
+  findDrill: FindDrill,
+): readonly FlightCheck[] {
+  const blocks = content.packs.flatMap((pack) => pack.blocks).filter((block) => block.pilotId === pilot.id);
+  // Drills of a weakness's own plan stay open to it.
+  const restricting = pilot.weaknesses.map(({ id, causeId }) => ({
+    causeId,
+    drillIds: blocks.filter((block) => block.weaknessId === id).map((block) => block.drillId),
+  }));
+  return [...new Set(blocks.map((block) => block.drillId))].flatMap((drillId) =>
+    brokenBy(
+      {
+        drillId,
+        flownOn: 'craft',
+        place: site?.place ?? null,
+        windMps: content.windMps,
+        windLimitMps: pilot.windLimitMps,
+      },
+      restricting,
+    ).map(({ causeId, words }) => ({
+      id: `until-cleared ${causeId} ${drillId} ${pilot.id}`,
+      go: false,
+      words: `${pilot.name}, ${findDrill(drillId).name}. ${words}`,
+      remedy: 'Take it out of the plan, or fly it on the simulator',
+    })),
+  );
+}
+
+/** What the judge says of one pilot's flying in the session. */
+function checksOf({ content, site, lightMin }: SessionToBe, pilot: PilotFlying): readonly FlightCheck[] {
+  const { checks } = judgeFlight({
+    craft: craftFacts(pilot.craft ?? { ...USUAL_CRAFT, mode: pilot.mode }),
+    setting: 'normal',
+    mode: pilot.mode,
+    pilotRelative: false,
+    windLimitMps: pilot.windLimitMps,
+    place: site?.place ?? 'open',
+    tallestM: site?.tallestM ?? 0,
+    ceilingM: site?.ceilingM ?? null,
+    heightLimitM: USUAL_HEIGHT_LIMIT_M,
+    heightM: DRILL_HEIGHT_M,
+    nearestM: null,
+    peopleM: null,
+    windMps: content.windMps,
+    gustMps: null,
+    windFromOutDeg: null,
+    farthestM: DRILL_FARTHEST_M,
+    chargePct: null,
+    reservePct: reserveOf(pilot.weaknesses, RESERVE_PCT),
+    altitudeM: 0,
+    visibilityM: null,
+    rain: null,
+    lightMin,
+    // What they rule out is judged drill by drill.
+    weaknesses: [],
+  });
+  return checks.map((each) =>
+    OF_THE_DAY.includes(each.id)
+      ? each
+      : { ...each, id: `${each.id} ${pilot.id}`, words: `${pilot.name}: ${each.words}` },
+  );
+}
+
+/**
+ * What is asked before anybody of a session flies: the same judge as for a card, once for each pilot, and what
+ * open weaknesses rule out and ask for.
+ */
+export function judgeSession(session: SessionToBe, findDrill: FindDrill): readonly FlightCheck[] {
+  const flying = session.pilots.filter((pilot) =>
+    session.content.packs.some((pack) => pack.pilotId === pilot.id),
+  );
+  const all = flying.flatMap((pilot) => [
+    ...checksOf(session, pilot),
+    ...ruledOut(session, pilot, findDrill),
+    ...needsOf(pilot.weaknesses, session.site?.place ?? null).map((need) => ({
+      id: `needs ${need} ${pilot.id}`,
+      go: null,
+      words: `${pilot.name}: ${NEEDS[need].charAt(0).toLowerCase()}${NEEDS[need].slice(1)}`,
+      remedy: 'See to it first',
+    })),
+  ]);
+  // Of what is asked once for all, the strictest stands.
+  const strictest = new Map<string, FlightCheck>();
+  for (const each of all) {
+    const there = strictest.get(each.id);
+    if (!there || (each.go === false && there.go !== false)) strictest.set(each.id, each);
+  }
+  return [...strictest.values()];
+}
+
+/** Of these checks, what nobody may fly with unless a trainer says why. */
+export const refusedIn = (checks: readonly FlightCheck[]): readonly FlightCheck[] =>
+  checks.filter(({ go }) => go === false);
