@@ -1,8 +1,7 @@
 import type { CraftFacts, SpeedSetting } from '../vocabulary/craft-facts';
 import { airDensity } from '../reconstruct/air-density';
 import { chanceOver, together } from '../reconstruct/chance-over';
-import { stoppingFrom } from '../reconstruct/craft-stopping';
-import { dragTime } from '../reconstruct/drag-time';
+import { dragTimeOf, stoppingFrom } from '../reconstruct/craft-stopping';
 import { chargeHome, RESERVE_PCT } from '../reconstruct/energy-home';
 import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
 import { attitudeRange, detectionRange, oneMinuteOfArc } from '../reconstruct/sight-range';
@@ -15,7 +14,6 @@ import type { Sign } from './sign';
 const shareOff = ({ value, within }: Estimate): number => (value > 0 ? within / value : 1);
 const settingOf = (known: Answers): SpeedSetting =>
   (known.choices['speed_setting'] as SpeedSetting | undefined) ?? 'normal';
-const dragOf = (craft: CraftFacts) => dragTime(craft.topSpeedMps.normal, craft.leanDeg.normal);
 const inducedOf = (craft: CraftFacts) =>
   hoverInducedVelocity(craft.massKg, craft.rotors, craft.rotorRadiusM, airDensity(0));
 
@@ -117,7 +115,7 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
         leanDeg: craft.leanDeg[setting],
         thrustToWeight: craft.thrustToWeight,
         inducedMps: inducedOf(craft),
-        dragTimeS: dragOf(craft),
+        dragTimeS: dragTimeOf(craft),
       });
       return chanceOver(worst.washIndex, WASH_INDEX_LIMIT, together(shareOff(speed), 0.4));
     },

@@ -1,5 +1,7 @@
 import { type CraftFacts, SPEED_SETTINGS, type SpeedSetting } from '../vocabulary/craft-facts';
 import { G_MPS2, radians } from '../reconstruct/constants';
+import { dragTimeOf, MOTOR_LAG_S } from '../reconstruct/craft-stopping';
+import { terminalSpeed } from '../reconstruct/falling';
 import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
 
 /** Density of the air that everything flies in, kg/m³ (ISO 2533 at sea level). */
@@ -42,6 +44,8 @@ export interface CraftModel {
   readonly tipMps: number;
   /** Time constant of linear drag, s: V_top / (g tan θ_max). */
   readonly dragTimeS: number;
+  /** Speed at which a craft with its motors off falls steadily, m/s. */
+  readonly terminalMps: number;
   /** Time constant of a motor's speed, s. */
   readonly motorLagS: number;
   readonly topSpeedMps: Readonly<Record<SpeedSetting, number>>;
@@ -76,8 +80,9 @@ export function craftModel(facts: CraftFacts): CraftModel {
     fullThrustN: (weightN * thrustToWeight) / rotors,
     torquePerThrustM: TORQUE_SHARE * rotorRadiusM,
     tipMps: TIP_OVER_INDUCED * inducedMps,
-    dragTimeS: facts.topSpeedMps.normal / (G_MPS2 * Math.tan(radians(facts.leanDeg.normal))),
-    motorLagS: 0.045,
+    dragTimeS: dragTimeOf(facts),
+    terminalMps: terminalSpeed(massKg, spanM, DENSITY_KGM3),
+    motorLagS: MOTOR_LAG_S,
     topSpeedMps: facts.topSpeedMps,
     leanRad: Object.fromEntries(
       SPEED_SETTINGS.map((setting) => [setting, radians(facts.leanDeg[setting])]),

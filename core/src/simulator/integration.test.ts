@@ -1,4 +1,5 @@
 import * as math from 'mathjs';
+import { solveODE } from '../testing/ode';
 import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import { type Acting, type BodyState, Integrator, rates, standing } from './rigid-body';
 import { craftModel } from './craft-model';
@@ -9,15 +10,6 @@ import { craftModel } from './craft-model';
  */
 
 const { expm, matrix, multiply } = math;
-/** There, and missing from the library's own types. */
-const { solveODE } = math as unknown as {
-  solveODE: (
-    rates: (t: number, y: number[]) => number[],
-    span: readonly [number, number],
-    start: readonly number[],
-    options: object,
-  ) => { readonly y: number[][] };
-};
 
 const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
 const acting = (): Acting => ({

@@ -97,11 +97,13 @@ export function inflow(craft: CraftModel, s: BodyState, acting: Acting): void {
 }
 
 const RATES = 13;
+/** Share of the weight below which rotors no longer drag as they do in flight. Ours. */
+const STILL_PUSHING = 0.25;
 
 /**
  * Rates of change of position, velocity, attitude and turn rates: Newton and Euler for a rigid body, with
  * each rotor in the air that it meets itself, and linear rotor drag
- * in body axes (Faessler et al., 2018).
+ * in body axes (Faessler et al., 2018), which goes over into the drag of a falling body as the motors stop.
  * @param out receives thirteen rates in the order of BodyState
  */
 export function rates(
@@ -127,6 +129,7 @@ export function rates(
     inertiaY,
     inertiaZ,
     dragTimeS,
+    terminalMps,
   } = craft;
   // Rows of the rotation from body to world.
   const r00 = 1 - 2 * (qy * qy + qz * qz),
@@ -171,7 +174,11 @@ export function rates(
   now.thrustN = thrust;
   now.inducedMps = induced / rotors;
   now.powerW = power;
-  const drag = 1 / dragTimeS;
+  // Rotors that push also drag, in proportion to speed; what is left of that with the motors off is a body that falls.
+  const push = thrust / (STILL_PUSHING * massKg * G_MPS2);
+  const pushed = 1 - Math.exp(-push * push);
+  const drag =
+    pushed / dragTimeS + ((1 - pushed) * G_MPS2 * Math.hypot(ux, uy, uz)) / (terminalMps * terminalMps);
   const fx = -drag * ux,
     fy = -drag * uy,
     fz = thrust / massKg - drag * uz;

@@ -1,4 +1,4 @@
-import { dragTime } from '../reconstruct/drag-time';
+import { dragTimeOf } from '../reconstruct/craft-stopping';
 import { driftDistance, driftSpeed } from '../reconstruct/drift';
 import { amount, figure, metres, numberIn, ofCraft, speed, type Sum, told, usual } from './sum';
 
@@ -14,6 +14,7 @@ export const CARRIED_BY_AIR: Sum<DriftDrawing> = {
   id: 'drift',
   question: 'How far did the air carry it?',
   wants: ['position_hold', 'drift_direction'],
+  decides: ['wind_mps', 'room_m'],
   formula: 'x = w·(t − τ·(1 − e^(−t/τ))), τ = top speed / (g·tan of the lean limit)',
   source: 'Linear drag; common practice. τ is about 2 to 4 s for small craft.',
   assumes: 'At rest when hold was lost, level, no correction; wind steady.',
@@ -26,7 +27,7 @@ export const CARRIED_BY_AIR: Sum<DriftDrawing> = {
   start: (known, craft) => ({
     wind_mps: told(known, 'wind_mps', 2),
     seconds: usual(3),
-    tau_s: ofCraft(Math.round(dragTime(craft.topSpeedMps.normal, craft.leanDeg.normal) * 10) / 10),
+    tau_s: ofCraft(Math.round(dragTimeOf(craft) * 10) / 10),
     room_m: told(known, 'seen_at_m', 5),
   }),
   work(values) {

@@ -1,5 +1,5 @@
 import { SPEED_SETTINGS, type SpeedSetting } from '../vocabulary/craft-facts';
-import { REACTION_S, stoppingFrom } from '../reconstruct/craft-stopping';
+import { REACTION_S, releasedStop, stoppingFrom } from '../reconstruct/craft-stopping';
 import { fastestThatStops, type Stopping, stoppingDistance } from '../reconstruct/stopping-distance';
 import { amount, figure, metres, numberIn, speed, type Sum, told, toldChoice, usual } from './sum';
 
@@ -20,11 +20,13 @@ export const COULD_IT_STOP: Sum<StoppingDrawing> = {
   id: 'stop',
   question: 'Could it have stopped?',
   wants: ['speed_mps'],
-  formula: 'V·t + V·(θ₀ + θ) / (2·lean rate) + braking at lean θ: V² / (2·g·tan θ), less what drag takes',
+  decides: ['speed_mps', 'seen_at_m'],
+  formula:
+    'V·t + what the lean takes to turn round + braking at lean θ: V² / (2·g·tan θ), less what drag takes',
   source:
     'Constant deceleration, any mechanics text. Reaction times: 2.5 s AASHTO; 1.5 s and 0.75 s common practice.',
   assumes:
-    'Still air, level flight, full opposite stick, sensors off. Drag in proportion to speed, from top speed and lean limit. The other settings are for the same stick: as large a share of their own top speed.',
+    'Still air, level flight, full opposite stick, sensors off. Drag in proportion to speed, one for the airframe, from top speed and lean limit in normal. The other settings are for the same stick: as large a share of their own top speed.',
   inputs: [
     amount('speed_mps', 'Speed', 'm/s', 0, 60, 0.5),
     amount('seen_at_m', 'First seen at', 'm', 0.1, 1000, 1),
@@ -50,7 +52,8 @@ export const COULD_IT_STOP: Sum<StoppingDrawing> = {
     });
     const own = settings.find((each) => each.setting === flown)!;
     const short = own.totalM > seenAtM;
-    const safe = fastestThatStops(seenAtM, stoppingFrom(craft, flown, flownMps, reactionS));
+    const safe = fastestThatStops(seenAtM, (speedMps) => stoppingFrom(craft, flown, speedMps, reactionS));
+    const released = releasedStop(craft, flown, flownMps, reactionS);
     return {
       tone: short ? 'against' : 'for',
       answer: short
@@ -60,6 +63,7 @@ export const COULD_IT_STOP: Sum<StoppingDrawing> = {
         figure('Reaction', own.reactionM, 'm'),
         figure('Leaning back', own.leaningM, 'm'),
         figure('Braking', own.brakingM, 'm'),
+        ...(released === null ? [] : [figure('With the sticks let go instead', released, 'm')]),
         figure('Fastest that stops in time', safe, 'm/s'),
       ],
       drawing: { kind: 'stopping', seenAtM, flown, settings },

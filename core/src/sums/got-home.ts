@@ -12,10 +12,17 @@ export interface HomeDrawing {
 const FROM_DEG: Readonly<Record<string, number>> = { head: 0, cross: 90, tail: 180, calm: 90 };
 const EASY_SHARE = 0.6;
 
+/** Where the wind came from, off the way out, from how it stood to the way flown. */
+const wayOut = (side: string, homeward: boolean): number => {
+  const along = FROM_DEG[side] ?? 180;
+  return homeward ? 180 - along : along;
+};
+
 export const GOT_HOME: Sum<HomeDrawing> = {
   id: 'home',
   question: 'Would it have got home?',
   wants: ['battery_pct', 'distance_m'],
+  decides: ['distance_m', 'battery_pct'],
   formula:
     'Ground speed √(V² − w_cross²) ± w_along; charge home = distance / ground speed / endurance; turn back where out + home = charge − reserve',
   source: 'Wind triangle and point of no return: any navigation text.',
@@ -31,14 +38,15 @@ export const GOT_HOME: Sum<HomeDrawing> = {
     amount('reserve_pct', 'Reserve', '%', 0, 60, 5),
   ],
   start: (known, craft) => {
-    const side = known.choices['wind_side'];
+    const said = known.choices['wind_side'];
+    const side = said === 'unknown' ? undefined : said;
     const homeward = known.choices['phase'] === 'return' || known.choices['phase'] === 'landing';
-    const along = FROM_DEG[side ?? 'head'] ?? 0;
     return {
       distance_m: told(known, 'distance_m', 300),
       battery_pct: told(known, 'battery_pct', 50),
       wind_mps: told(known, 'wind_mps', 3),
-      from_deg: { value: homeward ? 180 - along : along, origin: side ? 'told' : 'usual' },
+      // Where nobody said, it is against the way home.
+      from_deg: side === undefined ? usual(180) : { value: wayOut(side, homeward), origin: 'told' },
       air_mps: ofCraft(Math.round(craft.topSpeedMps.normal * EASY_SHARE * 10) / 10),
       endurance_min: ofCraft(craft.enduranceMin),
       reserve_pct: usual(RESERVE_PCT),

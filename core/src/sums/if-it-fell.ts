@@ -13,10 +13,12 @@ export const IF_IT_FELL: Sum<FallDrawing> = {
   id: 'fall',
   question: 'What would a falling craft have done?',
   wants: ['height_m'],
-  formula: 'v² = v_t²·(1 − e^(−2gh / v_t²)), without drag √(2·g·h); energy ½·m·v²; ahead: level speed × time',
+  decides: ['height_m', 'speed_mps'],
+  formula:
+    'Gravity, and drag g·(v / v_t)² against the path; without drag √(2·g·h + level speed²); energy ½·m·v²',
   source: 'Any mechanics text.',
   assumes:
-    'Motors cut, level speed kept, so "ahead" is an upper bound; wind can add to it. Terminal speed from a flat body of a third of the span squared. Not the energy a standard counts as passed on to a head.',
+    'Motors cut, still air: wind can carry it further. Terminal speed from a flat body of a third of the span squared. Not the energy a standard counts as passed on to a head.',
   inputs: [
     amount('height_m', 'Height above ground', 'm', 0, 300, 1),
     amount('speed_mps', 'Speed', 'm/s', 0, 60, 0.5),

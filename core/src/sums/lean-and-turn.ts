@@ -21,6 +21,7 @@ export const LEAN_AND_TURN: Sum<LeanDrawing> = {
   id: 'lean',
   question: 'What did the lean cost?',
   wants: ['height_trend'],
+  decides: ['height_m', 'speed_mps'],
   formula:
     'Height lost ½·g·(1 − cos θ)·t²; load factor 1 / cos θ; radius V² / (g·tan θ); yaw rate g·tan θ / V',
   source: 'Load factor and turn: FAA-H-8083-25C.',

@@ -19,6 +19,7 @@ export const OWN_WASH: Sum<WashDrawing> = {
   id: 'wash',
   question: 'Was it in its own wash?',
   wants: ['descent_mps'],
+  decides: ['descent_mps'],
   formula: 'v_h = √(T / 2ρA); trouble at descent 0.5 to 1.5 v_h with forward speed under about 1 v_h',
   source:
     'Momentum theory: Leishman, Principles of Helicopter Aerodynamics, ch. 2 and 12. Air: ISO 2533. Outline after NASA/TP-2005-213477.',
@@ -60,10 +61,19 @@ export const OWN_WASH: Sum<WashDrawing> = {
       numberIn(this, values, 'forward_mps'),
       inducedMps,
     );
+    const quietMps = inducedMps * QUIET_DESCENT_SHARE;
+    const descentMps = numberIn(this, values, 'descent_mps');
+    // Clear of the shaking, and past the limit for coming straight down: nothing to praise.
+    const tooFast = place.state === 'clean' && place.forwardShare < 1 && descentMps > quietMps;
+    const answer = tooFast
+      ? `Not yet in its own wash, and past the limit for coming straight down: it sank at ${speed(descentMps)}.`
+      : ANSWERS[place.state];
     return {
-      tone: place.state === 'clean' ? 'for' : 'against',
-      answer: `${ANSWERS[place.state]} Straight down, keep under ${speed(inducedMps * QUIET_DESCENT_SHARE)}.`,
+      tone: place.state === 'clean' && !tooFast ? 'for' : 'against',
+      answer: `${answer} Straight down, keep under ${speed(quietMps)}.`,
       figures: [
+        figure('Limit straight down', quietMps, 'm/s'),
+        figure('Trouble from', inducedMps / 2, 'm/s'),
         figure('Hover induced velocity v_h', inducedMps, 'm/s'),
         figure('Descent over v_h', place.descentShare, '', 2),
         figure('Forward speed over v_h', place.forwardShare, '', 2),

@@ -12,6 +12,7 @@ export const READABLE: Sum<SightDrawing> = {
   id: 'sight',
   question: 'Could the pilot read its attitude there?',
   wants: ['distance_m'],
+  decides: ['distance_m'],
   formula: 'Attitude out to 327 m × largest dimension + 20 m; detected out to 0.3 × visibility',
   source:
     'From memory of European guidance on visual line of sight; local rules come first. One minute of arc: 20/20 acuity.',

@@ -22,6 +22,7 @@ export const RETURN_CLEARED: Sum<ReturnDrawing> = {
   id: 'return',
   question: 'Would the automatic return have cleared?',
   wants: ['return_height_m', 'tallest_m', 'auto_return'],
+  decides: ['return_height_m', 'tallest_m'],
   formula: 'Return height wanted = tallest thing on the way + margin',
   source: "Common practice. The site's own failsafe card and local rules come first.",
   assumes:

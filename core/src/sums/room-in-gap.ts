@@ -1,4 +1,4 @@
-import { dragTime } from '../reconstruct/drag-time';
+import { dragTimeOf } from '../reconstruct/craft-stopping';
 import { type GapRoom, gapRoom } from '../reconstruct/gap-room';
 import { amount, figure, metres, numberIn, ofCraft, type Sum, told, usual } from './sum';
 
@@ -20,6 +20,7 @@ export const ROOM_IN_GAP: Sum<GapDrawing> = {
   id: 'gap',
   question: 'How much room did the gap leave?',
   wants: ['gap_ratio'],
+  decides: ['gap_ratio'],
   formula:
     'Spare = (ratio − 1)·span / 2 on each side; exposed (depth + span) / V; up-tilt arctan(V / (g·τ)); difficulty depth / free width',
   source: 'Geometry; steering law: Accot and Zhai 1997; drift and τ as in the drift sum.',
@@ -48,7 +49,7 @@ export const ROOM_IN_GAP: Sum<GapDrawing> = {
       depthM: numberIn(this, values, 'depth_m'),
       speedMps: numberIn(this, values, 'speed_mps'),
       crossWindMps: numberIn(this, values, 'cross_mps'),
-      dragTimeS: dragTime(craft.topSpeedMps.normal, craft.leanDeg.normal),
+      dragTimeS: dragTimeOf(craft),
     });
     const wide = room.spareWanders >= WANDERS_WANTED;
     const fitting = 1 + (2 * WANDERS_WANTED * wanderM) / craft.spanM;

@@ -63,6 +63,8 @@ export interface Sum<Drawing = unknown> {
   readonly inputs: readonly SumInput[];
   /** The question ids without which it has nothing to say about an occurrence. */
   readonly wants: readonly string[];
+  /** Inputs that decide the verdict: while nobody has told one of them there is none. */
+  readonly decides: readonly string[];
   readonly start: (known: Answers, craft: CraftFacts) => Readonly<Record<string, Given>>;
   /** @throws RangeError when a value lies outside its input's limits */
   readonly work: (values: Values, craft: CraftFacts) => Worked<Drawing>;

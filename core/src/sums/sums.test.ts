@@ -1,11 +1,9 @@
-import type { CauseId } from '../causes/causes';
 import { answersOf } from '../evidence/evidence';
 import { NOTHING } from '../evidence/question';
 import { questionOf } from '../evidence/questions';
 import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import type { StoppingDrawing } from './could-it-stop';
-import { flightCard, type FlightToBe } from './go-no-go';
-import { startOf, sumOf, SUMS, sumsFor, workOut } from './sums';
+import { startOf, sumOf, SUMS, sumsFor, workedFor, workOut } from './sums';
 
 const CRAFT = craftFacts(USUAL_CRAFT);
 
@@ -53,6 +51,52 @@ test('an obstacle seen late could not be missed; seen early it could; the same s
   expect(totals).toEqual([...totals].sort((a, b) => a - b));
 });
 
+test.each(SUMS.map((sum) => [sum.id, sum] as const))('%s judges nothing that nobody told', (_, sum) => {
+  const outcome = workedFor(sum, NOTHING, CRAFT);
+  expect('worked' in outcome && outcome.worked).toMatchObject({
+    tone: 'open',
+    answer: expect.stringMatching(/^Nobody told /) as string,
+  });
+  expect(sum.decides.length).toBeGreaterThan(0);
+  for (const id of sum.decides) expect(sum.inputs.map((input) => input.id)).toContain(id);
+});
+
+test('told what decides, it judges', () => {
+  const known = answersOf({ speed_mps: 12, seen_at_m: 10 });
+  const outcome = workedFor(sumOf('stop')!, known, CRAFT);
+  expect('worked' in outcome && outcome.worked.tone).toBe('against');
+});
+
+test('a turn of 180° in a second is never praised, at any speed but a walk', () => {
+  for (let speed = 3; speed <= 40; speed += 1)
+    expect(answer('fold', { speed_mps: speed, yaw_deg: 180, yaw_s: 1 })!.tone).toBe('against');
+  expect(answer('fold', { speed_mps: 4, yaw_deg: 90, yaw_s: 6 })!.tone).toBe('for');
+});
+
+test('no descent past its own limit is praised, whatever little way was on', () => {
+  for (let descent = 0; descent <= 12; descent += 0.25)
+    for (let forward = 0; forward <= 4; forward += 0.5) {
+      const { tone, figures } = answer('wash', { descent_mps: descent, forward_mps: forward })!;
+      const limit = figures.find(({ label }) => label === 'Limit straight down')!.value;
+      if (tone === 'for' && descent > limit) throw new Error(`${descent} m/s down, ${forward} m/s on`);
+    }
+});
+
+test('wind that nobody placed is against the way home', () => {
+  const start = startOf(sumOf('home')!, answersOf({ battery_pct: 40, distance_m: 500, wind_mps: 6 }), CRAFT);
+  expect(start['from_deg']).toBe(180);
+  const said = startOf(sumOf('home')!, answersOf({ battery_pct: 40, wind_side: 'head' }), CRAFT);
+  expect(said['from_deg']).toBe(0);
+});
+
+test('the fastest that stops does not depend on how fast it was flown', () => {
+  const fastest = (speed: number) =>
+    answer('stop', { speed_mps: speed, seen_at_m: 20 })!.figures.find(({ label }) =>
+      label.startsWith('Fastest'),
+    )!.value;
+  expect(fastest(4)).toBeCloseTo(fastest(12), 2);
+});
+
 test('straight down at the induced velocity is in the wash; with way on it is not', () => {
   expect(answer('wash', { descent_mps: 5, forward_mps: 0 })!.tone).toBe('against');
   expect(answer('wash', { descent_mps: 5, forward_mps: 9 })!.tone).toBe('for');
@@ -79,89 +123,4 @@ test('only sums that have something to say about the occurrence are shown', () =
   expect(shown({ speed_mps: 8, auto_return: 'none' })).toEqual(['stop']);
   expect(shown({ yaw_burst: 'none', height_trend: 'falling' })).toEqual(['lean']);
   expect(shown({ position_hold: 'dropped', gap_ratio: 3 })).toEqual(['drift', 'gap']);
-});
-
-describe('go or no-go', () => {
-  const flight: FlightToBe = {
-    craft: CRAFT,
-    setting: 'normal',
-    windLimitMps: 6.7,
-    place: 'open',
-    tallestM: 9,
-    windMps: 3,
-    gustMps: 5,
-    windFromOutDeg: 0,
-    farthestM: 50,
-    chargePct: 100,
-    reservePct: 25,
-    altitudeM: 300,
-    visibilityM: 5000,
-    rain: false,
-    weaknesses: [],
-  };
-  const failing = (more: Partial<FlightToBe>) =>
-    flightCard({ ...flight, ...more })
-      .checks.filter((check) => !check.go)
-      .map((check) => check.id);
-
-  test('an easy flight goes, with figures that fit the craft', () => {
-    const card = flightCard(flight);
-    expect(card.go).toBe(true);
-    expect(card.returnHeightM).toBe(19);
-    expect(card.descentLimitMps).toBeCloseTo(1.3, 1);
-    expect(card.sightLimitM).toBeCloseTo(67, 0);
-  });
-
-  test.each<[string, Partial<FlightToBe>, string]>([
-    ["wind over the pilot's limit", { windMps: 7 }, 'wind'],
-    ['gusts over half the top speed', { gustMps: 9 }, 'gust'],
-    ['farther than the charge allows', { chargePct: 26 }, 'energy'],
-    ['farther than it can be read', { farthestM: 90 }, 'sight'],
-    ['a reserve under 20 %', { reservePct: 15 }, 'reserve'],
-    ['rain', { rain: true }, 'rain'],
-  ])('%s is no-go', (_, more, id) => {
-    expect(failing(more)).toEqual([id]);
-    expect(flightCard({ ...flight, ...more }).go).toBe(false);
-  });
-
-  const until = (causeId: CauseId) => ({ weaknesses: [{ causeId }] });
-  test.each<[string, Partial<FlightToBe>, string, Partial<FlightToBe>]>([
-    [
-      'fast while only slow is allowed',
-      { ...until('obstacle-overrun'), setting: 'fast' },
-      'until-cleared obstacle-overrun',
-      { setting: 'slow', windMps: 2, gustMps: 2 },
-    ],
-    [
-      'normal while only slow is allowed',
-      { ...until('overcontrol'), setting: 'normal' },
-      'until-cleared overcontrol',
-      { setting: 'slow', windMps: 2, gustMps: 2 },
-    ],
-    [
-      'a place that is ruled out',
-      { ...until('obstacle-thin'), place: 'trees' },
-      'until-cleared obstacle-thin',
-      { place: 'open' },
-    ],
-    [
-      'without hold where that is ruled out',
-      {
-        ...until('no-gps-drift'),
-        place: 'indoors',
-        craft: craftFacts({ ...USUAL_CRAFT, mode: 'self-level' }),
-      },
-      'until-cleared no-gps-drift',
-      { place: 'open' },
-    ],
-    [
-      'near things in the setting that switches the sensors off',
-      { place: 'trees', setting: 'fast', craft: craftFacts({ ...USUAL_CRAFT, sensorSides: ['ahead'] }) },
-      'sensors',
-      { craft: craftFacts({ ...USUAL_CRAFT, sensorSides: ['ahead'], sensorsInFast: true }) },
-    ],
-  ])('%s is no-go, and goes once that is changed', (_, more, id, mended) => {
-    expect(failing(more)).toEqual([id]);
-    expect(flightCard({ ...flight, ...more, ...mended }).go).toBe(true);
-  });
 });

@@ -64,6 +64,21 @@ export function startOf(sum: Sum<Drawing>, known: Answers, craft: CraftFacts): V
   return Object.fromEntries(Object.entries(sum.start(known, craft)).map(([id, given]) => [id, given.value]));
 }
 
+/**
+ * The verdict with what nobody told taken out of it: on a guess there is an answer and no judgement.
+ * @param notTold ids of the inputs that hold what is usual
+ */
+export function judged(
+  sum: Sum<Drawing>,
+  worked: Worked<Drawing>,
+  notTold: readonly string[],
+): Worked<Drawing> {
+  const guessed = sum.inputs.filter(({ id }) => sum.decides.includes(id) && notTold.includes(id));
+  if (guessed.length === 0) return worked;
+  const labels = guessed.map(({ label }) => label.charAt(0).toLowerCase() + label.slice(1)).join(' and ');
+  return { ...worked, tone: 'open', answer: `Nobody told ${labels}; taken as usual: ${worked.answer}` };
+}
+
 /** What was worked out, or why it could not be. */
 export type SumOutcome = { readonly worked: Worked<Drawing> } | { readonly problem: string };
 
@@ -74,4 +89,12 @@ export function workOut(sum: Sum<Drawing>, values: Values, craft: CraftFacts): S
     if (error instanceof RangeError) return { problem: error.message };
     throw error;
   }
+}
+
+/** What a sum says of an occurrence: worked out from what was told, and judging no guess. */
+export function workedFor(sum: Sum<Drawing>, known: Answers, craft: CraftFacts): SumOutcome {
+  const given = sum.start(known, craft);
+  const outcome = workOut(sum, startOf(sum, known, craft), craft);
+  const notTold = Object.keys(given).filter((id) => given[id]!.origin === 'usual');
+  return 'worked' in outcome ? { worked: judged(sum, outcome.worked, notTold) } : outcome;
 }

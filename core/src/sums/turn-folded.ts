@@ -1,5 +1,5 @@
 import { airDensity } from '../reconstruct/air-density';
-import { dragTime } from '../reconstruct/drag-time';
+import { dragTimeOf } from '../reconstruct/craft-stopping';
 import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
 import { yawRateAlongPath } from '../reconstruct/leaning';
 import { type Turn, turnFold, WASH_INDEX_LIMIT } from '../reconstruct/turn-fold';
@@ -10,12 +10,17 @@ export interface TurnDrawing extends Turn {
   readonly kind: 'turn';
 }
 
+/** The nose outran the path when it was swung so much faster than that turns, and by so much at least. */
+const OUTRUNS = 1.5;
+const LEAST_SWING_DEG = 60;
+
 const SWING_DEG: Readonly<Record<string, number>> = { none: 0, quarter: 90, 'half-or-more': 180 };
 
 export const TURN_FOLDED: Sum<TurnDrawing> = {
   id: 'fold',
   question: 'Did the turn fold back?',
   wants: ['yaw_burst'],
+  decides: ['speed_mps', 'yaw_deg'],
   formula:
     'Wash index = clamp(−v·n / v_h, 0, 1) × fade(speed across the disc / v_h) × (1 − power in hand); n the thrust direction',
   source: "Index: our definition, from momentum theory. Path: Newton's second law with linear drag.",
@@ -53,15 +58,20 @@ export const TURN_FOLDED: Sum<TurnDrawing> = {
       descentMps: numberIn(this, values, 'descent_mps'),
       thrustToWeight: craft.thrustToWeight,
       inducedMps: hoverInducedVelocity(craft.massKg, craft.rotors, craft.rotorRadiusM, airDensity(0)),
-      dragTimeS: dragTime(craft.topSpeedMps.normal, craft.leanDeg.normal),
+      dragTimeS: dragTimeOf(craft),
     });
     const over = turn.worst.washIndex > WASH_INDEX_LIMIT;
     const fits = yawRateAlongPath(Math.max(0.1, speedMps), leanDeg);
+    const swungDps = yawDeg / numberIn(this, values, 'yaw_s');
+    const outran = swungDps > fits * OUTRUNS && yawDeg >= LEAST_SWING_DEG;
+    const path = `In this lean the path turns at ${Math.round(fits)} °/s, and the nose was swung at ${Math.round(swungDps)} °/s.`;
+    let answer = 'No: its own wash stayed behind it.';
+    if (over) answer = `Yes: the nose outran the path and the wash came back at it. ${path}`;
+    else if (outran)
+      answer = `It may have, once it slowed: the nose outran the path, and it slid on sideways or backwards. ${path}`;
     return {
-      tone: over ? 'against' : 'for',
-      answer: over
-        ? `Yes: the nose outran the path and the wash came back at it. In this lean the path turns at ${Math.round(fits)} °/s; no faster.`
-        : 'No: its own wash stayed behind it.',
+      tone: over || outran ? 'against' : 'for',
+      answer,
       figures: [
         figure('Highest wash index', turn.worst.washIndex, '', 2),
         figure('Limit for drills', WASH_INDEX_LIMIT, '', 1),

@@ -1,3 +1,4 @@
+import { untilCleared } from '../../shared/copy/restriction-copy';
 import { causeOf } from '@skelby/core/causes/causes';
 import type { Findings } from '@skelby/core/debrief/findings';
 import { riskOf } from '@skelby/core/debrief/severity';
@@ -5,7 +6,7 @@ import { answersOf } from '@skelby/core/evidence/evidence';
 import { labelOf, QUESTIONS } from '@skelby/core/evidence/questions';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { onReleaseIn } from '@skelby/core/vocabulary/flying';
-import { startOf, sumsFor, workOut } from '@skelby/core/sums/sums';
+import { sumsFor, workedFor } from '@skelby/core/sums/sums';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -72,7 +73,7 @@ function Sheet({ occurrence, roster, page, shown }: SheetProps) {
   const facts = craftFacts(craft ?? USUAL_CRAFT);
   const known = answersOf(findings.evidence);
   const sums = sumsFor(known).flatMap((sum) => {
-    const outcome = workOut(sum, startOf(sum, known, facts), facts);
+    const outcome = workedFor(sum, known, facts);
     return 'worked' in outcome ? [`${sum.question} ${units.sentence(outcome.worked.answer)}`] : [];
   });
   const primary = findings.primary ? causeOf(findings.primary) : null;
@@ -96,7 +97,7 @@ function Sheet({ occurrence, roster, page, shown }: SheetProps) {
     ...(primary
       ? [
           ['What the hands should do', [primary.respond[onReleaseIn(occurrence.pilotMode)]]] as const,
-          ['Until cleared', [`${primary.restriction}.`]] as const,
+          ['Until cleared', [untilCleared(primary.id)]] as const,
         ]
       : []),
     ['Told', [toldWords(findings, units).join(' · ') || 'Nothing.']],

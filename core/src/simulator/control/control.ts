@@ -1,6 +1,13 @@
 import type { SpeedSetting } from '../../vocabulary/craft-facts';
 import type { FlightMode } from '../../vocabulary/flying';
 import { G_MPS2 } from '../../reconstruct/constants';
+import { LEAN_RATE_RADPS } from '../../reconstruct/craft-stopping';
+import {
+  LATCH_BELOW_MPS,
+  POSITION_GAIN,
+  VELOCITY_GAIN,
+  VELOCITY_GATHERS,
+} from '../../reconstruct/released-stop';
 import type { BodyState } from '../rigid-body';
 import type { CraftModel } from '../craft-model';
 
@@ -41,9 +48,6 @@ export interface Wanted {
 const RATE_GAIN = 18;
 const YAW_RATE_GAIN = 8;
 const ATTITUDE_GAIN = 6;
-const VELOCITY_GAIN = 1.6;
-const VELOCITY_GATHERS = 0.5;
-const POSITION_GAIN = 0.5;
 const CLIMB_GAIN = 3;
 const CLIMB_GATHERS = 1.2;
 const HEIGHT_GAIN = 1;
@@ -53,19 +57,13 @@ export const FULL_RATE = { roll: 7, yaw: 3.5 } as const;
 export const YAW_RATE: Readonly<Record<SpeedSetting, number>> = { slow: 0.9, normal: 1.6, fast: 2.4 };
 export const CLIMB_MPS: Readonly<Record<SpeedSetting, number>> = { slow: 1.5, normal: 3, fast: 5 };
 export const SINK_MPS: Readonly<Record<SpeedSetting, number>> = { slow: 1, normal: 2.5, fast: 4 };
-const LATCH_BELOW_MPS = 0.6;
 const DEAD = 0.03;
-/** Lets a lean grow and shrink like a hand would, rad/s. */
-export const LEAN_RATE_RADPS = 3;
 
 /**
  * Where a throttle without height hold stands for a share of full thrust: the stick is rotor speed, and
  * thrust goes with its square.
  */
 export const throttleStick = (thrustShare: number): number => 2 * Math.sqrt(thrustShare) - 1;
-
-/** By which a lean lags what is asked: the attitude loop and the rate loop inside it. */
-export const CONTROL_LAG_S = 1 / (2 * ATTITUDE_GAIN) + 1 / RATE_GAIN;
 
 const clamp = (value: number, most: number): number => (value > most ? most : value < -most ? -most : value);
 
