@@ -21,6 +21,8 @@ const THERE_M = 4;
 const THERE_SHARE = 0.4;
 const LEAST_THERE_M = 0.6;
 const PASSING_M = 0.3;
+/** Further off than this the end of a way was not passed, m. */
+const PASSED_WIDE_M = 6;
 const STILL_MPS = 0.5;
 const NOSE_DEG = 8;
 /** Before a part is given up. */
@@ -221,7 +223,7 @@ export class Referee {
         return inPart >= settleS + until.seconds;
       case 'there': {
         const left = lengthOf(path) - this.offset.alongTrackM;
-        if (until.standS === 0) return left < PASSING_M;
+        if (until.standS === 0) return left < PASSING_M && this.offset.crossTrackM < PASSED_WIDE_M;
         const near = Math.min(THERE_M, Math.max(LEAST_THERE_M, THERE_SHARE * lengthOf(path)));
         return this.lasts(
           Math.abs(left) < near &&

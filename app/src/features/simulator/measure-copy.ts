@@ -31,6 +31,7 @@ export const CHANGES: Readonly<Record<FlightMeasureId, string>> = {
   'touched-again': 'Hands stay off until it stands or the snap has ended.',
   response: 'Watch the ground, not the craft, for a slide: say “drifting” and lean against it.',
   moved: 'Lean against the drift at once and hold the lean.',
+  pace: 'Fly on at an easy pace until the call: there is nothing to stop otherwise.',
   'top-speed': 'Where neither camera nor sensor looks, walking pace.',
   'stopped-in': 'Slower in, or off the stick sooner.',
   gap: 'Look beyond the gap, not at its frame, and line up before the last second.',

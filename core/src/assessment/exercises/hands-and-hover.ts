@@ -1,6 +1,6 @@
 import type { DrillId } from '../../drills/drills';
 import type { Side } from '../../drills/drill';
-import { type Exercise, leg, round, stay } from '../exercise';
+import { type Exercise, type Stage, leg, round, stay } from '../exercise';
 import type { PathPoint } from '../../geometry/path';
 
 /** Standards as the drills themselves state them: common practice. */
@@ -37,6 +37,15 @@ const squares = () => {
   return Array.from({ length: 8 }, (_, i) =>
     leg(i < 4 ? 'First square' : 'Second square', corners[i % 4]!, corners[(i + 1) % 4]!, { nose: 0 }),
   );
+};
+
+/** A step to the right of the pilot and back, each with a stop: whoever only let it stand does not get there. */
+const aStepAside = ([x, y, z]: PathPoint, nose: number): readonly Stage[] => {
+  const stop = { nose, until: { is: 'there', standS: 0.5 }, speedMps: 1.5 } as const;
+  return [
+    leg('A step to your right, stop', [x, y, z], [x + 1.5, y, z], stop),
+    leg('And back, stop', [x + 1.5, y, z], [x, y, z], stop),
+  ];
 };
 
 /** Where the nose points on each side of a hover, as a bearing. */
@@ -77,17 +86,20 @@ const INTO_WIND: Readonly<Partial<Record<Side, number>>> = {
 export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>>> = {
   'single-stick': () => ({ stages: axisStages(), standards: [{ of: 'others', most: 0.1 }] }),
   'half-thumb': () => ({
-    stages: [stay('Hold the mark with small thumbs', MARK, 30, { nose: 0 })],
+    stages: [stay('Hold the mark with small thumbs', MARK, 30, { nose: 0 }), ...aStepAside(MARK, 0)],
     standards: [
-      { of: 'small-share', least: 0.9 },
+      { of: 'small-share', least: 0.9, in: [0] },
       { of: 'cross-track', most: 2 },
     ],
   }),
   'soft-centre-stick': () => ({
-    stages: [0, 0.3, 0.6].map((expo) =>
-      stay(`Sticks softened by ${expo * 100} %`, MARK, OWN_HOLD, { nose: 0, expo, settleS: 2 }),
-    ),
-    standards: [{ of: 'calmer', most: 0.67 }],
+    stages: [
+      ...[0, 0.3, 0.6].map((expo) =>
+        stay(`Sticks softened by ${expo * 100} %`, MARK, OWN_HOLD, { nose: 0, expo, settleS: 2 }),
+      ),
+      ...aStepAside(MARK, 0),
+    ],
+    standards: [{ of: 'calmer', most: 0.67, in: [0, 1, 2] }],
   }),
   'never-coast': () => ({ stages: squares(), standards: [{ of: 'neutral', most: 1 }], mode: 'self-level' }),
   'pop-up-takeoff': () => ({
@@ -101,7 +113,7 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>
     ],
   }),
   'tail-in-hover': () => ({
-    stages: [stay('Hold over the mark', MARK, 60, { nose: 0 })],
+    stages: [stay('Hold over the mark', MARK, 60, { nose: 0 }), ...aStepAside(MARK, 0)],
     standards: [
       { of: 'cross-track', most: 2, mostWithHold: 1 },
       { of: 'height', most: 0.5 },
@@ -152,7 +164,10 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>
     setting: 'slow',
   }),
   'into-wind-hover': (side) => ({
-    stages: [stay('Lean on the wind', [0, 8, 3], 45, { nose: INTO_WIND[side ?? 'nose-in']! })],
+    stages: [
+      stay('Lean on the wind', [0, 8, 3], 45, { nose: INTO_WIND[side ?? 'nose-in']! }),
+      ...aStepAside([0, 8, 3], INTO_WIND[side ?? 'nose-in']!),
+    ],
     standards: [{ of: 'cross-track', most: 1.5 }],
   }),
   'side-on-hover': (side) => quarter(NOSE_ON[side ?? 'nose-left']!, 10, 15, 1.5),

@@ -77,6 +77,7 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
         until: { is: 'there', standS: 0 },
         speedMps: 3,
       }),
+      free('And stop', [0, 8, 12], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'stop' }),
     ],
     standards: [{ of: 'pulses', most: 2 }],
   }),
@@ -199,6 +200,7 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
         { is: 'safe' },
         { begins: 'upset', hands: 'recover' },
       ),
+      free('Now the nose home', [0, 18, 40], { is: 'nose' }, { nose: 180, hands: 'fly' }),
     ],
     standards: [
       { of: 'lasted', most: 4, in: [1] },
@@ -229,7 +231,11 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
         { is: 'taken-over' },
         { begins: 'return', hands: 'take-over' },
       ),
-      leg('Fly it home by hand', [0, 34, 20], [0, 8, 6], { nose: 'any', speedMps: 3 }),
+      leg('Fly it home by hand, and stop', [0, 34, 20], [0, 8, 6], {
+        nose: 'any',
+        speedMps: 3,
+        until: { is: 'there', standS: 0.5 },
+      }),
     ],
     standards: [
       { of: 'lasted', most: 8, in: [1] },
@@ -273,6 +279,7 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
       free('Let go!', [0, 20, 3], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'off' }),
     ],
     standards: [
+      { of: 'pace', least: 1, in: [0] },
       { of: 'hands-off', most: 0.7, in: [1] },
       { of: 'touched-again', most: 0, in: [1] },
     ],

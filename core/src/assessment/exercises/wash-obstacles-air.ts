@@ -44,11 +44,22 @@ const through = (from: PathPoint, to: PathPoint, says: string, speedMps = 2) =>
 
 export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, CourseOf>>> = {
   'slow-vertical': () => ({
-    stages: [leg('Straight down, slowly', [0, 12, 20], [0, 12, 2], { speedMps: 0.8 })],
+    stages: [
+      leg('Straight down, slowly, and stop', [0, 12, 20], [0, 12, 2], {
+        speedMps: 0.8,
+        until: { is: 'there', standS: 0.5 },
+      }),
+    ],
     standards: [{ of: 'sink-ratio', most: 0.25 }],
   }),
   'slant-descent': () => ({
-    stages: [leg('Down while it moves forward', [0, 12, 18], [0, 42, 3], { nose: 0, speedMps: 4 })],
+    stages: [
+      leg('Down while it moves forward, level off and stop', [0, 12, 18], [0, 42, 3], {
+        nose: 0,
+        speedMps: 4,
+        until: { is: 'there', standS: 0.3 },
+      }),
+    ],
     standards: [{ of: 'wash-zone', most: 0.25 }],
   }),
   'zigzag-descent': () => ({
@@ -69,6 +80,7 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
         { is: 'out-of-wash' },
         { hands: 'fly', speedMps: 4, nose: 0 },
       ),
+      free('And stand still', [0, 20, 40], { is: 'still', standS: 1 }, { hands: 'stop' }),
     ],
     standards: [
       { of: 'sideways-first', least: 1, in: [1] },
@@ -185,6 +197,7 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
     standards: [
       { of: 'top-speed', most: 2.5 },
       { of: 'stopped-in', most: 3, in: [1, 3] },
+      { of: 'pace', least: 0.6, in: [0, 2] },
     ],
   }),
   'slow-slalom': () => ({
@@ -222,7 +235,14 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
     setting: 'slow',
   }),
   'hold-off-hover': () => ({
-    stages: [stay('Hold it by hand', [0, 12, 5], 30, { nose: 0 })],
+    stages: [
+      stay('Hold it by hand', [0, 12, 5], 30, { nose: 0 }),
+      leg('Two steps to your right, stop', [0, 12, 5], [3, 12, 5], {
+        nose: 0,
+        until: { is: 'there', standS: 0.5 },
+        speedMps: 1.5,
+      }),
+    ],
     standards: [{ of: 'cross-track', most: 3 }],
     mode: 'height-hold',
   }),

@@ -253,7 +253,10 @@ describe('the air', () => {
     expect(
       value(
         'wash-zone',
-        madeUpSegment(LINE, 1, () => ({ vz: -MADE_UP_CRAFT.inducedMps, windY: -2.5 * MADE_UP_CRAFT.inducedMps })),
+        madeUpSegment(LINE, 1, () => ({
+          vz: -MADE_UP_CRAFT.inducedMps,
+          windY: -2.5 * MADE_UP_CRAFT.inducedMps,
+        })),
       ),
     ).toBeLessThan(0.1);
   });

@@ -42,6 +42,7 @@ import { stoppedIn } from './stopped-in';
 import { stopsAlike } from './stops-alike';
 import { tailOnTime } from './tail-on-time';
 import { throttleRise } from './throttle-rise';
+import { pace } from './pace';
 import { topSpeed } from './top-speed';
 import { touchMiss } from './touch-miss';
 import { touchSpeed } from './touch-speed';
@@ -80,6 +81,7 @@ export const MEASURES = {
   'touched-again': touchedAgain,
   response,
   moved,
+  pace,
   'top-speed': topSpeed,
   'stopped-in': stoppedIn,
   gap,

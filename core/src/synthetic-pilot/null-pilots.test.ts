@@ -1,0 +1,36 @@
+import { exerciseOf, MEASURED_DRILLS } from '../assessment/exercises';
+import { modeFlown } from '../assessment/exercise';
+import { drillOf, type DrillId } from '../drills/drills';
+import { craftModel } from '../simulator/craft-model';
+import { practiceOf } from '../simulator/practice';
+import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
+import { meets, type NullPilot, nullPilots } from './null-pilots';
+
+/**
+ * Doing nothing never passes. Hands off are flown through every drill here, and a few of the others by the day; all of
+ * them, in every wind and on every side, in the bench.
+ */
+
+const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
+const ALL = nullPilots();
+/** A new few every day, printed, so that a failure can be tried again with NULL_DAY. */
+const DAY = Number(process.env['NULL_DAY'] ?? Math.floor(Date.now() / 86_400_000));
+const LIGHT_MPS = 3.5;
+
+const passes = (drillId: DrillId, pilot: NullPilot): boolean => {
+  const side = drillOf(drillId).sides[0] ?? null;
+  const mode = modeFlown(exerciseOf(drillId, side)!, practiceOf(drillId, side, 'position-hold')!.mode);
+  return meets(CRAFT, pilot, { drillId, side, windMps: LIGHT_MPS, mode, seed: 5 });
+};
+
+test.each(MEASURED_DRILLS)('%s is not met by hands off', (drillId) => {
+  expect(passes(drillId, ALL[0]!)).toBe(false);
+});
+
+test('sticks held or moved at random meet at most one drill in twenty', () => {
+  const few = [1, 2].map((i) => ALL[1 + ((DAY * 7 + i * 11) % (ALL.length - 1))]!);
+  const met = MEASURED_DRILLS.flatMap((drillId) =>
+    few.filter((pilot) => passes(drillId, pilot)).map((pilot) => `${drillId} by ${pilot.name} (day ${DAY})`),
+  );
+  expect(met.length / (few.length * MEASURED_DRILLS.length) <= 1 / 20 ? [] : met).toEqual([]);
+}, 120_000);

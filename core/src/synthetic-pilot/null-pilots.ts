@@ -1,0 +1,108 @@
+import { exerciseOf } from '../assessment/exercises';
+import { RepFlight } from '../assessment/rep';
+import { scoreFlightLog } from '../assessment/score';
+import type { Side } from '../drills/drill';
+import type { DrillId } from '../drills/drills';
+import { CENTRED, type PilotedMode, type StickPosition } from '../simulator/control/control';
+import type { CraftModel } from '../simulator/craft-model';
+import { practiceOf } from '../simulator/practice';
+import { Random } from '../simulator/random';
+import { PHYSICS_STEP_S } from '../simulator/simulated-flight';
+
+/**
+ * Pilots who do nothing about what happens: hands off, sticks held anywhere, sticks moved at random, or the sticks
+ * of another drill. Whatever one of them meets measures the craft, not a pilot.
+ */
+
+/** Sticks at a time of the flight, s. */
+export type Sticks = (t: number) => StickPosition;
+
+export interface NullPilot {
+  readonly name: string;
+  readonly sticks: Sticks;
+}
+
+/** Held sticks, in a fixed set that fills the space. */
+const HELD = 24;
+const RANDOM = 5;
+/** A random stick is held so long, s. */
+const RANDOM_FOR_S = 0.4;
+const BASES = [2, 3, 5, 7] as const;
+
+/** The i-th of a sequence that fills 0 to 1 evenly (Halton, Numerische Mathematik 1960). */
+function halton(index: number, base: number): number {
+  let [share, value] = [1, 0];
+  for (let i = index; i > 0; i = Math.floor(i / base)) {
+    share /= base;
+    value += share * (i % base);
+  }
+  return value;
+}
+
+const held = (index: number): StickPosition => {
+  const [throttle, yaw, pitch, roll] = BASES.map((base) => 2 * halton(index, base) - 1) as [
+    number,
+    number,
+    number,
+    number,
+  ];
+  return { throttle, yaw, pitch, roll };
+};
+
+function moving(seed: number): Sticks {
+  const random = new Random(seed);
+  const all: StickPosition[] = [];
+  const one = () => 2 * random.uniform() - 1;
+  return (t) => {
+    const index = Math.floor(t / RANDOM_FOR_S);
+    while (all.length <= index) all.push({ throttle: one(), yaw: one(), pitch: one(), roll: one() });
+    return all[index]!;
+  };
+}
+
+/** @param others stick movements of other drills, as somebody who can fly them moves */
+export const nullPilots = (others: readonly NullPilot[] = []): readonly NullPilot[] => [
+  { name: 'hands off', sticks: () => CENTRED },
+  ...Array.from({ length: HELD }, (_, i) => {
+    const position = held(i + 1);
+    return { name: `held ${i + 1}`, sticks: () => position };
+  }),
+  ...Array.from({ length: RANDOM }, (_, i) => ({ name: `random ${i + 1}`, sticks: moving(91 + i) })),
+  ...others,
+];
+
+export interface NullFlight {
+  readonly drillId: DrillId;
+  readonly side: Side | null;
+  readonly windMps: number;
+  readonly mode: PilotedMode;
+  readonly seed: number;
+}
+
+const LONGEST_S = 130;
+/** So far off the way nobody is still flying the drill, m. */
+const GONE_M = 25;
+
+/** Whether a null pilot meets the drill: flown until it is over, or can no longer be met. */
+export function meets(craft: CraftModel, { sticks }: NullPilot, flight: NullFlight): boolean {
+  const { drillId, side, windMps, mode, seed } = flight;
+  const [setUp, course] = [practiceOf(drillId, side, 'position-hold'), exerciseOf(drillId, side)];
+  if (!setUp || !course) throw new RangeError(`"${drillId}" is not flown on the simulator.`);
+  const rep = new RepFlight({
+    craft,
+    course,
+    scene: {
+      solids: setUp.solids,
+      wind: { speedMps: windMps, fromDeg: setUp.windFromDeg, gusts: 1, jets: setUp.jets },
+    },
+    start: setUp.start,
+    seed,
+  });
+  const now = { mode, setting: course.setting ?? 'normal', pilotHeadingDeg: null, hold: true } as const;
+  for (let step = 0; !rep.isOver && rep.flight.timeS < LONGEST_S; step += 1) {
+    rep.step(sticks(step * PHYSICS_STEP_S), now);
+    if (rep.referee.offset.crossTrackM > GONE_M) return false;
+  }
+  const { score } = { score: scoreFlightLog(rep.writer.track(), course, craft, setUp.solids) };
+  return score.met;
+}
