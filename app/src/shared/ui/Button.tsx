@@ -1,7 +1,14 @@
 import Feather from '@expo/vector-icons/Feather';
 import { type Href, Link } from 'expo-router';
 import type { ComponentProps } from 'react';
-import { Pressable, type StyleProp, StyleSheet, View, type ViewStyle } from 'react-native';
+import {
+  type GestureResponderEvent,
+  Pressable,
+  type StyleProp,
+  StyleSheet,
+  View,
+  type ViewStyle,
+} from 'react-native';
 import { themed, TOUCH, useTheme } from './theme';
 import { Words } from './Words';
 
@@ -39,7 +46,7 @@ export interface ButtonLook {
 }
 
 interface ButtonProps extends ButtonLook {
-  readonly onPress: () => void;
+  readonly onPress: (event: GestureResponderEvent) => void;
   readonly disabled?: boolean;
   readonly pressed?: boolean;
   /** Said instead of the label where the label alone does not say which. */

@@ -1,6 +1,7 @@
 import { MISS_REASONS, type MissReason } from '@skelby/core/clearance/facts';
 import { Pressable, View } from 'react-native';
 import { Button } from './Button';
+import { unlessBounced } from './no-bounce';
 import { FONT, themed } from './theme';
 import { Words } from './Words';
 import { MISS_WORDS } from '../copy/copy';
@@ -30,7 +31,7 @@ function Verdict({ met, onPress }: { readonly met: boolean; readonly onPress: ()
   return (
     <Pressable
       role="button"
-      onPress={onPress}
+      onPress={unlessBounced(onPress)}
       style={(state) => [styles.verdict, met ? styles.met : null, state.pressed ? styles.pressed : null]}
     >
       <Words style={[styles.sign, ink]} aria-hidden>
@@ -70,11 +71,16 @@ export function WhyMissed({
             key={reason}
             style={styles.reason}
             label={MISS_WORDS[reason]}
-            onPress={() => onReason(reason)}
+            onPress={unlessBounced(() => onReason(reason))}
           />
         ))}
-        <Button style={styles.reason} kind="quiet" label="Not said" onPress={() => onReason(null)} />
-        <Button style={styles.reason} kind="quiet" label="It was no miss" onPress={onCancel} />
+        <Button
+          style={styles.reason}
+          kind="quiet"
+          label="Not said"
+          onPress={unlessBounced(() => onReason(null))}
+        />
+        <Button style={styles.reason} kind="quiet" label="It was no miss" onPress={unlessBounced(onCancel)} />
       </View>
     </View>
   );
