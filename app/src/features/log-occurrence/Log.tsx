@@ -52,13 +52,19 @@ interface StepProps {
   readonly go: (part: Partial<LogDraft>, next: Step) => void;
 }
 
-function PilotStep({ roster, go }: StepProps) {
+function PilotStep({ draft, roster, go }: StepProps) {
   const [wanted, setWanted] = useState('');
   const found = roster.pilots.filter((pilot) =>
     pilot.name.toLowerCase().includes(wanted.trim().toLowerCase()),
   );
   return (
     <>
+      <LinkButton
+        kind="quiet"
+        icon="life-buoy"
+        label="Just crashed? The first ten minutes"
+        href={`/first-minutes${draft.siteId ? `?site=${draft.siteId}` : ''}`}
+      />
       {roster.pilots.length >= SEARCH_FROM ? (
         <TextBox label="Find by name" value={wanted} onChangeText={setWanted} autoCapitalize="none" />
       ) : null}

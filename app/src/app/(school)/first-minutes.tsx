@@ -1,0 +1,1 @@
+export { FirstMinutesScreen as default } from '../../lazy';
