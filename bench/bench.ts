@@ -19,6 +19,7 @@ import { measureFirstLoad } from './first-load';
 import { measureHeadless, measurePractice } from './flight';
 import { measureConfusion, measureLogScoring, measurePilots } from './pilots';
 import { measureAccuracy, sayShare } from './ranking';
+import { sayTrust } from './trust';
 
 const row = (what: string, figure: string) => say(`${what.padEnd(68)}${figure}`);
 const ms = (value: number) => `${value.toFixed(0)} ms`;
@@ -227,6 +228,9 @@ const ALONE: Readonly<Record<string, () => Promise<void>>> = {
   },
   async clearing() {
     say(`\nWhat clearing promises\n${sayClearing()}`);
+  },
+  async trust() {
+    say(`\n${sayTrust(process.env['TRUST'])}`);
   },
   async start() {
     await buildApp();

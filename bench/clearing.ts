@@ -1,7 +1,7 @@
 import { chanceClearedWithin } from '@skelby/core/clearance/chart-probability';
 import { limitOf } from '@skelby/core/clearance/choose-limit';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
-import { DEFAULT_RULE } from '@skelby/core/clearance/clearing-rule';
+import { FIRST_RULE } from '@skelby/core/clearance/clearing-rule';
 import type { Move, Rep, WeaknessFacts } from '@skelby/core/clearance/facts';
 import { ScoreLattice } from '@skelby/core/clearance/score-lattice';
 import { addDays, type Day } from '@skelby/core/vocabulary/day';
@@ -17,7 +17,7 @@ const REPS_A_PACK = 6;
 const PACKS_A_DAY = 2;
 const DAYS_BETWEEN = 2;
 /** A trainer gives up on a test after twice the planned reps. */
-const MOST_REPS = 2 * DEFAULT_RULE.plannedReps;
+const MOST_REPS = 2 * FIRST_RULE.plannedReps;
 const FIRST: Day = '2026-03-02';
 const DRILL = 'tail-in-hover';
 
@@ -141,7 +141,7 @@ function follow(skill: Skill, correlation: number, simple: Simple | null, chance
     causeId: 'overcontrol',
     keyDrills: [DRILL],
     pilot: { mode: 'position-hold', windLimitMps: 5 },
-    rule: DEFAULT_RULE,
+    rule: FIRST_RULE,
     moves,
     reps,
   });
@@ -159,7 +159,7 @@ function follow(skill: Skill, correlation: number, simple: Simple | null, chance
     if (pack > 0 && pack % PACKS_A_DAY === 0) restTo(DAYS_BETWEEN);
     const state = simple ? null : clearanceOf(facts());
     const checking = state?.state === 'ready-for-check';
-    if (checking) restTo(DEFAULT_RULE.checkGapDays);
+    if (checking) restTo(FIRST_RULE.checkGapDays);
     const missRate = chance.around(pilot.missRate(), correlation);
     for (let rep = 0; rep < (checking ? 5 : REPS_A_PACK); rep += 1) {
       reps.push({
@@ -218,14 +218,14 @@ export function clearingTable(): readonly ClearingLine[] {
 }
 
 export function sayClearing(): string {
-  const lattice = new ScoreLattice(DEFAULT_RULE);
-  const { point } = limitOf(DEFAULT_RULE);
+  const lattice = new ScoreLattice(FIRST_RULE);
+  const { point } = limitOf(FIRST_RULE);
   const lines = clearingTable().map(
     (line) =>
       `| ${line.skill} | ${line.correlation} | ${line.rule} | ${percent(line.cleared)} | ${line.cleared === 0 ? '–' : line.reps.toFixed(0)} | ${line.cleared === 0 ? '–' : percent(line.gone)} |`,
   );
   return [
-    `One chart alone, exact: a pilot who misses 40 % is through within ${DEFAULT_RULE.plannedReps} reps in ${(100 * chanceClearedWithin(lattice, point, DEFAULT_RULE.plannedReps, 0.4)[DEFAULT_RULE.plannedReps]!).toFixed(1)} %, within ${MOST_REPS} in ${(100 * chanceClearedWithin(lattice, point, MOST_REPS, 0.4)[MOST_REPS]!).toFixed(1)} %.`,
+    `One chart alone, exact: a pilot who misses 40 % is through within ${FIRST_RULE.plannedReps} reps in ${(100 * chanceClearedWithin(lattice, point, FIRST_RULE.plannedReps, 0.4)[FIRST_RULE.plannedReps]!).toFixed(1)} %, within ${MOST_REPS} in ${(100 * chanceClearedWithin(lattice, point, MOST_REPS, 0.4)[MOST_REPS]!).toFixed(1)} %.`,
     '',
     `| pilot (${PILOTS} of each, up to ${MOST_REPS} reps) | reps of a pack hang together | rule | cleared | reps it took | of these missing over 25 % a month later |`,
     '| --- | --- | --- | --- | --- | --- |',

@@ -119,7 +119,7 @@ test('numbers come by pointing or stepper, and the sums say what they mean', asy
   const stop = page.getByRole('group', { name: 'Could it have stopped?' });
   await expect(stop.getByText('Not told, so as usual: first seen at, reaction, setting.')).toBeVisible();
   await stop.getByRole('button', { name: /^Inputs, formula, source/ }).click();
-  await expect(stop.getByText(/^No: it needed/)).toBeVisible();
+  await expect(stop.getByText(/^Nobody told first seen at; taken as usual: No: it needed/)).toBeVisible();
   await stop.getByLabel('First seen at (usual)', { exact: true }).fill('200');
   await expect(stop.getByText(/^Yes: it needed/)).toBeVisible();
 });
@@ -247,7 +247,7 @@ test.describe('planning', () => {
     trainer,
     page,
   }) => {
-    const pilot = await trainer.addPilot('Liv Tangen', '4');
+    const pilot = await trainer.addPilot('Liv Tangen', '5.5');
     await page.goto('/sums/card');
     await page.getByText('Who, what, where').waitFor();
     const find = page.getByLabel('Pilot: find by name');
@@ -256,10 +256,12 @@ test.describe('planning', () => {
     await page.getByRole('radio', { name: 'Hover 1' }).click();
     await page.getByRole('radio', { name: 'Merrow Moor airstrip' }).click();
     const card = page.getByRole('region', { name: 'Flight card' });
+    await expect(card.getByText('1 to look at')).toBeVisible();
+    await card.getByRole('checkbox', { name: /^On a lost link/ }).click();
     await expect(card.getByText('Go', { exact: true })).toBeVisible();
     await page.getByLabel('Wind', { exact: true }).fill('6');
     await expect(card.getByText('No-go')).toBeVisible();
-    await expect(card.getByText(/Wind 6.m\/s, pilot's limit 4.m\/s/)).toBeVisible();
+    await expect(card.getByText(/Wind 6.m\/s, pilot's limit 5.5.m\/s/)).toBeVisible();
     await page.reload();
     await expect(card.getByText('No-go')).toBeVisible();
     const pdf = await page.pdf({ format: 'A4' });

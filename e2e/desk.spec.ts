@@ -163,7 +163,7 @@ const VIEWS: readonly { readonly name: string; readonly open: (page: Page) => Pr
     open: async (page) => {
       await page.goto('/');
       await page.getByRole('link', { name: /Nose-in reversal\. Due/ }).click();
-      await page.getByRole('img', { name: /: Limit reached/ }).waitFor();
+      await page.getByRole('img', { name: /: Passed/ }).waitFor();
     },
   },
   {

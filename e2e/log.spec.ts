@@ -225,3 +225,20 @@ test("from a pilot's own page the first question is answered already", async ({ 
   await page.getByRole('button', { name: 'Crash', exact: true }).click();
   await expect(page.getByText('Oska Merrin · Crash')).toBeVisible();
 });
+
+test('the first ten minutes after a crash are a tap from the log, with the help of the place, and outlive a refresh', async ({
+  trainer,
+  page,
+}) => {
+  await trainer.today();
+  await page.goto('/log/pilot');
+  await page.getByRole('link', { name: 'Just crashed? The first ten minutes' }).click();
+  await expect(page.getByRole('heading', { name: 'The first ten minutes' })).toBeVisible();
+  await expect(page.getByText(/Base desk 555 0140/).first()).toBeVisible();
+  const people = page.getByRole('checkbox', { name: /^People first/ });
+  await people.click();
+  await page.reload();
+  await expect(people).toBeChecked();
+  await page.getByRole('link', { name: 'Then log it' }).click();
+  await expect(page.getByRole('heading', { name: 'Who was flying?' })).toBeVisible();
+});

@@ -62,7 +62,8 @@ async function addServiceWorker(folder: string): Promise<void> {
     dontCacheBustURLsMatching: /\/(_expo\/static|assets)\//,
     maximumFileSizeToCacheInBytes: LARGEST_KEPT,
     navigateFallback: '/index.html',
-    navigateFallbackDenylist: [/^\/api\//, /^\/(healthz|readyz)$/],
+    // A plain file is itself, whoever opens it: no page of the app has an ending.
+    navigateFallbackDenylist: [/^\/api\//, /^\/(healthz|readyz)$/, /\.txt$/],
     cleanupOutdatedCaches: true,
     sourcemap: false,
     inlineWorkboxRuntime: true,

@@ -1,0 +1,128 @@
+import { CAUSES } from '@skelby/core/causes/causes';
+import { cellsOf } from '@skelby/core/clearance/test-charts';
+import { DEFAULT_RULE } from '@skelby/core/clearance/clearing-rule';
+import { drawFrom } from '@skelby/core/clearance/evidence/simulated';
+import { costsOf, whatItTakes } from '@skelby/core/clearance/rule-costs';
+import { watchedYear } from '@skelby/core/testing/watch-year';
+import { drillOf, type DrillId } from '@skelby/core/drills/drills';
+import { keyDrillsFor } from '@skelby/core/plan/key-drills';
+import { exerciseOf, MEASURED_DRILLS } from '@skelby/core/assessment/exercises';
+import { modeFlown } from '@skelby/core/assessment/exercise';
+import { craftModel } from '@skelby/core/simulator/craft-model';
+import { practiceOf } from '@skelby/core/simulator/practice';
+import { flyDrill } from '@skelby/core/synthetic-pilot/fly-drill';
+import { meets, nullPilots } from '@skelby/core/synthetic-pilot/null-pilots';
+import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
+
+/** What can be trusted: the tables behind cleared, null pilots, what clearing takes, and the watch. */
+
+const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
+const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
+const WINDS = [1, 3.5, 6] as const;
+
+function sayRule(): string {
+  const [evidence, curve] = [costsOf(DEFAULT_RULE), costsOf({ ...DEFAULT_RULE, test: 'learning-curve' })];
+  return [
+    '| test reps of one chart | evidence | good and bad days | learning curve | good and bad days |',
+    '| --- | --- | --- | --- | --- |',
+    ...evidence.letThrough.map(
+      (each, i) =>
+        `| ${each.reps} | ${percent(each.independent)} | ${percent(each.together)} | ${percent(curve.letThrough[i]!.independent)} | ${percent(curve.letThrough[i]!.together)} |`,
+    ),
+    '',
+    'A pilot who misses 40 % and learns nothing: share let through one chart, before the check.',
+  ].join('\n');
+}
+
+function sayTakes(): string {
+  const lines = CAUSES.map((cause) => {
+    const charts = cellsOf(keyDrillsFor(cause, 'position-hold')).length;
+    const { reps, ninetieth, days } = whatItTakes(DEFAULT_RULE, charts);
+    return `| ${cause.id} | ${charts} | ${reps} | ${ninetieth} | ${days} |`;
+  });
+  return [
+    '| cause | charts | reps, check included | nine in ten by | days |',
+    '| --- | --- | --- | --- | --- |',
+    ...lines,
+  ].join('\n');
+}
+
+const WATCHED = 600;
+
+/** Sound pilots called back in a year, and how long a pilot who has slipped is not seen. */
+function sayWatch(): string {
+  const lines = (
+    [
+      ['one drill', ['tail-in-hover']],
+      ['two drills', ['tail-in-hover', 'pad-landing']],
+    ] as const
+  ).map(([name, keyDrills]) => {
+    const run = (missRate: number, seed: number) => {
+      const draw = drawFrom(seed);
+      return Array.from({ length: WATCHED }, () => watchedYear(keyDrills, missRate, draw));
+    };
+    const back = run(0.1, 31).filter(({ calledBackAfter }) => calledBackAfter !== null).length;
+    const limited = run(0.4, 33)
+      .map(({ limitedAfter }) => limitedAfter ?? 366)
+      .sort((a, b) => a - b);
+    return `| ${name} | ${percent(back / WATCHED)} | ${limited[WATCHED / 2]} | ${limited[Math.floor(0.9 * WATCHED)]} |`;
+  });
+  return [
+    '| deciding drills | sound pilots called back in a year | days until a 40 % pilot is limited, middle | nine in ten by |',
+    '| --- | --- | --- | --- |',
+    ...lines,
+  ].join('\n');
+}
+
+/** Every null pilot through every drill, on every side, in every wind and form. */
+function sayNull(): string {
+  const pilots = nullPilots();
+  const lines: string[] = [];
+  for (const drillId of MEASURED_DRILLS) {
+    const { sides } = drillOf(drillId);
+    let [flown, met, worst] = [0, 0, 0];
+    for (const side of sides.length > 0 ? sides : [null])
+      for (const windMps of WINDS) {
+        const mode = modeFlown(exerciseOf(drillId, side)!, practiceOf(drillId, side, 'position-hold')!.mode);
+        const here = pilots.filter((pilot) => meets(CRAFT, pilot, { drillId, side, windMps, mode, seed: 5 }));
+        [flown, met, worst] = [flown + pilots.length, met + here.length, Math.max(worst, here.length)];
+      }
+    const steady = steadyShare(drillId);
+    lines.push(
+      `| ${drillId} | ${percent(met / flown)} | ${worst} of ${pilots.length} | ${percent(steady)} |${worst > pilots.length / 20 || steady < 0.9 ? ' ✗' : ''}`,
+    );
+  }
+  return [
+    '| drill | null pilots who meet it | at worst, one side and wind | steady hands |',
+    '| --- | --- | --- | --- |',
+    ...lines,
+  ].join('\n');
+}
+
+const STEADY = 40;
+function steadyShare(drillId: DrillId): number {
+  const { sides, bands = ['calm', 'light'] } = drillOf(drillId);
+  const wind = { calm: 1, light: 3.5, breezy: 6 };
+  let met = 0;
+  for (let i = 0; i < STEADY; i += 1) {
+    const side = sides[i % Math.max(1, sides.length)] ?? null;
+    met += flyDrill(CRAFT, drillId, side, wind[bands[i % bands.length]!], new Set(), 90 + 13 * i).score.met
+      ? 1
+      : 0;
+  }
+  return met / STEADY;
+}
+
+/** @param only a part: `rule`, `takes`, `null` or `watch`; all where none is given */
+export function sayTrust(only: string | undefined): string {
+  const parts: readonly (readonly [id: string, title: string, say: () => string])[] = [
+    ['rule', 'What the test lets through', sayRule],
+    ['takes', 'What a competent pilot needs, by cause', sayTakes],
+    ['watch', 'How long until the watch calls', sayWatch],
+    ['null', 'Doing nothing', sayNull],
+  ];
+  return parts
+    .filter(([id]) => only === undefined || id === only)
+    .map(([, title, say]) => `${title}\n\n${say()}`)
+    .join('\n\n');
+}
