@@ -1,3 +1,4 @@
+import { exerciseOf } from '../assessment/exercises';
 import type { FindDrill } from '../drills/drill-book';
 import { RESERVE_PCT } from '../reconstruct/energy-home';
 import { NEEDS } from '../restrictions/limits';
@@ -8,9 +9,26 @@ import type { FlightMode, Place } from '../vocabulary/flying';
 import type { FlightCheck } from './flight-to-be';
 import { judgeFlight, USUAL_HEIGHT_LIMIT_M } from './judge';
 
-/** What drills are flown at: low, and near the pilot. */
-const DRILL_HEIGHT_M = 5;
-const DRILL_FARTHEST_M = 30;
+/** What drills are flown at that have no course: low, and near the pilot. */
+const USUAL_DRILL = { heightM: 5, farthestM: 30 } as const;
+
+/** How high and how far the drills of a pilot go, m. */
+function reachOf(
+  { content }: SessionToBe,
+  pilotId: string,
+): { readonly heightM: number; readonly farthestM: number } {
+  const drills = content.packs.flatMap((pack) => pack.blocks.filter((block) => block.pilotId === pilotId));
+  const places = drills.flatMap(({ drillId, side }) =>
+    (exerciseOf(drillId, side)?.stages ?? []).flatMap(({ path }) => {
+      if (path.is === 'point') return [path.at];
+      return path.is === 'segment' ? [path.from, path.to] : [path.centre];
+    }),
+  );
+  return {
+    heightM: Math.ceil(Math.max(USUAL_DRILL.heightM, ...places.map(([, , z]) => z))),
+    farthestM: Math.ceil(Math.max(USUAL_DRILL.farthestM, ...places.map(([x, y]) => Math.hypot(x, y)))),
+  };
+}
 
 interface PilotFlying {
   readonly id: string;
@@ -70,8 +88,10 @@ function ruledOut(
 }
 
 /** What the judge says of one pilot's flying in the session. */
-function checksOf({ content, site, lightMin }: SessionToBe, pilot: PilotFlying): readonly FlightCheck[] {
+function checksOf(session: SessionToBe, pilot: PilotFlying): readonly FlightCheck[] {
+  const { content, site, lightMin } = session;
   const { checks } = judgeFlight({
+    ...reachOf(session, pilot.id),
     craft: craftFacts(pilot.craft ?? { ...USUAL_CRAFT, mode: pilot.mode }),
     setting: 'normal',
     mode: pilot.mode,
@@ -81,13 +101,11 @@ function checksOf({ content, site, lightMin }: SessionToBe, pilot: PilotFlying):
     tallestM: site?.tallestM ?? 0,
     ceilingM: site?.ceilingM ?? null,
     heightLimitM: USUAL_HEIGHT_LIMIT_M,
-    heightM: DRILL_HEIGHT_M,
     nearestM: null,
     peopleM: null,
     windMps: content.windMps,
     gustMps: null,
     windFromOutDeg: null,
-    farthestM: DRILL_FARTHEST_M,
     chargePct: null,
     reservePct: reserveOf(pilot.weaknesses, RESERVE_PCT),
     altitudeM: 0,

@@ -37,6 +37,16 @@ test('a drill that a restriction names is a no-go, but for the weakness that it 
   expect(refused('portal-drop', 'open', open('w', 'gap-clip'))).toEqual([]);
 });
 
+test('a drill that is flown high is judged by the air and the people there', () => {
+  const wordsAt = (drillId: DrillId) =>
+    sessionChecks({ content: session(drillId), roster, site: site('open'), weaknesses: [] }, drillOf)
+      .map(({ words }) => words)
+      .join('\n');
+  expect(wordsAt('tail-in-hover')).toContain('at {m:5}');
+  expect(wordsAt('safe-posture')).toContain('at {m:45}');
+  expect(wordsAt('safe-posture')).toContain('within {m:45}');
+});
+
 test('on watch after a check that failed, the restriction is back', () => {
   const limited = [
     { id: 'other', pilotId: 'p', causeId: 'gap-clip', state: 'watch', limited: true },
