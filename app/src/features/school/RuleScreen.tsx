@@ -64,16 +64,25 @@ function Numbers({ rule, change }: Pick<Form, 'rule' | 'change'>) {
       {whole('passDays', 'Met on separate days', 'days', [2, 6])}
       {whole('checkGapDays', 'Rest before the check', 'days', [5, 30])}
       {whole('mostDaysBetweenChecks', 'Between checks on watch, at most', 'days', [30, 180])}
-      <Choice
-        label="Sides on which it never happened"
-        value={rule.sidesAlike}
-        onChange={(sidesAlike) => change({ sidesAlike })}
-        options={[
-          { value: false, label: 'Need less evidence' },
-          { value: true, label: 'Need as much' },
-        ]}
-      />
     </Part>
+  );
+}
+
+/** Names the columns of a table of two rules. */
+function Head({ of }: { readonly of: string }) {
+  const styles = useStyles();
+  return (
+    <View style={styles.row}>
+      <Words as="soft" style={styles.name}>
+        {of}
+      </Words>
+      <Words as="soft" style={styles.cell}>
+        In force
+      </Words>
+      <Words as="soft" style={styles.cell}>
+        These numbers
+      </Words>
+    </View>
   );
 }
 
@@ -89,17 +98,7 @@ function Costs({ now, wanted }: { readonly now: RuleCosts | null; readonly wante
   return (
     <View style={{ gap: 18 }}>
       <View>
-        <View style={styles.row}>
-          <Words as="soft" style={styles.name}>
-            Not competent and let through one chart
-          </Words>
-          <Words as="soft" style={styles.cell}>
-            In force
-          </Words>
-          <Words as="soft" style={styles.cell}>
-            These numbers
-          </Words>
-        </View>
+        <Head of="Not competent and let through one chart" />
         {wanted.letThrough.flatMap(({ reps, independent, together }, i) => [
           <View key={reps} style={styles.row}>
             <Words style={styles.name}>{`By ${reps} test reps`}</Words>
@@ -116,17 +115,7 @@ function Costs({ now, wanted }: { readonly now: RuleCosts | null; readonly wante
         ])}
       </View>
       <View>
-        <View style={styles.row}>
-          <Words as="soft" style={styles.name}>
-            Reps of a competent pilot, check included
-          </Words>
-          <Words as="soft" style={styles.cell}>
-            In force
-          </Words>
-          <Words as="soft" style={styles.cell}>
-            These numbers
-          </Words>
-        </View>
+        <Head of="Reps of a competent pilot, check included" />
         {wanted.competent.map(({ charts, reps, ninetieth }, i) => (
           <View key={charts} style={styles.row}>
             <Words style={styles.name}>{charts === 1 ? 'One chart' : `${charts} charts`}</Words>
@@ -136,8 +125,7 @@ function Costs({ now, wanted }: { readonly now: RuleCosts | null; readonly wante
         ))}
       </View>
       <Words as="soft">
-        Made-up pilots; good and bad days hang together with correlation 0.15. The check a week later lets
-        through about a third of the first.
+        Made-up pilots, before the check; good and bad days hang together with correlation 0.15.
       </Words>
     </View>
   );

@@ -11,15 +11,10 @@ const TOGETHER = { withinPack: 0.1, repsPerPack: 6 };
 
 /** What evidence promises, and what it does not. */
 function evidenceSentences(rule: ClearingRule): readonly string[] {
-  const { unacceptableMissPercent: p0, riskPercent, sidesAlike } = rule;
+  const { unacceptableMissPercent: p0, riskPercent } = rule;
   return [
     `A pilot who misses ${p0} % or more, whatever came before, ever passes a chart in at most ${percent(riskPercent / 100)} of openings: however many days, stops and retries there are.`,
-    `That promises nothing for one who misses a little less, or whose good and bad days only average ${p0} %: such a one passes a chart about twice as often. The check a week later is there for them.`,
-    ...(sidesAlike
-      ? []
-      : [
-          'Where it is known on which side it happened, the other sides need evidence of 4: one weak side that nobody saw fail passes with at most one in four.',
-        ]),
+    `That promises nothing for one who misses a little less, or whose good and bad days only average ${p0} %: such a one passes more often. The check a week later is there for them.`,
   ];
 }
 
