@@ -124,6 +124,7 @@ test('what nobody has told is looked at, and never goes by itself', () => {
   expect(card.go).toBeNull();
   expect(card.checks.filter(({ go }) => go === null).map(({ id }) => id)).toEqual([
     'gust',
+    'aloft',
     'energy',
     'sight',
     'rain',

@@ -72,13 +72,19 @@ const gust: Judge = ({ gustMps, windMps, windLimitMps, weaknesses }) => {
 
 /** What the craft is held against is the air up there. */
 const aloft: Judge = ({ craft, setting, windMps, gustMps, heightM }) => {
-  const height = heightM ?? 0;
-  const strongest = windAloft(Math.max(windMps, gustMps ?? 0), height);
   const limit = craft.topSpeedMps[setting] / 2;
+  if (heightM === null)
+    return check(
+      'aloft',
+      null,
+      `At most ${speed(limit)} of wind up there, half the top speed in ${setting}`,
+      'Watch it drift, or tell the height',
+    );
+  const strongest = windAloft(Math.max(windMps, gustMps ?? 0), heightM);
   return check(
     'aloft',
     strongest <= limit,
-    `Up to ${speed(Math.round(strongest * 10) / 10)} at ${metres(height)}; half the top speed in ${setting} is ${speed(limit)}`,
+    `Up to ${speed(Math.round(strongest * 10) / 10)} at ${metres(heightM)}; half the top speed in ${setting} is ${speed(limit)}`,
     'Fly lower, or wait',
   );
 };

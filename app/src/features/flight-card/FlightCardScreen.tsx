@@ -15,7 +15,14 @@ import { Note } from '../../shared/ui/Note';
 import { PrintButton } from '../../shared/ui/PrintButton';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Card } from './Card';
-import { type Chosen, isWithin, FORM_LIMITS, type NumberName, useFlightCard } from './use-flight-card';
+import {
+  type Chosen,
+  isWithin,
+  FORM_LIMITS,
+  mayBeOpen,
+  type NumberName,
+  useFlightCard,
+} from './use-flight-card';
 
 const NOT_KNOWN = -1;
 const WIND_FROM = [
@@ -52,7 +59,7 @@ function NumberOf({ chosen, put, name, label, si, step }: NumberProps) {
       least={least}
       most={most}
       error={
-        isWithin(name, value)
+        isWithin(name, value) || (value === null && mayBeOpen(name))
           ? undefined
           : `${label}: give a number from ${Math.round(least)} to ${Math.round(most)} ${unit(si)}.`
       }

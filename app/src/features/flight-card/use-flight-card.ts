@@ -8,7 +8,8 @@ import { craftFacts, type SpeedSetting } from '@skelby/core/vocabulary/craft-fac
 import { useState } from 'react';
 import { keep, kept } from '../../shared/storage/storage';
 
-const NAME = 'flight-card';
+/** Another name than before: what an older version filled in by itself is nothing that was told. */
+const NAME = 'flight-card.2';
 
 /** The numbers of the form, in SI units, and between what they may be. */
 export const FORM_LIMITS = {
@@ -34,7 +35,8 @@ export interface Chosen extends Numbers {
   readonly setting: SpeedSetting;
   /** Null: nobody said; it is taken as against the way home. */
   readonly windFromOutDeg: number | null;
-  readonly rain: boolean;
+  /** Null: nobody has looked. */
+  readonly rain: boolean | null;
   /** Ids of what somebody has looked at. */
   readonly seen: readonly string[];
 }
@@ -51,12 +53,12 @@ const FRESH: Chosen = {
   chargePct: 100,
   reservePct: RESERVE_PCT,
   visibilityM: 5000,
-  heightM: 15,
+  heightM: null,
   heightLimitM: USUAL_HEIGHT_LIMIT_M,
-  nearestM: 40,
-  peopleM: 60,
-  lightMin: 120,
-  rain: false,
+  nearestM: null,
+  peopleM: null,
+  lightMin: null,
+  rain: null,
   seen: [],
 };
 
@@ -64,10 +66,15 @@ const FRESH: Chosen = {
 export const isWithin = (name: NumberName, value: number | null): value is number =>
   value !== null && value >= FORM_LIMITS[name][0] && value <= FORM_LIMITS[name][1];
 
-type Given = { readonly [Name in NumberName]: number };
+/** What may stay open: a person looks and ticks, and nothing is taken as told. */
+const MAY_BE_OPEN = ['heightM', 'nearestM', 'peopleM', 'lightMin'] as const satisfies readonly NumberName[];
+type OpenName = (typeof MAY_BE_OPEN)[number];
+export const mayBeOpen = (name: NumberName): boolean => (MAY_BE_OPEN as readonly NumberName[]).includes(name);
+
+type Given = { readonly [Name in NumberName]: Name extends OpenName ? number | null : number };
 const NAMES = Object.keys(FORM_LIMITS) as NumberName[];
 const givenIn = (chosen: Chosen): Given | null =>
-  NAMES.every((name) => isWithin(name, chosen[name]))
+  NAMES.every((name) => isWithin(name, chosen[name]) || (chosen[name] === null && mayBeOpen(name)))
     ? (Object.fromEntries(NAMES.map((name) => [name, chosen[name]])) as unknown as Given)
     : null;
 
