@@ -1,3 +1,5 @@
+import type { Block, Grounded } from '@skelby/core/plan/layout/block';
+import { WEIGHED_PER_PILOT } from '@skelby/core/plan/layout/lay-out';
 import type { Roster } from '@skelby/core/pages/pages';
 import { sessionChecks } from './session-checks';
 import { restricts } from '@skelby/core/clearance/open-states';
@@ -10,14 +12,47 @@ import { plural } from '../../shared/copy/copy';
 import { minuteOfDay } from '../../shared/copy/dates';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { PrintButton } from '../../shared/ui/PrintButton';
-import { Row, Rows } from '../../shared/ui/Rows';
+import { LinkRow, Row, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { Arrange } from './Arrange';
 import { SessionCard } from './SessionCard';
 import type { PlanningSession } from './use-plan-session';
 
-const SPARE_SHOWN = 12;
+/** Why somebody who could fly today does not. */
+const GROUNDED_WORDS: Readonly<Record<Grounded['why'], string>> = {
+  'no-block-fits': 'does not fly: nothing fits a pack of this length. Make the packs longer.',
+  'no-pack': 'does not fly: there are more pilots than packs. Add a pack.',
+  'no-time': 'does not fly: the time is up. Begin sooner, or leave somebody else a pack less.',
+};
+
+/** Blocks of one pilot, drill and purpose together, in the order in which the first of them came. */
+function groupedByDrill(blocks: readonly Block[]): readonly (readonly Block[])[] {
+  const groups = new Map<string, Block[]>();
+  for (const block of blocks) {
+    const key = [block.pilotId, block.drillId, block.purpose].join(' ');
+    groups.set(key, [...(groups.get(key) ?? []), block]);
+  }
+  return [...groups.values()];
+}
+
+/** Pilots who were picked and are in no pack, each with the reason. */
+function NotFlying({ planning }: PartProps) {
+  const { packs, pilotIds, pilotName, laidOut, working } = planning;
+  if (!laidOut || working) return null;
+  const waiting = pilotIds.filter((id) => !packs.some((pack) => pack.pilotId === id));
+  return waiting.map((id) => {
+    const why = laidOut.layout.grounded.find((each) => each.pilotId === id)?.why;
+    const hasBlocks = laidOut.candidates.blocks.some((block) => block.pilotId === id);
+    const words = why
+      ? GROUNDED_WORDS[why]
+      : hasBlocks
+        ? 'is in no pack: put a block back in.'
+        : 'has nothing to fly today: see why below.';
+    return <Words key={id} as="strong">{`${pilotName(id)} ${words}`}</Words>;
+  });
+}
+
 /** Less than this nobody notices, as a share of the gain. */
 const SAME_AS_BEST = 0.005;
 
@@ -31,9 +66,12 @@ const addMinutes = (time: string, minutes: number): string => {
 };
 
 /** How good the order is. */
-function orderWords({ working, draft, cost }: PlanningSession): string {
+function orderWords({ working, draft, cost, laidOut }: PlanningSession): string {
   if (working) return 'Working on it …';
-  if (draft.moved === null) return 'The best there is for this time.';
+  if (draft.moved === null)
+    return laidOut!.layout.notWeighed > 0
+      ? `The best there is of everybody's ${WEIGHED_PER_PILOT} best blocks.`
+      : 'The best there is for this time, everybody first.';
   return cost < SAME_AS_BEST
     ? 'As good as the best.'
     : `Your order costs ${percent(cost)} of what the best would bring.`;
@@ -83,10 +121,11 @@ function Others({ planning: { laidOut, spare, pilotName, putIn } }: PartProps) {
         <Part heading="Takes no pack">
           <Rows>
             {beforeFlying.map((each) => (
-              <Row
+              <LinkRow
                 key={`${each.pilotId} ${each.drillId}`}
                 title={`${drillOf(each.drillId).name} · ${pilotName(each.pilotId)}`}
                 under={each.words}
+                href={`/weakness/${each.weaknessId}/reps?drill=${each.drillId}`}
               />
             ))}
           </Rows>
@@ -95,13 +134,13 @@ function Others({ planning: { laidOut, spare, pilotName, putIn } }: PartProps) {
       {spare.length > 0 ? (
         <Part heading="Left out">
           <ButtonRow>
-            {spare.slice(0, SPARE_SHOWN).map((block) => (
+            {groupedByDrill(spare).map(([block, ...more]) => (
               <Button
-                key={block.id}
+                key={block!.id}
                 kind="plain"
                 icon="plus"
-                label={`${block.reps} × ${drillOf(block.drillId).name}, ${block.purpose} · ${pilotName(block.pilotId)}`}
-                onPress={() => putIn(block)}
+                label={`${block!.reps} × ${drillOf(block!.drillId).name}, ${block!.purpose} · ${pilotName(block!.pilotId)}${more.length > 0 ? ` (${more.length} more)` : ''}`}
+                onPress={() => putIn(block!)}
               />
             ))}
           </ButtonRow>
@@ -140,6 +179,7 @@ export function LaidOutSession({
     <>
       <Part heading="The session">
         <Order planning={planning} />
+        <NotFlying planning={planning} />
       </Part>
       <Others planning={planning} />
       {packs.length > 0 ? (

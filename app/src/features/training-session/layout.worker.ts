@@ -1,4 +1,5 @@
-import { candidatesFor, type Conditions, type PilotToday } from '@skelby/core/plan/layout/candidates';
+import { candidatesFor } from '@skelby/core/plan/layout/candidates';
+import type { Conditions, PilotToday } from '@skelby/core/plan/layout/today';
 import type { Means } from '@skelby/core/plan/layout/block';
 import { layOut } from '@skelby/core/plan/layout/lay-out';
 import { bookOf } from '@skelby/core/drills/drill-book';

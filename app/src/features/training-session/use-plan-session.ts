@@ -139,7 +139,12 @@ export function usePlanSession(roster: Roster, list: TodayList): PlanningSession
     () => (someFly ? packsOf(laidOut, draft.moved) : []),
     [laidOut, draft.moved, someFly],
   );
-  const judged = judge(packs, means, pilotName, drillOf);
+  const judged = judge(packs, {
+    means,
+    pilotName,
+    findDrill: drillOf,
+    offered: laidOut?.candidates.blocks ?? [],
+  });
   const content = contentOf(draft, packs);
   const arrange = (next: readonly ArrangedPack[]) =>
     change({

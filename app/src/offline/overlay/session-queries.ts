@@ -2,7 +2,7 @@ import { flownOrder } from '@skelby/core/vocabulary/flown-order';
 import { USUAL_SEVERITY } from '@skelby/core/debrief/severity';
 import { saveSession } from '@skelby/core/commands/handles';
 import { entryOf } from '../outbox/commands';
-import type { PilotToday } from '@skelby/core/plan/layout/candidates';
+import type { PilotToday } from '@skelby/core/plan/layout/today';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { useQueries, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';

@@ -51,7 +51,24 @@ export interface SessionLayout {
   readonly minutes: number;
   /** Blocks that found no room. */
   readonly left: readonly Block[];
+  /** Pilots with something to fly for whom there was no pack. */
+  readonly grounded: readonly Grounded[];
+  /** Blocks that were never weighed, since the pilot had more than can be. */
+  readonly notWeighed: number;
 }
+
+export interface Grounded {
+  readonly pilotId: string;
+  /** No block fits a pack, all packs are taken by others, or there is no time for one more. */
+  readonly why: 'no-block-fits' | 'no-pack' | 'no-time';
+}
+
+/**
+ * Whether two blocks may not share a pack: one drill stands once in a pack, but for tests or checks of its several
+ * sides.
+ */
+export const standsTwice = (a: Block, b: Block): boolean =>
+  a.drillId === b.drillId && (a.purpose === 'practice' || b.purpose === 'practice' || a.side === b.side);
 
 export const CHANGE_MINUTES = 4;
 export const REST_MINUTES = 15;

@@ -3,7 +3,8 @@ import { clearanceOf } from '../../clearance/clearance';
 import { DEFAULT_RULE } from '../../clearance/clearing-rule';
 import type { Move, Rep } from '../../clearance/facts';
 import { proposePlan } from '../propose-plan';
-import { candidatesFor, type Conditions, type PilotToday } from './candidates';
+import { candidatesFor } from './candidates';
+import type { Conditions, PilotToday } from './today';
 import { layOut } from './lay-out';
 
 const TODAY = '2026-03-10';

@@ -1,0 +1,259 @@
+import type { Around, BeforeFlying, WeaknessToday } from './today';
+import type { Level } from '../../vocabulary/training';
+import { USUAL_SEVERITY } from '../../debrief/severity';
+import { percent } from '../../vocabulary/percent';
+import { binomialAtMost } from '../../rates/exact-interval';
+import type { Drill } from '../../drills/drill';
+import type { Chart, Clearance } from '../../clearance/clearance';
+import { CHECK_MISSED_ENDS } from '../../clearance/clearing-rule';
+import { testsLeft } from '../../clearance/tests-left';
+import { ScoreLattice } from '../../clearance/score-lattice';
+import type { DrillGroupId, Side } from '../../drills/drill';
+import { drillOf, type DrillId } from '../../drills/drills';
+import { allBefore } from '../../drills/prerequisites';
+import { windBandOf } from '../../vocabulary/wind-band';
+import { AIM, abilityIn, chanceMet, levelFor } from '../ability';
+import type { Block } from './block';
+
+/** One attempt and getting back to its start, s (from memory). */
+const SECONDS_A_REP: Readonly<Record<DrillGroupId, number>> = {
+  hands: 40,
+  hover: 60,
+  pointing: 40,
+  turns: 50,
+  wash: 45,
+  obstacles: 40,
+  air: 55,
+  head: 45,
+};
+export const PRACTICE_REPS = 6;
+/**
+ * A drill that is still being learnt may fill so many blocks of a day, each bringing less than the one
+ * before.
+ */
+const BLOCKS_OF_ONE = 3;
+const TIRING = 0.8;
+const MIXED_REPS = 3;
+const TEST_REPS = 5;
+/** Tests are flown once about so many of ten come off. */
+const READY_FOR_TEST = 0.6;
+/** Blocked until about so many of ten come off, then mixed. */
+const MIXED_FROM = 0.7;
+/**
+ * What a practice rep at the right difficulty brings, against a whole chart from nothing to its limit: a
+ * house assumption.
+ */
+const LEARNT_A_REP = 0.012;
+const LATELY = 10;
+
+const isOpenChart = (chart: Chart) => chart.curve.reachedAt === null;
+
+/** The sides of a drill, those whose charts are furthest behind first: practice goes round them. */
+function sidesBehindFirst(drillId: DrillId, { charts }: Clearance): readonly Side[] {
+  const shareOf = (side: Side) => {
+    const chart = charts.find((each) => each.drillId === drillId && each.side === side);
+    return chart && !isOpenChart(chart) ? 1 : (chart?.curve.share ?? 0);
+  };
+  return [...drillOf(drillId).sides].sort((a, b) => shareOf(a) - shareOf(b));
+}
+
+const minutesFor = ({ group }: Drill, reps: number) => Math.ceil((reps * SECONDS_A_REP[group]) / 60);
+
+/** A drill of one weakness, with what is known of the pilot's hand at it. */
+interface Hand {
+  readonly weakness: WeaknessToday;
+  readonly drill: Drill<DrillId>;
+  readonly weight: number;
+  readonly level: Level;
+  /** Chance of meeting the standard, and of meeting it at that level. */
+  readonly chance: number;
+  readonly atLevel: number;
+  /** Share that came off lately; 0 while too few were flown to tell. */
+  readonly comingOff: number;
+  /** What every block of it has. */
+  readonly base: Pick<Block, 'pilotId' | 'weaknessId' | 'causeId' | 'drillId' | 'isNew' | 'after'>;
+}
+
+function handAt(weakness: WeaknessToday, drillId: DrillId, { pilot, today, findDrill }: Around): Hand {
+  const drill = findDrill(drillId);
+  const flown = pilot.reps.filter((rep) => rep.drillId === drillId && !rep.takenBack);
+  const ability = abilityIn(drill.group, pilot.reps, today);
+  const level: Level = levelFor(ability, drillId);
+  const lately = flown.slice(-LATELY);
+  // What the pilot has met before need not come before it again today.
+  const after = [...allBefore(drillId)].filter(
+    (id) => !pilot.reps.some((rep) => rep.drillId === id && rep.met && !rep.takenBack),
+  );
+  return {
+    weakness,
+    drill,
+    weight: weakness.severity / USUAL_SEVERITY,
+    level,
+    chance: chanceMet(ability, drillId),
+    atLevel: chanceMet(ability, drillId, level),
+    comingOff: lately.length < LATELY / 2 ? 0 : lately.filter((rep) => rep.met).length / lately.length,
+    base: {
+      pilotId: pilot.pilotId,
+      weaknessId: weakness.weaknessId,
+      causeId: weakness.causeId,
+      drillId,
+      isNew: flown.length === 0,
+      after,
+    },
+  };
+}
+
+const idOf = ({ pilotId, weaknessId, drillId }: Hand['base'], part: string) =>
+  [pilotId, weaknessId, drillId, part].join('/');
+
+const levelWords = (level: Level): string =>
+  level === 0
+    ? 'at the standard'
+    : `${level === -2 ? 'two steps' : 'a step'} ${level < 0 ? 'easier' : 'harder'} than the standard`;
+
+/** Practice in one go, or in two halves that stay apart once most of it comes off. */
+function practiceBlocks(hand: Hand): readonly Block[] {
+  const { weakness, drill, weight, level, atLevel, comingOff, base } = hand;
+  const sides = sidesBehindFirst(drill.id, weakness.clearance);
+  const side = sides[0] ?? null;
+  const charts = weakness.clearance.charts.filter((chart) => chart.drillId === drill.id);
+  const open = charts.filter(isOpenChart);
+  const behind = open.find((chart) => chart.side === side) ?? open[0];
+  const left = charts.length > 0 ? 1 - (behind?.curve.share ?? 1) : 0.5;
+  const fit = Math.max(0, 1 - Math.abs(atLevel - AIM) / AIM);
+  const gain = (reps: number) => weight * reps * LEARNT_A_REP * fit * left;
+  const why = `Practice ${levelWords(level)}: about ${percent(atLevel)} should come off`;
+  const block = { ...base, purpose: 'practice' as const, level };
+  if (comingOff >= MIXED_FROM)
+    return (['a', 'b'] as const).map((half, i) => ({
+      ...block,
+      side: sides[i % sides.length] ?? null,
+      id: idOf(base, `practice-${half}`),
+      reps: MIXED_REPS,
+      minutes: minutesFor(drill, MIXED_REPS),
+      gain: gain(MIXED_REPS),
+      apartFrom: idOf(base, `practice-${half === 'a' ? 'b' : 'a'}`),
+      why: `${why}; mixed, since ${percent(comingOff)} came off lately.`,
+    }));
+  return Array.from({ length: BLOCKS_OF_ONE }, (_, i) => ({
+    ...block,
+    side: sides[i % sides.length] ?? null,
+    id: idOf(base, `practice-${i + 1}`),
+    reps: PRACTICE_REPS,
+    minutes: minutesFor(drill, PRACTICE_REPS),
+    gain: gain(PRACTICE_REPS) * TIRING ** i,
+    apartFrom: null,
+    why: `${why}; in one go until seven in ten come off.`,
+  }));
+}
+
+/** What so many tests of a chart bring to it, as a share of all charts. */
+function gainOfChart({ weakness: { rule, clearance }, chance }: Hand, chart: Chart, reps: number): number {
+  if (!isOpenChart(chart)) return 0;
+  const lattice = new ScoreLattice(rule);
+  const risen = (reps * (chance * lattice.rise - (1 - chance) * lattice.fall)) / chart.curve.way;
+  return Math.max(0, Math.min(1 - chart.curve.share, risen)) / clearance.charts.length;
+}
+
+/** Test reps of one chart, for what they bring to chart, coverage and days; null where that is nothing. */
+function testBlock(hand: Hand, chart: Chart, { pilot, conditions, today }: Around): Block | null {
+  const { weakness, drill, weight, chance, base } = hand;
+  const { clearance, rule } = weakness;
+  const { side } = chart;
+  const reps = Math.min(TEST_REPS, testsLeft(rule, pilot.reps, chart, today) ?? TEST_REPS);
+  if (reps === 0) return null;
+  const once = 1 - (1 - chance) ** reps;
+  const band = windBandOf(conditions.windMps);
+  const missing = clearance.coverage.filter((cell) => cell.drillId === drill.id && !cell.shown);
+  const newBand = missing.some(
+    ({ what }) => typeof what === 'object' && 'band' in what && what.band === band,
+  );
+  const newSide = missing.some(({ what }) => what === 'craft' || ('side' in what && what.side === side));
+  const coverage =
+    clearance.coverage.length === 0
+      ? 0
+      : ((newBand ? 1 : 0) + (newSide ? 1 : 0)) * (once / clearance.coverage.length);
+  const days = clearance.days.find((each) => each.drillId === drill.id)?.days ?? [];
+  const day =
+    days.length < rule.passDays && !days.includes(today) ? once / (rule.passDays * clearance.days.length) : 0;
+  const gain = gainOfChart(hand, chart, reps);
+  const brings = [
+    gain > 0 ? 'the chart' : null,
+    newBand ? `${band} wind` : null,
+    newSide ? 'a side not yet shown' : null,
+    day > 0 ? 'another day' : null,
+  ].filter((each) => each !== null);
+  if (brings.length === 0) return null;
+  return {
+    ...base,
+    id: idOf(base, side === null ? 'test' : `test-${side}`),
+    side,
+    purpose: 'test',
+    level: 0,
+    reps,
+    minutes: minutesFor(drill, reps),
+    gain: weight * (gain + coverage + day),
+    apartFrom: null,
+    why: `Test, said beforehand: brings ${brings.join(', ')}; ${percent(chance)} should be met.`,
+  };
+}
+
+/** What is said or done before flying: up to the day's tests where the drill decides. */
+export function onTheGround(
+  weakness: WeaknessToday,
+  drill: Drill<DrillId>,
+  { pilot, today }: Around,
+): BeforeFlying {
+  const chart = weakness.clearance.charts.find((each) => each.drillId === drill.id);
+  const left = chart && isOpenChart(chart) ? testsLeft(weakness.rule, pilot.reps, chart, today) : 0;
+  return {
+    pilotId: pilot.pilotId,
+    weaknessId: weakness.weaknessId,
+    drillId: drill.id,
+    words: left ? `Decides: up to ${left} cases by lot today, at the craft.` : drill.dose,
+  };
+}
+
+/** Practice, and tests of every chart of it that still wants some. */
+export function blocksOf(weakness: WeaknessToday, drillId: DrillId, around: Around): readonly Block[] {
+  const hand = handAt(weakness, drillId, around);
+  const charts = weakness.clearance.charts.filter((chart) => chart.drillId === drillId);
+  const isShown = charts.length > 0 && !charts.some(isOpenChart);
+  const isReady = charts.length > 0 && (hand.chance >= READY_FOR_TEST || isShown);
+  const tests = isReady ? charts.flatMap((chart) => testBlock(hand, chart, around) ?? []) : [];
+  return isShown ? tests : [...practiceBlocks(hand), ...tests];
+}
+
+export function checkBlocks(weakness: WeaknessToday, { pilot, today, findDrill }: Around): readonly Block[] {
+  const { clearance } = weakness;
+  const tally = (clearance.watch?.next ?? clearance.check)!.drills;
+  return tally
+    .filter((drill) => !drill.passed)
+    .map(({ drillId, side, needed, met, missed }) => {
+      const drill = findDrill(drillId);
+      const ability = abilityIn(drill.group, pilot.reps, today);
+      const reps = needed + CHECK_MISSED_ENDS - 1 - met - missed;
+      return {
+        id: [pilot.pilotId, weakness.weaknessId, drillId, side ? `check-${side}` : 'check'].join('/'),
+        pilotId: pilot.pilotId,
+        weaknessId: weakness.weaknessId,
+        causeId: weakness.causeId,
+        drillId,
+        side: side ?? drill.sides[0] ?? null,
+        purpose: 'check' as const,
+        level: 0 as const,
+        reps,
+        minutes: minutesFor(drill, reps),
+        gain:
+          ((weakness.severity / USUAL_SEVERITY) *
+            (0.5 + 0.5 * binomialAtMost(CHECK_MISSED_ENDS - 1, reps, 1 - chanceMet(ability, drillId)))) /
+          tally.length,
+        isNew: false,
+        after: [],
+        apartFrom: null,
+        why: clearance.watch
+          ? 'The check on watch is due: fresh, before anything else.'
+          : 'The check is due: fresh, before anything else.',
+      };
+    });
+}
