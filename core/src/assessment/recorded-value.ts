@@ -52,6 +52,8 @@ export const RECORDED_VALUES: Readonly<Partial<Record<DrillId, RecordedValue>>> 
   'mode-stop-table': metres('stopped-in', 'Stopped in', { in: [1, 4] }),
   'climb-over': metres('clearance', 'Clearance'),
   'blind-side-brake': metres('stopped-in', 'Stopped in'),
+  'clear-the-line': metres('stopped-in', 'Stopped in', { in: [1] }),
+  'tilt-hands': metres('cross-track', 'Worst distance'),
   'stand-off-judging': metres('judging-error', 'Error'),
   'gap-ladder': metres('gap-offset', 'Off the middle', { step: 0.1 }),
   'portal-drop': metres('gap-offset', 'Off the middle', { step: 0.1 }),

@@ -16,7 +16,7 @@ export const FAMILIES = [
   {
     id: 'person-and-surroundings',
     name: 'Person and surroundings',
-    hint: 'Distraction, panic, birds, weather, the craft itself',
+    hint: 'Distraction, panic, people near, the picture, a step left out, birds, weather, the craft',
   },
 ] as const;
 
@@ -38,7 +38,7 @@ export interface Cause<Id extends string = string> {
   readonly restriction: string;
   /** Drill ids, in the order in which they are usually met. */
   readonly drills: readonly DrillId[];
-  /** One or two flown drills whose test reps decide; see `keyDrillsFor` for the choice by craft. */
+  /** One or two drills whose test reps decide, flown or by cases; see `keyDrillsFor` for the choice by craft. */
   readonly key: readonly DrillId[];
   /** Human factors are seldom primary: ask what they made the pilot do wrong. */
   readonly humanFactor?: true;

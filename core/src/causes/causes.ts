@@ -124,7 +124,7 @@ const ROWS = [
       manual: 'Full opposite stick, and climb under open sky.',
     },
     restriction: 'Slow setting within 30 m of anything',
-    drills: ['brake-to-mark', 'mode-stop-table', 'climb-over'],
+    drills: ['brake-to-mark', 'mode-stop-table', 'climb-over', 'sensor-find-out'],
     key: ['brake-to-mark', 'climb-over'],
   },
   {
@@ -223,7 +223,7 @@ const ROWS = [
       manual: 'Hands light, half a thumb of stick, and let it settle.',
     },
     restriction: 'Slow setting only',
-    drills: ['single-stick', 'half-thumb', 'soft-centre-stick', 'tail-in-hover'],
+    drills: ['single-stick', 'half-thumb', 'soft-centre-stick', 'tail-in-hover', 'tilt-hands'],
     key: ['half-thumb', 'tail-in-hover'],
   },
   {
@@ -245,13 +245,13 @@ const ROWS = [
     family: 'stick-handling',
     name: 'Turned with one stick',
     sign: 'The view swung but the path ran on, or it slid sideways',
-    how: 'In rate and self-level modes yaw alone swings the view and roll alone slides; only the two together turn the path.',
+    how: 'In rate mode yaw alone swings the view while the path runs on, and roll alone slides. In self-level and height hold the held lean turns with the nose, so the path follows late and wide.',
     respond: {
       hold: 'Stop, then turn with forward and yaw together.',
       manual: 'Roll the way you want to go, then yaw until you look along the path.',
     },
     restriction: 'No turns below 10 m',
-    drills: ['yaw-alone', 'roll-then-look', 'circle-both-ways', 'figure-eight'],
+    drills: ['yaw-alone', 'skid-turn', 'roll-then-look', 'circle-both-ways', 'figure-eight'],
     key: ['roll-then-look', 'circle-both-ways'],
   },
   {
@@ -287,8 +287,8 @@ const ROWS = [
       manual: `Make it safe first, then read the mode aloud and set it. ${SAFE_POSTURE}`,
     },
     restriction: 'Trainer reads the mode back before take-off',
-    drills: ['mode-readback', 'brake-to-mark', 'mode-stop-table'],
-    key: ['mode-stop-table'],
+    drills: ['mode-readback', 'brake-to-mark', 'setting-readback', 'mode-stop-table'],
+    key: ['mode-readback', 'setting-readback'],
   },
   {
     id: 'failsafe-setting',
@@ -301,8 +301,8 @@ const ROWS = [
       manual: 'With link: cancel it and fly home by hand.',
     },
     restriction: 'Trainer signs the failsafe card for each site',
-    drills: ['failsafe-brief', 'return-takeover'],
-    key: ['return-takeover'],
+    drills: ['failsafe-brief', 'lost-link-choice', 'return-takeover'],
+    key: ['lost-link-choice', 'return-takeover'],
   },
   {
     id: 'heading-fault',
@@ -315,8 +315,8 @@ const ROWS = [
       manual: 'Fly it by hand, and do not switch position hold on.',
     },
     restriction: 'Calibration is witnessed',
-    drills: ['preflight-aloud', 'hold-off-hover', 'surprise-hold-loss'],
-    key: ['hold-off-hover', 'surprise-hold-loss'],
+    drills: ['preflight-aloud', 'calibrate-here', 'hold-off-hover', 'surprise-hold-loss'],
+    key: ['calibrate-here', 'hold-off-hover'],
   },
   {
     id: 'battery-overrun',
@@ -344,8 +344,8 @@ const ROWS = [
       manual: 'Antenna broadside to the craft, step back into line, let the failsafe work.',
     },
     restriction: 'Only where the craft itself is in direct line',
-    drills: ['link-walk', 'failsafe-brief', 'return-takeover'],
-    key: ['return-takeover'],
+    drills: ['link-walk', 'failsafe-brief', 'lost-link-choice', 'return-takeover'],
+    key: ['lost-link-choice', 'return-takeover'],
   },
   {
     id: 'beyond-sight',
@@ -394,8 +394,8 @@ const ROWS = [
     how: 'Birds defend a nest or cross the path; the pilot stays, or climbs through them.',
     respond: { hold: 'Away and down, slowly. Then leave.', manual: 'Away and down, slowly. Then leave.' },
     restriction: 'No flying near nesting or mobbing birds',
-    drills: ['recce-walk', 'leave-low', 'slant-descent'],
-    key: ['slant-descent'],
+    drills: ['recce-walk', 'slant-descent', 'leave-low'],
+    key: ['leave-low'],
   },
   {
     id: 'wet-weather',
@@ -409,7 +409,7 @@ const ROWS = [
     },
     restriction: 'Craft grounded until dry and inspected',
     drills: ['go-no-go', 'preflight-aloud', 'hover-check'],
-    key: ['hover-check'],
+    key: ['go-no-go'],
   },
   {
     id: 'craft-fault',
@@ -423,7 +423,52 @@ const ROWS = [
     },
     restriction: 'Craft grounded until inspected',
     drills: ['preflight-aloud', 'hover-check'],
-    key: ['hover-check'],
+    key: ['preflight-aloud'],
+  },
+  {
+    id: 'people-near',
+    family: 'person-and-surroundings',
+    name: 'Over or near people',
+    sign: 'Flew over or too near to somebody who had no part in it, touched or not',
+    how: 'Nobody watched the line beneath, somebody walked in, or the flight went where people are. A near-miss even when nothing was touched.',
+    respond: {
+      hold: 'Stop, move off to the side, wait. Never over heads to get away.',
+      manual:
+        'Slow down, turn off to the side, stay clear until they are gone. Never over heads to get away.',
+    },
+    restriction:
+      'At least 50 m from anybody who has no part in it, or what local rules say, whichever is more',
+    drills: ['recce-walk', 'go-no-go', 'clear-the-line'],
+    key: ['clear-the-line'],
+  },
+  {
+    id: 'camera-unread',
+    family: 'person-and-surroundings',
+    name: 'Picture not read',
+    sign: 'Too dark, too late, cropped or tilted wrong; eyes never left it',
+    how: 'The picture could not be read: dark or bright, late, cropped so that things look farther or nearer, tilted for another task. The eyes stayed on it all the same.',
+    respond: {
+      hold: 'Stop, look up at the craft, set the picture, go on.',
+      manual:
+        'Look up at the craft, climb under open sky, come back to where it is easily seen, set the picture.',
+    },
+    restriction: 'Within easy sight, with a spotter beside',
+    drills: ['recce-walk', 'camera-set', 'camera-scan'],
+    key: ['camera-scan'],
+  },
+  {
+    id: 'left-undone',
+    family: 'person-and-surroundings',
+    name: 'A step left out',
+    sign: 'Cover, clamp, legs, return point, slow setting or motor stop forgotten',
+    how: 'A step before take-off or before landing was left out: a cover or clamp on, legs not down, no return point, the slow setting not taken, hands off before the motors stood.',
+    respond: {
+      hold: 'Stop, say the step, do it. If unsure, land.',
+      manual: 'Do the step as soon as it is safe. If unsure, land.',
+    },
+    restriction: 'Pre-flight and pre-landing read aloud, witnessed',
+    drills: ['preflight-aloud', 'prelanding-aloud'],
+    key: ['preflight-aloud', 'prelanding-aloud'],
   },
 ] as const satisfies readonly Cause[];
 export type CauseId = (typeof ROWS)[number]['id'];

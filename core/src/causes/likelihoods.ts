@@ -509,4 +509,29 @@ export const CAUSE_LIKELIHOODS: Readonly<Record<CauseId, CauseLikelihoods>> = {
     },
     signs: { 'snap-no-spin': 15, 'spin-snap': 0.3, 'ground-tip': 1.5, skimming: 3, 'in-wash': 0.5 },
   },
+  // Asked about by nothing of their own yet: small priors, and only what speaks for them plainly.
+  'people-near': {
+    prior: 0.5,
+    answers: { obstacle_kind: { person: 17 }, place: { open: 11, 'built-up': 5 }, snap: { none: 18 } },
+    signs: {},
+  },
+  'camera-unread': {
+    prior: 0.4,
+    answers: {
+      view: { 'camera-view': 16, both: 3, 'direct-sight': 1 },
+      camera_view: { 'too-dark': 5, 'too-bright': 5, tilted: 4, frozen: 4, level: 2 },
+      attention: { 'on-screen': 15 },
+    },
+    signs: {},
+  },
+  'left-undone': {
+    prior: 0.4,
+    answers: {
+      phase: { takeoff: 9, landing: 7, ground: 2 },
+      craft_check: { 'not-done': 15 },
+      after_inspection: { 'fault-found': 1 },
+      yaw_burst: { none: 18 },
+    },
+    signs: {},
+  },
 };

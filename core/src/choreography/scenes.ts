@@ -5,6 +5,7 @@ import type { Scene } from './scene';
 import { HANDS_AND_HOVER_SCENES } from './scenes/hands-and-hover';
 import { HEAD_SCENES } from './scenes/head';
 import { POINTING_AND_TURNS_SCENES } from './scenes/pointing-and-turns';
+import { SETTINGS_AND_PEOPLE_SCENES } from './scenes/settings-and-people';
 import { WASH_AND_OBSTACLES_SCENES } from './scenes/wash-and-obstacles';
 
 export const SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
@@ -12,6 +13,7 @@ export const SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
   ...POINTING_AND_TURNS_SCENES,
   ...WASH_AND_OBSTACLES_SCENES,
   ...HEAD_SCENES,
+  ...SETTINGS_AND_PEOPLE_SCENES,
 };
 
 /** How a drill is set up and flown; null for one that is spoken or done on the ground without sticks. */

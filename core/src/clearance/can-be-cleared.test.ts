@@ -1,5 +1,5 @@
 import { CAUSES, type CauseId } from '../causes/causes';
-import { drillOf, isFlown } from '../drills/drills';
+import { drillOf, mayDecide } from '../drills/drills';
 import { proposePlan } from '../plan/propose-plan';
 import { brokenBy } from '../restrictions/restrictions';
 import { Diary, FIRST_DAY } from '../testing/diary';
@@ -62,7 +62,8 @@ function clear(causeId: CauseId, mode: (typeof FLIGHT_MODES)[number], windLimitM
       const bands = now.coverage.flatMap(({ drillId: of, what }) =>
         of === drillId && typeof what === 'object' && 'band' in what ? [what.band] : [],
       );
-      const band = (missing.length > 0 ? missing : bands)[i % (missing.length || bands.length)]!;
+      // What is shown on the ground has no wind.
+      const band = (missing.length > 0 ? missing : bands)[i % (missing.length || bands.length)] ?? 'calm';
       if (WIND_OF[band] > windLimitMps && windLimitMps >= WIND_OF.calm)
         return `${drillId} asks for ${band} wind`;
       const refused = brokenBy(
@@ -70,7 +71,7 @@ function clear(causeId: CauseId, mode: (typeof FLIGHT_MODES)[number], windLimitM
         weakness,
       );
       if (refused.length > 0) return refused[0]!.words;
-      if (!isFlown(drillOf(drillId))) return `${drillId} is not flown`;
+      if (!mayDecide(drillOf(drillId))) return `${drillId} cannot decide`;
       const attempts = next.do === 'check' ? 5 : 4;
       for (let rep = 0; rep < attempts; rep += 1) {
         if (

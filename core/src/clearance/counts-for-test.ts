@@ -1,6 +1,6 @@
 import { causeOf, type CauseId } from '../causes/causes';
 import type { Assistance } from '../drills/drill';
-import { drillOf } from '../drills/drills';
+import { drillOf, isFlown } from '../drills/drills';
 import type { FlightMode } from '../vocabulary/flying';
 import type { Rep } from './facts';
 
@@ -19,7 +19,7 @@ export function modesFor(assistance: Assistance, flies: FlightMode): readonly Fl
   }
 }
 
-export type WhyNotCounted = 'other-assistance' | 'pilot-relative' | 'no-side';
+export type WhyNotCounted = 'other-assistance' | 'pilot-relative' | 'no-side' | 'too-wide';
 
 /**
  * Why a rep does not move the chart although it was announced as a test or check; null when it
@@ -27,13 +27,17 @@ export type WhyNotCounted = 'other-assistance' | 'pilot-relative' | 'no-side';
  * what is being tested.
  */
 export function whyNotCounted(
-  rep: Pick<Rep, 'drillId' | 'mode' | 'pilotRelative' | 'side'>,
+  rep: Pick<Rep, 'drillId' | 'mode' | 'pilotRelative' | 'side' | 'widthSpans'>,
   causeId: CauseId,
   flies: FlightMode,
 ): WhyNotCounted | null {
   const drill = drillOf(rep.drillId);
+  // What is said or done on the ground is the same in every mode.
+  if (!isFlown(drill)) return null;
   if (!modesFor(drill.assistance, flies).includes(rep.mode)) return 'other-assistance';
   if (rep.pilotRelative && causeOf(causeId).family === 'orientation') return 'pilot-relative';
   if (drill.sides.length > 0 && rep.side === null) return 'no-side';
+  const narrowest = drill.widthsSpans?.at(-1);
+  if (narrowest !== undefined && (rep.widthSpans ?? narrowest) > narrowest) return 'too-wide';
   return null;
 }

@@ -1,19 +1,22 @@
 import type { Side } from '../drills/drill';
-import { drillOf, type DrillId } from '../drills/drills';
+import { drillOf, isFlown, type DrillId } from '../drills/drills';
 import { bandsUpTo, type WindBand } from '../vocabulary/wind-band';
 import type { Rep } from './facts';
 
 export interface CoverageCell {
   readonly drillId: DrillId;
-  /** What must be shown: a side of the drill, a wind band, or simply the craft. */
+  /** What must be shown: a side of the drill, a wind band, or simply that it was at the craft. */
   readonly what: { readonly side: Side } | { readonly band: WindBand } | 'craft';
   readonly shown: boolean;
 }
 
 /** Wind bands in which a pilot with this limit (m/s) must show a drill. */
 export function bandsWanted(drillId: DrillId, windLimitMps: number): readonly WindBand[] {
+  const drill = drillOf(drillId);
+  // What is said or done on the ground is shown at the craft, whatever the wind.
+  if (!isFlown(drill)) return [];
   const flies = bandsUpTo(windLimitMps);
-  const { bands } = drillOf(drillId);
+  const { bands } = drill;
   if (!bands) return flies;
   const both = bands.filter((band) => flies.includes(band));
   // A drill that makes most sense in more wind than the pilot flies in is shown in the most there may be: nobody

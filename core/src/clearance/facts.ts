@@ -21,6 +21,8 @@ export interface Rep {
   readonly flownOn: 'craft' | 'simulator';
   readonly mode: FlightMode;
   readonly pilotRelative: boolean;
+  /** Width of an opening, in spans of the craft; null or absent: not told. */
+  readonly widthSpans?: number | null;
   readonly day: Day;
   /** Instant, ISO 8601. */
   readonly flownAt: string;

@@ -138,9 +138,9 @@ export class Opening {
   }
 
   /** The chart that a test or check of it moves; null where it moves none. */
-  private cellOf({ drillId, mode, pilotRelative, side }: Rep): Cell | null {
+  private cellOf({ drillId, mode, pilotRelative, side, widthSpans = null }: Rep): Cell | null {
     const flies = this.stamps.at(-1)!.mode;
-    if (whyNotCounted({ drillId, mode, pilotRelative, side }, this.facts.causeId, flies) !== null)
+    if (whyNotCounted({ drillId, mode, pilotRelative, side, widthSpans }, this.facts.causeId, flies) !== null)
       return null;
     return (
       this.charts.deciding.find(

@@ -63,7 +63,17 @@ test('a rep that does not fit its drill is refused by the field that is wrong, a
   expect(recordRep.rule({ ...rep, side: 'left' }, keys)?.field).toBe('side');
   expect(recordRep.rule({ ...rep, level: -1 }, keys)?.field).toBe('level');
   expect(recordRep.rule({ ...rep, missReason: 'height' }, keys)?.field).toBe('missReason');
-  expect(recordRep.rule({ ...rep, drillId: 'preflight-aloud' }, keys)?.field).toBe('purpose');
+  expect(recordRep.rule({ ...rep, drillId: 'failsafe-brief' }, keys)?.field).toBe('purpose');
+  // What is said on the ground is tested by a case drawn by lot, and by none of another drill.
+  expect(recordRep.rule({ ...rep, drillId: 'preflight-aloud' }, keys)?.field).toBe('caseId');
+  expect(recordRep.rule({ ...rep, drillId: 'preflight-aloud', caseId: 'mast' }, keys)?.field).toBe('caseId');
+  expect(recordRep.rule({ ...rep, drillId: 'preflight-aloud', caseId: 'rotor-loose' }, keys)).toBeNull();
+  expect(recordRep.rule({ ...rep, caseId: 'rotor-loose' }, keys)?.field).toBe('caseId');
+  expect(recordRep.rule({ ...rep, stage: 1 }, keys)?.field).toBe('stage');
+  expect(recordRep.rule({ ...rep, drillId: 'leg-circuit', stage: 5 }, keys)?.field).toBe('stage');
+  expect(recordRep.rule({ ...rep, drillId: 'leg-circuit', stage: 4 }, keys)).toBeNull();
+  expect(recordRep.rule({ ...rep, widthSpans: 3 }, keys)?.field).toBe('widthSpans');
+  expect(recordRep.rule({ ...rep, drillId: 'gap-ladder', widthSpans: 3 }, keys)).toBeNull();
   expect(
     recordRep.rule({ ...rep, drillId: 'hover-check', purpose: 'practice', flownOn: 'simulator' }, keys)
       ?.field,

@@ -90,6 +90,7 @@ export const COACHING: Readonly<Record<HouseDrillId, Coaching>> = {
     'The craft and its reference disagree: off, tail-in, land.',
   ),
   'yaw-alone': of('Expects the path to follow the nose', 'Rolls by reflex before having looked', HIGH),
+  'skid-turn': of('Adds roll before the skid was seen', 'Rolls late and drags the tail round', HIGH),
   'lean-and-lift': of(
     'Adds power after it has sunk',
     'Keeps the power when levelling, and balloons',
@@ -250,6 +251,39 @@ export const COACHING: Readonly<Record<HouseDrillId, Coaching>> = {
   ),
   'chop-decision': of('Saves the craft with somebody below', 'Cuts it from height over clear ground', TALK),
   'leave-low': of('Climbs or dashes', 'Stays to watch', 'The bird comes again: land, move, wait.'),
+  'calibrate-here': of(
+    'Calibrates where the car stands',
+    'Skips the hover check because it took long',
+    'The heading still creeps in the hover: do not fly here.',
+  ),
+  'setting-readback': of(
+    'Says where the switch stands instead of what the display shows',
+    'Looks for the cone and forgets the setting',
+    'It runs past the farthest cone: land, and measure the stops again.',
+  ),
+  'lost-link-choice': of(
+    'Says "return" everywhere',
+    'Forgets what lies beneath',
+    'Two wrong in a row: fill a card for this site together.',
+  ),
+  'clear-the-line': of(
+    'Goes over instead of aside',
+    'Watches the cone and not the craft',
+    'It passes over the cone, or nears the pilot: land.',
+  ),
+  'camera-scan': of(
+    'Reads the height from the screen',
+    'Looks up without stopping and drifts',
+    'More than five seconds off the craft: stop, and hover.',
+  ),
+  'camera-set': of('Leaves the tilt of the last task', 'Sets exposure on the sky', TALK),
+  'prelanding-aloud': of('Says the list and does not look', 'Takes a hand off before the motors stand', TALK),
+  'sensor-find-out': of(
+    'Says afterwards what was clear beforehand',
+    'Trusts it in fast',
+    'It does not slow down where it should: full stop by hand, end.',
+  ),
+  'tilt-hands': of('Looks at the phone to find level', 'Tilts the wrists and the elbows too', TIRED),
   'go-no-go': of(
     'Decides first and finds reasons after',
     'Leaves people out of it',

@@ -1,4 +1,4 @@
-import type { Axis, OnRelease } from '../vocabulary/flying';
+import type { Axis, FlightMode, OnRelease } from '../vocabulary/flying';
 import type { WindBand } from '../vocabulary/wind-band';
 
 export const DRILL_GROUPS = [
@@ -61,7 +61,15 @@ export interface Drill<Id extends string = string> {
   readonly assistance: Assistance;
   /** Absent: any craft. */
   readonly craft?: OnRelease;
+  /** Modes of a pilot for whom it makes sense; absent: any. */
+  readonly modes?: readonly FlightMode[];
   /** Drills that come before. */
   readonly after: readonly Id[];
   readonly caution?: string;
+  /** Every attempt is one case drawn by lot, whose right answer is known beforehand; see `cases/decks`. */
+  readonly byLot?: true;
+  /** Parts that are shown one after the other, each with less help. */
+  readonly stages?: readonly string[];
+  /** Openings in spans of the craft, from wide to tight; tests are flown at the last of them. */
+  readonly widthsSpans?: readonly number[];
 }

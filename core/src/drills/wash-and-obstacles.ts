@@ -279,6 +279,7 @@ export const WASH_AND_OBSTACLES = [
     assistance: 'as-flown',
     after: ['circle-both-ways'],
     caution: 'Soft frames; nobody behind the gap.',
+    widthsSpans: [8, 6, 5, 4, 3, 2.5],
   },
   {
     id: 'gap-chain',
@@ -296,6 +297,7 @@ export const WASH_AND_OBSTACLES = [
     assistance: 'as-flown',
     after: ['gap-ladder'],
     caution: 'Soft frames; nobody behind the gaps.',
+    widthsSpans: [6, 5, 4, 3],
   },
   {
     id: 'portal-drop',
@@ -312,6 +314,7 @@ export const WASH_AND_OBSTACLES = [
     sides: [],
     assistance: 'as-flown',
     after: ['gap-ladder'],
+    widthsSpans: [5, 4, 3, 2.5],
   },
   {
     id: 'under-roof-pass',

@@ -190,6 +190,8 @@ export interface RecordedRep extends Rep {
   readonly measure?: number | null;
   readonly sessionId?: string | null;
   readonly missReason: string | null;
+  readonly caseId?: string | null;
+  readonly stage?: number | null;
 }
 
 export interface WeaknessPage {
@@ -204,6 +206,8 @@ export interface WeaknessPage {
   readonly plans: readonly {
     readonly id: string;
     readonly drillIds: readonly DrillId[];
+    /** Absent in a copy kept by an older version. */
+    readonly decides?: readonly DrillId[] | null;
     readonly reason: string;
     readonly madeAt: string;
   }[];

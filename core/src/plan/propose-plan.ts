@@ -4,7 +4,7 @@ import { drillOf, isDrillId, type DrillId } from '../drills/drills';
 import { allBefore, depthOf } from '../drills/prerequisites';
 import type { FlightMode } from '../vocabulary/flying';
 import { type Circumstances, leftOutFor, weighedFor } from './circumstances';
-import { keyDrillsFor, suits } from './key-drills';
+import { decidingAmong, keyDrillsFor, suits } from './key-drills';
 
 export const PLAN_AT_LEAST = 2;
 export const PLAN_AT_MOST = 4;
@@ -39,6 +39,9 @@ export function whyInPlan(drillId: DrillId, key: readonly DrillId[]): WhyInPlan 
   if (leadsTo) return { because: 'before', drillId: leadsTo };
   return drillOf(drillId).kind === 'flown' ? { because: 'widens' } : { because: 'no-flying' };
 }
+
+/** More than ever comes before a drill: what is said on the ground comes before what is flown. */
+const DEEPEST = 100;
 
 const RANK: Readonly<Record<WhyInPlan['because'], number>> = {
   key: 0,
@@ -123,7 +126,7 @@ export function proposePlan(
     if (!picked.some((planned) => planned.drillId === id)) picked.push(of(id));
   }
   const place = (planned: PlannedDrill) =>
-    drillOf(planned.drillId).kind === 'flown' ? 1 + depthOf(planned.drillId) : 0;
+    drillOf(planned.drillId).kind === 'flown' ? DEEPEST + depthOf(planned.drillId) : depthOf(planned.drillId);
   return picked.sort(
     (a, b) => place(a) - place(b) || trackOrder(a.drillId, track) - trackOrder(b.drillId, track),
   );
@@ -170,9 +173,16 @@ export const isProposal = (
     .map((planned) => planned.drillId)
     .join() === drillIds.join();
 
-/** The deciding drills of a plan for a pilot who flies in this mode. */
+/**
+ * The deciding drills of a plan for a pilot who flies in this mode.
+ * @param decides those that were kept with the plan when it was made; null: as the cause has them now
+ */
 export const keyDrillsOfPlan = (
   causeId: CauseId,
   mode: FlightMode,
   drillIds: readonly DrillId[],
-): readonly DrillId[] => drillIds.filter((id) => keyDrillsFor(causeOf(causeId), mode).includes(id));
+  decides: readonly DrillId[] | null = null,
+): readonly DrillId[] =>
+  (decides ?? decidingAmong(causeOf(causeId), drillIds)).filter(
+    (id) => drillIds.includes(id) && suits(id, mode),
+  );

@@ -436,6 +436,25 @@ export const CASES: readonly Case[] = [
     camera_view: 'too-dark',
     motor_sound: 'stopped',
   }),
+  told('people-near', 'Two hikers stepped onto the slope beneath it', {
+    obstacle_kind: 'person',
+    place: 'open',
+    snap: 'none',
+  }),
+  told('camera-unread', 'Dark gate on the screen, eyes never left it', {
+    view: 'camera-view',
+    camera_view: 'too-dark',
+    attention: 'on-screen',
+    light: 'clear',
+    precipitation: 'none',
+  }),
+  told('left-undone', 'Lifted off with the camera clamp on', {
+    phase: 'takeoff',
+    craft_check: 'not-done',
+    snap: 'none',
+    yaw_burst: 'none',
+    motor_sound: 'steady',
+  }),
   told('craft-fault', 'Rotor came loose', {
     craft_check: 'not-done',
     after_inspection: 'fault-found',

@@ -22,6 +22,7 @@ export const NEEDS = {
   'no-spins': 'No spin-turns',
   'one-stick': 'One stick at a time',
   'in-line': 'The craft itself in direct line all the way',
+  'lists-aloud': 'Pre-flight and pre-landing read aloud, witnessed',
   'no-birds': 'No nesting or mobbing birds here',
 } as const;
 export type Need = keyof typeof NEEDS;
@@ -117,4 +118,7 @@ export const RESTRICTION_LIMITS: Readonly<Record<CauseId, readonly RestrictionLi
   wildlife: [needs('no-birds')],
   'wet-weather': [needs('inspected')],
   'craft-fault': [needs('inspected')],
+  'people-near': [{ limit: 'people', m: 50 }],
+  'camera-unread': [{ limit: 'sight-share', share: 0.5 }, needs('spotter')],
+  'left-undone': [needs('lists-aloud')],
 };

@@ -42,6 +42,9 @@ describe('shapes', () => {
       measure: null,
       sessionId: null,
       drillVersion: 0,
+      caseId: null,
+      stage: null,
+      widthSpans: null,
     });
     expect(await pilotShape.validate(PILOT)).toEqual({ track: 'assist-down', ...PILOT });
   });

@@ -1,4 +1,4 @@
-import type { CauseId } from '../causes/causes';
+import { type CauseId, causeOf } from '../causes/causes';
 import type { ClearingRule } from '../clearance/clearing-rule';
 import type { OpeningStamp } from '../clearance/facts';
 import { liveMoves } from '../clearance/standing';
@@ -19,9 +19,11 @@ import { linkToBreak } from '../debrief/chain';
 import type { Findings } from '../debrief/findings';
 import { rankOfSeverity } from '../debrief/severity';
 import type { Occurrence, Pilot, RecordedRep, WeaknessMove, WeaknessPage } from '../pages/pages';
+import { decidingAmong } from '../plan/key-drills';
 import { type KnownOfPilot, proposePlan } from '../plan/propose-plan';
 import { type Asked, bodyIf, type Confirmation, confirmationIn } from './asked';
 import { moveOfConfirmation, opensAnew } from './move-of-confirmation';
+import { RunOfReps } from './run-of-reps';
 import { clearanceOfPage, factsOfPage, failuresToKeep, workedOut } from './page';
 
 /** What a confirmation looks up beside the weakness itself. */
@@ -75,7 +77,9 @@ function opened(
     rule: around.rule,
     moves: [],
     stamps: [stampOf(pilot, at)],
-    plans: [{ id: planId, drillIds, reason: '', madeAt: at }],
+    plans: [
+      { id: planId, drillIds, decides: decidingAmong(causeOf(causeId), drillIds), reason: '', madeAt: at },
+    ],
     reps: [],
     occurrences: [],
   };
@@ -153,30 +157,6 @@ function withPilot(page: WeaknessPage, fields: BodyOf<typeof savePilot>): Weakne
   };
 }
 
-/** A phone may hold thousands of reps: a run of them is added at once, not each to a copy of all before it. */
-class RunOfReps {
-  private readonly seen: Set<string>;
-  private run: RecordedRep[] = [];
-
-  constructor(there: readonly RecordedRep[]) {
-    this.seen = new Set(there.map((rep) => rep.id));
-  }
-
-  add(id: string, body: BodyOf<typeof recordRep>): void {
-    if (this.seen.has(id)) return;
-    this.seen.add(id);
-    this.run.push({ ...body, id, takenBack: false } as RecordedRep);
-  }
-
-  /** The page with the run; the next one begins empty. */
-  onto(page: WeaknessPage): WeaknessPage {
-    if (this.run.length === 0) return page;
-    const reps = [...page.reps, ...this.run];
-    this.run = [];
-    return { ...page, reps };
-  }
-}
-
 /** Drills that decide, or decided under an earlier plan or stamp. */
 const decidingIn = (page: WeaknessPage): readonly DrillId[] => {
   const { deciding, keyDrills } = factsOfPage(page);
@@ -234,7 +214,8 @@ const byPlan: Step = (asked, { page, ids }) => {
   const { planId: id } = plan.keys;
   if (!ids.has(plan.keys.id) || page.plans.some((each) => each.id === id)) return page;
   const { drillIds, reason, at } = plan.body;
-  const plans = [{ id, drillIds, reason, madeAt: at ?? asked.madeAt }, ...page.plans];
+  const decides = decidingAmong(causeOf(page.weakness.causeId), drillIds);
+  const plans = [{ id, drillIds, decides, reason, madeAt: at ?? asked.madeAt }, ...page.plans];
   return { ...page, plans: plans.sort((a, b) => (a.madeAt < b.madeAt ? 1 : a.madeAt > b.madeAt ? -1 : 0)) };
 };
 

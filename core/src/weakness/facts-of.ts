@@ -7,6 +7,8 @@ import { keyDrillsOfPlan } from '../plan/propose-plan';
 /** Drills that were put in force for a weakness, and when. */
 export interface KeptPlan {
   readonly drillIds: readonly DrillId[];
+  /** Those of them that decide, as it was when the plan was made; absent or null: as the cause has them now. */
+  readonly decides?: readonly DrillId[] | null;
   /** Instant, ISO 8601. */
   readonly madeAt: string;
 }
@@ -41,7 +43,7 @@ function decidingOf({ causeId, pilot, stamps, plans }: KeptWeakness): readonly D
   const all = instants.map((at) => {
     const plan = lastBy(oldestFirst, ({ madeAt }) => madeAt, at);
     const { mode } = lastBy(stamps, (stamp) => stamp.at, at) ?? pilot;
-    return { at, keyDrills: keyDrillsOfPlan(causeId, mode, plan?.drillIds ?? []) };
+    return { at, keyDrills: keyDrillsOfPlan(causeId, mode, plan?.drillIds ?? [], plan?.decides) };
   });
   return all.filter(({ keyDrills }, i) => i === 0 || keyDrills.join() !== all[i - 1]!.keyDrills.join());
 }
@@ -58,7 +60,7 @@ export function factsOf(kept: KeptWeakness): WeaknessFacts {
     reps,
     stamps,
     deciding: decidingOf(kept),
-    keyDrills: keyDrillsOfPlan(causeId, mode, plans[0]?.drillIds ?? []),
+    keyDrills: keyDrillsOfPlan(causeId, mode, plans[0]?.drillIds ?? [], plans[0]?.decides),
     failedAt,
     ...(happenedOn ? { happenedOn } : {}),
   };

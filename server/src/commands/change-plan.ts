@@ -1,4 +1,6 @@
 import type { changePlan as command } from '@skelby/core/commands/change-plan';
+import { causeOf } from '@skelby/core/causes/causes';
+import { decidingAmong } from '@skelby/core/plan/key-drills';
 import { isProposal, planProblem } from '@skelby/core/plan/propose-plan';
 import { recordEvent } from '../facts/events';
 import { knownOf } from '../facts/known-of-pilot';
@@ -31,6 +33,7 @@ export const changePlan: Handler<typeof command> = async (
     weaknessId,
     accountId,
     drillIds: [...drillIds],
+    decides: decidingAmong(causeOf(causeId), drillIds),
     reason,
     ...(at ? { madeAt: at } : {}),
   });

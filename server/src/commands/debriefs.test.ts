@@ -1,3 +1,4 @@
+import { CAUSES } from '@skelby/core/causes/causes';
 import type { CauseId } from '@skelby/core/causes/causes';
 import { NO_FINDINGS } from '@skelby/core/debrief/findings';
 import {
@@ -235,7 +236,7 @@ describe('POST /api/v1/rank', () => {
       evidence: { ...NOSE_IN, speed_mps: 9, seen_at_m: 6 },
     });
     expect(status).toBe(200);
-    expect(body.causes).toHaveLength(30);
+    expect(body.causes).toHaveLength(CAUSES.length);
     expect(body.causes[0]).toMatchObject({ id: 'orientation-nose-in' });
     expect(body.causes.reduce((sum, cause) => sum + cause.probability, 0)).toBeCloseTo(1, 9);
     expect(body.causes[0]!.reasons[0]).toEqual({

@@ -5,6 +5,7 @@ import * as field from './migrations/003-field';
 import * as runs from './migrations/004-runs';
 import * as failedChecks from './migrations/005-failed-checks';
 import * as clearance from './migrations/006-clearance';
+import * as whatDecides from './migrations/007-what-decides';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001-first': first,
@@ -13,6 +14,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '004-runs': runs,
   '005-failed-checks': failedChecks,
   '006-clearance': clearance,
+  '007-what-decides': whatDecides,
 };
 
 const source: Knex.MigrationSource<string> = {

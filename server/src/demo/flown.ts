@@ -276,6 +276,16 @@ export const FLOWN: FlownReps = {
       [null, null],
       [null, null],
     ],
+    'tilt-hands': [
+      [null, 1.3],
+      [null, 1.1],
+      [null, 1.3],
+      [null, 1.1],
+      [null, 1.3],
+      [null, 1.1],
+      [null, 1.3],
+      [null, 1.2],
+    ],
     'hold-off-hover': [
       [null, 0.2],
       [null, 0.8],
@@ -437,6 +447,16 @@ export const FLOWN: FlownReps = {
       [null, null],
     ],
     'outside-lean right': [
+      [null, null],
+      [null, null],
+      [null, null],
+      [null, null],
+      [null, null],
+      [null, null],
+      [null, null],
+      [null, null],
+    ],
+    'skid-turn': [
       [null, null],
       [null, null],
       [null, null],
@@ -763,6 +783,16 @@ export const FLOWN: FlownReps = {
         ['off-the-mark', 3.1],
         ['off-the-mark', 2.9],
       ],
+      'tilt-hands': [
+        ['off-the-mark', 6.5],
+        ['too-fast', 7.9],
+        ['too-fast', 6.7],
+        ['off-the-mark', 6.7],
+        ['off-the-mark', 7],
+        ['off-the-mark', 6.3],
+        ['off-the-mark', 7.1],
+        ['off-the-mark', 8.7],
+      ],
     },
     'freezes-on-drift': {
       'hold-off-hover': [
@@ -991,6 +1021,16 @@ export const FLOWN: FlownReps = {
       ],
     },
     'turns-by-yaw-alone': {
+      'skid-turn': [
+        ['nose', null],
+        ['off-the-mark', null],
+        ['nose', null],
+        [null, null],
+        ['nose', null],
+        ['off-the-mark', null],
+        ['nose', null],
+        [null, null],
+      ],
       'roll-then-look left': [
         ['nose', null],
         ['nose', null],

@@ -5,6 +5,7 @@ import { modesFor } from '@skelby/core/clearance/counts-for-test';
 import { bandsWanted } from '@skelby/core/clearance/coverage';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { Side } from '@skelby/core/drills/drill';
+import { ANY_CRAFT, casesOf } from '@skelby/core/drill-cases/decks';
 import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { addDays, type Day } from '@skelby/core/vocabulary/day';
 import { proposeChain } from '@skelby/core/debrief/chain';
@@ -73,6 +74,7 @@ const isLeft = ({ drillId, side, curve }: Chart, coverage: Clearance['coverage']
 /** Writes the demo's history through the same functions that serve a trainer's taps. */
 class Season {
   private readonly chance = chanceFrom(7);
+  private readonly drawn = new Map<DrillId, number>();
   private readonly learners = new Map<string, Learner<FlownRep>>();
   private made = 0;
   private fleet: Fleet = { pilots: [], craft: [], sites: [] };
@@ -325,8 +327,17 @@ class Season {
       pack: 1 + Math.floor(minute / 60),
       day,
       flownAt: this.at(day, 60 + minute),
+      caseId: this.nextCase(drillId),
     });
     await carryOut(this.school, recordRep, { id: this.key() }, rep);
+  }
+
+  /** One case after the other: what was drawn does not matter here. */
+  private nextCase(drillId: DrillId): string | null {
+    const cases = casesOf(drillId, ANY_CRAFT);
+    const nth = this.drawn.get(drillId) ?? 0;
+    this.drawn.set(drillId, nth + 1);
+    return cases[nth % cases.length]?.id ?? null;
   }
 
   /** Reps are flown by synthetic hands: they have the habit behind the cause, and wear it down. */
@@ -415,7 +426,8 @@ class Season {
       const missing = coverage
         .filter((cell) => cell.drillId === drillId && !cell.shown)
         .flatMap(({ what }) => (typeof what === 'object' && 'band' in what ? [what.band] : []));
-      const band = (missing.length > 0 ? missing : bands)[now.curve.reps % (missing.length || bands.length)]!;
+      const band =
+        (missing.length > 0 ? missing : bands)[now.curve.reps % (missing.length || bands.length)] ?? 'calm';
       await this.rep(
         weaknessId,
         drillId,
@@ -442,7 +454,7 @@ class Season {
         weaknessId,
         drillId,
         'check',
-        learner.fly(drillId, side) ?? this.told(0.05),
+        learner.fly(drillId, side) ?? this.told(0),
         side,
         'calm',
         facts.pilot.mode,

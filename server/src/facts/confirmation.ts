@@ -3,6 +3,7 @@ import type { WeaknessState } from '@skelby/core/clearance/rungs';
 import { liveMoves } from '@skelby/core/clearance/standing';
 import type { ConfirmFields } from '@skelby/core/commands/confirm-cause';
 import type { UnconfirmFields } from '@skelby/core/commands/take-confirmation-back';
+import { decidingAmong } from '@skelby/core/plan/key-drills';
 import { proposePlan } from '@skelby/core/plan/propose-plan';
 import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import { type FromDebrief, fromDebrief } from '@skelby/core/weakness/apply';
@@ -48,17 +49,19 @@ async function openOrAdd(
       openedAt: fields.at,
       state: 'open',
     });
+    const drillIds = proposePlan(fields.causeId, pilot.mode, {
+      ...(await knownOf(school, pilotId, null)),
+      link,
+      severity,
+    }).map((planned) => planned.drillId);
     await tx('plans').insert({
       schoolId,
       id: fields.planId,
       weaknessId,
       accountId,
       madeAt: fields.at,
-      drillIds: proposePlan(fields.causeId, pilot.mode, {
-        ...(await knownOf(school, pilotId, null)),
-        link,
-        severity,
-      }).map((planned) => planned.drillId),
+      drillIds,
+      decides: decidingAmong(causeOf(fields.causeId), drillIds),
     });
   }
   const anew = there && opensAnew((await loadFacts(school, weaknessId)).rule, there);

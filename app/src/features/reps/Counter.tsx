@@ -2,17 +2,26 @@ import { newestFirst } from '@skelby/core/vocabulary/flown-order';
 import { isFirstEdition, testsADayOf } from '@skelby/core/clearance/clearing-rule';
 import type { WhyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { WeaknessPage } from '@skelby/core/pages/pages';
+import { drillOf, isFlown } from '@skelby/core/drills/drills';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useWeakness } from '../../offline/overlay/weakness-queries';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
 import { useUnits } from '../../shared/api/use-units';
-import { BAND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
+import {
+  BAND_WORDS,
+  LEVEL_NAMES,
+  MODE_WORDS,
+  plural,
+  PURPOSE_WORDS,
+  SIDE_WORDS,
+} from '../../shared/copy/copy';
 import { sayDay, todayHere } from '../../shared/copy/dates';
 import { chartName, rungWords } from '../../shared/copy/rung-copy';
 import { valuesLine, valuesOf } from '../../shared/copy/value-copy';
 import { StickPlate } from '../../shared/drawing';
+import { CaseCard } from '../../shared/forms/CaseCard';
 import { ValueEntry } from '../../shared/forms/ValueEntry';
 import { Button, LinkButton } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
@@ -32,14 +41,22 @@ const NOT_COUNTED: Readonly<Record<WhyNotCounted, string>> = {
     'Recorded, but it will not count: this mode is not the one the pilot has to show it in.',
   'pilot-relative': 'Recorded, but it will not count: pilot-relative mode hides what is being tested.',
   'no-side': 'Pick a side: without one it will not count.',
+  'too-wide': 'Recorded, but it will not count: tests are flown at the narrowest opening.',
 };
+
+const flownWords = (settings: Settings): readonly (string | null)[] => [
+  settings.widthSpans ? `${settings.widthSpans} spans` : null,
+  settings.stage ? `Stage ${settings.stage}` : null,
+  `${BAND_WORDS[settings.band]} wind`,
+  settings.flownOn === 'craft' ? MODE_WORDS[settings.mode] : 'Simulator',
+];
 
 const howWords = (settings: Settings): string =>
   [
     PURPOSE_WORDS[settings.purpose],
+    settings.level ? LEVEL_NAMES[settings.level] : null,
     settings.side ? SIDE_WORDS[settings.side] : null,
-    `${BAND_WORDS[settings.band]} wind`,
-    settings.flownOn === 'craft' ? MODE_WORDS[settings.mode] : 'Simulator',
+    ...(isFlown(drillOf(settings.drillId)) ? flownWords(settings) : ['At the craft']),
     `Pack ${settings.pack}`,
   ]
     .filter(Boolean)
@@ -51,18 +68,20 @@ interface PartProps {
 }
 
 /** The standard in words, and the sticks it works. */
-function TheStandard({ page, counting: { drill } }: PartProps) {
+function TheStandard({ page, counting }: PartProps) {
+  const { drill } = counting;
   return (
     <>
       <View style={{ flexDirection: 'row', gap: 16, alignItems: 'center' }}>
         <Words as="heading" style={{ flex: 1 }}>
-          {drill.byEye}
+          {counting.asked}
         </Words>
         {drill.sticks.length > 0 ? (
           <StickPlate layout={page.pilot.stickLayout} moves={drill.sticks} width={54} names={false} />
         ) : null}
       </View>
       {drill.caution ? <Words as="soft">{`Caution: ${drill.caution}`}</Words> : null}
+      {counting.drawn ? <CaseCard drawn={counting.drawn} /> : null}
     </>
   );
 }

@@ -2,7 +2,10 @@ import { useDrills } from '../../shared/api/use-drills';
 import type { Clearance } from '@skelby/core/clearance/clearance';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { NextStep } from '@skelby/core/clearance/next-step';
-import { type DrillId } from '@skelby/core/drills/drills';
+import type { Drill } from '@skelby/core/drills/drill';
+import { type DrillId, isFlown } from '@skelby/core/drills/drills';
+import { widthAt } from '@skelby/core/drills/levels';
+import { LEVELS } from '@skelby/core/vocabulary/training';
 import { FLIGHT_MODES } from '@skelby/core/vocabulary/flying';
 import { View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
@@ -12,6 +15,7 @@ import { Words } from '../../shared/ui/Words';
 import {
   BAND_RANGES,
   BAND_WORDS,
+  LEVEL_NAMES,
   MODE_WORDS,
   optionsOf,
   PURPOSE_WORDS,
@@ -44,7 +48,6 @@ export function purposesFor(
 /** How the next rep is flown, one question under the other. */
 export function HowFlown({ settings, drillIds, clearance, next, onDrill, onChange }: HowFlownProps) {
   const { drillOf } = useDrills();
-  const { sentence } = useUnits();
   const drill = drillOf(settings.drillId);
   const purposes: readonly Option<Purpose>[] = purposesFor(settings.drillId, clearance, next).map(
     (value) => ({ value, label: PURPOSE_WORDS[value] }),
@@ -71,6 +74,55 @@ export function HowFlown({ settings, drillIds, clearance, next, onDrill, onChang
           options={drill.sides.map((side) => ({ value: side, label: SIDE_WORDS[side] }))}
         />
       ) : null}
+      {settings.purpose === 'practice' && isFlown(drill) ? (
+        <Choice
+          label="Practised"
+          value={settings.level ?? 0}
+          onChange={(level) =>
+            onChange({ level, ...(drill.widthsSpans ? { widthSpans: widthAt(drill, level) } : {}) })
+          }
+          options={LEVELS.map((value) => ({ value, label: LEVEL_NAMES[value] }))}
+        />
+      ) : null}
+      {drill.widthsSpans ? (
+        <Choice
+          label="Opening, in spans of the craft: tests at the narrowest"
+          value={settings.widthSpans ?? null}
+          onChange={(widthSpans) => onChange({ widthSpans })}
+          options={drill.widthsSpans.map((spans) => ({ value: spans, label: String(spans) }))}
+        />
+      ) : null}
+      {drill.stages ? (
+        <Choice
+          label="Stage"
+          value={settings.stage ?? null}
+          onChange={(stage) => onChange({ stage })}
+          options={drill.stages.map((label, i) => ({ value: i + 1, label }))}
+        />
+      ) : null}
+      {isFlown(drill) ? <InTheAir settings={settings} drill={drill} onChange={onChange} /> : null}
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
+        <Button label="−" onPress={() => onChange({ pack: Math.max(1, settings.pack - 1) })} />
+        <Words as="figure">{`Pack ${settings.pack}`}</Words>
+        <Button
+          label="Next pack"
+          icon="plus"
+          onPress={() => onChange({ pack: Math.min(MOST_PACKS, settings.pack + 1) })}
+        />
+      </View>
+    </View>
+  );
+}
+
+/** Wind, craft and mode: nothing of it is asked of what is said on the ground. */
+function InTheAir({
+  settings,
+  drill,
+  onChange,
+}: Pick<HowFlownProps, 'settings' | 'onChange'> & { readonly drill: Drill<DrillId> }) {
+  const { sentence } = useUnits();
+  return (
+    <>
       <Choice
         label="Wind"
         value={settings.band}
@@ -104,15 +156,6 @@ export function HowFlown({ settings, drillIds, clearance, next, onDrill, onChang
           { value: true, label: 'On' },
         ]}
       />
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
-        <Button label="−" onPress={() => onChange({ pack: Math.max(1, settings.pack - 1) })} />
-        <Words as="figure">{`Pack ${settings.pack}`}</Words>
-        <Button
-          label="Next pack"
-          icon="plus"
-          onPress={() => onChange({ pack: Math.min(MOST_PACKS, settings.pack + 1) })}
-        />
-      </View>
-    </View>
+    </>
   );
 }

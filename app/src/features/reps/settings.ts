@@ -8,6 +8,7 @@ import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import type { WindBand } from '@skelby/core/vocabulary/wind-band';
 import type { WeaknessPage } from '@skelby/core/pages/pages';
+import type { Level } from '@skelby/core/vocabulary/training';
 import { useDraft } from '../../shared/storage/use-draft';
 import { todayHere } from '../../shared/copy/dates';
 
@@ -26,6 +27,11 @@ export interface Settings {
   readonly missedAt: string | null;
   /** What was measured of the attempt that comes next; absent in what an older version kept. */
   readonly measure?: number | null;
+  /** Width of the opening in spans, and stage of the drill, where it has them. */
+  readonly widthSpans?: number | null;
+  readonly stage?: number | null;
+  /** Easier or harder than the standard; practice only. */
+  readonly level?: Level;
 }
 
 const nameOf = (weaknessId: string) => `counter.${weaknessId}`;
@@ -88,7 +94,10 @@ export function forDrill(
   page: WeaknessPage,
   clearance: Clearance,
   next: NextStep,
-): Pick<Settings, 'drillId' | 'purpose' | 'side' | 'band' | 'flownOn' | 'mode'> {
+): Pick<
+  Settings,
+  'drillId' | 'purpose' | 'side' | 'band' | 'flownOn' | 'mode' | 'widthSpans' | 'stage' | 'level'
+> {
   const drill = drillOf(drillId);
   const wanted = clearance.coverage.find(
     (cell) => cell.drillId === drillId && !cell.shown && typeof cell.what === 'object' && 'band' in cell.what,
@@ -96,7 +105,7 @@ export function forDrill(
   const band =
     wanted && typeof wanted.what === 'object' && 'band' in wanted.what
       ? wanted.what.band
-      : bandsWanted(drillId, page.pilot.windLimitMps)[0]!;
+      : (bandsWanted(drillId, page.pilot.windLimitMps)[0] ?? 'calm');
   const decides = clearance.charts.some((chart) => chart.drillId === drillId);
   return {
     drillId,
@@ -105,6 +114,9 @@ export function forDrill(
     band,
     flownOn: 'craft',
     mode: modesFor(drill.assistance, page.pilot.mode)[0]!,
+    widthSpans: drill.widthsSpans?.at(-1) ?? null,
+    stage: drill.stages ? 1 : null,
+    level: 0,
   };
 }
 

@@ -6,7 +6,11 @@ import type { MissReason, Purpose } from '@skelby/core/clearance/facts';
 import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
 import { testsLeft } from '@skelby/core/clearance/tests-left';
 import { newRep, type RepFields } from '@skelby/core/commands/record-rep';
+import type { DrillCase } from '@skelby/core/drill-cases/case';
+import { caseNow } from '@skelby/core/drill-cases/case-now';
 import type { Drill } from '@skelby/core/drills/drill';
+import { atLevel } from '@skelby/core/drills/levels';
+import type { Level } from '@skelby/core/vocabulary/training';
 import { type DrillId } from '@skelby/core/drills/drills';
 import type { RecordedRep, WeaknessPage } from '@skelby/core/pages/pages';
 import { v7 as uuid } from 'uuid';
@@ -21,6 +25,10 @@ export interface Counting {
   readonly reps: readonly RecordedRep[];
   readonly drillIds: readonly DrillId[];
   readonly drill: Drill<DrillId>;
+  /** The task of the level that is practised, or the standard. */
+  readonly asked: string;
+  /** The case of the next attempt, where every attempt is one. */
+  readonly drawn: DrillCase | null;
   readonly settings: Settings;
   readonly change: (part: Partial<Settings>) => void;
   readonly pickDrill: (drillId: DrillId) => void;
@@ -58,11 +66,23 @@ function allowedPurpose(settings: Settings, clearance: Clearance, next: NextStep
   return purposes.includes(settings.purpose) ? settings.purpose : purposes[0]!;
 }
 
+/** What every counting begins with. */
+const FRESH = { pilotRelative: false, pack: 1, missedAt: null, measure: null } as const;
+
+/** Tests and checks are flown at the standard. */
+const levelOf = ({ purpose, level }: Settings): Level => (purpose === 'practice' ? (level ?? 0) : 0);
+
 type Verdict = Pick<RecordedRep, 'met' | 'flownAt'> & { readonly missReason: MissReason | null };
 
 /** The rep that was just flown, as it is sent. */
-function repOf(page: WeaknessPage, flown: Settings, verdict: Verdict, drillVersion: number): RepFields {
+function repOf(
+  page: WeaknessPage,
+  flown: Settings,
+  verdict: Verdict,
+  { drillVersion, drawn }: { readonly drillVersion: number; readonly drawn: DrillCase | null },
+): RepFields {
   const { drillId, purpose, side, band, flownOn, mode, pilotRelative, pack, measure = null } = flown;
+  const { widthSpans = null, stage = null } = flown;
   return newRep({
     ...verdict,
     weaknessId: page.weakness.id,
@@ -75,6 +95,10 @@ function repOf(page: WeaknessPage, flown: Settings, verdict: Verdict, drillVersi
     pilotRelative,
     pack,
     measure,
+    caseId: drawn?.id ?? null,
+    level: levelOf(flown),
+    widthSpans,
+    stage,
     drillVersion,
     day: todayHere(),
   });
@@ -85,29 +109,37 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
   const { drillOf, versionInForce } = useDrills();
   const { clearance, facts, reps, drillIds } = useWorkedOut(page);
   const next = nextStep(clearance, todayHere());
-  const begin = (): Settings => ({
-    ...forDrill(firstDrill(drillIds, clearance, next, wanted), page, clearance, next),
-    pilotRelative: false,
-    pack: 1,
-    day: todayHere(),
-    missedAt: null,
-    measure: null,
-  });
-  const { settings, change } = useSettings(page.weakness.id, begin, wanted);
+  const { settings, change } = useSettings(
+    page.weakness.id,
+    () => ({
+      ...forDrill(firstDrill(drillIds, clearance, next, wanted), page, clearance, next),
+      ...FRESH,
+      day: todayHere(),
+    }),
+    wanted,
+  );
   const flown = { ...settings, purpose: allowedPurpose(settings, clearance, next) };
   const { drillId, purpose, side } = flown;
   const drill = drillOf(drillId);
+  const drawn = caseNow(drillId, page.weakness.id, facts.pilot, reps);
   return {
     clearance,
     next,
     reps,
     drillIds,
     drill,
+    asked: atLevel(drill, levelOf(flown), versionInForce(drillId) > 0).asks,
+    drawn,
     settings: flown,
     change,
     pickDrill: (id) => change({ ...forDrill(id, page, clearance, next), measure: null }),
     record: (met, missReason, flownAt) => {
-      const rep = repOf(page, flown, { met, missReason, flownAt }, versionInForce(drillId));
+      const rep = repOf(
+        page,
+        flown,
+        { met, missReason, flownAt },
+        { drillVersion: versionInForce(drillId), drawn },
+      );
       sendRep(uuid(), rep, `rep of ${drill.name}`);
       change({
         missedAt: null,

@@ -77,6 +77,9 @@ export function useRecorded({ weaknessId, token, drill, settings, purpose }: Bel
         pack: 1,
         measure: score.recorded,
         drillVersion: versionInForce(drill.id),
+        caseId: null,
+        stage: null,
+        widthSpans: null,
         day: todayHere(),
         flownAt,
       };

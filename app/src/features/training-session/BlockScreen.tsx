@@ -10,6 +10,7 @@ import { useUnits } from '../../shared/api/use-units';
 import { PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
 import { valuesLine, valuesOf, valueWords } from '../../shared/copy/value-copy';
 import { StickPlate } from '../../shared/drawing';
+import { CaseCard } from '../../shared/forms/CaseCard';
 import { ValueEntry } from '../../shared/forms/ValueEntry';
 import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
@@ -22,13 +23,6 @@ import { sessionChecks, USUAL_RESERVE_PERCENT } from './session-checks';
 import { Metronome, PackTimer, RepTimer } from './Timers';
 import { type BlockProps, type FlyingBlock, useBlock } from './use-block';
 import { useWakeLock } from './use-wake-lock';
-
-const LEVEL_WORDS: Readonly<Record<number, string>> = {
-  [-2]: 'two steps easier than the standard',
-  [-1]: 'a step easier than the standard',
-  0: 'at the standard',
-  1: 'a step harder than the standard',
-};
 
 /** Three buttons in one row of a phone, room for the thumb above them. */
 const NARROW = { paddingHorizontal: 10 };
@@ -77,7 +71,7 @@ function Foot({ props: { state, change, onNext, isLast }, flying }: PartProps) {
 /** What is flown, and how far it is. */
 function Task({ props: { block, page, workOn }, flying }: PartProps) {
   const { sentence, units } = useUnits();
-  const { drill, flown, met, isEnough, counts } = flying;
+  const { drill, asked, spans, flown, met, isEnough, counts } = flying;
   const values = valuesLine(drill.id, valuesOf(flown), units);
   return (
     <>
@@ -88,10 +82,11 @@ function Task({ props: { block, page, workOn }, flying }: PartProps) {
       ) : null}
       <View style={{ flexDirection: 'row', gap: 16, alignItems: 'center' }}>
         <View style={{ flex: 1, gap: 4 }}>
-          <Words as="heading">{sentence(drill.byEye)}</Words>
+          <Words as="heading">{sentence(asked.asks)}</Words>
           <Words as="strong">
             {[
-              `${PURPOSE_WORDS[block.purpose]}, ${LEVEL_WORDS[block.level]}`,
+              `${PURPOSE_WORDS[block.purpose]}, ${asked.named}`,
+              spans ? `${spans} spans` : null,
               block.side ? SIDE_WORDS[block.side] : null,
             ]
               .filter(Boolean)
@@ -111,6 +106,7 @@ function Task({ props: { block, page, workOn }, flying }: PartProps) {
         </Note>
       )}
       {drill.caution ? <Words as="soft">{`Caution: ${drill.caution}`}</Words> : null}
+      {flying.drawn ? <CaseCard drawn={flying.drawn} /> : null}
     </>
   );
 }

@@ -1,6 +1,8 @@
 import { untilCleared } from '../../shared/copy/restriction-copy';
 import { blockWords } from '../../shared/copy/block-copy';
 import { useDrills } from '../../shared/api/use-drills';
+import type { Level } from '@skelby/core/vocabulary/training';
+import { atLevel } from '@skelby/core/drills/levels';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { View } from 'react-native';
 import type { Site, TodayList } from '@skelby/core/pages/pages';
@@ -23,7 +25,7 @@ interface SessionCardProps {
 
 /** The session on one page, for the pocket: only on paper. */
 export function SessionCard({ content, rests, pilotName, site, weaknesses, lostLinks }: SessionCardProps) {
-  const { drillOf } = useDrills();
+  const { drillOf, versionInForce } = useDrills();
   const styles = useStyles();
   const { say, sentence } = useUnits();
   return (
@@ -46,7 +48,7 @@ export function SessionCard({ content, rests, pilotName, site, weaknesses, lostL
           {pack.blocks.map((block) => (
             <Words
               key={block.id}
-            >{`☐ ${blockWords(block, drillOf)} (${PURPOSE_WORDS[block.purpose].toLowerCase()}): ${sentence(drillOf(block.drillId).byEye)}`}</Words>
+            >{`☐ ${blockWords(block, drillOf)} (${PURPOSE_WORDS[block.purpose].toLowerCase()}): ${sentence(atLevel(drillOf(block.drillId), block.level as Level, versionInForce(block.drillId) > 0).asks)}`}</Words>
           ))}
         </View>
       ))}

@@ -2,6 +2,8 @@ import { sendRep, sendUndo } from '../../offline/outbox/reps';
 import { newestFirst } from '@skelby/core/vocabulary/flown-order';
 import { modesFor, whyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { MissReason } from '@skelby/core/clearance/facts';
+import { caseNow } from '@skelby/core/drill-cases/case-now';
+import { atLevel, widthAt } from '@skelby/core/drills/levels';
 import { restricts } from '@skelby/core/clearance/open-states';
 import { newRep } from '@skelby/core/commands/record-rep';
 import type { RecordedRep, Roster, TodayList, TrainingSession, WeaknessPage } from '@skelby/core/pages/pages';
@@ -41,15 +43,30 @@ const repsOfBlock = ({ page, session, block, state }: BlockProps): readonly Reco
     )
     .sort(newestFirst);
 
+/** What is known of a crash or near-miss in this block before anybody is asked. */
+function occurrenceIn({ session, roster, block }: BlockProps, drillName: string, nth: number) {
+  const pilot = roster.pilots.find((each) => each.id === block.pilotId);
+  const side = block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : '';
+  return {
+    ...(pilot ? forPilot(pilot) : {}),
+    pilotId: block.pilotId,
+    windMps: session.content.windMps,
+    siteId: session.content.siteId,
+    note: `In ${drillName}${side}, ${PURPOSE_WORDS[block.purpose].toLowerCase()} rep ${nth}.`,
+  };
+}
+
 /** One block of a session being flown: its reps, and what can be done to them. */
 export function useBlock(props: BlockProps) {
-  const { session, roster, list, block, page, state, change } = props;
+  const { session, list, block, page, state, change } = props;
   const router = useRouter();
   const { drillOf, versionInForce } = useDrills();
   const drill = drillOf(block.drillId);
   const mode = modesFor(drill.assistance, page.pilot.mode)[0]!;
   const flown = repsOfBlock(props);
   const last = flown[0];
+  const spans = widthAt(drill, block.level);
+  const drawn = caseNow(drill.id, page.weakness.id, page.pilot, page.reps);
   const record = (met: boolean, missReason: MissReason | null, flownAt: string) => {
     const rep = newRep({
       weaknessId: page.weakness.id,
@@ -65,6 +82,8 @@ export function useBlock(props: BlockProps) {
       pack: state.pack + 1,
       level: block.level,
       measure: state.measure,
+      caseId: drawn?.id ?? null,
+      widthSpans: spans,
       sessionId: session.id,
       drillVersion: versionInForce(drill.id),
       day: todayHere(),
@@ -74,21 +93,13 @@ export function useBlock(props: BlockProps) {
     change({ missedAt: null, measure: null });
   };
   const undo = (rep: RecordedRep) => sendUndo(rep.id, drill.name, 'Undone in the session');
-  const logOccurrence = () => {
-    const pilot = roster.pilots.find((each) => each.id === block.pilotId);
-    const side = block.side ? `, ${SIDE_WORDS[block.side].toLowerCase()}` : '';
-    beginLog({
-      ...(pilot ? forPilot(pilot) : {}),
-      pilotId: block.pilotId,
-      windMps: session.content.windMps,
-      siteId: session.content.siteId,
-      note: `In ${drill.name}${side}, ${PURPOSE_WORDS[block.purpose].toLowerCase()} rep ${flown.length + 1}.`,
-    });
-    router.push('/log/kind');
-  };
   const asFlown = { drillId: drill.id, mode, pilotRelative: false, side: block.side };
   return {
     drill,
+    /** The task of this block's level, and what that level is called. */
+    asked: atLevel(drill, block.level, versionInForce(drill.id) > 0),
+    spans,
+    drawn,
     flown,
     last,
     met: flown.filter((rep) => rep.met).length,
@@ -97,7 +108,10 @@ export function useBlock(props: BlockProps) {
     open: list.weaknesses.filter((line) => line.pilotId === block.pilotId && restricts(line)),
     record,
     undo,
-    logOccurrence,
+    logOccurrence: () => {
+      beginLog(occurrenceIn(props, drill.name, flown.length + 1));
+      router.push('/log/kind');
+    },
   };
 }
 

@@ -7,7 +7,6 @@ import { causeOf } from '@skelby/core/causes/causes';
 import { nextStep } from '@skelby/core/clearance/next-step';
 import { lastSignature } from '@skelby/core/weakness/allowed-moves';
 import { onReleaseIn } from '@skelby/core/vocabulary/flying';
-import { keyDrillsFor } from '@skelby/core/plan/key-drills';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -87,7 +86,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
 function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
   const { drillOf } = useDrills();
   const { sentence } = useUnits();
-  const key = keyDrillsFor(causeOf(page.weakness.causeId), worked.facts.pilot.mode);
+  const key = worked.facts.keyDrills;
   // Practice of any kind before the check would move it.
   const first =
     nextStep(worked.clearance, todayHere()).do === 'drill'

@@ -1,3 +1,4 @@
+import type { Level } from '@skelby/core/vocabulary/training';
 import type { WeaknessState } from '@skelby/core/clearance/rungs';
 import type { MissReason, Purpose } from '@skelby/core/clearance/facts';
 import type { Side } from '@skelby/core/drills/drill';
@@ -67,6 +68,13 @@ export const SIDE_WORDS: Readonly<Record<Side, string>> = {
   'nose-left': 'Nose left',
   'nose-in': 'Nose-in',
   'nose-right': 'Nose right',
+};
+
+export const LEVEL_NAMES: Readonly<Record<Level, string>> = {
+  [-2]: 'Two steps easier',
+  [-1]: 'A step easier',
+  0: 'At the standard',
+  1: 'A step harder',
 };
 
 export const PURPOSE_WORDS: Readonly<Record<Purpose, string>> = {

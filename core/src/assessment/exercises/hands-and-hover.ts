@@ -112,6 +112,13 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>
       { of: 'cross-track', most: 1 },
     ],
   }),
+  'tilt-hands': () => ({
+    stages: [stay('Hold over the mark', MARK, 30, { nose: 0 }), ...aStepAside(MARK, 0)],
+    standards: [
+      { of: 'cross-track', most: 2 },
+      { of: 'lean', most: 18 },
+    ],
+  }),
   'tail-in-hover': () => ({
     stages: [stay('Hold over the mark', MARK, 60, { nose: 0 }), ...aStepAside(MARK, 0)],
     standards: [

@@ -120,6 +120,26 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
     standards: [{ of: 'height', most: 2 }],
     mode: 'self-level',
   }),
+  'skid-turn': () => ({
+    stages: [
+      leg('Forward', [0, 10, 6], [0, 20, 6], { nose: 0, speedMps: 3 }),
+      leg('Yaw a quarter without roll: it follows late and wide', [0, 20, 6], [6, 28, 6], {
+        nose: 90,
+        until: { is: 'nose' },
+        speedMps: 3,
+      }),
+      stay('Stop', [6, 26, 6], 0, { until: { is: 'still', standS: 0.5 }, hands: 'stop' }),
+      leg('Back to the line', [6, 26, 6], [0, 10, 6], { nose: 0, until: { is: 'there', standS: 0.5 } }),
+      leg('Again', [0, 10, 6], [0, 18, 6], { nose: 'along', speedMps: 2.5 }),
+      round('Now roll first: it closes', [9, 18, 6], 9, -90, 90, { speedMps: 2.5 }),
+    ],
+    standards: [
+      { of: 'nose-to-path', most: 20, in: [5] },
+      { of: 'cross-track', most: 2, in: [5] },
+      { of: 'height', most: 2 },
+    ],
+    mode: 'height-hold',
+  }),
   'lean-and-lift': () => ({
     stages: [
       [15, 3],

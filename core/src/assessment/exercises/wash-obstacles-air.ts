@@ -200,6 +200,56 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
       { of: 'pace', least: 0.6, in: [0, 2] },
     ],
   }),
+  'clear-the-line': (side) => {
+    const clearSide = -way(side);
+    return {
+      stages: [
+        leg('Slowly along the line', [0, 8, 3], [0, 40, 3], {
+          nose: 0,
+          until: { is: 'surprise', afterS: [3, 5] },
+          speedMps: 2,
+        }),
+        free(
+          `Person, ${side ?? 'left'}! Stop`,
+          [0, 14, 3],
+          { is: 'still', standS: 0.5 },
+          { begins: 'call', hands: 'stop' },
+        ),
+        leg('Off to the free side, and wait', [0, 15, 3], [7 * clearSide, 15, 3], {
+          nose: 0,
+          until: { is: 'there', standS: 2 },
+          speedMps: 2,
+        }),
+      ],
+      standards: [
+        { of: 'pace', least: 0.4, in: [0] },
+        { of: 'stopped-in', most: 5, in: [1] },
+        { of: 'moved', least: 5, in: [2] },
+      ],
+      setting: 'slow',
+    };
+  },
+  'leave-low': () => ({
+    stages: [
+      leg('Fly out', [0, 10, 18], [0, 60, 18], {
+        nose: 0,
+        until: { is: 'surprise', afterS: [2, 4] },
+        speedMps: 3,
+      }),
+      leg('Birds! Down and away, on a slant', [0, 20, 18], [14, 34, 6], {
+        begins: 'call',
+        nose: 0,
+        until: { is: 'there', standS: 0.5 },
+        speedMps: 2.5,
+      }),
+    ],
+    standards: [
+      { of: 'pace', least: 0.6, in: [0] },
+      { of: 'wash-zone', most: 0.25, in: [1] },
+      { of: 'sink-ratio', most: 0.5, in: [1] },
+      { of: 'height-lost', least: 8, in: [1] },
+    ],
+  }),
   'slow-slalom': () => ({
     stages: SLALOM.slice(1).map((to, i) =>
       leg('Forward and yaw only', SLALOM[i]!, to, { nose: 'along', hands: 'nose-first', speedMps: 1.5 }),

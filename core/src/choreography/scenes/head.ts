@@ -70,10 +70,10 @@ export const HEAD_SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
     start: { x: 0, y: 22, z: 18, noseDeg: 0 },
     marks: [],
     legs: [
-      hold(1, 'Bird'),
-      blend({ pitch: -0.3, throttle: -0.5 }, 5, 'Down and away, slowly'),
-      hold(1),
-      ...climb(-2),
+      blend({ pitch: 0.4 }, 3, 'Fly out'),
+      hold(0.6, 'Birds'),
+      blend({ pitch: 0.4, throttle: -0.5 }, 8, 'Down and away, on a slant'),
+      hold(1, 'Stand low'),
     ],
   },
 };

@@ -164,6 +164,18 @@ export const POINTING_AND_TURNS_SCENES: Readonly<Partial<Record<DrillId, Scene>>
       hold(0.8),
     ],
   },
+  'skid-turn': {
+    ...FIELD,
+    start: { x: 0, y: 10, z: 6, noseDeg: 0 },
+    marks: [{ is: 'mark', x: 0, y: 20 }],
+    legs: [
+      blend({ pitch: 0.4 }, 3, 'Forward'),
+      slide({ yaw: 0.5, pitch: 0.2 }, 2, 'Yaw without roll: late and wide'),
+      hold(1),
+      curve(6, 90, 'Roll first: it closes'),
+      hold(0.8),
+    ],
+  },
   'lean-and-lift': {
     ...FIELD,
     start: { x: 0, y: 8, z: 8, noseDeg: 0 },

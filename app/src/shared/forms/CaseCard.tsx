@@ -1,0 +1,22 @@
+import type { DrillCase } from '@skelby/core/drill-cases/case';
+import { View } from 'react-native';
+import { useUnits } from '../api/use-units';
+import { themed } from '../ui/theme';
+import { Words } from '../ui/Words';
+
+const useStyles = themed((theme) => ({
+  card: { borderWidth: 2, borderColor: theme.ink, padding: 12, gap: 6 },
+}));
+
+/** The case of the next attempt, for the trainer's eyes: what is read out or set up, and what is right. */
+export function CaseCard({ drawn }: { readonly drawn: DrillCase }) {
+  const styles = useStyles();
+  const { sentence } = useUnits();
+  return (
+    <View style={styles.card} role="region" aria-label="Case drawn by lot">
+      <Words as="strong">{sentence(drawn.says)}</Words>
+      <Words as="soft">{`Right, for you alone: ${sentence(drawn.answer)}`}</Words>
+      <Words as="soft">At the craft, you beside the pilot.</Words>
+    </View>
+  );
+}

@@ -1,0 +1,79 @@
+import type { DrillId } from '../../drills/drills';
+import { blend, forward, hold, sideways, turn } from '../legs';
+import type { Scene } from '../scene';
+
+const FIELD = { windFromDeg: 0, wayOut: 'up' } as const;
+
+export const SETTINGS_AND_PEOPLE_SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
+  'setting-readback': {
+    ...FIELD,
+    start: { x: 0, y: 6, z: 3, noseDeg: 0 },
+    marks: [
+      { is: 'mark', x: 0, y: 14, label: 'slow' },
+      { is: 'mark', x: 0, y: 19, label: 'normal' },
+      { is: 'mark', x: 0, y: 26, label: 'fast' },
+    ],
+    legs: [
+      hold(1, '"Normal", from the display'),
+      ...forward(13, 'Stop at its cone'),
+      hold(1),
+      ...forward(-13),
+      hold(1, '"Slow"'),
+      ...forward(8, 'Stop at its cone'),
+      hold(1),
+    ],
+  },
+  'clear-the-line': {
+    ...FIELD,
+    side: 'left',
+    start: { x: 0, y: 8, z: 3, noseDeg: 0 },
+    marks: [{ is: 'mark', x: -2, y: 20, label: 'cone: a person' }],
+    legs: [
+      ...forward(6, 'Slowly along the line'),
+      hold(1, '"Person, left!": stop'),
+      ...sideways(6, 'Off to the free side'),
+      hold(2, 'Wait'),
+      ...forward(10, 'Clear: go on'),
+    ],
+  },
+  'camera-scan': {
+    ...FIELD,
+    start: { x: -6, y: 10, z: 4, noseDeg: 0 },
+    marks: [
+      { is: 'mark', x: -6, y: 20 },
+      { is: 'post', x: 6, y: 22, height: 5, label: 'nearest thing' },
+    ],
+    legs: [
+      ...forward(10, 'On camera'),
+      hold(2, 'Call: look up, say height, distance, nearest thing'),
+      ...turn(90),
+      ...forward(8),
+      hold(2, 'Look up again'),
+    ],
+  },
+  'sensor-find-out': {
+    ...FIELD,
+    start: { x: 0, y: 8, z: 2, noseDeg: 0 },
+    marks: [{ is: 'wall', x: 0, y: 20, width: 4, height: 3, label: 'soft screen' }],
+    legs: [
+      hold(1, 'Say what it will do'),
+      blend({ pitch: 0.3 }, 5, 'Slowly toward it'),
+      hold(2, 'It stops, or you do'),
+      ...forward(-5),
+      ...sideways(3, 'From the side: say it again'),
+      hold(1),
+    ],
+  },
+  'tilt-hands': {
+    ...FIELD,
+    start: { x: 0, y: 8, z: 2.5, noseDeg: 0 },
+    marks: [{ is: 'mark', x: 0, y: 8, label: 'box' }],
+    legs: [
+      hold(1, 'Level with your eyes up'),
+      blend({ pitch: 0.15, roll: 0.1 }, 1.5, 'Small tilts'),
+      blend({ pitch: -0.15, roll: -0.1 }, 1.5),
+      ...sideways(4, 'A line aside'),
+      hold(1),
+    ],
+  },
+};

@@ -1,0 +1,22 @@
+import type { CraftFacts } from '../vocabulary/craft-facts';
+
+/** One attempt at a drill that is decided by what a pilot says or does on the ground. */
+export interface DrillCase {
+  readonly id: string;
+  /** What the trainer reads out, or sets up where the pilot does not see it. */
+  readonly says: string;
+  /** What is right; the pilot does not see it. Speeds and lengths are left open for the school's units. */
+  readonly answer: string;
+}
+
+/** For whom the cases are drawn: what is right depends on the craft. */
+export interface CaseContext {
+  readonly craft: Pick<CraftFacts, 'hasPositionHold' | 'sensorSides'>;
+  readonly windLimitMps: number;
+}
+
+export type Deck = (context: CaseContext) => readonly DrillCase[];
+
+/** Every pairing of two lists, in order. */
+export const pairs = <A, B>(as: readonly A[], bs: readonly B[]): readonly (readonly [A, B])[] =>
+  as.flatMap((a) => bs.map((b) => [a, b] as const));

@@ -1,0 +1,93 @@
+import { ANY_CRAFT, casesOf } from '@skelby/core/drill-cases/decks';
+import type { WeaknessPage } from '@skelby/core/pages/pages';
+import { clearanceOfPage } from '@skelby/core/weakness/page';
+import {
+  confirmation,
+  id,
+  occurrence,
+  PILOT,
+  rep,
+  startTestServer,
+  type TestServer,
+  type Visitor,
+} from '../testing/test-school';
+
+/** What is decided on the ground: every test is one case drawn by lot, counted like any other, and nothing else counts. */
+
+let server: TestServer;
+let trainer: Visitor;
+beforeAll(async () => {
+  server = await startTestServer();
+  ({ trainer } = await server.school('Carrow Fell'));
+});
+afterAll(() => server.close());
+
+async function weaknessOf(causeId: string): Promise<string> {
+  const [pilotId, occurrenceId] = [id(), id()];
+  await trainer.put(`/pilots/${pilotId}`, PILOT);
+  await trainer.put(`/occurrences/${occurrenceId}`, occurrence(pilotId));
+  const { body } = await trainer.put<{ weaknessId: string }>(
+    `/occurrences/${occurrenceId}/confirmation`,
+    confirmation({ causeId }),
+  );
+  return body.weaknessId;
+}
+
+const pageOf = async (weaknessId: string) =>
+  (await trainer.get<WeaknessPage>(`/weaknesses/${weaknessId}`)).body;
+
+const DAYS = ['2026-03-03', '2026-03-04', '2026-03-05'];
+
+test('a step left out is cleared at the craft, in four cases a day of each list, and no wind is asked for', async () => {
+  const weaknessId = await weaknessOf('left-undone');
+  for (const drillId of ['preflight-aloud', 'prelanding-aloud']) {
+    const cases = casesOf(drillId, ANY_CRAFT);
+    for (const [d, day] of DAYS.entries())
+      for (let i = 0; i < 4; i += 1) {
+        const flownAt = `${day}T1${drillId === 'preflight-aloud' ? 0 : 1}:0${i}:00.000Z`;
+        const caseId = cases[4 * d + i]!.id;
+        expect(
+          (await trainer.put(`/reps/${id()}`, rep(weaknessId, { drillId, caseId, day, flownAt }))).status,
+        ).toBe(200);
+      }
+  }
+  const clearance = clearanceOfPage(await pageOf(weaknessId));
+  expect(clearance.charts.map(({ drillId, curve }) => [drillId, curve.reachedAt !== null])).toEqual([
+    ['preflight-aloud', true],
+    ['prelanding-aloud', true],
+  ]);
+  expect(clearance.coverage).toEqual(
+    ['preflight-aloud', 'prelanding-aloud'].map((drillId) => ({ drillId, what: 'craft', shown: true })),
+  );
+  expect(clearance.state).toBe('ready-for-check');
+});
+
+test.each([
+  [{ drillId: 'preflight-aloud' }, 'Case is missing: a test of Pre-flight aloud is one case drawn by lot.'],
+  [{ drillId: 'preflight-aloud', caseId: 'mast' }, 'Case is none of Pre-flight aloud'],
+  [{ drillId: 'preflight-aloud', caseId: 'x\u0000' }, 'Case is none of Pre-flight aloud'],
+  [
+    { drillId: 'preflight-aloud', caseId: 'rotor-loose', flownOn: 'simulator' },
+    'cannot be shown on the simulator',
+  ],
+])('%j is refused by its field: %s', async (more, words) => {
+  const weaknessId = await weaknessOf('craft-fault');
+  const { status, body } = await trainer.put<{ detail: string }>(`/reps/${id()}`, rep(weaknessId, more));
+  expect(status).toBe(422);
+  expect(body.detail).toContain(words);
+});
+
+test('a plan keeps the drills that decided when it was made', async () => {
+  const weaknessId = await weaknessOf('craft-fault');
+  expect((await pageOf(weaknessId)).plans[0]!.decides).toEqual(['preflight-aloud']);
+  // As the migration leaves what was open before: another drill of the cause decided then, and goes on deciding.
+  await server.db.raw('alter table plans disable trigger only_added');
+  await server
+    .db('plans')
+    .where({ weakness_id: weaknessId })
+    .update({ decides: ['hover-check'] });
+  await server.db.raw('alter table plans enable trigger only_added');
+  expect(clearanceOfPage(await pageOf(weaknessId)).charts.map(({ drillId }) => drillId)).toEqual([
+    'hover-check',
+  ]);
+});
