@@ -291,6 +291,7 @@ test('on watch misses in a row limit the pilot again and ask for a check', async
   await page.getByRole('radio', { name: /Tail-in hover/ }).click();
   await page.getByRole('radio', { name: 'Test' }).click();
   await page.getByRole('button', { name: 'Count on' }).click();
+  await page.getByRole('button', { name: 'Announce 3 tests' }).click();
   for (let i = 0; i < 3; i += 1) {
     await tap(page, 'Missed');
     await tap(page, 'Not said');

@@ -78,7 +78,14 @@ export class Trainer {
 
   /** Counts reps met, and waits until the phone has sent them. */
   async met(times: number): Promise<void> {
-    for (let i = 0; i < times; i += 1) await tap(this.page, 'Met');
+    for (let i = 0; i < times; i += 1) {
+      // Tests are announced before the first of them, up to four at once.
+      const announce = this.page.getByRole('button', {
+        name: new RegExp(`^Announce ${Math.min(4, times - i)} tests?$`),
+      });
+      if (await announce.isVisible()) await announce.click();
+      await tap(this.page, 'Met');
+    }
     await this.sent();
   }
 

@@ -3,6 +3,8 @@ import { applyToWeakness } from '@skelby/core/weakness/apply';
 import { clearanceOfPage } from '@skelby/core/weakness/page';
 import { provideArithmetic } from '../app/src/offline/overlay/arithmetic';
 import {
+  announceTests,
+  callOffTests,
   changePlan,
   confirmCause,
   logOccurrence,
@@ -162,6 +164,41 @@ function act(ground: Ground, what: number, which: number, coin: boolean): readon
         });
         return make(recordRep, { id }, rep);
       });
+    }
+    case 17: {
+      // Announced, flown in part, and called off or left.
+      if (!weakness) return [];
+      const [setId, drillId] = [uuid(), pick(['tail-in-hover', 'half-thumb'] as const, which)!];
+      const keys = { id: weakness.id, setId };
+      const flown = Array.from({ length: which % 4 }, (_, i) => {
+        const id = uuid();
+        ground.reps.push(id);
+        const { at: flownAt } = ground.tick();
+        const met = (which + i) % 5 !== 0;
+        const rep = newRep({
+          weaknessId: weakness.id,
+          drillId,
+          purpose: 'test',
+          met,
+          missReason: null,
+          side: null,
+          band: 'calm',
+          flownOn: 'craft',
+          mode: 'position-hold',
+          pilotRelative: false,
+          pack: 1,
+          drillVersion: 0,
+          testSetId: setId,
+          day: flownAt.slice(0, 10),
+          flownAt,
+        });
+        return make(recordRep, { id }, rep);
+      });
+      return [
+        make(announceTests, keys, { drillId, side: null, number: 1 + (which % 4), day, at }),
+        ...flown,
+        ...(coin ? [make(callOffTests, keys, { at: ground.tick().at })] : []),
+      ];
     }
     case 7: {
       const id = pick(ground.reps, which);
@@ -441,7 +478,7 @@ async function settled(ground: Ground): Promise<Visitor> {
 const entriesOf = (made: readonly Made[]): readonly Waiting[] =>
   made.map((each) => ({ ...each, key: uuid(), accountId: 'a' }));
 
-const steps = fc.array(fc.tuple(fc.nat({ max: 16 }), fc.nat({ max: 40 }), fc.boolean()), {
+const steps = fc.array(fc.tuple(fc.nat({ max: 17 }), fc.nat({ max: 40 }), fc.boolean()), {
   minLength: 4,
   maxLength: 14,
 });

@@ -36,7 +36,7 @@ const passed = (count: number): Tally => ({ passed: count, failed: 0, flaky: 0 }
 const failed = (count: number): Tally => ({ passed: 0, failed: count, flaky: 0 });
 
 /** Functions and files over the limits of eslint.config.mjs. The number may only fall. */
-const MOST_WARNINGS = 109;
+const MOST_WARNINGS = 106;
 
 /** Types, shape, rules, layers, what nothing uses, and what comes from elsewhere. */
 async function statics(): Promise<readonly Tally[]> {

@@ -26,6 +26,8 @@ export interface Rep {
   readonly day: Day;
   /** Instant, ISO 8601. */
   readonly flownAt: string;
+  /** The announced set it belongs to; null or absent: none. */
+  readonly testSetId?: string | null;
   readonly takenBack: boolean;
   /** Taken back, and somebody else than who recorded it says so too: absent until then. */
   readonly takenBackConfirmed?: boolean;
@@ -61,6 +63,19 @@ export interface OpeningStamp {
   readonly windLimitMps: number;
 }
 
+/** So many tests of one chart, announced to the pilot before the first of them. */
+export interface TestSet {
+  readonly id: string;
+  readonly drillId: DrillId;
+  readonly side: Side | null;
+  readonly number: number;
+  readonly day: Day;
+  /** Instant, ISO 8601. */
+  readonly at: string;
+  /** When what had no result was called off; null: it was not. */
+  readonly calledOffAt: string | null;
+}
+
 /** Drills that decide from an instant on. */
 export interface Deciding {
   /** Instant, ISO 8601. */
@@ -79,6 +94,8 @@ export interface WeaknessFacts {
   readonly deciding?: readonly Deciding[];
   /** Sides of deciding drills on which it happened; absent or empty: not known, and any side may be one. */
   readonly happenedOn?: readonly Side[];
+  /** Announced tests; absent or empty: none were announced. The second edition. */
+  readonly sets?: readonly TestSet[];
   readonly rule: ClearingRule;
   readonly moves: readonly Move[];
   readonly reps: readonly Rep[];

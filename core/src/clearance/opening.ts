@@ -18,6 +18,8 @@ export class Opening {
   phase: 'none' | 'active' | 'watch' | 'closed' = 'none';
   openings = 0;
   signedEarly = false;
+  /** Signed as cleared although not everything stood, as it is known now. */
+  isUnproven = false;
   relapsed = false;
   keptOn: Day | null = null;
   round: CheckRound | null = null;
@@ -90,6 +92,7 @@ export class Opening {
   }
 
   sign(early: boolean, day: Day): void {
+    this.isUnproven = !early && (this.keptOn === null || !this.charts.allPassed || !this.three.met);
     this.phase = 'watch';
     [this.signedEarly, this.relapsed] = [early, false];
     for (const cell of this.charts.deciding) this.charts.of(cell).watch();

@@ -45,6 +45,8 @@ export interface Check {
 export interface Clearance {
   readonly state: WeaknessState;
   readonly signedEarly: boolean;
+  /** Signed as cleared, and with what came in later it was not: absent in the first edition. */
+  readonly isUnproven?: boolean;
   readonly rungs: readonly Rung[];
   readonly charts: readonly Chart[];
   readonly coverage: readonly CoverageCell[];

@@ -368,3 +368,18 @@ test('reps that arrive out of order stand in the order they were flown', () => {
   diary.reps.reverse();
   expect(diary.now()).toEqual(before);
 });
+
+test('a signature stands out once late entries take away what it stood on, and only then', () => {
+  const diary = new Diary().ready();
+  const checkDay = addDays(FIRST_DAY, 10);
+  diary.met(checkDay, 4, { purpose: 'check' });
+  diary.move('signed', checkDay);
+  expect(diary.now()).toMatchObject({ state: 'watch', isUnproven: false });
+  // Two misses of the second day come from another phone, a month later.
+  const late = { flownAt: `${addDays(FIRST_DAY, 2)}T23:00:00.000Z` };
+  diary.missed(addDays(FIRST_DAY, 2), 2, { ...late, purpose: 'practice' });
+  expect(diary.now().isUnproven).toBe(false);
+  const early = { flownAt: `${addDays(FIRST_DAY, 1)}T00:00:01.000Z` };
+  diary.missed(addDays(FIRST_DAY, 1), 2, early);
+  expect(diary.now()).toMatchObject({ state: 'watch', isUnproven: true });
+});

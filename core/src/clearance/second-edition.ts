@@ -1,4 +1,5 @@
 import { flownOrder } from '../vocabulary/flown-order';
+import { unreported } from './announced';
 import type { Move, WeaknessFacts } from './facts';
 import { share } from './first-three';
 import { Opening } from './opening';
@@ -48,7 +49,8 @@ function happenings(facts: WeaknessFacts): readonly Happening[] {
     order: ORDER.plan,
     happens: (opening: Opening) => opening.decideBy(keyDrills),
   }));
-  const reps = [...facts.reps].sort(flownOrder).map((rep) => ({
+  const flies = facts.stamps?.at(-1)?.mode ?? facts.pilot.mode;
+  const reps = [...facts.reps, ...unreported(facts, flies)].sort(flownOrder).map((rep) => ({
     at: rep.flownAt,
     order: ORDER.rep,
     happens: (opening: Opening) => opening.rep(rep),
@@ -94,6 +96,7 @@ export function secondEditionOf(facts: WeaknessFacts): Clearance {
   return {
     state,
     signedEarly: opening.signedEarly && signed,
+    isUnproven: opening.isUnproven && signed,
     rungs: [
       ...three.rungs,
       { id: 'kept', met: keptOn !== null, share: keptOn !== null ? 1 : check ? keptShare(check) : 0 },

@@ -1,3 +1,5 @@
+import { announceTests } from './announce-tests';
+import { callOffTests } from './call-off-tests';
 import { changePlan } from './change-plan';
 import type { AnyCommand } from './command';
 import { confirmCause } from './confirm-cause';
@@ -29,6 +31,8 @@ export const COMMANDS = [
   saveDebrief,
   changePlan,
   stampWeakness,
+  announceTests,
+  callOffTests,
   confirmRepError,
   moveWeakness,
   savePilot,

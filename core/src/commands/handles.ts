@@ -5,6 +5,8 @@ import type { SessionFields } from '../schemas/session';
 import type { Stamp } from '../sync/batch';
 import type { Units } from '../vocabulary/units';
 import { type Address, addressOf } from './address';
+import type { TestSetFields } from './announce-tests';
+import type { CallOffFields } from './call-off-tests';
 import type { PlanFields } from './change-plan';
 import type { ConfirmFields } from './confirm-cause';
 import type { MoveFields } from './move-weakness';
@@ -62,6 +64,16 @@ export const saveDebrief = handle<DebriefFields>()(
 export const changePlan = handle<PlanFields>()('change-plan', '/weaknesses/:id/plans/:planId', 'at');
 export const moveWeakness = handle<MoveFields>()('move-weakness', '/weaknesses/:id/moves/:moveId', 'at');
 export const stampWeakness = handle<StampFields>()('stamp-weakness', '/weaknesses/:id/stamps/:stampId', 'at');
+export const announceTests = handle<TestSetFields>()(
+  'announce-tests',
+  '/weaknesses/:id/test-sets/:setId',
+  'at',
+);
+export const callOffTests = handle<CallOffFields>()(
+  'call-off-tests',
+  '/weaknesses/:id/test-sets/:setId/called-off',
+  'at',
+);
 export const confirmRepError = handle<Reason>()('confirm-rep-error', '/reps/:id/error-confirmed');
 export const savePilot = handle<PilotFields>()('save-pilot', '/pilots/:id');
 export const saveCraft = handle<CraftFields>()('save-craft', '/craft/:id');

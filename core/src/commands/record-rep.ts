@@ -21,7 +21,7 @@ import { WIND_BANDS } from '../vocabulary/wind-band';
 import { command, type FieldRefusal } from './command';
 import * as handles from './handles';
 
-const drillId = (label: string) =>
+export const drillId = (label: string) =>
   string<DrillId>()
     .strict()
     .defined(`${label} is missing: pick one.`)
@@ -47,6 +47,7 @@ export const repShape = object({
   level: number().oneOf(LEVELS, 'Level must be -2, -1, 0 or 1: 0 is the standard.').default(0),
   measure: quantityOrNone('Measured', 0, 10_000),
   sessionId: keyOrNone('Session'),
+  testSetId: keyOrNone('Announced set'),
   drillVersion: whole('Version of the standard', 0, 10_000).default(0),
   /** Which of the drill's cases: the rule below knows them. */
   caseId: string().nullable().default(null),
@@ -94,6 +95,11 @@ const purposeFits: Fits = ({ purpose, level, caseId }, drill) => {
     : null;
 };
 
+const setFits: Fits = ({ testSetId, purpose }) =>
+  testSetId === null || purpose === 'test'
+    ? null
+    : { field: 'testSetId', message: 'Only tests are announced in sets: leave Announced set empty.' };
+
 const caseFits: Fits = ({ caseId }, { id, name }) =>
   caseId === null || isCaseOf(id, caseId)
     ? null
@@ -123,6 +129,7 @@ const FITS: readonly Fits[] = [
   sideFits,
   dayFits,
   purposeFits,
+  setFits,
   caseFits,
   stageFits,
   widthFits,
@@ -148,13 +155,14 @@ export const recordRep = command(handles.recordRep, {
 /** What whoever counts says of an attempt; the rest of a rep has its usual value. */
 export type CountedRep = Omit<
   RepFields,
-  'missReason' | 'level' | 'measure' | 'sessionId' | 'caseId' | 'stage' | 'widthSpans'
+  'missReason' | 'level' | 'measure' | 'sessionId' | 'caseId' | 'stage' | 'widthSpans' | 'testSetId'
 > & {
   readonly purpose: Purpose;
   readonly missReason?: MissReason | null;
   readonly level?: number;
   readonly measure?: number | null;
   readonly sessionId?: string | null;
+  readonly testSetId?: string | null;
   readonly caseId?: string | null;
   readonly stage?: number | null;
   readonly widthSpans?: number | null;
@@ -166,6 +174,7 @@ export const newRep = (counted: CountedRep): RepFields => ({
   level: 0,
   measure: null,
   sessionId: null,
+  testSetId: null,
   caseId: null,
   stage: null,
   widthSpans: null,

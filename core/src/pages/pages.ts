@@ -4,7 +4,7 @@ import type { DrillId } from '../drills/drills';
 import type { CauseId } from '../causes/causes';
 import type { WeaknessState } from '../clearance/rungs';
 import type { ClearingRule } from '../clearance/clearing-rule';
-import type { Move, OpeningStamp, Purpose, Rep } from '../clearance/facts';
+import type { TestSet, Move, OpeningStamp, Purpose, Rep } from '../clearance/facts';
 import type { Findings } from '../debrief/findings';
 import type { DrillVersion } from '../drills/school-book';
 import type { CraftRecord } from '../vocabulary/craft-facts';
@@ -212,6 +212,8 @@ export interface WeaknessPage {
     readonly madeAt: string;
   }[];
   readonly reps: readonly RecordedRep[];
+  /** Oldest first; absent in a copy kept by an older version. */
+  readonly testSets?: readonly TestSet[] | undefined;
   readonly occurrences: readonly Occurrence[];
 }
 

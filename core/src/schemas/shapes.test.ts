@@ -42,6 +42,7 @@ describe('shapes', () => {
       measure: null,
       sessionId: null,
       drillVersion: 0,
+      testSetId: null,
       caseId: null,
       stage: null,
       widthSpans: null,

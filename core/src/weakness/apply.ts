@@ -1,30 +1,20 @@
 import { type CauseId, causeOf } from '../causes/causes';
 import type { ClearingRule } from '../clearance/clearing-rule';
 import type { OpeningStamp } from '../clearance/facts';
-import { liveMoves } from '../clearance/standing';
 import type { BodyOf } from '../commands/command';
 import type { DrillId } from '../drills/drills';
-import {
-  changePlan,
-  confirmRepError,
-  moveWeakness,
-  recordRep,
-  type saveDebrief,
-  savePilot,
-  stampWeakness,
-  takeConfirmationBack,
-  takeRepBack,
-} from '../commands/handles';
+import { recordRep, type saveDebrief } from '../commands/handles';
 import { linkToBreak } from '../debrief/chain';
 import type { Findings } from '../debrief/findings';
 import { rankOfSeverity } from '../debrief/severity';
-import type { Occurrence, Pilot, RecordedRep, WeaknessMove, WeaknessPage } from '../pages/pages';
+import type { Occurrence, Pilot, RecordedRep, WeaknessPage } from '../pages/pages';
 import { decidingAmong } from '../plan/key-drills';
 import { type KnownOfPilot, proposePlan } from '../plan/propose-plan';
 import { type Asked, bodyIf, type Confirmation, confirmationIn } from './asked';
 import { moveOfConfirmation, opensAnew } from './move-of-confirmation';
+import { type Step, move, STEPS, withoutOccurrence } from './steps';
 import { RunOfReps } from './run-of-reps';
-import { clearanceOfPage, factsOfPage, failuresToKeep, workedOut } from './page';
+import { clearanceOfPage, factsOfPage, workedOut } from './page';
 
 /** What a confirmation looks up beside the weakness itself. */
 export interface WeaknessSurroundings {
@@ -38,14 +28,6 @@ export interface WeaknessSurroundings {
   /** All reps of a pilot that are known here, for whichever weakness they were flown. */
   readonly repsOfPilot: (pilotId: string) => readonly RecordedRep[];
 }
-
-const move = (made: Pick<WeaknessMove, 'id' | 'kind' | 'at'> & Partial<WeaknessMove>): WeaknessMove => ({
-  reason: null,
-  undoes: null,
-  by: null,
-  occurrenceId: null,
-  ...made,
-});
 
 const stampOf = ({ mode, windLimitMps }: Pilot, at: string): OpeningStamp => ({ at, mode, windLimitMps });
 
@@ -81,6 +63,7 @@ function opened(
       { id: planId, drillIds, decides: decidingAmong(causeOf(causeId), drillIds), reason: '', madeAt: at },
     ],
     reps: [],
+    testSets: [],
     occurrences: [],
   };
 }
@@ -129,33 +112,7 @@ function withConfirmation(
   };
 }
 
-/** The confirmation that an occurrence brought is undone, and the occurrence leaves the weakness. */
-function withoutOccurrence(
-  page: WeaknessPage,
-  occurrenceId: string,
-  undone: { readonly id: string; readonly at: string; readonly reason: string },
-): WeaknessPage {
-  if (page.moves.some(({ id }) => id === undone.id)) return page;
-  const live = new Set(liveMoves(page.moves).map(({ id }) => id));
-  const brought = page.moves.find((each) => each.occurrenceId === occurrenceId && live.has(each.id));
-  return {
-    ...page,
-    moves: brought ? [...page.moves, move({ ...undone, kind: 'undone', undoes: brought.id })] : page.moves,
-    occurrences: page.occurrences.filter(({ id }) => id !== occurrenceId),
-  };
-}
-
 const DECIDED_OTHERWISE = 'The debrief named another cause.';
-
-function withPilot(page: WeaknessPage, fields: BodyOf<typeof savePilot>): WeaknessPage {
-  if (page.stamps?.length) return { ...page, pilot: { ...page.pilot, ...fields } };
-  // A copy of an older version has no stamp: what was flown is judged once more as the pilot was.
-  return {
-    ...page,
-    weakness: { ...page.weakness, failedAt: failuresToKeep(factsOfPage(page)) },
-    pilot: { ...page.pilot, ...fields },
-  };
-}
 
 /** Drills that decide, or decided under an earlier plan or stamp. */
 const decidingIn = (page: WeaknessPage): readonly DrillId[] => {
@@ -171,16 +128,6 @@ function concerns(page: WeaknessPage, ids: ReadonlySet<string>, around: Weakness
     (around.pilotOfWeakness(weaknessId) === pilotId && decidingIn(page).includes(drillId));
 }
 
-/** What a command may change of one weakness. */
-interface Here {
-  readonly page: WeaknessPage;
-  readonly ids: ReadonlySet<string>;
-  readonly around: WeaknessSurroundings;
-}
-
-/** The page after a command of one kind; null where the command is of another. */
-type Step = (asked: Asked, here: Here) => WeaknessPage | null;
-
 const byConfirmation: Step = (asked, { page, ids, around }) => {
   const confirmation = confirmationIn(asked);
   if (!confirmation) return null;
@@ -193,75 +140,6 @@ const byConfirmation: Step = (asked, { page, ids, around }) => {
   return withoutOccurrence(page, occurrenceId, { id: undoId, at, reason: reason || DECIDED_OTHERWISE });
 };
 
-const withRep = (page: WeaknessPage, id: string, part: Partial<RecordedRep>): WeaknessPage =>
-  page.reps.some((each) => each.id === id)
-    ? { ...page, reps: page.reps.map((each) => (each.id === id ? { ...each, ...part } : each)) }
-    : page;
-
-const byRepTakenBack: Step = (asked, { page }) => {
-  const taken = bodyIf(takeRepBack, asked);
-  return taken && withRep(page, taken.keys.id, { takenBack: true });
-};
-
-const byRepErrorConfirmed: Step = (asked, { page }) => {
-  const confirmed = bodyIf(confirmRepError, asked);
-  return confirmed && withRep(page, confirmed.keys.id, { takenBackConfirmed: true });
-};
-
-const byPlan: Step = (asked, { page, ids }) => {
-  const plan = bodyIf(changePlan, asked);
-  if (!plan) return null;
-  const { planId: id } = plan.keys;
-  if (!ids.has(plan.keys.id) || page.plans.some((each) => each.id === id)) return page;
-  const { drillIds, reason, at } = plan.body;
-  const decides = decidingAmong(causeOf(page.weakness.causeId), drillIds);
-  const plans = [{ id, drillIds, decides, reason, madeAt: at ?? asked.madeAt }, ...page.plans];
-  return { ...page, plans: plans.sort((a, b) => (a.madeAt < b.madeAt ? 1 : a.madeAt > b.madeAt ? -1 : 0)) };
-};
-
-const byStamp: Step = (asked, { page, ids }) => {
-  const stamp = bodyIf(stampWeakness, asked);
-  if (!stamp) return null;
-  const stamps = page.stamps ?? [];
-  const { at, mode, windLimitMps, reason } = stamp.body;
-  if (!ids.has(stamp.keys.id) || stamps.some((each) => each.at === at)) return page;
-  return { ...page, stamps: [...stamps, { at, mode, windLimitMps, reason, toldBy: 'trainer', by: null }] };
-};
-
-const byMove: Step = (asked, { page, ids }) => {
-  const made = bodyIf(moveWeakness, asked);
-  if (!made) return null;
-  const { moveId: id } = made.keys;
-  if (!ids.has(made.keys.id) || page.moves.some((each) => each.id === id)) return page;
-  const { kind, at, reason, undoes } = made.body;
-  const moves = [...page.moves, move({ id, kind, at, reason: reason || null, undoes: undoes ?? null })];
-  return { ...page, moves };
-};
-
-const byConfirmationTakenBack: Step = (asked, { page }) => {
-  const back = bodyIf(takeConfirmationBack, asked);
-  if (!back) return null;
-  return page.occurrences.some(({ id }) => id === back.keys.id)
-    ? withoutOccurrence(page, back.keys.id, { ...back.body, id: back.body.moveId })
-    : page;
-};
-
-const byPilot: Step = (asked, { page }) => {
-  const edited = bodyIf(savePilot, asked);
-  return edited?.keys.id === page.pilot.id ? withPilot(page, edited.body) : null;
-};
-
-const STEPS: readonly Step[] = [
-  byConfirmation,
-  byRepTakenBack,
-  byRepErrorConfirmed,
-  byPlan,
-  byStamp,
-  byMove,
-  byConfirmationTakenBack,
-  byPilot,
-];
-
 /** One command's effect on one weakness; the very page where it has none. */
 function step(
   page: WeaknessPage,
@@ -269,7 +147,7 @@ function step(
   ids: ReadonlySet<string>,
   around: WeaknessSurroundings,
 ): WeaknessPage {
-  for (const by of STEPS) {
+  for (const by of [byConfirmation, ...STEPS]) {
     const after = by(asked, { page, ids, around });
     if (after) return after;
   }

@@ -1,7 +1,7 @@
 import type { DrillId } from '../drills/drills';
 import type { CauseId } from '../causes/causes';
 import type { ClearingRule } from '../clearance/clearing-rule';
-import type { Deciding, Move, OpeningStamp, Rep, WeaknessFacts } from '../clearance/facts';
+import type { Deciding, Move, OpeningStamp, Rep, TestSet, WeaknessFacts } from '../clearance/facts';
 import { keyDrillsOfPlan } from '../plan/propose-plan';
 
 /** Drills that were put in force for a weakness, and when. */
@@ -28,6 +28,8 @@ export interface KeptWeakness<R extends Rep = Rep> {
   readonly plans: readonly KeptPlan[];
   /** Reps with which a check failed, as they were judged at the time. */
   readonly failedAt: readonly string[];
+  /** Oldest first. */
+  readonly sets?: readonly TestSet[];
   readonly happenedOn?: WeaknessFacts['happenedOn'];
 }
 
@@ -50,7 +52,7 @@ function decidingOf({ causeId, pilot, stamps, plans }: KeptWeakness): readonly D
 
 /** The facts that decide where a weakness stands, for phone and server alike. */
 export function factsOf(kept: KeptWeakness): WeaknessFacts {
-  const { causeId, rule, moves, reps, plans, failedAt, stamps, happenedOn } = kept;
+  const { causeId, rule, moves, reps, plans, failedAt, stamps, sets, happenedOn } = kept;
   const { mode, windLimitMps } = stamps.at(-1) ?? kept.pilot;
   return {
     causeId,
@@ -62,6 +64,7 @@ export function factsOf(kept: KeptWeakness): WeaknessFacts {
     deciding: decidingOf(kept),
     keyDrills: keyDrillsOfPlan(causeId, mode, plans[0]?.drillIds ?? [], plans[0]?.decides),
     failedAt,
+    ...(sets ? { sets } : {}),
     ...(happenedOn ? { happenedOn } : {}),
   };
 }

@@ -13,6 +13,7 @@ export const factsOfPage = (page: WeaknessPage) =>
     moves: page.moves,
     reps: page.reps,
     plans: page.plans,
+    sets: page.testSets ?? [],
     failedAt: page.weakness.failedAt ?? [],
   });
 

@@ -91,3 +91,37 @@ test('a plan keeps the drills that decided when it was made', async () => {
     'hover-check',
   ]);
 });
+
+test('tests are announced, flown and called off; a rep of another drill is not taken into the set', async () => {
+  const weaknessId = await weaknessOf('overcontrol');
+  const setId = id();
+  const path = `/weaknesses/${weaknessId}/test-sets/${setId}`;
+  const set = {
+    drillId: 'tail-in-hover',
+    side: null,
+    number: 3,
+    day: DAYS[0],
+    at: `${DAYS[0]}T09:00:00.000Z`,
+  };
+  expect((await trainer.put(path, { ...set, side: 'left' })).status).toBe(422);
+  expect((await trainer.put(path, { ...set, number: 0 })).status).toBe(422);
+  expect((await trainer.put(path, set)).status).toBe(200);
+  expect((await trainer.put(path, set)).status).toBe(200);
+  expect(
+    (await trainer.put(`/reps/${id()}`, rep(weaknessId, { drillId: 'half-thumb', testSetId: setId }))).status,
+  ).toBe(422);
+  expect((await trainer.put(`/reps/${id()}`, rep(weaknessId, { testSetId: setId }))).status).toBe(200);
+  // Flown on another day before the rest had a result: two were missed.
+  await trainer.put(
+    `/reps/${id()}`,
+    rep(weaknessId, { day: DAYS[1], flownAt: `${DAYS[1]}T10:00:00.000Z`, band: 'light' }),
+  );
+  const chartOf = async () =>
+    clearanceOfPage(await pageOf(weaknessId)).charts.find(({ drillId }) => drillId === 'tail-in-hover')!;
+  expect((await chartOf()).curve.reps).toBe(4);
+  expect((await trainer.put(`${path}/called-off`, { at: `${DAYS[0]}T10:30:00.000Z` })).status).toBe(200);
+  expect((await chartOf()).curve.reps).toBe(2);
+  expect(
+    (await trainer.put(`/weaknesses/${weaknessId}/test-sets/${id()}/called-off`, { at: set.at })).status,
+  ).toBe(404);
+});

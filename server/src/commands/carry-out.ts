@@ -3,6 +3,7 @@ import type { CommandName, CommandNamed } from '@skelby/core/commands/commands';
 import type { SchoolTx } from '../db/in-school';
 import { assertDayNotFuture, assertNotFuture } from '../facts/when';
 import { badField } from '../problem/problem';
+import { announceTests, callOffTests } from './announce-tests';
 import { changePlan } from './change-plan';
 import { confirmCause } from './confirm-cause';
 import { confirmRepError } from './confirm-rep-error';
@@ -34,6 +35,8 @@ const HANDLERS: { readonly [Name in TrainerCommandName]: Handler<CommandNamed<Na
   'save-debrief': saveDebrief,
   'change-plan': changePlan,
   'stamp-weakness': stampWeakness,
+  'announce-tests': announceTests,
+  'call-off-tests': callOffTests,
   'confirm-rep-error': confirmRepError,
   'move-weakness': moveWeakness,
   'save-pilot': savePilotRecord,

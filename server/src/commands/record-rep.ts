@@ -1,7 +1,8 @@
 import type { recordRep as command } from '@skelby/core/commands/record-rep';
+import type { TestSet } from '@skelby/core/clearance/facts';
 import { differences, recordEvent } from '../facts/events';
 import { lockWeakness, refreshSharing } from '../facts/weakness-facts';
-import { conflict } from '../problem/problem';
+import { badField, conflict } from '../problem/problem';
 import type { Handler } from './handler';
 
 /** Records one attempt. A rep is written once: the same request again is the same rep. */
@@ -9,6 +10,16 @@ export const recordRep: Handler<typeof command> = async (school, { keys: { id },
   const { tx, schoolId, accountId } = school;
   const { id: weaknessId, pilotId } = await lockWeakness(school, given.weaknessId);
   const fields = { ...given, weaknessId };
+  if (fields.testSetId !== null) {
+    const set = (await tx('test_sets')
+      .where({ id: fields.testSetId, weaknessId })
+      .first('drill_id', 'side')) as Pick<TestSet, 'drillId' | 'side'> | undefined;
+    if (!set || set.drillId !== fields.drillId || set.side !== fields.side)
+      throw badField(
+        'testSetId',
+        'Announced set is none of this drill and side: announce the tests first, or record it as practice.',
+      );
+  }
   const added = (await tx('reps')
     .insert({ schoolId, id, pilotId, accountId, ...fields })
     .onConflict(['school_id', 'id'])

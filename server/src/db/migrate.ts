@@ -6,6 +6,7 @@ import * as runs from './migrations/004-runs';
 import * as failedChecks from './migrations/005-failed-checks';
 import * as clearance from './migrations/006-clearance';
 import * as whatDecides from './migrations/007-what-decides';
+import * as announcedTests from './migrations/008-announced-tests';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001-first': first,
@@ -15,6 +16,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '005-failed-checks': failedChecks,
   '006-clearance': clearance,
   '007-what-decides': whatDecides,
+  '008-announced-tests': announcedTests,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -39,6 +39,7 @@ const TABLES = [
   'moves',
   'plans',
   'opening_stamps',
+  'test_sets',
   'reps',
   'events',
   'debriefs',

@@ -15,6 +15,7 @@ export interface Change {
     | 'experience'
     | 'school'
     | 'session'
+    | 'test-set'
     | 'link'
     | 'drill';
   readonly subjectId: string;

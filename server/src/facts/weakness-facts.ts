@@ -3,7 +3,7 @@ import type { CauseId } from '@skelby/core/causes/causes';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
 import { inLists } from '@skelby/core/clearance/in-lists';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
-import type { Move, Rep, WeaknessFacts } from '@skelby/core/clearance/facts';
+import type { Move, Rep, TestSet, WeaknessFacts } from '@skelby/core/clearance/facts';
 import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import type { WeaknessStamp } from '@skelby/core/pages/pages';
 import { factsOf, type KeptPlan } from '@skelby/core/weakness/facts-of';
@@ -102,6 +102,7 @@ export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFac
     .select('s.at', 's.mode', 's.wind_limit_mps', 's.reason', 's.told_by', 'a.name as by')
     .where({ weaknessId: id })
     .orderBy('s.at')) as WeaknessStamp[];
+  const sets = (await tx('test_sets').where({ weaknessId: id }).orderBy('at')) as TestSet[];
   const kept = {
     causeId: head.causeId,
     pilot: { mode: head.mode, windLimitMps: head.windLimitMps },
@@ -109,6 +110,7 @@ export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFac
     moves,
     stamps,
     plans,
+    sets,
     failedAt: head.failedAt,
   };
   const known = factsOf({ ...kept, reps: [] });

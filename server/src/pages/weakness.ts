@@ -6,7 +6,7 @@ import { loadFacts, ownKey } from '../facts/weakness-facts';
 export async function weaknessPage(school: SchoolTx, named: string) {
   const { tx } = school;
   const id = await ownKey(tx, named);
-  const { rule, reps, stamps, pilotId } = await loadFacts(school, id);
+  const { rule, reps, stamps, sets, pilotId } = await loadFacts(school, id);
   return {
     weakness: (await tx('weaknesses').where({ id }).first()) as unknown,
     known: await knownOf(school, pilotId, id),
@@ -14,6 +14,7 @@ export async function weaknessPage(school: SchoolTx, named: string) {
     rule,
     stamps,
     reps,
+    testSets: sets,
     moves: (await tx('moves as m')
       .leftJoin('accounts as a', (on) => on.on('a.school_id', 'm.school_id').andOn('a.id', 'm.account_id'))
       .select('m.*', 'a.name as by')

@@ -21,6 +21,7 @@ import { sayDay, todayHere } from '../../shared/copy/dates';
 import { chartName, rungWords } from '../../shared/copy/rung-copy';
 import { valuesLine, valuesOf } from '../../shared/copy/value-copy';
 import { StickPlate } from '../../shared/drawing';
+import { AnnouncedLine, AnnounceFoot } from '../../shared/forms/Announce';
 import { CaseCard } from '../../shared/forms/CaseCard';
 import { ValueEntry } from '../../shared/forms/ValueEntry';
 import { Button, LinkButton } from '../../shared/ui/Button';
@@ -143,7 +144,7 @@ function Values({ counting: { drill, reps, settings, change } }: Pick<PartProps,
 
 /** Met or missed under the thumb, or the reason of a miss. */
 function CountingFoot({ page, counting, onHow }: PartProps & { readonly onHow: () => void }) {
-  const { settings, record, change } = counting;
+  const { settings, record, change, announced } = counting;
   const { missedAt } = settings;
   if (missedAt)
     return (
@@ -156,10 +157,17 @@ function CountingFoot({ page, counting, onHow }: PartProps & { readonly onHow: (
     <>
       <LastRep reps={counting.reps} missStays={!isFirstEdition(page.rule)} onUndo={counting.undo} />
       <Button icon="sliders" label={howWords(settings)} onPress={onHow} />
-      <Verdicts
-        onMet={() => record(true, null, new Date().toISOString())}
-        onMissed={() => change({ missedAt: new Date().toISOString() })}
-      />
+      {announced.isWanted || announced.elsewhere ? (
+        <AnnounceFoot announced={announced} left={counting.testsLeftToday} />
+      ) : (
+        <>
+          <AnnouncedLine announced={announced} />
+          <Verdicts
+            onMet={() => record(true, null, new Date().toISOString())}
+            onMissed={() => change({ missedAt: new Date().toISOString() })}
+          />
+        </>
+      )}
     </>
   );
 }

@@ -15,6 +15,7 @@ import { type DrillId } from '@skelby/core/drills/drills';
 import type { RecordedRep, WeaknessPage } from '@skelby/core/pages/pages';
 import { v7 as uuid } from 'uuid';
 import { useWorkedOut } from '../../offline/overlay/weakness-queries';
+import { type Announced, useAnnounced } from '../../shared/forms/Announce';
 import { todayHere } from '../../shared/copy/dates';
 import { purposesFor } from './HowFlown';
 import { forDrill, nextUp, type NextUp, type Settings, sideAfter, useSettings } from './settings';
@@ -38,6 +39,7 @@ export interface Counting {
   readonly notCounted: WhyNotCounted | null;
   /** Test reps of this chart that still count today; null where that is not limited. */
   readonly testsLeftToday: number | null;
+  readonly announced: Announced;
   /** Drill or side to go on with, once this one is there. */
   readonly upNext: NextUp | null;
   readonly goOn: (to: NextUp) => void;
@@ -74,12 +76,19 @@ const levelOf = ({ purpose, level }: Settings): Level => (purpose === 'practice'
 
 type Verdict = Pick<RecordedRep, 'met' | 'flownAt'> & { readonly missReason: MissReason | null };
 
+/** What else belongs to a rep. */
+interface Around {
+  readonly drillVersion: number;
+  readonly drawn: DrillCase | null;
+  readonly testSetId: string | null;
+}
+
 /** The rep that was just flown, as it is sent. */
 function repOf(
   page: WeaknessPage,
   flown: Settings,
   verdict: Verdict,
-  { drillVersion, drawn }: { readonly drillVersion: number; readonly drawn: DrillCase | null },
+  { drillVersion, drawn, testSetId }: Around,
 ): RepFields {
   const { drillId, purpose, side, band, flownOn, mode, pilotRelative, pack, measure = null } = flown;
   const { widthSpans = null, stage = null } = flown;
@@ -96,6 +105,7 @@ function repOf(
     pack,
     measure,
     caseId: drawn?.id ?? null,
+    testSetId,
     level: levelOf(flown),
     widthSpans,
     stage,
@@ -104,6 +114,15 @@ function repOf(
   });
 }
 
+const begun = (page: WeaknessPage, drillId: DrillId, clearance: Clearance, next: NextStep): Settings => ({
+  ...forDrill(drillId, page, clearance, next),
+  ...FRESH,
+  day: todayHere(),
+});
+
+/** The check that is flown: on watch, or for the signature. */
+const checkIn = ({ watch, check }: Clearance) => watch?.next ?? check;
+
 /** Counting the reps of one weakness. @param wanted a drill asked for by its link */
 export function useCounter(page: WeaknessPage, wanted: string | undefined): Counting {
   const { drillOf, versionInForce } = useDrills();
@@ -111,16 +130,14 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
   const next = nextStep(clearance, todayHere());
   const { settings, change } = useSettings(
     page.weakness.id,
-    () => ({
-      ...forDrill(firstDrill(drillIds, clearance, next, wanted), page, clearance, next),
-      ...FRESH,
-      day: todayHere(),
-    }),
+    () => begun(page, firstDrill(drillIds, clearance, next, wanted), clearance, next),
     wanted,
   );
   const flown = { ...settings, purpose: allowedPurpose(settings, clearance, next) };
   const { drillId, purpose, side } = flown;
   const drill = drillOf(drillId);
+  const left = testsLeft(page.rule, reps, { drillId, side }, todayHere());
+  const announced = useAnnounced(page, { drillId, side }, purpose === 'test', left);
   const drawn = caseNow(drillId, page.weakness.id, facts.pilot, reps);
   return {
     clearance,
@@ -138,33 +155,26 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
         page,
         flown,
         { met, missReason, flownAt },
-        { drillVersion: versionInForce(drillId), drawn },
+        { drillVersion: versionInForce(drillId), drawn, testSetId: announced.here?.id ?? null },
       );
       sendRep(uuid(), rep, `rep of ${drill.name}`);
       change({
         missedAt: null,
         measure: null,
         day: todayHere(),
-        ...(purpose === 'check'
-          ? { side: sideAfter(drillId, side, clearance.watch?.next ?? clearance.check) }
-          : {}),
+        ...(purpose === 'check' ? { side: sideAfter(drillId, side, checkIn(clearance)) } : {}),
       });
     },
     undo: (rep, reason) => sendUndo(rep.id, drillOf(rep.drillId).name, reason),
     notCounted: purpose === 'practice' ? null : whyNotCounted(flown, page.weakness.causeId, facts.pilot.mode),
-    testsLeftToday: testsLeft(page.rule, reps, { drillId, side }, todayHere()),
+    testsLeftToday: left,
+    announced,
     upNext: clearance.watch ? null : nextUp(flown, clearance),
-    goOn: (to) =>
-      change(
-        to.drillId === drillId
-          ? { side: to.side }
-          : {
-              ...forDrill(to.drillId, page, clearance, next),
-              purpose,
-              side: to.side,
-              measure: null,
-            },
-      ),
+    goOn: ({ drillId: to, side: toSide }) =>
+      change({
+        ...(to === drillId ? {} : { ...forDrill(to, page, clearance, next), purpose, measure: null }),
+        side: toSide,
+      }),
     allThere: clearance.charts.every((chart) => chart.curve.reachedAt !== null),
   };
 }

@@ -77,6 +77,7 @@ export function useRecorded({ weaknessId, token, drill, settings, purpose }: Bel
         pack: 1,
         measure: score.recorded,
         drillVersion: versionInForce(drill.id),
+        testSetId: null,
         caseId: null,
         stage: null,
         widthSpans: null,

@@ -10,6 +10,7 @@ import { useUnits } from '../../shared/api/use-units';
 import { PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
 import { valuesLine, valuesOf, valueWords } from '../../shared/copy/value-copy';
 import { StickPlate } from '../../shared/drawing';
+import { AnnouncedLine, AnnounceFoot } from '../../shared/forms/Announce';
 import { CaseCard } from '../../shared/forms/CaseCard';
 import { ValueEntry } from '../../shared/forms/ValueEntry';
 import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
@@ -33,9 +34,9 @@ interface PartProps {
 }
 
 /** Met or missed under the thumb, or the reason of a miss. */
-function Foot({ props: { state, change, onNext, isLast }, flying }: PartProps) {
+function Foot({ props: { block, state, change, onNext, isLast }, flying }: PartProps) {
   const { units } = useUnits();
-  const { last, record, undo } = flying;
+  const { last, record, undo, announced } = flying;
   const { missedAt } = state;
   if (missedAt)
     return (
@@ -60,10 +61,17 @@ function Foot({ props: { state, change, onNext, isLast }, flying }: PartProps) {
           onPress={onNext}
         />
       </ButtonRow>
-      <Verdicts
-        onMet={() => record(true, null, new Date().toISOString())}
-        onMissed={() => change({ missedAt: new Date().toISOString() })}
-      />
+      {announced.isWanted || announced.elsewhere ? (
+        <AnnounceFoot announced={announced} left={Math.min(flying.left ?? block.reps, block.reps)} />
+      ) : (
+        <>
+          <AnnouncedLine announced={announced} />
+          <Verdicts
+            onMet={() => record(true, null, new Date().toISOString())}
+            onMissed={() => change({ missedAt: new Date().toISOString() })}
+          />
+        </>
+      )}
     </>
   );
 }

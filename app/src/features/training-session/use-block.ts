@@ -2,6 +2,7 @@ import { sendRep, sendUndo } from '../../offline/outbox/reps';
 import { newestFirst } from '@skelby/core/vocabulary/flown-order';
 import { modesFor, whyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { MissReason } from '@skelby/core/clearance/facts';
+import { testsLeft } from '@skelby/core/clearance/tests-left';
 import { caseNow } from '@skelby/core/drill-cases/case-now';
 import { atLevel, widthAt } from '@skelby/core/drills/levels';
 import { restricts } from '@skelby/core/clearance/open-states';
@@ -14,6 +15,7 @@ import { v7 as uuid } from 'uuid';
 import { useDrills } from '../../shared/api/use-drills';
 import { PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
 import { todayHere } from '../../shared/copy/dates';
+import { useAnnounced } from '../../shared/forms/Announce';
 import { beginLog, forPilot } from '../../shared/forms/log-draft';
 import type { RunState } from './run-state';
 
@@ -65,6 +67,8 @@ export function useBlock(props: BlockProps) {
   const mode = modesFor(drill.assistance, page.pilot.mode)[0]!;
   const flown = repsOfBlock(props);
   const last = flown[0];
+  const left = testsLeft(page.rule, page.reps, block, todayHere());
+  const announced = useAnnounced(page, block, block.purpose === 'test', left);
   const spans = widthAt(drill, block.level);
   const drawn = caseNow(drill.id, page.weakness.id, page.pilot, page.reps);
   const record = (met: boolean, missReason: MissReason | null, flownAt: string) => {
@@ -83,6 +87,7 @@ export function useBlock(props: BlockProps) {
       level: block.level,
       measure: state.measure,
       caseId: drawn?.id ?? null,
+      testSetId: announced.here?.id ?? null,
       widthSpans: spans,
       sessionId: session.id,
       drillVersion: versionInForce(drill.id),
@@ -92,13 +97,14 @@ export function useBlock(props: BlockProps) {
     sendRep(uuid(), rep, `rep of ${drill.name}`);
     change({ missedAt: null, measure: null });
   };
-  const undo = (rep: RecordedRep) => sendUndo(rep.id, drill.name, 'Undone in the session');
   const asFlown = { drillId: drill.id, mode, pilotRelative: false, side: block.side };
   return {
     drill,
     /** The task of this block's level, and what that level is called. */
     asked: atLevel(drill, block.level, versionInForce(drill.id) > 0),
     spans,
+    announced,
+    left,
     drawn,
     flown,
     last,
@@ -107,7 +113,7 @@ export function useBlock(props: BlockProps) {
     counts: block.purpose === 'practice' || whyNotCounted(asFlown, block.causeId, page.pilot.mode) === null,
     open: list.weaknesses.filter((line) => line.pilotId === block.pilotId && restricts(line)),
     record,
-    undo,
+    undo: (rep: RecordedRep) => sendUndo(rep.id, drill.name, 'Undone in the session'),
     logOccurrence: () => {
       beginLog(occurrenceIn(props, drill.name, flown.length + 1));
       router.push('/log/kind');

@@ -1,3 +1,4 @@
+import { withoutResult } from '@skelby/core/clearance/announced';
 import { useDrills } from '../../shared/api/use-drills';
 import { causeOf } from '@skelby/core/causes/causes';
 import type { Clearance } from '@skelby/core/clearance/clearance';
@@ -42,6 +43,14 @@ function spentWords({ openings, spent, failedChecks }: Clearance): string {
   );
 }
 
+/** How many of the tests the pilot knew of beforehand. */
+function announcedWords({ testSets = [], reps }: WeaknessPage): string {
+  const tests = reps.filter(({ purpose }) => purpose === 'test');
+  const announced = testSets.reduce((sum, { number }) => sum + number, 0);
+  const without = testSets.reduce((sum, set) => sum + withoutResult(set, reps), 0);
+  return `${tests.filter(({ testSetId }) => testSetId).length} of ${plural(tests.length, 'test')} announced beforehand${announced > 0 && without > 0 ? `; ${without} announced without a result` : ''}.`;
+}
+
 function Sheet({ page }: { readonly page: WeaknessPage }) {
   const { drillOf } = useDrills();
   const styles = useStyles();
@@ -73,6 +82,10 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
       <Part heading="Flown">
         <Words>{`${plural(live.length, 'rep')} on ${plural(days, 'day')}: ${drillIds.map((id) => drillOf(id).name).join(', ')}.`}</Words>
         <Words>{spentWords(clearance)}</Words>
+        <Words>{announcedWords(page)}</Words>
+        {clearance.isUnproven ? (
+          <Words as="strong">Signed; with what came in later it is no longer shown.</Words>
+        ) : null}
         {clearance.charts.map((chart) => (
           <Words key={chartName(chart)}>{`${chartName(chart)}: ${curveSentence(chart, page.rule)}`}</Words>
         ))}

@@ -2,6 +2,7 @@ import { untilCleared } from '../../shared/copy/restriction-copy';
 import { flownOrder } from '@skelby/core/vocabulary/flown-order';
 import { useDrills } from '../../shared/api/use-drills';
 import { isFirstEdition, testOf } from '@skelby/core/clearance/clearing-rule';
+import type { Clearance } from '@skelby/core/clearance/clearance';
 import { isOpen, restricts } from '@skelby/core/clearance/open-states';
 import { causeOf } from '@skelby/core/causes/causes';
 import { nextStep } from '@skelby/core/clearance/next-step';
@@ -168,6 +169,42 @@ function OutOfTheOrdinary({ page, worked }: { readonly page: WeaknessPage; reado
   );
 }
 
+/** What was shown once and no longer stands. */
+function WhatDidNotLast({
+  page,
+  clearance,
+  restricted,
+}: {
+  readonly page: WeaknessPage;
+  readonly clearance: Clearance;
+  readonly restricted: boolean;
+}) {
+  return (
+    <>
+      {clearance.isUnproven ? (
+        <Note icon="alert-triangle" heading="Signed, and no longer shown">
+          Entries that came in later take away what the signature stood on. Look at the charts again: fly the
+          check, or undo the signature.
+        </Note>
+      ) : null}
+      {clearance.relapsed ? (
+        <Note icon="rotate-ccw" heading="Called back">
+          {isFirstEdition(page.rule)
+            ? 'Tests and checks on watch were missed more often than luck explains: the test starts again.'
+            : 'A check on watch failed, and a second one too: it has to be shown again, and the evidence goes on from where it stands.'}
+        </Note>
+      ) : null}
+      {clearance.failedChecks > 0 && restricted ? (
+        <Note icon="rotate-ccw" heading="The check was not kept">
+          {isFirstEdition(page.rule)
+            ? 'The test starts again from nothing: what was shown before did not last.'
+            : 'The test is open again where something was missed, with the evidence it has left.'}
+        </Note>
+      ) : null}
+    </>
+  );
+}
+
 function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
   const worked = useWorkedOut(page);
   const { clearance } = worked;
@@ -208,20 +245,7 @@ function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
           {untilCleared(cause.id)}
         </Note>
       ) : null}
-      {clearance.relapsed ? (
-        <Note icon="rotate-ccw" heading="Called back">
-          {isFirstEdition(page.rule)
-            ? 'Tests and checks on watch were missed more often than luck explains: the test starts again.'
-            : 'A check on watch failed, and a second one too: it has to be shown again, and the evidence goes on from where it stands.'}
-        </Note>
-      ) : null}
-      {clearance.failedChecks > 0 && restricted ? (
-        <Note icon="rotate-ccw" heading="The check was not kept">
-          {isFirstEdition(page.rule)
-            ? 'The test starts again from nothing: what was shown before did not last.'
-            : 'The test is open again where something was missed, with the evidence it has left.'}
-        </Note>
-      ) : null}
+      <WhatDidNotLast page={page} clearance={clearance} restricted={restricted} />
       <OtherwiseNow page={page} worked={worked} />
       <LargeLadder
         rungs={clearance.rungs.map((rung) => ({ ...rung, words: rungWords(rung.id, clearance, page.rule) }))}

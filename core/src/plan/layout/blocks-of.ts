@@ -11,7 +11,7 @@ import { ScoreLattice } from '../../clearance/score-lattice';
 import type { DrillGroupId, Side } from '../../drills/drill';
 import { drillOf, type DrillId } from '../../drills/drills';
 import { allBefore } from '../../drills/prerequisites';
-import { windBandOf } from '../../vocabulary/wind-band';
+import { type WindBand, windBandOf } from '../../vocabulary/wind-band';
 import { AIM, abilityIn, chanceMet, levelFor } from '../ability';
 import type { Block } from './block';
 
@@ -155,27 +155,29 @@ function gainOfChart({ weakness: { rule, clearance }, chance }: Hand, chart: Cha
   return Math.max(0, Math.min(1 - chart.curve.share, risen)) / clearance.charts.length;
 }
 
+/** What of the coverage a test of a chart in this wind could show that is not shown yet. */
+function bringsTo({ clearance }: WeaknessToday, { drillId, side }: Chart, band: WindBand) {
+  const missing = clearance.coverage.filter((cell) => cell.drillId === drillId && !cell.shown);
+  return {
+    newBand: missing.some(({ what }) => typeof what === 'object' && 'band' in what && what.band === band),
+    newSide: missing.some(({ what }) => what === 'craft' || ('side' in what && what.side === side)),
+  };
+}
+
 /** Test reps of one chart, for what they bring to chart, coverage and days; null where that is nothing. */
 function testBlock(hand: Hand, chart: Chart, { pilot, conditions, today }: Around): Block | null {
   const { weakness, drill, weight, chance, base } = hand;
   const { clearance, rule } = weakness;
   const { side } = chart;
   const reps = Math.min(TEST_REPS, testsLeft(rule, pilot.reps, chart, today) ?? TEST_REPS);
-  if (reps === 0) return null;
   const once = 1 - (1 - chance) ** reps;
   const band = windBandOf(conditions.windMps);
-  const missing = clearance.coverage.filter((cell) => cell.drillId === drill.id && !cell.shown);
-  const newBand = missing.some(
-    ({ what }) => typeof what === 'object' && 'band' in what && what.band === band,
-  );
-  const newSide = missing.some(({ what }) => what === 'craft' || ('side' in what && what.side === side));
-  const coverage =
-    clearance.coverage.length === 0
-      ? 0
-      : ((newBand ? 1 : 0) + (newSide ? 1 : 0)) * (once / clearance.coverage.length);
+  const { newBand, newSide } = bringsTo(weakness, chart, band);
+  const cells = Number(newBand) + Number(newSide);
+  const coverage = (cells * once) / Math.max(1, clearance.coverage.length);
   const days = clearance.days.find((each) => each.drillId === drill.id)?.days ?? [];
-  const day =
-    days.length < rule.passDays && !days.includes(today) ? once / (rule.passDays * clearance.days.length) : 0;
+  const isNewDay = days.length < rule.passDays && !days.includes(today);
+  const day = isNewDay ? once / (rule.passDays * clearance.days.length) : 0;
   const gain = gainOfChart(hand, chart, reps);
   const brings = [
     gain > 0 ? 'the chart' : null,
@@ -183,7 +185,7 @@ function testBlock(hand: Hand, chart: Chart, { pilot, conditions, today }: Aroun
     newSide ? 'a side not yet shown' : null,
     day > 0 ? 'another day' : null,
   ].filter((each) => each !== null);
-  if (brings.length === 0) return null;
+  if (reps === 0 || brings.length === 0) return null;
   return {
     ...base,
     id: idOf(base, side === null ? 'test' : `test-${side}`),

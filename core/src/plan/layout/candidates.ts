@@ -30,13 +30,7 @@ const together = (all: readonly Asked[]): Asked => ({
   beforeFlying: all.flatMap(({ beforeFlying }) => beforeFlying),
 });
 
-const why = (
-  { pilotId }: PilotToday,
-  { causeId }: WeaknessToday,
-  drillId: DrillId | null,
-  words: string,
-  refused = false,
-): Asked => ({ ...NOTHING, notToday: [{ pilotId, drillId, causeId, words, refused }] });
+const why = (part: NotToday): Asked => ({ ...NOTHING, notToday: [part] });
 
 /** One drill of a plan: flown on a pack, or done before it. */
 function drillToday(weakness: WeaknessToday, drillId: DrillId, around: Around): Asked {
@@ -73,30 +67,29 @@ function checkToday(weakness: WeaknessToday, around: Around): Asked {
 function askedBy(weakness: WeaknessToday, taken: Set<string>, around: Around): Asked {
   const { pilot, today, findDrill } = around;
   const next = nextStep(weakness.clearance, today);
+  const whose = { pilotId: pilot.pilotId, causeId: weakness.causeId, refused: false };
   switch (next.do) {
     case 'check':
       return checkToday(weakness, around);
     case 'wait':
-      return why(
-        pilot,
-        weakness,
-        null,
-        `Rests until the check on ${next.until}: practice now would move it.`,
-      );
+      return why({
+        ...whose,
+        drillId: null,
+        words: `Rests until the check on ${next.until}: practice now would move it.`,
+      });
     case 'sign':
-      return why(pilot, weakness, null, 'The check is passed: it waits for your signature.');
+      return why({ ...whose, drillId: null, words: 'The check is passed: it waits for your signature.' });
     case 'drill':
       return together(
         weakness.drillIds.map((drillId) => {
           // Its reps count wherever it decides: it is flown once.
           if (taken.has(drillId)) {
             const { name } = findDrill(drillId);
-            return why(
-              pilot,
-              weakness,
+            return why({
+              ...whose,
               drillId,
-              `${name} is flown for another weakness today and counts here too.`,
-            );
+              words: `${name} is flown for another weakness today and counts here too.`,
+            });
           }
           taken.add(drillId);
           return drillToday(weakness, drillId, around);
@@ -127,7 +120,13 @@ function askedOf(around: Around): Asked {
       const notToday = judged.flatMap(({ block: { drillId }, refusal }) => {
         if (refusal === null || refused.has(drillId)) return [];
         refused.add(drillId);
-        return why(around.pilot, weakness, drillId, refusal, true).notToday;
+        return {
+          pilotId: around.pilot.pilotId,
+          causeId: weakness.causeId,
+          drillId,
+          words: refusal,
+          refused: true,
+        };
       });
       return {
         ...asked,
