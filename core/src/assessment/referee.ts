@@ -104,7 +104,12 @@ export function washTrouble(craft: CraftModel, s: Sample): number {
     .trouble;
 }
 
-export type ExerciseOver = 'finished' | 'given-up';
+export type ExerciseOver = 'finished' | 'given-up' | 'at-pilot';
+
+/** Nearer than this to whoever flies it, m, a rep is over: it came at them. Common practice. */
+export const NEAREST_TO_PILOT_M = 4;
+/** Where a standing person is hit, m above ground. */
+const CHEST_M = 1.4;
 
 /**
  * Follows a flight through the parts of a drill, line by line, and says which is being flown. What comes
@@ -147,6 +152,10 @@ export class Referee {
    */
   follow(s: Sample, happened: readonly LogEventName[] = []): boolean {
     if (this.over) return false;
+    if (this.isAtPilot(s)) {
+      this.over = 'at-pilot';
+      return false;
+    }
     this.offset = this.place(s);
     const passed = this.isOver(s, happened);
     this.lastS = s.t;
@@ -164,6 +173,12 @@ export class Referee {
     this.offset = this.place(s);
     this.draw();
     return true;
+  }
+
+  private isAtPilot({ t, x, y, z }: Sample): boolean {
+    const { walk } = this.course;
+    const pilot = walk ? walkerAt(walk, t - this.beganS) : { x: 0, y: 0 };
+    return Math.hypot(x - pilot.x, y - pilot.y, z - CHEST_M) < NEAREST_TO_PILOT_M;
   }
 
   private place(s: Sample): PathOffset {

@@ -89,6 +89,18 @@ describe('a minute over the mark', () => {
     expect(fallen(course, 3)).toMatchObject({ met: false, over: 'crashed', wrong: { of: 'cross-track' } });
   });
 
+  test('a craft that comes nearer than 4 m ends the rep, whatever else was kept; above the head it may be', () => {
+    const coming = (z: number) =>
+      written(
+        Array.from({ length: 300 }, (_, i) => line(i / 50, 0, Math.max(1, 6 - i / 100), z, { noseDeg: 0 })),
+      );
+    expect(scoreFlightLog(coming(2.5), course, MADE_UP_CRAFT, [])).toMatchObject({
+      met: false,
+      over: 'at-pilot',
+    });
+    expect(scoreFlightLog(coming(6), course, MADE_UP_CRAFT, []).over).not.toBe('at-pilot');
+  });
+
   test('what is cut short is no rep', () =>
     expect(score(hover(40, () => ({})))).toMatchObject({
       met: false,

@@ -24,7 +24,10 @@ export interface Score {
   readonly over: ExerciseOver | 'crashed' | 'stopped';
   readonly values: readonly ScoredValue[];
   /** What went wrong first, and when; null when met. */
-  readonly wrong: { readonly of: FlightMeasureId | 'crash' | 'not-finished'; readonly atS: number } | null;
+  readonly wrong: {
+    readonly of: FlightMeasureId | 'crash' | 'at-pilot' | 'not-finished';
+    readonly atS: number;
+  } | null;
   /** Part of the drill that was being flown then. */
   readonly wrongIn: number | null;
   /** Written down beside met or missed, SI; null where the drill has no value or the flight does not show it. */
@@ -167,6 +170,10 @@ function smoothnessOf(segments: readonly Segment[]): number | null {
   return arcs.length === 0 ? null : arcs.reduce((sum, each) => sum + each, 0) / arcs.length;
 }
 
+/** What went wrong first; null where nothing did. */
+const earliest = (missed: readonly NonNullable<Score['wrong']>[]): Score['wrong'] =>
+  missed.length === 0 ? null : missed.reduce((first, each) => (each.atS < first.atS ? each : first));
+
 /** Judges the parts of one flight against the drill's standard. */
 export function scoreParts({ segments: segments, over }: Parts, exercise: Exercise): Score {
   const { standards } = exercise;
@@ -177,14 +184,14 @@ export function scoreParts({ segments: segments, over }: Parts, exercise: Exerci
     .map(({ of, atS }) => ({ of, atS }) as NonNullable<Score['wrong']>);
   // A limit that was broken before the crash counts as what went wrong; a part that only the crash kept from
   // being finished does not.
-  if (over === 'crashed') missed.unshift({ of: 'crash', atS: toS });
+  if (over === 'crashed' || over === 'at-pilot')
+    missed.unshift({ of: over === 'crashed' ? 'crash' : over, atS: toS });
   else if (over !== 'finished') missed.push({ of: 'not-finished', atS: toS });
   const unmeasured = standards.filter(
     (standard) => !values.some((each) => each.of === standard.of) && !standard.byHandOnly,
   );
   if (over === 'finished' && unmeasured.length > 0) missed.push({ of: unmeasured[0]!.of, atS: toS });
-  const wrong =
-    missed.length === 0 ? null : missed.reduce((first, each) => (each.atS < first.atS ? each : first));
+  const wrong = earliest(missed);
   const wrongIn =
     wrong && segments.findIndex((segment) => wrong.atS <= (segment.samples.at(-1)?.t ?? -Infinity));
   return {

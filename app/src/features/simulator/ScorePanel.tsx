@@ -27,7 +27,9 @@ function useSayMeasure() {
 /** What to do otherwise, in one sentence; null when it was met. */
 function changeFor({ wrong }: Pick<Score, 'wrong'>): string | null {
   if (!wrong) return null;
-  return wrong.of === 'crash' || wrong.of === 'not-finished' ? OTHER_CHANGES[wrong.of] : CHANGES[wrong.of];
+  return wrong.of === 'crash' || wrong.of === 'at-pilot' || wrong.of === 'not-finished'
+    ? OTHER_CHANGES[wrong.of]
+    : CHANGES[wrong.of];
 }
 
 /** Where one measure has two limits it is one line. */

@@ -56,5 +56,6 @@ export const CHANGES: Readonly<Record<FlightMeasureId, string>> = {
 
 export const OTHER_CHANGES = {
   crash: 'Stop it earlier: when the picture is wrong, make it safe first.',
+  'at-pilot': 'It came at you: nearer than 4 m the rep is over. Turn it away first, then set it right.',
   'not-finished': 'Fly each part to its end; the line above the field says which.',
 } as const;
