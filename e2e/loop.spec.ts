@@ -12,8 +12,8 @@ test('a student takes off with a loose rotor, and is cleared eleven days later; 
   await trainer.log(pilot, 'Crash', 'Person and surroundings', 'Craft fault');
   await trainer.confirm('Craft fault');
   await expect(page.getByText('Craft grounded until inspected.')).toBeVisible();
-  await expect(page.getByRole('link', { name: /^1\. Pre-flight aloud/ })).toBeVisible();
-  await expect(page.getByRole('link', { name: /^2\. Hover check Decides/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^1\. Pre-flight aloud Decides/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^2\. Hover check/ })).toBeVisible();
 
   // Two days of test reps.
   for (const [ago, reps] of [
@@ -21,7 +21,9 @@ test('a student takes off with a loose rotor, and is cleared eleven days later; 
     [18, 4],
   ] as const) {
     await trainer.on(daysAgo(ago));
-    await page.getByRole('link', { name: /^2\. Hover check/ }).click();
+    await page.getByRole('link', { name: /^1\. Pre-flight aloud/ }).click();
+    // Every attempt is a case drawn by lot, with what is right for the trainer's eyes.
+    await expect(page.getByRole('region', { name: 'Case drawn by lot' })).toContainText('Right, for you alone');
     await trainer.announceTest();
     await trainer.met(reps);
     // A fifth on one day is kept and moves nothing.
@@ -54,7 +56,7 @@ test('a student takes off with a loose rotor, and is cleared eleven days later; 
   await trainer.log(pilot, 'Near-miss', 'Person and surroundings', 'Craft fault');
   await trainer.confirm('Craft fault');
   await expect(page.getByText(`${pilot} · Open`)).toBeVisible();
-  await expect(page.getByText('Still to go, at best: Hover check: 8 clean.')).toBeVisible();
+  await expect(page.getByText('Still to go, at best: Pre-flight aloud: 8 clean.')).toBeVisible();
   await expect(page.getByText('Re-opened')).toBeVisible();
   await expect(page.getByText('Signed', { exact: true }).first()).toBeVisible();
 });
@@ -71,12 +73,13 @@ test('reps counted without signal are drawn at once and are all there after the 
   await page.getByRole('link', { name: /Take over the return/ }).click();
   await trainer.announceTest();
   await context.setOffline(true);
+  await page.getByRole('button', { name: 'Announce 3 tests' }).click();
   for (let i = 0; i < 3; i += 1) await tap(page, 'Met');
   await expect(page.getByText(/^Evidence 1.7 of 10 after 3 test reps/)).toBeVisible();
   await page.getByRole('button', { name: /^Undo today's no/ }).click();
   await page.getByRole('button', { name: 'Mis-tap' }).click();
   await expect(page.getByText(/^Evidence 1.1 of 10 after 2 test reps/)).toBeVisible();
-  await expect(page.getByText('4 entries waiting for signal')).toBeVisible();
+  await expect(page.getByText('5 entries waiting for signal')).toBeVisible();
   await context.setOffline(false);
   await trainer.sent();
   await page.reload();

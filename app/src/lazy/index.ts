@@ -25,6 +25,7 @@ export const OwnPage = later(beyond, (all) => all.OwnPage);
 
 export const EditPilot = later(beyond, (all) => all.EditPilot);
 export const EditCraft = later(beyond, (all) => all.EditCraft);
+export const CraftCards = later(beyond, (all) => all.CraftCards);
 export const EditSite = later(beyond, (all) => all.EditSite);
 export const EditFlight = later(beyond, (all) => all.EditFlight);
 export const WaitingScreen = later(beyond, (all) => all.WaitingScreen);

@@ -4,6 +4,7 @@
  * and the pilot's own page.
  */
 export { FirstMinutesScreen } from '../features/first-minutes/FirstMinutesScreen';
+export { CraftCards } from '../features/equipment/CraftCards';
 export { PlanSession } from '../features/training-session/PlanSession';
 export { Runner } from '../features/training-session/Runner';
 export { DrillScreen } from '../features/drill-library/DrillScreen';

@@ -81,6 +81,12 @@ export function Equipment() {
           }
         >
           <Part heading="Craft" end={<LinkButton icon="plus" label="Add a craft" href="/craft/new" />}>
+            <LinkButton
+              kind="quiet"
+              icon="credit-card"
+              label="Craft cards: modes, stops, sensors"
+              href="/craft/cards"
+            />
             <Rows empty="No craft yet. Add the one you teach on.">
               {craft.map((each) => (
                 <LinkRow

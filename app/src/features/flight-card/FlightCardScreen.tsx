@@ -1,6 +1,6 @@
 import { causeOf } from '@skelby/core/causes/causes';
 import type { Roster, TodayList } from '@skelby/core/pages/pages';
-import { judgeFlight } from '@skelby/core/go-no-go/judge';
+import { judgeWithPreFlight as withPreFlight } from '@skelby/core/go-no-go/pre-flight';
 import { SPEED_SETTINGS } from '@skelby/core/vocabulary/craft-facts';
 import { View } from 'react-native';
 import { useToday } from '../../offline/overlay/today-queries';
@@ -152,7 +152,7 @@ function FlightCardForm({ roster, today }: { readonly roster: Roster; readonly t
         <View nativeID="skelby-print" style={{ gap: 16 }}>
           {flight ? (
             <Card
-              card={judgeFlight(flight)}
+              card={withPreFlight(flight)}
               seen={chosen.seen}
               onLook={look}
               flight={flight}

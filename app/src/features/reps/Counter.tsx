@@ -21,7 +21,7 @@ import { sayDay, todayHere } from '../../shared/copy/dates';
 import { chartName, rungWords } from '../../shared/copy/rung-copy';
 import { valuesLine, valuesOf } from '../../shared/copy/value-copy';
 import { StickPlate } from '../../shared/drawing';
-import { AnnouncedLine, AnnounceFoot } from '../../shared/forms/Announce';
+import { AnnouncedLine, AnnounceFoot } from '../../offline/ui/Announce';
 import { CaseCard } from '../../shared/forms/CaseCard';
 import { ValueEntry } from '../../shared/forms/ValueEntry';
 import { Button, LinkButton } from '../../shared/ui/Button';

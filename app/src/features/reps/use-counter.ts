@@ -15,7 +15,7 @@ import { type DrillId } from '@skelby/core/drills/drills';
 import type { RecordedRep, WeaknessPage } from '@skelby/core/pages/pages';
 import { v7 as uuid } from 'uuid';
 import { useWorkedOut } from '../../offline/overlay/weakness-queries';
-import { type Announced, useAnnounced } from '../../shared/forms/Announce';
+import { type Announced, useAnnounced } from '../../offline/ui/Announce';
 import { todayHere } from '../../shared/copy/dates';
 import { purposesFor } from './HowFlown';
 import { forDrill, nextUp, type NextUp, type Settings, sideAfter, useSettings } from './settings';

@@ -1,4 +1,5 @@
 import { RECORDED_VALUES } from '@skelby/core/assessment/recorded-value';
+import { PRE_LANDING } from '@skelby/core/go-no-go/pre-flight';
 import { refusedIn } from '@skelby/core/go-no-go/session';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { reserveOf } from '@skelby/core/restrictions/restrictions';
@@ -10,7 +11,7 @@ import { useUnits } from '../../shared/api/use-units';
 import { PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
 import { valuesLine, valuesOf, valueWords } from '../../shared/copy/value-copy';
 import { StickPlate } from '../../shared/drawing';
-import { AnnouncedLine, AnnounceFoot } from '../../shared/forms/Announce';
+import { AnnouncedLine, AnnounceFoot } from '../../offline/ui/Announce';
 import { CaseCard } from '../../shared/forms/CaseCard';
 import { ValueEntry } from '../../shared/forms/ValueEntry';
 import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
@@ -108,6 +109,7 @@ function Task({ props: { block, page, workOn }, flying }: PartProps) {
       <Words as="figure" role="status">{`${flown.length} of ${block.reps} · ${met} met`}</Words>
       {values ? <Words as="soft">{values}</Words> : null}
       {isEnough ? <Words as="soft">That is the block: rest the hands, then on.</Words> : null}
+      {isEnough ? <Words as="soft">{PRE_LANDING}</Words> : null}
       {counts ? null : (
         <Note icon="alert-triangle">
           Recorded, but it will not count: this mode is not the one the pilot has to show it in.

@@ -9,7 +9,7 @@ import { Button } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
-import { nearChecks, type SessionFlying, sessionChecks } from './session-checks';
+import { nearChecks, preFlightChecks, type SessionFlying, sessionChecks } from './session-checks';
 
 interface GoProps extends SessionFlying {
   readonly onGo: (goNoGo: NonNullable<SessionFields['goNoGo']>) => void;
@@ -27,7 +27,8 @@ export function GoNoGo(props: GoProps) {
   const { content, onGo, busy, error } = props;
   const [all, near] = [sessionChecks(props, drillOf), nearChecks(props, drillOf)];
   const [seen, setSeen] = useState<readonly string[]>([]);
-  const checks = [...all, ...near];
+  const list = preFlightChecks(props);
+  const checks = [...all, ...near, ...list];
   const open = checks.filter((check) => !isInOrder(check, seen));
   const toggle = (id: string) =>
     setSeen((last) => (last.includes(id) ? last.filter((each) => each !== id) : [...last, id]));
@@ -71,6 +72,9 @@ export function GoNoGo(props: GoProps) {
           <CheckRows checks={near} seen={seen} onToggle={toggle} />
         </Part>
       ) : null}
+      <Part heading="Pre-flight, at the craft">
+        <CheckRows checks={list} seen={seen} onToggle={toggle} />
+      </Part>
       <Words as="soft">{STANDING_LINE}</Words>
       {open.length > 0 ? (
         <ReasonForm

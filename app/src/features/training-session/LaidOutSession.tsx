@@ -70,7 +70,7 @@ function orderWords({ working, draft, cost, laidOut }: PlanningSession): string 
   if (working) return 'Working on it …';
   if (draft.moved === null)
     return laidOut!.layout.notWeighed > 0
-      ? `The best there is of everybody's ${WEIGHED_PER_PILOT} best blocks.`
+      ? `The best there is for this time, of everybody's ${WEIGHED_PER_PILOT} best blocks.`
       : 'The best there is for this time, everybody first.';
   return cost < SAME_AS_BEST
     ? 'As good as the best.'

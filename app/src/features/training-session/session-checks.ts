@@ -1,9 +1,11 @@
 import { restricts } from '@skelby/core/clearance/open-states';
 import type { FindDrill } from '@skelby/core/drills/drill-book';
 import type { FlightCheck } from '@skelby/core/go-no-go/flight-to-be';
+import { FITNESS, preFlight } from '@skelby/core/go-no-go/pre-flight';
 import { judgeSession } from '@skelby/core/go-no-go/session';
 import type { Roster, Site, TodayList } from '@skelby/core/pages/pages';
 import type { SessionFields } from '@skelby/core/schemas/session';
+import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { timeOf, todayHere } from '../../shared/copy/dates';
 
 export const USUAL_RESERVE_PERCENT = 25;
@@ -43,6 +45,26 @@ export const sessionChecks = (
     },
     findDrill,
   );
+
+/** The lists of the craft that fly, ticked before the first pack, and whether people are fit for it. */
+export function preFlightChecks({ content, roster, site }: SessionFlying): readonly FlightCheck[] {
+  const flying = roster.pilots.filter(({ id }) => content.packs.some(({ pilotId }) => pilotId === id));
+  const craft = roster.craft.filter(({ id }) => flying.some(({ lastCraftId }) => lastCraftId === id));
+  const lists = (craft.length > 0 ? craft : [{ id: 'any', name: null, ...USUAL_CRAFT }]).map((each) => ({
+    ...each,
+    items: preFlight({ craft: craftFacts(each), place: site?.place ?? 'open' }),
+  }));
+  return [
+    ...FITNESS,
+    ...lists.flatMap(({ id, name, items }) =>
+      items.map((item) => ({
+        ...item,
+        id: `${item.id} ${id}`,
+        words: name === null || lists.length === 1 ? item.words : `${name}: ${item.words}`,
+      })),
+    ),
+  ];
+}
 
 const NEAR = [
   'What is close to the line, and to its end',

@@ -15,7 +15,7 @@ import { v7 as uuid } from 'uuid';
 import { useDrills } from '../../shared/api/use-drills';
 import { PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
 import { todayHere } from '../../shared/copy/dates';
-import { useAnnounced } from '../../shared/forms/Announce';
+import { useAnnounced } from '../../offline/ui/Announce';
 import { beginLog, forPilot } from '../../shared/forms/log-draft';
 import type { RunState } from './run-state';
 

@@ -5,12 +5,12 @@ import type { Side } from '@skelby/core/drills/drill';
 import type { DrillId } from '@skelby/core/drills/drills';
 import type { WeaknessPage } from '@skelby/core/pages/pages';
 import { v7 as uuid } from 'uuid';
-import { sendAnnounced, sendCalledOff } from '../../offline/outbox/reps';
-import { plural } from '../copy/copy';
-import { todayHere } from '../copy/dates';
-import { chartName } from '../copy/rung-copy';
-import { Button, ButtonRow } from '../ui/Button';
-import { Words } from '../ui/Words';
+import { sendAnnounced, sendCalledOff } from '../outbox/reps';
+import { plural } from '../../shared/copy/copy';
+import { todayHere } from '../../shared/copy/dates';
+import { chartName } from '../../shared/copy/rung-copy';
+import { Button, ButtonRow } from '../../shared/ui/Button';
+import { Words } from '../../shared/ui/Words';
 
 interface Chart {
   readonly drillId: DrillId;

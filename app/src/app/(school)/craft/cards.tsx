@@ -1,0 +1,1 @@
+export { CraftCards as default } from '../../../lazy';

@@ -1,0 +1,29 @@
+import { PLACES } from '../vocabulary/flying';
+import { FITNESS, preFlight } from './pre-flight';
+
+/** Nothing of an inspection is ever in order by itself. */
+
+const HOLDS = { hasPositionHold: true, sensorSides: ['below'], sensorsInFast: false } as const;
+const MANUAL = { hasPositionHold: false, sensorSides: [], sensorsInFast: false } as const;
+const idsOf = (list: ReturnType<typeof preFlight>) => list.map(({ id }) => id.replace('pre-flight ', ''));
+
+test.each(PLACES)('at %s every item waits for somebody, and says what to do', (place) => {
+  for (const craft of [HOLDS, MANUAL])
+    for (const { go, remedy } of [...preFlight({ craft, place }), ...FITNESS]) {
+      expect(go).toBeNull();
+      expect(remedy).toMatch(/\S/);
+    }
+});
+
+test('what is asked fits craft and place', () => {
+  expect(idsOf(preFlight({ craft: HOLDS, place: 'open' }))).toEqual(
+    expect.arrayContaining(['rotors', 'fix', 'heading', 'mode']),
+  );
+  // No satellites under a roof, and no home to go to: openings, floor and the automatic return instead.
+  const hall = idsOf(preFlight({ craft: HOLDS, place: 'indoors' }));
+  expect(hall).toEqual(expect.arrayContaining(['openings', 'floor', 'no-return']));
+  expect(hall).not.toContain('fix');
+  const manual = idsOf(preFlight({ craft: MANUAL, place: 'indoors' }));
+  expect(manual).not.toContain('floor');
+  expect(idsOf(preFlight({ craft: MANUAL, place: 'open' }))).not.toContain('heading');
+});
