@@ -1,3 +1,4 @@
+import './own-words';
 import type { DrillId } from '../drills/drills';
 import { array, boolean, mixed, number, object, string } from 'yup';
 import { type CauseId, isCauseId } from '../causes/causes';
@@ -15,6 +16,7 @@ export const key = (label: string) =>
     .strict()
     .defined(`${label} is missing: pick one.`)
     .nonNullable(`${label} is missing: pick one.`)
+    .typeError(`${label} must be a UUID in lower case.`)
     .matches(UUID, `${label} must be a UUID in lower case.`);
 
 export const keyOrNone = (label: string) =>
@@ -29,12 +31,21 @@ export const keyOrNone = (label: string) =>
 
 /** Half of a surrogate pair, or a NUL: no text, and no database keeps it. */
 const NO_TEXT = /\p{Surrogate}|\0/u;
-const readableText = (label: string) =>
-  string().test(
-    'readable',
-    `${label} holds a character that is no text: delete it, or type it again.`,
-    (value) => typeof value !== 'string' || !NO_TEXT.test(value),
-  );
+/** Stands for a value that is no text at all, so that nothing after it takes it for some. */
+const NOT_TEXT = '\0';
+export const readableText = (label: string) =>
+  string()
+    .transform((value: string, original: unknown) =>
+      typeof original === 'string' || original === undefined || original === null ? value : NOT_TEXT,
+    )
+    .test('readable', (value, { createError }) => {
+      if (value === NOT_TEXT) return createError({ message: `${label} is no text: write it as text.` });
+      return typeof value === 'string' && NO_TEXT.test(value)
+        ? createError({
+            message: `${label} holds a character that is no text: delete it, or type it again.`,
+          })
+        : true;
+    });
 
 export const line = (label: string, longest: number) =>
   readableText(label)
@@ -142,6 +153,7 @@ export const day = (label: string) =>
     .strict()
     .defined()
     .nonNullable()
+    .typeError(`${label} must be a day written YYYY-MM-DD, such as 2026-05-31.`)
     .test(
       'day',
       `${label} must be a day written YYYY-MM-DD, such as 2026-05-31.`,
@@ -153,6 +165,7 @@ export const instant = (label: string) =>
     .strict()
     .defined()
     .nonNullable()
+    .typeError(`${label} must be an instant in UTC, such as 2026-05-31T09:30:00.000Z.`)
     .test(
       'instant',
       `${label} must be an instant in UTC, such as 2026-05-31T09:30:00.000Z.`,

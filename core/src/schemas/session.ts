@@ -3,7 +3,19 @@ import { array, boolean, type InferType, number, object, string } from 'yup';
 import { PURPOSES } from '../clearance/facts';
 import { SIDES } from '../drills/drill';
 import { isDrillId, type DrillId } from '../drills/drills';
-import { causeId, choice, choiceOrNone, day, instant, key, keyOrNone, quantity, text, whole } from './fields';
+import {
+  causeId,
+  choice,
+  choiceOrNone,
+  day,
+  instant,
+  key,
+  keyOrNone,
+  quantity,
+  readableText,
+  text,
+  whole,
+} from './fields';
 
 export const SESSION_STATES = ['planned', 'running', 'done'] as const;
 export type SessionState = (typeof SESSION_STATES)[number];
@@ -30,8 +42,8 @@ const blockShape = object({
   minutes: quantity('Minutes', 0.5, 60, 'min'),
   gain: quantity('Gain', 0, 100),
   isNew: boolean().strict().defined(),
-  after: array(string().strict().defined()).max(80).defined(),
-  apartFrom: string().strict().nullable().default(null),
+  after: array(readableText('After').max(80).defined()).max(80).defined(),
+  apartFrom: readableText('Apart from').max(200).nullable().default(null),
   why: text('Why', 300),
 }).noUnknown();
 

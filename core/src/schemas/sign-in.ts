@@ -1,7 +1,8 @@
 import { object, string } from 'yup';
+import { readableText } from './fields';
 
 export const signInShape = object({
-  email: string()
+  email: readableText('E-mail')
     .trim()
     .lowercase()
     .defined()
@@ -11,6 +12,7 @@ export const signInShape = object({
   password: string()
     .strict()
     .defined()
+    .typeError('Password is no text: write it as text.')
     .required('Password is empty: write it.')
     .max(200, 'Password is too long: at most 200 characters.'),
 }).noUnknown();

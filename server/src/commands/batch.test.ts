@@ -116,20 +116,7 @@ test('what cannot be taken is told and leaves nothing behind; the rest goes in',
   expect((await send(trainer, [mended])).results).toEqual([{ key: wrong.key, done: true }]);
 });
 
-const SESSION = {
-  day: '2026-03-02',
-  state: 'planned',
-  siteId: null,
-  windMps: 2,
-  startsAt: '09:30',
-  lightUntil: null,
-  packsThere: 1,
-  packMinutes: 8,
-  minutes: null,
-  packs: [],
-  goNoGo: null,
-  own: [],
-};
+const FAULT = 'Faultin Ours';
 const odd = (pilotId: string): readonly [string, BatchCommand, number][] => [
   [
     'half a surrogate pair in a note',
@@ -166,37 +153,13 @@ const odd = (pilotId: string): readonly [string, BatchCommand, number][] => [
     422,
   ],
   [
-    'a fault of ours: what no shape looks at and the database cannot keep',
-    command(`/sessions/${id()}`, {
-      ...SESSION,
-      packs: [
-        {
-          pilotId,
-          blocks: [
-            {
-              id: 'a',
-              pilotId,
-              weaknessId: id(),
-              causeId: 'overcontrol',
-              drillId: 'tail-in-hover',
-              side: null,
-              purpose: 'practice',
-              level: 0,
-              reps: 3,
-              minutes: 3,
-              gain: 1,
-              isNew: false,
-              after: ['\0'],
-              apartFrom: null,
-              why: '',
-            },
-          ],
-        },
-      ],
-    }),
+    'a fault of ours: the database refuses what every shape takes',
+    command(`/pilots/${id()}`, { ...PILOT, name: FAULT }),
     500,
   ],
 ];
+
+beforeAll(() => server.db.raw(`alter table pilots add constraint no_fault check (name <> '${FAULT}')`));
 
 test.each(odd(id()).map(([what], i) => [what, i] as const))(
   '%s is answered for itself, and what comes after it goes through',

@@ -5,6 +5,7 @@ import { batchShape } from '@skelby/core/schemas/batch';
 import type { BatchAnswer, BatchCommand, CommandResult } from '@skelby/core/sync/batch';
 import { putClockRight } from '@skelby/core/sync/clock';
 import type { SchoolTx } from '../db/in-school';
+import { assertPlain } from '../problem/plain';
 import { notFound, OUR_MISTAKE, passesByItself, type Problem, problemOf } from '../problem/problem';
 import { carryOut, isOfTrainer } from './carry-out';
 import { refreshDeferred } from '../facts/weakness-facts';
@@ -94,6 +95,8 @@ export async function carryOutBatch(
   body: unknown,
   tellOurs: (command: BatchCommand, error: unknown) => void,
 ): Promise<BatchAnswer> {
+  // Each command's own body is looked over with it, so that one odd one holds up no other.
+  assertPlain(body, (path) => /^commands\[\d+\]\.body$/.test(path));
   const sent = await batchShape.validate(body, { abortEarly: false });
   const { commands, aheadMs } = putClockRight(sent, Date.now());
   const { tx, schoolId } = school;

@@ -2,6 +2,7 @@ import type { AnyCommand } from '@skelby/core/commands/command';
 import type { CommandName, CommandNamed } from '@skelby/core/commands/commands';
 import type { SchoolTx } from '../db/in-school';
 import { assertDayNotFuture, assertNotFuture } from '../facts/when';
+import { assertPlain } from '../problem/plain';
 import { badField } from '../problem/problem';
 import { announceTests, callOffTests } from './announce-tests';
 import { changePlan } from './change-plan';
@@ -60,6 +61,7 @@ export async function given<C extends AnyCommand>(
   keys: GivenCommand<C>['keys'],
   body: unknown,
 ): Promise<GivenCommand<C>> {
+  assertPlain(body);
   const fields = (await command.schema(keys).validate(body, { abortEarly: false })) as Record<
     string,
     unknown

@@ -1,3 +1,4 @@
+import { assertPlain } from '../problem/plain';
 import { randomBytes } from 'node:crypto';
 import { v7 as uuid } from 'uuid';
 import { number, object } from 'yup';
@@ -24,6 +25,7 @@ export async function makeLink(
   pilotId: string,
   body: unknown,
 ): Promise<{ id: string; token: string; expiresAt: string }> {
+  assertPlain(body);
   const { days } = await linkShape.validate(body, { abortEarly: false });
   const { tx, schoolId, accountId } = school;
   if (!(await tx('pilots').where({ id: pilotId }).first('id'))) throw notFound('pilot');

@@ -8,6 +8,7 @@ import { v7 as uuid } from 'uuid';
 import { inSchool, NO_SCHOOL } from '../db/in-school';
 import { hashPassword } from '../db/password';
 import { bodyOf } from './body';
+import { assertPlain } from '../problem/plain';
 import { Problem } from '../problem/problem';
 
 export const COOKIE = 'skelby_session';
@@ -54,6 +55,7 @@ export function makeSignIn(db: Knex) {
   };
 
   return async function signIn(ctx: Context): Promise<void> {
+    assertPlain(bodyOf(ctx));
     const { email, password } = await signInShape.validate(bodyOf(ctx), { abortEarly: false });
     await refuseWhenTooMany(ctx, email);
     const account = await inSchool(db, { schoolId: NO_SCHOOL, accountId: null }, async ({ tx }) => {

@@ -1,3 +1,4 @@
+import { assertPlain } from '../problem/plain';
 import { answersOf, type Evidence } from '@skelby/core/evidence/evidence';
 import {
   craftFacts,
@@ -35,6 +36,7 @@ async function craftGiven(
  * Ranks the causes for the evidence sent, with the sums that have something to say about it. Saves nothing.
  */
 export async function rankEvidence(school: SchoolTx, body: unknown) {
+  assertPlain(body);
   const sent = await rankShape.validate(body ?? {}, { abortEarly: false });
   const craft = await craftGiven(school, sent.craft ?? null);
   const known = answersOf((sent.evidence ?? {}) as Evidence);

@@ -68,6 +68,14 @@ function lostReference(error: unknown): Problem | null {
   );
 }
 
+/** Node's codes for what zlib cannot unpack. */
+const isBadCompression = (error: unknown): boolean =>
+  typeof error === 'object' &&
+  error !== null &&
+  'code' in error &&
+  typeof error.code === 'string' &&
+  error.code.startsWith('Z_');
+
 export function problemOf(error: unknown): Problem | null {
   if (error instanceof Problem) return error;
   if (error instanceof ValidationError) {
@@ -89,6 +97,8 @@ export function problemOf(error: unknown): Problem | null {
         : `The request could not be read: ${error.message}.`;
     return new Problem(error.status, 'Bad request', detail);
   }
+  if (isBadCompression(error))
+    return new Problem(400, 'Bad request', 'The request could not be read: it is not compressed as it says.');
   if (passesByItself(error)) return BUSY;
   return null;
 }
