@@ -187,19 +187,20 @@ export function scoreParts({ segments: segments, over }: Parts, exercise: Exerci
   if (over === 'crashed' || over === 'at-pilot')
     missed.unshift({ of: over === 'crashed' ? 'crash' : over, atS: toS });
   else if (over !== 'finished') missed.push({ of: 'not-finished', atS: toS });
-  const unmeasured = standards.filter(
+  const unmeasured = standards.find(
     (standard) => !values.some((each) => each.of === standard.of) && !standard.byHandOnly,
   );
-  if (over === 'finished' && unmeasured.length > 0) missed.push({ of: unmeasured[0]!.of, atS: toS });
+  if (over === 'finished' && unmeasured) missed.push({ of: unmeasured.of, atS: toS });
   const wrong = earliest(missed);
-  const wrongIn =
-    wrong && segments.findIndex((segment) => wrong.atS <= (segment.samples.at(-1)?.t ?? -Infinity));
+  const wrongIn = wrong
+    ? segments.findIndex(({ samples }) => wrong.atS <= (samples.at(-1)?.t ?? -Infinity))
+    : -1;
   return {
     met: missed.length === 0,
     over,
     values,
     wrong,
-    wrongIn: wrongIn === null || wrongIn < 0 ? null : wrongIn,
+    wrongIn: wrongIn < 0 ? null : wrongIn,
     recorded: recordedOf(segments, exercise),
     smoothness: smoothnessOf(segments),
     fromS,
