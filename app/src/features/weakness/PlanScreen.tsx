@@ -18,6 +18,8 @@ import { TextBox } from '../../shared/forms/TextBox';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
 import { usePutPlan, useWeakness } from '../../offline/overlay/weakness-queries';
+import { untilCleared } from '../../shared/copy/restriction-copy';
+import { Note } from '../../shared/ui/Note';
 import { leftOutWords, whyWords } from './why-copy';
 
 const useStyles = themed((theme) => ({
@@ -68,31 +70,90 @@ function AddDrill({
   );
 }
 
-function PlanOf({ page }: { readonly page: WeaknessPage }) {
-  const { drillOf } = useDrills();
-  const styles = useStyles();
+/** A plan being changed. */
+function usePlanForm(page: WeaknessPage) {
   const router = useRouter();
   const put = usePutPlan(page);
   const { causeId } = page.weakness;
   const { mode } = page.pilot;
   const { known } = page;
-  const { sentence } = useUnits();
-  const leftOut = leftOutOf(causeId, mode, known).filter(({ drillId }) => !drillIds.includes(drillId));
   const before = page.plans[0]?.drillIds ?? [];
   const [drillIds, setDrillIds] = useState<readonly DrillId[]>(before);
   const [reason, setReason] = useState('');
-  const [adding, setAdding] = useState(false);
-  const key = keyDrillsFor(causeOf(causeId), mode);
-  const changed = drillIds.join() !== before.join();
-  const needsReason = changed && !isProposal(causeId, mode, drillIds, known);
-  const problem = planProblem(causeId, mode, drillIds);
+  const isChanged = drillIds.join() !== before.join();
+  const isProposed = isProposal(causeId, mode, drillIds, known);
   const up = `/weakness/${page.weakness.id}` as const;
+  return {
+    up,
+    causeId,
+    known,
+    drillIds,
+    key: keyDrillsFor(causeOf(causeId), mode),
+    leftOut: leftOutOf(causeId, mode, known).filter(({ drillId }) => !drillIds.includes(drillId)),
+    isChanged,
+    isProposed,
+    needsReason: isChanged && !isProposed,
+    problem: planProblem(causeId, mode, drillIds),
+    reason,
+    setReason,
+    put,
+    add: (id: DrillId) => setDrillIds([...drillIds, id]),
+    drop: (id: DrillId) => setDrillIds(drillIds.filter((each) => each !== id)),
+    raise: (i: number) =>
+      setDrillIds(drillIds.map((id, at) => (at === i - 1 ? drillIds[i]! : at === i ? drillIds[i - 1]! : id))),
+    propose: () => setDrillIds(proposePlan(causeId, mode, known).map((planned) => planned.drillId)),
+    save: () => put.mutate({ drillIds, reason: reason.trim() }, { onSuccess: () => router.replace(up) }),
+  };
+}
 
-  const drop = (id: DrillId) => setDrillIds(drillIds.filter((each) => each !== id));
-  const raise = (i: number) =>
-    setDrillIds(drillIds.map((id, at) => (at === i - 1 ? drillIds[i]! : at === i ? drillIds[i - 1]! : id)));
-  const save = () => put.mutate({ drillIds, reason: reason.trim() }, { onSuccess: () => router.replace(up) });
+interface FormProps {
+  readonly form: ReturnType<typeof usePlanForm>;
+}
 
+/** The drills in order, each to be raised or dropped. */
+function Planned({ form: { drillIds, key, known, raise, drop } }: FormProps) {
+  const { drillOf } = useDrills();
+  const { sentence } = useUnits();
+  const styles = useStyles();
+  return (
+    <View role="list">
+      {drillIds.map((id, i) => (
+        <View key={id} role="listitem" style={styles.planned}>
+          <View style={styles.words}>
+            <Words as="strong">{`${i + 1}. ${drillOf(id).name}`}</Words>
+            <Words as="soft">{sentence(whyWords(id, key, known, drillOf))}</Words>
+          </View>
+          {i > 0 ? (
+            <Button icon="arrow-up" label="" says={`${drillOf(id).name} earlier`} onPress={() => raise(i)} />
+          ) : null}
+          <Button icon="x" label="" says={`Drop ${drillOf(id).name}`} onPress={() => drop(id)} />
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function SavePlan({ form: { put, problem, isChanged, save } }: FormProps) {
+  const wrong = problem ?? put.error?.message;
+  return (
+    <>
+      {wrong ? <Words as="strong" role="alert">{`! ${wrong}`}</Words> : null}
+      <Button
+        kind="main"
+        icon="check"
+        label={put.isPending ? 'Saving …' : 'Use this plan'}
+        disabled={put.isPending || !isChanged || problem !== null}
+        onPress={save}
+      />
+    </>
+  );
+}
+
+function PlanOf({ page }: { readonly page: WeaknessPage }) {
+  const { drillOf } = useDrills();
+  const form = usePlanForm(page);
+  const [adding, setAdding] = useState(false);
+  const { up, causeId, reason, put } = form;
   if (adding) {
     return (
       <Screen
@@ -103,9 +164,9 @@ function PlanOf({ page }: { readonly page: WeaknessPage }) {
       >
         <AddDrill
           page={page}
-          chosen={drillIds}
+          chosen={form.drillIds}
           onAdd={(id) => {
-            setDrillIds([...drillIds, id]);
+            form.add(id);
             setAdding(false);
           }}
         />
@@ -117,58 +178,24 @@ function PlanOf({ page }: { readonly page: WeaknessPage }) {
       title="Change the plan"
       under={`${page.pilot.name} · ${causeOf(causeId).name}`}
       up={up}
-      foot={
-        <>
-          {(problem ?? put.error?.message) ? (
-            <Words as="strong" role="alert">{`! ${problem ?? put.error?.message}`}</Words>
-          ) : null}
-          <Button
-            kind="main"
-            icon="check"
-            label={put.isPending ? 'Saving …' : 'Use this plan'}
-            disabled={put.isPending || !changed || problem !== null}
-            onPress={save}
-          />
-        </>
-      }
+      foot={<SavePlan form={form} />}
     >
-      <View role="list">
-        {drillIds.map((id, i) => (
-          <View key={id} role="listitem" style={styles.planned}>
-            <View style={styles.words}>
-              <Words as="strong">{`${i + 1}. ${drillOf(id).name}`}</Words>
-              <Words as="soft">{sentence(whyWords(id, key, known, drillOf))}</Words>
-            </View>
-            {i > 0 ? (
-              <Button
-                icon="arrow-up"
-                label=""
-                says={`${drillOf(id).name} earlier`}
-                onPress={() => raise(i)}
-              />
-            ) : null}
-            <Button icon="x" label="" says={`Drop ${drillOf(id).name}`} onPress={() => drop(id)} />
-          </View>
-        ))}
-      </View>
+      <Note icon="slash" heading="Until cleared">
+        {untilCleared(causeId)}
+      </Note>
+      <Planned form={form} />
       <ButtonRow>
         <Button icon="plus" label="Add a drill" onPress={() => setAdding(true)} />
-        {isProposal(causeId, mode, drillIds, known) ? null : (
-          <Button
-            kind="quiet"
-            label="Back to the proposal"
-            onPress={() => setDrillIds(proposePlan(causeId, mode, known).map((planned) => planned.drillId))}
-          />
-        )}
+        {form.isProposed ? null : <Button kind="quiet" label="Back to the proposal" onPress={form.propose} />}
       </ButtonRow>
-      {leftOut.map(({ drillId, why }) => (
+      {form.leftOut.map(({ drillId, why }) => (
         <Words key={drillId} as="soft">{`Left out: ${drillOf(drillId).name}, ${leftOutWords(why)}.`}</Words>
       ))}
-      {needsReason ? (
+      {form.needsReason ? (
         <TextBox
           label="Why another plan than the proposal?"
           value={reason}
-          onChangeText={setReason}
+          onChangeText={form.setReason}
           maxLength={300}
           multiline
           error={put.error && reason.trim() === '' ? 'Reason is empty: say why in a few words.' : undefined}
