@@ -248,7 +248,7 @@ const ALONE: Readonly<Record<string, () => Promise<void>>> = {
     const skelby = (args: readonly string[], env: NodeJS.ProcessEnv) =>
       run(path.join(ROOT, 'skelby'), ['test', '--only', ...args], { cwd: ROOT, show: true, env });
     const ran = [
-      await skelby(['browser', '--', 'desk.spec', '-g', 'meets WCAG'], { LOOKS: 'all' }),
+      await skelby(['browser'], { LOOKS: 'all', BROWSER_ALL: '1' }),
       await skelby(['unit', '--', '--selectProjects', 'tools', '--', 'phone-and-server'], {
         PHONE_RUNS: String(PHONE_RUNS),
       }),

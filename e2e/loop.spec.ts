@@ -23,7 +23,9 @@ test('a student takes off with a loose rotor, and is cleared eleven days later; 
     await trainer.on(daysAgo(ago));
     await page.getByRole('link', { name: /^1\. Pre-flight aloud/ }).click();
     // Every attempt is a case drawn by lot, with what is right for the trainer's eyes.
-    await expect(page.getByRole('region', { name: 'Case drawn by lot' })).toContainText('Right, for you alone');
+    await expect(page.getByRole('region', { name: 'Case drawn by lot' })).toContainText(
+      'Right, for you alone',
+    );
     await trainer.announceTest();
     await trainer.met(reps);
     // A fifth on one day is kept and moves nothing.

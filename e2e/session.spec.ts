@@ -21,6 +21,12 @@ test.describe('a session', () => {
     await page.getByRole('button', { name: 'To go or no-go' }).click();
     await expect(page.getByRole('heading', { name: 'Go or no-go' })).toBeVisible();
     const boxes = page.getByRole('checkbox', { checked: false });
+    const before = await boxes.count();
+    await page.getByRole('checkbox', { name: /^Rotors whole/ }).click();
+    // Interrupted means nothing: what was ticked stays ticked.
+    await page.reload();
+    await expect(page.getByRole('checkbox', { name: /^Rotors whole/ })).toBeChecked();
+    await expect(boxes).toHaveCount(before - 1);
     while ((await boxes.count()) > 0) await boxes.first().click();
     await page.getByRole('button', { name: 'Go', exact: true }).click();
     await expect(page.getByText(/0 of \d+ · 0 met/)).toBeVisible();

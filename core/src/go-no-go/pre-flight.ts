@@ -45,7 +45,7 @@ const FIT: readonly Item[] = [
     'Pilot slept, ate, sober, no medicine that dulls, not shaken or hurried',
     'Not today, or the simulator',
   ],
-  ['fit-trainer', 'Trainer too', 'Somebody else teaches, or not today'],
+  ['fit-trainer', 'The trainer as well', 'Somebody else teaches, or not today'],
 ];
 
 const checkOf =

@@ -1,7 +1,8 @@
 import type { SessionFields } from '@skelby/core/schemas/session';
-import { useState } from 'react';
 import { useDrills } from '../../shared/api/use-drills';
 import { useUnits } from '../../shared/api/use-units';
+import { todayHere } from '../../shared/copy/dates';
+import { useDraft } from '../../shared/storage/use-draft';
 import { STANDING_LINE } from '../../shared/copy/copy';
 import { CheckRows, isInOrder } from '../../shared/forms/CheckRows';
 import { ReasonForm } from '../../shared/forms/ReasonForm';
@@ -11,7 +12,14 @@ import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { nearChecks, preFlightChecks, type SessionFlying, sessionChecks } from './session-checks';
 
+interface Looked {
+  readonly day: string;
+  /** Ids of what somebody has looked at. */
+  readonly seen: readonly string[];
+}
+
 interface GoProps extends SessionFlying {
+  readonly sessionId: string;
   readonly onGo: (goNoGo: NonNullable<SessionFields['goNoGo']>) => void;
   readonly busy: boolean;
   readonly error: string | null;
@@ -24,14 +32,22 @@ interface GoProps extends SessionFlying {
 export function GoNoGo(props: GoProps) {
   const { drillOf } = useDrills();
   const { sentence } = useUnits();
-  const { content, onGo, busy, error } = props;
+  const { sessionId, content, onGo, busy, error } = props;
   const [all, near] = [sessionChecks(props, drillOf), nearChecks(props, drillOf)];
-  const [seen, setSeen] = useState<readonly string[]>([]);
+  // A call, a reload or a closed tab in the middle of it costs no tick; another day looks at everything again.
+  const {
+    draft: { seen },
+    change,
+  } = useDraft<Looked>({
+    name: `go-no-go.${sessionId}`,
+    begin: () => ({ day: todayHere(), seen: [] }),
+    goOn: (last) => (last.day === todayHere() ? last : null),
+  });
   const list = preFlightChecks(props);
   const checks = [...all, ...near, ...list];
   const open = checks.filter((check) => !isInOrder(check, seen));
   const toggle = (id: string) =>
-    setSeen((last) => (last.includes(id) ? last.filter((each) => each !== id) : [...last, id]));
+    change({ seen: seen.includes(id) ? seen.filter((each) => each !== id) : [...seen, id] });
   const go = (reason: string) =>
     onGo({
       at: new Date().toISOString(),

@@ -37,6 +37,7 @@ function Run({ session, roster, list }: RunProps) {
   if (content.goNoGo === null)
     return (
       <GoNoGo
+        sessionId={session.id}
         content={content}
         roster={roster}
         site={roster.sites.find((each) => each.id === content.siteId) ?? null}
