@@ -242,3 +242,22 @@ test('the first ten minutes after a crash are a tap from the log, with the help 
   await page.getByRole('link', { name: 'Then log it' }).click();
   await expect(page.getByRole('heading', { name: 'Who was flying?' })).toBeVisible();
 });
+
+test('what has to be reported is written down once, and stands with its hour on every crash it is about', async ({
+  trainer,
+  page,
+}) => {
+  const pilot = await trainer.addPilot('Ottar Brekke');
+  await page.goto('/school');
+  await page.getByRole('button', { name: 'Add a rule' }).click();
+  await page.getByRole('radio', { name: 'Every crash', exact: true }).click();
+  await page.getByLabel('Whom to tell, and how').fill('Chief trainer, by phone');
+  await page.getByRole('button', { name: 'Add this rule' }).click();
+  await expect(page.getByText('Every crash: Chief trainer, by phone, within 72 h')).toBeVisible();
+  await trainer.today();
+  await trainer.log(pilot, 'Crash', 'Stick handling', 'Over-control');
+  await expect(page.getByText(/^Chief trainer, by phone, by /)).toBeVisible();
+  await page.goto('/school');
+  await page.getByRole('button', { name: 'Leave out Chief trainer, by phone' }).click();
+  await expect(page.getByText(/within 72 h/)).toHaveCount(0);
+});

@@ -13,6 +13,7 @@ import { saveDebrief } from './save-debrief';
 import { saveDrillVersion } from './save-drill-version';
 import { saveCraft, saveFlight, savePilot, saveSite } from './save-records';
 import { saveSession } from './save-session';
+import { setReporting } from './set-reporting';
 import { setRule } from './set-rule';
 import { setUnits, switchExperience } from './school-settings';
 import { stampWeakness } from './stamp-weakness';
@@ -43,6 +44,7 @@ export const COMMANDS = [
   saveDrillVersion,
   setUnits,
   setRule,
+  setReporting,
   switchExperience,
   revokeLink,
   recordOwnRep,

@@ -14,6 +14,7 @@ import type { NearMissFields, OwnRepFields } from './of-a-pilot';
 import type { RepFields } from './record-rep';
 import type { DebriefFields } from './save-debrief';
 import type { DrillVersionFields } from './save-drill-version';
+import type { ReportingFields } from './set-reporting';
 import type { StampFields } from './stamp-weakness';
 import type { UnconfirmFields } from './take-confirmation-back';
 
@@ -86,6 +87,7 @@ export const saveDrillVersion = handle<DrillVersionFields>()(
 );
 export const setUnits = handle<Units>()('set-units', '/school/units');
 export const setRule = handle<RuleFields>()('set-rule', '/school/rules/:id');
+export const setReporting = handle<ReportingFields>()('set-reporting', '/school/reporting');
 export const switchExperience = handle<{ readonly enabled: boolean }>()('switch-experience', '/experience');
 export const revokeLink = handle<object>()('revoke-link', '/links/:id/revoked');
 export const recordOwnRep = handle<OwnRepFields>()('record-own-rep', '/own/reps/:id', 'flownAt', 'pilot');

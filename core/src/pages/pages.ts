@@ -1,3 +1,4 @@
+import type { ReportingRule } from '../debrief/reporting';
 import type { Track } from '../vocabulary/training';
 import type { Side } from '../drills/drill';
 import type { DrillId } from '../drills/drills';
@@ -69,6 +70,8 @@ export interface Roster {
   readonly pilots: readonly RosterPilot[];
   readonly craft: readonly Craft[];
   readonly sites: readonly Site[];
+  /** What has to be reported, to whom, how soon; absent in a copy kept by an older version. */
+  readonly reporting?: readonly ReportingRule[];
 }
 
 export interface Flight {

@@ -18,7 +18,7 @@ import { saveDrillVersion } from './save-drill-version';
 import { saveCraftRecord, saveFlightRecord, savePilotRecord, saveSiteRecord } from './save-records';
 import { saveSession } from './save-session';
 import { setRule } from './set-rule';
-import { setUnitsOfSchool, switchExperienceOfSchool } from './school-settings';
+import { setReportingOfSchool, setUnitsOfSchool, switchExperienceOfSchool } from './school-settings';
 import { stampWeakness } from './stamp-weakness';
 import { takeConfirmationBack } from './take-confirmation-back';
 import { takeRepBack } from './take-rep-back';
@@ -48,6 +48,7 @@ const HANDLERS: { readonly [Name in TrainerCommandName]: Handler<CommandNamed<Na
   'save-drill-version': saveDrillVersion,
   'set-units': setUnitsOfSchool,
   'set-rule': setRule,
+  'set-reporting': setReportingOfSchool,
   'switch-experience': switchExperienceOfSchool,
   'revoke-link': revokeLink,
 };

@@ -287,6 +287,22 @@ describe('POST /api/v1/rank', () => {
   });
 });
 
+test('what has to be reported is kept as a whole, told to its own school only, and refused where a part is missing', async () => {
+  const rules = [{ when: 'crash', to: 'The insurer', withinHours: 48 }];
+  expect((await trainer.put('/school/reporting', { rules })).status).toBe(200);
+  const seen = async (visitor: Visitor) =>
+    (await visitor.get<{ reporting: unknown }>('/roster')).body.reporting;
+  expect(await seen(trainer)).toEqual(rules);
+  const { trainer: stranger } = await server.school('Reports nothing');
+  expect(await seen(stranger)).toEqual([]);
+  const refused = await trainer.put<{ detail: string }>('/school/reporting', {
+    rules: [{ when: 'sometimes', to: '', withinHours: 0 }],
+  });
+  expect(refused.status).toBe(422);
+  expect(refused.body.detail).toMatch(/When must be one of .*Whom to tell is empty.*Within is below 0.5 h/s);
+  expect(await seen(trainer)).toEqual(rules);
+});
+
 test("the school's units are kept and said; a unit there is none of is refused", async () => {
   expect((await trainer.get<{ units: object }>('/me')).body.units).toEqual({ length: 'm', speed: 'm/s' });
   expect((await trainer.put('/school/units', { length: 'ft', speed: 'kn' })).body).toEqual({

@@ -1,3 +1,4 @@
+import type { setReporting } from '@skelby/core/commands/set-reporting';
 import type { setUnits, switchExperience } from '@skelby/core/commands/school-settings';
 import { NO_EXPERIENCE } from '@skelby/core/ranking/experience';
 import { recordEvent } from '../facts/events';
@@ -17,6 +18,20 @@ export const setUnitsOfSchool: Handler<typeof setUnits> = async (school, { field
     data: { units: [before, units] },
   });
   return unitsOf(school);
+};
+
+export const setReportingOfSchool: Handler<typeof setReporting> = async (school, { fields: { rules } }) => {
+  const { tx, schoolId } = school;
+  await tx('schools')
+    .where({ id: schoolId })
+    .update({ reporting: JSON.stringify(rules) });
+  await recordEvent(school, {
+    action: 'changed',
+    subject: 'school',
+    subjectId: schoolId,
+    data: { reporting: rules },
+  });
+  return { rules };
 };
 
 export const switchExperienceOfSchool: Handler<typeof switchExperience> = async (

@@ -7,6 +7,7 @@ import * as failedChecks from './migrations/005-failed-checks';
 import * as clearance from './migrations/006-clearance';
 import * as whatDecides from './migrations/007-what-decides';
 import * as announcedTests from './migrations/008-announced-tests';
+import * as reporting from './migrations/009-reporting';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001-first': first,
@@ -17,6 +18,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '006-clearance': clearance,
   '007-what-decides': whatDecides,
   '008-announced-tests': announcedTests,
+  '009-reporting': reporting,
 };
 
 const source: Knex.MigrationSource<string> = {

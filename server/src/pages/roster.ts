@@ -4,7 +4,7 @@ import type { SchoolTx } from '../db/in-school';
  * Everything a form picks from: pilots (most recently flown or logged first, with their last flight), craft,
  * sites.
  */
-export async function roster({ tx }: SchoolTx) {
+export async function roster({ tx, schoolId }: SchoolTx) {
   const pilots = (await tx.raw(`
     select p.*, f.craft_id as last_craft_id, f.site_id as last_site_id, f.wind_mps as last_wind_mps, f.day as last_flown_on
       from pilots p
@@ -15,6 +15,8 @@ export async function roster({ tx }: SchoolTx) {
     pilots: pilots.rows,
     craft: await tx('craft').orderBy('name'),
     sites: await tx('sites').orderBy('name'),
+    reporting: ((await tx('schools').where({ id: schoolId }).first('reporting')) as { reporting: unknown })
+      .reporting,
   };
 }
 

@@ -1,6 +1,7 @@
 import { FIRST_MINUTES } from '@skelby/core/debrief/first-minutes';
 import type { Roster } from '@skelby/core/pages/pages';
 import { useLocalSearchParams } from 'expo-router';
+import { ReportsDue } from '../../offline/ui/ReportsDue';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { STANDING_LINE } from '../../shared/copy/copy';
 import { todayHere } from '../../shared/copy/dates';
@@ -62,6 +63,10 @@ export function FirstMinutesScreen() {
       <Part heading="In this order">
         <CheckRows checks={CHECKS} seen={draft.seen} onToggle={toggle} />
       </Part>
+      <ReportsDue
+        rules={roster.data?.reporting ?? []}
+        occurrence={{ kind: 'crash', happenedAt: new Date().toISOString(), causeId: null, injury: null }}
+      />
       <Button kind="quiet" label="Begin the list anew" onPress={() => change({ seen: [] })} />
       <Words as="soft">{STANDING_LINE}</Words>
     </Screen>

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { OccurrenceOfPilot, Roster } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
+import { ReportsDue } from '../../offline/ui/ReportsDue';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { CauseRows, FamilyRows } from '../../shared/ui/CausePicker';
 import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
@@ -47,6 +48,24 @@ function Facts({
       <Words as="soft">{facts}</Words>
       <LinkButton kind="quiet" label="Change the details" href={`/occurrence/${occurrence.id}/edit`} />
     </View>
+  );
+}
+
+/** What of it has to be reported; whether somebody was hurt, the debrief says. */
+function Reports({
+  occurrence: { kind, happenedAt },
+  roster,
+  causeId,
+}: {
+  readonly occurrence: OccurrenceOfPilot;
+  readonly roster: Roster | undefined;
+  readonly causeId: CauseId | null;
+}) {
+  return (
+    <ReportsDue
+      rules={roster?.reporting ?? []}
+      occurrence={{ kind, happenedAt, causeId, injury: kind === 'crash' ? null : 'none' }}
+    />
   );
 }
 
@@ -155,6 +174,7 @@ function ToConfirm({
     >
       {picking || !justNow ? null : <PeopleFirst />}
       <Facts occurrence={occurrence} roster={roster} />
+      <Reports occurrence={occurrence} roster={roster} causeId={occurrence.confirmedCauseId} />
       {occurrence.confirmedCauseId ? (
         <Note icon="download" heading="Brought in from a file">
           Its cause was confirmed elsewhere. Confirm it here to put the pilot on drills.
@@ -211,6 +231,7 @@ function Confirmed({
       }
     >
       <Facts occurrence={occurrence} roster={roster} />
+      <Reports occurrence={occurrence} roster={roster} causeId={causeId} />
       <CauseTold causeId={causeId} mode={occurrence.pilotMode} />
       <ButtonRow>
         <LinkButton icon="message-circle" label="Debrief" href={`/occurrence/${occurrence.id}/debrief`} />

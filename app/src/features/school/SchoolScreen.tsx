@@ -17,6 +17,7 @@ import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
 import { plural } from '../../shared/copy/copy';
 import { Exchange } from './Exchange';
+import { Reporting } from './Reporting';
 
 const useStyles = themed((theme) => ({
   cause: { borderTopWidth: 2, borderTopColor: theme.ink, paddingVertical: 10, gap: 4 },
@@ -150,6 +151,7 @@ export function SchoolScreen() {
           <Part heading="Clearing">
             <LinkButton icon="sliders" label="Clearing rule" href="/school/rule" />
           </Part>
+          <Reporting />
           <Exchange />
           <Notices />
         </Screen>

@@ -35,6 +35,7 @@ export function rosterOver(kept: Kept, items: readonly Waiting[]): Roster | unde
   ];
   if (pilots.length + craft.length + sites.length === 0) return read.data;
   return {
+    ...read.data,
     pilots: rowsWith(read.data.pilots, pilots),
     craft: rowsWith(read.data.craft, craft),
     sites: rowsWith(read.data.sites, sites),
