@@ -1,4 +1,4 @@
-import { drillOf, type DrillId } from './drills';
+import { DRILLS, drillOf, type DrillId, type HouseDrillId } from './drills';
 
 const depths = new Map<string, number>();
 
@@ -17,6 +17,13 @@ export function depthOf(drillId: DrillId, path: readonly DrillId[] = []): number
   depths.set(drillId, depth);
   return depth;
 }
+
+/** Drills that come before another: what a pilot who flies already may have shown elsewhere. In lesson order. */
+export const COMES_BEFORE: readonly HouseDrillId[] = DRILLS.filter(({ id }) =>
+  DRILLS.some(({ after }) => after.includes(id)),
+)
+  .map(({ id }) => id)
+  .sort((a, b) => depthOf(a) - depthOf(b));
 
 /** Every drill that comes before this one, direct or not. */
 export function allBefore(drillId: DrillId): ReadonlySet<DrillId> {

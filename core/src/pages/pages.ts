@@ -34,6 +34,8 @@ export interface Pilot {
   readonly mode: FlightMode;
   readonly windLimitMps: number;
   readonly track: Track;
+  /** Drills shown before anything was counted here; absent in a copy kept by an older version. */
+  readonly shown?: readonly DrillId[];
   readonly note: string;
 }
 

@@ -1,3 +1,4 @@
+import { COMES_BEFORE } from '../drills/prerequisites';
 import { TRACKS, type Track } from '../vocabulary/training';
 import { array, type InferType, mixed, object } from 'yup';
 import { SENSOR_SIDES } from '../vocabulary/craft-facts';
@@ -29,6 +30,10 @@ export const pilotShape = object({
   track: mixed<Track>()
     .oneOf(TRACKS, `Track must be one of ${TRACKS.join(', ')}: pick one of these.`)
     .default('assist-down'),
+  /** Drills that were shown before anything was counted here. */
+  shown: array(choice('Shown before', COMES_BEFORE))
+    .max(40, 'Shown before is too long: at most 40 drills.')
+    .default([]),
   note: text('Note', 500),
 }).noUnknown();
 export type PilotFields = InferType<typeof pilotShape>;

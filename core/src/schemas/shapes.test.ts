@@ -47,7 +47,7 @@ describe('shapes', () => {
       stage: null,
       widthSpans: null,
     });
-    expect(await pilotShape.validate(PILOT)).toEqual({ track: 'assist-down', ...PILOT });
+    expect(await pilotShape.validate(PILOT)).toEqual({ track: 'assist-down', shown: [], ...PILOT });
   });
 
   test.each([

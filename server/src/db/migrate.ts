@@ -8,6 +8,7 @@ import * as clearance from './migrations/006-clearance';
 import * as whatDecides from './migrations/007-what-decides';
 import * as announcedTests from './migrations/008-announced-tests';
 import * as reporting from './migrations/009-reporting';
+import * as shownBefore from './migrations/010-shown-before';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001-first': first,
@@ -19,6 +20,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '007-what-decides': whatDecides,
   '008-announced-tests': announcedTests,
   '009-reporting': reporting,
+  '010-shown-before': shownBefore,
 };
 
 const source: Knex.MigrationSource<string> = {

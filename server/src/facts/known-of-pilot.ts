@@ -34,8 +34,9 @@ export async function knownOf(
   weaknessId: string | null,
 ): Promise<KnownOfPilot> {
   const { tx } = school;
-  const pilot = (await tx('pilots').where({ id: pilotId }).first('track', 'wind_limit_mps')) as {
+  const pilot = (await tx('pilots').where({ id: pilotId }).first('track', 'wind_limit_mps', 'shown')) as {
     track: Track;
+    shown: readonly string[];
     windLimitMps: number;
   };
   const flown = (await tx('flights as f')
@@ -66,7 +67,7 @@ export async function knownOf(
   return {
     track: pilot.track,
     windLimitMps: pilot.windLimitMps,
-    met: [...new Set(reps.filter((rep) => rep.met).map((rep) => rep.drillId))].sort(),
+    met: [...new Set([...pilot.shown, ...reps.filter((rep) => rep.met).map((rep) => rep.drillId)])].sort(),
     places: [...new Set(flown.map((flight) => flight.place))].sort(),
     windiestMps: flown.length === 0 ? null : Math.max(...flown.map((flight) => flight.windMps)),
     hasPilotRelative: flown.some((flight) => flight.hasPilotRelative)

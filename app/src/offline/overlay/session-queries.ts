@@ -37,6 +37,7 @@ function pilotsOf(
     return {
       pilotId,
       windLimitMps: own[0]?.pilot.windLimitMps ?? 0,
+      shown: own[0]?.pilot.shown ?? [],
       reps: [...reps.values()].sort(flownOrder),
       weaknesses: own.map((page) => {
         const drillIds = page.plans[0]?.drillIds ?? [];

@@ -1,4 +1,6 @@
 import { blockWords } from '../copy/block-copy';
+import { drillOf } from '@skelby/core/drills/drills';
+import { COMES_BEFORE } from '@skelby/core/drills/prerequisites';
 import type { FindDrill } from '@skelby/core/drills/drill-book';
 import { FLIGHT_MODES, STICK_LAYOUTS } from '@skelby/core/vocabulary/flying';
 import { SENSOR_SIDES } from '@skelby/core/vocabulary/craft-facts';
@@ -45,9 +47,16 @@ export const PILOT_QUESTIONS: readonly FormQuestion[] = [
       { value: 'manual-first', label: 'Without help from the start' },
     ],
   },
+  {
+    name: 'shown',
+    label: 'Already shown before the first lesson here: not asked for again',
+    ask: 'many',
+    options: COMES_BEFORE.map((value) => ({ value, label: drillOf(value).name })),
+  },
   { name: 'note', label: 'Note', ask: 'text' },
 ];
 export const NEW_PILOT = {
+  shown: [],
   name: '',
   mode: 'position-hold',
   stickLayout: 2,

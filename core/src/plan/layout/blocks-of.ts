@@ -1,4 +1,4 @@
-import type { Around, BeforeFlying, WeaknessToday } from './today';
+import type { Around, BeforeFlying, PilotToday, WeaknessToday } from './today';
 import type { Level } from '../../vocabulary/training';
 import { USUAL_SEVERITY } from '../../debrief/severity';
 import { percent } from '../../vocabulary/percent';
@@ -74,6 +74,10 @@ interface Hand {
   readonly base: Pick<Block, 'pilotId' | 'weaknessId' | 'causeId' | 'drillId' | 'isNew' | 'after'>;
 }
 
+/** Whether a pilot has met a drill, here or before. */
+export const hasShown = ({ reps, shown = [] }: PilotToday, drillId: DrillId): boolean =>
+  shown.includes(drillId) || reps.some((rep) => rep.drillId === drillId && rep.met && !rep.takenBack);
+
 function handAt(weakness: WeaknessToday, drillId: DrillId, { pilot, today, findDrill }: Around): Hand {
   const drill = findDrill(drillId);
   const flown = pilot.reps.filter((rep) => rep.drillId === drillId && !rep.takenBack);
@@ -81,9 +85,7 @@ function handAt(weakness: WeaknessToday, drillId: DrillId, { pilot, today, findD
   const level: Level = levelFor(ability, drillId);
   const lately = flown.slice(-LATELY);
   // What the pilot has met before need not come before it again today.
-  const after = [...allBefore(drillId)].filter(
-    (id) => !pilot.reps.some((rep) => rep.drillId === id && rep.met && !rep.takenBack),
-  );
+  const after = [...allBefore(drillId)].filter((id) => !hasShown(pilot, id));
   return {
     weakness,
     drill,
@@ -97,7 +99,7 @@ function handAt(weakness: WeaknessToday, drillId: DrillId, { pilot, today, findD
       weaknessId: weakness.weaknessId,
       causeId: weakness.causeId,
       drillId,
-      isNew: flown.length === 0,
+      isNew: flown.length === 0 && !hasShown(pilot, drillId),
       after,
     },
   };

@@ -54,6 +54,22 @@ function pilot(causeId: CauseId, flown: readonly Rep[], more: Partial<PilotToday
   };
 }
 
+test('what a pilot has shown before comes before nothing any more, and needs no simulator first', () => {
+  const fresh = candidatesFor([pilot('orientation-nose-in', [])], FIELD, TODAY);
+  expect(fresh.beforeFlying.map(({ drillId }) => drillId)).toContain('side-on-hover');
+  const flies = candidatesFor(
+    [
+      pilot('orientation-nose-in', [], {
+        shown: ['side-on-hover', 'tail-in-hover', 'pop-up-takeoff', 'single-stick'],
+      }),
+    ],
+    FIELD,
+    TODAY,
+  );
+  const side = flies.blocks.find(({ drillId }) => drillId === 'side-on-hover')!;
+  expect(side).toMatchObject({ isNew: false, after: [] });
+});
+
 test('a beginner practises, easier than the standard; a test is offered once most tries should come off', () => {
   const beginner = candidatesFor(
     [

@@ -7,7 +7,7 @@ import type {
   PilotToday,
   WeaknessToday,
 } from './today';
-import { blocksOf, checkBlocks, onTheGround, PRACTICE_REPS } from './blocks-of';
+import { blocksOf, checkBlocks, hasShown, onTheGround, PRACTICE_REPS } from './blocks-of';
 import type { FindDrill } from '../../drills/drill-book';
 import { restricts } from '../../clearance/open-states';
 import { nextStep } from '../../clearance/next-step';
@@ -37,8 +37,7 @@ function drillToday(weakness: WeaknessToday, drillId: DrillId, around: Around): 
   const { pilot, findDrill } = around;
   const drill = findDrill(drillId);
   if (!isFlown(drill)) return { ...NOTHING, beforeFlying: [onTheGround(weakness, drill, around)] };
-  const hasMet = pilot.reps.some((rep) => rep.drillId === drillId && !rep.takenBack && rep.met);
-  if (drill.simulator !== 'first' || hasMet)
+  if (drill.simulator !== 'first' || hasShown(pilot, drillId))
     return { ...NOTHING, blocks: blocksOf(weakness, drillId, around) };
   const words = `On the simulator first: ${PRACTICE_REPS} reps, until one comes off.`;
   const { weaknessId } = weakness;

@@ -23,6 +23,8 @@ export interface PilotToday {
   readonly pilotId: string;
   readonly windLimitMps: number;
   readonly weaknesses: readonly WeaknessToday[];
+  /** Drills shown before anything was counted; absent: none. */
+  readonly shown?: readonly DrillId[];
   /** Everything the pilot has flown, for whichever weakness. */
   readonly reps: readonly (Rep & { readonly level?: number })[];
 }
