@@ -2,6 +2,9 @@ import { percent } from '@skelby/core/vocabulary/percent';
 import { relapseLimitOf } from '@skelby/core/clearance/choose-limit';
 import { type ClearingRule, DEFAULT_RULE, isFirstEdition } from '@skelby/core/clearance/clearing-rule';
 import type { Watch } from '@skelby/core/clearance/watch';
+import { type WatchWaits, watchWaits } from '@skelby/core/clearance/watch-waits';
+import { useState } from 'react';
+import { Button } from '../ui/Button';
 import { Note } from '../ui/Note';
 import { Part } from '../ui/Screen';
 import { Words } from '../ui/Words';
@@ -47,6 +50,33 @@ export function RelapseChart({ watch, rule }: { readonly watch: Watch; readonly 
   );
 }
 
+/** How long a relapse may go unseen, worked out when it is asked: it takes a second. */
+function Waits({ watch, rule }: { readonly watch: Watch; readonly rule: ClearingRule }) {
+  const [waits, setWaits] = useState<WatchWaits | null>(null);
+  const cells = watch.next.drills.map(({ drillId, side = null }) => ({ drillId, side }));
+  if (waits === null)
+    return (
+      <Button
+        kind="quiet"
+        label="How long may a relapse go unseen?"
+        onPress={() => setWaits(watchWaits(rule, cells))}
+      />
+    );
+  return (
+    <Words as="soft" role="status">
+      {waitsSentence(waits, rule)}
+    </Words>
+  );
+}
+
+const within = (days: number | null): string => (days === null ? 'not within a year' : plural(days, 'day'));
+
+const waitsSentence = (
+  { halfLimitedDays, nineInTenLimitedDays, soundCalledBack }: WatchWaits,
+  { unacceptableMissPercent, acceptableMissPercent }: ClearingRule,
+): string =>
+  `By the checks alone, a pilot who falls back to missing ${unacceptableMissPercent} % is limited after ${within(halfLimitedDays)} in half of all cases, nine in ten: ${within(nineInTenLimitedDays)}. Of sound pilots, who miss ${acceptableMissPercent} %, ${percent(soundCalledBack)} are called back in a year.`;
+
 /** The checks flown, the next one, and the chart that may call the pilot back. */
 export function OnWatch({ watch, rule }: { readonly watch: Watch; readonly rule: ClearingRule }) {
   return (
@@ -61,6 +91,7 @@ export function OnWatch({ watch, rule }: { readonly watch: Watch; readonly rule:
         <Words as="soft">{`Checks: ${watch.checks.map((check) => `${sayDay(check.day)} ${check.passed ? 'passed' : 'not kept'}`).join('; ')}.`}</Words>
       ) : null}
       <RelapseChart watch={watch} rule={rule} />
+      {isFirstEdition(rule) ? null : <Waits watch={watch} rule={rule} />}
     </Part>
   );
 }
