@@ -256,8 +256,8 @@ test.describe('planning', () => {
     await page.getByRole('radio', { name: 'Hover 1' }).click();
     await page.getByRole('radio', { name: 'Merrow Moor airstrip' }).click();
     const card = page.getByRole('region', { name: 'Flight card' });
-    // Nobody has told people, light, rain or height: each is to be looked at.
-    await expect(card.getByText('6 to look at')).toBeVisible();
+    // Nobody has told people, light, rain or height, and nobody has been at the craft: each is to be looked at.
+    await expect(card.getByText('18 to look at')).toBeVisible();
     const boxes = card.getByRole('checkbox', { checked: false });
     while ((await boxes.count()) > 0) await boxes.first().click();
     await expect(card.getByText('Go', { exact: true })).toBeVisible();
