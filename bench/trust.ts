@@ -11,7 +11,7 @@ import { modeFlown } from '@skelby/core/assessment/exercise';
 import { craftModel } from '@skelby/core/simulator/craft-model';
 import { practiceOf } from '@skelby/core/simulator/practice';
 import { flyDrill } from '@skelby/core/synthetic-pilot/fly-drill';
-import { meets, nullPilots } from '@skelby/core/synthetic-pilot/null-pilots';
+import { meets, nullPilots, othersFor } from '@skelby/core/synthetic-pilot/null-pilots';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 
 /** What can be trusted: the tables behind cleared, null pilots, what clearing takes, and the watch. */
@@ -76,9 +76,9 @@ function sayWatch(): string {
 
 /** Every null pilot through every drill, on every side, in every wind and form. */
 function sayNull(): string {
-  const pilots = nullPilots();
   const lines: string[] = [];
   for (const drillId of MEASURED_DRILLS) {
+    const pilots = nullPilots(othersFor(drillId));
     const { sides } = drillOf(drillId);
     let [flown, met, worst] = [0, 0, 0];
     for (const side of sides.length > 0 ? sides : [null])

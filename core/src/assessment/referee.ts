@@ -242,7 +242,7 @@ export class Referee {
         const near = Math.min(THERE_M, Math.max(LEAST_THERE_M, THERE_SHARE * lengthOf(path)));
         return this.lasts(
           Math.abs(left) < near &&
-            (lengthOf(path) > 0 || this.offset.crossTrackM < near) &&
+            this.offset.crossTrackM < (lengthOf(path) > 0 ? PASSED_WIDE_M : near) &&
             Math.hypot(s.vx, s.vy, s.vz) < STILL_MPS,
           s.t,
           until.standS,

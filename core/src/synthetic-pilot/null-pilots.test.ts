@@ -4,7 +4,7 @@ import { drillOf, type DrillId } from '../drills/drills';
 import { craftModel } from '../simulator/craft-model';
 import { practiceOf } from '../simulator/practice';
 import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
-import { meets, type NullPilot, nullPilots } from './null-pilots';
+import { meets, type NullPilot, nullPilots, othersFor } from './null-pilots';
 
 /**
  * Doing nothing never passes. Hands off are flown through every drill here, and a few of the others by the day; all of
@@ -26,6 +26,15 @@ const passes = (drillId: DrillId, pilot: NullPilot): boolean => {
 test.each(MEASURED_DRILLS)('%s is not met by hands off', (drillId) => {
   expect(passes(drillId, ALL[0]!)).toBe(false);
 });
+
+test('the sticks of another drill meet at most one drill in twenty', () => {
+  const met = MEASURED_DRILLS.flatMap((drillId, i) => {
+    const others = othersFor(drillId);
+    const other = others[(DAY + i) % others.length]!;
+    return passes(drillId, other) ? [`${drillId} by ${other.name} (day ${DAY})`] : [];
+  });
+  expect(met.length / MEASURED_DRILLS.length <= 1 / 20 ? [] : met).toEqual([]);
+}, 120_000);
 
 test('sticks held or moved at random meet at most one drill in twenty', () => {
   const few = [1, 2].map((i) => ALL[1 + ((DAY * 7 + i * 11) % (ALL.length - 1))]!);

@@ -1,8 +1,10 @@
 import { exerciseOf } from '../assessment/exercises';
 import { RepFlight } from '../assessment/rep';
 import { scoreFlightLog } from '../assessment/score';
+import { STEP_S } from '../choreography/fly';
+import { movementOf } from '../choreography/scenes';
 import type { Side } from '../drills/drill';
-import type { DrillId } from '../drills/drills';
+import { drillOf, type DrillId } from '../drills/drills';
 import { CENTRED, type PilotedMode, type StickPosition } from '../simulator/control/control';
 import type { CraftModel } from '../simulator/craft-model';
 import { practiceOf } from '../simulator/practice';
@@ -59,6 +61,29 @@ function moving(seed: number): Sticks {
     return all[index]!;
   };
 }
+
+/** Drills whose sticks are tried on the others: out and back, round, down, up and over, and a turn on the spot. */
+const BORROWED = [
+  'fore-aft-line',
+  'circle-both-ways',
+  'slant-descent',
+  'climb-over',
+  'clock-hover',
+  'brake-to-mark',
+] as const satisfies readonly DrillId[];
+const BORROWED_EACH = 5;
+
+/** The sticks of a drill as they are drawn: moved as if it were flown, whatever happens. */
+function sticksOf(drillId: DrillId): Sticks {
+  const { moments } = movementOf(drillId, drillOf(drillId).sides[0] ?? null);
+  return (t) => moments[Math.min(moments.length - 1, Math.round(t / STEP_S))]!.sticks;
+}
+
+/** Whoever flies another drill than the one that is asked for. */
+export const othersFor = (drillId: DrillId): readonly NullPilot[] =>
+  BORROWED.filter((id) => id !== drillId)
+    .slice(0, BORROWED_EACH)
+    .map((id) => ({ name: `sticks of ${id}`, sticks: sticksOf(id) }));
 
 /** @param others stick movements of other drills, as somebody who can fly them moves */
 export const nullPilots = (others: readonly NullPilot[] = []): readonly NullPilot[] => [

@@ -60,7 +60,10 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
         until: { is: 'there', standS: 0.3 },
       }),
     ],
-    standards: [{ of: 'wash-zone', most: 0.25 }],
+    standards: [
+      { of: 'wash-zone', most: 0.25 },
+      { of: 'height-lost', least: 12 },
+    ],
   }),
   'zigzag-descent': () => ({
     stages: ZIGZAG.slice(1).map((to, i) =>
@@ -68,7 +71,8 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
     ),
     standards: [
       { of: 'sink-ratio', most: 0.5 },
-      { of: 'footprint', most: 13 },
+      { of: 'footprint', most: 13.5 },
+      { of: 'height', most: 3 },
     ],
   }),
   'wash-exit': () => ({
