@@ -253,6 +253,9 @@ const ALONE: Readonly<Record<string, () => Promise<void>>> = {
         PHONE_RUNS: String(PHONE_RUNS),
       }),
     ];
+    ran.push(
+      await skelby(['unit', '--', '--selectProjects', 'server', '--', 'http/fuzz'], { FUZZ_RUNS: '5000' }),
+    );
     if (ran.some(({ code }) => code !== 0)) throw new CannotGoOn('Something of the whole fails: see above.');
   },
 };
