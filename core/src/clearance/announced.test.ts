@@ -44,6 +44,12 @@ test('called off before it began is no miss; a signature or another set ends wha
   off.met('2026-03-03', 2, { testSetId: 'a' }).met('2026-03-04', 1);
   expect(off.now().charts[0]!.curve.reps).toBe(3);
 
+  // Called off once it was over, it changes nothing.
+  const late = new Diary();
+  late.more = { sets: [set('a', '2026-03-03', 1, 4, { calledOffAt: '2026-03-05T01:00:00.000Z' })] };
+  late.met('2026-03-03', 2, { testSetId: 'a' }).met('2026-03-04', 1);
+  expect(late.now().charts[0]!.curve.reps).toBe(5);
+
   const next = new Diary();
   next.more = { sets: [set('a', '2026-03-03', 1, 2), set('b', '2026-03-03', 30, 1)] };
   expect(next.now().charts[0]!.curve.reps).toBe(2);
@@ -57,9 +63,24 @@ test('called off before it began is no miss; a signature or another set ends wha
 test('a result taken back keeps its place: it cannot be flown again under the same announcement', () => {
   const diary = new Diary();
   const one = set('a', '2026-03-03', 1, 2);
+  const flown = () => ({ sets: [one], moves: [], reps: diary.reps });
   diary.rep('2026-03-03', true, { testSetId: 'a', takenBack: true, takenBackConfirmed: true });
-  expect(withoutResult(one, diary.reps)).toBe(1);
-  expect(openSet([one], diary.reps)).toBe(one);
+  expect(withoutResult(one, flown())).toBe(1);
+  expect(openSet(flown())).toBe(one);
   diary.rep('2026-03-03', true, { testSetId: 'a' });
-  expect(openSet([one], diary.reps)).toBeNull();
+  expect(openSet(flown())).toBeNull();
+});
+
+test('a result told after the set was over fills no place: the miss stays, and nothing of it can be flown later', () => {
+  const diary = new Diary();
+  diary.more = { sets: [set('a', '2026-03-03', 1, 2)] };
+  diary.met('2026-03-03', 1, { testSetId: 'a' });
+  diary.rep('2026-03-04', true, { purpose: 'practice' });
+  expect(openSet({ ...diary.more, moves: [], reps: diary.reps })).toBeNull();
+  const before = scoresOf(diary);
+  expect(before.at(-1)).toBeLessThan(before.at(-2)!);
+  diary.met('2026-03-04', 1, { testSetId: 'a', band: 'light' });
+  // It counts as a test of its own day, beside the miss.
+  expect(diary.now().charts[0]!.curve.reps).toBe(3);
+  expect(scoresOf(diary).slice(0, before.length)).toEqual(before);
 });

@@ -44,10 +44,10 @@ function spentWords({ openings, spent, failedChecks }: Clearance): string {
 }
 
 /** How many of the tests the pilot knew of beforehand. */
-function announcedWords({ testSets = [], reps }: WeaknessPage): string {
+function announcedWords({ testSets = [], moves, reps }: WeaknessPage): string {
   const tests = reps.filter(({ purpose }) => purpose === 'test');
   const announced = testSets.reduce((sum, { number }) => sum + number, 0);
-  const without = testSets.reduce((sum, set) => sum + withoutResult(set, reps), 0);
+  const without = testSets.reduce((sum, set) => sum + withoutResult(set, { sets: testSets, moves, reps }), 0);
   return `${tests.filter(({ testSetId }) => testSetId).length} of ${plural(tests.length, 'test')} announced beforehand${announced > 0 && without > 0 ? `; ${without} announced without a result` : ''}.`;
 }
 

@@ -41,14 +41,15 @@ export function useAnnounced(
   isTest: boolean,
   left: number | null,
 ): Announced {
-  const set = openSet(page.testSets ?? [], page.reps);
+  const flown = { sets: page.testSets ?? [], moves: page.moves, reps: page.reps };
+  const set = openSet(flown);
   const isOf = set?.drillId === drillId && set.side === side;
   const applies = isTest && !isFirstEdition(page.rule);
   return {
     isWanted: applies && !set && left !== 0,
     here: applies && isOf ? set : null,
     elsewhere: applies && set && !isOf ? set : null,
-    nth: set ? set.number - withoutResult(set, page.reps) + 1 : 1,
+    nth: set ? set.number - withoutResult(set, flown) + 1 : 1,
     announce: (number) =>
       sendAnnounced(page.weakness.id, uuid(), {
         drillId,
