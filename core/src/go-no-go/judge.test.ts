@@ -187,3 +187,15 @@ describe('the whole matrix of cause, craft, place, setting and mode', () => {
         if ((go === true) !== (remedy === null) || words === '') throw new Error(words);
   });
 });
+
+test('only the lesser turn-back is said: no kilometres of charge beside what the eye reads', () => {
+  const energyOf = (more: Partial<FlightToBe>) =>
+    judgeFlight({ ...EASY, ...more }).checks.find(({ id }) => id === 'energy')!;
+  expect(energyOf({})).toMatchObject({
+    go: true,
+    words: 'Farthest {m:50}: the charge allows more than the eye',
+  });
+  expect(energyOf({ chargePct: 26, farthestM: 66 }).words).toMatch(/the charge turns back at \{m:\d{1,3}\}/);
+  const { turnBackM, sightLimitM } = judgeFlight(EASY);
+  expect(turnBackM).toBe(sightLimitM);
+});

@@ -89,7 +89,7 @@ const aloft: Judge = ({ craft, setting, windMps, gustMps, heightM }) => {
   );
 };
 
-const energy: Judge = (flight) => {
+const energy: Judge = (flight, { sightLimitM }) => {
   const { farthestM } = flight;
   const turnBackM = energyLimit(flight);
   if (farthestM === null || turnBackM === null)
@@ -102,7 +102,10 @@ const energy: Judge = (flight) => {
   return check(
     'energy',
     farthestM <= turnBackM,
-    `Farthest ${metres(farthestM)}, the charge turns back at ${metres(Math.floor(turnBackM))}`,
+    // What the eye ends sooner is not said as a distance: nobody is to read kilometres beside it.
+    turnBackM > sightLimitM && farthestM <= turnBackM
+      ? `Farthest ${metres(farthestM)}: the charge allows more than the eye`
+      : `Farthest ${metres(farthestM)}, the charge turns back at ${metres(Math.floor(turnBackM))}`,
     'Stay nearer, or take a full pack',
   );
 };
