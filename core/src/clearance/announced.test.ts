@@ -60,6 +60,19 @@ test('called off before it began is no miss; a signature or another set ends wha
   expect(signed.now().charts[0]!.curve.reps).toBe(3);
 });
 
+test('a later stamp of another mode takes no miss away that was announced before it', () => {
+  const diary = new Diary();
+  const at = '2026-03-05T09:00:00.000Z';
+  diary.more = { sets: [set('a', '2026-03-03', 1, 2)] };
+  diary.met('2026-03-03', 1, { testSetId: 'a' }).rep('2026-03-04', true, { purpose: 'practice' });
+  const first = { at: diary.moves[0]!.at, mode: 'position-hold', windLimitMps: 6.7 } as const;
+  diary.more = { ...diary.more, stamps: [first] };
+  const spent = () => diary.now().spent[0]!.reps;
+  expect(spent()).toBe(2);
+  diary.more = { ...diary.more, stamps: [first, { ...first, at, mode: 'rate' }] };
+  expect(spent()).toBe(2);
+});
+
 test('a result taken back keeps its place: it cannot be flown again under the same announcement', () => {
   const diary = new Diary();
   const one = set('a', '2026-03-03', 1, 2);

@@ -1,6 +1,6 @@
 import { modesFor } from './counts-for-test';
 import { drillOf } from '../drills/drills';
-import type { FlightMode } from '../vocabulary/flying';
+import { flownOrder } from '../vocabulary/flown-order';
 import type { Rep, TestSet, WeaknessFacts } from './facts';
 
 /** What decides whether an announced attempt got its result. */
@@ -17,34 +17,40 @@ function endOf(set: TestSet, { sets = [], moves, reps }: Flown): string | null {
 }
 
 /**
- * Attempts of a set that have no result: none once it is called off, in time. Taken back, an attempt keeps its place; what is
- * told after the set was over fills no place of it.
+ * How far a set has come. Without result is nothing once it is called off, in time. Taken back, an attempt keeps its
+ * place; what is told after the set was over fills none of it.
  */
-export function withoutResult(set: TestSet, flown: Flown): number {
+function standingOf(set: TestSet, flown: Flown) {
   const end = endOf(set, flown);
-  if (set.calledOffAt !== null && (end === null || set.calledOffAt < end)) return 0;
-  const results = flown.reps.filter(
-    ({ testSetId, flownAt }) => testSetId === set.id && (end === null || flownAt < end),
-  );
-  return Math.max(0, set.number - results.length);
+  const isInTime = (at: string) => end === null || at < end;
+  const results = flown.reps.filter(({ testSetId, flownAt }) => testSetId === set.id && isInTime(flownAt));
+  const isCalledOff = set.calledOffAt !== null && isInTime(set.calledOffAt);
+  const left = isCalledOff ? 0 : Math.max(0, set.number - results.length);
+  return { isOver: end !== null, results, left };
 }
+
+/** Attempts of a set that have no result. */
+export const withoutResult = (set: TestSet, flown: Flown): number => standingOf(set, flown).left;
 
 /** The set that is being flown; null where every announced attempt has its result, or its set is over. */
 export const openSet = (flown: Flown): TestSet | null =>
-  [...(flown.sets ?? [])]
-    .reverse()
-    .find((set) => endOf(set, flown) === null && withoutResult(set, flown) > 0) ?? null;
+  (flown.sets ?? []).findLast((set) => {
+    const { isOver, left } = standingOf(set, flown);
+    return !isOver && left > 0;
+  }) ?? null;
 
 /**
  * The attempts that were announced and got no result before their set was over: each was missed. No clock decides,
  * so that phone and server agree: an unfinished set stays open until something else is done.
  */
-export function unreported(facts: WeaknessFacts, flies: FlightMode): readonly Rep[] {
+export function unreported(facts: WeaknessFacts): readonly Rep[] {
   return (facts.sets ?? []).flatMap((set): readonly Rep[] => {
-    const end = endOf(set, facts);
-    if (end === null) return [];
-    const left = withoutResult(set, facts);
-    const results = facts.reps.filter(({ testSetId, flownAt }) => testSetId === set.id && flownAt < end);
+    const { isOver, results, left } = standingOf(set, facts);
+    if (!isOver) return [];
+    // As it had to be flown when it was announced: a later stamp takes no miss away.
+    const { mode: flies } =
+      facts.stamps?.findLast(({ at }) => at <= set.at) ?? facts.stamps?.[0] ?? facts.pilot;
+    const last = [...results].sort(flownOrder).at(-1)?.flownAt ?? set.at;
     return Array.from({ length: left }, (_, i) => ({
       // Sorts after every result of the same instant.
       id: `~${set.id}/${i}`,
@@ -57,12 +63,7 @@ export function unreported(facts: WeaknessFacts, flies: FlightMode): readonly Re
       mode: modesFor(drillOf(set.drillId).assistance, flies)[0]!,
       pilotRelative: false,
       day: set.day,
-      // After the last of its results, before what ended it.
-      flownAt:
-        results
-          .map(({ flownAt: at }) => at)
-          .sort()
-          .at(-1) ?? set.at,
+      flownAt: last,
       testSetId: set.id,
       takenBack: false,
     }));

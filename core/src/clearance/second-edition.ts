@@ -49,8 +49,7 @@ function happenings(facts: WeaknessFacts): readonly Happening[] {
     order: ORDER.plan,
     happens: (opening: Opening) => opening.decideBy(keyDrills),
   }));
-  const flies = facts.stamps?.at(-1)?.mode ?? facts.pilot.mode;
-  const reps = [...facts.reps, ...unreported(facts, flies)].sort(flownOrder).map((rep) => ({
+  const reps = [...facts.reps, ...unreported(facts)].sort(flownOrder).map((rep) => ({
     at: rep.flownAt,
     order: ORDER.rep,
     happens: (opening: Opening) => opening.rep(rep),

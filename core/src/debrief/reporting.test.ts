@@ -20,6 +20,7 @@ const told = (occurrence: ToReport) =>
 test('what applies, the soonest first, with the hour until which it has to be told', () => {
   expect(told(crash())).toEqual(['The chief trainer', 'The insurer']);
   expect(reportsDue(RULES, crash())[0]!.by).toBe('2026-03-02T21:00:00.000Z');
+  expect(reportsDue(RULES, crash({ happenedAt: null }))[0]!.by).toBeNull();
   expect(told(crash({ kind: 'near-miss' }))).toEqual(['The chief trainer']);
   expect(told(crash({ injury: 'medical', causeId: 'people-near' }))).toEqual([
     'The chief trainer',

@@ -17,16 +17,16 @@ export interface ReportingRule {
 /** What is known of an occurrence; null: not known yet, and the rule is asked about rather than left out. */
 export interface ToReport {
   readonly kind: OccurrenceKind;
-  /** Instant, ISO 8601. */
-  readonly happenedAt: string;
+  /** Instant, ISO 8601; null: it is not logged yet. */
+  readonly happenedAt: string | null;
   readonly causeId: CauseId | null;
   readonly injury: Injury | null;
 }
 
 export interface ReportDue {
   readonly rule: ReportingRule;
-  /** Instant until which it has to be told, ISO 8601. */
-  readonly by: string;
+  /** Instant until which it has to be told, ISO 8601; null while nobody has said when it happened. */
+  readonly by: string | null;
   /** False: it is due only if what the rule asks for was so, and nobody has said. */
   readonly isCertain: boolean;
 }
@@ -61,7 +61,11 @@ export const reportsDue = (rules: readonly ReportingRule[], occurrence: ToReport
     .flatMap((rule): readonly ReportDue[] => {
       const so = applies(rule.when, occurrence);
       if (so === false) return [];
-      const by = new Date(Date.parse(occurrence.happenedAt) + rule.withinHours * HOUR_MS).toISOString();
+      const { happenedAt } = occurrence;
+      const by =
+        happenedAt === null
+          ? null
+          : new Date(Date.parse(happenedAt) + rule.withinHours * HOUR_MS).toISOString();
       return [{ rule, by, isCertain: so === true }];
     })
-    .sort((a, b) => Number(b.isCertain) - Number(a.isCertain) || (a.by < b.by ? -1 : a.by > b.by ? 1 : 0));
+    .sort((a, b) => Number(b.isCertain) - Number(a.isCertain) || a.rule.withinHours - b.rule.withinHours);

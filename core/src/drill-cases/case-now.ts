@@ -1,7 +1,8 @@
 import { type FlightMode, onReleaseIn } from '../vocabulary/flying';
 import { newestFirst } from '../vocabulary/flown-order';
 import type { DrillCase } from './case';
-import { casesOf, drawCase } from './decks';
+import { Random } from '../simulator/random';
+import { deckFor, drawCase } from './decks';
 
 /** What the lot needs to know of an attempt before. */
 interface AttemptBefore {
@@ -11,19 +12,13 @@ interface AttemptBefore {
   readonly caseId?: string | null;
 }
 
-/** 0 to under 1 out of words, the same for the same words. FNV-1a (Fowler, Noll and Vo 1991). */
-function lotOf(words: string): number {
-  let hash = 0x811c9dc5;
-  for (let i = 0; i < words.length; i += 1) hash = Math.imul(hash ^ words.charCodeAt(i), 0x01000193) >>> 0;
-  // Its last step mixes the low bits into the high ones.
-  hash = Math.imul(hash ^ (hash >>> 16), 0x45d9f3b) >>> 0;
-  return ((hash ^ (hash >>> 16)) >>> 0) / 2 ** 32;
-}
+/** The last digits of a key are chance (RFC 9562): enough to begin a lot with. */
+const seedIn = (key: string): number => Number.parseInt(key.replaceAll('-', '').slice(-8), 16);
 
 /**
  * The case that is drawn for the next attempt: the same one until that is recorded, so that nothing is drawn
  * again by opening the page again.
- * @param key what the attempts belong to
+ * @param key what the attempts belong to, a UUID
  * @returns null where the drill has no cases
  */
 export function caseNow(
@@ -37,9 +32,15 @@ export function caseNow(
     .sort(newestFirst)
     .map(({ caseId }) => caseId!);
   const holds = onReleaseIn(pilot.mode) === 'hold';
-  const cases = casesOf(drillId, {
-    craft: { hasPositionHold: holds, sensorSides: holds ? ['below'] : [] },
-    windLimitMps: pilot.windLimitMps,
-  });
-  return drawCase(cases, used, lotOf(`${key} ${drillId} ${used.length}`));
+  const chance = new Random(seedIn(key) + used.length).uniform();
+  const card = drawCase(deckFor(drillId), used, chance);
+  return (
+    card && {
+      id: card.id,
+      ...card.of({
+        craft: { hasPositionHold: holds, sensorSides: holds ? ['below'] : [] },
+        windLimitMps: pilot.windLimitMps,
+      }),
+    }
+  );
 }

@@ -15,7 +15,13 @@ export interface CaseContext {
   readonly windLimitMps: number;
 }
 
-export type Deck = (context: CaseContext) => readonly DrillCase[];
+/** One case of a deck: what is read out and what is right is worked out when it is drawn. */
+export interface Card {
+  readonly id: string;
+  readonly of: (context: CaseContext) => Omit<DrillCase, 'id'>;
+}
+
+export type Deck = readonly Card[];
 
 /** Every pairing of two lists, in order. */
 export const pairs = <A, B>(as: readonly A[], bs: readonly B[]): readonly (readonly [A, B])[] =>

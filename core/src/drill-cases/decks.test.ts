@@ -1,6 +1,6 @@
 import type { CaseContext } from './case';
 import { caseNow } from './case-now';
-import { casesOf, drawCase, hasCases, isCaseOf } from './decks';
+import { casesOf, deckFor, drawCase, isCaseOf } from './decks';
 import { DRILLS } from '../drills/drills';
 
 /**
@@ -14,9 +14,11 @@ const CONTEXTS: readonly CaseContext[] = [true, false].flatMap((hasPositionHold)
     windLimitMps,
   })),
 );
-const DECKS = DRILLS.filter(({ id }) => hasCases(id)).map(({ id }) => id);
+const DECKS = DRILLS.filter(({ id }) => deckFor(id).length > 0).map(({ id }) => id);
+const KEY = '01900000-0000-7000-8000-00000000002a';
 
-test('the drills with cases', () => {
+test('the drills with cases are those that say so', () => {
+  expect(DRILLS.filter(({ byLot }) => byLot).map(({ id }) => id)).toEqual(DECKS);
   expect([...DECKS].sort()).toEqual([
     'calibrate-here',
     'go-no-go',
@@ -97,8 +99,8 @@ test('the same case until the attempt is recorded, then another, and all of them
   const attempts: { id: string; drillId: string; flownAt: string; caseId: string }[] = [];
   const seen = new Set<string>();
   for (let i = 0; i < 300; i += 1) {
-    const now = caseNow('lost-link-choice', 'a', pilot, attempts)!;
-    expect(caseNow('lost-link-choice', 'a', pilot, [...attempts].reverse())).toEqual(now);
+    const now = caseNow('lost-link-choice', KEY, pilot, attempts)!;
+    expect(caseNow('lost-link-choice', KEY, pilot, [...attempts].reverse())).toEqual(now);
     expect(attempts.slice(-12).map(({ caseId }) => caseId)).not.toContain(now.id);
     attempts.push({
       id: String(i),
@@ -109,7 +111,7 @@ test('the same case until the attempt is recorded, then another, and all of them
     seen.add(now.id);
   }
   expect(seen.size).toBe(21);
-  expect(caseNow('tail-in-hover', 'a', pilot, [])).toBeNull();
+  expect(caseNow('tail-in-hover', KEY, pilot, [])).toBeNull();
 });
 
 test('by lot, none of the last dozen, and an answer only where there are cases', () => {

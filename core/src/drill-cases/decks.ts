@@ -1,33 +1,34 @@
 import type { CaseContext, Deck, DrillCase } from './case';
-import { goOrNotDeck } from './go-or-not';
-import { lostLinkDeck } from './lost-link';
-import { calibrationDeck, landingDeck, plantedDeck, readBackDeck, settingOrderDeck } from './on-the-ground';
+import { GO_OR_NOT_DECK } from './go-or-not';
+import { LOST_LINK_DECK } from './lost-link';
+import {
+  CALIBRATION_DECK,
+  LANDING_DECK,
+  PLANTED_DECK,
+  READ_BACK_DECK,
+  SETTING_ORDER_DECK,
+} from './on-the-ground';
 
 /** Drills whose every attempt is one case drawn by lot. */
-const DECKS: Readonly<Record<string, Deck>> = {
-  'lost-link-choice': lostLinkDeck,
-  'go-no-go': goOrNotDeck,
-  'preflight-aloud': plantedDeck,
-  'prelanding-aloud': landingDeck,
-  'calibrate-here': calibrationDeck,
-  'mode-readback': readBackDeck,
-  'setting-readback': settingOrderDeck,
-};
+const DECKS: ReadonlyMap<string, Deck> = new Map([
+  ['lost-link-choice', LOST_LINK_DECK],
+  ['go-no-go', GO_OR_NOT_DECK],
+  ['preflight-aloud', PLANTED_DECK],
+  ['prelanding-aloud', LANDING_DECK],
+  ['calibrate-here', CALIBRATION_DECK],
+  ['mode-readback', READ_BACK_DECK],
+  ['setting-readback', SETTING_ORDER_DECK],
+]);
 
-export const hasCases = (drillId: string): boolean => Object.hasOwn(DECKS, drillId);
+/** The deck of a drill; empty where it has none. */
+export const deckFor = (drillId: string): Deck => DECKS.get(drillId) ?? [];
 
-/** The cases of a drill; none where it has none. */
+/** Every case of a drill, worked out for a craft. */
 export const casesOf = (drillId: string, context: CaseContext): readonly DrillCase[] =>
-  hasCases(drillId) ? DECKS[drillId]!(context) : [];
-
-/** Which cases there are does not depend on the craft. */
-export const ANY_CRAFT: CaseContext = {
-  craft: { hasPositionHold: true, sensorSides: ['below'] },
-  windLimitMps: 6.7,
-};
+  deckFor(drillId).map(({ id, of }) => ({ id, ...of(context) }));
 
 export const isCaseOf = (drillId: string, caseId: string): boolean =>
-  casesOf(drillId, ANY_CRAFT).some(({ id }) => id === caseId);
+  deckFor(drillId).some(({ id }) => id === caseId);
 
 /** So many of the last cases are not drawn again. */
 const NOT_AGAIN = 12;
@@ -38,11 +39,11 @@ const NOT_AGAIN = 12;
  * @param chance 0 to under 1
  * @returns null where the drill has no cases
  */
-export function drawCase(
-  cases: readonly DrillCase[],
+export function drawCase<T extends { readonly id: string }>(
+  cases: readonly T[],
   used: readonly string[],
   chance: number,
-): DrillCase | null {
+): T | null {
   const lately = new Set(used.slice(0, NOT_AGAIN));
   const fresh = cases.filter(({ id }) => !lately.has(id));
   return fresh[Math.floor(chance * fresh.length)] ?? cases[0] ?? null;

@@ -1,20 +1,14 @@
+import { labelOf, questionOf } from '../evidence/questions';
 import type { FlightToBe } from '../go-no-go/flight-to-be';
 import { judgeFlight } from '../go-no-go/judge';
 import { metres, speed } from '../sums/sum';
-import { type CraftFacts, craftFacts } from '../vocabulary/craft-facts';
-import type { Place } from '../vocabulary/flying';
+import { type CraftFacts, craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import type { Deck } from './case';
 
-/** A made-up craft for first lessons. */
+/** The usual craft, fast enough that no scene is about its own power. */
 const LESSON_CRAFT: CraftFacts = craftFacts({
-  mode: 'position-hold',
-  massKg: 0.6,
-  spanM: 0.35,
-  rotors: 4,
-  rotorRadiusM: 0.08,
-  thrustToWeight: 2,
+  ...USUAL_CRAFT,
   topSpeedMps: 26,
-  enduranceMin: 18,
   sensorSides: ['ahead', 'below'],
   sensorsInFast: false,
   hasHeightHold: true,
@@ -122,13 +116,9 @@ const SCENES: readonly Scene[] = [
   { id: 'wind-and-dusk', windShare: 1.1, gustShare: 1.1, flight: { lightMin: 10 } },
 ];
 
-const PLACE_WORDS: Readonly<Record<Place, string>> = {
-  open: 'Open ground',
-  trees: 'Among trees',
-  indoors: 'Indoors',
-  'under-structure': 'Under a structure',
-  'built-up': 'Between buildings',
-  water: 'Over water',
+const placeNamed = (place: FlightToBe['place']): string => {
+  const question = questionOf('place');
+  return question.kind === 'choice' ? labelOf(question, place) : place;
 };
 
 const tenth = (value: number): number => Math.round(value * 10) / 10;
@@ -141,7 +131,7 @@ function told(flight: FlightToBe): string {
         ? ', roof: nobody knows'
         : '';
   return [
-    `${PLACE_WORDS[flight.place]}${roof}. Craft of ${metres(flight.craft.spanM)} span. Wind ${speed(flight.windMps)}, gusts ${speed(flight.gustMps!)}, your limit ${speed(flight.windLimitMps)}.`,
+    `${placeNamed(flight.place)}${roof}. Craft of ${metres(flight.craft.spanM)} span. Wind ${speed(flight.windMps)}, gusts ${speed(flight.gustMps!)}, your limit ${speed(flight.windLimitMps)}.`,
     `${metres(flight.heightM!)} high, limit ${metres(flight.heightLimitM)}; ${metres(flight.farthestM!)} out; nearest person ${metres(flight.peopleM!)}.`,
     `Charge ${flight.chargePct} %, land with ${flight.reservePct} %. ${flight.rain ? 'Drizzle.' : 'Dry.'} Light for ${flight.lightMin} min, seen as far as ${metres(flight.visibilityM!)}. Setting ${flight.setting}.`,
     flight.craft.sensorSides.includes('below') ? '' : 'The sensor below is taped over.',
@@ -151,8 +141,9 @@ function told(flight: FlightToBe): string {
 }
 
 /** Whether it goes, and why: what the judge of every flight says of the scene. */
-export const goOrNotDeck: Deck = ({ windLimitMps }) =>
-  SCENES.map(({ id, windShare = 0, gustShare = 0, flight: part }) => {
+export const GO_OR_NOT_DECK: Deck = SCENES.map(({ id, windShare = 0, gustShare = 0, flight: part }) => ({
+  id,
+  of: ({ windLimitMps }) => {
     const flight: FlightToBe = {
       ...GOOD,
       ...part,
@@ -163,11 +154,11 @@ export const goOrNotDeck: Deck = ({ windLimitMps }) =>
     const { checks, turnBackM } = judgeFlight(flight);
     const refused = checks.filter(({ go }) => go === false);
     return {
-      id,
       says: told(flight),
       answer:
         refused.length > 0
           ? `No. ${refused.map(({ words, remedy }) => `${words}: ${remedy}.`).join(' ')}`
           : `Go, and turn back at ${metres(Math.floor(turnBackM!))} at the latest.`,
     };
-  });
+  },
+}));

@@ -1,3 +1,4 @@
+import { USUAL_HEIGHT_LIMIT_M } from '../go-no-go/judge';
 import { FAILSAFE_WORDS, lostLinkOn } from '../reconstruct/return-height';
 import { metres } from '../sums/sum';
 import type { Place } from '../vocabulary/flying';
@@ -13,8 +14,6 @@ interface LostLinkPlace {
   /** What lies under the way, and must be clear of it. */
   readonly below: string;
 }
-
-const USUAL_LIMIT_M = 120;
 
 /** Made-up places of a mountain-rescue air unit. */
 const PLACES: readonly LostLinkPlace[] = [
@@ -69,13 +68,20 @@ const PLACES: readonly LostLinkPlace[] = [
 ];
 
 /** What a lost link should do by itself, for this craft at that place. The height is what the sum gives. */
-export const lostLinkDeck: Deck = ({ craft }) =>
-  PLACES.map(({ id, place, says, tallestM, ceilingM = null, heightLimitM = USUAL_LIMIT_M, below }) => {
-    const { action, why, returnHeightM } = lostLinkOn({ place, tallestM, ceilingM, heightLimitM, craft });
-    const roof = ceilingM === null ? '' : `, roof at ${metres(ceilingM)}`;
-    return {
-      id,
-      says: `${craft.hasPositionHold ? 'A craft that holds its position' : 'A craft without position hold'}. ${says}: tallest ${metres(tallestM)}${roof}, limit ${metres(heightLimitM)}. Beneath: ${below}.`,
-      answer: `${FAILSAFE_WORDS[action]}${returnHeightM === null ? '' : ` at ${metres(returnHeightM)}`}, clear of ${below}. ${why}`,
-    };
-  });
+export const LOST_LINK_DECK: Deck = PLACES.map(
+  ({ id, place, says, tallestM, ceilingM = null, heightLimitM = USUAL_HEIGHT_LIMIT_M, below }) => ({
+    id,
+    of: ({ craft }) => {
+      const { action, why, returnHeightM } = lostLinkOn({ place, tallestM, ceilingM, heightLimitM, craft });
+      const roof = ceilingM === null ? '' : `, roof at ${metres(ceilingM)}`;
+      const holds = craft.hasPositionHold
+        ? 'A craft that holds its position'
+        : 'A craft without position hold';
+      const height = returnHeightM === null ? '' : ` at ${metres(returnHeightM)}`;
+      return {
+        says: `${holds}. ${says}: tallest ${metres(tallestM)}${roof}, limit ${metres(heightLimitM)}. Beneath: ${below}.`,
+        answer: `${FAILSAFE_WORDS[action]}${height}, clear of ${below}. ${why}`,
+      };
+    },
+  }),
+);

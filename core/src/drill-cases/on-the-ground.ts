@@ -1,4 +1,8 @@
-import { type Deck, pairs } from './case';
+import { type Deck, type DrillCase, pairs } from './case';
+
+/** Cases that are the same for every craft. */
+const deckOf = (cases: readonly DrillCase[]): Deck =>
+  cases.map(({ id, ...rest }) => ({ id, of: () => rest }));
 
 /** Set up by the trainer with the packs out and away from the craft. Common practice in inspections. */
 const PLANTED: readonly (readonly [id: string, says: string, answer: string])[] = [
@@ -28,8 +32,9 @@ const PLANTED: readonly (readonly [id: string, says: string, answer: string])[] 
   ['exposure', 'The picture set far too dark', 'Sees it on the screen and sets it'],
 ];
 
-export const plantedDeck: Deck = () =>
-  PLANTED.map(([id, says, answer]) => ({ id, says, answer: `${answer}.` }));
+export const PLANTED_DECK: Deck = deckOf(
+  PLANTED.map(([id, says, answer]) => ({ id, says, answer: `${answer}.` })),
+);
 
 const SIDES = ['ahead', 'behind you', 'the left', 'the right'] as const;
 const BY_THE_SPOT: readonly (readonly [id: string, says: string, answer: string])[] = [
@@ -48,12 +53,13 @@ const FACING: Readonly<Record<(typeof SIDES)[number], string>> = {
 };
 
 /** The order is always the same; what it meets is not. Common practice. */
-export const landingDeck: Deck = () =>
+export const LANDING_DECK: Deck = deckOf(
   pairs(SIDES, BY_THE_SPOT).map(([side, [id, says, answer]], i) => ({
     id: `${id}-${SIDES.indexOf(side) + 1}`,
     says: `Wind from ${side}; ${says}; setting ${i % 2 === 0 ? 'fast' : 'normal'}, legs ${i % 3 === 0 ? 'up' : 'down'}.`,
     answer: `Slow setting; nose ${FACING[side]}; ${answer}; legs ${i % 3 === 0 ? 'let down' : 'seen down'}; nobody near; down; motors stopped before a hand leaves the sticks.`,
-  }));
+  })),
+);
 
 const NEAR: readonly (readonly [id: string, says: string, answer: string])[] = [
   ['car', 'A car', 'the car'],
@@ -66,17 +72,18 @@ const NEAR: readonly (readonly [id: string, says: string, answer: string])[] = [
 const QUARTERS = ['north', 'east', 'south', 'west'] as const;
 
 /** Common practice; the makers' papers say how the turns are done. */
-export const calibrationDeck: Deck = () =>
+export const CALIBRATION_DECK: Deck = deckOf(
   pairs(NEAR, QUARTERS).map(([[id, says, answer], quarter], i) => ({
     id: `${id}-${quarter}`,
     says: `${says} ${5 + (i % 4)} steps to the ${quarter}; keys and phone in the pocket.`,
     answer: `Away from ${answer}, to the ${QUARTERS[(QUARTERS.indexOf(quarter) + 2) % 4]!}; keys and phone laid aside; level turn, then nose-down turn; hover: it stands, and forward is forward.`,
-  }));
+  })),
+);
 
 const SETTINGS = ['slow', 'normal', 'fast'] as const;
 
 /** What the display shows is right; where a switch stands is not. */
-export const readBackDeck: Deck = () =>
+export const READ_BACK_DECK: Deck = deckOf(
   pairs(
     pairs(SETTINGS, ['on', 'off'] as const),
     pairs(['set', 'not set'] as const, ['left', 'knocked'] as const),
@@ -86,10 +93,11 @@ export const readBackDeck: Deck = () =>
       lever === 'left' ? 'Leave the switch on another setting.' : 'Knock the switch once it has started.'
     }`,
     answer: `Switches it out and back, then reads from the display: setting${lever === 'left' ? ' (it fell back)' : ' (it was knocked)'}, then takes ${setting}; sensors ${sensors}; home ${home}; mode; hold; fix.`,
-  }));
+  })),
+);
 
 /** Orders of three settings, all but the same three times over. */
-export const settingOrderDeck: Deck = () =>
+export const SETTING_ORDER_DECK: Deck = deckOf(
   pairs(SETTINGS, pairs(SETTINGS, SETTINGS))
     .map(([first, [second, third]]) => [first, second, third] as const)
     .filter(([first, second, third]) => new Set([first, second, third]).size > 1)
@@ -97,4 +105,5 @@ export const settingOrderDeck: Deck = () =>
       id: order.join('-'),
       says: `In this order: ${order.join(', ')}. Set it where the pilot does not see the switch.`,
       answer: `Reads ${order.join(', ')} from the display, and stops each time at the mark of that setting.`,
-    }));
+    })),
+);

@@ -66,7 +66,7 @@ export interface Drill<Id extends string = string> {
   /** Drills that come before. */
   readonly after: readonly Id[];
   readonly caution?: string;
-  /** Every attempt is one case drawn by lot, whose right answer is known beforehand; see `cases/decks`. */
+  /** Every attempt is one case drawn by lot, whose right answer is known beforehand; see `drill-cases/`. */
   readonly byLot?: true;
   /** Parts that are shown one after the other, each with less help. */
   readonly stages?: readonly string[];

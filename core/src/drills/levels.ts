@@ -314,7 +314,8 @@ export const PRACTICE_LEVELS: Readonly<Partial<Record<HouseDrillId, Easier2Easie
   'tilt-hands': ['10 s in a wide box', '20 s in the box, eyes up', 'Box and a square, eyes up throughout'],
 };
 
-const RELATIVE: Readonly<Record<Level, string>> = {
+/** A level beside the standard, in words. */
+export const LEVEL_BESIDE_STANDARD: Readonly<Record<Level, string>> = {
   [-2]: 'two steps easier than the standard',
   [-1]: 'a step easier than the standard',
   0: 'at the standard',
@@ -333,7 +334,7 @@ export interface LevelWords {
  * @param drill with the school's own words
  */
 export function atLevel(drill: Drill, level: Level, isChanged: boolean): LevelWords {
-  const named = RELATIVE[level];
+  const named = LEVEL_BESIDE_STANDARD[level];
   const words = isChanged ? undefined : PRACTICE_LEVELS[drill.id as HouseDrillId];
   if (level === 0 || !words) return { asks: drill.byEye, named };
   return { asks: words[level === 1 ? 2 : ((level + 2) as 0 | 1)], named };

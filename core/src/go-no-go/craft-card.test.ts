@@ -23,9 +23,17 @@ test('the faster the setting, the longer the stop; letting go is always longer; 
 });
 
 test('a craft without hold offers no mode that holds, and nothing stops it by itself', () => {
-  const bare = { ...CRAFT, hasPositionHold: false, hasHeightHold: false, sensorSides: [] };
+  const bare = {
+    ...CRAFT,
+    mode: 'self-level' as const,
+    hasPositionHold: false,
+    hasHeightHold: false,
+    sensorSides: [],
+  };
   const card = craftCard(bare);
-  expect(card.modes.map(({ mode }) => mode).sort()).toEqual(['rate', 'self-level']);
+  expect(card.modes.map(({ mode }) => mode)).toEqual(['self-level']);
+  // Of a mode that the record does not tell of nothing is claimed.
+  expect(craftCard(CRAFT).modes.map(({ mode }) => mode)).toEqual(['height-hold', 'position-hold']);
   expect(card.settings.every(({ releasedM, sensorsOn }) => releasedM === null && sensorsOn === null)).toBe(
     true,
   );

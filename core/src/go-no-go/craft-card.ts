@@ -40,9 +40,11 @@ const HOLDS: Readonly<Record<FlightMode, Holds>> = {
   rate: 'nothing',
 };
 
-/** The modes that a craft has: what it cannot hold it does not offer. */
-const hasMode = ({ hasPositionHold, hasHeightHold }: CraftFacts, mode: FlightMode): boolean =>
-  HOLDS[mode] === 'place' ? hasPositionHold : HOLDS[mode] === 'height' ? hasHeightHold : true;
+/** The modes that a record tells of: its usual one, and those in which it holds something. Of others nobody knows. */
+const hasMode = (craft: CraftFacts, mode: FlightMode): boolean =>
+  mode === craft.mode ||
+  (mode === 'position-hold' && craft.hasPositionHold) ||
+  (mode === 'height-hold' && craft.hasHeightHold);
 
 /**
  * Mode by mode what is held, and setting by setting top speed, stop and sensors: from the same sums as the debrief and

@@ -1,15 +1,13 @@
-import { ANY_CRAFT, casesOf } from '@skelby/core/drill-cases/decks';
+import { deckFor } from '@skelby/core/drill-cases/decks';
 import type { WeaknessPage } from '@skelby/core/pages/pages';
 import { clearanceOfPage } from '@skelby/core/weakness/page';
 import {
-  confirmation,
   id,
-  occurrence,
-  PILOT,
   rep,
   startTestServer,
   type TestServer,
   type Visitor,
+  withWeakness,
 } from '../testing/test-school';
 
 /** What is decided on the ground: every test is one case drawn by lot, counted like any other, and nothing else counts. */
@@ -22,16 +20,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-async function weaknessOf(causeId: string): Promise<string> {
-  const [pilotId, occurrenceId] = [id(), id()];
-  await trainer.put(`/pilots/${pilotId}`, PILOT);
-  await trainer.put(`/occurrences/${occurrenceId}`, occurrence(pilotId));
-  const { body } = await trainer.put<{ weaknessId: string }>(
-    `/occurrences/${occurrenceId}/confirmation`,
-    confirmation({ causeId }),
-  );
-  return body.weaknessId;
-}
+const weaknessOf = async (causeId: string) => (await withWeakness(trainer, causeId)).weaknessId;
 
 const pageOf = async (weaknessId: string) =>
   (await trainer.get<WeaknessPage>(`/weaknesses/${weaknessId}`)).body;
@@ -41,7 +30,7 @@ const DAYS = ['2026-03-03', '2026-03-04', '2026-03-05'];
 test('a step left out is cleared at the craft, in four cases a day of each list, and no wind is asked for', async () => {
   const weaknessId = await weaknessOf('left-undone');
   for (const drillId of ['preflight-aloud', 'prelanding-aloud']) {
-    const cases = casesOf(drillId, ANY_CRAFT);
+    const cases = deckFor(drillId);
     for (const [d, day] of DAYS.entries())
       for (let i = 0; i < 4; i += 1) {
         const flownAt = `${day}T1${drillId === 'preflight-aloud' ? 0 : 1}:0${i}:00.000Z`;

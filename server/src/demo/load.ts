@@ -5,7 +5,7 @@ import { modesFor } from '@skelby/core/clearance/counts-for-test';
 import { bandsWanted } from '@skelby/core/clearance/coverage';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { Side } from '@skelby/core/drills/drill';
-import { ANY_CRAFT, casesOf } from '@skelby/core/drill-cases/decks';
+import { deckFor } from '@skelby/core/drill-cases/decks';
 import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { addDays, type Day } from '@skelby/core/vocabulary/day';
 import { proposeChain } from '@skelby/core/debrief/chain';
@@ -334,7 +334,7 @@ class Season {
 
   /** One case after the other: what was drawn does not matter here. */
   private nextCase(drillId: DrillId): string | null {
-    const cases = casesOf(drillId, ANY_CRAFT);
+    const cases = deckFor(drillId);
     const nth = this.drawn.get(drillId) ?? 0;
     this.drawn.set(drillId, nth + 1);
     return cases[nth % cases.length]?.id ?? null;

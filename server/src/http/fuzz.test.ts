@@ -227,7 +227,7 @@ function complaintAbout(status: number, body: Refusal): string | null {
   return words ? `is refused in words that are not ours: ${words.field}: ${words.message}` : null;
 }
 
-test('a body made odd in one place or two is taken or refused by its field, and never a fault of ours', async () => {
+test(`a body made odd in one place or two is taken or refused by its field, and never a fault of ours (FUZZ_SEED ${SEED})`, async () => {
   const odd = fc.record({
     which: fc.nat(),
     places: fc.array(fc.tuple(fc.nat(), fc.constantFrom(...ODD)), { minLength: 1, maxLength: 2 }),

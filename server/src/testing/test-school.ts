@@ -237,11 +237,12 @@ export async function withOccurrence(
 /** A pilot with one open weakness, logged and confirmed over the API. */
 export async function withWeakness(
   trainer: Visitor,
+  causeId = 'overcontrol',
 ): Promise<{ pilotId: string; occurrenceId: string; weaknessId: string }> {
   const { pilotId, occurrenceId } = await withOccurrence(trainer);
   const { body } = await trainer.put<{ weaknessId: string }>(
     `/occurrences/${occurrenceId}/confirmation`,
-    confirmation(),
+    confirmation({ causeId }),
   );
   return { pilotId, occurrenceId, weaknessId: body.weaknessId };
 }

@@ -65,7 +65,7 @@ export function FirstMinutesScreen() {
       </Part>
       <ReportsDue
         rules={roster.data?.reporting ?? []}
-        occurrence={{ kind: 'crash', happenedAt: new Date().toISOString(), causeId: null, injury: null }}
+        occurrence={{ kind: 'crash', happenedAt: null, causeId: null, injury: null }}
       />
       <Button kind="quiet" label="Begin the list anew" onPress={() => change({ seen: [] })} />
       <Words as="soft">{STANDING_LINE}</Words>

@@ -138,7 +138,7 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
   const drill = drillOf(drillId);
   const left = testsLeft(page.rule, reps, { drillId, side }, todayHere());
   const announced = useAnnounced(page, { drillId, side }, purpose === 'test', left);
-  const drawn = caseNow(drillId, page.weakness.id, facts.pilot, reps);
+  const drawn = caseNow(drillId, page.weakness.id, page.pilot, reps);
   return {
     clearance,
     next,

@@ -82,7 +82,7 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
       <Part heading="Flown">
         <Words>{`${plural(live.length, 'rep')} on ${plural(days, 'day')}: ${drillIds.map((id) => drillOf(id).name).join(', ')}.`}</Words>
         <Words>{spentWords(clearance)}</Words>
-        <Words>{announcedWords(page)}</Words>
+        {isFirstEdition(page.rule) ? null : <Words>{announcedWords(page)}</Words>}
         {clearance.isUnproven ? (
           <Words as="strong">Signed; with what came in later it is no longer shown.</Words>
         ) : null}

@@ -105,7 +105,7 @@ export function AnnouncedLine({ announced: { here, nth, callOff } }: { readonly 
     <Button
       kind="quiet"
       icon="x"
-      label={`Test ${nth} of ${here.number}: call off the rest`}
+      label={`Test ${nth} of ${here.number}: call off ${nth === 1 ? 'all' : 'the rest'}`}
       onPress={() => callOff(here)}
     />
   );

@@ -18,7 +18,7 @@ export function ReportsDue({
     <Note icon="send" heading="To be reported">
       {due.map(({ rule, by, isCertain }) => (
         <Words key={`${rule.when} ${rule.to}`}>
-          {`${isCertain ? '' : `If so (${REPORT_WHEN_WORDS[rule.when].toLowerCase()}): `}${rule.to}, by ${sayTime(by)}`}
+          {`${isCertain ? '' : `If so (${REPORT_WHEN_WORDS[rule.when].toLowerCase()}): `}${rule.to}, ${by === null ? `within ${rule.withinHours} h` : `by ${sayTime(by)}`}`}
         </Words>
       ))}
     </Note>

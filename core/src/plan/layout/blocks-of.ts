@@ -10,6 +10,7 @@ import { testsLeft } from '../../clearance/tests-left';
 import { ScoreLattice } from '../../clearance/score-lattice';
 import type { DrillGroupId, Side } from '../../drills/drill';
 import { drillOf, type DrillId } from '../../drills/drills';
+import { LEVEL_BESIDE_STANDARD } from '../../drills/levels';
 import { allBefore } from '../../drills/prerequisites';
 import { type WindBand, windBandOf } from '../../vocabulary/wind-band';
 import { AIM, abilityIn, chanceMet, levelFor } from '../ability';
@@ -108,11 +109,6 @@ function handAt(weakness: WeaknessToday, drillId: DrillId, { pilot, today, findD
 const idOf = ({ pilotId, weaknessId, drillId }: Hand['base'], part: string) =>
   [pilotId, weaknessId, drillId, part].join('/');
 
-const levelWords = (level: Level): string =>
-  level === 0
-    ? 'at the standard'
-    : `${level === -2 ? 'two steps' : 'a step'} ${level < 0 ? 'easier' : 'harder'} than the standard`;
-
 /** Practice in one go, or in two halves that stay apart once most of it comes off. */
 function practiceBlocks(hand: Hand): readonly Block[] {
   const { weakness, drill, weight, level, atLevel, comingOff, base } = hand;
@@ -124,7 +120,7 @@ function practiceBlocks(hand: Hand): readonly Block[] {
   const left = charts.length > 0 ? 1 - (behind?.curve.share ?? 1) : 0.5;
   const fit = Math.max(0, 1 - Math.abs(atLevel - AIM) / AIM);
   const gain = (reps: number) => weight * reps * LEARNT_A_REP * fit * left;
-  const why = `Practice ${levelWords(level)}: about ${percent(atLevel)} should come off`;
+  const why = `Practice ${LEVEL_BESIDE_STANDARD[level]}: about ${percent(atLevel)} should come off`;
   const block = { ...base, purpose: 'practice' as const, level };
   if (comingOff >= MIXED_FROM)
     return (['a', 'b'] as const).map((half, i) => ({

@@ -114,6 +114,9 @@ function bestOf(blocks: readonly Block[], packMinutes: number, most: number): re
   return best;
 }
 
+const gaining = (all: readonly (readonly Block[])[]): number =>
+  all.flat().filter(({ gain }) => gain > 0).length;
+
 const byWorth = (a: Block, b: Block): number =>
   b.gain / b.minutes - a.gain / a.minutes || (a.id < b.id ? -1 : 1);
 
@@ -204,12 +207,6 @@ export function layOut(blocks: readonly Block[], means: Means): SessionLayout {
     minutes: top.minutes,
     left: blocks.filter((block) => !used.has(block.id)),
     grounded,
-    notWeighed: fitting.reduce(
-      (sum, own, pilot) =>
-        sum +
-        own.filter(({ gain }) => gain > 0).length -
-        weighed[pilot]!.filter(({ gain }) => gain > 0).length,
-      0,
-    ),
+    notWeighed: gaining(fitting) - gaining(weighed),
   };
 }
