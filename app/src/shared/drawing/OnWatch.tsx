@@ -2,9 +2,11 @@ import { percent } from '@skelby/core/vocabulary/percent';
 import { relapseLimitOf } from '@skelby/core/clearance/choose-limit';
 import { type ClearingRule, DEFAULT_RULE, isFirstEdition } from '@skelby/core/clearance/clearing-rule';
 import type { Watch } from '@skelby/core/clearance/watch';
-import { type WatchWaits, watchWaits } from '@skelby/core/clearance/watch-waits';
+import type { WatchWaits } from '@skelby/core/clearance/watch-waits';
 import { useState } from 'react';
 import { Button } from '../ui/Button';
+import { useWorker } from '../ui/use-worker';
+import type { ToWait } from './waits.worker';
 import { Note } from '../ui/Note';
 import { Part } from '../ui/Screen';
 import { Words } from '../ui/Words';
@@ -50,21 +52,22 @@ export function RelapseChart({ watch, rule }: { readonly watch: Watch; readonly 
   );
 }
 
-/** How long a relapse may go unseen, worked out when it is asked: it takes a second. */
+const waitsWorker = () =>
+  new Worker(new URL(require.unstable_resolveWorker('./waits.worker.ts'), window.location.href), {
+    type: 'module',
+  });
+
+/** How long a relapse may go unseen, worked out when it is asked: it takes a second, and longer on a phone. */
 function Waits({ watch, rule }: { readonly watch: Watch; readonly rule: ClearingRule }) {
-  const [waits, setWaits] = useState<WatchWaits | null>(null);
+  const [isAsked, setIsAsked] = useState(false);
   const cells = watch.next.drills.map(({ drillId, side = null }) => ({ drillId, side }));
-  if (waits === null)
-    return (
-      <Button
-        kind="quiet"
-        label="How long may a relapse go unseen?"
-        onPress={() => setWaits(watchWaits(rule, cells))}
-      />
-    );
+  const { answer, failed } = useWorker<ToWait, WatchWaits>(waitsWorker, isAsked ? { rule, cells } : null);
+  if (!isAsked)
+    return <Button kind="quiet" label="How long may a relapse go unseen?" onPress={() => setIsAsked(true)} />;
+  if (failed) return <Words as="strong" role="alert">{`! ${failed}`}</Words>;
   return (
     <Words as="soft" role="status">
-      {waitsSentence(waits, rule)}
+      {answer ? waitsSentence(answer, rule) : 'Working it out …'}
     </Words>
   );
 }
