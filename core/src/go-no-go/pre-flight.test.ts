@@ -1,5 +1,5 @@
 import { PLACES } from '../vocabulary/flying';
-import { FITNESS, preFlight } from './pre-flight';
+import { FITNESS, placeChecks, preFlight } from './pre-flight';
 
 /** Nothing of an inspection is ever in order by itself. */
 
@@ -9,7 +9,7 @@ const idsOf = (list: ReturnType<typeof preFlight>) => list.map(({ id }) => id.re
 
 test.each(PLACES)('at %s every item waits for somebody, and says what to do', (place) => {
   for (const craft of [HOLDS, MANUAL])
-    for (const { go, remedy } of [...preFlight({ craft, place }), ...FITNESS]) {
+    for (const { go, remedy } of [...preFlight({ craft, place }), ...placeChecks(place), ...FITNESS]) {
       expect(go).toBeNull();
       expect(remedy).toMatch(/\S/);
     }
@@ -21,8 +21,10 @@ test('what is asked fits craft and place', () => {
   );
   // No satellites under a roof, and no home to go to: openings, floor and the automatic return instead.
   const hall = idsOf(preFlight({ craft: HOLDS, place: 'indoors' }));
-  expect(hall).toEqual(expect.arrayContaining(['openings', 'floor', 'no-return']));
+  expect(hall).toEqual(expect.arrayContaining(['floor', 'no-return']));
   expect(hall).not.toContain('fix');
+  expect(placeChecks('indoors').map(({ id }) => id)).toContain('place openings');
+  expect(placeChecks('open').map(({ id }) => id)).not.toContain('place openings');
   const manual = idsOf(preFlight({ craft: MANUAL, place: 'indoors' }));
   expect(manual).not.toContain('floor');
   expect(idsOf(preFlight({ craft: MANUAL, place: 'open' }))).not.toContain('heading');

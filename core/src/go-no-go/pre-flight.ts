@@ -13,15 +13,22 @@ export interface BeforeFirstPack {
 type Item = readonly [id: string, words: string, remedy: string];
 
 /** On every craft, in every place. Common practice in inspections; the maker's papers come first. */
-const ALWAYS: readonly Item[] = [
+const OF_CRAFT: readonly Item[] = [
   ['rotors', 'Rotors whole, tight, the right way round, nothing wound round a shaft', 'Change the rotor'],
   ['pack', 'Pack charged, cool, not swollen, latched', 'Take another pack'],
   ['loose', 'Cover and clamp off, legs and arms locked, card in', 'Put it right now'],
   ['nose', 'Nose mark seen from where the pilot stands', 'Put the mark on'],
   ['mode', 'Mode, setting and sensors read back from the display', 'Switch out and back, then read again'],
   ['limit', 'Height limit set in the craft', 'Set it'],
+];
+
+/** Once for everybody who flies there. */
+const OF_PLACE: readonly Item[] = [
   ['allowed', 'Airspace free and the owner of the ground asked', 'Ask first: local rules decide'],
   ['behind', 'One last look behind and above', 'Look'],
+];
+const OF_ROOF: readonly Item[] = [
+  ['openings', 'Doors, windows and fans shut; nothing blows', 'Shut them, or wait'],
 ];
 
 const FIX: readonly Item[] = [
@@ -30,7 +37,6 @@ const FIX: readonly Item[] = [
 ];
 
 const UNDER_ROOF: readonly Item[] = [
-  ['openings', 'Doors, windows and fans shut; nothing blows', 'Shut them, or wait'],
   [
     'floor',
     'Floor bright and patterned enough for the sensor below; hold seen in a low hover',
@@ -53,18 +59,21 @@ const checkOf =
   ([id, words, remedy]: Item): FlightCheck => ({ id: `${of} ${id}`, go: null, words, remedy });
 
 /**
- * The list of one craft at one place, to be ticked before the first pack of a day. What is not ticked is a no-go
- * with its remedy.
+ * What is looked at on one craft at a place, to be ticked before its first pack of a day. What is not ticked is a
+ * no-go with its remedy.
  */
 export function preFlight({ craft, place }: BeforeFirstPack): readonly FlightCheck[] {
-  const held = craft.hasPositionHold && !isUnderRoof(place);
-  const items = [
-    ...ALWAYS,
-    ...(held ? FIX : []),
-    ...(isUnderRoof(place) ? UNDER_ROOF.filter(([id]) => id !== 'floor' || holdsHere(craft, place)) : []),
-  ];
-  return items.map(checkOf('pre-flight'));
+  const isRoofed = isUnderRoof(place);
+  return [
+    ...OF_CRAFT,
+    ...(craft.hasPositionHold && !isRoofed ? FIX : []),
+    ...(isRoofed ? UNDER_ROOF.filter(([id]) => id !== 'floor' || holdsHere(craft, place)) : []),
+  ].map(checkOf('pre-flight'));
 }
+
+/** What is looked at around, once for everybody who flies there. */
+export const placeChecks = (place: Place): readonly FlightCheck[] =>
+  [...OF_PLACE, ...(isUnderRoof(place) ? OF_ROOF : [])].map(checkOf('place'));
 
 /** Whoever flies and whoever teaches, asked once a day. From memory of aviation self-checks. */
 export const FITNESS: readonly FlightCheck[] = FIT.map(checkOf('fitness'));
@@ -82,6 +91,6 @@ export function judgeWithPreFlight(flight: FlightToBe): FlightCard {
   return {
     ...card,
     go: card.go === true ? null : card.go,
-    checks: [...card.checks, ...FITNESS, ...preFlight(flight)],
+    checks: [...card.checks, ...FITNESS, ...preFlight(flight), ...placeChecks(flight.place)],
   };
 }

@@ -47,6 +47,9 @@ const blockShape = object({
   why: text('Why', 300),
 }).noUnknown();
 
+/** What is looked at before a session: a dozen things of the day, and of each pilot and craft a dozen more. */
+export const MOST_LOOKED_AT = 250;
+
 /** A day's flying as it was laid out, started and ended. */
 export const sessionShape = object({
   day: day('Day'),
@@ -83,7 +86,7 @@ export const sessionShape = object({
   goNoGo: object({
     at: instant('Time of go or no-go'),
     items: array(object({ words: text('Item', 200), ok: boolean().strict().defined() }).noUnknown())
-      .max(40)
+      .max(MOST_LOOKED_AT)
       .defined(),
     /** Why it was flown although something was not in order. */
     reason: text('Reason', 300),

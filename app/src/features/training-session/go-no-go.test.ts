@@ -3,7 +3,11 @@ import type { DrillId } from '@skelby/core/drills/drills';
 import type { CauseId } from '@skelby/core/causes/causes';
 import type { Roster, Site, TodayList } from '@skelby/core/pages/pages';
 import type { SessionFields } from '@skelby/core/schemas/session';
-import { sessionChecks } from './session-checks';
+import { MOST_LOOKED_AT } from '@skelby/core/schemas/session';
+import { CAUSES } from '@skelby/core/causes/causes';
+import { USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
+import { MOST_PILOTS } from './use-plan-session';
+import { nearChecks, preFlightChecks, sessionChecks } from './session-checks';
 
 /** What a session asks before anybody flies, and what it refuses by itself. */
 
@@ -62,4 +66,47 @@ test('under a roof of which nobody told how high it is nothing goes, and a craft
     drillOf,
   ).filter(({ id }) => id.startsWith('lost-link'));
   expect(link?.words).toContain('come down where it is');
+});
+
+test('everything that the largest session looks at fits its record: every pilot on a craft of their own, four weaknesses each', () => {
+  const ids = Array.from({ length: MOST_PILOTS }, (_, i) => `p${i}`);
+  const many = {
+    pilots: ids.map((id) => ({ ...roster.pilots[0]!, id, name: id, lastCraftId: `craft of ${id}` })),
+    craft: ids.map((id) => ({ ...USUAL_CRAFT, id: `craft of ${id}`, name: id })),
+  } as unknown as Roster;
+  const content = {
+    ...session('tail-in-hover'),
+    packs: ids.map((pilotId) => ({
+      pilotId,
+      blocks: [{ pilotId, weaknessId: 'w', drillId: 'gap-ladder' }],
+    })),
+  } as unknown as SessionFields;
+  // Whichever causes are open, by turns.
+  for (let from = 0; from < CAUSES.length; from += 4) {
+    const weaknesses = ids.flatMap((pilotId) =>
+      CAUSES.slice(from, from + 4).map(({ id }) => ({ id, pilotId, causeId: id, state: 'drilling' })),
+    ) as unknown as TodayList['weaknesses'];
+    const flying = { content, roster: many, site: site('indoors'), weaknesses };
+    const all = [
+      ...sessionChecks(flying, drillOf),
+      ...nearChecks(flying, drillOf),
+      ...preFlightChecks(flying),
+    ];
+    expect(new Set(all.map(({ id }) => id)).size).toBe(all.length);
+    expect(all.length).toBeLessThanOrEqual(MOST_LOOKED_AT);
+  }
+});
+
+test('two craft have a list each, and what is looked at around is asked once', () => {
+  const two = {
+    pilots: ['p', 'q'].map((id) => ({ ...roster.pilots[0]!, id, name: id, lastCraftId: `craft of ${id}` })),
+    craft: ['p', 'q'].map((id) => ({ ...USUAL_CRAFT, id: `craft of ${id}`, name: id })),
+  } as unknown as Roster;
+  const both = session('tail-in-hover');
+  const content = { ...both, packs: [...both.packs, { ...both.packs[0]!, pilotId: 'q' }] } as SessionFields;
+  const ids = preFlightChecks({ content, roster: two, site: site('open'), weaknesses: [] }).map(
+    ({ id }) => id,
+  );
+  expect(ids.filter((id) => id.startsWith('pre-flight rotors'))).toHaveLength(2);
+  expect(ids.filter((id) => id === 'place allowed')).toHaveLength(1);
 });

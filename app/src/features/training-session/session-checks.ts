@@ -1,7 +1,7 @@
 import { restricts } from '@skelby/core/clearance/open-states';
 import type { FindDrill } from '@skelby/core/drills/drill-book';
 import type { FlightCheck } from '@skelby/core/go-no-go/flight-to-be';
-import { FITNESS, preFlight } from '@skelby/core/go-no-go/pre-flight';
+import { FITNESS, placeChecks, preFlight } from '@skelby/core/go-no-go/pre-flight';
 import { judgeSession } from '@skelby/core/go-no-go/session';
 import type { Roster, Site, TodayList } from '@skelby/core/pages/pages';
 import type { SessionFields } from '@skelby/core/schemas/session';
@@ -50,9 +50,10 @@ export const sessionChecks = (
 export function preFlightChecks({ content, roster, site }: SessionFlying): readonly FlightCheck[] {
   const flying = roster.pilots.filter(({ id }) => content.packs.some(({ pilotId }) => pilotId === id));
   const craft = roster.craft.filter(({ id }) => flying.some(({ lastCraftId }) => lastCraftId === id));
+  const place = site?.place ?? 'open';
   const lists = (craft.length > 0 ? craft : [{ id: 'any', name: null, ...USUAL_CRAFT }]).map((each) => ({
     ...each,
-    items: preFlight({ craft: craftFacts(each), place: site?.place ?? 'open' }),
+    items: preFlight({ craft: craftFacts(each), place }),
   }));
   return [
     ...FITNESS,
@@ -63,6 +64,7 @@ export function preFlightChecks({ content, roster, site }: SessionFlying): reado
         words: name === null || lists.length === 1 ? item.words : `${name}: ${item.words}`,
       })),
     ),
+    ...placeChecks(place),
   ];
 }
 
