@@ -16,12 +16,12 @@ export interface CaseContext {
 }
 
 /** One case of a deck: what is read out and what is right is worked out when it is drawn. */
-export interface Card {
+export interface CardOfCases {
   readonly id: string;
   readonly of: (context: CaseContext) => Omit<DrillCase, 'id'>;
 }
 
-export type Deck = readonly Card[];
+export type Deck = readonly CardOfCases[];
 
 /** Every pairing of two lists, in order. */
 export const pairs = <A, B>(as: readonly A[], bs: readonly B[]): readonly (readonly [A, B])[] =>

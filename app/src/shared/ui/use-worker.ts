@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 
-export interface FromWorker<Answer> {
+export interface WorkersAnswer<Answer> {
   /** null until the first is there. */
   readonly answer: Answer | null;
   readonly working: boolean;
@@ -12,7 +12,7 @@ export interface FromWorker<Answer> {
  * @param make a worker that answers every message with one
  * @param wish null: nothing is wanted
  */
-export function useWorker<Wish, Answer>(make: () => Worker, wish: Wish | null): FromWorker<Answer> {
+export function useWorker<Wish, Answer>(make: () => Worker, wish: Wish | null): WorkersAnswer<Answer> {
   const worker = useRef<Worker | null>(null);
   const making = useRef(make);
   const [answer, setAnswer] = useState<Answer | null>(null);
