@@ -2,7 +2,10 @@ import { Diary } from '../testing/diary';
 import { openSet, withoutResult } from './announced';
 import type { TestSet } from './facts';
 
-/** An attempt that was announced and not written down was missed: or one miss in four is left out, and nobody sees it. */
+/**
+ * An attempt that was announced and not written down was missed: or one miss in four is left out, and nobody
+ * sees it.
+ */
 
 const set = (
   id: string,

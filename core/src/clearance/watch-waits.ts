@@ -6,7 +6,8 @@ import { WatchRound } from './watch-round';
 
 /** How a watch turns out under a school's own numbers, by simulation of its checks. */
 export interface WatchWaits {
-  /** Days after the signature by which half, and nine in ten, of those who fell back are limited; null: not in a year. */
+  /** Days after the signature by which half, and nine in ten, of those who fell back are limited; null: not in a
+   * year. */
   readonly halfLimitedDays: number | null;
   readonly nineInTenLimitedDays: number | null;
   /** Share of sound pilots called back within a year. */

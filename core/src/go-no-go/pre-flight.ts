@@ -83,7 +83,8 @@ export const PRE_LANDING =
   'Before landing: slow setting, wind, spot, legs, people, down, motors stopped before a hand leaves the sticks.';
 
 /**
- * The judge of a flight, with what is looked at on the craft before its first pack of a day, and whether people are fit for it.
+ * The judge of a flight, with what is looked at on the craft before its first pack of a day, and whether people
+ * are fit for it.
  * @throws RangeError when an input lies outside the range of a formula
  */
 export function judgeWithPreFlight(flight: FlightToBe): FlightCard {

@@ -10,7 +10,10 @@ import {
   withWeakness,
 } from '../testing/test-school';
 
-/** What is decided on the ground: every test is one case drawn by lot, counted like any other, and nothing else counts. */
+/**
+ * What is decided on the ground: every test is one case drawn by lot, counted like any other, and nothing else
+ * counts.
+ */
 
 let server: TestServer;
 let trainer: Visitor;

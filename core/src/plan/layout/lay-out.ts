@@ -10,7 +10,10 @@ import {
 } from './block';
 import { minutesOf, sequence } from './sequence';
 
-/** Blocks of one pilot that are weighed against each other: those that bring most for their time, with what comes before them. */
+/**
+ * Blocks of one pilot that are weighed against each other: those that bring most for their time, with what comes
+ * before them.
+ */
 export const WEIGHED_PER_PILOT = 12;
 
 const PURPOSE_ORDER = { check: 0, practice: 1, test: 2 } as const;
