@@ -3,7 +3,7 @@ import { cellsOf } from '@skelby/core/clearance/test-charts';
 import { DEFAULT_RULE } from '@skelby/core/clearance/clearing-rule';
 import { drawFrom } from '@skelby/core/clearance/evidence/simulated';
 import { costsOf, whatItTakes } from '@skelby/core/clearance/rule-costs';
-import { watchedYear } from '@skelby/core/testing/watch-year';
+import { type SignedPilot, steadily, watchedYear } from '@skelby/core/testing/watch-year';
 import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { keyDrillsFor } from '@skelby/core/plan/key-drills';
 import { exerciseOf, MEASURED_DRILLS } from '@skelby/core/assessment/exercises';
@@ -57,18 +57,17 @@ function sayWatch(): string {
       ['two drills', ['tail-in-hover', 'pad-landing']],
     ] as const
   ).map(([name, keyDrills]) => {
-    const run = (missRate: number, seed: number) => {
-      const draw = drawFrom(seed);
-      return Array.from({ length: WATCHED }, () => watchedYear(keyDrills, missRate, draw));
-    };
-    const back = run(0.1, 31).filter(({ calledBackAfter }) => calledBackAfter !== null).length;
-    const limited = run(0.4, 33)
+    const draw = drawFrom(31);
+    const run = (pilot: () => SignedPilot) =>
+      Array.from({ length: WATCHED }, () => watchedYear(keyDrills, pilot(), draw));
+    const back = run(() => steadily(0.1)).filter(({ calledBackAfter }) => calledBackAfter !== null).length;
+    const limited = run(() => ({ sound: 0.1, fellBack: 0.4, fellBackAfter: Math.floor(draw() * 365) }))
       .map(({ limitedAfter }) => limitedAfter ?? 366)
       .sort((a, b) => a - b);
     return `| ${name} | ${percent(back / WATCHED)} | ${limited[WATCHED / 2]} | ${limited[Math.floor(0.9 * WATCHED)]} |`;
   });
   return [
-    '| deciding drills | sound pilots called back in a year | days until a 40 % pilot is limited, middle | nine in ten by |',
+    '| deciding drills | sound pilots called back in a year | days from falling back to 40 %, on any day of the year, until limited, middle | nine in ten by |',
     '| --- | --- | --- | --- |',
     ...lines,
   ].join('\n');

@@ -18,8 +18,10 @@ test.each([
     const waits = watchWaits(DEFAULT_RULE, cells);
     const draw = drawFrom(7);
     const drills = cells.map(({ drillId }) => drillId);
-    const slipped = Array.from({ length: PILOTS }, () => watchedYear(drills, 0.4, draw).limitedAfter ?? 366);
-    // A wait is a day on which a check falls due: so many are limited by then, and no more before it.
+    const slipped = Array.from({ length: PILOTS }, () => {
+      const pilot = { sound: 0.1, fellBack: 0.4, fellBackAfter: Math.floor(draw() * 365) };
+      return watchedYear(drills, pilot, draw).limitedAfter ?? 366;
+    });
     for (const [days, share] of [
       [waits.halfLimitedDays!, 0.5],
       [waits.nineInTenLimitedDays!, 0.9],

@@ -6,8 +6,10 @@ import { WatchRound } from './watch-round';
 
 /** How a watch turns out under a school's own numbers, by simulation of its checks. */
 export interface WatchWaits {
-  /** Days after the signature by which half, and nine in ten, of those who fell back are limited; null: not in a
-   * year. */
+  /**
+   * Days after falling back, which may happen on any day of the first year, by which half, and nine in ten, are
+   * limited; null: not in a year.
+   */
   readonly halfLimitedDays: number | null;
   readonly nineInTenLimitedDays: number | null;
   /** Share of sound pilots called back within a year. */
@@ -19,27 +21,49 @@ const PILOTS = 400;
 const SEED = 20_261_130;
 const SIGNED: Day = '2026-01-01';
 
-/** One year of checks, each flown on the day it falls due. */
-function yearOf(rule: ClearingRule, cells: readonly Cell[], missRate: number, draw: () => number) {
+/** A pilot on watch: sound until one day, at the unacceptable rate from then on. */
+interface Course {
+  readonly rule: ClearingRule;
+  readonly cells: readonly Cell[];
+  /** Days after the signature; Infinity: sound to the end. */
+  readonly fellBackAfter: number;
+  readonly days: number;
+}
+
+/**
+ * The checks of one course, each flown on the day it falls due.
+ * @returns days after the signature of the first limit that was not lifted before the pilot fell back
+ */
+function followed({ rule, cells, fellBackAfter, days }: Course, draw: () => number) {
   const watch = new WatchRound(rule, cells, SIGNED, SIGNED);
   let limitedAfter: number | null = null;
   for (let { from, drills } = watch.told().next; ; { from, drills } = watch.told().next) {
     const after = daysBetween(SIGNED, from);
-    if (after > YEAR_DAYS) return { limitedAfter, isCalledBack: false };
+    if (after > days) return { limitedAfter, isCalledBack: false };
+    const percentMissed = after < fellBackAfter ? rule.acceptableMissPercent : rule.unacceptableMissPercent;
     for (const { drillId, side = null } of drills)
       for (let missed = 0; missed < CHECK_MISSED_ENDS;) {
         const { next } = watch.told();
         const tally = next.drills.find((each) => each.drillId === drillId && (each.side ?? null) === side);
         if (next.from !== from || !tally || tally.passed) break;
-        const met = draw() >= missRate;
+        const met = draw() >= percentMissed / 100;
         if (watch.attempt({ drillId, side }, met, from).length > 0)
           return { limitedAfter: limitedAfter ?? after, isCalledBack: true };
         if (!met) missed += 1;
       }
     if (watch.limited) limitedAfter ??= after;
+    else if (after < fellBackAfter) limitedAfter = null;
     // Whatever was begun and not ended is ended by the day.
     if (watch.told().next.from === from) watch.interrupt(addDays(from, 1));
   }
+}
+
+/** Days from falling back, on a day drawn evenly from the first year, to the limit; null: not within a year. */
+function waitOf(rule: ClearingRule, cells: readonly Cell[], draw: () => number): number | null {
+  const fellBackAfter = Math.floor(draw() * YEAR_DAYS);
+  const { limitedAfter } = followed({ rule, cells, fellBackAfter, days: fellBackAfter + YEAR_DAYS }, draw);
+  // Whoever was limited by bad luck when it happened, and stays so, waits not at all.
+  return limitedAfter === null ? null : Math.max(0, limitedAfter - fellBackAfter);
 }
 
 /** The value below which so large a share lies; null where that share never came to it. */
@@ -51,18 +75,17 @@ const quantile = (values: readonly (number | null)[], share: number): number | n
 
 /**
  * How long it takes until somebody who fell back to the unacceptable rate is limited, and how many sound pilots are
- * called back. Only the checks are followed; other reps on watch can but shorten the wait.
+ * called back in a year. Only the checks are followed; other reps on watch can but shorten the wait.
  * @param cells the charts that are checked
  */
 export function watchWaits(rule: ClearingRule, cells: readonly Cell[]): WatchWaits {
   const draw = drawFrom(SEED);
-  const years = (percent: number) =>
-    Array.from({ length: PILOTS }, () => yearOf(rule, cells, percent / 100, draw));
-  const limited = years(rule.unacceptableMissPercent).map(({ limitedAfter }) => limitedAfter);
-  const sound = years(rule.acceptableMissPercent);
+  const waits = Array.from({ length: PILOTS }, () => waitOf(rule, cells, draw));
+  const sound = { rule, cells, fellBackAfter: Infinity, days: YEAR_DAYS };
+  const calledBack = Array.from({ length: PILOTS }, () => followed(sound, draw).isCalledBack);
   return {
-    halfLimitedDays: quantile(limited, 0.5),
-    nineInTenLimitedDays: quantile(limited, 0.9),
-    soundCalledBack: sound.filter(({ isCalledBack }) => isCalledBack).length / PILOTS,
+    halfLimitedDays: quantile(waits, 0.5),
+    nineInTenLimitedDays: quantile(waits, 0.9),
+    soundCalledBack: calledBack.filter(Boolean).length / PILOTS,
   };
 }

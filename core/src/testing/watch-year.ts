@@ -4,9 +4,9 @@ import { Diary, FIRST_DAY } from './diary';
 
 /** A pilot who was signed, and flies the checks of the watch when they fall due. */
 export interface WatchedYear {
-  /** Days from the signature until limited again; null when that never came. */
+  /** Days until limited, from the signature or from falling back; null when that never came. */
   readonly limitedAfter: number | null;
-  /** And until called back. */
+  /** And until called back, from the signature. */
   readonly calledBackAfter: number | null;
 }
 
@@ -16,18 +16,32 @@ const READY: readonly { readonly met: number; readonly band: 'calm' | 'light' }[
 ];
 const CHECK_MET = 4;
 const SIGNED_AFTER_DAYS = 9;
+const YEAR_DAYS = 365;
+
+/** How a signed pilot flies: shares of misses, 0 to 1, up to the day of falling back and from it on. */
+export interface SignedPilot {
+  readonly sound: number;
+  readonly fellBack: number;
+  /** Days after the signature; Infinity: never. */
+  readonly fellBackAfter: number;
+}
+
+export const steadily = (sound: number): SignedPilot => ({
+  sound,
+  fellBack: sound,
+  fellBackAfter: Infinity,
+});
 
 /**
- * Follows one pilot through a year of watch.
- * @param missRate from the signature on, 0 to 1
+ * Follows one pilot through a year of watch, which begins anew when the pilot falls back.
  * @param draw uniform numbers, 0 to 1
  */
 export function watchedYear(
   keyDrills: readonly DrillId[],
-  missRate: number,
+  pilot: SignedPilot,
   draw: () => number,
-  days = 365,
 ): WatchedYear {
+  const began = Number.isFinite(pilot.fellBackAfter) ? pilot.fellBackAfter : 0;
   const diary = new Diary({ mode: 'position-hold', windLimitMps: 4 }, keyDrills);
   for (const drillId of keyDrills)
     READY.forEach(({ met, band }, i) => diary.met(addDays(FIRST_DAY, i + 1), met, { drillId, band }));
@@ -39,7 +53,7 @@ export function watchedYear(
   const since = (day: Day) => daysBetween(signedOn, day);
   for (let now = diary.now(); now.watch; now = diary.now()) {
     const day = now.watch.next.from;
-    if (since(day) > days) return { limitedAfter, calledBackAfter: null };
+    if (since(day) > began + YEAR_DAYS) return { limitedAfter, calledBackAfter: null };
     for (const { drillId, side = null } of now.watch.next.drills)
       for (let attempt = 0; attempt < 5; attempt += 1) {
         const { watch } = diary.now();
@@ -47,10 +61,16 @@ export function watchedYear(
           (each) => each.drillId === drillId && (each.side ?? null) === side,
         );
         if (watch?.next.from !== day || !still || still.passed) break;
-        diary.rep(day, draw() >= missRate, { drillId, side, purpose: 'check' });
+        diary.rep(day, draw() >= (since(day) < pilot.fellBackAfter ? pilot.sound : pilot.fellBack), {
+          drillId,
+          side,
+          purpose: 'check',
+        });
       }
     const after = diary.now();
-    if ((after.watch?.limited ?? after.relapsed) && limitedAfter === null) limitedAfter = since(day);
+    // A limit that was lifted before the pilot fell back is none that was found.
+    if (after.watch?.limited ?? after.relapsed) limitedAfter ??= Math.max(0, since(day) - began);
+    else if (since(day) < began) limitedAfter = null;
     if (after.relapsed) return { limitedAfter, calledBackAfter: since(day) };
   }
   return { limitedAfter, calledBackAfter: null };

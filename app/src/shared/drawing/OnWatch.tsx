@@ -72,13 +72,13 @@ function Waits({ watch, rule }: { readonly watch: Watch; readonly rule: Clearing
   );
 }
 
-const within = (days: number | null): string => (days === null ? 'not within a year' : plural(days, 'day'));
+const within = (days: number | null): string => (days === null ? 'more than a year' : plural(days, 'day'));
 
 const waitsSentence = (
   { halfLimitedDays, nineInTenLimitedDays, soundCalledBack }: WatchWaits,
   { unacceptableMissPercent, acceptableMissPercent }: ClearingRule,
 ): string =>
-  `By the checks alone, a pilot who falls back to missing ${unacceptableMissPercent} % is limited after ${within(halfLimitedDays)} in half of all cases, nine in ten: ${within(nineInTenLimitedDays)}. Of sound pilots, who miss ${acceptableMissPercent} %, ${percent(soundCalledBack)} are called back in a year.`;
+  `By the checks alone, a pilot who falls back to missing ${unacceptableMissPercent} %, on whatever day, is limited within ${within(halfLimitedDays)} in half of all cases, within ${within(nineInTenLimitedDays)} in nine of ten. Of sound pilots, who miss ${acceptableMissPercent} %, ${percent(soundCalledBack)} are called back in a year.`;
 
 /** The checks flown, the next one, and the chart that may call the pilot back. */
 export function OnWatch({ watch, rule }: { readonly watch: Watch; readonly rule: ClearingRule }) {
