@@ -9,8 +9,10 @@ import { keyDrillsFor } from '@skelby/core/plan/key-drills';
 import { exerciseOf, MEASURED_DRILLS } from '@skelby/core/assessment/exercises';
 import { modeFlown } from '@skelby/core/assessment/exercise';
 import { craftModel } from '@skelby/core/simulator/craft-model';
+import type { PilotedMode } from '@skelby/core/simulator/control/control';
 import { practiceOf } from '@skelby/core/simulator/practice';
 import { flyDrill } from '@skelby/core/synthetic-pilot/fly-drill';
+import { HABIT_SHOWS, type Habit, HABITS } from '@skelby/core/synthetic-pilot/habits';
 import { meets, nullPilots, othersFor } from '@skelby/core/synthetic-pilot/null-pilots';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 
@@ -86,7 +88,7 @@ function sayNull(): string {
         const here = pilots.filter((pilot) => meets(CRAFT, pilot, { drillId, side, windMps, mode, seed: 5 }));
         [flown, met, worst] = [flown + pilots.length, met + here.length, Math.max(worst, here.length)];
       }
-    const steady = steadyShare(drillId);
+    const steady = metShare(drillId, []);
     lines.push(
       `| ${drillId} | ${percent(met / flown)} | ${worst} of ${pilots.length} | ${percent(steady)} |${worst > pilots.length / 20 || steady < 0.9 ? ' ✗' : ''}`,
     );
@@ -98,27 +100,40 @@ function sayNull(): string {
   ].join('\n');
 }
 
-const STEADY = 40;
-function steadyShare(drillId: DrillId): number {
+const FLIGHTS = 40;
+const BAND_MPS = { calm: 1, light: 3.5, breezy: 6 };
+
+/** Share of flights that met the drill, its sides and bands by turns. */
+function metShare(drillId: DrillId, habits: readonly Habit[], pilotMode?: PilotedMode): number {
   const { sides, bands = ['calm', 'light'] } = drillOf(drillId);
-  const wind = { calm: 1, light: 3.5, breezy: 6 };
-  let met = 0;
-  for (let i = 0; i < STEADY; i += 1) {
+  const met = Array.from({ length: FLIGHTS }, (_, i) => {
     const side = sides[i % Math.max(1, sides.length)] ?? null;
-    met += flyDrill(CRAFT, drillId, side, wind[bands[i % bands.length]!], new Set(), 90 + 13 * i).score.met
-      ? 1
-      : 0;
-  }
-  return met / STEADY;
+    const wind = BAND_MPS[bands[i % bands.length]!];
+    const how = pilotMode ? { pilotMode } : {};
+    return flyDrill(CRAFT, drillId, side, wind, new Set(habits), 90 + 13 * i, how).score.met;
+  });
+  return met.filter(Boolean).length / FLIGHTS;
 }
 
-/** @param only a part: `rule`, `takes`, `null` or `watch`; all where none is given */
+/** The weakness's own habit through the drills that train it away. */
+function sayHabits(): string {
+  const lines = HABITS.flatMap((habit) =>
+    HABIT_SHOWS[habit].drills.map((drillId) => {
+      const missed = 1 - metShare(drillId, [habit], HABIT_SHOWS[habit].mode);
+      return `| ${habit} | ${drillId} | ${percent(missed)} |${missed < 0.9 ? ' ✗' : ''}`;
+    }),
+  );
+  return ['| habit | drill | misses |', '| --- | --- | --- |', ...lines].join('\n');
+}
+
+/** @param only a part: `rule`, `takes`, `watch`, `null` or `habits`; all where none is given */
 export function sayTrust(only: string | undefined): string {
   const parts: readonly (readonly [id: string, title: string, say: () => string])[] = [
     ['rule', 'What the test lets through', sayRule],
     ['takes', 'What a competent pilot needs, by cause', sayTakes],
     ['watch', 'How long until the watch calls', sayWatch],
     ['null', 'Doing nothing', sayNull],
+    ['habits', 'What a weakness misses', sayHabits],
   ];
   return parts
     .filter(([id]) => only === undefined || id === only)

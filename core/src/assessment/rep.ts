@@ -1,4 +1,3 @@
-import type { SensorSide } from '../vocabulary/craft-facts';
 import { AutoReturn } from '../simulator/control/auto-return';
 import type { ModeNow, StickPosition } from '../simulator/control/control';
 import type { CraftModel } from '../simulator/craft-model';
@@ -11,7 +10,7 @@ import {
 import { Random } from '../simulator/random';
 import type { Failsafe } from '../reconstruct/return-height';
 import { failsafeSticks } from '../simulator/control/failsafe';
-import { heedSensors } from '../simulator/sensors';
+import { type FittedSensors, heedSensors } from '../simulator/sensors';
 import {
   modeIndex,
   type Sample,
@@ -39,7 +38,7 @@ export interface RepFlightSetUp {
   readonly scene: SimulatedScene;
   readonly start: Start;
   readonly seed: number;
-  readonly sensorSides?: readonly SensorSide[];
+  readonly sensors?: FittedSensors;
   /** Hold drops now and then, unforeseen, and comes back. */
   readonly holdDrops?: boolean;
   readonly returnHeightM?: number;
@@ -55,6 +54,9 @@ export interface Pressed {
 }
 
 const NOTHING: Pressed = {};
+const NO_SENSORS: FittedSensors = { sides: [], inFast: false };
+/** Spread of what a craft is off its trim by, m/s²: half a degree of lean. From memory. */
+const TRIM_MPS2 = 0.08;
 
 /** One go at a drill: the craft flies, the referee follows, and all of it is written down. */
 export class RepFlight {
@@ -75,8 +77,10 @@ export class RepFlight {
 
   constructor(private readonly setUp: RepFlightSetUp) {
     const { craft, scene, start, seed, course } = setUp;
-    this.flight = new SimulatedFlight(craft, scene, start, seed);
     this.random = new Random(seed ^ 0x3a17);
+    const off = new Random(seed ^ 0x7121);
+    const trim = { ahead: TRIM_MPS2 * off.normal(), right: TRIM_MPS2 * off.normal() };
+    this.flight = new SimulatedFlight(craft, { trim, ...scene }, start, seed);
     if (setUp.holdDrops) this.holdTurnsS = this.between(HOLD_KEEPS_S);
     this.referee = new Referee(
       course,
@@ -157,7 +161,7 @@ export class RepFlight {
       const heeded = heedSensors(
         flight.body,
         flown,
-        setUp.sensorSides ?? [],
+        setUp.sensors ?? NO_SENSORS,
         mode.setting,
         mode.mode === 'position-hold' && mode.hold,
         setUp.scene.solids,

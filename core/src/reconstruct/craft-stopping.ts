@@ -13,7 +13,18 @@ export const REACTION_S = 1.5;
 export const LEAN_RATE_RADPS = 3;
 /** From stick to lean: the attitude loop, the rate loop in it and the motors. Ours, as the flight model has them. */
 export const CONTROL_LAG_S = 0.14;
-export const MOTOR_LAG_S = 0.045;
+
+/** Lag of a motor with the smallest and with the largest rotor that is usual, s and m. Common practice. */
+const MOTOR_LAGS_S = [0.03, 0.06] as const;
+const LAG_RADII_M = [0.03, 0.14] as const;
+
+/** Time constant of a motor's speed, s: large rotors are slower. @param rotorRadiusM m */
+export function motorLag(rotorRadiusM: number): number {
+  const [small, large] = LAG_RADII_M;
+  const [quick, slow] = MOTOR_LAGS_S;
+  const share = Math.min(1, Math.max(0, (rotorRadiusM - small) / (large - small)));
+  return quick + share * (slow - quick);
+}
 
 /** One drag time for one airframe, whatever the setting: from top speed and lean limit in normal. */
 export const dragTimeOf = (craft: CraftFacts): number =>
@@ -47,7 +58,7 @@ export const stoppingFrom = (
 ): StoppingFrom => ({
   speedMps,
   reactionS,
-  lagS: CONTROL_LAG_S + MOTOR_LAG_S,
+  lagS: CONTROL_LAG_S + motorLag(craft.rotorRadiusM),
   leanFromDeg: cruiseLean(craft, setting, speedMps),
   leanToDeg: brakingLean(craft, setting),
   leanRateDps: degrees(LEAN_RATE_RADPS),
@@ -67,7 +78,7 @@ export function releasedStop(
   if (!craft.hasPositionHold) return null;
   const from: HoldFrom = {
     speedMps,
-    lagS: CONTROL_LAG_S + MOTOR_LAG_S,
+    lagS: CONTROL_LAG_S + motorLag(craft.rotorRadiusM),
     mostMps2: G_MPS2 * Math.tan(radians(Math.min(craft.leanDeg[setting], MOST_BRAKING_LEAN_DEG))),
     riseMps3: G_MPS2 * LEAN_RATE_RADPS,
     dragTimeS: dragTimeOf(craft),

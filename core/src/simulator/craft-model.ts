@@ -1,6 +1,6 @@
 import { type CraftFacts, SPEED_SETTINGS, type SpeedSetting } from '../vocabulary/craft-facts';
 import { G_MPS2, radians } from '../reconstruct/constants';
-import { dragTimeOf, MOTOR_LAG_S } from '../reconstruct/craft-stopping';
+import { dragTimeOf, motorLag } from '../reconstruct/craft-stopping';
 import { terminalSpeed } from '../reconstruct/falling';
 import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
 
@@ -82,7 +82,7 @@ export function craftModel(facts: CraftFacts): CraftModel {
     tipMps: TIP_OVER_INDUCED * inducedMps,
     dragTimeS: dragTimeOf(facts),
     terminalMps: terminalSpeed(massKg, spanM, DENSITY_KGM3),
-    motorLagS: MOTOR_LAG_S,
+    motorLagS: motorLag(rotorRadiusM),
     topSpeedMps: facts.topSpeedMps,
     leanRad: Object.fromEntries(
       SPEED_SETTINGS.map((setting) => [setting, radians(facts.leanDeg[setting])]),

@@ -74,6 +74,9 @@ export interface Jet {
   readonly reachM: number;
 }
 
+/** Air that is called calm still breathes: mean wind below which it never falls, m/s. Common practice. */
+const CALM_MPS = 0.5;
+
 export interface Wind {
   /** Mean wind 20 ft (6.1 m) up, m/s. */
   readonly speedMps: number;
@@ -111,10 +114,11 @@ export class Air {
   step(px: number, py: number, pz: number, speedMps: number, dt: number): void {
     const { wind, alongX, alongY } = this;
     const height = pz < 0.5 ? 0.5 : pz;
-    const mean = wind.speedMps === 0 ? 0 : wind.speedMps * (height / MEASURED_AT_M) ** OPEN_COUNTRY_EXPONENT;
+    const speed6m = wind.gusts > 0 ? Math.max(CALM_MPS, wind.speedMps) : wind.speedMps;
+    const mean = speed6m === 0 ? 0 : speed6m * (height / MEASURED_AT_M) ** OPEN_COUNTRY_EXPONENT;
     let [along, across, up] = [mean, 0, 0];
-    if (wind.gusts > 0 && wind.speedMps > 0) {
-      const { lu, lv, lw, su, sv, sw } = drydenScales(pz, wind.speedMps);
+    if (wind.gusts > 0) {
+      const { lu, lv, lw, su, sv, sw } = drydenScales(pz, speed6m);
       const speed = Math.max(LEAST_SPEED_MPS, speedMps);
       along += wind.gusts * this.u.step(this.random, su, lu, speed, dt);
       across += wind.gusts * this.v.step(this.random, sv, lv, speed, dt);

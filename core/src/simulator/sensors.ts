@@ -4,11 +4,11 @@ import type { StickPosition } from './control/control';
 import { distanceTo, type Solid } from './world';
 
 /**
- * Small craft warn from here on, and stop so far off in the normal setting; in the slow one nearer. Common
+ * Small craft warn from here on, and stop so far off; what looks ahead in a fast setting looks further. Common
  * practice.
  */
-const WARNS_M = 6.5;
-const STOPS_M: Readonly<Record<Exclude<SpeedSetting, 'fast'>, number>> = { slow: 2, normal: 3 };
+const WARNS_M: Readonly<Record<SpeedSetting, number>> = { slow: 6.5, normal: 6.5, fast: 12 };
+const STOPS_M: Readonly<Record<SpeedSetting, number>> = { slow: 2, normal: 3, fast: 4 };
 const BEHIND_STOPS_M = 2;
 /** Thinner than this is not seen: twigs, wires, poles of tape. */
 const SEEN_FROM_M = 0.15;
@@ -32,15 +32,22 @@ function freeWay(
   [ahead, left, up]: readonly [number, number, number],
   solids: readonly Solid[],
   spanM: number,
+  toM: number,
 ): number {
   const [cos, sin] = [Math.cos(heading), Math.sin(heading)];
   const [dx, dy] = [ahead * cos - left * sin, ahead * sin + left * cos];
-  for (let d = LOOKS_EVERY_M; d <= WARNS_M; d += LOOKS_EVERY_M) {
+  for (let d = LOOKS_EVERY_M; d <= toM; d += LOOKS_EVERY_M) {
     for (const solid of solids)
       if (isSeen(solid) && distanceTo(solid, s.px + d * dx, s.py + d * dy, s.pz + d * up) < spanM / 2)
         return d;
   }
   return Infinity;
+}
+
+/** Sensors that a craft carries, and whether they work in its fast setting. */
+export interface FittedSensors {
+  readonly sides: readonly SensorSide[];
+  readonly inFast: boolean;
 }
 
 /** What the sensors found, and the sticks as they let them through. */
@@ -51,28 +58,29 @@ export interface Heeded {
 }
 
 /**
- * Obstacle sensors as small craft have them: only on their sides, blind to thin things, off in the fast
- * setting and without position hold. They slow the craft toward what they see and stop
+ * Obstacle sensors as small craft have them: only on their sides, blind to thin things, off without position hold
+ * and, unless the craft's record says otherwise, in the fast setting. They slow the craft toward what they see and stop
  * it short; they do not steer round it.
  * @param topSpeedMps of the setting flown, which full stick asks for
  */
 export function heedSensors(
   s: BodyState,
   sticks: StickPosition,
-  sides: readonly SensorSide[],
+  { sides, inFast }: FittedSensors,
   setting: SpeedSetting,
   holdsPosition: boolean,
   solids: readonly Solid[],
   spanM: number,
   topSpeedMps: number,
 ): Heeded {
-  if (setting === 'fast' || !holdsPosition || sides.length === 0) return { sticks, nearestM: Infinity };
+  if ((setting === 'fast' && !inFast) || !holdsPosition || sides.length === 0)
+    return { sticks, nearestM: Infinity };
   const heading = Math.atan2(2 * (s.qx * s.qy + s.qw * s.qz), 1 - 2 * (s.qy * s.qy + s.qz * s.qz));
   let { pitch, roll, throttle } = sticks;
   let nearestM = Infinity;
   const most = (way: number, stops: number) => Math.max(0, (SLOWS_PER_S * (way - stops)) / topSpeedMps);
   const looks = (direction: readonly [number, number, number]) => {
-    const way = freeWay(s, heading, direction, solids, spanM);
+    const way = freeWay(s, heading, direction, solids, spanM, WARNS_M[setting]);
     nearestM = Math.min(nearestM, way);
     return way;
   };

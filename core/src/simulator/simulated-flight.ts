@@ -1,9 +1,9 @@
 import { groundEffect } from '../reconstruct/ground-effect';
-import { WASH_INDEX_LIMIT, washIndex } from '../reconstruct/turn-fold';
+import { washIndex } from '../reconstruct/turn-fold';
 import { vortexRingState } from '../reconstruct/vortex-ring-state';
 import { Air, type Wind } from './gusts-dryden';
 import { type Acting, type BodyState, inflow, Integrator, type RotorsNow, standing } from './rigid-body';
-import { Controller, type ModeNow, type StickPosition, type Wanted } from './control/control';
+import { Controller, type ModeNow, type StickPosition, type Trim, type Wanted } from './control/control';
 import { type CraftModel, FIGURE_OF_MERIT } from './craft-model';
 import { mix } from './mixer';
 import { Random } from './random';
@@ -20,40 +20,59 @@ const LOOK_S = LOOK_EVERY * PHYSICS_STEP_S;
  * Most of its thrust that a rotor loses in the middle of the wash states, and how hard the buffet is. Common
  * practice.
  */
-const WASH_LOSS = 0.22;
-const BUFFET = 0.16;
+const WASH_LOSS = 0.17;
+const BUFFET = 0.12;
 const BUFFET_S = 0.07;
-/** Full thrust of an empty pack over that of a full one. From memory. */
+/**
+ * Full thrust of a nearly empty pack over that of a full one; below the last few per cent the voltage falls away and
+ * the motors with it. From memory.
+ */
 const EMPTY_PACK = 0.72;
+const FALLS_AWAY_BELOW = 0.03;
+const NO_POWER = 1e-3;
+
+/** Share of full thrust that a pack gives with so much charge left, both 0 to 1. */
+const powerOf = (charge: number): number =>
+  Math.max(
+    NO_POWER,
+    (EMPTY_PACK + (1 - EMPTY_PACK) * Math.sqrt(charge)) * Math.min(1, charge / FALLS_AWAY_BELOW),
+  );
 /** Air churned up from the ground reaches so many spans up. */
 const CHURN_SPANS = 1.5;
 const CHURN_MPS2 = 1.1;
-const CHURN_RADPS2 = 16;
+const CHURN_RADPS2 = 5;
 const CHURN_S = 0.25;
 const STIRS_S = 1.5;
 /** The fix wanders. */
 const FIX_SIGMA_M = 0.35;
 const FIX_S = 15;
-/** Lift that a rotor keeps on a side that is held in a stall. */
-const STALLED_KEEPS = 0.15;
-/**
- * A swing is remembered so long, counts from so far, and drops a side when it is followed by so much wash
- * beyond the limit (index times seconds). Set on the manoeuvre itself.
- */
-const SWING_S = 1.5;
-const SWUNG_RAD = 0.9;
-const DOSE_S = 1;
-const SNAP_DOSE = 0.02;
-const SNAP_LEAST_S = 0.35;
-const SNAP_MORE_S = 1.5;
-const REST_S = 1;
+/** Lift that a rotor keeps when it is wholly stalled; how fast it stalls, and how fast it comes back. Common practice. */
+const STALLED_KEEPS = 0.25;
+const STALLS_S = 0.06;
+const UNSTALLS_S = 0.45;
+const SETTLES_S = 0.7;
+/** Wash indices at which a rotor begins to stall, and is stalled wholly. Set on the manoeuvre itself. */
+const STALL_FROM = 0.3;
+const STALL_AT = 0.7;
+/** In faster descents, in v_h, the wake is blown away above the craft, as where a rotor works as a windmill. */
+const BLOWN_AWAY = [1.5, 1.9] as const;
+/** Speed across the disc, in v_h, from which the wake of the rotors ahead lies on those behind … */
+const BLOWN_BACK_FROM = 0.25;
+/** … wholly on those that lie so far back, in arms. */
+const WHOLLY_BEHIND = 0.5;
 /** A touch-down faster than this, or leaning more, is a crash. */
 const SOFT_MPS = 1.2;
 const UPRIGHT_ENOUGH = 0.85;
 
+/** Share of the wake that stays about the craft in a descent of so many v_h, 0 to 1. */
+const stays = (descents: number): number =>
+  Math.min(1, Math.max(0, (BLOWN_AWAY[1] - descents) / (BLOWN_AWAY[1] - BLOWN_AWAY[0])));
+
 export interface SimulatedScene {
   readonly solids: readonly Solid[];
   readonly wind: Wind;
+  /** What a lean of nothing is off by ahead and to the right, as a push in m/s²; absent: trimmed exactly. */
+  readonly trim?: Trim;
 }
 
 export interface Start {
@@ -94,6 +113,10 @@ export class SimulatedFlight {
   private readonly wanted: Wanted = { thrustN: 0, rollNm: 0, pitchNm: 0, yawNm: 0 };
   private readonly thrusts: Float64Array;
   private readonly buffet: Float64Array;
+  /** How far each rotor is stalled, 0 to 1. */
+  private readonly stalled: Float64Array;
+  /** How far the flow about each has settled in the wake. */
+  private readonly settled: Float64Array;
   private fixX = 0;
   private fixY = 0;
   private count = 0;
@@ -101,9 +124,6 @@ export class SimulatedFlight {
   /** Until then one side is held in a stall: +1 left, −1 right. */
   private stalledUntilS = 0;
   private stalledSide = 0;
-  /** How far the nose was swung lately, rad; and how long it has been in its wash since. */
-  private swung = 0;
-  private dose = 0;
   private readonly lag: number;
 
   constructor(
@@ -115,12 +135,14 @@ export class SimulatedFlight {
     const { rotors, thrustToWeight } = craft;
     this.body = standing(start.x, start.y, start.z, start.headingDeg);
     this.integrator = new Integrator(craft);
-    this.controller = new Controller(craft);
+    this.controller = new Controller(craft, scene.trim);
     this.air = new Air(scene.wind, seed);
     this.random = new Random(seed ^ 0x51ed);
     this.lag = 1 - Math.exp(-PHYSICS_STEP_S / craft.motorLagS);
     this.thrusts = new Float64Array(rotors);
     this.buffet = new Float64Array(rotors);
+    this.stalled = new Float64Array(rotors);
+    this.settled = new Float64Array(rotors);
     const hover = start.z > 0.3 ? Math.sqrt(1 / thrustToWeight) : 0;
     this.landed = hover === 0;
     this.acting = {
@@ -148,7 +170,7 @@ export class SimulatedFlight {
   /** Set somewhere else by another's hands, standing still. @param headingDeg clockwise from north */
   carry(x: number, y: number, z: number, headingDeg: number): void {
     Object.assign(this.body, standing(x, y, z, headingDeg));
-    this.controller = new Controller(this.craft);
+    this.controller = new Controller(this.craft, this.scene.trim);
   }
 
   /**
@@ -177,7 +199,7 @@ export class SimulatedFlight {
       vy: 5 * Math.sin(away),
       vz: -1,
     });
-    this.controller = new Controller(this.craft);
+    this.controller = new Controller(this.craft, this.scene.trim);
   }
 
   /** Moves on by STEP_S. After a crash nothing moves. */
@@ -205,7 +227,7 @@ export class SimulatedFlight {
       0,
       this.charge - ((rotors.powerW / FIGURE_OF_MERIT) * PHYSICS_STEP_S) / craft.packJ,
     );
-    acting.power = EMPTY_PACK + (1 - EMPTY_PACK) * Math.sqrt(this.charge);
+    acting.power = powerOf(this.charge);
     this.timeS += PHYSICS_STEP_S;
     this.count += 1;
     this.touch();
@@ -238,13 +260,13 @@ export class SimulatedFlight {
     );
     const inHand = Math.max(0, 1 - 1 / (craft.thrustToWeight * acting.power * Math.max(0.2, nz)));
     this.wash = washIndex(through, across, craft.inducedMps, inHand);
+    this.stall();
     const { trouble } = vortexRingState(
       Math.max(-50, Math.min(100, through)),
       Math.min(100, across),
       craft.inducedMps,
     );
     this.wake.step(body.px, body.py, body.pz, nx, ny, nz, rotors.inducedMps, air.x, air.y, air.z, LOOK_S);
-    const turbulent = trouble * (1 - 0.5 * inHand);
     const keeps = Math.exp(-LOOK_S / BUFFET_S);
     const fresh = Math.sqrt(1 - keeps * keeps);
     for (let i = 0; i < craft.rotors; i += 1) {
@@ -256,10 +278,9 @@ export class SimulatedFlight {
       const z = body.pz + 2 * (qx * qz - qw * qy) * rx + 2 * (qy * qz + qw * qx) * ry;
       acting.kept[i] =
         this.wake.kept(craft, x, y, z, nx, ny, nz) *
-        (1 - WASH_LOSS * turbulent + BUFFET * turbulent * this.buffet[i]!) *
-        (this.timeS < this.stalledUntilS && ry * this.stalledSide > 0 ? STALLED_KEEPS : 1);
+        (1 - WASH_LOSS * trouble + BUFFET * trouble * this.buffet[i]!) *
+        (1 - (1 - STALLED_KEEPS) * this.stalled[i]!);
     }
-    this.mayTumble();
     this.nearGround(nz);
     const wander = Math.exp(-LOOK_S / FIX_S);
     this.fixX = wander * this.fixX + FIX_SIGMA_M * Math.sqrt(1 - wander * wander) * this.random.normal();
@@ -267,23 +288,40 @@ export class SimulatedFlight {
   }
 
   /**
-   * The snap of a yaw tumble: where the nose has just been swung round, the yaw has starved one diagonal;
-   * back in the wash for longer than a moment, the side that is deeper in it stalls, the longer
-   * the deeper. Ours, after what pilots tell; craft with power in hand hardly come that far.
+   * The snap of a yaw tumble: back in its own wash the craft has the wake of the rotors that go first blown onto
+   * those behind them, and each of these stalls by itself in the air that it meets. What moment is left to hold
+   * against it is what the motors have in hand. Ours, after what pilots tell.
    */
-  private mayTumble(): void {
-    const { body, acting, craft } = this;
-    this.swung += LOOK_S * (Math.abs(body.wz) - this.swung / SWING_S);
-    const beyond = this.swung > SWUNG_RAD ? Math.max(0, this.wash - WASH_INDEX_LIMIT) : 0;
-    this.dose = Math.max(0, this.dose + LOOK_S * (beyond - this.dose / DOSE_S));
-    if (this.dose < SNAP_DOSE || this.timeS < this.stalledUntilS + REST_S) return;
-    let lean = 0;
-    for (let i = 0; i < craft.rotors; i += 1) lean += Math.sign(craft.rotorY[i]!) * acting.kept[i]!;
-    this.dropSide(
-      lean < 0 || (lean === 0 && this.random.uniform() < 0.5) ? 1 : -1,
-      SNAP_LEAST_S + SNAP_MORE_S * beyond,
-    );
-    this.dose = 0;
+  private stall(): void {
+    const { body, acting, craft, stalled, settled } = this;
+    const { qw, qx, qy, qz, wx, wy, wz } = body;
+    const ax = body.vx - acting.windX,
+      ay = body.vy - acting.windY,
+      az = body.vz - acting.windZ;
+    const ux =
+      (1 - 2 * (qy * qy + qz * qz)) * ax + 2 * (qx * qy + qw * qz) * ay + 2 * (qx * qz - qw * qy) * az;
+    const uy =
+      2 * (qx * qy - qw * qz) * ax + (1 - 2 * (qx * qx + qz * qz)) * ay + 2 * (qy * qz + qw * qx) * az;
+    const uz =
+      2 * (qx * qz + qw * qy) * ax + 2 * (qy * qz - qw * qx) * ay + (1 - 2 * (qx * qx + qy * qy)) * az;
+    const plane = Math.sqrt(ux * ux + uy * uy);
+    const blown = Math.min(1, plane / (BLOWN_BACK_FROM * craft.inducedMps));
+    for (let i = 0; i < craft.rotors; i += 1) {
+      const rx = craft.rotorX[i]!,
+        ry = craft.rotorY[i]!;
+      const across = Math.hypot(ux - wz * ry, uy + wz * rx);
+      const through = -(uz + wx * ry - wy * rx);
+      const index = washIndex(through, across, craft.inducedMps, 0) * stays(through / craft.inducedMps);
+      const back = plane > 0 ? -(ux * rx + uy * ry) / (plane * craft.armM) : 0;
+      const behind = blown * Math.min(1, Math.max(0, back / WHOLLY_BEHIND));
+      const held = this.timeS < this.stalledUntilS && ry * this.stalledSide > 0;
+      const into = Math.min(1, Math.max(0, (index - STALL_FROM) / (STALL_AT - STALL_FROM)));
+      // What comes slowly is flown against; what comes at once is the snap.
+      settled[i]! += (LOOK_S / SETTLES_S) * (behind * into - settled[i]!);
+      const wanted = held ? 1 : Math.max(0, behind * into - settled[i]!);
+      const takes = wanted > stalled[i]! ? STALLS_S : UNSTALLS_S;
+      stalled[i]! += (held ? 1 : 1 - Math.exp(-LOOK_S / takes)) * (wanted - stalled[i]!);
+    }
   }
 
   private nearGround(upright: number): void {

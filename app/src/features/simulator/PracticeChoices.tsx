@@ -115,7 +115,7 @@ export function PracticeChoices({
           />
         ) : null}
         {facts.sensorSides.length > 0 && settings.sensors ? (
-          <Words as="soft">{`They look ${facts.sensorSides.join(', ')}; they do not see wires, twigs and thin poles, and are off in the fast setting and without hold.`}</Words>
+          <Words as="soft">{`They look ${facts.sensorSides.join(', ')}; they do not see wires, twigs and thin poles, and are off ${facts.sensorsInFast ? '' : 'in the fast setting and '}without hold.`}</Words>
         ) : null}
         <Choice
           label="On a lost link"

@@ -1,6 +1,7 @@
 import type { DrillId } from '@skelby/core/drills/drills';
 import type { CauseId } from '@skelby/core/causes/causes';
-import { type CraftRecord, craftFacts, type SensorSide } from '@skelby/core/vocabulary/craft-facts';
+import { type CraftRecord, craftFacts } from '@skelby/core/vocabulary/craft-facts';
+import type { FittedSensors } from '@skelby/core/simulator/sensors';
 import type { Side } from '@skelby/core/drills/drill';
 import type { ModeNow, StickPosition } from '@skelby/core/simulator/control/control';
 import { type CraftModel, craftModel } from '@skelby/core/simulator/craft-model';
@@ -32,7 +33,7 @@ export interface ToStart {
   readonly scene: SimulatedScene;
   readonly start: Start;
   readonly seed: number;
-  readonly sensorSides: readonly SensorSide[];
+  readonly sensors: FittedSensors;
   readonly holdDrops: boolean;
   readonly returnHeightM: number;
   readonly onLinkLoss: Failsafe;

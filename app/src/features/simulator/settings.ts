@@ -29,7 +29,7 @@ export interface PracticeSettings {
 }
 
 /** Wind that a drill starts with: that of the first band it must be shown in. */
-const BAND_WIND_MPS: Readonly<Record<WindBand, number>> = { calm: 0, light: 3.5, breezy: 5.5 };
+const BAND_WIND_MPS: Readonly<Record<WindBand, number>> = { calm: 1, light: 3.5, breezy: 5.5 };
 /** Up-tilt of a camera that looks ahead in flight. Common practice. */
 const USUAL_CAMERA_DEG = 15;
 
@@ -99,6 +99,7 @@ export function flightFrom(
       course.stages.map((stage) => stage.path),
     ),
   ];
+  const facts = craftFacts(craft);
   return {
     drillId,
     side: now.side,
@@ -107,7 +108,7 @@ export function flightFrom(
     holdDrops: now.holdDrops,
     returnHeightM: now.returnHeightM,
     onLinkLoss: now.onLinkLoss,
-    sensorSides: now.sensors ? craftFacts(craft).sensorSides : [],
+    sensors: { sides: now.sensors ? facts.sensorSides : [], inFast: facts.sensorsInFast },
     scene: {
       solids,
       wind: {

@@ -240,7 +240,7 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
         until: { is: 'surprise', afterS: [2, 4] },
         speedMps: 3,
       }),
-      leg('Birds! Down and away, on a slant', [0, 20, 18], [14, 34, 6], {
+      leg('Birds! Down and away, on a slant', [0, 28, 18], [20, 44, 6], {
         begins: 'call',
         nose: 0,
         until: { is: 'there', standS: 0.5 },

@@ -36,6 +36,12 @@ export interface ModeNow {
   readonly hold: boolean;
 }
 
+/** A push that nobody asked for, m/s²: real craft are never trimmed exactly. */
+export interface Trim {
+  readonly ahead: number;
+  readonly right: number;
+}
+
 /** What the controller asks of the mixer. N and N m. */
 export interface Wanted {
   thrustN: number;
@@ -84,7 +90,10 @@ export class Controller {
   private leanX = 0;
   private leanY = 0;
 
-  constructor(private readonly craft: CraftModel) {}
+  constructor(
+    private readonly craft: CraftModel,
+    private readonly trim: Trim = { ahead: 0, right: 0 },
+  ) {}
 
   /** @param seenX @param seenY position as the fix says it, m */
   step(
@@ -132,12 +141,7 @@ export class Controller {
     } else {
       this.heldX = null;
       [this.gatheredX, this.gatheredY] = [0, 0];
-      const [along, aside] = [
-        Math.tan(craft.leanRad[setting] * sticks.pitch) * G_MPS2,
-        Math.tan(craft.leanRad[setting] * sticks.roll) * G_MPS2,
-      ];
-      tiltX = along * cos + aside * sin;
-      tiltY = along * sin - aside * cos;
+      [tiltX, tiltY] = this.wantedPush(s, sticks, setting, cos, sin);
     }
     const size = Math.hypot(tiltX, tiltY);
     if (size > most) {
@@ -166,6 +170,28 @@ export class Controller {
   private letGo(): void {
     [this.heldHeight, this.heldX, this.headingRad] = [null, null, null];
     [this.gatheredX, this.gatheredY, this.gatheredClimb, this.leanX, this.leanY] = [0, 0, 0, 0, 0];
+  }
+
+  /** Leans that were asked for, as pushes, m/s²; none drives it on beyond the top speed of its setting. */
+  private wantedPush(
+    s: BodyState,
+    sticks: StickPosition,
+    setting: SpeedSetting,
+    cos: number,
+    sin: number,
+  ): [number, number] {
+    const { craft, trim } = this;
+    const full = craft.leanRad[setting];
+    const [along, aside] = [
+      Math.tan(full * sticks.pitch) * G_MPS2 + trim.ahead,
+      Math.tan(full * sticks.roll) * G_MPS2 + trim.right,
+    ];
+    const [x, y] = [along * cos + aside * sin, along * sin - aside * cos];
+    const size = Math.hypot(x, y);
+    const speed = size === 0 ? 0 : (x * s.vx + y * s.vy) / size;
+    const top = craft.topSpeedMps[setting];
+    const most = Math.max(0, top / craft.dragTimeS + VELOCITY_GAIN * (top - speed));
+    return size > most ? [(x * most) / size, (y * most) / size] : [x, y];
   }
 
   private wantedSpeed(
