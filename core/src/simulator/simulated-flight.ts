@@ -6,7 +6,9 @@ import { type Acting, type BodyState, inflow, Integrator, type RotorsNow, standi
 import { Controller, type ModeNow, type StickPosition, type Trim, type Wanted } from './control/control';
 import { type CraftModel, FIGURE_OF_MERIT } from './craft-model';
 import { mix } from './mixer';
+import { powerOf } from './pack';
 import { Random } from './random';
+import { RotorStall } from './rotor-stall';
 import { Wake } from './wake';
 import { distanceTo, type Solid } from './world';
 
@@ -23,20 +25,6 @@ const LOOK_S = LOOK_EVERY * PHYSICS_STEP_S;
 const WASH_LOSS = 0.17;
 const BUFFET = 0.12;
 const BUFFET_S = 0.07;
-/**
- * Full thrust of a nearly empty pack over that of a full one; below the last few per cent the voltage falls away and
- * the motors with it. From memory.
- */
-const EMPTY_PACK = 0.72;
-const FALLS_AWAY_BELOW = 0.03;
-const NO_POWER = 1e-3;
-
-/** Share of full thrust that a pack gives with so much charge left, both 0 to 1. */
-const powerOf = (charge: number): number =>
-  Math.max(
-    NO_POWER,
-    (EMPTY_PACK + (1 - EMPTY_PACK) * Math.sqrt(charge)) * Math.min(1, charge / FALLS_AWAY_BELOW),
-  );
 /** Air churned up from the ground reaches so many spans up. */
 const CHURN_SPANS = 1.5;
 const CHURN_MPS2 = 1.1;
@@ -46,27 +34,9 @@ const STIRS_S = 1.5;
 /** The fix wanders. */
 const FIX_SIGMA_M = 0.35;
 const FIX_S = 15;
-/** Lift that a rotor keeps when it is wholly stalled; how fast it stalls, and how fast it comes back. Common practice. */
-const STALLED_KEEPS = 0.25;
-const STALLS_S = 0.06;
-const UNSTALLS_S = 0.45;
-const SETTLES_S = 0.7;
-/** Wash indices at which a rotor begins to stall, and is stalled wholly. Set on the manoeuvre itself. */
-const STALL_FROM = 0.3;
-const STALL_AT = 0.7;
-/** In faster descents, in v_h, the wake is blown away above the craft, as where a rotor works as a windmill. */
-const BLOWN_AWAY = [1.5, 1.9] as const;
-/** Speed across the disc, in v_h, from which the wake of the rotors ahead lies on those behind … */
-const BLOWN_BACK_FROM = 0.25;
-/** … wholly on those that lie so far back, in arms. */
-const WHOLLY_BEHIND = 0.5;
 /** A touch-down faster than this, or leaning more, is a crash. */
 const SOFT_MPS = 1.2;
 const UPRIGHT_ENOUGH = 0.85;
-
-/** Share of the wake that stays about the craft in a descent of so many v_h, 0 to 1. */
-const stays = (descents: number): number =>
-  Math.min(1, Math.max(0, (BLOWN_AWAY[1] - descents) / (BLOWN_AWAY[1] - BLOWN_AWAY[0])));
 
 export interface SimulatedScene {
   readonly solids: readonly Solid[];
@@ -113,17 +83,11 @@ export class SimulatedFlight {
   private readonly wanted: Wanted = { thrustN: 0, rollNm: 0, pitchNm: 0, yawNm: 0 };
   private readonly thrusts: Float64Array;
   private readonly buffet: Float64Array;
-  /** How far each rotor is stalled, 0 to 1. */
-  private readonly stalled: Float64Array;
-  /** How far the flow about each has settled in the wake. */
-  private readonly settled: Float64Array;
+  private readonly stall: RotorStall;
   private fixX = 0;
   private fixY = 0;
   private count = 0;
   private stirred = 0;
-  /** Until then one side is held in a stall: +1 left, −1 right. */
-  private stalledUntilS = 0;
-  private stalledSide = 0;
   private readonly lag: number;
 
   constructor(
@@ -141,8 +105,7 @@ export class SimulatedFlight {
     this.lag = 1 - Math.exp(-PHYSICS_STEP_S / craft.motorLagS);
     this.thrusts = new Float64Array(rotors);
     this.buffet = new Float64Array(rotors);
-    this.stalled = new Float64Array(rotors);
-    this.settled = new Float64Array(rotors);
+    this.stall = new RotorStall(craft, LOOK_S);
     const hover = start.z > 0.3 ? Math.sqrt(1 / thrustToWeight) : 0;
     this.landed = hover === 0;
     this.acting = {
@@ -163,8 +126,7 @@ export class SimulatedFlight {
    * 1 left, −1 right
    */
   dropSide(side: 1 | -1, seconds: number): void {
-    this.stalledSide = side;
-    this.stalledUntilS = this.timeS + seconds;
+    this.stall.hold(side, seconds);
   }
 
   /** Set somewhere else by another's hands, standing still. @param headingDeg clockwise from north */
@@ -260,7 +222,7 @@ export class SimulatedFlight {
     );
     const inHand = Math.max(0, 1 - 1 / (craft.thrustToWeight * acting.power * Math.max(0.2, nz)));
     this.wash = washIndex(through, across, craft.inducedMps, inHand);
-    this.stall();
+    this.stall.step(body, acting);
     const { trouble } = vortexRingState(
       Math.max(-50, Math.min(100, through)),
       Math.min(100, across),
@@ -279,49 +241,12 @@ export class SimulatedFlight {
       acting.kept[i] =
         this.wake.kept(craft, x, y, z, nx, ny, nz) *
         (1 - WASH_LOSS * trouble + BUFFET * trouble * this.buffet[i]!) *
-        (1 - (1 - STALLED_KEEPS) * this.stalled[i]!);
+        this.stall.kept(i);
     }
     this.nearGround(nz);
     const wander = Math.exp(-LOOK_S / FIX_S);
     this.fixX = wander * this.fixX + FIX_SIGMA_M * Math.sqrt(1 - wander * wander) * this.random.normal();
     this.fixY = wander * this.fixY + FIX_SIGMA_M * Math.sqrt(1 - wander * wander) * this.random.normal();
-  }
-
-  /**
-   * The snap of a yaw tumble: back in its own wash the craft has the wake of the rotors that go first blown onto
-   * those behind them, and each of these stalls by itself in the air that it meets. What moment is left to hold
-   * against it is what the motors have in hand. Ours, after what pilots tell.
-   */
-  private stall(): void {
-    const { body, acting, craft, stalled, settled } = this;
-    const { qw, qx, qy, qz, wx, wy, wz } = body;
-    const ax = body.vx - acting.windX,
-      ay = body.vy - acting.windY,
-      az = body.vz - acting.windZ;
-    const ux =
-      (1 - 2 * (qy * qy + qz * qz)) * ax + 2 * (qx * qy + qw * qz) * ay + 2 * (qx * qz - qw * qy) * az;
-    const uy =
-      2 * (qx * qy - qw * qz) * ax + (1 - 2 * (qx * qx + qz * qz)) * ay + 2 * (qy * qz + qw * qx) * az;
-    const uz =
-      2 * (qx * qz + qw * qy) * ax + 2 * (qy * qz - qw * qx) * ay + (1 - 2 * (qx * qx + qy * qy)) * az;
-    const plane = Math.sqrt(ux * ux + uy * uy);
-    const blown = Math.min(1, plane / (BLOWN_BACK_FROM * craft.inducedMps));
-    for (let i = 0; i < craft.rotors; i += 1) {
-      const rx = craft.rotorX[i]!,
-        ry = craft.rotorY[i]!;
-      const across = Math.hypot(ux - wz * ry, uy + wz * rx);
-      const through = -(uz + wx * ry - wy * rx);
-      const index = washIndex(through, across, craft.inducedMps, 0) * stays(through / craft.inducedMps);
-      const back = plane > 0 ? -(ux * rx + uy * ry) / (plane * craft.armM) : 0;
-      const behind = blown * Math.min(1, Math.max(0, back / WHOLLY_BEHIND));
-      const held = this.timeS < this.stalledUntilS && ry * this.stalledSide > 0;
-      const into = Math.min(1, Math.max(0, (index - STALL_FROM) / (STALL_AT - STALL_FROM)));
-      // What comes slowly is flown against; what comes at once is the snap.
-      settled[i]! += (LOOK_S / SETTLES_S) * (behind * into - settled[i]!);
-      const wanted = held ? 1 : Math.max(0, behind * into - settled[i]!);
-      const takes = wanted > stalled[i]! ? STALLS_S : UNSTALLS_S;
-      stalled[i]! += (held ? 1 : 1 - Math.exp(-LOOK_S / takes)) * (wanted - stalled[i]!);
-    }
   }
 
   private nearGround(upright: number): void {

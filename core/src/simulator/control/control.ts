@@ -141,7 +141,7 @@ export class Controller {
     } else {
       this.heldX = null;
       [this.gatheredX, this.gatheredY] = [0, 0];
-      [tiltX, tiltY] = this.wantedPush(s, sticks, setting, cos, sin);
+      [tiltX, tiltY] = this.wantedPush(s, sticks, setting, [cos, sin]);
     }
     const size = Math.hypot(tiltX, tiltY);
     if (size > most) {
@@ -177,8 +177,7 @@ export class Controller {
     s: BodyState,
     sticks: StickPosition,
     setting: SpeedSetting,
-    cos: number,
-    sin: number,
+    [cos, sin]: readonly [number, number],
   ): [number, number] {
     const { craft, trim } = this;
     const full = craft.leanRad[setting];
