@@ -48,8 +48,7 @@ export function unreported(facts: WeaknessFacts): readonly Rep[] {
     const { isOver, results, left } = standingOf(set, facts);
     if (!isOver) return [];
     // As it had to be flown when it was announced: a later stamp takes no miss away.
-    const { mode: flies } =
-      facts.stamps?.findLast(({ at }) => at <= set.at) ?? facts.stamps?.[0] ?? facts.pilot;
+    const flies = facts.stamps?.findLast(({ at }) => at <= set.at) ?? facts.stamps?.[0] ?? facts.pilot;
     const last = [...results].sort(flownOrder).at(-1)?.flownAt ?? set.at;
     return Array.from({ length: left }, (_, i) => ({
       // Sorts after every result of the same instant.
@@ -60,7 +59,7 @@ export function unreported(facts: WeaknessFacts): readonly Rep[] {
       side: set.side,
       band: 'calm',
       flownOn: 'craft',
-      mode: modesFor(drillOf(set.drillId).assistance, flies)[0]!,
+      mode: modesFor(drillOf(set.drillId), flies)[0]!,
       pilotRelative: false,
       day: set.day,
       flownAt: last,

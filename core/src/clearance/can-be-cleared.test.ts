@@ -4,9 +4,10 @@ import { proposePlan } from '../plan/propose-plan';
 import { brokenBy } from '../restrictions/restrictions';
 import { Diary, FIRST_DAY } from '../testing/diary';
 import { addDays } from '../vocabulary/day';
-import { FLIGHT_MODES } from '../vocabulary/flying';
+import { FLIGHT_MODES, onReleaseIn } from '../vocabulary/flying';
 import type { WindBand } from '../vocabulary/wind-band';
-import { modesFor } from './counts-for-test';
+import type { Flies, Purpose, Rep } from './facts';
+import { modeNow } from './form-now';
 import { keyDrillsOfPlan } from '../plan/propose-plan';
 import { nextStep } from './next-step';
 
@@ -32,16 +33,21 @@ interface Cleared {
 }
 
 /** Flies a weakness to the signature; null when that cannot be done. */
-function clear(causeId: CauseId, mode: (typeof FLIGHT_MODES)[number], windLimitMps: number, seed: number) {
+function clear(causeId: CauseId, pilot: Flies, seed: number) {
+  const { mode, windLimitMps } = pilot;
   const chance = chanceFrom(seed);
   const drillIds = proposePlan(causeId, mode, {}).map(({ drillId }) => drillId);
   const keyDrills = keyDrillsOfPlan(causeId, mode, drillIds);
   if (keyDrills.length === 0) return 'no drill decides';
-  const diary = new Diary({ mode, windLimitMps }, keyDrills, causeId);
+  const diary = new Diary(pilot, keyDrills, causeId);
   const weakness = [{ causeId, drillIds }];
-  const fly = (day: string, drillId: (typeof keyDrills)[number], more: object) => {
-    const drill = drillOf(drillId);
-    diary.rep(day, chance() >= 0.1, { drillId, mode: modesFor(drill.assistance, mode)[0]!, ...more });
+  const fly = (
+    day: string,
+    drillId: (typeof keyDrills)[number],
+    more: Partial<Rep> & { readonly purpose: Purpose },
+  ) => {
+    const now = modeNow(drillId, more.purpose, pilot, diary.now());
+    diary.rep(day, chance() >= 0.1, { drillId, mode: now, ...more });
   };
   for (let i = 1; i <= MOST_DAYS; i += 1) {
     const day = addDays(FIRST_DAY, i);
@@ -67,7 +73,7 @@ function clear(causeId: CauseId, mode: (typeof FLIGHT_MODES)[number], windLimitM
       if (WIND_OF[band] > windLimitMps && windLimitMps >= WIND_OF.calm)
         return `${drillId} asks for ${band} wind`;
       const refused = brokenBy(
-        { drillId, flownOn: 'craft', place: 'open', windMps: windOf(band), windLimitMps },
+        { drillId, flownOn: 'craft', place: 'open', windMps: windOf(band), windLimitMps, flies: pilot },
         weakness,
       );
       if (refused.length > 0) return refused[0]!.words;
@@ -89,9 +95,11 @@ function clear(causeId: CauseId, mode: (typeof FLIGHT_MODES)[number], windLimitM
 
 const all = CAUSES.flatMap(({ id }) => FLIGHT_MODES.map((mode) => [id, mode] as const));
 
-test.each(all)('%s in %s, with every wind limit', (causeId, mode) => {
-  for (const windLimitMps of WIND_LIMITS) {
-    const ended = clear(causeId, mode, windLimitMps, 11 + windLimitMps);
+test.each(all)('%s in %s, with every wind limit, with hold off too and without', (causeId, mode) => {
+  for (const [i, windLimitMps] of [...WIND_LIMITS, ...WIND_LIMITS].entries()) {
+    const holdOff = i >= WIND_LIMITS.length;
+    if (holdOff && onReleaseIn(mode) !== 'hold') continue;
+    const ended = clear(causeId, { mode, windLimitMps, holdOff }, 11 + windLimitMps);
     if (typeof ended === 'string') throw new Error(`limit ${windLimitMps}: ${ended}`);
   }
 });

@@ -40,6 +40,8 @@ export interface ChartTest {
   reopen(): void;
   /** Open again for a reason that no rep shows. */
   lower(): void;
+  /** Asks for so much evidence from now on. */
+  raise(needed: number): void;
   /** Begun again for another plan or another stamp. */
   beginAgain(): void;
   curve(): TestCurve;

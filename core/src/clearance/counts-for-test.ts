@@ -1,17 +1,27 @@
 import { causeOf, type CauseId } from '../causes/causes';
-import type { Assistance } from '../drills/drill';
+import type { Drill } from '../drills/drill';
 import { drillOf, isFlown } from '../drills/drills';
-import type { FlightMode } from '../vocabulary/flying';
-import type { Rep } from './facts';
+import { type FlightMode, onReleaseIn } from '../vocabulary/flying';
+import type { Flies, Rep } from './facts';
 
 const HOLD_OFF: readonly FlightMode[] = ['height-hold', 'self-level', 'rate'];
 const MANUAL: readonly FlightMode[] = ['self-level', 'rate'];
 
-/** Flight modes in which a drill's standard may be shown by a pilot who flies in `flies`. */
-export function modesFor(assistance: Assistance, flies: FlightMode): readonly FlightMode[] {
-  switch (assistance) {
+/** What of a pilot's flying decides how a drill is shown. */
+export type FliesIn = Pick<Flies, 'mode' | 'holdOff'>;
+
+/** Whether a pilot shows a drill in two forms: with hold off, which decides, and as usually flown. */
+export const hasTwoForms = ({ handsForm }: Pick<Drill, 'handsForm'>, { mode, holdOff }: FliesIn): boolean =>
+  handsForm === true && holdOff === true && onReleaseIn(mode) === 'hold';
+
+/** Flight modes in which a drill decides for such a pilot, the usual one first. */
+export function modesFor(
+  drill: Pick<Drill, 'assistance' | 'handsForm'>,
+  flies: FliesIn,
+): readonly FlightMode[] {
+  switch (drill.assistance) {
     case 'as-flown':
-      return [flies];
+      return hasTwoForms(drill, flies) ? HOLD_OFF : [flies.mode];
     case 'hold-off':
       return HOLD_OFF;
     case 'manual':
@@ -19,7 +29,7 @@ export function modesFor(assistance: Assistance, flies: FlightMode): readonly Fl
   }
 }
 
-export type WhyNotCounted = 'other-assistance' | 'pilot-relative' | 'no-side' | 'too-wide';
+export type WhyNotCounted = 'with-hold' | 'other-assistance' | 'pilot-relative' | 'no-side' | 'too-wide';
 
 /**
  * Why a rep does not move the chart although it was announced as a test or check; null when it
@@ -29,12 +39,13 @@ export type WhyNotCounted = 'other-assistance' | 'pilot-relative' | 'no-side' | 
 export function whyNotCounted(
   rep: Pick<Rep, 'drillId' | 'mode' | 'pilotRelative' | 'side' | 'widthSpans'>,
   causeId: CauseId,
-  flies: FlightMode,
+  flies: FliesIn,
 ): WhyNotCounted | null {
   const drill = drillOf(rep.drillId);
   // What is said or done on the ground is the same in every mode.
   if (!isFlown(drill)) return null;
-  if (!modesFor(drill.assistance, flies).includes(rep.mode)) return 'other-assistance';
+  if (!modesFor(drill, flies).includes(rep.mode))
+    return hasTwoForms(drill, flies) && rep.mode === flies.mode ? 'with-hold' : 'other-assistance';
   if (rep.pilotRelative && causeOf(causeId).family === 'orientation') return 'pilot-relative';
   if (drill.sides.length > 0 && rep.side === null) return 'no-side';
   const narrowest = drill.widthsSpans?.at(-1);

@@ -5,8 +5,11 @@ import type { Rep } from './facts';
 
 export interface CoverageCell {
   readonly drillId: DrillId;
-  /** What must be shown: a side of the drill, a wind band, or simply that it was at the craft. */
-  readonly what: { readonly side: Side } | { readonly band: WindBand } | 'craft';
+  /**
+   * What must be shown: a side of the drill, a wind band, simply that it was at the craft, or that it is met as it is
+   * usually flown where another form decides.
+   */
+  readonly what: { readonly side: Side } | { readonly band: WindBand } | 'craft' | 'as-flown';
   readonly shown: boolean;
 }
 
@@ -37,21 +40,29 @@ const isShown = (tests: readonly Rep[], by: ShownBy): boolean =>
 /** By the first edition one hit shows a cell; by the second what was shown must still stand. */
 export type ShownBy = 'one-hit' | 'still-stands';
 
+/** Tests, on craft or simulator, oldest first. */
+export interface ShownTests {
+  /** Those that move a chart. */
+  readonly counted: readonly Rep[];
+  /** Those in the mode that is usually flown; null or absent where no other form decides. */
+  readonly asFlown?: readonly Rep[] | null;
+}
+
 /**
  * Rung 2, cell by cell: each key drill met in a counted test rep on the craft, on every side it
  * has and in every wind band the pilot will fly in.
- * @param tests counted test reps, on craft or simulator, oldest first
  */
 export function coverageOf(
   keyDrills: readonly DrillId[],
   windLimitMps: number,
-  tests: readonly Rep[],
+  { counted, asFlown = null }: ShownTests,
   by: ShownBy = 'one-hit',
 ): readonly CoverageCell[] {
   return keyDrills.flatMap((drillId): CoverageCell[] => {
-    const flown = tests.filter((rep) => rep.drillId === drillId && rep.flownOn === 'craft');
+    const flown = counted.filter((rep) => rep.drillId === drillId && rep.flownOn === 'craft');
     const shownWhere = (fits: (rep: Rep) => boolean) => isShown(flown.filter(fits), by);
-    const { sides } = drillOf(drillId);
+    const { sides, handsForm } = drillOf(drillId);
+    const usual = asFlown?.filter((rep) => rep.drillId === drillId && rep.flownOn === 'craft');
     return [
       ...(sides.length === 0 ? [{ drillId, what: 'craft' as const, shown: isShown(flown, by) }] : []),
       ...sides.map((side) => ({ drillId, what: { side }, shown: shownWhere((rep) => rep.side === side) })),
@@ -60,6 +71,7 @@ export function coverageOf(
         what: { band },
         shown: shownWhere((rep) => rep.band === band),
       })),
+      ...(usual && handsForm ? [{ drillId, what: 'as-flown' as const, shown: isShown(usual, by) }] : []),
     ];
   });
 }

@@ -53,14 +53,22 @@ export interface Move {
   readonly reason: string | null;
   /** For `undone`: the move that is taken back. */
   readonly undoes: string | null;
+  /** For a confirmation: sides of deciding drills on which it happened; null, absent or empty: not known. */
+  readonly happenedOn?: readonly Side[] | null;
+}
+
+/** What a pilot flies with. */
+export interface Flies {
+  readonly mode: FlightMode;
+  readonly windLimitMps: number;
+  /** Also with position hold off: drills that have a form of their own for that are decided by it. Absent: no. */
+  readonly holdOff?: boolean;
 }
 
 /** What a pilot flies with, as it was when a weakness was opened: a change of the pilot does not change it. */
-export interface OpeningStamp {
+export interface OpeningStamp extends Flies {
   /** Instant from which it is in force, ISO 8601. */
   readonly at: string;
-  readonly mode: FlightMode;
-  readonly windLimitMps: number;
 }
 
 /** So many tests of one chart, announced to the pilot before the first of them. */
@@ -87,13 +95,11 @@ export interface WeaknessFacts {
   readonly causeId: CauseId;
   /** Flown drills of the plan whose test reps decide. */
   readonly keyDrills: readonly DrillId[];
-  readonly pilot: { readonly mode: FlightMode; readonly windLimitMps: number };
+  readonly pilot: Flies;
   /** Oldest first; absent or empty: as the pilot is now. The second edition. */
   readonly stamps?: readonly OpeningStamp[];
   /** Which drills decided when, oldest first; absent: these from the first. The second edition. */
   readonly deciding?: readonly Deciding[];
-  /** Sides of deciding drills on which it happened; absent or empty: not known, and any side may be one. */
-  readonly happenedOn?: readonly Side[];
   /** Announced tests; absent or empty: none were announced. The second edition. */
   readonly sets?: readonly TestSet[];
   readonly rule: ClearingRule;

@@ -30,7 +30,7 @@ const shownIn = (facts: WeaknessFacts, tests: readonly Rep[]): FirstThree =>
   firstThree(
     {
       charts: chartsOf(facts, tests),
-      coverage: coverageOf(facts.keyDrills, facts.pilot.windLimitMps, tests),
+      coverage: coverageOf(facts.keyDrills, facts.pilot.windLimitMps, { counted: tests }),
       days: daysOf(facts.keyDrills, tests),
     },
     facts.rule,
@@ -73,7 +73,8 @@ function followRound(facts: WeaknessFacts, reps: readonly Rep[]): Round {
       continue;
     }
     const counted =
-      whyNotCounted(rep, facts.causeId, facts.pilot.mode) === null && facts.keyDrills.includes(rep.drillId);
+      whyNotCounted(rep, facts.causeId, { mode: facts.pilot.mode }) === null &&
+      facts.keyDrills.includes(rep.drillId);
     const passed = tally.passed();
     if (rep.purpose !== 'check') {
       if (!passed && (lastPractice === null || rep.day > lastPractice)) lastPractice = rep.day;

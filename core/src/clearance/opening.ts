@@ -1,13 +1,19 @@
 import { addDays, type Day } from '../vocabulary/day';
+import { onReleaseIn } from '../vocabulary/flying';
 import { type Cell, CheckRound } from './check-round';
+import { testsADayOf } from './clearing-rule';
 import { whyNotCounted } from './counts-for-test';
 import { coverageOf } from './coverage';
 import { daysOf } from './days-of';
-import type { Rep, OpeningStamp, WeaknessFacts } from './facts';
+import type { Move, Rep, OpeningStamp, WeaknessFacts } from './facts';
 import { firstThree, type FirstThree } from './first-three';
 import type { Check } from './rungs';
 import { TestCharts } from './test-charts';
 import { WatchRound } from './watch-round';
+
+/** Whether drills with two forms are shown in both, flown with this. */
+const showsTwoForms = ({ mode, holdOff }: OpeningStamp): boolean =>
+  holdOff === true && onReleaseIn(mode) === 'hold';
 
 /**
  * A weakness from its first confirmed cause on, moved by what happened in the order in which it did. What was
@@ -32,24 +38,29 @@ export class Opening {
   readonly charts: TestCharts;
   /** Counted tests that show the coverage and the days. */
   private tests: Rep[] = [];
+  /** Tests flown in the usual mode of a drill that has two forms; they move no chart. */
+  private asFlown: Rep[] = [];
   private stamps: OpeningStamp[];
   private known: FirstThree | null = null;
   private openedAnewAt: string | null = null;
 
   constructor(private readonly facts: WeaknessFacts) {
-    this.charts = new TestCharts(facts);
+    this.charts = new TestCharts(facts.rule);
     this.charts.decideBy(facts.deciding?.[0]?.keyDrills ?? facts.keyDrills);
-    const { mode, windLimitMps } = facts.pilot;
-    this.stamps = [facts.stamps?.[0] ?? { at: '', mode, windLimitMps }];
+    this.stamps = [facts.stamps?.[0] ?? { at: '', ...facts.pilot }];
   }
 
   get three(): FirstThree {
     const limit = Math.max(...this.stamps.map(({ windLimitMps }) => windLimitMps));
     const keyDrills = [...new Set(this.charts.deciding.map(({ drillId }) => drillId))];
+    const shown = {
+      counted: this.tests,
+      asFlown: this.stamps.some(showsTwoForms) ? this.asFlown : null,
+    };
     this.known ??= firstThree(
       {
         charts: this.charts.charts(),
-        coverage: coverageOf(keyDrills, limit, this.tests, 'still-stands'),
+        coverage: coverageOf(keyDrills, limit, shown, 'still-stands'),
         days: daysOf(keyDrills, this.tests),
       },
       this.facts.rule,
@@ -70,23 +81,32 @@ export class Opening {
     return (this.round ?? new CheckRound(this.charts.deciding)).drills();
   }
 
-  /** A cause was confirmed. @param stands whether it has not been taken back since @param at when */
-  confirm(stands: boolean, at: string): void {
+  /** A cause was confirmed. @param stands whether it has not been taken back since */
+  confirm({ at, happenedOn = null }: Pick<Move, 'at' | 'happenedOn'>, stands: boolean): void {
     if (this.phase === 'none') {
       this.phase = 'active';
       this.openings = 1;
+      this.charts.begin(happenedOn);
     } else if (!stands) {
       return;
     } else if (this.phase === 'watch' || this.phase === 'closed') {
-      if (this.signedEarly || this.relapsed) this.charts.lower();
-      else this.openAnew(at);
+      if (this.signedEarly || this.relapsed) {
+        this.charts.lower();
+        this.charts.happenedToo(happenedOn);
+      } else {
+        this.openAnew(at);
+        this.charts.begin(happenedOn);
+      }
       this.goBack();
       [this.relapsed, this.signedEarly, this.lastPractice] = [false, false, null];
       [this.flown, this.failedAt.length] = [0, 0];
     } else if (this.isReady) {
       // What was shown did not last; what was spent on showing it stays spent.
       this.charts.lower();
+      this.charts.happenedToo(happenedOn);
       this.goBack();
+    } else {
+      this.charts.happenedToo(happenedOn);
     }
     this.known = null;
   }
@@ -111,9 +131,9 @@ export class Opening {
       this.stamps = [stamp];
       return;
     }
-    const { mode, windLimitMps } = this.stamps.at(-1)!;
+    const { mode, windLimitMps, holdOff = false } = this.stamps.at(-1)!;
     this.stamps.push(stamp);
-    if (stamp.mode !== mode || stamp.windLimitMps !== windLimitMps) {
+    if (stamp.mode !== mode || stamp.windLimitMps !== windLimitMps || (stamp.holdOff ?? false) !== holdOff) {
       this.charts.beginAgain();
       [this.round, this.keptOn] = [null, null];
     }
@@ -142,9 +162,8 @@ export class Opening {
 
   /** The chart that a test or check of it moves; null where it moves none. */
   private cellOf({ drillId, mode, pilotRelative, side, widthSpans = null }: Rep): Cell | null {
-    const flies = this.stamps.at(-1)!.mode;
-    if (whyNotCounted({ drillId, mode, pilotRelative, side, widthSpans }, this.facts.causeId, flies) !== null)
-      return null;
+    const rep = { drillId, mode, pilotRelative, side, widthSpans };
+    if (whyNotCounted(rep, this.facts.causeId, this.stamps.at(-1)!) !== null) return null;
     return (
       this.charts.deciding.find(
         (cell) => cell.drillId === drillId && (cell.side === null || cell.side === side),
@@ -164,10 +183,19 @@ export class Opening {
     } else if (decides) this.interrupt(rep);
     if (this.keptOn === null && (this.lastPractice === null || rep.day > this.lastPractice))
       this.lastPractice = rep.day;
-    if (rep.purpose !== 'test' || !cell) return;
+    if (rep.purpose !== 'test') return;
+    this.showAsFlown(rep);
+    if (!cell) return;
     if (!this.charts.of(cell).add(rep.met, rep.day)) return;
     this.tests.push(rep);
     this.slip(rep);
+  }
+
+  /** The first few tests of a day in the usual mode of a drill that has two forms. */
+  private showAsFlown(rep: Rep): void {
+    if (rep.mode !== this.stamps.at(-1)!.mode || onReleaseIn(rep.mode) !== 'hold') return;
+    const today = this.asFlown.filter(({ drillId, day }) => drillId === rep.drillId && day === rep.day);
+    if (today.length < testsADayOf(this.facts.rule)) this.asFlown.push(rep);
   }
 
   private attempt(rep: Rep, cell: Cell): void {
@@ -228,6 +256,7 @@ export class Opening {
   private goBack(): void {
     this.phase = 'active';
     this.tests = [];
+    this.asFlown = [];
     [this.round, this.keptOn, this.watch] = [null, null, null];
     this.known = null;
   }

@@ -21,7 +21,7 @@ function moveHappens(move: Move, stands: boolean): Happening['happens'] | null {
     case 'opened':
     case 'occurrence-added':
     case 'reopened':
-      return (opening) => opening.confirm(stands, move.at);
+      return (opening) => opening.confirm(move, stands);
     case 'signed':
     case 'signed-early':
       return stands ? (opening) => opening.sign(move.kind === 'signed-early', move.at.slice(0, 10)) : null;

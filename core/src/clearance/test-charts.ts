@@ -1,9 +1,9 @@
+import type { Side } from '../drills/drill';
 import { type DrillId, drillOf } from '../drills/drills';
 import type { ChartTest } from './chart-test';
 import { type Cell, cellKey } from './check-round';
 import { type ClearingRule, OTHER_SIDES_NEED, testOf } from './clearing-rule';
 import { EvidenceTest } from './evidence/evidence-test';
-import type { WeaknessFacts } from './facts';
 import { LearningCurveTest } from './learning-curve-test';
 import type { Chart, Clearance } from './rungs';
 
@@ -14,10 +14,15 @@ export const cellsOf = (keyDrills: readonly DrillId[]): readonly Cell[] =>
     return sides.length === 0 ? [{ drillId, side: null }] : sides.map((side) => ({ drillId, side }));
   });
 
+/** Sides on which it happened; null: not known, and any side may be one. */
+type HappenedOn = readonly Side[] | null;
+
 /** Evidence at which a chart passes: less on a side on which it is known not to have happened. */
-function neededFor({ side }: Cell, rule: ClearingRule, happenedOn: WeaknessFacts['happenedOn']): number {
+function neededFor({ drillId, side }: Cell, rule: ClearingRule, happenedOn: HappenedOn): number {
   const all = 100 / rule.riskPercent;
-  if (side === null || rule.sidesAlike || !happenedOn?.length || happenedOn.includes(side)) return all;
+  if (side === null || rule.sidesAlike || happenedOn === null || happenedOn.includes(side)) return all;
+  // Of a drill none of whose sides was told, any may be the one.
+  if (!drillOf(drillId).sides.some((each) => happenedOn.includes(each))) return all;
   return Math.min(all, OTHER_SIDES_NEED);
 }
 
@@ -29,7 +34,21 @@ export class TestCharts {
   private tests = new Map<string, ChartTest>();
   private cells: readonly Cell[] = [];
 
-  constructor(private readonly facts: Pick<WeaknessFacts, 'rule' | 'happenedOn'>) {}
+  private happenedOn: HappenedOn = null;
+
+  constructor(private readonly rule: ClearingRule) {}
+
+  /** It happened on these sides, as the opening has it. */
+  begin(sides: HappenedOn): void {
+    this.happenedOn = sides?.length ? sides : null;
+  }
+
+  /** It happened there too: as much is asked there from now on, and everywhere where nobody knows. */
+  happenedToo(sides: HappenedOn): void {
+    if (this.happenedOn === null) return;
+    this.happenedOn = sides?.length ? [...this.happenedOn, ...sides] : null;
+    for (const cell of this.cells) this.of(cell).raise(neededFor(cell, this.rule, this.happenedOn));
+  }
 
   /** From now on these drills decide; other ones than before begin their evidence again. */
   decideBy(keyDrills: readonly DrillId[]): void {
@@ -85,7 +104,7 @@ export class TestCharts {
   }
 
   private fresh(cell: Cell): ChartTest {
-    const { rule, happenedOn } = this.facts;
+    const { rule, happenedOn } = this;
     return testOf(rule) === 'evidence'
       ? new EvidenceTest(rule, neededFor(cell, rule, happenedOn))
       : new LearningCurveTest(rule);

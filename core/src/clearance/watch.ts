@@ -42,7 +42,7 @@ export function followWatch(
     (rep) =>
       rep.purpose !== 'practice' &&
       keyDrills.includes(rep.drillId) &&
-      whyNotCounted(rep, causeId, pilot.mode) === null,
+      whyNotCounted(rep, causeId, { mode: pilot.mode }) === null,
   );
   const curve = relapseCurve(
     rule,

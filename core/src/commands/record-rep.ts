@@ -47,6 +47,7 @@ export const repShape = object({
   level: number().oneOf(LEVELS, 'Level must be -2, -1, 0 or 1: 0 is the standard.').default(0),
   measure: quantityOrNone('Measured', 0, 10_000),
   sessionId: keyOrNone('Session'),
+  craftId: keyOrNone('Craft'),
   testSetId: keyOrNone('Announced set'),
   drillVersion: whole('Version of the standard', 0, 10_000).default(0),
   /** Which of the drill's cases: the rule below knows them. */
@@ -155,13 +156,22 @@ export const recordRep = command(handles.recordRep, {
 /** What whoever counts says of an attempt; the rest of a rep has its usual value. */
 export type CountedRep = Omit<
   RepFields,
-  'missReason' | 'level' | 'measure' | 'sessionId' | 'caseId' | 'stage' | 'widthSpans' | 'testSetId'
+  | 'missReason'
+  | 'level'
+  | 'measure'
+  | 'sessionId'
+  | 'craftId'
+  | 'caseId'
+  | 'stage'
+  | 'widthSpans'
+  | 'testSetId'
 > & {
   readonly purpose: Purpose;
   readonly missReason?: MissReason | null;
   readonly level?: number;
   readonly measure?: number | null;
   readonly sessionId?: string | null;
+  readonly craftId?: string | null;
   readonly testSetId?: string | null;
   readonly caseId?: string | null;
   readonly stage?: number | null;
@@ -174,6 +184,7 @@ export const newRep = (counted: CountedRep): RepFields => ({
   level: 0,
   measure: null,
   sessionId: null,
+  craftId: null,
   testSetId: null,
   caseId: null,
   stage: null,

@@ -1,5 +1,5 @@
 import { type InferType, object } from 'yup';
-import { choice, instant, quantity, reason } from '../schemas/fields';
+import { choice, instant, quantity, reason, yesNoUsually } from '../schemas/fields';
 import { FLIGHT_MODES } from '../vocabulary/flying';
 import { command } from './command';
 import * as handles from './handles';
@@ -7,6 +7,7 @@ import * as handles from './handles';
 const stampShape = object({
   mode: choice('Mode', FLIGHT_MODES),
   windLimitMps: quantity('Wind limit', 1, 20, 'm/s'),
+  holdOff: yesNoUsually('Hold off too', false),
   at: instant('Time'),
   reason: reason(),
 }).noUnknown();

@@ -86,6 +86,7 @@ export const AIR_AND_HEAD = [
     sides: ['left', 'right'],
     bands: ['light', 'breezy'],
     assistance: 'as-flown',
+    handsForm: true,
     after: ['lateral-line'],
   },
   {

@@ -59,6 +59,11 @@ export interface Drill<Id extends string = string> {
   /** Wind bands in which the standard must be shown; absent: every band the pilot will fly in. */
   readonly bands?: readonly WindBand[];
   readonly assistance: Assistance;
+  /**
+   * Flown with position hold off too, by whoever flies so: that form decides, since with hold on a rep that was met
+   * measures the craft; as it is usually flown it is a cell of the coverage.
+   */
+  readonly handsForm?: true;
   /** Absent: any craft. */
   readonly craft?: OnRelease;
   /** Modes of a pilot for whom it makes sense; absent: any. */

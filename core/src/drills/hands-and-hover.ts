@@ -16,6 +16,7 @@ export const HANDS_AND_HOVER = [
     sticks: ['throttle', 'yaw', 'pitch', 'roll'],
     sides: [],
     assistance: 'as-flown',
+    handsForm: true,
     after: [],
   },
   {
@@ -33,6 +34,7 @@ export const HANDS_AND_HOVER = [
     sides: [],
     bands: ['calm'],
     assistance: 'as-flown',
+    handsForm: true,
     after: ['single-stick'],
   },
   {
@@ -131,6 +133,7 @@ export const HANDS_AND_HOVER = [
     sticks: ['throttle'],
     sides: [],
     assistance: 'as-flown',
+    handsForm: true,
     after: ['single-stick'],
   },
   {
@@ -148,6 +151,7 @@ export const HANDS_AND_HOVER = [
     sides: [],
     bands: ['calm', 'light'],
     assistance: 'as-flown',
+    handsForm: true,
     after: ['pop-up-takeoff'],
   },
   {
@@ -196,6 +200,7 @@ export const HANDS_AND_HOVER = [
     sticks: ['throttle'],
     sides: [],
     assistance: 'as-flown',
+    handsForm: true,
     after: ['tail-in-hover'],
     caution: 'Never caught by hand.',
   },
@@ -230,6 +235,7 @@ export const HANDS_AND_HOVER = [
     sides: ['nose-in', 'tail-on', 'nose-left', 'nose-right'],
     bands: ['breezy'],
     assistance: 'as-flown',
+    handsForm: true,
     after: ['tail-in-hover'],
   },
 ] as const satisfies readonly Drill[];

@@ -16,6 +16,7 @@ export const POINTING_AND_TURNS = [
     sticks: ['pitch', 'roll'],
     sides: ['nose-left', 'nose-right'],
     assistance: 'as-flown',
+    handsForm: true,
     after: ['tail-in-hover'],
   },
   {
@@ -32,6 +33,7 @@ export const POINTING_AND_TURNS = [
     sticks: ['pitch', 'roll'],
     sides: [],
     assistance: 'as-flown',
+    handsForm: true,
     after: ['side-on-hover'],
     caution: 'Stand well to the side; nobody in front of the nose.',
   },
@@ -49,6 +51,7 @@ export const POINTING_AND_TURNS = [
     sticks: ['yaw', 'pitch', 'roll'],
     sides: ['tail-on', 'nose-left', 'nose-in', 'nose-right'],
     assistance: 'as-flown',
+    handsForm: true,
     after: ['side-on-hover'],
   },
   {
@@ -131,6 +134,7 @@ export const POINTING_AND_TURNS = [
     sticks: ['yaw', 'pitch', 'roll'],
     sides: [],
     assistance: 'as-flown',
+    handsForm: true,
     after: ['clock-hover'],
     caution: 'The trainer never takes their eyes off it.',
   },
@@ -231,6 +235,7 @@ export const POINTING_AND_TURNS = [
     sticks: ['roll', 'yaw', 'throttle'],
     sides: ['clockwise', 'counter-clockwise'],
     assistance: 'as-flown',
+    handsForm: true,
     after: ['roll-then-look'],
   },
   {
@@ -247,6 +252,7 @@ export const POINTING_AND_TURNS = [
     sticks: ['throttle'],
     sides: [],
     assistance: 'as-flown',
+    handsForm: true,
     after: ['circle-both-ways'],
   },
   {

@@ -35,6 +35,7 @@ interface PilotFlying {
   readonly name: string;
   readonly mode: FlightMode;
   readonly windLimitMps: number;
+  readonly holdOff?: boolean;
   /** Null: it is not known which; a usual one stands in. */
   readonly craft: CraftRecord | null;
   /** Open weaknesses, by their keys. */
@@ -76,6 +77,7 @@ function ruledOut(
         place: site?.place ?? null,
         windMps: content.windMps,
         windLimitMps: pilot.windLimitMps,
+        flies: pilot,
       },
       restricting,
     ).map(({ causeId, words }) => ({

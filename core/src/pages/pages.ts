@@ -33,6 +33,8 @@ export interface Pilot {
   readonly stickLayout: StickLayout;
   readonly mode: FlightMode;
   readonly windLimitMps: number;
+  /** Flies with position hold off too; absent in a copy kept by an older version. */
+  readonly holdOff?: boolean;
   readonly track: Track;
   /** Drills shown before anything was counted here; absent in a copy kept by an older version. */
   readonly shown?: readonly DrillId[];
@@ -181,6 +183,8 @@ export interface WeaknessMove extends Move {
 
 /** What the pilot flew with at the opening, and what a trainer stamped since. */
 export interface WeaknessStamp extends OpeningStamp {
+  /** Craft with which it happened; null or absent: not told. */
+  readonly craftId?: string | null;
   readonly reason?: string;
   readonly by?: string | null;
   /** Where it comes from: `pilot-as-now` where nothing older could tell. */
@@ -194,6 +198,8 @@ export interface RecordedRep extends Rep {
   readonly level?: number;
   readonly measure?: number | null;
   readonly sessionId?: string | null;
+  /** Craft that was flown; null or absent: not said. */
+  readonly craftId?: string | null;
   readonly missReason: string | null;
   readonly caseId?: string | null;
   readonly stage?: number | null;

@@ -1,4 +1,6 @@
 import { causeOf, type CauseId } from '../causes/causes';
+import { type FliesIn, hasTwoForms } from '../clearance/counts-for-test';
+import type { Drill } from '../drills/drill';
 import { drillOf, type DrillId } from '../drills/drills';
 import type { SpeedSetting } from '../vocabulary/craft-facts';
 import { type FlightMode, onReleaseIn, type Place } from '../vocabulary/flying';
@@ -17,6 +19,8 @@ export interface PlannedFlying {
   readonly place: Place | null;
   readonly windMps: number | null;
   readonly windLimitMps: number;
+  /** How the pilot flies; absent: not known. */
+  readonly flies?: FliesIn;
 }
 
 export interface BrokenLimit {
@@ -159,6 +163,10 @@ export const brokenByFlight = (
   weaknesses: readonly Pick<Restricting, 'causeId'>[],
 ): readonly BrokenLimit[] => brokenWhere(weaknesses, (limit) => againstFlight(limit, flight));
 
+/** Whether a drill is flown with hold off by such a pilot; where nobody said how one flies, as usual. */
+const isFlownWithoutHold = (drill: Pick<Drill, 'assistance' | 'handsForm'>, flies?: FliesIn): boolean =>
+  drill.assistance !== 'as-flown' || (flies !== undefined && hasTwoForms(drill, flies));
+
 /**
  * The restrictions that a planned drill would break. On the simulator nothing is broken; inside the drills of its
  * own plan a restriction holds only as far as the place goes, since none may stand in the way of what lifts it.
@@ -179,7 +187,7 @@ export function brokenBy(flying: PlannedFlying, weaknesses: readonly Restricting
       return limit.drills.includes(drill.id) && !isOwn
         ? `${drill.name} goes against "${causeOf(causeId).restriction}"; on the simulator, or once cleared.`
         : null;
-    return againstPlace(limit, place, drill.assistance !== 'as-flown');
+    return againstPlace(limit, place, isFlownWithoutHold(drill, flying.flies));
   });
 }
 

@@ -148,6 +148,13 @@ export const yesNoOr = <T extends boolean | null>(label: string, usual: T) =>
       (value) => typeof value === 'boolean' || value === usual || value === undefined,
     );
 
+/** True or false, never empty; as usual where nothing is said. */
+export const yesNoUsually = (label: string, usual: boolean) =>
+  mixed<boolean>()
+    .default(usual)
+    .nonNullable(`${label} must be true or false.`)
+    .test('yes-no', `${label} must be true or false.`, (value) => typeof value === 'boolean');
+
 export const day = (label: string) =>
   string()
     .strict()

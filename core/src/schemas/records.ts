@@ -18,6 +18,7 @@ import {
   whole,
   yesNo,
   yesNoOr,
+  yesNoUsually,
 } from './fields';
 
 /** The records a school keeps, each with one shape for its form and for the server. */
@@ -27,6 +28,8 @@ export const pilotShape = object({
   stickLayout: choice('Stick layout', STICK_LAYOUTS),
   mode: choice('Flies in', FLIGHT_MODES),
   windLimitMps: quantity('Wind limit', 1, 20, 'm/s'),
+  /** Flies with position hold off too. */
+  holdOff: yesNoUsually('Hold off too', false),
   track: mixed<Track>()
     .oneOf(TRACKS, `Track must be one of ${TRACKS.join(', ')}: pick one of these.`)
     .default('assist-down'),

@@ -46,8 +46,14 @@ describe('shapes', () => {
       caseId: null,
       stage: null,
       widthSpans: null,
+      craftId: null,
     });
-    expect(await pilotShape.validate(PILOT)).toEqual({ track: 'assist-down', shown: [], ...PILOT });
+    expect(await pilotShape.validate(PILOT)).toEqual({
+      track: 'assist-down',
+      holdOff: false,
+      shown: [],
+      ...PILOT,
+    });
   });
 
   test.each([

@@ -1,3 +1,5 @@
+import type { Side } from '../drills/drill';
+import { sidesTold } from './sides-told';
 import { type CauseId, causeOf } from '../causes/causes';
 import type { ClearingRule } from '../clearance/clearing-rule';
 import type { OpeningStamp } from '../clearance/facts';
@@ -29,7 +31,12 @@ export interface WeaknessSurroundings {
   readonly repsOfPilot: (pilotId: string) => readonly RecordedRep[];
 }
 
-const stampOf = ({ mode, windLimitMps }: Pilot, at: string): OpeningStamp => ({ at, mode, windLimitMps });
+const stampOf = ({ mode, windLimitMps, holdOff = false }: Pilot, at: string): OpeningStamp => ({
+  at,
+  mode,
+  windLimitMps,
+  holdOff,
+});
 
 /** The page of a weakness that a confirmation opens; undefined where too little is known of its pilot. */
 function opened(
@@ -74,11 +81,14 @@ export interface FromDebrief {
   readonly link: CauseId | null;
   /** How bad it may end next time, 1 to 5. */
   readonly severity: number | null;
+  /** Sides of drills on which it happened; null: not told. */
+  readonly happenedOn: readonly Side[] | null;
 }
 
 export const fromDebrief = (findings: Findings | null): FromDebrief => ({
   link: findings ? linkToBreak(findings.chain) : null,
   severity: findings ? rankOfSeverity(findings.potential) : null,
+  happenedOn: findings ? sidesTold(findings.evidence) : null,
 });
 
 function withConfirmation(
@@ -103,7 +113,16 @@ function withConfirmation(
     ...page,
     rule: anew ? (around.rule ?? page.rule) : page.rule,
     stamps: anew ? [...(page.stamps ?? []), stampOf(page.pilot, made.at)] : page.stamps,
-    moves: [...page.moves, move({ id: made.moveId, kind, at: made.at, occurrenceId: made.occurrenceId })],
+    moves: [
+      ...page.moves,
+      move({
+        id: made.moveId,
+        kind,
+        at: made.at,
+        occurrenceId: made.occurrenceId,
+        happenedOn: fromDebrief(made.findings).happenedOn,
+      }),
+    ],
     occurrences: confirmed
       ? [confirmed, ...page.occurrences.filter(({ id }) => id !== confirmed.id)].sort((a, b) =>
           b.happenedAt.localeCompare(a.happenedAt),

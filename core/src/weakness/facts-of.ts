@@ -30,7 +30,6 @@ export interface KeptWeakness<R extends Rep = Rep> {
   readonly failedAt: readonly string[];
   /** Oldest first. */
   readonly sets?: readonly TestSet[];
-  readonly happenedOn?: WeaknessFacts['happenedOn'];
 }
 
 const lastBy = <T>(items: readonly T[], at: (item: T) => string, instant: string): T | undefined =>
@@ -52,11 +51,11 @@ function decidingOf({ causeId, pilot, stamps, plans }: KeptWeakness): readonly D
 
 /** The facts that decide where a weakness stands, for phone and server alike. */
 export function factsOf(kept: KeptWeakness): WeaknessFacts {
-  const { causeId, rule, moves, reps, plans, failedAt, stamps, sets, happenedOn } = kept;
-  const { mode, windLimitMps } = stamps.at(-1) ?? kept.pilot;
+  const { causeId, rule, moves, reps, plans, failedAt, stamps, sets } = kept;
+  const { mode, windLimitMps, holdOff = false } = stamps.at(-1) ?? kept.pilot;
   return {
     causeId,
-    pilot: { mode, windLimitMps },
+    pilot: { mode, windLimitMps, holdOff },
     rule,
     moves,
     reps,
@@ -65,6 +64,5 @@ export function factsOf(kept: KeptWeakness): WeaknessFacts {
     keyDrills: keyDrillsOfPlan(causeId, mode, plans[0]?.drillIds ?? [], plans[0]?.decides),
     failedAt,
     ...(sets ? { sets } : {}),
-    ...(happenedOn ? { happenedOn } : {}),
   };
 }

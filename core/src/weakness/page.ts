@@ -1,5 +1,5 @@
 import { type Clearance, clearanceOf } from '../clearance/clearance';
-import type { WeaknessFacts } from '../clearance/facts';
+import type { Flies, WeaknessFacts } from '../clearance/facts';
 import { inLists } from '../clearance/in-lists';
 import type { WeaknessPage } from '../pages/pages';
 import { factsOf } from './facts-of';
@@ -16,6 +16,10 @@ export const factsOfPage = (page: WeaknessPage) =>
     sets: page.testSets ?? [],
     failedAt: page.weakness.failedAt ?? [],
   });
+
+/** What the pilot flies with, as it is stamped. */
+export const fliesAsJudged = (page: Pick<WeaknessPage, 'stamps' | 'pilot'>): Flies =>
+  page.stamps?.at(-1) ?? page.pilot;
 
 export const clearanceOfPage = (page: WeaknessPage): Clearance => clearanceOf(factsOfPage(page));
 

@@ -94,9 +94,12 @@ const byStamp: Step = (asked, { page, ids }) => {
   const stamp = bodyIf(stampWeakness, asked);
   if (!stamp) return null;
   const stamps = page.stamps ?? [];
-  const { at, mode, windLimitMps, reason } = stamp.body;
+  const { at, mode, windLimitMps, holdOff = false, reason } = stamp.body;
   if (!ids.has(stamp.keys.id) || stamps.some((each) => each.at === at)) return page;
-  return { ...page, stamps: [...stamps, { at, mode, windLimitMps, reason, toldBy: 'trainer', by: null }] };
+  return {
+    ...page,
+    stamps: [...stamps, { at, mode, windLimitMps, holdOff, reason, toldBy: 'trainer', by: null }],
+  };
 };
 
 const bySet: Step = (asked, { page, ids }) => {

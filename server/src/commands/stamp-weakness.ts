@@ -23,7 +23,7 @@ export const stampWeakness: Handler<typeof command> = async (
     subjectId: weaknessId,
     pilotId,
     reason: fields.reason,
-    data: { mode: fields.mode, windLimitMps: fields.windLimitMps },
+    data: { mode: fields.mode, windLimitMps: fields.windLimitMps, holdOff: fields.holdOff },
   });
   await refreshWeakness(school, weaknessId);
   return { id };

@@ -9,6 +9,7 @@ import * as whatDecides from './migrations/007-what-decides';
 import * as announcedTests from './migrations/008-announced-tests';
 import * as reporting from './migrations/009-reporting';
 import * as shownBefore from './migrations/010-shown-before';
+import * as formsAndSides from './migrations/011-forms-and-sides';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001-first': first,
@@ -21,6 +22,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '008-announced-tests': announcedTests,
   '009-reporting': reporting,
   '010-shown-before': shownBefore,
+  '011-forms-and-sides': formsAndSides,
 };
 
 const source: Knex.MigrationSource<string> = {

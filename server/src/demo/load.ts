@@ -68,7 +68,7 @@ const isLeft = ({ drillId, side, curve }: Chart, coverage: Clearance['coverage']
         (cell) =>
           cell.drillId === drillId &&
           !cell.shown &&
-          (cell.what === 'craft' || !('side' in cell.what) || cell.what.side === side),
+          (typeof cell.what === 'string' || !('side' in cell.what) || cell.what.side === side),
       );
 
 /** Writes the demo's history through the same functions that serve a trainer's taps. */
@@ -321,7 +321,7 @@ class Season {
       side,
       band,
       flownOn: onSimulator ? 'simulator' : 'craft',
-      mode: modesFor(drillOf(drillId).assistance, flies)[0]!,
+      mode: modesFor(drillOf(drillId), { mode: flies })[0]!,
       pilotRelative: false,
       drillVersion: 0,
       pack: 1 + Math.floor(minute / 60),

@@ -147,6 +147,7 @@ export const DEMO_PILOTS: readonly Omit<PilotFields, 'shown'>[] = [
     mode: 'position-hold',
     track: 'assist-down',
     windLimitMps: 6.7,
+    holdOff: false,
     note: '',
   },
   {
@@ -155,6 +156,7 @@ export const DEMO_PILOTS: readonly Omit<PilotFields, 'shown'>[] = [
     mode: 'position-hold',
     track: 'assist-down',
     windLimitMps: 6.7,
+    holdOff: false,
     note: 'Left-handed.',
   },
   {
@@ -163,6 +165,7 @@ export const DEMO_PILOTS: readonly Omit<PilotFields, 'shown'>[] = [
     mode: 'self-level',
     track: 'assist-down',
     windLimitMps: 6.7,
+    holdOff: false,
     note: '',
   },
   {
@@ -171,15 +174,25 @@ export const DEMO_PILOTS: readonly Omit<PilotFields, 'shown'>[] = [
     mode: 'position-hold',
     track: 'assist-down',
     windLimitMps: 5,
+    holdOff: false,
     note: 'Learnt on layout 1, keeps it.',
   },
-  { name: 'Cai Penhallis', stickLayout: 2, mode: 'rate', track: 'manual-first', windLimitMps: 8, note: '' },
+  {
+    name: 'Cai Penhallis',
+    stickLayout: 2,
+    mode: 'rate',
+    track: 'manual-first',
+    windLimitMps: 8,
+    holdOff: false,
+    note: '',
+  },
   {
     name: 'Elin Scarrow',
     stickLayout: 2,
     mode: 'position-hold',
     track: 'assist-down',
     windLimitMps: 6.7,
+    holdOff: false,
     note: '',
   },
   {
@@ -188,6 +201,7 @@ export const DEMO_PILOTS: readonly Omit<PilotFields, 'shown'>[] = [
     mode: 'position-hold',
     track: 'assist-down',
     windLimitMps: 5,
+    holdOff: false,
     note: '',
   },
   {
@@ -196,6 +210,7 @@ export const DEMO_PILOTS: readonly Omit<PilotFields, 'shown'>[] = [
     mode: 'position-hold',
     track: 'assist-down',
     windLimitMps: 8,
+    holdOff: false,
     note: 'Night search lead.',
   },
   {
@@ -204,6 +219,7 @@ export const DEMO_PILOTS: readonly Omit<PilotFields, 'shown'>[] = [
     mode: 'position-hold',
     track: 'assist-down',
     windLimitMps: 4,
+    holdOff: false,
     note: 'Joined this season.',
   },
 ];

@@ -1,11 +1,11 @@
 import { causeOf } from '@skelby/core/causes/causes';
 import type { WeaknessState } from '@skelby/core/clearance/rungs';
+import type { Flies } from '@skelby/core/clearance/facts';
 import { liveMoves } from '@skelby/core/clearance/standing';
 import type { ConfirmFields } from '@skelby/core/commands/confirm-cause';
 import type { UnconfirmFields } from '@skelby/core/commands/take-confirmation-back';
 import { decidingAmong } from '@skelby/core/plan/key-drills';
 import { proposePlan } from '@skelby/core/plan/propose-plan';
-import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import { type FromDebrief, fromDebrief } from '@skelby/core/weakness/apply';
 import { moveOfConfirmation, opensAnew } from '@skelby/core/weakness/move-of-confirmation';
 import type { SchoolTx } from '../db/in-school';
@@ -20,14 +20,13 @@ async function openOrAdd(
   school: SchoolTx,
   occurrence: OccurrenceRow,
   fields: ConfirmFields,
-  { link, severity }: FromDebrief,
+  { link, severity, happenedOn }: FromDebrief,
 ): Promise<string> {
   const { tx, schoolId, accountId } = school;
   const { pilotId } = occurrence;
-  const pilot = (await tx('pilots').where({ id: pilotId }).first('mode', 'wind_limit_mps')) as {
-    mode: FlightMode;
-    windLimitMps: number;
-  };
+  const pilot = (await tx('pilots')
+    .where({ id: pilotId })
+    .first('mode', 'wind_limit_mps', 'hold_off')) as Flies;
   const there = (await tx('weaknesses')
     .where({ pilotId, causeId: fields.causeId })
     .first('id', 'state', 'signed_early')) as
@@ -76,6 +75,7 @@ async function openOrAdd(
       weaknessId,
       at: fields.at,
       ...pilot,
+      craftId: occurrence.craftId,
       toldBy: 'opening',
       accountId,
     });
@@ -87,6 +87,7 @@ async function openOrAdd(
     at: fields.at,
     accountId,
     occurrenceId: occurrence.id,
+    happenedOn,
   });
   await recordEvent(school, {
     action: kind,

@@ -27,6 +27,7 @@ async function flyingIn({ tx }: SchoolTx, content: SessionFields): Promise<Sessi
     name: string;
     mode: FlightMode;
     windLimitMps: number;
+    holdOff: boolean;
   }[];
   const { rows: craft } = (await tx.raw(
     `select distinct on (f.pilot_id) f.pilot_id as of_pilot, c.* from flights f

@@ -64,6 +64,7 @@ interface HeadRow extends ClearingRule {
   readonly pilotId: string;
   readonly mode: FlightMode;
   readonly windLimitMps: number;
+  readonly holdOff: boolean;
   readonly failedAt: readonly string[];
 }
 
@@ -86,7 +87,7 @@ const ruleIn = (row: ClearingRule): ClearingRule => ({
 export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFacts> {
   const { rows } = (await tx.raw(
     `
-    select r.*, w.cause_id, w.pilot_id, w.failed_at, p.mode, p.wind_limit_mps
+    select r.*, w.cause_id, w.pilot_id, w.failed_at, p.mode, p.wind_limit_mps, p.hold_off
       from weaknesses w
       join pilots p on p.school_id = w.school_id and p.id = w.pilot_id
       join clearing_rules r on r.school_id = w.school_id and r.id = w.rule_id
@@ -99,13 +100,22 @@ export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFac
   const plans = (await tx('plans').where({ weaknessId: id }).orderBy('made_at', 'desc')) as KeptPlan[];
   const stamps = (await tx('opening_stamps as s')
     .leftJoin('accounts as a', (on) => on.on('a.school_id', 's.school_id').andOn('a.id', 's.account_id'))
-    .select('s.at', 's.mode', 's.wind_limit_mps', 's.reason', 's.told_by', 'a.name as by')
+    .select(
+      's.at',
+      's.mode',
+      's.wind_limit_mps',
+      's.hold_off',
+      's.craft_id',
+      's.reason',
+      's.told_by',
+      'a.name as by',
+    )
     .where({ weaknessId: id })
     .orderBy('s.at')) as WeaknessStamp[];
   const sets = (await tx('test_sets').where({ weaknessId: id }).orderBy('at')) as TestSet[];
   const kept = {
     causeId: head.causeId,
-    pilot: { mode: head.mode, windLimitMps: head.windLimitMps },
+    pilot: { mode: head.mode, windLimitMps: head.windLimitMps, holdOff: head.holdOff },
     rule: ruleIn(head),
     moves,
     stamps,

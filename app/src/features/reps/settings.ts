@@ -1,5 +1,6 @@
 import type { Check, Clearance } from '@skelby/core/clearance/clearance';
-import { modesFor } from '@skelby/core/clearance/counts-for-test';
+import { modeNow } from '@skelby/core/clearance/form-now';
+import { fliesAsJudged } from '@skelby/core/weakness/page';
 import { bandsWanted } from '@skelby/core/clearance/coverage';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { NextStep } from '@skelby/core/clearance/next-step';
@@ -113,7 +114,7 @@ export function forDrill(
     side: sideNext(drillId, clearance),
     band,
     flownOn: 'craft',
-    mode: modesFor(drill.assistance, page.pilot.mode)[0]!,
+    mode: modeNow(drillId, next.do === 'check' && decides ? 'check' : 'test', fliesAsJudged(page), clearance),
     widthSpans: drill.widthsSpans?.at(-1) ?? null,
     stage: drill.stages ? 1 : null,
     level: 0,

@@ -166,7 +166,7 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
       });
     },
     undo: (rep, reason) => sendUndo(rep.id, drillOf(rep.drillId).name, reason),
-    notCounted: purpose === 'practice' ? null : whyNotCounted(flown, page.weakness.causeId, facts.pilot.mode),
+    notCounted: purpose === 'practice' ? null : whyNotCounted(flown, page.weakness.causeId, facts.pilot),
     testsLeftToday: left,
     announced,
     upNext: clearance.watch ? null : nextUp(flown, clearance),

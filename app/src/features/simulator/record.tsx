@@ -78,6 +78,7 @@ export function useRecorded({ weaknessId, token, drill, settings, purpose }: Bel
         measure: score.recorded,
         drillVersion: versionInForce(drill.id),
         testSetId: null,
+        craftId: null,
         caseId: null,
         stage: null,
         widthSpans: null,

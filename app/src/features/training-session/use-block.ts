@@ -1,6 +1,8 @@
 import { sendRep, sendUndo } from '../../offline/outbox/reps';
 import { newestFirst } from '@skelby/core/vocabulary/flown-order';
-import { modesFor, whyNotCounted } from '@skelby/core/clearance/counts-for-test';
+import { whyNotCounted, type WhyNotCounted } from '@skelby/core/clearance/counts-for-test';
+import { modeNow } from '@skelby/core/clearance/form-now';
+import { clearanceOfPage, fliesAsJudged } from '@skelby/core/weakness/page';
 import type { MissReason } from '@skelby/core/clearance/facts';
 import { testsLeft } from '@skelby/core/clearance/tests-left';
 import { caseNow } from '@skelby/core/drill-cases/case-now';
@@ -32,6 +34,9 @@ export interface BlockProps {
   readonly workOn: string | null;
 }
 
+/** With hold on it moves no chart, and fills a cell of the coverage all the same. */
+const showsSomething = (why: WhyNotCounted | null): boolean => why === null || why === 'with-hold';
+
 /** Reps of this very block that stand, the newest first. */
 const repsOfBlock = ({ page, session, block, state }: BlockProps): readonly RecordedRep[] =>
   page.reps
@@ -58,13 +63,21 @@ function occurrenceIn({ session, roster, block }: BlockProps, drillName: string,
   };
 }
 
+/** The mode in which a block is flown, and whether its reps show anything. */
+function howItCounts({ page, block: { drillId, side, purpose, causeId } }: BlockProps) {
+  const flies = fliesAsJudged(page);
+  const mode = modeNow(drillId, purpose, flies, clearanceOfPage(page));
+  const why = whyNotCounted({ drillId, mode, pilotRelative: false, side }, causeId, flies);
+  return { mode, counts: purpose === 'practice' || showsSomething(why) };
+}
+
 /** One block of a session being flown: its reps, and what can be done to them. */
 export function useBlock(props: BlockProps) {
   const { session, list, block, page, state, change } = props;
   const router = useRouter();
   const { drillOf, versionInForce } = useDrills();
   const drill = drillOf(block.drillId);
-  const mode = modesFor(drill.assistance, page.pilot.mode)[0]!;
+  const { mode, counts } = howItCounts(props);
   const flown = repsOfBlock(props);
   const last = flown[0];
   const left = testsLeft(page.rule, page.reps, block, todayHere());
@@ -90,6 +103,7 @@ export function useBlock(props: BlockProps) {
       testSetId: announced.here?.id ?? null,
       widthSpans: spans,
       sessionId: session.id,
+      craftId: props.roster.pilots.find(({ id }) => id === block.pilotId)?.lastCraftId ?? null,
       drillVersion: versionInForce(drill.id),
       day: todayHere(),
       flownAt,
@@ -97,7 +111,6 @@ export function useBlock(props: BlockProps) {
     sendRep(uuid(), rep, `rep of ${drill.name}`);
     change({ missedAt: null, measure: null });
   };
-  const asFlown = { drillId: drill.id, mode, pilotRelative: false, side: block.side };
   return {
     drill,
     /** The task of this block's level, and what that level is called. */
@@ -110,7 +123,7 @@ export function useBlock(props: BlockProps) {
     last,
     met: flown.filter((rep) => rep.met).length,
     isEnough: flown.length >= block.reps,
-    counts: block.purpose === 'practice' || whyNotCounted(asFlown, block.causeId, page.pilot.mode) === null,
+    counts,
     open: list.weaknesses.filter((line) => line.pilotId === block.pilotId && restricts(line)),
     record,
     undo: (rep: RecordedRep) => sendUndo(rep.id, drill.name, 'Undone in the session'),

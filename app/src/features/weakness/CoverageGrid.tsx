@@ -13,9 +13,11 @@ const useStyles = themed((theme) => ({
   onInk: { color: theme.ground },
 }));
 
+const WHAT_WORDS = { craft: 'On the craft', 'as-flown': 'Hold on, as usual' } as const;
+
 const nameOf = ({ what }: CoverageCell): string =>
-  what === 'craft'
-    ? 'On the craft'
+  typeof what === 'string'
+    ? WHAT_WORDS[what]
     : 'side' in what
       ? SIDE_WORDS[what.side]
       : `${BAND_WORDS[what.band]} wind`;

@@ -99,7 +99,7 @@ export function History({ page }: { readonly page: WeaknessPage }) {
     ...(page.stamps ?? []).map((stamp) => ({
       id: `stamp ${stamp.at}`,
       at: stamp.at,
-      title: `Judged by ${MODE_WORDS[stamp.mode].toLowerCase()}, up to ${say(stamp.windLimitMps, 'm/s')}`,
+      title: `Judged by ${MODE_WORDS[stamp.mode].toLowerCase()}${stamp.holdOff ? ', hold off too' : ''}, up to ${say(stamp.windLimitMps, 'm/s')}`,
       under: [
         sayTime(stamp.at),
         stamp.by,

@@ -184,7 +184,7 @@ test('a debrief closed without signal opens the weakness too, weighs what it fou
     moveId,
     planId,
     undoId: uuid(),
-    findings: { primary: 'overcontrol', potential: 'hazardous', chain: [] },
+    findings: { primary: 'overcontrol', potential: 'hazardous', chain: [], evidence: {} },
   });
   const waiting = [logged, closed];
   expect(debriefOver(having(), waiting, occurrenceId)).toMatchObject({

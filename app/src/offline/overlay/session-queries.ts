@@ -37,6 +37,7 @@ function pilotsOf(
     return {
       pilotId,
       windLimitMps: own[0]?.pilot.windLimitMps ?? 0,
+      ...(own[0] ? { flies: own[0].pilot } : {}),
       shown: own[0]?.pilot.shown ?? [],
       reps: [...reps.values()].sort(flownOrder),
       weaknesses: own.map((page) => {

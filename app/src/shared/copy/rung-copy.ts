@@ -19,7 +19,13 @@ const sayEvidence = (evidence: number): string =>
 const worthOfMiss = ({ unacceptableMissPercent: p0, acceptableMissPercent: p1 }: ClearingRule): string =>
   (Math.log(p0 / p1) / Math.log((100 - p1) / (100 - p0))).toFixed(1);
 
-function evidenceSentence({ curve }: Chart, rule: ClearingRule): string {
+/** What asking less of a side on which it did not happen costs; empty where as much is asked as anywhere. */
+const lessAsked = (limit: number, { riskPercent }: ClearingRule): string =>
+  limit * riskPercent >= 100
+    ? ''
+    : ` It did not happen on this side, so less is asked: one that is not ready and that nobody saw fail passes with at most ${Math.round(100 / limit)} %.`;
+
+function evidenceWords({ curve }: Chart, rule: ClearingRule): string {
   const limit = sayEvidence(curve.limit);
   const now = curve.scores.at(-1)!;
   if (curve.reachedAt !== null)
@@ -31,6 +37,9 @@ function evidenceSentence({ curve }: Chart, rule: ClearingRule): string {
     return `No test rep yet: at best ${curve.toGo} met, ${most}, take the evidence to ${limit}.`;
   return `Evidence ${sayEvidence(now)} of ${limit} after ${plural(curve.reps, 'test rep')}: at best ${curve.toGo} more met, ${most}. A miss costs about ${worthOfMiss(rule)}.`;
 }
+
+const evidenceSentence = (chart: Chart, rule: ClearingRule): string =>
+  evidenceWords(chart, rule) + lessAsked(chart.curve.limit, rule);
 
 /** What the chart shows, in a sentence. */
 export function curveSentence(chart: Chart, rule: ClearingRule): string {
@@ -44,6 +53,7 @@ export function curveSentence(chart: Chart, rule: ClearingRule): string {
 const cellName = (cell: CoverageCell): string => {
   const drill = drillOf(cell.drillId).name;
   if (cell.what === 'craft') return `${drill} on the craft`;
+  if (cell.what === 'as-flown') return `${drill} with hold on`;
   return 'side' in cell.what
     ? `${drill} ${SIDE_WORDS[cell.what.side].toLowerCase()} on the craft`
     : `${drill} in ${BAND_WORDS[cell.what.band].toLowerCase()} wind`;

@@ -39,6 +39,16 @@ export const PILOT_QUESTIONS: readonly FormQuestion[] = [
     hint: `Beginners: ${BEGINNER_WIND_LIMIT_MPS} m/s (15 mph) or less.`,
   },
   {
+    name: 'holdOff',
+    label:
+      'With position hold off too: then tests of the hands are flown so, since with it on the craft does the work',
+    ask: 'choice',
+    options: [
+      { value: true, label: 'Yes' },
+      { value: false, label: 'No, or it cannot be switched off' },
+    ],
+  },
+  {
     name: 'track',
     label: 'Learns',
     ask: 'choice',
@@ -61,6 +71,7 @@ export const NEW_PILOT = {
   mode: 'position-hold',
   stickLayout: 2,
   windLimitMps: BEGINNER_WIND_LIMIT_MPS,
+  holdOff: false,
   track: 'assist-down',
   note: '',
 };

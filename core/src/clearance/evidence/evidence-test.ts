@@ -38,7 +38,7 @@ export class EvidenceTest implements ChartTest {
   private readonly met: Fraction;
   private readonly missed: Fraction;
   private readonly top: Fraction;
-  private readonly needed: Fraction;
+  private needed: Fraction;
   private readonly slots: number;
 
   /** @param needed evidence at which this chart passes, up to 1 / risk; whole */
@@ -49,6 +49,14 @@ export class EvidenceTest implements ChartTest {
     this.top = fraction(100, riskPercent);
     this.needed = lesserOf(fraction(needed), this.top);
     this.slots = testsADayOf(rule);
+  }
+
+  /** Asks for more from now on; a pass on less no longer stands. @param needed evidence; whole */
+  raise(needed: number): void {
+    const more = lesserOf(fraction(needed), this.top);
+    if (!reaches(more, this.needed)) return;
+    this.needed = more;
+    if (this.passed && !reaches(this.evidence, more)) this.reopen();
   }
 
   get passed(): boolean {

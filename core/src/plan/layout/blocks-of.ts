@@ -6,6 +6,7 @@ import { binomialAtMost } from '../../rates/exact-interval';
 import type { Drill } from '../../drills/drill';
 import type { Chart, Clearance } from '../../clearance/clearance';
 import { CHECK_MISSED_ENDS } from '../../clearance/clearing-rule';
+import { isFlownAsUsual } from '../../clearance/form-now';
 import { testsLeft } from '../../clearance/tests-left';
 import { ScoreLattice } from '../../clearance/score-lattice';
 import type { DrillGroupId, Side } from '../../drills/drill';
@@ -158,7 +159,10 @@ function bringsTo({ clearance }: WeaknessToday, { drillId, side }: Chart, band: 
   const missing = clearance.coverage.filter((cell) => cell.drillId === drillId && !cell.shown);
   return {
     newBand: missing.some(({ what }) => typeof what === 'object' && 'band' in what && what.band === band),
-    newSide: missing.some(({ what }) => what === 'craft' || ('side' in what && what.side === side)),
+    newSide: missing.some(
+      ({ what }) => what === 'craft' || (typeof what === 'object' && 'side' in what && what.side === side),
+    ),
+    asFlown: missing.some(({ what }) => what === 'as-flown') && isFlownAsUsual(drillId, clearance),
   };
 }
 
@@ -170,8 +174,8 @@ function testBlock(hand: Hand, chart: Chart, { pilot, conditions, today }: Aroun
   const reps = Math.min(TEST_REPS, testsLeft(rule, pilot.reps, chart, today) ?? TEST_REPS);
   const once = 1 - (1 - chance) ** reps;
   const band = windBandOf(conditions.windMps);
-  const { newBand, newSide } = bringsTo(weakness, chart, band);
-  const cells = Number(newBand) + Number(newSide);
+  const { newBand, newSide, asFlown } = bringsTo(weakness, chart, band);
+  const cells = Number(newBand) + Number(newSide) + Number(asFlown);
   const coverage = (cells * once) / Math.max(1, clearance.coverage.length);
   const days = clearance.days.find((each) => each.drillId === drill.id)?.days ?? [];
   const isNewDay = days.length < rule.passDays && !days.includes(today);
@@ -181,6 +185,7 @@ function testBlock(hand: Hand, chart: Chart, { pilot, conditions, today }: Aroun
     gain > 0 ? 'the chart' : null,
     newBand ? `${band} wind` : null,
     newSide ? 'a side not yet shown' : null,
+    asFlown ? 'the way it is usually flown, hold on' : null,
     day > 0 ? 'another day' : null,
   ].filter((each) => each !== null);
   if (reps === 0 || brings.length === 0) return null;

@@ -101,11 +101,19 @@ function askedBy(weakness: WeaknessToday, taken: Set<string>, around: Around): A
 
 /** Why a block may not be flown on the craft today; null when it may. */
 function refusalOf({ drillId }: Block, { pilot, conditions, restricting }: Around): string | null {
-  const { windLimitMps } = pilot;
+  const { windLimitMps, flies } = pilot;
   const { windMps, place } = conditions;
   if (windMps > windLimitMps)
     return `The wind is {v:${windMps.toFixed(1)}} and this pilot's limit {v:${windLimitMps.toFixed(1)}}: not today, or on the simulator.`;
-  return brokenBy({ drillId, flownOn: 'craft', place, windMps, windLimitMps }, restricting)[0]?.words ?? null;
+  const flying = {
+    drillId,
+    flownOn: 'craft',
+    place,
+    windMps,
+    windLimitMps,
+    ...(flies ? { flies } : {}),
+  } as const;
+  return brokenBy(flying, restricting)[0]?.words ?? null;
 }
 
 /** What one pilot could fly today; of what may not be flown each drill once, with the reason. */

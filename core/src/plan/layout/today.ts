@@ -2,6 +2,7 @@ import type { FindDrill } from '../../drills/drill-book';
 import type { CauseId } from '../../causes/causes';
 import type { Clearance } from '../../clearance/clearance';
 import { type ClearingRule } from '../../clearance/clearing-rule';
+import type { FliesIn } from '../../clearance/counts-for-test';
 import type { Rep } from '../../clearance/facts';
 import { type DrillId } from '../../drills/drills';
 import type { Day } from '../../vocabulary/day';
@@ -22,6 +23,8 @@ export interface WeaknessToday {
 export interface PilotToday {
   readonly pilotId: string;
   readonly windLimitMps: number;
+  /** Absent: not known. */
+  readonly flies?: FliesIn;
   readonly weaknesses: readonly WeaknessToday[];
   /** Drills shown before anything was counted; absent: none. */
   readonly shown?: readonly DrillId[];
