@@ -40,8 +40,7 @@ export const PILOT_QUESTIONS: readonly FormQuestion[] = [
   },
   {
     name: 'holdOff',
-    label:
-      'With position hold off too: then tests of the hands are flown so, since with it on the craft does the work',
+    label: 'Flies with position hold off too: tests of the hands are then flown so',
     ask: 'choice',
     options: [
       { value: true, label: 'Yes' },
