@@ -20,6 +20,7 @@ import { measureHeadless, measurePractice } from './flight';
 import { measureConfusion, measureLogScoring, measurePilots } from './pilots';
 import { measureAccuracy, sayShare } from './ranking';
 import { sayTrust } from './trust';
+import { sayWhy } from './why';
 
 const row = (what: string, figure: string) => say(`${what.padEnd(68)}${figure}`);
 const ms = (value: number) => `${value.toFixed(0)} ms`;
@@ -228,6 +229,9 @@ const ALONE: Readonly<Record<string, () => Promise<void>>> = {
   },
   async clearing() {
     say(`\nWhat clearing promises\n${sayClearing()}`);
+  },
+  async why() {
+    say(`\n${sayWhy()}`);
   },
   async trust() {
     say(`\n${sayTrust(process.env['TRUST'])}`);

@@ -124,12 +124,31 @@ export const JOINT_SIGNS: readonly Sign[] = [
     (is) => is('hold_expected', 'yes') && is('position_hold', 'off'),
   ),
   joint(
+    'hold-belief-dropped',
+    'settings',
+    'hold_expected position_hold',
+    'Hold dropped out, and the pilot believed it was on',
+    'Hold did not drop out on a pilot who relied on it',
+    (is) => is('hold_expected', 'yes') && is('position_hold', 'dropped'),
+  ),
+  joint(
+    'astray-on-hold',
+    'heading',
+    'position_hold calibration correction_effect',
+    'Hold was on, the heading not to be trusted, and corrections did not help',
+    'It was not astray on a bad heading',
+    (is) =>
+      is('position_hold', 'on') &&
+      is('calibration', 'not-done', 'near-metal') &&
+      is('correction_effect', 'none', 'grew', 'oscillated'),
+  ),
+  joint(
     'moved-with-air',
     'hold',
     'position_hold drift_direction',
     'Without hold, it moved with the air',
     'It was not drifting with the air for want of hold',
-    (is) => is('position_hold', 'off', 'dropped') && is('drift_direction', 'downwind'),
+    (is) => is('position_hold', 'off', 'dropped', 'not-to-be-had') && is('drift_direction', 'downwind'),
   ),
   joint(
     'pushed-through-hold',

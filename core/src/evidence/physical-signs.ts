@@ -42,6 +42,9 @@ const SIDE_WIND_DEG: Readonly<Record<string, number>> = { head: 0, tail: 180, cr
 const USUAL_AWAY_MPS_SHARE = 0.6;
 const STRONG_WIND_SHARE = 1 / 3;
 const TIGHT_GAP_SPANS = 4;
+/** The ring that a pilot-relative mode keeps round the pilot; and how near is near. Common practice. */
+const RING_M = 8;
+const PEOPLE_NEAR_M = 25;
 
 /** Chance that the return was set lower than the tallest thing on its way; null when either is not known. */
 export const returnLow: Sign['chance'] = ({ numbers: { return_height_m: set, tallest_m: tallest } }) =>
@@ -223,6 +226,38 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     fails: 'The gap was over four spans wide',
     chance: ({ numbers: { gap_ratio: ratio } }) =>
       ratio ? chanceOver(TIGHT_GAP_SPANS, ratio.value, together(shareOff(ratio), 0.2)) : null,
+  },
+  {
+    id: 'return-lower',
+    story: 'failsafe',
+    needs: ['return_height_m', 'tallest_m'],
+    uses: [],
+    holds: 'The return was set lower than the tallest thing on its way',
+    fails: 'The return was set over everything on its way',
+    chance: returnLow,
+  },
+  {
+    id: 'inside-ring',
+    story: 'relative',
+    needs: ['pilot_relative', 'distance_m'],
+    uses: [],
+    holds: 'Inside the ring that the pilot-relative mode keeps round the pilot',
+    fails: 'Outside the ring round the pilot, or not in that mode',
+    chance: ({ choices, numbers: { distance_m: distance } }) => {
+      const mode = choices['pilot_relative'];
+      if (!mode || !distance) return null;
+      return mode === 'on' ? chanceOver(RING_M, distance.value, together(shareOff(distance), 0.2)) : 0;
+    },
+  },
+  {
+    id: 'people-close',
+    story: 'people',
+    needs: ['people_m'],
+    uses: [],
+    holds: 'Somebody who was not part of it was near',
+    fails: 'Nobody was near',
+    chance: ({ numbers: { people_m: nearest } }) =>
+      nearest ? chanceOver(PEOPLE_NEAR_M, nearest.value, together(shareOff(nearest), 0.3)) : null,
   },
   {
     id: 'skimming',

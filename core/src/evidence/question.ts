@@ -28,6 +28,8 @@ export const EVIDENCE_CLUSTERS = [
   'animals',
   'weather',
   'condition',
+  'people',
+  'undone',
 ] as const;
 export type EvidenceCluster = (typeof EVIDENCE_CLUSTERS)[number];
 

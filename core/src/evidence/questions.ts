@@ -121,7 +121,7 @@ const ROWS = [
     'Movement',
     'How was it moving just before?',
     'wash',
-    'stationary: Standing still | forward: Forward | backward: Backward | sideways: Sideways | straight-down: Straight down | slant-down: Down on a slant | descending-turn: Turning and sinking | climbing: Climbing | circling: Circling by itself',
+    'stationary: Standing still | forward: Forward | backward: Backward | sideways: Sideways | straight-down: Straight down | slant-down: Down on a slant | descending-turn: Turning and sinking | climbing: Climbing | circling: Circling by itself, wider and wider | orbit: Flown round something',
   ),
   choice(
     'path_folded',
@@ -230,7 +230,7 @@ const ROWS = [
     'Position hold',
     'Position hold at the time?',
     'hold',
-    'on: On and healthy | off: Off | dropped: Dropped out | unknown: Not known',
+    'on: On and healthy | off: Off | dropped: Dropped out | not-to-be-had: Not to be had there | unknown: Not known',
   ),
   choice(
     'height_hold',
@@ -252,7 +252,7 @@ const ROWS = [
     'Home point',
     'Where did it believe home was?',
     'failsafe',
-    'right: In the right place | moved: Moved since | not-set: Not set | wrong: In a wrong place | unknown: Not known',
+    'right: In the right place | moved: Moved, not known which | moved-by-itself: Moved by itself | left-behind: Left behind by pilot, boat or car | not-set: Not set | wrong: In a wrong place | unknown: Not known',
     (known) =>
       mayBe(known, 'auto_return', 'commanded', 'link-loss', 'battery') || is(known, 'travel', 'circling'),
   ),
@@ -276,6 +276,21 @@ const ROWS = [
     'Was it in the setting you believed?',
     'settings',
     'same: As believed | different: Another',
+  ),
+  choice(
+    'setting_why',
+    'Why another setting',
+    'How did it come to be another one?',
+    'settings',
+    'default-after-power-up: The default after power-up | switch-knocked: The switch was knocked | left-over: Left from the last flight | not-enabled: The switch was not enabled | changed-by-itself: Changed by itself | unknown: Not known',
+    (known) => is(known, 'setting_expected', 'different'),
+  ),
+  choice(
+    'who_flew',
+    'Whose hands',
+    'Whose hands were on it?',
+    'undone',
+    'pilot: The pilot | trainer: The trainer | unsure: Not clear who had it',
   ),
   choice(
     'mode_toggled',
@@ -346,6 +361,14 @@ const ROWS = [
     (known) => is(known, 'phase', 'gap'),
   ),
   choice(
+    'gap_reason',
+    'First at the gap',
+    'What went wrong first at the gap?',
+    'gap',
+    'slow-entry: Entered too slowly | air-moved-it: The air moved it | hands-twitched: Hands twitched | eyes-on-frame: Eyes on the frame | hesitated: Hesitated | height-bobbed: Height bobbed | next-not-ready: Not set up for the next',
+    (known) => is(known, 'phase', 'gap'),
+  ),
+  choice(
     'place',
     'Place',
     'What was around?',
@@ -405,7 +428,15 @@ const ROWS = [
     'Picture',
     'How was the picture?',
     'sight',
-    'level: Level | tilted: Tilted | too-dark: Too dark | too-bright: Too bright | frozen: Frozen',
+    'level: Level | tilted: Tilted | too-dark: Too dark | too-bright: Too bright | frozen: Frozen | fogged: Fogged over',
+    (known) => mayBe(known, 'view', 'camera-view', 'both'),
+  ),
+  choice(
+    'picture_delay',
+    'Picture late',
+    'Was the picture late or jumping?',
+    'sight',
+    'none: No | noticed: Yes | unknown: Not known',
     (known) => mayBe(known, 'view', 'camera-view', 'both'),
   ),
   choice(
@@ -450,7 +481,7 @@ const ROWS = [
     'Hands',
     'What did the hands do just before?',
     'hands',
-    'small: Small inputs | large: Large inputs | released: Let go | wrong-stick: The wrong stick',
+    'small: Small inputs | large: Large inputs | released: Let go | held-on: One left on unnoticed | wrong-stick: The wrong stick | wrong-way: The right stick, the wrong way',
   ),
   choice(
     'motors_cut',
@@ -464,14 +495,14 @@ const ROWS = [
     'Attention',
     'Where were eyes and mind?',
     'mind',
-    'on-craft: On the craft | on-screen: On the screen | talked-to: Somebody talked | looked-away: Looked away',
+    'on-craft: On the craft | on-screen: On the screen | talked-to: Somebody talked | looked-away: Looked away | mind-elsewhere: The mind elsewhere',
   ),
   choice(
     'feeling',
     'Feeling',
     'How did it feel?',
     'mind',
-    'calm: Calm | tense: Tense | froze: Froze | rushed: Rushed | celebrating: Celebrating',
+    'calm: Calm | tense: Tense | froze: Froze | startled: Startled | rushed: Rushed | celebrating: Celebrating',
   ),
   choice(
     'light',
@@ -493,7 +524,7 @@ const ROWS = [
     'Rain',
     'Rain, fog or spray?',
     'weather',
-    'none: None | light: A little | rain: Rain',
+    'none: None | fog: Fog | light: A little | rain: Rain',
   ),
   choice(
     'craft_check',
@@ -528,6 +559,32 @@ const ROWS = [
     (known) => is(known, 'in_sight', 'barely', 'no') || (known.numbers['distance_m']?.value ?? 0) > 100,
   ),
   choice('wildlife', 'Birds', 'Were there birds about?', 'animals', 'none: None | near: Near'),
+  choice(
+    'over_people',
+    'Over people',
+    'Did it fly over people who were not part of it?',
+    'people',
+    'no: No | yes: Yes',
+  ),
+  amount(
+    'people_m',
+    'Nearest person',
+    'How near was anybody who was not part of it?',
+    'people',
+    'm',
+    0,
+    1000,
+    0.3,
+    (known) => is(known, 'over_people', 'yes') || is(known, 'obstacle_kind', 'person'),
+  ),
+  choice(
+    'left_undone',
+    'Left undone',
+    'Was a step left out, before or after?',
+    'undone',
+    'none: None | legs: The legs | cover-or-clamp: Cover or clamp | inside-ring: Took off too near to the pilot | home-not-set: Home not set | setting-not-slow: Slow setting not taken | motors-running: Motors not stopped | recording: Recording | other: Another',
+    (known) => mayBe(known, 'phase', 'takeoff', 'landing', 'ground', 'return'),
+  ),
 ];
 export type QuestionId = (typeof ROWS)[number]['id'];
 

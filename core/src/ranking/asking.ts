@@ -3,18 +3,30 @@ import { QUESTIONS, type QuestionId } from '../evidence/questions';
 import type { Sign } from '../evidence/sign';
 import { SIGNS } from '../evidence/signs';
 import type { CraftFacts } from '../vocabulary/craft-facts';
-import { answerItem, says, signItem, type Stories } from './items';
-import { type Model, type PerCause, SURE } from './model';
-import { entropyOfScores, type Item, pooled, posterior } from './pooling';
+import { coreLeft, SETTLES } from './core-questions';
+import { CAUSE_IDS, HYPOTHESES, type PerHypothesis } from './hypotheses';
+import { answerItem, counted, says, signItem, type Stories } from './items';
+import { type Model, SURE } from './model';
+import { entropy, FURTHER, type Item, posterior, storyOf, heard } from './pooling';
 
 export interface NextQuestion {
   readonly id: QuestionId;
   /** Uncertainty that its answer is expected to take away, in bits. */
   readonly gain: number;
+  /** It is always asked before anything is called likely. */
+  readonly isCore: boolean;
 }
 
 /** Share of the probability that gains are worked out on. */
-const LIVE_MASS = 0.995;
+const LIVE_MASS = 0.99;
+/**
+ * What settles, what is always asked, and what came from outside (rare, and decisive where it was so) come before what
+ * would tell but little more, in bits.
+ */
+const SETTLES_EARLY = 0.08;
+const CORE_EARLY = 0.05;
+const OUTSIDE_EARLY = 0.06;
+const OUTSIDE: readonly QuestionId[] = ['wind_side', 'precipitation', 'wildlife', 'over_people'];
 const NONE: ReadonlySet<string> = new Set();
 /** An answer this unlikely is not tried: it could not change the expectation by a hundredth of a bit. */
 const TOO_RARE = 0.003;
@@ -31,9 +43,21 @@ const PART_OF: ReadonlyMap<string, { readonly signs: readonly Sign[]; readonly g
 const isKnown = (known: Answers, id: string) =>
   known.choices[id] !== undefined || known.numbers[id] !== undefined;
 
+/** Where a debrief stands. */
+export interface AskedSoFar {
+  readonly model: Model;
+  readonly known: Answers;
+  readonly craft: CraftFacts;
+  readonly stories: Stories;
+  /** Log-odds of the hypotheses. */
+  readonly scores: PerHypothesis;
+  /** How much the result counts beside the mechanism. */
+  readonly ofResult: number;
+}
+
 /** Works out what each open question is worth, by trying every answer it may get. */
 export class Asking {
-  private readonly now: PerCause;
+  private readonly now: PerHypothesis;
   private readonly uncertainty: number;
   /**
    * The likeliest causes that hold all but a sliver of the probability: the others cannot move an
@@ -42,17 +66,29 @@ export class Asking {
   private readonly live: readonly number[];
   private readonly mass: number;
   /** Reused: a screen's worth of gains tries some two hundred answers. */
-  private readonly score: PerCause;
+  private readonly score: Float64Array;
+  private readonly odds: Float64Array;
+  private readonly firsts = new Float64Array(CAUSE_IDS.length);
   private readonly choices: Record<string, string>;
   private readonly supposed: Answers;
 
-  constructor(
-    private readonly model: Model,
-    private readonly known: Answers,
-    private readonly craft: CraftFacts,
-    private readonly stories: Stories,
-    private readonly scores: PerCause,
-  ) {
+  private readonly model: Model;
+  private readonly known: Answers;
+  private readonly craft: CraftFacts;
+  private readonly stories: Stories;
+  private readonly scores: PerHypothesis;
+  private readonly ofResult: number;
+
+  constructor(state: AskedSoFar) {
+    ({
+      model: this.model,
+      known: this.known,
+      craft: this.craft,
+      stories: this.stories,
+      scores: this.scores,
+      ofResult: this.ofResult,
+    } = state);
+    const { known, scores } = state;
     this.choices = { ...known.choices };
     this.supposed = { choices: this.choices, numbers: known.numbers };
     this.now = posterior(scores);
@@ -65,23 +101,34 @@ export class Asking {
     });
     this.mass = mass;
     this.score = new Float64Array(this.live.length);
+    this.odds = new Float64Array(this.live.length);
     this.uncertainty = this.after([], NONE);
   }
 
   /** What a story's items say, with those in `gone` taken out and `added` put in. */
-  private changedStory(story: EvidenceCluster, added: readonly Item[], gone: ReadonlySet<string>): void {
+  private changedStory(cluster: EvidenceCluster, added: readonly Item[], gone: ReadonlySet<string>): void {
     const { score, live } = this;
-    const there = this.stories.get(story);
-    const items = added.filter((item) => item.story === story);
+    const there = this.stories.get(cluster);
+    const items = added.filter((item) => item.story === cluster);
     if (there) for (const item of there.items) if (!gone.has(item.id)) items.push(item);
-    if (items.length === 1) {
-      const { weights } = items[0]!;
-      for (let i = 0; i < live.length; i += 1)
-        score[i] = score[i]! + weights[live[i]!]! - (there ? there.sum[live[i]!]! : 0);
-    } else {
-      for (let i = 0; i < live.length; i += 1)
-        score[i] = score[i]! + pooled(items, live[i]!) - (there ? there.sum[live[i]!]! : 0);
+    const story = storyOf(items);
+    for (let i = 0; i < live.length; i += 1)
+      score[i] = score[i]! + heard(story, live[i]!) - (there ? there.sum[live[i]!]! : 0);
+  }
+
+  /** Uncertainty in bits about what it began with. */
+  private uncertain(): number {
+    const { score, odds, firsts, live } = this;
+    let most = -Infinity;
+    for (let i = 0; i < score.length; i += 1) if (score[i]! > most) most = score[i]!;
+    let all = 0;
+    for (let i = 0; i < score.length; i += 1) all += odds[i] = Math.exp(score[i]! - most);
+    firsts.fill(0);
+    for (let i = 0; i < score.length; i += 1) {
+      const { first } = HYPOTHESES[live[i]!]!;
+      firsts[first] = firsts[first]! + odds[i]! / all;
     }
+    return entropy(firsts);
   }
 
   /**
@@ -94,10 +141,10 @@ export class Asking {
       const { story } = items[i]!;
       if (items.findIndex((item) => item.story === story) === i) this.changedStory(story, items, gone);
     }
-    return entropyOfScores(score);
+    return this.uncertain();
   }
 
-  private chanceOf(likelihood: PerCause): number {
+  private chanceOf(likelihood: PerHypothesis): number {
     let sum = 0;
     for (const c of this.live) sum += this.now[c]! * likelihood[c]!;
     return sum / this.mass;
@@ -113,16 +160,38 @@ export class Asking {
         continue;
       }
       this.choices[question.id] = value;
-      const items = [answerItem(this.model, question.id, value)];
+      const items = [counted(answerItem(this.model, question.id, value), this.ofResult)];
       for (const sign of signs) {
         const item = signItem(this.model, sign, this.supposed, this.craft);
-        if (item) items.push(item);
+        if (item) items.push(counted(item, this.ofResult));
       }
       expected += chance * this.after(items, gone);
     }
     // Not deleted, which would make the object slow to read; to the signs an undefined answer is none.
     (this.choices as Record<string, string | undefined>)[question.id] = undefined;
-    return this.uncertainty - expected;
+    return Math.max(this.uncertainty - expected, this.toldByItself(question));
+  }
+
+  /**
+   * What an answer tells of what it began with by itself (mutual information, bits), less for every answer of its story
+   * that is told already. The other way of counting can come to less than nothing, since a sharpened story that an
+   * answer contradicts is doubted.
+   */
+  private toldByItself(question: Question & { kind: 'choice' }): number {
+    const { firsts, live, now, mass } = this;
+    let bits = 0;
+    for (const [value, { likelihood }] of this.model.answer.get(question.id)!) {
+      const chance = this.chanceOf(likelihood);
+      if (!says(question.id, value)) continue;
+      firsts.fill(0);
+      for (const h of live) {
+        const { first } = HYPOTHESES[h]!;
+        firsts[first] = firsts[first]! + (now[h]! * likelihood[h]!) / (mass * chance);
+      }
+      bits += chance * (this.uncertainty - entropy(firsts));
+    }
+    const there = this.stories.get(question.story)?.items ?? [];
+    return bits * FURTHER ** there.filter(({ id }) => this.known.choices[id] !== undefined).length;
   }
 
   /**
@@ -139,11 +208,9 @@ export class Asking {
         continue;
       const wanted = sign.needs.filter((id) => !isKnown(this.known, id)).length;
       const gone = new Set([sign.id]);
+      const { id, story } = sign;
       const ifSo = (chance: number) =>
-        this.after(
-          [{ id: sign.id, story: sign.story, weights: this.model.signWeights(sign.id, chance) }],
-          gone,
-        );
+        this.after([{ id, story, of: [question.id], weights: this.model.signWeights(id, chance) }], gone);
       const chance = this.chanceOf(this.model.sign.get(sign.id)!);
       const gain = this.uncertainty - chance * ifSo(SURE) - (1 - chance) * ifSo(1 - SURE);
       most = Math.max(most, gain / Math.max(1, wanted));
@@ -151,16 +218,30 @@ export class Asking {
     return most;
   }
 
-  /** Every open question that makes sense to ask now, the one worth most first. */
+  /** Every open question that makes sense to ask now, in the order of asking. */
   questions(): readonly NextQuestion[] {
+    const core = new Set<string>(coreLeft(this.known, this.craft));
+    const open = QUESTIONS.filter(
+      ({ id, when }) => !isKnown(this.known, id) && (!when || when(this.known, this.craft)),
+    );
+    const worth = ({ id, gain }: NextQuestion) =>
+      gain +
+      (SETTLES.includes(id)
+        ? SETTLES_EARLY
+        : core.has(id)
+          ? CORE_EARLY
+          : OUTSIDE.includes(id)
+            ? OUTSIDE_EARLY
+            : 0);
     return (
-      QUESTIONS.filter(({ id, when }) => !isKnown(this.known, id) && (!when || when(this.known, this.craft)))
+      open
         // Pooling is not exact Bayes, so a worthless question can come out a hair below nothing.
         .map((question) => ({
           id: question.id,
           gain: Math.max(0, question.kind === 'choice' ? this.ofChoice(question) : this.ofNumber(question)),
+          isCore: core.has(question.id),
         }))
-        .sort((a, b) => b.gain - a.gain)
+        .sort((a, b) => worth(b) - worth(a))
     );
   }
 }

@@ -4,7 +4,8 @@ import { SIGNS } from '../evidence/signs';
 import type { CraftFacts } from '../vocabulary/craft-facts';
 import { type Experience, NO_EXPERIENCE } from './experience';
 import { says } from './items';
-import { CAUSE_IDS, modelWith } from './model';
+import { CAUSE_IDS } from './hypotheses';
+import { modelWith } from './model';
 
 /** A confirmed occurrence that teaches. */
 export interface Lesson {

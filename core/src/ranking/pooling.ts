@@ -1,17 +1,19 @@
 import type { EvidenceCluster } from '../evidence/question';
-import { CAUSE_IDS, type PerCause } from './model';
+import { HYPOTHESES, type PerHypothesis } from './hypotheses';
 
-/** One answer or sign, and how much it speaks for each cause. */
+/** One answer or sign, and how much it speaks for each hypothesis. */
 export interface Item {
   readonly id: string;
   readonly story: EvidenceCluster;
+  /** The answers that it is made of: its own, or for a sign or what is implied, those it comes from. */
+  readonly of: readonly string[];
   /** For a sign: how likely it is that it holds. */
   readonly chance?: number;
-  readonly weights: PerCause;
+  readonly weights: PerHypothesis;
 }
 
 /** Each further answer of one story counts for this share of the one before it. */
-export const FURTHER = 0.5;
+export const FURTHER = 0.6;
 
 /** Reused between calls: the ranking runs hundreds of times for one screen. */
 const ups = new Float64Array(64);
@@ -27,24 +29,22 @@ function insert(sorted: Float64Array, length: number, value: number): void {
 }
 
 /**
- * What one story says about one cause. Its answers are correlated, so they are not simply added: the
- * strongest counts in
- * full, the next for half, the next for a quarter, what speaks for and what speaks against apart. The order
- * of asking
- * does not matter, and an answer that says nothing takes nothing from the others.
+ * What some items of one story say about one hypothesis. They are correlated, so they are not simply added: the
+ * strongest counts in full, each further one for a share of the one before, what speaks for and what speaks against
+ * apart. The order of asking does not matter, and an answer that says nothing takes nothing from the others.
  */
-export function pooled(items: readonly Item[], cause: number): number {
+export function pooled(items: readonly Item[], hypothesis: number): number {
   if (items.length === 0) return 0;
-  const first = items[0]!.weights[cause]!;
+  const first = items[0]!.weights[hypothesis]!;
   if (items.length === 1) return first;
   if (items.length === 2) {
-    const second = items[1]!.weights[cause]!;
+    const second = items[1]!.weights[hypothesis]!;
     if (first * second <= 0) return first + second;
     return Math.abs(first) > Math.abs(second) ? first + FURTHER * second : second + FURTHER * first;
   }
   let [up, down] = [0, 0];
   for (const item of items) {
-    const weight = item.weights[cause]!;
+    const weight = item.weights[hypothesis]!;
     if (weight > 0) {
       insert(ups, up, weight);
       up += 1;
@@ -59,22 +59,53 @@ export function pooled(items: readonly Item[], cause: number): number {
   return pro - contra;
 }
 
-/** The same for every cause. */
-export const pooledForAll = (items: readonly Item[]): PerCause =>
-  Float64Array.from(CAUSE_IDS, (_, cause) => pooled(items, cause));
+/** Within a story weights are sharpened so much, since what is doubted is taken out of it again. */
+const SHARPER = 1.6;
+/** Chance that an answer is remembered wrongly, and its odds: perhaps one of seven, as told of debriefs. */
+const REMEMBERED_WRONGLY = 0.15;
+const WRONG_ODDS = REMEMBERED_WRONGLY / (1 - REMEMBERED_WRONGLY);
+
+/** The items of one story, and what is left of them when one answer was remembered wrongly. */
+export interface Story {
+  readonly items: readonly Item[];
+  readonly without: readonly (readonly Item[])[];
+}
+
+export function storyOf(items: readonly Item[]): Story {
+  const answers = new Set(items.flatMap(({ of }) => of));
+  return { items, without: [...answers].map((answer) => items.filter(({ of }) => !of.includes(answer))) };
+}
+
+/** What a story says of a hypothesis of which it says nothing: the level that others are told against. */
+export const sayingNothing = ({ without }: Story): number => Math.log(1 + WRONG_ODDS * without.length);
+
+/**
+ * What a story says about one hypothesis: all of it is so, or one of its answers is wrong and the others are so. One
+ * false answer does not turn a plain case.
+ */
+export function heard({ items, without }: Story, hypothesis: number): number {
+  let sum = Math.exp(SHARPER * pooled(items, hypothesis));
+  for (let i = 0; i < without.length; i += 1)
+    sum += WRONG_ODDS * Math.exp(SHARPER * pooled(without[i]!, hypothesis));
+  return Math.log(sum);
+}
+
+/** The same for every hypothesis. */
+export const heardOfAll = (story: Story): PerHypothesis =>
+  Float64Array.from(HYPOTHESES, (_, hypothesis) => heard(story, hypothesis));
 
 /** The same, item by item, so that a reason shows the weight that it really had. */
 export function sharesOf(
   items: readonly Item[],
-  cause: number,
+  hypothesis: number,
 ): readonly { readonly item: Item; readonly weight: number }[] {
-  if (items.length === 1) return [{ item: items[0]!, weight: items[0]!.weights[cause]! }];
+  if (items.length === 1) return [{ item: items[0]!, weight: items[0]!.weights[hypothesis]! }];
   const sorted = [...items].sort(
-    (a, b) => Math.abs(b.weights[cause]!) - Math.abs(a.weights[cause]!) || (a.id < b.id ? -1 : 1),
+    (a, b) => Math.abs(b.weights[hypothesis]!) - Math.abs(a.weights[hypothesis]!) || (a.id < b.id ? -1 : 1),
   );
   let [up, down] = [1, 1];
   return sorted.map((item) => {
-    const weight = item.weights[cause]!;
+    const weight = item.weights[hypothesis]!;
     const share = weight > 0 ? up : down;
     if (weight > 0) up *= FURTHER;
     else down *= FURTHER;
@@ -83,7 +114,7 @@ export function sharesOf(
 }
 
 /** Probabilities from log-odds; the largest is taken out first, so that nothing overflows. */
-export function posterior(score: PerCause): PerCause {
+export function posterior(score: Float64Array): Float64Array {
   const most = score.reduce((a, b) => Math.max(a, b), -Infinity);
   const odds = score.map((each) => Math.exp(each - most));
   const all = odds.reduce((a, b) => a + b, 0);
@@ -91,25 +122,8 @@ export function posterior(score: PerCause): PerCause {
 }
 
 /** Uncertainty in bits (Shannon). */
-export function entropy(chance: PerCause): number {
+export function entropy(chance: Float64Array): number {
   let sum = 0;
   for (const p of chance) if (p > 0) sum -= p * Math.log2(p);
   return sum;
-}
-
-/**
- * The same straight from log-odds: ln Σ e^s − Σ p s, in bits; one exponential for each cause and no
- * logarithm.
- */
-export function entropyOfScores(score: PerCause): number {
-  let most = -Infinity;
-  for (let c = 0; c < score.length; c += 1) if (score[c]! > most) most = score[c]!;
-  let [all, weighted] = [0, 0];
-  for (let c = 0; c < score.length; c += 1) {
-    const above = score[c]! - most;
-    const odds = Math.exp(above);
-    all += odds;
-    weighted += odds * above;
-  }
-  return (Math.log(all) - weighted / all) / Math.LN2;
 }

@@ -4,9 +4,11 @@ import { labelOf, questionOf } from '../evidence/questions';
 import { signOf } from '../evidence/signs';
 import type { CraftFacts } from '../vocabulary/craft-facts';
 import { Asking, type NextQuestion } from './asking';
-import { itemsOf, type Stories, storiesOf } from './items';
-import { CAUSE_IDS, type Model, modelWith } from './model';
-import { type Item, pooled, posterior, sharesOf } from './pooling';
+import { hasAskedEnough } from './core-questions';
+import { byFirst, CAUSE_IDS, HYPOTHESES } from './hypotheses';
+import { counted, itemsOf, type Stories, storiesOf, weightOfResult } from './items';
+import { type Model, modelWith } from './model';
+import { type Item, pooled, posterior, sayingNothing, sharesOf } from './pooling';
 
 export interface Reason {
   /** The answer it comes from; for a sign, the first of its answers. */
@@ -23,7 +25,10 @@ export interface Reason {
 
 export interface RankedCause {
   readonly id: CauseId;
+  /** That it began with this. */
   readonly probability: number;
+  /** The likeliest explanation that begins with it: alone, or what followed from it. */
+  readonly chain: readonly CauseId[];
   /** The weightiest first. */
   readonly reasons: readonly Reason[];
 }
@@ -33,7 +38,10 @@ export const STANCES = ['not-known', 'leaning', 'likely'] as const;
 export type Stance = (typeof STANCES)[number];
 
 export interface Ranking {
-  /** All causes, likeliest first. */
+  /**
+   * All causes, by how likely each is to be the one it began with. What may well have followed from the first stands
+   * second.
+   */
   readonly causes: readonly RankedCause[];
   readonly nextQuestions: readonly NextQuestion[];
   readonly stance: Stance;
@@ -63,18 +71,24 @@ function wordsOf(item: Item, known: Answers): Omit<Reason, 'weight'> {
     return { evidence, sign: sign.id, words: (item.chance ?? 0) >= 0.5 ? sign.holds : sign.fails };
   }
   const question = questionOf(item.id);
+  const value = known.choices[item.id];
+  if (value === undefined) {
+    const from = item.of.map((id) => questionOf(id).short.toLowerCase()).join(' and ');
+    return { evidence: item.of[0]!, sign: item.id, words: `${question.short}: as ${from} imply` };
+  }
   return {
     evidence: item.id,
     words:
       question.kind === 'choice'
-        ? `${question.short}: ${labelOf(question, known.choices[item.id]!).toLowerCase()}`
+        ? `${question.short}: ${labelOf(question, value).toLowerCase()}`
         : question.short,
   };
 }
 
-const stanceOf = (top: number, answers: number): Stance => {
+/** Nothing is called likely before what a good trainer always asks was asked. */
+const stanceOf = (top: number, answers: number, askedEnough: boolean): Stance => {
   if (answers < FEWEST_ANSWERS || top < LEANING_FROM) return 'not-known';
-  return top < LIKELY_FROM ? 'leaning' : 'likely';
+  return top >= LIKELY_FROM && askedEnough ? 'likely' : 'leaning';
 };
 
 function conditionsOf(stories: Stories): Ranking['conditions'] {
@@ -85,15 +99,25 @@ function conditionsOf(stories: Stories): Ranking['conditions'] {
   }));
 }
 
+/** Reasons for one hypothesis, scaled to what their story says of it in the end. */
 function reasonsFor(
-  cause: number,
+  hypothesis: number,
   stories: Stories,
   words: ReadonlyMap<Item, Omit<Reason, 'weight'>>,
 ): readonly Reason[] {
   const reasons: Reason[] = [];
-  for (const { items } of stories.values()) {
-    for (const { item, weight } of sharesOf(items, cause))
-      if (Math.abs(weight) >= REASON_FROM) reasons.push({ ...words.get(item)!, weight });
+  for (const story of stories.values()) {
+    const shares = sharesOf(story.items, hypothesis);
+    const sum = shares.reduce((all, { weight }) => all + weight, 0);
+    const says = story.sum[hypothesis]! - sayingNothing(story);
+    // Where doubt turns what they say together, the strongest says it for all.
+    const told =
+      sum * says > 0
+        ? shares.map(({ item, weight }) => ({ item, weight: (weight * says) / sum }))
+        : [{ item: shares[0]!.item, weight: says }];
+    for (const { item, weight } of told)
+      if (Math.abs(SHOWN_AT * weight) >= REASON_FROM)
+        reasons.push({ ...words.get(item)!, weight: SHOWN_AT * weight });
   }
   return reasons.sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight));
 }
@@ -106,6 +130,7 @@ class Ranked implements RankedCause {
   constructor(
     readonly id: CauseId,
     readonly probability: number,
+    readonly chain: readonly CauseId[],
     tell: () => readonly Reason[],
   ) {
     this.tell = tell;
@@ -116,37 +141,77 @@ class Ranked implements RankedCause {
   }
 
   toJSON(): RankedCause {
-    return { id: this.id, probability: this.probability, reasons: this.reasons };
+    const { id, probability, chain, reasons } = this;
+    return { id, probability, chain, reasons };
   }
 }
 
 const STARTING = modelWith();
 
 /**
+ * One last temperature for what is shown, so that seven in ten said is about seven in ten right; it leaves the order
+ * alone. Set on cases apart from the weights.
+ */
+const SHOWN_AT = 0.75;
+
+/** The likeliest hypothesis that begins with each cause. */
+function likeliestByFirst(chance: Float64Array): readonly number[] {
+  const best = CAUSE_IDS.map((_, c) => c);
+  HYPOTHESES.forEach(({ first }, h) => {
+    if (chance[h]! > chance[best[first]!]!) best[first] = h;
+  });
+  return best;
+}
+
+const chainOf = ({ first, second }: (typeof HYPOTHESES)[number]): readonly CauseId[] =>
+  second === null ? [CAUSE_IDS[first]!] : [CAUSE_IDS[first]!, CAUSE_IDS[second]!];
+
+/** A result that holds so much of its cause's probability stands second in the list. */
+const MAY_HAVE_FOLLOWED = 0.1;
+
+/** Likeliest first; what may well have followed from it second. */
+function resultSecond(causes: readonly RankedCause[], chance: Float64Array): readonly RankedCause[] {
+  const first = CAUSE_IDS.indexOf(causes[0]!.id);
+  let [all, most, second] = [0, 0, -1];
+  HYPOTHESES.forEach((each, h) => {
+    if (each.first !== first) return;
+    all += chance[h]!;
+    if (each.second !== null && chance[h]! > most) [most, second] = [chance[h]!, each.second];
+  });
+  const followed = most >= MAY_HAVE_FOLLOWED * all && causes.find(({ id }) => id === CAUSE_IDS[second]);
+  return followed ? [causes[0]!, followed, ...causes.slice(1).filter((each) => each !== followed)] : causes;
+}
+
+/**
  * Ranks every cause by what is known, says why, and which open questions would change most.
- * Each answer's weight is the logarithm of its likelihood under the cause over its likelihood on the whole
- * (Bayes); answers of one
- * story are pooled (see `pooled`), and uncertain sums enter by Jeffrey's rule.
+ * Explanations are single causes and pairs, of which one led to the other. Each answer's weight is the logarithm of
+ * its likelihood under an explanation over its likelihood on the whole (Bayes); answers of one story are pooled, one of
+ * them may be remembered wrongly (see `heard`), and uncertain sums enter by Jeffrey's rule.
  * @param known answers, in any order
  * @param craft what the sums need to know of it
  * @param model starting weights, or those with a school's own experience (`modelWith`)
  */
 export function rank(known: Answers, craft: CraftFacts, model: Model = STARTING): Ranking {
-  const items = itemsOf(model, known, craft);
+  const all = itemsOf(model, known, craft);
+  const ofResult = weightOfResult(all, known);
+  const items = all.map((item) => counted(item, ofResult));
   const stories = storiesOf(items);
   const scores = Float64Array.from(model.logPrior);
   for (const { sum } of stories.values())
-    for (let c = 0; c < scores.length; c += 1) scores[c] = scores[c]! + sum[c]!;
+    for (let h = 0; h < scores.length; h += 1) scores[h] = scores[h]! + sum[h]!;
   const chance = posterior(scores);
+  const shown = posterior(byFirst(chance).map((each) => SHOWN_AT * Math.log(each)));
+  const best = likeliestByFirst(chance);
   const words = new Map(items.map((item) => [item, wordsOf(item, known)]));
   const causes = CAUSE_IDS.map(
-    (id, c) => new Ranked(id, chance[c]!, () => reasonsFor(c, stories, words)),
+    (id, c) =>
+      new Ranked(id, shown[c]!, chainOf(HYPOTHESES[best[c]!]!), () => reasonsFor(best[c]!, stories, words)),
   ).sort((a, b) => b.probability - a.probability);
   const answers = Object.keys(known.choices).length + Object.keys(known.numbers).length;
   return {
-    causes,
-    stance: stanceOf(causes[0]!.probability, answers),
+    causes: resultSecond(causes, chance),
+    stance: stanceOf(causes[0]!.probability, answers, hasAskedEnough(known, craft)),
     conditions: conditionsOf(stories),
-    nextQuestions: new Asking(model, known, craft, stories, scores).questions(),
+    nextQuestions: new Asking({ model, known, craft, stories, scores, ofResult }).questions(),
   };
 }

@@ -245,7 +245,11 @@ describe('POST /api/v1/rank', () => {
       weight: expect.any(Number),
       words: expect.any(String),
     });
-    expect(body.nextQuestions[0]).toEqual({ id: expect.any(String), gain: expect.any(Number) });
+    expect(body.nextQuestions[0]).toEqual({
+      id: expect.any(String),
+      gain: expect.any(Number),
+      isCore: expect.any(Boolean),
+    });
     expect(body.sums.find((sum) => sum.id === 'stop')).toMatchObject({
       inputs: { speed_mps: 9, seen_at_m: 6 },
       answer: expect.stringMatching(/^No: it needed \d\d\sm and had 6\sm/),

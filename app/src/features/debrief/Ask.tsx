@@ -29,9 +29,9 @@ interface AskProps {
 }
 
 /** Under this an answer would hardly move the ranking. */
-const WORTH_ASKING = 0.03;
+const WORTH_ASKING = 0.02;
 
-/** What is asked next: what was wanted out of turn, else what would tell most. */
+/** What is asked next: what was wanted out of turn, else what would tell most, or what is always asked. */
 export function nextOf(
   ranking: Ranking,
   skipped: readonly string[],
@@ -39,7 +39,9 @@ export function nextOf(
 ): QuestionId | null {
   return (
     wanted ??
-    ranking.nextQuestions.find(({ id, gain }) => gain >= WORTH_ASKING && !skipped.includes(id))?.id ??
+    ranking.nextQuestions.find(
+      ({ id, gain, isCore }) => (isCore || gain >= WORTH_ASKING) && !skipped.includes(id),
+    )?.id ??
     null
   );
 }

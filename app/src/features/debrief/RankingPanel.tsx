@@ -69,6 +69,9 @@ function CauseCard({ cause, startOpen }: { readonly cause: RankedCause; readonly
         </Words>
         <Words as="strong">{percentChance(cause.probability)}</Words>
       </Pressable>
+      {cause.chain[1] ? (
+        <Words as="soft">{`and from it: ${causeOf(cause.chain[1]).name.toLowerCase()}`}</Words>
+      ) : null}
       <View style={styles.bar} aria-hidden>
         <View style={[styles.fill, { width: `${Math.max(1, cause.probability * 100)}%` }]} />
       </View>
@@ -126,8 +129,15 @@ export function RankingStrip({ ranking }: { readonly ranking: Ranking }) {
 const STANCE_WORDS = {
   'not-known': 'Not known yet: too little speaks for any one cause. Ask on.',
   leaning: 'Leaning, not sure.',
+  unasked: 'It leans so far already, but what always has to be asked was not asked yet.',
   likely: 'Likely. The decision is yours.',
 } as const;
+/** From here on it would be called likely, had everything been asked. */
+const FAR = 0.7;
+
+const stanceWords = ({ stance, causes }: Ranking): string =>
+  STANCE_WORDS[stance === 'leaning' && causes[0]!.probability >= FAR ? 'unasked' : stance];
+
 const WORTH_ASKING = 0.05;
 const NOTABLE = 0.3;
 
@@ -143,11 +153,11 @@ interface RankingPanelProps {
 export function RankingPanel({ ranking, onAsk }: RankingPanelProps) {
   const [all, setAll] = useState(false);
   const beside = ranking.conditions.filter((each) => each.probability >= NOTABLE);
-  const next = ranking.nextQuestions.filter((each) => each.gain >= WORTH_ASKING).slice(0, 3);
+  const next = ranking.nextQuestions.filter(({ gain, isCore }) => isCore || gain >= WORTH_ASKING).slice(0, 3);
   return (
     <>
       <Part heading="What the answers say">
-        <Words role="status">{STANCE_WORDS[ranking.stance]}</Words>
+        <Words role="status">{stanceWords(ranking)}</Words>
         <View>
           {ranking.causes.slice(0, TOP).map((cause) => (
             <CauseCard key={cause.id} cause={cause} startOpen />
@@ -170,7 +180,12 @@ export function RankingPanel({ ranking, onAsk }: RankingPanelProps) {
       <Part heading="What would change this">
         <Rows empty="No open question would change it much.">
           {next.map(({ id, gain }) => (
-            <PressRow key={id} title={questionOf(id).ask} under={worth(gain)} onPress={() => onAsk(id)} />
+            <PressRow
+              key={id}
+              title={questionOf(id).ask}
+              under={gain >= WORTH_ASKING ? worth(gain) : 'always asked'}
+              onPress={() => onAsk(id)}
+            />
           ))}
         </Rows>
       </Part>

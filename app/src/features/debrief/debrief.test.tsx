@@ -9,16 +9,25 @@ import { RankingPanel } from './RankingPanel';
 import { SeverityMatrix } from './SeverityMatrix';
 
 const CRAFT = craftFacts(USUAL_CRAFT);
+const TOLD = { nose: 'toward', first_move: 'opposite', phase: 'landing' };
+const ALWAYS_ASKED = {
+  attention: 'on-craft',
+  feeling: 'tense',
+  position_hold: 'on',
+  setting_expected: 'same',
+  auto_return: 'none',
+  link: 'steady',
+};
 
 test('with nothing told the ranking says so; the reasons come with the answers, as factors and in words', () => {
   const { rerender } = render(<RankingPanel ranking={rank(NOTHING, CRAFT)} onAsk={() => {}} />);
   expect(screen.getByText('Not known yet: too little speaks for any one cause. Ask on.')).toBeTruthy();
-  rerender(
-    <RankingPanel
-      ranking={rank(answersOf({ nose: 'toward', first_move: 'opposite', phase: 'landing' }), CRAFT)}
-      onAsk={() => {}}
-    />,
-  );
+  rerender(<RankingPanel ranking={rank(answersOf(TOLD), CRAFT)} onAsk={() => {}} />);
+  expect(
+    screen.getByText('It leans so far already, but what always has to be asked was not asked yet.'),
+  ).toBeTruthy();
+  expect(screen.getAllByText('always asked').length).toBeGreaterThan(0);
+  rerender(<RankingPanel ranking={rank(answersOf({ ...TOLD, ...ALWAYS_ASKED }), CRAFT)} onAsk={() => {}} />);
   expect(screen.getByText('Likely. The decision is yours.')).toBeTruthy();
   expect(screen.getAllByText(/Nose toward the pilot, and it went the opposite way/).length).toBeGreaterThan(
     0,
