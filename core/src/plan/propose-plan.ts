@@ -4,6 +4,7 @@ import { drillOf, isDrillId, type DrillId } from '../drills/drills';
 import { allBefore, depthOf } from '../drills/prerequisites';
 import type { FlightMode } from '../vocabulary/flying';
 import { type Circumstances, leftOutFor, weighedFor } from './circumstances';
+import { type AskedDrill, askedByAnswers, type ToldReason } from './remedies';
 import { decidingAmong, keyDrillsFor, suits } from './key-drills';
 
 export const PLAN_AT_LEAST = 2;
@@ -18,11 +19,14 @@ export interface KnownOfPilot extends Circumstances {
   readonly met?: readonly string[];
   /** Cause of the chain's first link that training can break, where it is another than the weakness's own. */
   readonly link?: CauseId | null;
+  /** Answers of its debriefs that the plan hangs on. */
+  readonly told?: readonly ToldReason[];
 }
 
 export type WhyInPlan =
   | { readonly because: 'key' }
   | { readonly because: 'link'; readonly causeId: CauseId }
+  | { readonly because: 'told'; readonly told: ToldReason }
   | { readonly because: 'before'; readonly drillId: DrillId }
   | { readonly because: 'no-flying' }
   | { readonly because: 'widens' };
@@ -32,9 +36,19 @@ export interface PlannedDrill {
   readonly why: WhyInPlan;
 }
 
+/** Supporting drills that the answers ask for beside these key drills. */
+const askedBeside = (causeId: CauseId, mode: FlightMode, key: readonly DrillId[], known: KnownOfPilot) =>
+  askedByAnswers(
+    causeId,
+    known.told ?? [],
+    (id) => suits(id, mode) && !key.includes(id) && leftOutFor(id, known) === null,
+  );
+
 /** Why a drill has its place beside these key drills. */
-export function whyInPlan(drillId: DrillId, key: readonly DrillId[]): WhyInPlan {
+function whyInPlan(drillId: DrillId, key: readonly DrillId[], asked: readonly AskedDrill[] = []): WhyInPlan {
   if (key.includes(drillId)) return { because: 'key' };
+  const answer = asked.find((each) => each.drillId === drillId);
+  if (answer) return { because: 'told', told: answer.told };
   const leadsTo = key.find((id) => allBefore(id).has(drillId));
   if (leadsTo) return { because: 'before', drillId: leadsTo };
   return drillOf(drillId).kind === 'flown' ? { because: 'widens' } : { because: 'no-flying' };
@@ -46,6 +60,7 @@ const DEEPEST = 100;
 const RANK: Readonly<Record<WhyInPlan['because'], number>> = {
   key: 0,
   link: 1,
+  told: 1,
   before: 2,
   'no-flying': 3,
   widens: 4,
@@ -72,8 +87,8 @@ const trackOrder = (drillId: DrillId, track: Track): number => {
 };
 
 /**
- * Two to four drills for a weakness: the key drills, then what breaks the chain at its first link, then what
- * leads to them, then what
+ * Two to four drills for a weakness: the key drills, then what breaks the chain at its first link and what the answers
+ * of the debrief ask for, then what leads to them, then what
  * needs no flying, then what widens them, moved up where the pilot's places and winds ask for it and left out
  * where the craft, the places, the
  * wind limit or the pilot's level make it of no use; a short plan for a slight matter. Up to six where a
@@ -89,7 +104,8 @@ export function proposePlan(
   const { track = 'assist-down', met, link = null } = known;
   const cause = causeOf(causeId);
   const key = keyDrillsFor(cause, mode);
-  const of = (drillId: DrillId): PlannedDrill => ({ drillId, why: whyInPlan(drillId, key) });
+  const asked = askedBeside(causeId, mode, key, known);
+  const of = (drillId: DrillId): PlannedDrill => ({ drillId, why: whyInPlan(drillId, key, asked) });
   const linked: readonly PlannedDrill[] =
     link === null || link === causeId
       ? []
@@ -97,10 +113,15 @@ export function proposePlan(
           .filter((id) => !cause.drills.includes(id))
           .slice(0, 1)
           .map((drillId) => ({ drillId, why: { because: 'link', causeId: link } }));
-  const listed = [...cause.drills.filter((id) => suits(id, mode)).map(of), ...linked].filter(
-    ({ drillId, why }) =>
-      why.because === 'key' || why.because === 'link' || leftOutFor(drillId, known) === null,
-  );
+  const own = cause.drills.filter((id) => suits(id, mode));
+  const others = asked.map(({ drillId }) => drillId).filter((id) => !own.includes(id));
+  const listed = [...own, ...others]
+    .map(of)
+    .concat(linked.filter(({ drillId }) => !others.includes(drillId)))
+    .filter(
+      ({ drillId, why }) =>
+        why.because === 'key' || why.because === 'link' || leftOutFor(drillId, known) === null,
+    );
   const atMost = (known.severity ?? PLAN_AT_MOST) <= SLIGHT ? PLAN_AT_MOST - 1 : PLAN_AT_MOST;
   const picked = [...listed]
     .sort(
@@ -146,6 +167,17 @@ export function leftOutOf(
       return why ? [{ drillId, why }] : [];
     });
 }
+
+/** Why a drill stands in a plan of this weakness. */
+export const whyPlanned = (
+  drillId: DrillId,
+  {
+    causeId,
+    mode,
+    key,
+  }: { readonly causeId: CauseId; readonly mode: FlightMode; readonly key: readonly DrillId[] },
+  known: KnownOfPilot,
+): WhyInPlan => whyInPlan(drillId, key, askedBeside(causeId, mode, key, known));
 
 /** What is wrong with a trainer's own plan, said so that it can be mended; null when nothing is. */
 export function planProblem(causeId: CauseId, mode: FlightMode, drillIds: readonly DrillId[]): string | null {

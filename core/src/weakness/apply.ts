@@ -1,4 +1,5 @@
 import type { Side } from '../drills/drill';
+import { reasonsTold, type ToldReason } from '../plan/remedies';
 import { sidesTold } from './sides-told';
 import { type CauseId, causeOf } from '../causes/causes';
 import type { ClearingRule } from '../clearance/clearing-rule';
@@ -83,12 +84,15 @@ export interface FromDebrief {
   readonly severity: number | null;
   /** Sides of drills on which it happened; null: not told. */
   readonly happenedOn: readonly Side[] | null;
+  /** Answers that a plan hangs on. */
+  readonly told: readonly ToldReason[];
 }
 
 export const fromDebrief = (findings: Findings | null): FromDebrief => ({
   link: findings ? linkToBreak(findings.chain) : null,
   severity: findings ? rankOfSeverity(findings.potential) : null,
   happenedOn: findings ? sidesTold(findings.evidence) : null,
+  told: findings ? reasonsTold(findings.evidence) : [],
 });
 
 function withConfirmation(

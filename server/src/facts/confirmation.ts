@@ -20,7 +20,7 @@ async function openOrAdd(
   school: SchoolTx,
   occurrence: OccurrenceRow,
   fields: ConfirmFields,
-  { link, severity, happenedOn }: FromDebrief,
+  { link, severity, happenedOn, told }: FromDebrief,
 ): Promise<string> {
   const { tx, schoolId, accountId } = school;
   const { pilotId } = occurrence;
@@ -52,6 +52,7 @@ async function openOrAdd(
       ...(await knownOf(school, pilotId, null)),
       link,
       severity,
+      told,
     }).map((planned) => planned.drillId);
     await tx('plans').insert({
       schoolId,

@@ -41,6 +41,7 @@ test('places and winds of the flights, the modes of the craft, and what the reps
     windiestMps: null,
     hasPilotRelative: null,
     severity: null,
+    told: [],
     abilities: {},
   });
   for (const windMps of [1, 4])

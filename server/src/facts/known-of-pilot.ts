@@ -3,7 +3,9 @@ import { rankOfSeverity } from '@skelby/core/debrief/severity';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
 import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import type { Place } from '@skelby/core/vocabulary/flying';
+import { type Evidence, readable } from '@skelby/core/evidence/evidence';
 import { abilityIn } from '@skelby/core/plan/ability';
+import { reasonsTold, type ToldReason } from '@skelby/core/plan/remedies';
 import type { KnownOfPilot } from '@skelby/core/plan/propose-plan';
 import type { SchoolTx } from '../db/in-school';
 
@@ -20,6 +22,16 @@ async function severityOf({ tx }: SchoolTx, weaknessId: string): Promise<number 
     .select(tx.raw("d.findings->>'potential' as potential"))) as { potential: string | null }[];
   const ranks = said.map(({ potential }) => rankOfSeverity(potential)).filter((rank) => rank !== null);
   return ranks.length === 0 ? null : Math.max(...ranks);
+}
+
+/** Answers of its closed debriefs that its plan hangs on, the latest debrief first. */
+async function toldOf({ tx }: SchoolTx, weaknessId: string): Promise<readonly ToldReason[]> {
+  const debriefs = (await tx('debriefs as d')
+    .join('occurrences as o', (on) => on.on('o.school_id', 'd.school_id').andOn('o.id', 'd.occurrence_id'))
+    .where({ 'o.weakness_id': weaknessId, 'd.state': 'closed' })
+    .orderBy('o.happened_at', 'desc')
+    .select(tx.raw("d.findings->'evidence' as evidence"))) as { evidence: Evidence | null }[];
+  return debriefs.length === 0 ? [] : reasonsTold(readable(debriefs[0]!.evidence ?? {}));
 }
 
 /**
@@ -76,6 +88,7 @@ export async function knownOf(
         ? false
         : null,
     severity: weaknessId === null ? null : await severityOf(school, weaknessId),
+    told: weaknessId === null ? [] : await toldOf(school, weaknessId),
     abilities:
       lastDay === undefined
         ? {}

@@ -86,6 +86,7 @@ function usePlanForm(page: WeaknessPage) {
   return {
     up,
     causeId,
+    mode,
     known,
     drillIds,
     key: keyDrillsFor(causeOf(causeId), mode),
@@ -111,7 +112,7 @@ interface FormProps {
 }
 
 /** The drills in order, each to be raised or dropped. */
-function Planned({ form: { drillIds, key, known, raise, drop } }: FormProps) {
+function Planned({ form: { drillIds, causeId, mode, key, known, raise, drop } }: FormProps) {
   const { drillOf } = useDrills();
   const { sentence } = useUnits();
   const styles = useStyles();
@@ -121,7 +122,7 @@ function Planned({ form: { drillIds, key, known, raise, drop } }: FormProps) {
         <View key={id} role="listitem" style={styles.planned}>
           <View style={styles.words}>
             <Words as="strong">{`${i + 1}. ${drillOf(id).name}`}</Words>
-            <Words as="soft">{sentence(whyWords(id, key, known, drillOf))}</Words>
+            <Words as="soft">{sentence(whyWords(id, { causeId, mode, key }, known, drillOf))}</Words>
           </View>
           {i > 0 ? (
             <Button icon="arrow-up" label="" says={`${drillOf(id).name} earlier`} onPress={() => raise(i)} />

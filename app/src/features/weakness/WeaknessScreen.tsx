@@ -87,7 +87,8 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
 function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: WorkedOut }) {
   const { drillOf } = useDrills();
   const { sentence } = useUnits();
-  const key = worked.facts.keyDrills;
+  const { keyDrills: key, pilot, causeId } = worked.facts;
+  const beside = { causeId, mode: pilot.mode, key };
   // Practice of any kind before the check would move it.
   const first =
     nextStep(worked.clearance, todayHere()).do === 'drill'
@@ -105,7 +106,7 @@ function Plan({ page, worked }: { readonly page: WeaknessPage; readonly worked: 
             key={id}
             href={`/weakness/${page.weakness.id}/reps?drill=${id}`}
             title={`${i + 1}. ${drillOf(id).name}`}
-            under={sentence(whyWords(id, key, page.known, drillOf))}
+            under={sentence(whyWords(id, beside, page.known, drillOf))}
             after={
               drillOf(id).sticks.length > 0 ? (
                 <StickPlate

@@ -2,7 +2,8 @@ import type { FindDrill } from '@skelby/core/drills/drill-book';
 import { causeOf } from '@skelby/core/causes/causes';
 import type { DrillId } from '@skelby/core/drills/drills';
 import { type LeftOut, type Weighing, weighedFor } from '@skelby/core/plan/circumstances';
-import { type KnownOfPilot, type WhyInPlan, whyInPlan } from '@skelby/core/plan/propose-plan';
+import { labelOf, questionOf } from '@skelby/core/evidence/questions';
+import { type KnownOfPilot, type WhyInPlan, whyPlanned } from '@skelby/core/plan/propose-plan';
 import { BAND_WORDS, IN_PLACE } from '../../shared/copy/copy';
 
 function because(why: WhyInPlan, drillId: DrillId, drillOf: FindDrill): string {
@@ -11,6 +12,11 @@ function because(why: WhyInPlan, drillId: DrillId, drillOf: FindDrill): string {
       return 'Decides: its test reps clear the weakness';
     case 'link':
       return `Breaks the chain at its first link: ${causeOf(why.causeId).name.toLowerCase()}`;
+    case 'told': {
+      const question = questionOf(why.told.question);
+      const answer = question.kind === 'choice' ? labelOf(question, why.told.value) : why.told.value;
+      return `Told in the debrief: ${question.short.toLowerCase()}, ${answer.toLowerCase()}`;
+    }
     case 'before':
       return `Comes before ${drillOf(why.drillId).name.toLowerCase()}`;
     case 'no-flying':
@@ -28,14 +34,13 @@ const asked = (weighing: Weighing): string =>
 /** Why a drill is in the plan, under its name. */
 export function whyWords(
   drillId: DrillId,
-  key: readonly DrillId[],
+  beside: Parameters<typeof whyPlanned>[1],
   known: KnownOfPilot,
   drillOf: FindDrill,
 ): string {
   const weighing = weighedFor(drillId, known);
-  return [because(whyInPlan(drillId, key), drillId, drillOf), ...(weighing ? [asked(weighing)] : [])].join(
-    '. ',
-  );
+  const why = because(whyPlanned(drillId, beside, known), drillId, drillOf);
+  return [why, ...(weighing ? [asked(weighing)] : [])].join('. ');
 }
 
 /** Why the proposal leaves a drill of the cause out. */
