@@ -54,9 +54,15 @@ function repsByCurve(rule: ClearingRule, pilot: MadeUpPilot, most: number, chanc
   return null;
 }
 
-const passes = (rule: ClearingRule, pilot: MadeUpPilot, most: number, chance: Draw) =>
+/** @param needed evidence at which it passes */
+const passes = (
+  rule: ClearingRule,
+  { needed = 100 / rule.riskPercent, most }: { readonly needed?: number; readonly most: number },
+  pilot: MadeUpPilot,
+  chance: Draw,
+) =>
   testOf(rule) === 'evidence'
-    ? repsToPass(rule, { needed: 100 / rule.riskPercent, most }, pilot, chance)
+    ? repsToPass(rule, { needed, most }, pilot, chance)
     : repsByCurve(rule, pilot, most, chance);
 
 function letThrough(rule: ClearingRule): RuleCosts['letThrough'] {
@@ -76,7 +82,7 @@ function letThrough(rule: ClearingRule): RuleCosts['letThrough'] {
   }
   const run = (withinDay: number) => {
     const chance = drawFrom(SEED);
-    return Array.from({ length: PILOTS }, () => passes(rule, { missRate, withinDay }, most, chance));
+    return Array.from({ length: PILOTS }, () => passes(rule, { most }, { missRate, withinDay }, chance));
   };
   const [independent, together] = [run(0), run(TOGETHER)];
   return LOOKED_AFTER.map((reps) => ({
@@ -97,10 +103,15 @@ function checkReps(needed: number, missRate: number, chance: Draw): { reps: numb
 }
 
 /** Tests and checks of one competent pilot until the check is passed. */
-function oneCompetent(rule: ClearingRule, charts: number, chance: Draw): { reps: number; days: number } {
+function oneCompetent(
+  rule: ClearingRule,
+  needs: readonly number[],
+  chance: Draw,
+): { reps: number; days: number } {
+  const charts = needs.length;
   const pilot: MadeUpPilot = { missRate: rule.acceptableMissPercent / 100, withinDay: 0 };
   const most = LOOKED_AFTER.at(-1)!;
-  const tests = Array.from({ length: charts }, () => passes(rule, pilot, most, chance) ?? most);
+  const tests = needs.map((needed) => passes(rule, { needed, most }, pilot, chance) ?? most);
   const testDays = Math.ceil(Math.max(...tests) / testsADayOf(rule));
   let [reps, days] = [tests.reduce((sum, each) => sum + each, 0), testDays];
   const needed = charts === 1 ? CHECK_MET_NEEDED : CHECK_MET_A_SIDE;
@@ -116,10 +127,19 @@ function oneCompetent(rule: ClearingRule, charts: number, chance: Draw): { reps:
   return { reps, days };
 }
 
-/** What a competent pilot will need for so many charts: the middle one and nine in ten, tests and check together. */
-export function whatItTakes(rule: ClearingRule, charts: number): RuleCosts['competent'][number] {
+/**
+ * What a competent pilot will need for so many charts: the middle one and nine in ten, tests and check together.
+ * @param needs evidence at which each chart passes; a number: so many charts, each asked in full
+ */
+export function whatItTakes(
+  rule: ClearingRule,
+  needs: number | readonly number[],
+): RuleCosts['competent'][number] {
+  const each =
+    typeof needs === 'number' ? Array.from({ length: needs }, () => 100 / rule.riskPercent) : needs;
+  const charts = each.length;
   const chance = drawFrom(SEED + charts);
-  const runs = Array.from({ length: PILOTS / 3 }, () => oneCompetent(rule, charts, chance));
+  const runs = Array.from({ length: PILOTS / 3 }, () => oneCompetent(rule, each, chance));
   return {
     charts,
     reps: quantile(

@@ -1,3 +1,4 @@
+import type { Clearance } from '@skelby/core/clearance/clearance';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import { whatItTakes } from '@skelby/core/clearance/rule-costs';
 import { useMemo, useState } from 'react';
@@ -8,10 +9,21 @@ import { plural } from '../../shared/copy/copy';
 import { sureSentences } from '../../shared/copy/sure-copy';
 
 /** What a competent pilot will need, said before the first test. */
-export function WhatItTakes({ rule, charts }: { readonly rule: ClearingRule; readonly charts: number }) {
-  const { reps, ninetieth, days } = useMemo(() => whatItTakes(rule, charts), [rule, charts]);
+export function WhatItTakes({
+  rule,
+  clearance: { charts, coverage },
+}: {
+  readonly rule: ClearingRule;
+  readonly clearance: Pick<Clearance, 'charts' | 'coverage'>;
+}) {
+  const needs = charts.map(({ curve }) => curve.limit).join();
+  const { reps, ninetieth, days } = useMemo(
+    () => whatItTakes(rule, needs.split(',').map(Number)),
+    [rule, needs],
+  );
+  const asFlown = coverage.filter(({ what }) => what === 'as-flown').length;
   return (
-    <Words as="soft">{`A competent pilot takes about ${reps} tests and checks on ${days} days for ${plural(charts, 'chart')}; nine in ten are through by ${ninetieth}.`}</Words>
+    <Words as="soft">{`A competent pilot takes about ${reps} tests and checks on ${days} days for ${plural(charts.length, 'chart')}; nine in ten are through by ${ninetieth}.${asFlown > 0 ? ` Two or three more of ${plural(asFlown, 'drill')} are flown with hold on.` : ''}`}</Words>
   );
 }
 

@@ -78,7 +78,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
         named={charts.length === 1}
       />
       <ValueChart drillId={shown.drillId} reps={valuesOf(repsOf(worked.reps, shown))} />
-      {most === 0 ? <WhatItTakes rule={page.rule} charts={charts.length} /> : null}
+      {most === 0 ? <WhatItTakes rule={page.rule} clearance={worked.clearance} /> : null}
       <HowSure rule={page.rule} mostReps={most} />
     </Part>
   );
