@@ -23,6 +23,7 @@ import { occurrencePage } from './pages/occurrence';
 import { pilotPage } from './pages/pilot-page';
 import { pilotPortal } from './pages/pilot-portal';
 import { prefetchPage } from './pages/prefetch';
+import { calibrationPage } from './pages/calibration';
 import { rankEvidence } from './pages/ranking';
 import { recentFlights, roster } from './pages/roster';
 import { recentSessions, sessionOf } from './pages/sessions';
@@ -41,6 +42,7 @@ const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown
   '/roster': roster,
   '/flights': recentFlights,
   '/experience': experienceOf,
+  '/experience/calibration': calibrationPage,
   '/school/rule': ruleInForce,
   '/sessions': recentSessions,
   '/drills': drillVersions,

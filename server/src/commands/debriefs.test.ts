@@ -216,6 +216,37 @@ describe("the school's own experience", () => {
   });
 });
 
+test('what the ranking says is held against what was decided: the latest version of each closed debrief, of its own school', async () => {
+  type Degrees = { said: number; debriefs: number; decidedSo: number; interval: { low: number } }[];
+  const school = await server.school('Held Against');
+  const read = async (who: Visitor) => (await who.get<Degrees>('/experience/calibration')).body;
+  expect(await read(school.trainer)).toEqual([]);
+  const as = async (primary: string, more: object = {}) => {
+    const { occurrenceId } = await withOccurrence(school.trainer);
+    const findings = { ...DONE, primary, overruleReason: 'Seen.', ...more };
+    expect((await save(occurrenceId, version({ findings }), id(), school.trainer)).status).toBe(200);
+    return { occurrenceId, findings };
+  };
+  const first = await as('orientation-nose-in');
+  await as('distraction');
+  // Too little was told to say anything.
+  await as('distraction', { evidence: { nose: 'toward' } });
+  const [degree, ...others] = await read(school.trainer);
+  expect(others).toEqual([]);
+  expect(degree).toMatchObject({ debriefs: 2, decidedSo: 1 });
+  expect(degree!.said).toBeGreaterThan(0.5);
+  // Amended, it counts once, as it stands.
+  const amended = version({
+    base: 1,
+    reason: 'He says otherwise.',
+    at: '2026-03-02T11:00:00.000Z',
+    findings: { ...first.findings, primary: 'overcontrol' },
+  });
+  expect((await save(first.occurrenceId, amended, id(), school.trainer)).status).toBe(200);
+  expect(await read(school.trainer)).toMatchObject([{ debriefs: 2, decidedSo: 0 }]);
+  expect(await read((await server.school('Elsewhere')).trainer)).toEqual([]);
+});
+
 describe('POST /api/v1/rank', () => {
   interface Ranked {
     causes: {

@@ -29,7 +29,10 @@ async function toldOf({ tx }: SchoolTx, weaknessId: string): Promise<readonly To
   const debriefs = (await tx('debriefs as d')
     .join('occurrences as o', (on) => on.on('o.school_id', 'd.school_id').andOn('o.id', 'd.occurrence_id'))
     .where({ 'o.weakness_id': weaknessId, 'd.state': 'closed' })
-    .orderBy('o.happened_at', 'desc')
+    .orderBy([
+      { column: 'o.happened_at', order: 'desc' },
+      { column: 'd.number', order: 'desc' },
+    ])
     .select(tx.raw("d.findings->'evidence' as evidence"))) as { evidence: Evidence | null }[];
   return debriefs.length === 0 ? [] : reasonsTold(readable(debriefs[0]!.evidence ?? {}));
 }

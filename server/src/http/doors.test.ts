@@ -105,6 +105,7 @@ describe('at the door', () => {
       '/sessions',
       '/drills',
       '/experience',
+      '/experience/calibration',
       '/school/rule',
       '/carry',
       '/occurrences.csv',

@@ -16,6 +16,7 @@ import { Part, Screen } from '../../shared/ui/Screen';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
 import { plural } from '../../shared/copy/copy';
+import { Calibration } from './Calibration';
 import { Exchange } from './Exchange';
 import { Reporting } from './Reporting';
 
@@ -146,7 +147,16 @@ export function SchoolScreen() {
   return (
     <Loaded query={experience} title="School" up="/kit">
       {(data) => (
-        <Screen title="School" up="/kit" aside={<Experience experience={data} />}>
+        <Screen
+          title="School"
+          up="/kit"
+          aside={
+            <>
+              <Experience experience={data} />
+              <Calibration />
+            </>
+          }
+        >
           <Units />
           <Part heading="Clearing">
             <LinkButton icon="sliders" label="Clearing rule" href="/school/rule" />

@@ -2,6 +2,7 @@ import { saveDebrief } from '@skelby/core/commands/handles';
 import { type DebriefFields } from '@skelby/core/commands/save-debrief';
 import { entryOf } from '../outbox/commands';
 import type { Findings } from '@skelby/core/debrief/findings';
+import type { SaidAgainstDecided } from '@skelby/core/ranking/calibration';
 import { modelWith } from '@skelby/core/ranking/model';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
@@ -36,6 +37,14 @@ export const useDebriefVersion = (occurrenceId: string, versionId: string | unde
 
 export const useExperience = () =>
   useQuery({ queryKey: ['experience'], queryFn: () => get<SchoolExperience>('/experience') });
+
+/** Asked for when somebody wants to see it: every debrief is ranked anew for it. */
+export const useCalibration = (isWanted: boolean) =>
+  useQuery({
+    queryKey: ['calibration'],
+    queryFn: () => get<readonly SaidAgainstDecided[]>('/experience/calibration'),
+    enabled: isWanted,
+  });
 
 const STARTING = modelWith();
 
