@@ -152,8 +152,8 @@ export function SchoolScreen() {
           up="/kit"
           aside={
             <>
-              <Experience experience={data} />
               <Calibration />
+              <Experience experience={data} />
             </>
           }
         >
