@@ -44,6 +44,10 @@ const CONTENT_POLICY = {
   },
 };
 
+/** What no page of it asks of a device, whatever script got in: it flies by tilt and controllers, and keeps awake. */
+const NO_USE_FOR = ['camera', 'microphone', 'geolocation', 'payment', 'usb', 'serial', 'midi'];
+const PERMISSIONS_POLICY = NO_USE_FOR.map((what) => `${what}=()`).join(', ');
+
 function healthRouter(db: Knex, isStopping: () => boolean): Router {
   const router = new Router({ sensitive: true });
   router.get('/healthz', (ctx) => {
@@ -80,6 +84,10 @@ export function application({ db, log, appFolder, isStopping, inFlight }: Applic
       strictTransportSecurity: false,
     }),
   );
+  koa.use(async (ctx, next) => {
+    ctx.set('Permissions-Policy', PERMISSIONS_POLICY);
+    await next();
+  });
   koa.use(problems(log));
   koa.use(sameOriginWrites);
   // The fastest level: on a small answer the others take as long as the work itself, for a few bytes less.

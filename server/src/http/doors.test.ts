@@ -183,6 +183,8 @@ describe('at the door', () => {
     expect(policy).toContain("script-src 'self';");
     expect(policy).toContain("frame-ancestors 'none'");
     expect(headers.get('X-Content-Type-Options')).toBe('nosniff');
+    expect(headers.get('Permissions-Policy')).toContain('camera=(), microphone=(), geolocation=()');
+    expect(headers.get('Permissions-Policy')).not.toContain('gyroscope');
   });
 
   test('what the API answers is not kept by anybody on the way', async () => {
