@@ -16,7 +16,6 @@ export const HANDS_AND_HOVER = [
     sticks: ['throttle', 'yaw', 'pitch', 'roll'],
     sides: [],
     assistance: 'as-flown',
-    handsForm: true,
     after: [],
   },
   {

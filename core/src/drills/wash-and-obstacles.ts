@@ -263,7 +263,6 @@ export const WASH_AND_OBSTACLES = [
     sticks: ['pitch', 'yaw'],
     sides: [],
     assistance: 'as-flown',
-    handsForm: true,
     after: ['lead-walk'],
   },
   {
