@@ -14,6 +14,7 @@ import {
   turned,
 } from '../flight-log/flight-log';
 import { type Segment, deflection, handsOff, pushOf } from '../assessment/segment';
+import { type FirstMove, firstMovesIn } from '../assessment/first-moves';
 import { reversals } from '../assessment/measures/reversals';
 import type { ControlAids } from '../assessment/exercise';
 import { bearing } from '../geometry/path';
@@ -34,8 +35,6 @@ export interface ReadFrom {
 
 const LOOKS_BACK_S = 5;
 const SLOW_MPS = 0.6;
-/** It was plain what to do: the way wanted, m/s. */
-const PLAIN_MPS = 0.35;
 /** Under this, busy hands are what moved it, m/s. */
 const BUSY_WIND_MPS = 5;
 /** About a second. */
@@ -86,13 +85,6 @@ class Look {
   }
 }
 
-function wanted(cut: Segment, s: Sample): readonly [number, number] | null {
-  const { path } = cut.stage;
-  if (path.is === 'segment') return [0.5 * (path.to[0] - s.x) - s.vx, 0.5 * (path.to[1] - s.y) - s.vy];
-  if (path.is === 'point') return [0.5 * (path.at[0] - s.x) - s.vx, 0.5 * (path.at[1] - s.y) - s.vy];
-  return null;
-}
-
 /** Hands that do what the part asks for, wherever that takes it. */
 const WITHOUT_A_WAY: ReadonlySet<ControlAids> = new Set<ControlAids>([
   'off',
@@ -104,35 +96,15 @@ const WITHOUT_A_WAY: ReadonlySet<ControlAids> = new Set<ControlAids>([
   'recover',
 ]);
 
-interface Moved {
-  readonly s: Sample;
-  readonly went: 'as-meant' | 'opposite' | 'sideways';
-}
-
 /** The first plain push of a part, and how it went against what was wanted there. */
-function firstMoveIn(cut: Segment, untilS: number): Moved | null {
+function firstMoveIn(cut: Segment, untilS: number): FirstMove | null {
   // Only where the path says where to go.
   if (cut.stage.path.is === 'arc' || WITHOUT_A_WAY.has(cut.stage.hands)) return null;
-  let rested = true;
-  for (const s of cut.samples) {
-    if (s.t > untilS) return null;
-    const push = deflection(s);
-    if (push < 0.04) {
-      rested = true;
-      continue;
-    }
-    if (!rested || push < 0.08) continue;
-    rested = false;
-    const [wx, wy] = wanted(cut, s) ?? [0, 0];
-    if (Math.hypot(wx, wy) < PLAIN_MPS) continue;
-    const angle = angleBetween(...pushOf(s), wx, wy);
-    return { s, went: angle < 55 ? 'as-meant' : angle > 125 ? 'opposite' : 'sideways' };
-  }
-  return null;
+  return firstMovesIn(cut).find(({ s }) => s.t <= untilS) ?? null;
 }
 
 /** The first that did not go as meant; else that of the part that went wrong. */
-function firstMove({ from, last, cut }: Look): Moved | null {
+function firstMove({ from, last, cut }: Look): FirstMove | null {
   const moves = from.cuts
     .filter((each) => (each.samples[0]?.t ?? Infinity) <= last.t)
     .map((each) => firstMoveIn(each, last.t));
