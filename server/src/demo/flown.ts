@@ -418,13 +418,13 @@ export const FLOWN: FlownReps = {
     ],
     'tumble-recovery': [
       [null, 4.8],
+      [null, 4.8],
       [null, 4.9],
+      [null, 4.8],
       [null, 5],
-      [null, 4.9],
       [null, 5],
-      [null, 5.1],
-      [null, 5.1],
-      [null, 4.9],
+      [null, 5],
+      [null, 4.8],
     ],
     'safe-posture': [
       [null, 1.7],
