@@ -94,7 +94,8 @@ const byStamp: Step = (asked, { page, ids }) => {
   const stamp = bodyIf(stampWeakness, asked);
   if (!stamp) return null;
   const stamps = page.stamps ?? [];
-  const { at, mode, windLimitMps, holdOff = false, reason } = stamp.body;
+  // What an older version does not know of it does not change either.
+  const { at, mode, windLimitMps, holdOff = stamps.at(-1)?.holdOff ?? false, reason } = stamp.body;
   if (!ids.has(stamp.keys.id) || stamps.some((each) => each.at === at)) return page;
   return {
     ...page,

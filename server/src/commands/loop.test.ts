@@ -194,6 +194,23 @@ test('what a pilot flies with now is stamped with a reason: a cell is added, and
   expect(old.body['detail'] ?? JSON.stringify(old.body)).toContain('before the last stamp');
 });
 
+test('a phone that knows nothing of hold off stamps the rest, and leaves that as it was', async () => {
+  const { weaknessId } = await withWeakness(trainer);
+  const stampAt = (day: number, more: object) =>
+    trainer.put(`/weaknesses/${weaknessId}/stamps/${id()}`, {
+      mode: PILOT.mode,
+      windLimitMps: 6,
+      at: `2026-03-0${day}T09:00:00.000Z`,
+      reason: 'From now on.',
+      ...more,
+    });
+  expect((await stampAt(6, { holdOff: true })).status).toBe(200);
+  expect((await stampAt(7, {})).status).toBe(200);
+  const { stamps } = (await trainer.get<WeaknessPage>(`/weaknesses/${weaknessId}`)).body;
+  expect(stamps!.map(({ holdOff }) => holdOff)).toEqual([false, true, true]);
+  expect((await stampAt(8, { holdOff: null })).status).toBe(422);
+});
+
 test('a miss that was taken back counts until another trainer says that it was none', async () => {
   const { weaknessId } = await withWeakness(trainer);
   const repId = id();
