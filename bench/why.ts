@@ -2,7 +2,7 @@ import { drawFrom } from '@skelby/core/clearance/evidence/simulated';
 import { answersOf, type Evidence } from '@skelby/core/evidence/evidence';
 import { type Case, CASES } from '@skelby/core/ranking/cases';
 import { type ToldCase, TOLD_CASES } from '@skelby/core/ranking/cases-told';
-import { rank, type Ranking } from '@skelby/core/ranking/rank';
+import { LIKELY_FROM, rank, type Ranking } from '@skelby/core/ranking/rank';
 import { oneWrong, strongestLost } from '@skelby/core/ranking/stressed';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { sayShare } from './ranking';
@@ -12,14 +12,13 @@ import { sayShare } from './ranking';
 const CRAFT = craftFacts(USUAL_CRAFT);
 const rankOf = (evidence: Evidence): Ranking => rank(answersOf(evidence), CRAFT);
 const DRAWS = 8;
-const SURE = 0.7;
 
 function sayCases(name: string, cases: readonly Case[]): string {
   const ranked = cases.map((each) => ({ ...each, causes: rankOf(each.evidence).causes }));
   const place = ({ cause, causes }: (typeof ranked)[number]) => causes.findIndex(({ id }) => id === cause);
   const first = ranked.filter((each) => place(each) === 0).length;
   const three = ranked.filter((each) => place(each) < 3).length;
-  const sure = ranked.filter(({ causes }) => causes[0]!.probability >= SURE);
+  const sure = ranked.filter(({ causes }) => causes[0]!.probability >= LIKELY_FROM);
   const wrong = sure.filter((each) => place(each) !== 0).length;
   const brier = ranked.reduce(
     (sum, { cause, causes }) =>

@@ -16,6 +16,14 @@ import { oneWrong, strongestLost } from './stressed';
 
 const CRAFT = craftFacts(USUAL_CRAFT);
 const rankOf = (evidence: Evidence) => rank(answersOf(evidence), CRAFT);
+/** A plain case of it. */
+const NOSE_IN: Evidence = {
+  nose: 'toward',
+  first_move: 'opposite',
+  correction_effect: 'grew',
+  view: 'direct-sight',
+  phase: 'landing',
+};
 const firstOf = (evidence: Evidence) => rankOf(evidence).causes[0]!.id;
 
 describe('pairs', () => {
@@ -108,14 +116,7 @@ describe('a wrong memory', () => {
   });
 
   test('one false answer does not turn a plain case: nose-in with every other answer to each question', () => {
-    const plain: Evidence = {
-      nose: 'toward',
-      first_move: 'opposite',
-      correction_effect: 'grew',
-      view: 'direct-sight',
-      phase: 'landing',
-      attention: 'talked-to',
-    };
+    const plain: Evidence = { ...NOSE_IN, attention: 'talked-to' };
     for (const wrong of [
       { view: 'camera-view' },
       { phase: 'cruise' },
@@ -207,17 +208,10 @@ describe('what settles settles', () => {
 
 describe('what a trainer always asks', () => {
   test('nothing is likely before it was asked; whoever cannot say has been asked', () => {
-    const plain: Evidence = {
-      nose: 'toward',
-      first_move: 'opposite',
-      correction_effect: 'grew',
-      view: 'direct-sight',
-      phase: 'landing',
-    };
-    expect(rankOf(plain).causes[0]!.probability).toBeGreaterThan(0.7);
-    expect(rankOf(plain).stance).toBe('leaning');
+    expect(rankOf(NOSE_IN).causes[0]!.probability).toBeGreaterThan(0.7);
+    expect(rankOf(NOSE_IN).stance).toBe('leaning');
     const asked = {
-      ...plain,
+      ...NOSE_IN,
       attention: 'on-craft',
       feeling: 'tense',
       position_hold: 'unknown',

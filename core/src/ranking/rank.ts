@@ -50,7 +50,8 @@ export interface Ranking {
 }
 
 const LEANING_FROM = 0.35;
-const LIKELY_FROM = 0.7;
+/** From here on the first cause is called likely, once what is always asked was asked. */
+export const LIKELY_FROM = 0.7;
 const REASON_FROM = 0.1;
 /** Fewer answers than this are never enough to name a cause. */
 const FEWEST_ANSWERS = 3;

@@ -1,7 +1,7 @@
 import { percentChance } from '@skelby/core/vocabulary/percent';
 import { causeOf } from '@skelby/core/causes/causes';
 import { questionOf, type QuestionId } from '@skelby/core/evidence/questions';
-import type { RankedCause, Ranking, Reason } from '@skelby/core/ranking/rank';
+import { LIKELY_FROM, type RankedCause, type Ranking, type Reason } from '@skelby/core/ranking/rank';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Button } from '../../shared/ui/Button';
@@ -132,11 +132,8 @@ const STANCE_WORDS = {
   unasked: 'It leans so far already, but what always has to be asked was not asked yet.',
   likely: 'Likely. The decision is yours.',
 } as const;
-/** From here on it would be called likely, had everything been asked. */
-const FAR = 0.7;
-
 const stanceWords = ({ stance, causes }: Ranking): string =>
-  STANCE_WORDS[stance === 'leaning' && causes[0]!.probability >= FAR ? 'unasked' : stance];
+  STANCE_WORDS[stance === 'leaning' && causes[0]!.probability >= LIKELY_FROM ? 'unasked' : stance];
 
 const WORTH_ASKING = 0.05;
 const NOTABLE = 0.3;

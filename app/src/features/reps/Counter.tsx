@@ -38,8 +38,7 @@ import { DrillStanding } from './Standing';
 import { type Counting, useCounter } from './use-counter';
 
 const NOT_COUNTED: Readonly<Record<WhyNotCounted, string>> = {
-  'with-hold':
-    'Hold is on: it shows the drill as it is usually flown and moves no chart. Switch hold off for that.',
+  'with-hold': 'With hold on it shows the drill as it is usually flown; the chart moves with hold off only.',
   'other-assistance':
     'Recorded, but it will not count: this mode is not the one the pilot has to show it in.',
   'pilot-relative': 'Recorded, but it will not count: pilot-relative mode hides what is being tested.',

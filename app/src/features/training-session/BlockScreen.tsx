@@ -8,7 +8,7 @@ import { useWeakness } from '../../offline/overlay/weakness-queries';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
 import { useDrills } from '../../shared/api/use-drills';
 import { useUnits } from '../../shared/api/use-units';
-import { PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
+import { MODE_WORDS, PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
 import { valuesLine, valuesOf, valueWords } from '../../shared/copy/value-copy';
 import { StickPlate } from '../../shared/drawing';
 import { AnnouncedLine, AnnounceFoot } from '../../offline/ui/Announce';
@@ -80,7 +80,7 @@ function Foot({ props: { block, state, change, onNext, isLast }, flying }: PartP
 /** What is flown, and how far it is. */
 function Task({ props: { block, page, workOn }, flying }: PartProps) {
   const { sentence, units } = useUnits();
-  const { drill, asked, spans, flown, met, isEnough, counts } = flying;
+  const { drill, asked, spans, flown, met, isEnough, counts, otherMode } = flying;
   const values = valuesLine(drill.id, valuesOf(flown), units);
   return (
     <>
@@ -110,6 +110,9 @@ function Task({ props: { block, page, workOn }, flying }: PartProps) {
       {values ? <Words as="soft">{values}</Words> : null}
       {isEnough ? <Words as="soft">That is the block: rest the hands, then on.</Words> : null}
       {isEnough ? <Words as="soft">{PRE_LANDING}</Words> : null}
+      {otherMode ? (
+        <Note icon="git-commit">{`Flown in ${MODE_WORDS[otherMode].toLowerCase()}: switch over before it, and back after.`}</Note>
+      ) : null}
       {counts ? null : (
         <Note icon="alert-triangle">
           Recorded, but it will not count: this mode is not the one the pilot has to show it in.

@@ -2,6 +2,7 @@ import { sendRep, sendUndo } from '../../offline/outbox/reps';
 import { newestFirst } from '@skelby/core/vocabulary/flown-order';
 import { whyNotCounted, type WhyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import { modeNow } from '@skelby/core/clearance/form-now';
+import { drillOf, isFlown } from '@skelby/core/drills/drills';
 import { clearanceOfPage, fliesAsJudged } from '@skelby/core/weakness/page';
 import type { MissReason } from '@skelby/core/clearance/facts';
 import { testsLeft } from '@skelby/core/clearance/tests-left';
@@ -68,7 +69,12 @@ function howItCounts({ page, block: { drillId, side, purpose, causeId } }: Block
   const flies = fliesAsJudged(page);
   const mode = modeNow(drillId, purpose, flies, clearanceOfPage(page));
   const why = whyNotCounted({ drillId, mode, pilotRelative: false, side }, causeId, flies);
-  return { mode, counts: purpose === 'practice' || showsSomething(why) };
+  return {
+    mode,
+    /** Where it is not the pilot's usual one, and there is something to fly. */
+    otherMode: isFlown(drillOf(drillId)) && mode !== flies.mode ? mode : null,
+    counts: purpose === 'practice' || showsSomething(why),
+  };
 }
 
 /** One block of a session being flown: its reps, and what can be done to them. */
@@ -77,7 +83,7 @@ export function useBlock(props: BlockProps) {
   const router = useRouter();
   const { drillOf, versionInForce } = useDrills();
   const drill = drillOf(block.drillId);
-  const { mode, counts } = howItCounts(props);
+  const how = howItCounts(props);
   const flown = repsOfBlock(props);
   const last = flown[0];
   const left = testsLeft(page.rule, page.reps, block, todayHere());
@@ -94,7 +100,7 @@ export function useBlock(props: BlockProps) {
       side: block.side,
       band: windBandOf(session.content.windMps),
       flownOn: 'craft',
-      mode,
+      mode: how.mode,
       pilotRelative: false,
       pack: state.pack + 1,
       level: block.level,
@@ -113,6 +119,7 @@ export function useBlock(props: BlockProps) {
   };
   return {
     drill,
+    ...how,
     /** The task of this block's level, and what that level is called. */
     asked: atLevel(drill, block.level, versionInForce(drill.id) > 0),
     spans,
@@ -123,7 +130,6 @@ export function useBlock(props: BlockProps) {
     last,
     met: flown.filter((rep) => rep.met).length,
     isEnough: flown.length >= block.reps,
-    counts,
     open: list.weaknesses.filter((line) => line.pilotId === block.pilotId && restricts(line)),
     record,
     undo: (rep: RecordedRep) => sendUndo(rep.id, drill.name, 'Undone in the session'),
