@@ -225,7 +225,7 @@ export function sayClearing(): string {
       `| ${line.skill} | ${line.correlation} | ${line.rule} | ${percent(line.cleared)} | ${line.cleared === 0 ? '–' : line.reps.toFixed(0)} | ${line.cleared === 0 ? '–' : percent(line.gone)} |`,
   );
   return [
-    `One chart alone, exact: a pilot who misses 40 % is through within ${FIRST_RULE.plannedReps} reps in ${(100 * chanceClearedWithin(lattice, point, FIRST_RULE.plannedReps, 0.4)[FIRST_RULE.plannedReps]!).toFixed(1)} %, within ${MOST_REPS} in ${(100 * chanceClearedWithin(lattice, point, MOST_REPS, 0.4)[MOST_REPS]!).toFixed(1)} %.`,
+    `One chart alone, exact: a pilot who misses 40 % is through within ${FIRST_RULE.plannedReps} reps in ${(100 * chanceClearedWithin({ lattice, limit: point, missRate: 0.4 }, FIRST_RULE.plannedReps)[FIRST_RULE.plannedReps]!).toFixed(1)} %, within ${MOST_REPS} in ${(100 * chanceClearedWithin({ lattice, limit: point, missRate: 0.4 }, MOST_REPS)[MOST_REPS]!).toFixed(1)} %.`,
     '',
     `| pilot (${PILOTS} of each, up to ${MOST_REPS} reps) | reps of a pack hang together | rule | cleared | reps it took | of these missing over 25 % a month later |`,
     '| --- | --- | --- | --- | --- | --- |',

@@ -15,15 +15,14 @@ function met(id: DrillId, habits: readonly Habit[], seed: number): boolean {
   const { sides, bands = ['calm', 'light'] } = drillOf(id);
   const mode =
     habits[0] && HABIT_SHOWS[habits[0]].drills.includes(id) ? HABIT_SHOWS[habits[0]].mode : undefined;
-  return flyDrill(
-    CRAFT,
-    id,
-    sides[seed % Math.max(1, sides.length)] ?? null,
-    WIND[bands[seed % bands.length]!],
-    new Set(habits),
-    7_000 + 13 * seed,
-    mode ? { pilotMode: mode } : {},
-  ).score.met;
+  return flyDrill(CRAFT, {
+    drillId: id,
+    side: sides[seed % Math.max(1, sides.length)] ?? null,
+    windMps: WIND[bands[seed % bands.length]!],
+    habits: new Set(habits),
+    seed: 7_000 + 13 * seed,
+    ...(mode ? { pilotMode: mode } : {}),
+  }).score.met;
 }
 
 export interface PilotFigures {
@@ -82,7 +81,7 @@ const LOG_MINUTES = 30;
  */
 export function measureLogScoring(): { readonly ms: number; readonly lines: number; readonly reps: number } {
   const writer = new FlightLogWriter();
-  const rep = flyDrill(CRAFT, 'fore-aft-line', null, 3, new Set(), 5).track;
+  const rep = flyDrill(CRAFT, { drillId: 'fore-aft-line', side: null, windMps: 3, seed: 5 }).track;
   for (
     let begin = 0;
     writer.length < LOG_MINUTES * 60 * 100;

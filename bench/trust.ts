@@ -107,10 +107,14 @@ const BAND_MPS = { calm: 1, light: 3.5, breezy: 6 };
 function metShare(drillId: DrillId, habits: readonly Habit[], pilotMode?: PilotedMode): number {
   const { sides, bands = ['calm', 'light'] } = drillOf(drillId);
   const met = Array.from({ length: FLIGHTS }, (_, i) => {
-    const side = sides[i % Math.max(1, sides.length)] ?? null;
-    const wind = BAND_MPS[bands[i % bands.length]!];
-    const how = pilotMode ? { pilotMode } : {};
-    return flyDrill(CRAFT, drillId, side, wind, new Set(habits), 90 + 13 * i, how).score.met;
+    return flyDrill(CRAFT, {
+      drillId,
+      side: sides[i % Math.max(1, sides.length)] ?? null,
+      windMps: BAND_MPS[bands[i % bands.length]!],
+      habits: new Set(habits),
+      seed: 90 + 13 * i,
+      ...(pilotMode ? { pilotMode } : {}),
+    }).score.met;
   });
   return met.filter(Boolean).length / FLIGHTS;
 }

@@ -120,14 +120,8 @@ export const stay = (says: string, at: PathPoint, seconds: number, part: Part = 
 export const leg = (says: string, from: PathPoint, to: PathPoint, part: Part = {}): Stage =>
   stage(says, { is: 'segment', from, to }, part);
 /** Round a centre, nose first. */
-export const round = (
-  says: string,
-  centre: PathPoint,
-  radiusM: number,
-  fromDeg: number,
-  sweepDeg: number,
-  part: Part = {},
-): Stage => stage(says, { is: 'arc', centre, radiusM, fromDeg, sweepDeg }, { nose: 'along', ...part });
+export const round = (says: string, arc: Omit<Extract<Path, { is: 'arc' }>, 'is'>, part: Part = {}): Stage =>
+  stage(says, { is: 'arc', ...arc }, { nose: 'along', ...part });
 /** Where there is no way to keep to: near a place, hands doing what they must. */
 export const free = (says: string, near: PathPoint, until: Until, part: Part = {}): Stage =>
   stage(says, { is: 'point', at: near }, { until, ...part });

@@ -52,7 +52,7 @@ test('small thumbs, a walk, a stop, a gap and an opening are written down too', 
   expect(
     flown('mode-stop-table', (part, t) => ({ y: 20 + t * ([1.4, 0.5, -1.8, 1.4, 0.6][part] ?? 0) })),
   ).toBeCloseTo(6);
-  const solids = gate(0, 20, 1.4, 0, 2);
+  const solids = gate([0, 20, 1.4], 0, 2);
   for (const drillId of ['gap-ladder', 'portal-drop'] as const)
     expect(flown(drillId, (_, t) => ({ x: 0.3, z: 1.4, y: 8 + 1.8 * t, vy: 1.8 }), solids)).toBeCloseTo(
       0.3,

@@ -1,15 +1,16 @@
 import type { CraftModel } from '../simulator/craft-model';
 import { vortexRingState } from '../reconstruct/vortex-ring-state';
+import { type Sample, type LogEventName, turned } from '../flight-log/flight-log';
+import { headingOf, leanOf, thrustAxis } from '../geometry/rotation';
+import { type Exercise, LEAD_DISTANCE_M, type Stage, type Walk } from './exercise';
 import {
-  headingOf,
-  leanOf,
-  type Sample,
-  thrustAxis,
-  type LogEventName,
-  turned,
-} from '../flight-log/flight-log';
-import { type Exercise, LEAD_DISTANCE_M, type Nose, type Stage, type Walk } from './exercise';
-import { bearing, offsetFromPath, type PathOffset, lengthOf, wayRound } from '../geometry/path';
+  bearing,
+  offsetFromPath,
+  type PathOffset,
+  type PathPoint,
+  lengthOf,
+  wayRound,
+} from '../geometry/path';
 
 /** Whoever counts what happens unforeseen: 0 to 1. */
 export interface Chance {
@@ -60,23 +61,38 @@ export const pilotAt = (
   t: number,
 ): { readonly x: number; readonly y: number } => (course.walk ? walkerAt(course.walk, t) : { x: 0, y: 0 });
 
-/** The bearing that the nose should have; null when it does not matter. */
+/** The place that a walking pilot keeps the craft at, so high, and which way they walk. */
+export function leadAt(
+  walk: Walk,
+  t: number,
+  heightM: number,
+): { readonly at: PathPoint; readonly bearingDeg: number } {
+  const { x, y, bearingDeg } = walkerAt(walk, t);
+  const ahead = (bearingDeg * Math.PI) / 180;
+  return {
+    at: [x + LEAD_DISTANCE_M * Math.sin(ahead), y + LEAD_DISTANCE_M * Math.cos(ahead), heightM],
+    bearingDeg,
+  };
+}
+
+/** The bearing that the nose should have in a part; null when it does not matter. */
 export function noseWanted(
-  nose: Nose,
+  part: Pick<Stage, 'nose' | 'path'>,
   sample: Pick<Sample, 'x' | 'y'>,
   at: PathOffset,
   pilot: { readonly x: number; readonly y: number },
-  clockwise: number,
 ): number | null {
+  const { nose } = part;
   if (nose === 'any') return null;
   if (nose === 'along') return at.bearingDeg;
   if (nose === 'outward') return bearing(sample.x - pilot.x, sample.y - pilot.y);
   if (typeof nose === 'number') return nose;
   if ('at' in nose) return bearing(nose.at[0] - sample.x, nose.at[1] - sample.y);
-  return at.bearingDeg + clockwise * nose.insideDeg;
+  return at.bearingDeg + clockwiseOf(part) * nose.insideDeg;
 }
 
-export const clockwiseOf = ({ path }: Stage): number => (path.is === 'arc' ? Math.sign(path.sweepDeg) : 0);
+export const clockwiseOf = ({ path }: Pick<Stage, 'path'>): number =>
+  path.is === 'arc' ? Math.sign(path.sweepDeg) : 0;
 
 /**
  * The air that a craft meets, m/s: through its discs from below, and across them; and how upright it is, 1 to
@@ -103,6 +119,10 @@ export function washTrouble(craft: CraftModel, s: Sample): number {
   return vortexRingState(Math.max(-50, Math.min(100, throughMps)), Math.min(100, acrossMps), craft.inducedMps)
     .trouble;
 }
+
+const isStill = ({ vx, vy, vz }: Sample): boolean => Math.hypot(vx, vy, vz) < STILL_MPS;
+/** What is written down of a flight where something came unforeseen. */
+const SURPRISES: ReadonlySet<LogEventName> = new Set(['call', 'hold-lost', 'upset', 'snap-over', 'return']);
 
 export type ExerciseOver = 'finished' | 'given-up' | 'at-pilot';
 
@@ -185,23 +205,11 @@ export class Referee {
     const { path } = this.stage;
     if (path.is === 'arc') this.round = wayRound(path, s.x, s.y, this.round);
     if (this.course.walk) {
-      const { x, y, bearingDeg } = walkerAt(this.course.walk, s.t - this.beganS);
-      const ahead = (bearingDeg * Math.PI) / 180;
-      return offsetFromPath(
-        {
-          is: 'point',
-          at: [
-            x + LEAD_DISTANCE_M * Math.sin(ahead),
-            y + LEAD_DISTANCE_M * Math.cos(ahead),
-            path.is === 'point' ? path.at[2] : s.z,
-          ],
-        },
-        s.x,
-        s.y,
-        s.z,
-      );
+      const height = path.is === 'point' ? path.at[2] : s.z;
+      const { at } = leadAt(this.course.walk, s.t - this.beganS, height);
+      return offsetFromPath({ is: 'point', at }, [s.x, s.y, s.z]);
     }
-    return offsetFromPath(path, s.x, s.y, s.z, this.round);
+    return offsetFromPath(path, [s.x, s.y, s.z], this.round);
   }
 
   private draw(): void {
@@ -230,48 +238,48 @@ export class Referee {
     return t - this.since >= forS;
   }
 
+  /** Whether the end of the way is reached: passed, or stood at for so long. */
+  private isThere(s: Sample, standS: number): boolean {
+    const length = lengthOf(this.stage.path);
+    const { alongTrackM, crossTrackM } = this.offset;
+    const left = length - alongTrackM;
+    if (standS === 0) return left < PASSING_M && crossTrackM < PASSED_WIDE_M;
+    const near = Math.min(THERE_M, Math.max(LEAST_THERE_M, THERE_SHARE * length));
+    const isNear = Math.abs(left) < near && crossTrackM < (length > 0 ? PASSED_WIDE_M : near);
+    return this.lasts(isNear && isStill(s), s.t, standS);
+  }
+
+  /** It stands; and it must have moved before, or been asked to stop. */
+  private hasStopped(s: Sample, standS: number): boolean {
+    const { path, begins } = this.stage;
+    const moved = path.is !== 'segment' || this.offset.alongTrackM > 2;
+    const asked = s.t - this.beganS > 1 || begins !== undefined;
+    return this.lasts(isStill(s) && asked && moved, s.t, standS);
+  }
+
+  private noseIsThere(s: Sample): boolean {
+    const wanted = noseWanted(this.stage, s, this.offset, { x: 0, y: 0 });
+    return this.lasts(wanted === null || Math.abs(turned(headingOf(s), wanted)) < NOSE_DEG, s.t, 0.4);
+  }
+
+  private hasLeaned(s: Sample, deg: number, seconds: number): boolean {
+    if (leanOf(s) > 0.85 * Math.min(deg, this.steepestDeg())) this.leanedS += s.t - this.lastS;
+    return this.leanedS >= seconds;
+  }
+
   private isOver(s: Sample, happened: readonly LogEventName[]): boolean {
-    const { until, path, settleS } = this.stage;
-    const inPart = s.t - this.beganS;
+    const { until, settleS } = this.stage;
     switch (until.is) {
       case 'for':
-        return inPart >= settleS + until.seconds;
-      case 'there': {
-        const left = lengthOf(path) - this.offset.alongTrackM;
-        if (until.standS === 0) return left < PASSING_M && this.offset.crossTrackM < PASSED_WIDE_M;
-        const near = Math.min(THERE_M, Math.max(LEAST_THERE_M, THERE_SHARE * lengthOf(path)));
-        return this.lasts(
-          Math.abs(left) < near &&
-            this.offset.crossTrackM < (lengthOf(path) > 0 ? PASSED_WIDE_M : near) &&
-            Math.hypot(s.vx, s.vy, s.vz) < STILL_MPS,
-          s.t,
-          until.standS,
-        );
-      }
-      case 'nose': {
-        const wanted = noseWanted(this.stage.nose, s, this.offset, { x: 0, y: 0 }, 0);
-        return this.lasts(wanted === null || Math.abs(turned(headingOf(s), wanted)) < NOSE_DEG, s.t, 0.4);
-      }
+        return s.t - this.beganS >= settleS + until.seconds;
+      case 'there':
+        return this.isThere(s, until.standS);
+      case 'nose':
+        return this.noseIsThere(s);
       case 'surprise':
-        return this.chance
-          ? s.t >= this.surpriseS
-          : happened.some(
-              (each) =>
-                each === 'call' ||
-                each === 'hold-lost' ||
-                each === 'upset' ||
-                each === 'snap-over' ||
-                each === 'return',
-            );
-      // It must have moved, or been asked to stop.
+        return this.chance ? s.t >= this.surpriseS : happened.some((each) => SURPRISES.has(each));
       case 'still':
-        return this.lasts(
-          Math.hypot(s.vx, s.vy, s.vz) < STILL_MPS &&
-            (inPart > 1 || this.stage.begins !== undefined) &&
-            (path.is !== 'segment' || this.offset.alongTrackM > 2),
-          s.t,
-          until.standS,
-        );
+        return this.hasStopped(s, until.standS);
       case 'landed':
         return this.lasts(s.z < 0.01, s.t, 0.6);
       case 'safe':
@@ -281,8 +289,7 @@ export class Referee {
       case 'taken-over':
         return happened.includes('take-over');
       case 'leaned':
-        if (leanOf(s) > 0.85 * Math.min(until.deg, this.steepestDeg())) this.leanedS += s.t - this.lastS;
-        return this.leanedS >= until.seconds;
+        return this.hasLeaned(s, until.deg, until.seconds);
       case 'in-wash':
         return washTrouble(this.craft, s) > IN_WASH;
       case 'out-of-wash':

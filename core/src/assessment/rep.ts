@@ -53,6 +53,8 @@ export interface Pressed {
   readonly takeOver?: boolean;
 }
 
+const deflectionOf = ({ throttle, yaw, pitch, roll }: StickPosition): number =>
+  Math.max(Math.abs(pitch), Math.abs(roll), Math.abs(yaw), Math.abs(throttle));
 const NOTHING: Pressed = {};
 const NO_SENSORS: FittedSensors = { sides: [], inFast: false };
 /** Spread of what a craft is off its trim by, m/s²: half a degree of lean. From memory. */
@@ -129,47 +131,15 @@ export class RepFlight {
 
   /** Moves on by STEP_S. After it is over the craft flies on, and is still written down. */
   step(sticks: StickPosition, asked: ModeNow, pressed: Pressed = NOTHING): void {
-    const { flight, setUp } = this;
+    const { flight } = this;
     if (flight.ended) return;
-    let mode: ModeNow = this.holdLost ? { ...asked, hold: false } : asked;
-    let flown = sticks;
-    if (this.failsafe) {
-      flown = failsafeSticks(setUp.onLinkLoss ?? 'return', flight.body, this.failsafe);
-      mode = { ...mode, mode: 'position-hold', setting: 'normal', pilotHeadingDeg: null };
-    } else if (this.autoReturn) {
-      if (
-        pressed.takeOver ||
-        Math.max(
-          Math.abs(sticks.pitch),
-          Math.abs(sticks.roll),
-          Math.abs(sticks.yaw),
-          Math.abs(sticks.throttle),
-        ) > TAKES_OVER
-      ) {
-        this.autoReturn = null;
-        this.happens('take-over');
-      } else {
-        flown = this.autoReturn.sticks(flight.body);
-        mode = { ...mode, mode: 'position-hold', setting: 'normal', pilotHeadingDeg: null };
-      }
-    }
+    const { flown, mode } = this.steered(sticks, asked, pressed);
     if (flight.timeS > this.holdTurnsS) {
       this.dropHold(!this.holdLost);
       this.holdTurnsS = flight.timeS + this.between(this.holdLost ? HOLD_AWAY_S : HOLD_KEEPS_S);
     }
     if (this.count % LINE_EVERY === 0) {
-      const heeded = heedSensors(
-        flight.body,
-        flown,
-        setUp.sensors ?? NO_SENSORS,
-        mode.setting,
-        mode.mode === 'position-hold' && mode.hold,
-        setUp.scene.solids,
-        setUp.craft.spanM,
-        setUp.craft.topSpeedMps[mode.setting],
-      );
-      this.nearestM = heeded.nearestM;
-      this.heeded = heeded.sticks === flown ? null : heeded.sticks;
+      this.heed(flown, mode);
       if (pressed.answer) this.happens('answer');
       this.write(sticks, mode);
     }
@@ -180,6 +150,38 @@ export class RepFlight {
       this.write(sticks, mode);
     }
   }
+
+  /** Whoever steers now, by the sticks that reach the craft: the pilot, its failsafe, or its return. */
+  private steered(sticks: StickPosition, asked: ModeNow, pressed: Pressed) {
+    const { setUp } = this;
+    const { body } = this.flight;
+    const mode: ModeNow = this.holdLost ? { ...asked, hold: false } : asked;
+    const byItself: ModeNow = { ...mode, mode: 'position-hold', setting: 'normal', pilotHeadingDeg: null };
+    if (this.failsafe)
+      return { flown: failsafeSticks(setUp.onLinkLoss ?? 'return', body, this.failsafe), mode: byItself };
+    if (!this.autoReturn) return { flown: sticks, mode };
+    if (!pressed.takeOver && deflectionOf(sticks) <= TAKES_OVER)
+      return { flown: this.autoReturn.sticks(body), mode: byItself };
+    this.autoReturn = null;
+    this.happens('take-over');
+    return { flown: sticks, mode };
+  }
+
+  /** Looks round with the sensors. */
+  private heed(flown: StickPosition, mode: ModeNow): void {
+    const { craft, scene, sensors = NO_SENSORS } = this.setUp;
+    const heeded = heedSensors(this.flight.body, flown, {
+      fitted: sensors,
+      spanM: craft.spanM,
+      setting: mode.setting,
+      holdsPosition: mode.mode === 'position-hold' && mode.hold,
+      topSpeedMps: craft.topSpeedMps[mode.setting],
+      solids: scene.solids,
+    });
+    this.nearestM = heeded.nearestM;
+    this.heeded = heeded.sticks === flown ? null : heeded.sticks;
+  }
+
   private between([least, most]: readonly [number, number]): number {
     return least + (most - least) * this.random.uniform();
   }

@@ -39,7 +39,7 @@ test('every flown drill that the simulator is for is measured, begins where it i
       const [course, setUp] = [exerciseOf(id, side)!, practiceOf(id, side, 'position-hold')!];
       const { x, y, z, headingDeg } = setUp.start;
       const path = course.stages[0]!.path;
-      const at = offsetFromPath(path, x, y, z, 0);
+      const at = offsetFromPath(path, [x, y, z], 0);
       expect([id, side, Math.hypot(at.nearest[0] - x, at.nearest[1] - y, at.nearest[2] - z) < 2.5]).toEqual([
         id,
         side,
@@ -148,7 +148,7 @@ test('what was flown live is judged the same from what was written down, surpris
     'return-takeover',
     'pause-then-talk',
   ] as const) {
-    const { score, track } = flyDrill(MADE_UP_CRAFT, id, null, 3.5, new Set(), 7);
+    const { score, track } = flyDrill(MADE_UP_CRAFT, { drillId: id, side: null, windMps: 3.5, seed: 7 });
     expect([id, score.over, score.met]).toEqual([id, 'finished', true]);
     expect(scoreFlightLog(track, exerciseOf(id)!, MADE_UP_CRAFT, [])).toEqual(score);
   }
@@ -167,12 +167,12 @@ describe('paths', () => {
   });
   test('beside a line: how far along, how far off, and past its end', () => {
     const path: Path = { is: 'segment', from: [0, 6, 2], to: [0, 26, 2] };
-    expect(offsetFromPath(path, 1, 16, 2)).toMatchObject({
+    expect(offsetFromPath(path, [1, 16, 2])).toMatchObject({
       alongTrackM: 10,
       crossTrackM: 1,
       nearest: [0, 16, 2],
       bearingDeg: 0,
     });
-    expect(offsetFromPath(path, 0, 30, 2).alongTrackM).toBe(24);
+    expect(offsetFromPath(path, [0, 30, 2]).alongTrackM).toBe(24);
   });
 });

@@ -46,14 +46,16 @@ export interface Parts {
   readonly next: number;
 }
 
+/** What a track is a flight of. */
+export interface Flown {
+  readonly course: Exercise;
+  readonly craft: CraftModel;
+  readonly solids: readonly Solid[];
+}
+
 /** Cuts a track into the parts of a drill, from a line on. */
-export function partsOf(
-  track: FlightLog,
-  course: Exercise,
-  craft: CraftModel,
-  solids: readonly Solid[],
-  from = 0,
-): Parts {
+export function partsOf(track: FlightLog, flown: Flown, from = 0): Parts {
+  const { course, craft, solids } = flown;
   const first = sampleAt(track, from);
   const referee = new Referee(course, craft, first, null);
   const segments: Segment[] = [];
@@ -214,7 +216,7 @@ export const scoreFlightLog = (
   course: Exercise,
   craft: CraftModel,
   solids: readonly Solid[],
-): Score => scoreParts(partsOf(track, course, craft, solids), course);
+): Score => scoreParts(partsOf(track, { course, craft, solids }), course);
 
 const NEAR_START_M = 3;
 const NEAR_START_UP_M = 1.5;
@@ -245,7 +247,7 @@ export function scoreLog(
   const scores: Score[] = [];
   for (let i = 0; i < track.length; i += 1) {
     if (Math.hypot(x[i]! - sx, y[i]! - sy) > NEAR_START_M || Math.abs(z[i]! - sz) > NEAR_START_UP_M) continue;
-    const parts = partsOf(track, course, craft, solids, i);
+    const parts = partsOf(track, { course, craft, solids }, i);
     scores.push(scoreParts(parts, course));
     i = Math.max(i, parts.next - 1);
   }

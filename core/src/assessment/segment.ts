@@ -1,9 +1,10 @@
 import type { CraftModel } from '../simulator/craft-model';
 import type { Solid } from '../simulator/world';
-import { headingOf, type Sample, type LogEvent, turned } from '../flight-log/flight-log';
+import { type Sample, type LogEvent, turned } from '../flight-log/flight-log';
+import { headingOf } from '../geometry/rotation';
 import type { Exercise, Stage } from './exercise';
 import type { PathOffset } from '../geometry/path';
-import { clockwiseOf, noseWanted, pilotAt } from './referee';
+import { noseWanted, pilotAt } from './referee';
 
 /** A part of a flight that one part of the drill was flown in, with what its measures need. */
 export interface Segment {
@@ -35,13 +36,7 @@ export const holdsHeight = (s: Sample): boolean => s.mode >= 2;
 /** Error of the nose against what the part asks, degrees; 0 where it does not matter. */
 export function noseError(segment: Segment, i: number): number {
   const [s, at] = [segment.samples[i]!, segment.offsets[i]!];
-  const wanted = noseWanted(
-    segment.stage.nose,
-    s,
-    at,
-    pilotAt(segment.course, s.t - segment.startS),
-    clockwiseOf(segment.stage),
-  );
+  const wanted = noseWanted(segment.stage, s, at, pilotAt(segment.course, s.t - segment.startS));
   return wanted === null ? 0 : Math.abs(turned(headingOf(s), wanted));
 }
 

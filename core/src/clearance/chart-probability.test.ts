@@ -37,14 +37,14 @@ describe('the exact chance of reaching the limit', () => {
   ] as const)(
     'for a limit of %j at a miss rate of %s equals the sum over every sequence, for each number of reps up to 14',
     (limit, missRate) => {
-      const chances = chanceClearedWithin(lattice, limit, 14, missRate);
+      const chances = chanceClearedWithin({ lattice, limit, missRate }, 14);
       for (let reps = 0; reps <= 14; reps += 1)
         expect(chances[reps]).toBeCloseTo(bruteForce(lattice.score(limit), reps, missRate), 12);
     },
   );
 
   test('a pilot who never misses is through after exactly as many reps as the limit takes', () => {
-    const chances = chanceClearedWithin(lattice, { met: 9, missed: 0 }, 10, 0);
+    const chances = chanceClearedWithin({ lattice, limit: { met: 9, missed: 0 }, missRate: 0 }, 10);
     expect(chances[8]).toBe(0);
     expect(chances[9]).toBe(1);
     expect(expectedReps(lattice, { met: 9, missed: 0 }, 0)).toBe(9);
@@ -58,30 +58,43 @@ describe('the exact chance of reaching the limit', () => {
   });
 
   test('a pilot who always misses never gets there, and the mean says so', () => {
-    expect(chanceClearedWithin(lattice, { met: 3, missed: 0 }, 50, 1)[50]).toBe(0);
+    expect(chanceClearedWithin({ lattice, limit: { met: 3, missed: 0 }, missRate: 1 }, 50)[50]).toBe(0);
     expect(() => expectedReps(lattice, { met: 3, missed: 0 }, 1)).toThrow(/never/);
   });
 
   test('reps that hang together make luck likelier, and no correlation changes nothing', () => {
     const limit = chooseLimit(DEFAULT_RULE).point;
     const chance = (withinPack: number) =>
-      chanceClearedWithin(lattice, limit, 30, 0.4, { withinPack, repsPerPack: 6 })[30]!;
-    expect(chance(0)).toBeCloseTo(chanceClearedWithin(lattice, limit, 30, 0.4)[30]!, 12);
+      chanceClearedWithin(
+        { lattice, limit, missRate: 0.4, correlation: { withinPack, repsPerPack: 6 } },
+        30,
+      )[30]!;
+    expect(chance(0)).toBeCloseTo(chanceClearedWithin({ lattice, limit, missRate: 0.4 }, 30)[30]!, 12);
     expect(chance(0.1)).toBeGreaterThan(chance(0));
     expect(chance(0.3)).toBeGreaterThan(chance(0.1));
   });
 
   test('two reps of one pack both miss as often as a beta-binomial says', () => {
     // P(both met) = (1 − p)(1 − p + ρ p) for a pair with mean p and correlation ρ.
-    const both = chanceClearedWithin(lattice, { met: 2, missed: 0 }, 2, 0.4, {
-      withinPack: 0.2,
-      repsPerPack: 2,
-    })[2];
+    const both = chanceClearedWithin(
+      {
+        lattice,
+        limit: { met: 2, missed: 0 },
+        missRate: 0.4,
+        correlation: {
+          withinPack: 0.2,
+          repsPerPack: 2,
+        },
+      },
+      2,
+    )[2];
     expect(both).toBeCloseTo(0.6 * (0.6 + 0.2 * 0.4), 12);
   });
 
   test('a rate outside 0 to 1 is refused', () => {
-    expect(() => chanceClearedWithin(lattice, { met: 3, missed: 0 }, 5, 1.2)).toThrow(/between 0 and 1/);
+    expect(() => chanceClearedWithin({ lattice, limit: { met: 3, missed: 0 }, missRate: 1.2 }, 5)).toThrow(
+      /between 0 and 1/,
+    );
   });
 });
 
@@ -94,7 +107,9 @@ describe('choosing the limit from the risk', () => {
     // nine and the limit.
     expect(lattice.compare(limit.point, { met: 9, missed: 0 })).toBe(1);
     expect(lattice.compare(limit.point, { met: 10, missed: 0 })).toBe(-1);
-    expect(chanceClearedWithin(lattice, { met: 9, missed: 0 }, 30, 0.4)[30]).toBeGreaterThan(0.1);
+    expect(
+      chanceClearedWithin({ lattice, limit: { met: 9, missed: 0 }, missRate: 0.4 }, 30)[30],
+    ).toBeGreaterThan(0.1);
   });
 
   test('no reachable score between the limit and the next lower one keeps the risk', () => {
@@ -105,7 +120,7 @@ describe('choosing the limit from the risk', () => {
           lower.push({ met, missed });
       }
     lower.sort((a, b) => lattice.compare(b, a));
-    expect(chanceClearedWithin(lattice, lower[0]!, 30, 0.4)[30]).toBeGreaterThan(0.1);
+    expect(chanceClearedWithin({ lattice, limit: lower[0]!, missRate: 0.4 }, 30)[30]).toBeGreaterThan(0.1);
   });
 
   test('agrees with a simulation of two hundred thousand pilots (a second, independent way; fixed seed)', () => {

@@ -20,6 +20,16 @@ export interface PackCorrelation {
   readonly repsPerPack: number;
 }
 
+/** The walks of pilots who miss at one rate, toward a limit. */
+export interface Walks {
+  readonly lattice: ScoreLattice;
+  readonly limit: Point;
+  /** 0 to 1. */
+  readonly missRate: number;
+  /** Absent: every rep is independent of the others. */
+  readonly correlation?: PackCorrelation;
+}
+
 const assertRate = (missRate: number) => {
   if (!(missRate >= 0 && missRate <= 1))
     throw new RangeError(`A miss rate lies between 0 and 1, not ${missRate}.`);
@@ -35,13 +45,25 @@ const chanceOfMiss = (missRate: number, flown: number, missed: number, withinPac
   return (missRate * weight + missed) / (weight + flown);
 };
 
-function* follow(lattice: ScoreLattice, limit: Point, missRate: number, correlation?: PackCorrelation) {
-  assertRate(missRate);
-  const withinPack = correlation?.withinPack ?? 0;
-  const packSize = correlation?.repsPerPack ?? 1;
-  if (!(withinPack >= 0 && withinPack < 1) || !(packSize >= 1)) {
+const INDEPENDENT: PackCorrelation = { withinPack: 0, repsPerPack: 1 };
+
+function assertCorrelation({ withinPack, repsPerPack }: PackCorrelation): void {
+  if (!(withinPack >= 0 && withinPack < 1) || !(repsPerPack >= 1))
     throw new RangeError('Correlation lies from 0 to below 1, and a pack holds at least one rep.');
-  }
+}
+
+/** Adds probability where a walk comes to: walks that stand alike are one. */
+function addTo(standings: Map<string, Standing>, standing: Standing): void {
+  const key = `${standing.point.met}/${standing.point.missed}/${standing.missedInPack}`;
+  const there = standings.get(key);
+  if (there) there.probability += standing.probability;
+  else standings.set(key, standing);
+}
+
+function* follow({ lattice, limit, missRate, correlation = INDEPENDENT }: Walks) {
+  assertRate(missRate);
+  assertCorrelation(correlation);
+  const { withinPack, repsPerPack: packSize } = correlation;
   let standings = new Map<string, Standing>([['', { point: ORIGIN, missedInPack: 0, probability: 1 }]]);
   let cleared = 0;
   for (let reps = 0; ; reps += 1) {
@@ -60,10 +82,7 @@ function* follow(lattice: ScoreLattice, limit: Point, missRate: number, correlat
           continue;
         }
         const missedInPack = withinPack === 0 || lastOfPack ? 0 : standing.missedInPack + (met ? 0 : 1);
-        const key = `${point.met}/${point.missed}/${missedInPack}`;
-        const there = next.get(key);
-        if (there) there.probability += probability;
-        else next.set(key, { point, missedInPack, probability });
+        addTo(next, { point, missedInPack, probability });
       }
     }
     standings = next;
@@ -75,15 +94,9 @@ function* follow(lattice: ScoreLattice, limit: Point, missRate: number, correlat
  * n = 0 … reps.
  * @returns reps + 1 probabilities, never falling
  */
-export function chanceClearedWithin(
-  lattice: ScoreLattice,
-  limit: Point,
-  reps: number,
-  missRate: number,
-  correlation?: PackCorrelation,
-): readonly number[] {
+export function chanceClearedWithin(walks: Walks, reps: number): readonly number[] {
   const chances: number[] = [];
-  for (const cleared of follow(lattice, limit, missRate, correlation)) {
+  for (const cleared of follow(walks)) {
     chances.push(cleared);
     if (chances.length > reps) break;
   }
@@ -111,7 +124,7 @@ export function expectedReps(lattice: ScoreLattice, limit: Point, missRate: numb
   let goesOn = 0;
   let settledFor = 0;
   let reps = 0;
-  for (const cleared of follow(lattice, limit, missRate)) {
+  for (const cleared of follow({ lattice, limit, missRate })) {
     const left = 1 - cleared;
     if (left < TAIL) return mean;
     const share = left / before;

@@ -37,7 +37,7 @@ function smallestLimit(
   missRate: number,
 ): { readonly point: Point; readonly chance: number } | null {
   const chance = (point: Point) =>
-    chanceClearedWithin(lattice, point, rule.plannedReps, missRate)[rule.plannedReps]!;
+    chanceClearedWithin({ lattice, limit: point, missRate }, rule.plannedReps)[rule.plannedReps]!;
   const risk = rule.riskPercent / 100;
   const points = reachable(lattice, rule.plannedReps);
   const highest = points.at(-1);
@@ -71,7 +71,9 @@ export function chooseLimit(rule: ClearingRule): DecisionLimit {
     point,
     score: lattice.score(point),
     falseClear: chance,
-    goodThrough: chanceClearedWithin(lattice, point, rule.plannedReps, p1)[rule.plannedReps]!,
+    goodThrough: chanceClearedWithin({ lattice, limit: point, missRate: p1 }, rule.plannedReps)[
+      rule.plannedReps
+    ]!,
     goodExpectedReps: expectedReps(lattice, point, p1),
   };
 }

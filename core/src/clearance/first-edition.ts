@@ -45,61 +45,78 @@ interface Round {
   readonly keptOn: Day | null;
 }
 
-/** Follows the reps in the order they were flown; a failed check starts the round again. */
-function followRound(facts: WeaknessFacts, reps: readonly Rep[]): Round {
-  let tests: Rep[] = [];
-  // Worked out only when asked for: once for a long run of tests, not once for each.
-  let known: FirstThree | null = null;
-  const three = () => (known ??= shownIn(facts, tests));
-  let lastPractice: Day | null = null;
-  let tally = new CheckTally(facts.keyDrills);
-  let keptOn: Day | null = null;
-  const failedAt: string[] = [];
-  let flown = 0;
-  /** Not kept: what was shown before no longer stands, so the test starts again from nothing. */
-  const fail = (rep: Rep) => {
-    failedAt.push(rep.id);
-    tests = [];
-    known = null;
-    lastPractice = rep.day;
-    tally = new CheckTally(facts.keyDrills);
-    flown = 0;
-  };
+/** A round as it goes on, rep by rep. */
+class RoundSoFar {
+  private tests: Rep[] = [];
+  /** Worked out only when asked for: once for a long run of tests, not once for each. */
+  private known: FirstThree | null = null;
+  private lastPractice: Day | null = null;
+  private tally: CheckTally;
+  private keptOn: Day | null = null;
+  private readonly failedAt: string[] = [];
+  private flown = 0;
 
-  for (const rep of reps) {
-    flown += 1;
-    if (facts.failedAt?.includes(rep.id)) {
-      fail(rep);
-      continue;
-    }
-    const counted =
-      whyNotCounted(rep, facts.causeId, { mode: facts.pilot.mode }) === null &&
-      facts.keyDrills.includes(rep.drillId);
-    const passed = tally.passed();
-    if (rep.purpose !== 'check') {
-      if (!passed && (lastPractice === null || rep.day > lastPractice)) lastPractice = rep.day;
-      if (rep.purpose === 'test' && counted && !passed) {
-        tests.push(rep);
-        known = null;
-      }
-      continue;
-    }
-    if (!counted || passed || lastPractice === null || !three().met) continue;
-    if (rep.day < addDays(lastPractice, facts.rule.checkGapDays)) continue;
-    const ended = tally.add(rep);
-    if (ended === 'passed') keptOn = rep.day;
-    if (ended === 'failed') fail(rep);
+  constructor(private readonly facts: WeaknessFacts) {
+    this.tally = new CheckTally(facts.keyDrills);
   }
 
-  const check =
-    !three().met || lastPractice === null
-      ? null
-      : {
-          from: addDays(lastPractice, facts.rule.checkGapDays),
-          drills: tally.drills(),
-          passed: tally.passed(),
-        };
-  return { three: three(), check, failedAt, reps: flown, keptOn };
+  fly(rep: Rep): void {
+    this.flown += 1;
+    if (this.facts.failedAt?.includes(rep.id)) this.fail(rep);
+    else if (rep.purpose === 'check') this.check(rep);
+    else this.practise(rep);
+  }
+
+  get told(): Round {
+    const { facts, lastPractice, tally, failedAt, flown: reps, keptOn } = this;
+    const three = this.three();
+    const from = three.met && lastPractice !== null ? addDays(lastPractice, facts.rule.checkGapDays) : null;
+    const check = from === null ? null : { from, drills: tally.drills(), passed: tally.passed() };
+    return { three, check, failedAt, reps, keptOn };
+  }
+
+  private three(): FirstThree {
+    return (this.known ??= shownIn(this.facts, this.tests));
+  }
+
+  private isCounted(rep: Rep): boolean {
+    const { causeId, pilot, keyDrills } = this.facts;
+    return whyNotCounted(rep, causeId, { mode: pilot.mode }) === null && keyDrills.includes(rep.drillId);
+  }
+
+  /** Not kept: what was shown before no longer stands, so the test starts again from nothing. */
+  private fail(rep: Rep): void {
+    this.failedAt.push(rep.id);
+    this.tests = [];
+    this.known = null;
+    this.lastPractice = rep.day;
+    this.tally = new CheckTally(this.facts.keyDrills);
+    this.flown = 0;
+  }
+
+  private practise(rep: Rep): void {
+    if (this.tally.passed()) return;
+    if (this.lastPractice === null || rep.day > this.lastPractice) this.lastPractice = rep.day;
+    if (rep.purpose !== 'test' || !this.isCounted(rep)) return;
+    this.tests.push(rep);
+    this.known = null;
+  }
+
+  private check(rep: Rep): void {
+    if (!this.isCounted(rep) || this.tally.passed() || this.lastPractice === null || !this.three().met)
+      return;
+    if (rep.day < addDays(this.lastPractice, this.facts.rule.checkGapDays)) return;
+    const ended = this.tally.add(rep);
+    if (ended === 'passed') this.keptOn = rep.day;
+    if (ended === 'failed') this.fail(rep);
+  }
+}
+
+/** Follows the reps in the order they were flown; a failed check starts the round again. */
+function followRound(facts: WeaknessFacts, reps: readonly Rep[]): Round {
+  const round = new RoundSoFar(facts);
+  for (const rep of reps) round.fly(rep);
+  return round.told;
 }
 
 function stateOf(standing: 'active' | 'watch' | 'closed' | 'withdrawn', round: Round): WeaknessState {

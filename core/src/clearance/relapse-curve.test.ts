@@ -34,8 +34,8 @@ describe('mean reps to an alarm', () => {
     // Swap met and missed, and p with 1 − p: the same chart.
     const mirror = new ScoreLattice({ unacceptableMissPercent: 90, acceptableMissPercent: 60 }, 'learning');
     expect(mirror.rise).toBeCloseTo(relapse.fall, 12);
-    const here = chanceClearedWithin(relapse, { met: 1, missed: 3 }, 40, 0.1);
-    const there = chanceClearedWithin(mirror, { met: 3, missed: 1 }, 40, 0.9);
+    const here = chanceClearedWithin({ lattice: relapse, limit: { met: 1, missed: 3 }, missRate: 0.1 }, 40);
+    const there = chanceClearedWithin({ lattice: mirror, limit: { met: 3, missed: 1 }, missRate: 0.9 }, 40);
     here.forEach((chance, reps) => expect(chance).toBeCloseTo(there[reps]!, 12));
   });
 });
@@ -50,7 +50,9 @@ describe('the limit of the relapse chart', () => {
       for (let missed = 1; met + missed <= 30; missed += 1) {
         const score = relapse.score({ met, missed });
         if (score > 0 && relapse.compare({ met, missed }, limit.point) < 0)
-          lower.push(chanceClearedWithin(relapse, { met, missed }, 30, 0.1)[30]!);
+          lower.push(
+            chanceClearedWithin({ lattice: relapse, limit: { met, missed }, missRate: 0.1 }, 30)[30]!,
+          );
       }
     expect(Math.min(...lower)).toBeGreaterThan(0.1);
   });

@@ -72,7 +72,10 @@ function letThrough(rule: ClearingRule): RuleCosts['letThrough'] {
     const lattice = new ScoreLattice(rule);
     const { point } = limitOf(rule);
     const chances = (withinPack: number) =>
-      chanceClearedWithin(lattice, point, most, missRate, { withinPack, repsPerPack: testsADayOf(rule) });
+      chanceClearedWithin(
+        { lattice, limit: point, missRate, correlation: { withinPack, repsPerPack: testsADayOf(rule) } },
+        most,
+      );
     const [independent, together] = [chances(0), chances(TOGETHER)];
     return LOOKED_AFTER.map((reps) => ({
       reps,

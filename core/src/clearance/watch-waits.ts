@@ -30,6 +30,24 @@ interface Course {
   readonly days: number;
 }
 
+/** Flies one drill of a check until it is passed or the check ends. @returns whether the pilot is called back by it */
+function flyChecked(
+  watch: WatchRound,
+  { drillId, side = null }: Pick<Cell, 'drillId'> & Partial<Cell>,
+  from: Day,
+  meets: () => boolean,
+): boolean {
+  for (let missed = 0; missed < CHECK_MISSED_ENDS;) {
+    const { next } = watch.told();
+    const tally = next.drills.find((each) => each.drillId === drillId && (each.side ?? null) === side);
+    if (next.from !== from || !tally || tally.passed) return false;
+    const met = meets();
+    if (watch.attempt({ drillId, side }, met, from).length > 0) return true;
+    if (!met) missed += 1;
+  }
+  return false;
+}
+
 /**
  * The checks of one course, each flown on the day it falls due.
  * @returns days after the signature of the first limit that was not lifted before the pilot fell back
@@ -41,16 +59,9 @@ function followed({ rule, cells, fellBackAfter, days }: Course, draw: () => numb
     const after = daysBetween(SIGNED, from);
     if (after > days) return { limitedAfter, isCalledBack: false };
     const percentMissed = after < fellBackAfter ? rule.acceptableMissPercent : rule.unacceptableMissPercent;
-    for (const { drillId, side = null } of drills)
-      for (let missed = 0; missed < CHECK_MISSED_ENDS;) {
-        const { next } = watch.told();
-        const tally = next.drills.find((each) => each.drillId === drillId && (each.side ?? null) === side);
-        if (next.from !== from || !tally || tally.passed) break;
-        const met = draw() >= percentMissed / 100;
-        if (watch.attempt({ drillId, side }, met, from).length > 0)
-          return { limitedAfter: limitedAfter ?? after, isCalledBack: true };
-        if (!met) missed += 1;
-      }
+    const meets = () => draw() >= percentMissed / 100;
+    if (drills.some((drill) => flyChecked(watch, drill, from, meets)))
+      return { limitedAfter: limitedAfter ?? after, isCalledBack: true };
     if (watch.limited) limitedAfter ??= after;
     else if (after < fellBackAfter) limitedAfter = null;
     // Whatever was begun and not ended is ended by the day.

@@ -54,6 +54,10 @@ export interface Missing {
  * @param proposed the cause that the ranking puts first; null when it says that it does not know
  */
 export function missingToClose(findings: Findings, proposed: string | null): readonly Missing[] {
+  return [...missingOfCause(findings, proposed), ...missingOfSeverity(findings)];
+}
+
+function missingOfCause(findings: Findings, proposed: string | null): readonly Missing[] {
   const missing: Missing[] = [];
   const want = (field: keyof Findings, message: string) => missing.push({ field, message });
   const { primary } = findings;
@@ -67,6 +71,14 @@ export function missingToClose(findings: Findings, proposed: string | null): rea
     want('contributing', 'The primary cause is among the contributing ones: take it out there.');
   if (new Set(findings.contributing).size !== findings.contributing.length)
     want('contributing', 'A contributing cause stands there twice: take one out.');
+  const chain = primary === null ? null : chainProblem(findings.chain, primary);
+  if (chain !== null) want('chain', chain);
+  return missing;
+}
+
+function missingOfSeverity(findings: Findings): readonly Missing[] {
+  const missing: Missing[] = [];
+  const want = (field: keyof Findings, message: string) => missing.push({ field, message });
   if (findings.actual === null) want('actual', 'Actual severity is missing: say what it came to.');
   if (
     findings.actual !== null &&
@@ -78,8 +90,6 @@ export function missingToClose(findings: Findings, proposed: string | null): rea
       'Potential severity is less than the actual one: it cannot have come to more than it could.',
     );
   if (findings.injury === null) want('injury', 'Injury is missing: say none, first aid or medical.');
-  const chain = primary === null ? null : chainProblem(findings.chain, primary);
-  if (chain !== null) want('chain', chain);
   return missing;
 }
 

@@ -9,9 +9,7 @@ const joint = (
   id: string,
   story: EvidenceCluster,
   from: string,
-  holds: string,
-  fails: string,
-  test: (is: Is) => boolean,
+  { holds, fails, test }: Pick<Sign, 'holds' | 'fails'> & { readonly test: (is: Is) => boolean },
 ): Sign => {
   const needs = from.split(' ');
   return {
@@ -66,41 +64,29 @@ const AUTOMATIC_WRONG: Sign = {
 };
 
 export const JOINT_SIGNS: readonly Sign[] = [
-  joint(
-    'mirrored',
-    'mirror',
-    'nose first_move',
-    'Nose toward the pilot, and it went the opposite way',
-    'It was not nose-in going the opposite way',
-    (is) => is('nose', 'toward') && is('first_move', 'opposite'),
-  ),
-  joint(
-    'tail-in-reversed',
-    'mirror',
-    'nose first_move',
-    'Nose away, and still it went the wrong way',
-    'It was not nose away going the wrong way',
-    (is) => is('nose', 'away') && is('first_move', 'opposite', 'sideways'),
-  ),
-  joint(
-    'across-mixed',
-    'mirror',
-    'nose first_move',
-    'Nose across the view, and it went sideways to what was meant',
-    'It was not nose across going sideways',
-    (is) => is('nose', 'left', 'right') && is('first_move', 'sideways', 'opposite'),
-  ),
-  joint(
-    'misread',
-    'mirror',
-    'nose nose_believed',
-    'The nose was not where the pilot believed',
-    'The pilot knew where the nose pointed',
-    (is) =>
+  joint('mirrored', 'mirror', 'nose first_move', {
+    holds: 'Nose toward the pilot, and it went the opposite way',
+    fails: 'It was not nose-in going the opposite way',
+    test: (is) => is('nose', 'toward') && is('first_move', 'opposite'),
+  }),
+  joint('tail-in-reversed', 'mirror', 'nose first_move', {
+    holds: 'Nose away, and still it went the wrong way',
+    fails: 'It was not nose away going the wrong way',
+    test: (is) => is('nose', 'away') && is('first_move', 'opposite', 'sideways'),
+  }),
+  joint('across-mixed', 'mirror', 'nose first_move', {
+    holds: 'Nose across the view, and it went sideways to what was meant',
+    fails: 'It was not nose across going sideways',
+    test: (is) => is('nose', 'left', 'right') && is('first_move', 'sideways', 'opposite'),
+  }),
+  joint('misread', 'mirror', 'nose nose_believed', {
+    holds: 'The nose was not where the pilot believed',
+    fails: 'The pilot knew where the nose pointed',
+    test: (is) =>
       is('nose_believed', 'unsure') ||
       is('nose', 'unknown') ||
       !['away', 'left', 'right', 'toward'].some((side) => is('nose', side) && is('nose_believed', side)),
-  ),
+  }),
   {
     id: 'forward-moved',
     story: 'relative',
@@ -115,133 +101,88 @@ export const JOINT_SIGNS: readonly Sign[] = [
       return choices['pilot_relative'] === 'off' && choices['mode_toggled'] !== undefined ? 0 : null;
     },
   },
-  joint(
-    'hold-belief-wrong',
-    'settings',
-    'hold_expected position_hold',
-    'Hold was off, and the pilot believed it was on',
-    'The pilot was not wrong about hold being off',
-    (is) => is('hold_expected', 'yes') && is('position_hold', 'off'),
-  ),
-  joint(
-    'hold-belief-dropped',
-    'settings',
-    'hold_expected position_hold',
-    'Hold dropped out, and the pilot believed it was on',
-    'Hold did not drop out on a pilot who relied on it',
-    (is) => is('hold_expected', 'yes') && is('position_hold', 'dropped'),
-  ),
-  joint(
-    'astray-on-hold',
-    'heading',
-    'position_hold calibration correction_effect',
-    'Hold was on, the heading not to be trusted, and corrections did not help',
-    'It was not astray on a bad heading',
-    (is) =>
+  joint('hold-belief-wrong', 'settings', 'hold_expected position_hold', {
+    holds: 'Hold was off, and the pilot believed it was on',
+    fails: 'The pilot was not wrong about hold being off',
+    test: (is) => is('hold_expected', 'yes') && is('position_hold', 'off'),
+  }),
+  joint('hold-belief-dropped', 'settings', 'hold_expected position_hold', {
+    holds: 'Hold dropped out, and the pilot believed it was on',
+    fails: 'Hold did not drop out on a pilot who relied on it',
+    test: (is) => is('hold_expected', 'yes') && is('position_hold', 'dropped'),
+  }),
+  joint('astray-on-hold', 'heading', 'position_hold calibration correction_effect', {
+    holds: 'Hold was on, the heading not to be trusted, and corrections did not help',
+    fails: 'It was not astray on a bad heading',
+    test: (is) =>
       is('position_hold', 'on') &&
       is('calibration', 'not-done', 'near-metal') &&
       is('correction_effect', 'none', 'grew', 'oscillated'),
-  ),
-  joint(
-    'moved-with-air',
-    'hold',
-    'position_hold drift_direction',
-    'Without hold, it moved with the air',
-    'It was not drifting with the air for want of hold',
-    (is) => is('position_hold', 'off', 'dropped', 'not-to-be-had') && is('drift_direction', 'downwind'),
-  ),
-  joint(
-    'pushed-through-hold',
-    'hold',
-    'position_hold drift_direction',
-    'Hold was healthy, and the air still moved it',
-    'It was not the air moving it through a healthy hold',
-    (is) => is('position_hold', 'on') && is('drift_direction', 'downwind'),
-  ),
-  joint(
-    'let-go',
-    'hands',
-    'sticks_before drift_direction',
-    'The sticks were let go and it went on its own way',
-    'It was not let go and coasting',
-    (is) => is('sticks_before', 'released') && is('drift_direction', 'own-momentum'),
-  ),
-  joint(
-    'yaw-only-manual',
-    'hands',
-    'yaw_without_roll flight_mode',
-    'Yaw alone, in a mode in which that does not turn the path',
-    'It was not yaw alone in such a mode',
-    (is) => is('yaw_without_roll', 'yes') && is('flight_mode', 'rate', 'self-level', 'height-hold'),
-  ),
-  joint(
-    'sank-unpowered',
-    'height',
-    'height_trend height_hold',
-    'It sank, with nothing holding the height',
-    'It did not sink for want of height hold',
-    (is) => is('height_trend', 'falling') && is('height_hold', 'off'),
-  ),
-  joint(
-    'sank-in-column',
-    'wash',
-    'travel throttle_response',
-    'Straight down, and power did not help',
-    'It was not straight down with power not helping',
-    (is) => is('travel', 'straight-down') && is('throttle_response', 'soft', 'none'),
-  ),
+  }),
+  joint('moved-with-air', 'hold', 'position_hold drift_direction', {
+    holds: 'Without hold, it moved with the air',
+    fails: 'It was not drifting with the air for want of hold',
+    test: (is) => is('position_hold', 'off', 'dropped', 'not-to-be-had') && is('drift_direction', 'downwind'),
+  }),
+  joint('pushed-through-hold', 'hold', 'position_hold drift_direction', {
+    holds: 'Hold was healthy, and the air still moved it',
+    fails: 'It was not the air moving it through a healthy hold',
+    test: (is) => is('position_hold', 'on') && is('drift_direction', 'downwind'),
+  }),
+  joint('let-go', 'hands', 'sticks_before drift_direction', {
+    holds: 'The sticks were let go and it went on its own way',
+    fails: 'It was not let go and coasting',
+    test: (is) => is('sticks_before', 'released') && is('drift_direction', 'own-momentum'),
+  }),
+  joint('yaw-only-manual', 'hands', 'yaw_without_roll flight_mode', {
+    holds: 'Yaw alone, in a mode in which that does not turn the path',
+    fails: 'It was not yaw alone in such a mode',
+    test: (is) => is('yaw_without_roll', 'yes') && is('flight_mode', 'rate', 'self-level', 'height-hold'),
+  }),
+  joint('sank-unpowered', 'height', 'height_trend height_hold', {
+    holds: 'It sank, with nothing holding the height',
+    fails: 'It did not sink for want of height hold',
+    test: (is) => is('height_trend', 'falling') && is('height_hold', 'off'),
+  }),
+  joint('sank-in-column', 'wash', 'travel throttle_response', {
+    holds: 'Straight down, and power did not help',
+    fails: 'It was not straight down with power not helping',
+    test: (is) => is('travel', 'straight-down') && is('throttle_response', 'soft', 'none'),
+  }),
   AUTOMATIC_WRONG,
-  joint(
-    'own-rise',
-    'failsafe',
-    'auto_return obstacle_side',
-    "By the pilot's own hand into something above",
-    "It was not the pilot's own rise into something above",
-    (is) => is('auto_return', 'none') && is('obstacle_side', 'above'),
-  ),
-  joint(
-    'spin-snap',
-    'wash',
-    'yaw_burst snap',
-    'The nose was spun, and it snapped',
-    'It was not a spin and a snap',
-    (is) => is('yaw_burst', 'half-or-more') && is('snap', 'one-side', 'flip'),
-  ),
-  joint(
-    'snap-no-spin',
-    'condition',
-    'yaw_burst snap',
-    'It snapped without the nose having been swung',
-    'It did not snap by itself',
-    (is) => is('yaw_burst', 'none') && is('snap', 'one-side', 'flip'),
-  ),
-  joint(
-    'blind-move',
-    'obstacle',
-    'travel obstacle_side',
-    'It moved toward the side where nothing looks, and that is where it was',
-    'It was not moving blind toward it',
-    (is) =>
+  joint('own-rise', 'failsafe', 'auto_return obstacle_side', {
+    holds: "By the pilot's own hand into something above",
+    fails: "It was not the pilot's own rise into something above",
+    test: (is) => is('auto_return', 'none') && is('obstacle_side', 'above'),
+  }),
+  joint('spin-snap', 'wash', 'yaw_burst snap', {
+    holds: 'The nose was spun, and it snapped',
+    fails: 'It was not a spin and a snap',
+    test: (is) => is('yaw_burst', 'half-or-more') && is('snap', 'one-side', 'flip'),
+  }),
+  joint('snap-no-spin', 'condition', 'yaw_burst snap', {
+    holds: 'It snapped without the nose having been swung',
+    fails: 'It did not snap by itself',
+    test: (is) => is('yaw_burst', 'none') && is('snap', 'one-side', 'flip'),
+  }),
+  joint('blind-move', 'obstacle', 'travel obstacle_side', {
+    holds: 'It moved toward the side where nothing looks, and that is where it was',
+    fails: 'It was not moving blind toward it',
+    test: (is) =>
       (is('travel', 'backward') && is('obstacle_side', 'behind', 'side')) ||
       (is('travel', 'sideways') && is('obstacle_side', 'side', 'behind')) ||
       (is('travel', 'straight-down') && is('obstacle_side', 'below')),
-  ),
-  joint(
-    'saw-ahead',
-    'obstacle',
-    'obstacle_side noticed',
-    'It was ahead, and it was seen',
-    'It was not seen ahead',
-    (is) => is('obstacle_side', 'ahead') && is('noticed', 'in-time', 'late'),
-  ),
-  joint(
-    'screen-out-of-sight',
-    'sight',
-    'view in_sight',
-    'Flown on the camera with the craft out of sight',
-    'The craft was in sight',
-    (is) => is('view', 'camera-view', 'both') && is('in_sight', 'no', 'barely'),
-  ),
+  }),
+  joint('saw-ahead', 'obstacle', 'obstacle_side noticed', {
+    holds: 'It was ahead, and it was seen',
+    fails: 'It was not seen ahead',
+    test: (is) => is('obstacle_side', 'ahead') && is('noticed', 'in-time', 'late'),
+  }),
+  joint('screen-out-of-sight', 'sight', 'view in_sight', {
+    holds: 'Flown on the camera with the craft out of sight',
+    fails: 'The craft was in sight',
+    test: (is) => is('view', 'camera-view', 'both') && is('in_sight', 'no', 'barely'),
+  }),
   {
     id: 'link-handled',
     story: 'failsafe',
@@ -256,39 +197,27 @@ export const JOINT_SIGNS: readonly Sign[] = [
       return 1 - (AUTOMATIC_WRONG.chance(known, craft) ?? UNKNOWN_MISFIT);
     },
   },
-  joint(
-    'overrode',
-    'mind',
-    'feeling sticks_before',
-    'Frightened, with big inputs',
-    'It was not fright with big inputs',
-    (is) => is('feeling', 'froze', 'rushed') && is('sticks_before', 'large'),
-  ),
-  joint(
-    'circling-unsure',
-    'heading',
-    'travel calibration',
-    'Circling by itself, with the heading not to be trusted',
-    'It was not circling on a bad heading',
-    (is) => is('travel', 'circling') && is('calibration', 'not-done', 'near-metal'),
-  ),
-  joint(
-    'ground-tip',
-    'ground',
-    'phase surface snap',
-    'Tipped at lift-off or touch-down on a surface that catches',
-    'It did not tip on a surface that catches',
-    (is) =>
+  joint('overrode', 'mind', 'feeling sticks_before', {
+    holds: 'Frightened, with big inputs',
+    fails: 'It was not fright with big inputs',
+    test: (is) => is('feeling', 'froze', 'rushed') && is('sticks_before', 'large'),
+  }),
+  joint('circling-unsure', 'heading', 'travel calibration', {
+    holds: 'Circling by itself, with the heading not to be trusted',
+    fails: 'It was not circling on a bad heading',
+    test: (is) => is('travel', 'circling') && is('calibration', 'not-done', 'near-metal'),
+  }),
+  joint('ground-tip', 'ground', 'phase surface snap', {
+    holds: 'Tipped at lift-off or touch-down on a surface that catches',
+    fails: 'It did not tip on a surface that catches',
+    test: (is) =>
       is('phase', 'takeoff', 'landing') &&
       is('surface', 'grass', 'rough', 'moving') &&
       is('snap', 'one-side', 'flip', 'wobble'),
-  ),
-  joint(
-    'gap-unsteady',
-    'gap',
-    'phase correction_effect',
-    'In the gap, and not steady or not correcting',
-    'It was steady, or not in a gap',
-    (is) => is('phase', 'gap') && is('correction_effect', 'oscillated', 'none'),
-  ),
+  }),
+  joint('gap-unsteady', 'gap', 'phase correction_effect', {
+    holds: 'In the gap, and not steady or not correcting',
+    fails: 'It was steady, or not in a gap',
+    test: (is) => is('phase', 'gap') && is('correction_effect', 'oscillated', 'none'),
+  }),
 ];

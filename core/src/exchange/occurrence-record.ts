@@ -104,10 +104,35 @@ const GUARDED: ReadonlySet<string> = new Set([
 
 const yes = (value: boolean) => (value ? 'yes' : 'no');
 
+type Cells = Readonly<Record<string, string>>;
+const orEmpty = (value: string | number | null | undefined): string => String(value ?? '');
+
+const debriefCells = (debrief: NonNullable<OccurrenceRecord['debrief']>): Cells => ({
+  debrief_state: debrief.state,
+  own_pick: orEmpty(debrief.ownPick),
+  primary_cause: orEmpty(debrief.primary),
+  contributing_causes: debrief.contributing.join(';'),
+  overrule_reason: debrief.overruleReason,
+  actual_severity: orEmpty(debrief.actual),
+  potential_severity: orEmpty(debrief.potential),
+  likelihood: orEmpty(debrief.likelihood),
+  injury: orEmpty(debrief.injury),
+  third_party: yes(debrief.thirdParty),
+  damage: debrief.damage.join('\n'),
+  went_well: debrief.wentWell,
+  chain: debrief.chain.length > 0 ? JSON.stringify(debrief.chain) : '',
+  name_withheld: yes(debrief.nameWithheld),
+  ...Object.fromEntries(
+    Object.entries(debrief.evidence).map(([id, sent]) => [
+      id,
+      typeof sent === 'string' ? sent : saysNumber(sent),
+    ]),
+  ),
+});
+
 /** One line of the CSV, by column. */
-export function toCells(record: OccurrenceRecord): Readonly<Record<string, string>> {
-  const { debrief } = record;
-  const cells: Record<string, string> = {
+export function toCells(record: OccurrenceRecord): Cells {
+  const cells: Cells = {
     id: record.id,
     pilot_id: record.pilotId,
     pilot: record.pilot,
@@ -116,32 +141,13 @@ export function toCells(record: OccurrenceRecord): Readonly<Record<string, strin
     happened_at: record.happenedAt,
     logged_cause: record.causeId,
     note: record.note,
-    craft: record.craft ?? '',
-    site: record.site ?? '',
-    logged_wind_mps: record.windMps === null ? '' : String(record.windMps),
-    confirmed_cause: record.confirmedCauseId ?? '',
-    withdrawn_reason: record.withdrawnReason ?? '',
+    craft: orEmpty(record.craft),
+    site: orEmpty(record.site),
+    logged_wind_mps: orEmpty(record.windMps),
+    confirmed_cause: orEmpty(record.confirmedCauseId),
+    withdrawn_reason: orEmpty(record.withdrawnReason),
+    ...(record.debrief ? debriefCells(record.debrief) : {}),
   };
-  if (debrief) {
-    Object.assign(cells, {
-      debrief_state: debrief.state,
-      own_pick: debrief.ownPick ?? '',
-      primary_cause: debrief.primary ?? '',
-      contributing_causes: debrief.contributing.join(';'),
-      overrule_reason: debrief.overruleReason,
-      actual_severity: debrief.actual ?? '',
-      potential_severity: debrief.potential ?? '',
-      likelihood: debrief.likelihood ?? '',
-      injury: debrief.injury ?? '',
-      third_party: yes(debrief.thirdParty),
-      damage: debrief.damage.join('\n'),
-      went_well: debrief.wentWell,
-      chain: debrief.chain.length > 0 ? JSON.stringify(debrief.chain) : '',
-      name_withheld: yes(debrief.nameWithheld),
-    });
-    for (const [id, sent] of Object.entries(debrief.evidence))
-      cells[id] = typeof sent === 'string' ? sent : saysNumber(sent);
-  }
   return Object.fromEntries(
     COLUMNS.map(({ name }) => [name, GUARDED.has(name) ? guarded(cells[name] ?? '') : (cells[name] ?? '')]),
   );

@@ -154,26 +154,6 @@ export class FlightLogWriter {
   }
 }
 
-/** Degrees clockwise from north to which the nose points. */
-export const headingOf = ({ qw, qx, qy, qz }: Pick<Sample, 'qw' | 'qx' | 'qy' | 'qz'>): number =>
-  90 - (Math.atan2(2 * (qx * qy + qw * qz), 1 - 2 * (qy * qy + qz * qz)) * 180) / Math.PI;
-
-/** Lean from upright, degrees. */
-export const leanOf = ({ qx, qy }: Pick<Sample, 'qx' | 'qy'>): number =>
-  (Math.acos(Math.max(-1, Math.min(1, 1 - 2 * (qx * qx + qy * qy)))) * 180) / Math.PI;
-
 /** Difference of two bearings, −180 to 180 degrees. */
 export const turned = (fromDeg: number, toDeg: number): number =>
   ((((toDeg - fromDeg) % 360) + 540) % 360) - 180;
-
-/** The thrust axis in world axes. */
-export const thrustAxis = ({
-  qw,
-  qx,
-  qy,
-  qz,
-}: Pick<Sample, 'qw' | 'qx' | 'qy' | 'qz'>): readonly [number, number, number] => [
-  2 * (qx * qz + qw * qy),
-  2 * (qy * qz - qw * qx),
-  1 - 2 * (qx * qx + qy * qy),
-];

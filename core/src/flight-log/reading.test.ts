@@ -8,7 +8,7 @@ import { flightLogCsv, FlightLogReader } from './reading';
 import { LOG_COLUMNS } from './flight-log';
 
 const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
-const FLOWN = flyDrill(CRAFT, 'release-drill', null, 3, new Set(), 3);
+const FLOWN = flyDrill(CRAFT, { drillId: 'release-drill', side: null, windMps: 3, seed: 3 });
 const CSV = flightLogCsv(FLOWN.track, ['flown in practice']);
 
 /** Every line, split at its commas, in order. */

@@ -37,8 +37,7 @@ const optional = (
   column: LogColumn,
   name: string,
   unit: string,
-  most: number,
-  otherwise: number,
+  { most, otherwise }: Pick<FileColumn, 'most' | 'otherwise'>,
 ): FileColumn => ({ column, name, unit, needed: false, otherwise, most });
 const word = (column: LogColumn, name: string, words: readonly string[], otherwise: string): FileColumn => ({
   column,
@@ -72,12 +71,12 @@ const FILE_COLUMNS: readonly FileColumn[] = [
   number('roll', 'roll', '1', 1.05),
   word('mode', 'mode', PILOTED_MODES, 'position-hold'),
   word('setting', 'setting', SPEED_SETTINGS, 'normal'),
-  optional('relative', 'pilot_relative', '1', 1, 0),
-  optional('hold', 'hold', '1', 1, 1),
-  optional('battery', 'battery', '1', 1, 1),
-  optional('windX', 'wind_east', 'm/s', 150, NaN),
-  optional('windY', 'wind_north', 'm/s', 150, NaN),
-  optional('windZ', 'wind_up', 'm/s', 150, NaN),
+  optional('relative', 'pilot_relative', '1', { most: 1, otherwise: 0 }),
+  optional('hold', 'hold', '1', { most: 1, otherwise: 1 }),
+  optional('battery', 'battery', '1', { most: 1, otherwise: 1 }),
+  optional('windX', 'wind_east', 'm/s', { most: 150, otherwise: NaN }),
+  optional('windY', 'wind_north', 'm/s', { most: 150, otherwise: NaN }),
+  optional('windZ', 'wind_up', 'm/s', { most: 150, otherwise: NaN }),
 ];
 const EVENT = 'event';
 const titleOf = ({ name, unit }: FileColumn): string => (unit === null ? name : `${name} [${unit}]`);

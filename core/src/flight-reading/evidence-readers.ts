@@ -4,15 +4,8 @@ import type { Failsafe } from '../reconstruct/return-height';
 import type { Ended } from '../simulator/simulated-flight';
 import type { Solid } from '../simulator/world';
 import { distanceTo } from '../simulator/world';
-import {
-  headingOf,
-  leanOf,
-  modeAt,
-  type Sample,
-  settingAt,
-  type FlightLog,
-  turned,
-} from '../flight-log/flight-log';
+import { modeAt, type Sample, settingAt, type FlightLog, turned } from '../flight-log/flight-log';
+import { headingOf, leanOf } from '../geometry/rotation';
 import { type Segment, deflection, handsOff, pushOf } from '../assessment/segment';
 import { type FirstMove, firstMovesIn } from '../assessment/first-moves';
 import { reversals } from '../assessment/measures/reversals';

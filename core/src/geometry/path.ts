@@ -42,7 +42,7 @@ export function lengthOf(path: Path): number {
 }
 
 /** @param wayRoundDeg how far round an arc the craft has come, from `fromDeg`, in the way of the arc */
-export function offsetFromPath(path: Path, x: number, y: number, z: number, wayRoundDeg = 0): PathOffset {
+export function offsetFromPath(path: Path, [x, y, z]: PathPoint, wayRoundDeg = 0): PathOffset {
   switch (path.is) {
     case 'point':
       return {

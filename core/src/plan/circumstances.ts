@@ -75,25 +75,28 @@ export function weighedFor(
 }
 
 /** Why a drill that does not decide is of no use to this pilot now; null when it is. */
-export function leftOutFor(
-  drillId: DrillId,
-  { places = [], windLimitMps, hasPilotRelative = null, abilities = {} }: Circumstances,
-): LeftOut | null {
-  const drill = drillOf(drillId);
-  if (drillId === 'relative-mode-discipline' && hasPilotRelative === false) return { for: 'craft' };
+export function leftOutFor(drillId: DrillId, pilot: Circumstances): LeftOut | null {
+  if (drillId === 'relative-mode-discipline' && pilot.hasPilotRelative === false) return { for: 'craft' };
+  return outOfPlace(drillId, pilot) ?? outOfWind(drillId, pilot) ?? belowLevel(drillId, pilot);
+}
+
+function outOfPlace(drillId: DrillId, { places = [] }: Circumstances): LeftOut | null {
   const belongs = BELONGS_TO[drillId];
-  if (belongs && places.length > 0 && !places.some((place) => belongs.includes(place)))
-    return { for: 'place', places };
-  if (
-    windLimitMps !== undefined &&
-    drill.bands &&
-    !drill.bands.some((band) => bandsUpTo(windLimitMps).includes(band))
-  )
-    return { for: 'wind', bands: drill.bands };
-  const ability = abilities[drill.group];
-  if (drill.kind === 'flown' && ability && ability.sd <= SURE_ENOUGH) {
-    const chance = chanceMet(ability, drillId);
-    if (chance >= COMES_OFF) return { for: 'level', chance };
-  }
-  return null;
+  const isElsewhere = belongs && places.length > 0 && !places.some((place) => belongs.includes(place));
+  return isElsewhere ? { for: 'place', places } : null;
+}
+
+function outOfWind(drillId: DrillId, { windLimitMps }: Circumstances): LeftOut | null {
+  const { bands } = drillOf(drillId);
+  if (windLimitMps === undefined || !bands) return null;
+  return bands.some((band) => bandsUpTo(windLimitMps).includes(band)) ? null : { for: 'wind', bands };
+}
+
+/** Comes off nearly always, as far as the pilot's reps of its kind tell. */
+function belowLevel(drillId: DrillId, { abilities = {} }: Circumstances): LeftOut | null {
+  const { group, kind } = drillOf(drillId);
+  const ability = abilities[group];
+  if (kind !== 'flown' || !ability || ability.sd > SURE_ENOUGH) return null;
+  const chance = chanceMet(ability, drillId);
+  return chance >= COMES_OFF ? { for: 'level', chance } : null;
 }

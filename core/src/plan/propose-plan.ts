@@ -86,6 +86,51 @@ const trackOrder = (drillId: DrillId, track: Track): number => {
   return track === 'manual-first' ? -without : without;
 };
 
+/** The key drills of the chain's first breakable link, where it is another cause: its first one. */
+function linkedDrills(
+  causeId: CauseId,
+  mode: FlightMode,
+  { link = null }: KnownOfPilot,
+): readonly PlannedDrill[] {
+  if (link === null || link === causeId) return [];
+  return keyDrillsFor(causeOf(link), mode)
+    .filter((id) => !causeOf(causeId).drills.includes(id))
+    .slice(0, 1)
+    .map((drillId) => ({ drillId, why: { because: 'link', causeId: link } }));
+}
+
+/** Every drill that may stand in the plan: the cause's own, what answers ask for, and the link's. */
+function candidatesFor(
+  { causeId, mode }: { readonly causeId: CauseId; readonly mode: FlightMode },
+  asked: readonly AskedDrill[],
+  known: KnownOfPilot,
+  of: (drillId: DrillId) => PlannedDrill,
+): PlannedDrill[] {
+  const own = causeOf(causeId).drills.filter((id) => suits(id, mode));
+  const others = asked.map(({ drillId }) => drillId).filter((id) => !own.includes(id));
+  const linked = linkedDrills(causeId, mode, known).filter(({ drillId }) => !others.includes(drillId));
+  return [...own, ...others]
+    .map(of)
+    .concat(linked)
+    .filter(
+      ({ drillId, why }) =>
+        why.because === 'key' || why.because === 'link' || leftOutFor(drillId, known) === null,
+    );
+}
+
+/** What comes right before the drills that are flown and was never met. */
+const neverMet = (ids: readonly DrillId[], met: readonly string[], mode: FlightMode): readonly DrillId[] =>
+  ids
+    .map(drillOf)
+    .filter(({ kind }) => kind === 'flown')
+    .flatMap(({ after }) => after)
+    .filter((id) => !met.includes(id) && suits(id, mode));
+
+/** Adds drills that are not there yet, until so many are. */
+function addUpTo(most: number, ids: DrillId[], more: readonly DrillId[]): void {
+  for (const id of more) if (ids.length < most && !ids.includes(id)) ids.push(id);
+}
+
 /**
  * Two to four drills for a weakness: the key drills, then what breaks the chain at its first link and what the answers
  * of the debrief ask for, then what leads to them, then what
@@ -101,51 +146,25 @@ export function proposePlan(
   mode: FlightMode,
   known: KnownOfPilot = {},
 ): readonly PlannedDrill[] {
-  const { track = 'assist-down', met, link = null } = known;
-  const cause = causeOf(causeId);
-  const key = keyDrillsFor(cause, mode);
+  const { track = 'assist-down', met } = known;
+  const key = keyDrillsFor(causeOf(causeId), mode);
   const asked = askedBeside(causeId, mode, key, known);
   const of = (drillId: DrillId): PlannedDrill => ({ drillId, why: whyInPlan(drillId, key, asked) });
-  const linked: readonly PlannedDrill[] =
-    link === null || link === causeId
-      ? []
-      : keyDrillsFor(causeOf(link), mode)
-          .filter((id) => !cause.drills.includes(id))
-          .slice(0, 1)
-          .map((drillId) => ({ drillId, why: { because: 'link', causeId: link } }));
-  const own = cause.drills.filter((id) => suits(id, mode));
-  const others = asked.map(({ drillId }) => drillId).filter((id) => !own.includes(id));
-  const listed = [...own, ...others]
-    .map(of)
-    .concat(linked.filter(({ drillId }) => !others.includes(drillId)))
-    .filter(
-      ({ drillId, why }) =>
-        why.because === 'key' || why.because === 'link' || leftOutFor(drillId, known) === null,
-    );
   const atMost = (known.severity ?? PLAN_AT_MOST) <= SLIGHT ? PLAN_AT_MOST - 1 : PLAN_AT_MOST;
-  const picked = [...listed]
+  const picked = candidatesFor({ causeId, mode }, asked, known, of)
     .sort(
       (a, b) =>
         rankOf(a, known) - rankOf(b, known) || trackOrder(a.drillId, track) - trackOrder(b.drillId, track),
     )
     .slice(0, atMost);
-  for (const drillId of met === undefined
-    ? []
-    : picked
-        .filter((planned) => drillOf(planned.drillId).kind === 'flown')
-        .flatMap((planned) => drillOf(planned.drillId).after)) {
-    if (picked.length >= PLAN_CEILING) break;
-    if (
-      !met!.includes(drillId) &&
-      suits(drillId, mode) &&
-      !picked.some((planned) => planned.drillId === drillId)
-    )
-      picked.push(of(drillId));
-  }
-  for (const id of key.flatMap((drillId) => [...allBefore(drillId)])) {
-    if (picked.length >= PLAN_AT_LEAST) break;
-    if (!picked.some((planned) => planned.drillId === id)) picked.push(of(id));
-  }
+  const ids = picked.map(({ drillId }) => drillId);
+  if (met) addUpTo(PLAN_CEILING, ids, neverMet(ids, met, mode));
+  addUpTo(
+    PLAN_AT_LEAST,
+    ids,
+    key.flatMap((drillId) => [...allBefore(drillId)]),
+  );
+  picked.push(...ids.slice(picked.length).map(of));
   const place = (planned: PlannedDrill) =>
     drillOf(planned.drillId).kind === 'flown' ? DEEPEST + depthOf(planned.drillId) : depthOf(planned.drillId);
   return picked.sort(

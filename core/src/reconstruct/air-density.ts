@@ -18,8 +18,8 @@ const PRESSURE_EXPONENT = G0 / (SPECIFIC_GAS_CONSTANT * LAPSE_K_PER_M);
  * @throws RangeError outside these
  */
 export function airDensity(altitudeM: number, warmerByK = 0): number {
-  within('Altitude', altitudeM, -1000, 11_000, 'm');
-  within('Difference from the standard temperature', warmerByK, -60, 60, 'K');
+  within('Altitude', altitudeM, [-1000, 11_000, 'm']);
+  within('Difference from the standard temperature', warmerByK, [-60, 60, 'K']);
   const geopotentialM = (EARTH_RADIUS_M * altitudeM) / (EARTH_RADIUS_M + altitudeM);
   const standardK = SEA_LEVEL_KELVIN - LAPSE_K_PER_M * geopotentialM;
   const pressure = SEA_LEVEL_PASCAL * (standardK / SEA_LEVEL_KELVIN) ** PRESSURE_EXPONENT;

@@ -9,5 +9,5 @@ import { within } from './valid';
  * @param leanLimitDeg 1 to 85
  */
 export const dragTime = (topSpeedMps: number, leanLimitDeg: number): number =>
-  within('Top speed', topSpeedMps, 0.5, 100, 'm/s') /
-  (G_MPS2 * Math.tan(radians(within('Lean limit', leanLimitDeg, 1, 85, '°'))));
+  within('Top speed', topSpeedMps, [0.5, 100, 'm/s']) /
+  (G_MPS2 * Math.tan(radians(within('Lean limit', leanLimitDeg, [1, 85, '°']))));

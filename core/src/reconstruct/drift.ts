@@ -11,9 +11,9 @@ import { within } from './valid';
  * @throws RangeError outside these
  */
 export function driftDistance(windMps: number, seconds: number, dragTimeS: number): number {
-  within('Wind', windMps, 0, 60, 'm/s');
-  within('Time', seconds, 0, 600, 's');
-  within('Drag time', dragTimeS, 0.05, 60, 's');
+  within('Wind', windMps, [0, 60, 'm/s']);
+  within('Time', seconds, [0, 600, 's']);
+  within('Drag time', dragTimeS, [0.05, 60, 's']);
   // expm1 keeps the digits while t is small beside τ and the two terms nearly cancel.
   return windMps * (seconds + dragTimeS * Math.expm1(-seconds / dragTimeS));
 }

@@ -23,8 +23,8 @@ const SECONDS = 60;
  * @throws RangeError outside the ranges above
  */
 export function chargeHome(distanceM: number, leg: HomeLeg): number | null {
-  within('Distance', distanceM, 0, 100_000, 'm');
-  within('Endurance', leg.enduranceMin, 0.5, 240, 'min');
+  within('Distance', distanceM, [0, 100_000, 'm']);
+  within('Endurance', leg.enduranceMin, [0.5, 240, 'min']);
   const home = alongTrack(leg.airSpeedMps, leg.windMps, turned(leg.windFromOutDeg));
   if (!home || home.groundSpeedMps <= 0) return null;
   return (100 * distanceM) / home.groundSpeedMps / (leg.enduranceMin * SECONDS);
@@ -42,9 +42,9 @@ const turned = (fromDeg: number): number => (fromDeg >= 180 ? fromDeg - 180 : fr
  * @param reservePct to be left on landing, 0 to 100
  */
 export function turnBackDistance(chargePct: number, reservePct: number, leg: HomeLeg): number {
-  within('Charge', chargePct, 0, 100, '%');
-  within('Reserve', reservePct, 0, 100, '%');
-  within('Endurance', leg.enduranceMin, 0.5, 240, 'min');
+  within('Charge', chargePct, [0, 100, '%']);
+  within('Reserve', reservePct, [0, 100, '%']);
+  within('Endurance', leg.enduranceMin, [0.5, 240, 'min']);
   const out = alongTrack(leg.airSpeedMps, leg.windMps, leg.windFromOutDeg);
   const home = alongTrack(leg.airSpeedMps, leg.windMps, turned(leg.windFromOutDeg));
   if (!out || !home || out.groundSpeedMps <= 0 || home.groundSpeedMps <= 0) return 0;

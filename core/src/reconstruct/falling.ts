@@ -32,10 +32,10 @@ const LONGEST_S = 120;
  * @throws RangeError when an input lies outside the ranges above
  */
 export function falling({ massKg, heightM, speedMps, terminalMps = Infinity }: FallFrom): Fall {
-  within('Mass', massKg, 0.01, 200, 'kg');
-  within('Height', heightM, 0, 500, 'm');
-  within('Speed', speedMps, 0, 100, 'm/s');
-  within('Terminal speed', terminalMps, 1, Infinity, 'm/s');
+  within('Mass', massKg, [0.01, 200, 'kg']);
+  within('Height', heightM, [0, 500, 'm']);
+  within('Speed', speedMps, [0, 100, 'm/s']);
+  within('Terminal speed', terminalMps, [1, Infinity, 'm/s']);
   const drag = G_MPS2 / terminalMps ** 2;
   const slow = (along: number, down: number) => drag * Math.hypot(along, down);
   let [along, down, fallen, ahead, t] = [speedMps, 0, 0, 0, 0];
@@ -66,7 +66,7 @@ export function falling({ massKg, heightM, speedMps, terminalMps = Infinity }: F
  */
 export const terminalSpeed = (massKg: number, spanM: number, densityKgM3: number): number =>
   Math.sqrt(
-    (2 * within('Mass', massKg, 0.01, 200, 'kg') * G_MPS2) /
-      (within('Air density', densityKgM3, 0.3, 1.6, 'kg/m³') *
-        (within('Span', spanM, 0.02, 10, 'm') ** 2 / 3)),
+    (2 * within('Mass', massKg, [0.01, 200, 'kg']) * G_MPS2) /
+      (within('Air density', densityKgM3, [0.3, 1.6, 'kg/m³']) *
+        (within('Span', spanM, [0.02, 10, 'm']) ** 2 / 3)),
   );

@@ -46,11 +46,11 @@ export function gapRoom({
   crossWindMps,
   dragTimeS,
 }: GapFrom): GapRoom {
-  within('Gap ratio', ratio, 1, 50, 'spans');
-  within('Span', spanM, 0.02, 10, 'm');
-  within('Depth', depthM, 0, 100, 'm');
-  within('Speed', speedMps, 0.1, 100, 'm/s');
-  within('Wander', wanderM, 0.01, 5, 'm');
+  within('Gap ratio', ratio, [1, 50, 'spans']);
+  within('Span', spanM, [0.02, 10, 'm']);
+  within('Depth', depthM, [0, 100, 'm']);
+  within('Speed', speedMps, [0.1, 100, 'm/s']);
+  within('Wander', wanderM, [0.01, 5, 'm']);
   const spareM = ((ratio - 1) * spanM) / 2;
   const exposedS = (depthM + spanM) / speedMps;
   return {

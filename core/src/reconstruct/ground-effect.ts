@@ -8,7 +8,7 @@ import { within } from './valid';
  * @throws RangeError outside these
  */
 export function groundEffect(rotorRadiusM: number, discHeightM: number): number {
-  within('Rotor radius', rotorRadiusM, 0.005, 3, 'm');
-  within('Disc height', discHeightM, rotorRadiusM / 2, 1e6, 'm');
+  within('Rotor radius', rotorRadiusM, [0.005, 3, 'm']);
+  within('Disc height', discHeightM, [rotorRadiusM / 2, 1e6, 'm']);
   return 1 / (1 - (rotorRadiusM / (4 * discHeightM)) ** 2);
 }

@@ -17,10 +17,10 @@ export function hoverInducedVelocity(
   rotorRadiusM: number,
   densityKgM3: number,
 ): number {
-  within('Mass', massKg, 0.01, 200, 'kg');
-  within('Rotors', rotors, 1, 16, 'rotors');
-  within('Rotor radius', rotorRadiusM, 0.005, 3, 'm');
-  within('Air density', densityKgM3, 0.3, 1.6, 'kg/m³');
+  within('Mass', massKg, [0.01, 200, 'kg']);
+  within('Rotors', rotors, [1, 16, 'rotors']);
+  within('Rotor radius', rotorRadiusM, [0.005, 3, 'm']);
+  within('Air density', densityKgM3, [0.3, 1.6, 'kg/m³']);
   const discArea = rotors * Math.PI * rotorRadiusM ** 2;
   return Math.sqrt((massKg * G_MPS2) / (2 * densityKgM3 * discArea));
 }

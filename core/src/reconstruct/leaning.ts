@@ -1,7 +1,7 @@
 import { G_MPS2, radians } from './constants';
 import { within } from './valid';
 
-const leanIn = (leanDeg: number) => radians(within('Lean', leanDeg, 0, 85, '°'));
+const leanIn = (leanDeg: number) => radians(within('Lean', leanDeg, [0, 85, '°']));
 
 /**
  * Thrust needed to hold height in a lean, as a multiple of the weight: 1 / cos θ.
@@ -15,7 +15,7 @@ export const loadFactor = (leanDeg: number): number => 1 / Math.cos(leanIn(leanD
  * @param thrustToWeight 1 to 20
  */
 export const steepestLevelLean = (thrustToWeight: number): number =>
-  (Math.acos(1 / within('Thrust to weight', thrustToWeight, 1, 20, '')) * 180) / Math.PI;
+  (Math.acos(1 / within('Thrust to weight', thrustToWeight, [1, 20, ''])) * 180) / Math.PI;
 
 /**
  * Height in m lost in a lean when the throttle stays where it held the hover: ½ g (1 − cos θ) t². Without
@@ -24,7 +24,7 @@ export const steepestLevelLean = (thrustToWeight: number): number =>
  * @param seconds 0 to 60
  */
 export const heightLostInLean = (leanDeg: number, seconds: number): number =>
-  0.5 * G_MPS2 * (1 - Math.cos(leanIn(leanDeg))) * within('Time', seconds, 0, 60, 's') ** 2;
+  0.5 * G_MPS2 * (1 - Math.cos(leanIn(leanDeg))) * within('Time', seconds, [0, 60, 's']) ** 2;
 
 /**
  * Radius in m of a level, coordinated turn: V² / (g tan θ).
@@ -33,8 +33,8 @@ export const heightLostInLean = (leanDeg: number, seconds: number): number =>
  * @param leanDeg above 0, to 85
  */
 export const turnRadius = (speedMps: number, leanDeg: number): number =>
-  within('Speed', speedMps, 0, 100, 'm/s') ** 2 /
-  (G_MPS2 * Math.tan(radians(within('Lean', leanDeg, 0.1, 85, '°'))));
+  within('Speed', speedMps, [0, 100, 'm/s']) ** 2 /
+  (G_MPS2 * Math.tan(radians(within('Lean', leanDeg, [0.1, 85, '°']))));
 
 /**
  * Yaw rate in °/s that keeps the nose on the path of a level turn: g tan θ / V.
@@ -43,4 +43,4 @@ export const turnRadius = (speedMps: number, leanDeg: number): number =>
  * @param leanDeg 0 to 85
  */
 export const yawRateAlongPath = (speedMps: number, leanDeg: number): number =>
-  (((G_MPS2 * Math.tan(leanIn(leanDeg))) / within('Speed', speedMps, 0.1, 100, 'm/s')) * 180) / Math.PI;
+  (((G_MPS2 * Math.tan(leanIn(leanDeg))) / within('Speed', speedMps, [0.1, 100, 'm/s'])) * 180) / Math.PI;

@@ -29,8 +29,8 @@ export interface HoldFrom {
  * the speed that is left, so that it brakes ever more gently. Longer than the full brake by a third to a half.
  */
 export function brakedByHold({ speedMps, lagS, mostMps2, riseMps3, dragTimeS }: HoldFrom): number {
-  within('Speed', speedMps, 0, 100, 'm/s');
-  within('Drag time', dragTimeS, 0.05, Infinity, 's');
+  within('Speed', speedMps, [0, 100, 'm/s']);
+  within('Drag time', dragTimeS, [0.05, Infinity, 's']);
   const within1 = (value: number) => Math.max(-mostMps2, Math.min(mostMps2, value));
   // Flown steadily, what was gathered holds the speed against drag.
   let [v, m, gathered] = [speedMps, 0, within1(speedMps / dragTimeS)];

@@ -11,7 +11,7 @@ export const RETURN_MARGIN_M = 10;
  * @param marginM 0 to 100
  */
 export const returnHeight = (tallestM: number, marginM = RETURN_MARGIN_M): number =>
-  within('Tallest thing', tallestM, 0, 500, 'm') + within('Margin', marginM, 0, 100, 'm');
+  within('Tallest thing', tallestM, [0, 500, 'm']) + within('Margin', marginM, [0, 100, 'm']);
 
 export const FAILSAFES = ['return', 'hover', 'descend'] as const;
 export type Failsafe = (typeof FAILSAFES)[number];

@@ -63,13 +63,13 @@ function leaning(speed: number, from: StoppingFrom): { readonly m: number; reado
  */
 export function stoppingDistance(from: StoppingFrom): Stopping {
   const { speedMps, reactionS, lagS = 0, leanFromDeg, leanToDeg, leanRateDps, dragTimeS = Infinity } = from;
-  within('Speed', speedMps, 0, 100, 'm/s');
-  within('Reaction time', reactionS, 0, 10, 's');
-  within('Lag of the controls', lagS, 0, 2, 's');
-  within('Lean at the start', leanFromDeg, 0, 85, '°');
-  within('Braking lean', leanToDeg, 1, 85, '°');
-  within('Lean rate', leanRateDps, 5, Infinity, '°/s');
-  within('Drag time', dragTimeS, 0.05, Infinity, 's');
+  within('Speed', speedMps, [0, 100, 'm/s']);
+  within('Reaction time', reactionS, [0, 10, 's']);
+  within('Lag of the controls', lagS, [0, 2, 's']);
+  within('Lean at the start', leanFromDeg, [0, 85, '°']);
+  within('Braking lean', leanToDeg, [1, 85, '°']);
+  within('Lean rate', leanRateDps, [5, Infinity, '°/s']);
+  within('Drag time', dragTimeS, [0.05, Infinity, 's']);
   const reactionM = speedMps * reactionS;
   const round = leaning(speedMps, from);
   const leaningM = speedMps * lagS + round.m;
@@ -84,7 +84,7 @@ export function stoppingDistance(from: StoppingFrom): Stopping {
  * @param from what stopping starts from at a speed: the lean it is flown with goes with it
  */
 export function fastestThatStops(distanceM: number, from: (speedMps: number) => StoppingFrom): number {
-  within('Distance', distanceM, 0, 1e6, 'm');
+  within('Distance', distanceM, [0, 1e6, 'm']);
   let [low, high] = [0, 100];
   while (high - low > 0.001) {
     const middle = (low + high) / 2;

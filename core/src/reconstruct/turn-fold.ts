@@ -71,14 +71,14 @@ export function washIndex(
  * @throws RangeError when an input lies outside the ranges above
  */
 export function turnFold(from: TurnFrom): Turn {
-  within('Speed', from.speedMps, 0, 60, 'm/s');
-  within('Descent', from.descentMps, 0, 30, 'm/s');
-  within('Nose swing', from.yawDeg, 0, 360, '°');
-  within('Time of the swing', from.yawS, 0.1, 20, 's');
-  within('Lean', from.leanDeg, 0, 80, '°');
-  within('Thrust to weight', from.thrustToWeight, 1, 20, '');
-  within('Hover induced velocity', from.inducedMps, 0.5, 40, 'm/s');
-  within('Drag time', from.dragTimeS, 0.05, Infinity, 's');
+  within('Speed', from.speedMps, [0, 60, 'm/s']);
+  within('Descent', from.descentMps, [0, 30, 'm/s']);
+  within('Nose swing', from.yawDeg, [0, 360, '°']);
+  within('Time of the swing', from.yawS, [0.1, 20, 's']);
+  within('Lean', from.leanDeg, [0, 80, '°']);
+  within('Thrust to weight', from.thrustToWeight, [1, 20, '']);
+  within('Hover induced velocity', from.inducedMps, [0.5, 40, 'm/s']);
+  within('Drag time', from.dragTimeS, [0.05, Infinity, 's']);
   const lean = radians(from.leanDeg);
   const push = G_MPS2 * Math.tan(lean);
   const powerInHand = Math.max(0, 1 - 1 / (Math.cos(lean) * from.thrustToWeight));

@@ -31,9 +31,9 @@ const WINDMILL_FROM = 2;
  * @throws RangeError outside these
  */
 export function vortexRingState(descentMps: number, forwardMps: number, inducedMps: number): VortexRingPlace {
-  within('Hover induced velocity', inducedMps, 0.5, 40, 'm/s');
-  const descentShare = within('Descent', descentMps, -50, 100, 'm/s') / inducedMps;
-  const forwardShare = within('Forward speed', forwardMps, 0, 100, 'm/s') / inducedMps;
+  within('Hover induced velocity', inducedMps, [0.5, 40, 'm/s']);
+  const descentShare = within('Descent', descentMps, [-50, 100, 'm/s']) / inducedMps;
+  const forwardShare = within('Forward speed', forwardMps, [0, 100, 'm/s']) / inducedMps;
   const away = Math.hypot(
     (descentShare - VORTEX_RING_REGION.descentMiddle) / VORTEX_RING_REGION.descentHalf,
     forwardShare / VORTEX_RING_REGION.forwardEdge,

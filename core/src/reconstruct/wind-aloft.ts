@@ -12,5 +12,5 @@ const EXPONENT = 1 / 7;
  * @param heightM 0 to 1000
  */
 export const windAloft = (windMps: number, heightM: number): number =>
-  within('Wind', windMps, 0, 100, 'm/s') *
-  Math.max(1, within('Height', heightM, 0, 1000, 'm') / HAND_HEIGHT_M) ** EXPONENT;
+  within('Wind', windMps, [0, 100, 'm/s']) *
+  Math.max(1, within('Height', heightM, [0, 1000, 'm']) / HAND_HEIGHT_M) ** EXPONENT;

@@ -16,9 +16,10 @@ export const windAtHeight = (
   heightM: number,
   exponent = OPEN_COUNTRY_EXPONENT,
 ): number =>
-  within('Wind', windMps, 0, 100, 'm/s') *
-  (within('Height', heightM, 0.5, 500, 'm') / within('Height of measurement', measuredAtM, 0.5, 500, 'm')) **
-    within('Exponent', exponent, 0, 0.6, '');
+  within('Wind', windMps, [0, 100, 'm/s']) *
+  (within('Height', heightM, [0.5, 500, 'm']) /
+    within('Height of measurement', measuredAtM, [0.5, 500, 'm'])) **
+    within('Exponent', exponent, [0, 0.6, '']);
 
 const BEAUFORT_FROM_MPS = [0, 0.3, 1.6, 3.4, 5.5, 8.0, 10.8, 13.9, 17.2, 20.8, 24.5, 28.5, 32.7];
 export const BEAUFORT_NAMES = [
@@ -42,6 +43,6 @@ export const BEAUFORT_NAMES = [
  * @param windMps 0 or more
  */
 export function beaufort(windMps: number): number {
-  const tenths = Math.round(within('Wind', windMps, 0, 200, 'm/s') * 10) / 10;
+  const tenths = Math.round(within('Wind', windMps, [0, 200, 'm/s']) * 10) / 10;
   return BEAUFORT_FROM_MPS.filter((from) => tenths >= from).length - 1;
 }

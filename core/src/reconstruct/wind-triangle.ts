@@ -18,9 +18,9 @@ export interface OnTrack {
  * @param windFromDeg where the wind comes from, clockwise from the track: 0 head, 90 from the right, 180 tail
  */
 export function alongTrack(airSpeedMps: number, windMps: number, windFromDeg: number): OnTrack | null {
-  within('Air speed', airSpeedMps, 0.1, 100, 'm/s');
-  within('Wind', windMps, 0, 100, 'm/s');
-  within('Wind direction', windFromDeg, -360, 360, '°');
+  within('Air speed', airSpeedMps, [0.1, 100, 'm/s']);
+  within('Wind', windMps, [0, 100, 'm/s']);
+  within('Wind direction', windFromDeg, [-360, 360, '°']);
   const cross = windMps * Math.sin(radians(windFromDeg));
   if (Math.abs(cross) >= airSpeedMps) return null;
   const along = -windMps * Math.cos(radians(windFromDeg));

@@ -1,4 +1,4 @@
-import { leanOf } from '../flight-log/flight-log';
+import { leanOf } from '../geometry/rotation';
 import { type CraftFacts, craftFacts, SPEED_SETTINGS, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import { type ModeNow, PILOTED_MODES, type PilotedMode, type StickPosition } from './control/control';
 import { CENTRED } from './control/control';

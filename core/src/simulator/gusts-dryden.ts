@@ -1,5 +1,6 @@
 import { OPEN_COUNTRY_EXPONENT } from '../reconstruct/wind-at-height';
 import { Random } from './random';
+import type { BodyState } from './rigid-body';
 
 const FEET = 0.3048;
 const MEASURED_AT_M = 20 * FEET;
@@ -35,13 +36,23 @@ export function drydenScales(heightM: number, windAt20ftMps: number): DrydenScal
   return { lu, lv: lu, lw, su, sv: su, sw };
 }
 
+/** How one component of the turbulence goes on for a step. */
+interface Turbulence {
+  readonly random: Random;
+  /** Intensity, m/s. */
+  readonly sigma: number;
+  /** Share of itself that a first-order process keeps over the step. */
+  readonly keeps: number;
+}
+/** @param speedMps of the craft through the air, at least 1 */
+const keptOver = (speedMps: number, dt: number, length: number): number =>
+  Math.exp((-speedMps * dt) / length);
+
 /** One component along the wind: a first-order process whose spectrum is Dryden's. */
 class Along {
   private z = 0;
 
-  /** @param speedMps of the craft through the air, at least 1 */
-  step(random: Random, sigma: number, length: number, speedMps: number, dt: number): number {
-    const a = Math.exp((-speedMps * dt) / length);
+  step({ random, sigma, keeps: a }: Turbulence): number {
     this.z = a * this.z + Math.sqrt(1 - a * a) * random.normal();
     return sigma * this.z;
   }
@@ -52,8 +63,7 @@ class Across {
   private z1 = 0;
   private z2 = 0;
 
-  step(random: Random, sigma: number, length: number, speedMps: number, dt: number): number {
-    const a = Math.exp((-speedMps * dt) / length);
+  step({ random, sigma, keeps: a }: Turbulence): number {
     const old = this.z1;
     this.z1 = a * old + Math.sqrt(1 - a * a) * random.normal();
     this.z2 = a * this.z2 + (1 - a) * 0.5 * (old + this.z1);
@@ -89,6 +99,9 @@ export interface Wind {
 
 export const STILL: Wind = { speedMps: 0, fromDeg: 0, gusts: 0, jets: [] };
 
+/** Where the craft is, m. */
+type Place = Pick<BodyState, 'px' | 'py' | 'pz'>;
+
 /** The air at the craft: mean wind by the power law, turbulence, jets. World axes: x east, y north, z up. */
 export class Air {
   x = 0;
@@ -111,8 +124,9 @@ export class Air {
   }
 
   /** Moves on to where the craft is now. @param speedMps of the craft through the air */
-  step(px: number, py: number, pz: number, speedMps: number, dt: number): void {
-    const { wind, alongX, alongY } = this;
+  step(place: Place, speedMps: number, dt: number): void {
+    const { pz } = place;
+    const { wind, alongX, alongY, random } = this;
     const height = pz < 0.5 ? 0.5 : pz;
     const speed6m = wind.gusts > 0 ? Math.max(CALM_MPS, wind.speedMps) : wind.speedMps;
     const mean = speed6m === 0 ? 0 : speed6m * (height / MEASURED_AT_M) ** OPEN_COUNTRY_EXPONENT;
@@ -120,17 +134,17 @@ export class Air {
     if (wind.gusts > 0) {
       const { lu, lv, lw, su, sv, sw } = drydenScales(pz, speed6m);
       const speed = Math.max(LEAST_SPEED_MPS, speedMps);
-      along += wind.gusts * this.u.step(this.random, su, lu, speed, dt);
-      across += wind.gusts * this.v.step(this.random, sv, lv, speed, dt);
-      up += wind.gusts * this.w.step(this.random, sw, lw, speed, dt);
+      along += wind.gusts * this.u.step({ random, sigma: su, keeps: keptOver(speed, dt, lu) });
+      across += wind.gusts * this.v.step({ random, sigma: sv, keeps: keptOver(speed, dt, lv) });
+      up += wind.gusts * this.w.step({ random, sigma: sw, keeps: keptOver(speed, dt, lw) });
     }
     this.x = along * alongX - across * alongY;
     this.y = along * alongY + across * alongX;
     this.z = up;
-    for (const jet of wind.jets) this.blow(jet, px, py, pz);
+    for (const jet of wind.jets) this.blow(jet, place);
   }
 
-  private blow(jet: Jet, px: number, py: number, pz: number): void {
+  private blow(jet: Jet, { px, py, pz }: Place): void {
     const toward = (jet.towardDeg * Math.PI) / 180;
     const [dx, dy] = [Math.sin(toward), Math.cos(toward)];
     const along = (px - jet.x) * dx + (py - jet.y) * dy;

@@ -36,16 +36,14 @@ describe('obstacle sensors of small craft', () => {
     let sticks = asked;
     for (let i = 0; i < 15 / PHYSICS_STEP_S && !flight.ended; i += 1) {
       if (i % 5 === 0)
-        ({ sticks } = heedSensors(
-          flight.body,
-          asked,
-          { sides, inFast },
+        ({ sticks } = heedSensors(flight.body, asked, {
+          fitted: { sides, inFast },
+          spanM: CRAFT.spanM,
           setting,
-          hold,
+          holdsPosition: hold,
+          topSpeedMps: CRAFT.topSpeedMps[setting],
           solids,
-          CRAFT.spanM,
-          CRAFT.topSpeedMps[setting],
-        ));
+        }));
       flight.step(sticks, { ...HELD, setting, hold });
     }
     return flight;

@@ -1,23 +1,28 @@
 import type { CraftModel } from './craft-model';
 
+/** What is asked of all rotors together, N and N m. */
+export interface Wanted {
+  thrustN: number;
+  /** About x, positive: right side down. */
+  rollNm: number;
+  /** About y, positive: nose down. */
+  pitchNm: number;
+  /** About z, positive: nose left. */
+  yawNm: number;
+}
+
 /**
  * Thrust of each rotor for a wanted thrust and moments, none below 0 or above `most`. Where a rotor would
  * saturate yaw is given up first, then
  * the collective is shifted, then roll and pitch are scaled together; no rotor is ever clipped by itself.
  * Source of the order: Faessler, Falanga and Scaramuzza, IEEE Robotics and Automation Letters 2017.
  * @param out receives the thrusts, N
- * @param thrustN wanted of all rotors together
- * @param rollNm about x (positive: right side down), @param pitchNm about y (positive: nose down), @param
- *   yawNm about z (positive: nose left)
  * @param mostN of one rotor
  */
 export function mix(
   craft: CraftModel,
   out: Float64Array,
-  thrustN: number,
-  rollNm: number,
-  pitchNm: number,
-  yawNm: number,
+  { thrustN, rollNm, pitchNm, yawNm }: Readonly<Wanted>,
   mostN: number,
 ): void {
   const { rotors, rotorX, rotorY, spin, armM, torquePerThrustM } = craft;

@@ -62,7 +62,7 @@ test('a thing is hit where it is: poles, wires, boxes, balls and the bars of a g
   expect(distanceTo(wall, 0, 8, 2)).toBeCloseTo(1.9, 12);
   expect(distanceTo(wall, 0, 10, 2)).toBeLessThan(0);
   expect(distanceTo({ ...wall, turnedDeg: 90 }, 2, 10, 2)).toBeCloseTo(1.9, 12);
-  const bars = gate(0, 10, 2, 0, 1.2);
+  const bars = gate([0, 10, 2], 0, 1.2);
   const room = (x: number, z: number) => Math.min(...bars.map((bar) => distanceTo(bar, x, 10, z)));
   expect(room(0, 2)).toBeCloseTo(0.57, 12);
   expect(room(0.6, 2)).toBeLessThan(0);

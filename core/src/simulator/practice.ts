@@ -31,6 +31,15 @@ const USUAL_POST_M = 3;
 const USUAL_HIGH_M = 3;
 const USUAL_WIDE_M = 2;
 
+/** A box as wide as its mark, so thick the other way. */
+function slab(
+  { x, y, width = USUAL_WIDE_M, deep = false }: Mark,
+  { z, highM, thickM }: { readonly z: number; readonly highM: number; readonly thickM: number },
+): Solid {
+  const [alongM, acrossM] = deep ? [width, thickM] : [thickM, width];
+  return { solid: 'box', x, y, z, alongM, acrossM, highM, turnedDeg: 0 };
+}
+
 /** What of a mark can be flown into. Paint and pads cannot. */
 function solidsOf(mark: Mark): readonly Solid[] {
   const { x, y, width = USUAL_WIDE_M, height = USUAL_HIGH_M, deep = false } = mark;
@@ -38,33 +47,11 @@ function solidsOf(mark: Mark): readonly Solid[] {
     case 'post':
       return [{ solid: 'pole', x, y, fromM: 0, toM: mark.height ?? USUAL_POST_M, radiusM: POST_RADIUS_M }];
     case 'gate':
-      return gate(x, y, Math.max(height, width) - width / 2, deep ? 90 : 0, width);
+      return gate([x, y, Math.max(height, width) - width / 2], deep ? 90 : 0, width);
     case 'wall':
-      return [
-        {
-          solid: 'box',
-          x,
-          y,
-          z: height / 2,
-          alongM: deep ? width : WALL_THICK_M,
-          acrossM: deep ? WALL_THICK_M : width,
-          highM: height,
-          turnedDeg: 0,
-        },
-      ];
+      return [slab(mark, { z: height / 2, highM: height, thickM: WALL_THICK_M })];
     case 'roof':
-      return [
-        {
-          solid: 'box',
-          x,
-          y,
-          z: height,
-          alongM: deep ? width : WALL_THICK_M * 20,
-          acrossM: deep ? WALL_THICK_M * 20 : width,
-          highM: WALL_THICK_M,
-          turnedDeg: 0,
-        },
-      ];
+      return [slab(mark, { z: height, highM: WALL_THICK_M, thickM: WALL_THICK_M * 20 })];
     case 'mark':
     case 'pad':
       return [];

@@ -1,4 +1,5 @@
 import { G_MPS2 } from '../reconstruct/constants';
+import { type Rotation, rotationOf } from '../geometry/rotation';
 import type { CraftModel } from './craft-model';
 import { flowFactor, inducedVelocity } from './rotor';
 
@@ -58,29 +59,38 @@ export interface Acting {
   ground: number;
   /** Side load and twist of churned air, m/s² and rad/s². */
   readonly shake: Float64Array;
+  /** What the rotors did in the last look at them. */
+  readonly rotors: RotorsNow;
 }
 
-/** What the rotors did in the last look at them. */
+/** What the rotors do together. */
 export interface RotorsNow {
   /** N, all together. */
   thrustN: number;
+  /** Moments about the body axes, N m. */
+  rollNm: number;
+  pitchNm: number;
+  yawNm: number;
   /** Mean induced velocity, m/s. */
   inducedMps: number;
   /** Ideal power, W. */
   powerW: number;
 }
+export const rotorsAtRest = (): RotorsNow => ({
+  thrustN: 0,
+  rollNm: 0,
+  pitchNm: 0,
+  yawNm: 0,
+  inducedMps: 0,
+  powerW: 0,
+});
 
 /**
  * Finds the induced velocity of each rotor in the air that it meets itself; held until it is looked at again.
  */
 export function inflow(craft: CraftModel, s: BodyState, acting: Acting): void {
-  const { qw, qx, qy, qz, wx, wy, wz } = s;
-  const ax = s.vx - acting.windX,
-    ay = s.vy - acting.windY,
-    az = s.vz - acting.windZ;
-  const ux = (1 - 2 * (qy * qy + qz * qz)) * ax + 2 * (qx * qy + qw * qz) * ay + 2 * (qx * qz - qw * qy) * az;
-  const uy = 2 * (qx * qy - qw * qz) * ax + (1 - 2 * (qx * qx + qz * qz)) * ay + 2 * (qy * qz + qw * qx) * az;
-  const uz = 2 * (qx * qz + qw * qy) * ax + 2 * (qy * qz - qw * qx) * ay + (1 - 2 * (qx * qx + qy * qy)) * az;
+  const { wx, wy, wz } = s;
+  const [ux, uy, uz] = airspeedInBody(rotationOf(s, ROTATION), s, acting);
   const rootTw = Math.sqrt(craft.thrustToWeight * acting.power);
   for (let i = 0; i < craft.rotors; i += 1) {
     const rx = craft.rotorX[i]!,
@@ -99,54 +109,24 @@ export function inflow(craft: CraftModel, s: BodyState, acting: Acting): void {
 const RATES = 13;
 /** Share of the weight below which rotors no longer drag as they do in flight. Ours. */
 const STILL_PUSHING = 0.25;
+/** Rotation of the look that is being worked out; nothing is kept in it. */
+const ROTATION: Rotation = new Float64Array(9);
 
-/**
- * Rates of change of position, velocity, attitude and turn rates: Newton and Euler for a rigid body, with
- * each rotor in the air that it meets itself, and linear rotor drag
- * in body axes (Faessler et al., 2018), which goes over into the drag of a falling body as the motors stop.
- * @param out receives thirteen rates in the order of BodyState
- */
-export function rates(
-  craft: CraftModel,
-  s: BodyState,
-  acting: Acting,
-  out: Float64Array,
-  now: RotorsNow,
-): void {
-  const { qw, qx, qy, qz, wx, wy, wz } = s;
-  const {
-    massKg,
-    rotors,
-    rotorX,
-    rotorY,
-    spin,
-    fullThrustN,
-    thrustToWeight,
-    inducedMps,
-    tipMps,
-    torquePerThrustM,
-    inertiaX,
-    inertiaY,
-    inertiaZ,
-    dragTimeS,
-    terminalMps,
-  } = craft;
-  // Rows of the rotation from body to world.
-  const r00 = 1 - 2 * (qy * qy + qz * qz),
-    r01 = 2 * (qx * qy - qw * qz),
-    r02 = 2 * (qx * qz + qw * qy);
-  const r10 = 2 * (qx * qy + qw * qz),
-    r11 = 1 - 2 * (qx * qx + qz * qz),
-    r12 = 2 * (qy * qz - qw * qx);
-  const r20 = 2 * (qx * qz - qw * qy),
-    r21 = 2 * (qy * qz + qw * qx),
-    r22 = 1 - 2 * (qx * qx + qy * qy);
+/** Speed of the craft through the air in body axes, m/s. */
+export function airspeedInBody(r: Rotation, s: BodyState, acting: Acting): [number, number, number] {
   const ax = s.vx - acting.windX,
     ay = s.vy - acting.windY,
     az = s.vz - acting.windZ;
-  const ux = r00 * ax + r10 * ay + r20 * az;
-  const uy = r01 * ax + r11 * ay + r21 * az;
-  const uz = r02 * ax + r12 * ay + r22 * az;
+  return [
+    r[0]! * ax + r[3]! * ay + r[6]! * az,
+    r[1]! * ax + r[4]! * ay + r[7]! * az,
+    r[2]! * ax + r[5]! * ay + r[8]! * az,
+  ];
+}
+
+/** Adds up what the rotors do, each in the air that it meets itself, into `acting.rotors`. */
+function workRotors(craft: CraftModel, { wx, wy }: BodyState, acting: Acting, uz: number): void {
+  const { rotors, rotorX, rotorY, spin, fullThrustN, thrustToWeight, inducedMps, tipMps } = craft;
   let thrust = 0,
     mx = 0,
     my = 0,
@@ -160,41 +140,66 @@ export function rates(
     const own = fullThrustN * acting.power * speed * speed;
     // Speed over that of a hover: the tip and the induced velocity both go with it.
     const ratio = rootTw * speed;
-    const vh = inducedMps * ratio;
     const climb = uz + wx * rotorY[i]! - wy * rotorX[i]!;
     const vi = acting.induced[i]!;
-    const t = own * flowFactor(climb + vi, vh, tipMps * ratio) * acting.kept[i]! * acting.ground;
+    const t =
+      own * flowFactor(climb + vi, inducedMps * ratio, tipMps * ratio) * acting.kept[i]! * acting.ground;
     thrust += t;
     mx += rotorY[i]! * t;
     my -= rotorX[i]! * t;
-    mz += spin[i]! * torquePerThrustM * own;
+    mz += spin[i]! * craft.torquePerThrustM * own;
     induced += vi;
     power += t * Math.max(0, climb + vi);
   }
+  const now = acting.rotors;
   now.thrustN = thrust;
+  now.rollNm = mx;
+  now.pitchNm = my;
+  now.yawNm = mz;
   now.inducedMps = induced / rotors;
   now.powerW = power;
-  // Rotors that push also drag, in proportion to speed; what is left of that with the motors off is a body that falls.
-  const push = thrust / (STILL_PUSHING * massKg * G_MPS2);
+}
+
+/**
+ * Drag over speed, 1/s. Rotors that push also drag, in proportion to speed; what is left of that with the motors off is
+ * a body that falls.
+ */
+function dragPerS({ massKg, dragTimeS, terminalMps }: CraftModel, thrustN: number, speedMps: number): number {
+  const push = thrustN / (STILL_PUSHING * massKg * G_MPS2);
   const pushed = 1 - Math.exp(-push * push);
-  const drag =
-    pushed / dragTimeS + ((1 - pushed) * G_MPS2 * Math.hypot(ux, uy, uz)) / (terminalMps * terminalMps);
+  return pushed / dragTimeS + ((1 - pushed) * G_MPS2 * speedMps) / (terminalMps * terminalMps);
+}
+
+/**
+ * Rates of change of position, velocity, attitude and turn rates: Newton and Euler for a rigid body, with
+ * each rotor in the air that it meets itself, and linear rotor drag
+ * in body axes (Faessler et al., 2018), which goes over into the drag of a falling body as the motors stop.
+ * @param out receives thirteen rates in the order of BodyState
+ */
+export function rates(craft: CraftModel, s: BodyState, acting: Acting, out: Float64Array): void {
+  const { qw, qx, qy, qz, wx, wy, wz } = s;
+  const { massKg, inertiaX, inertiaY, inertiaZ } = craft;
+  const r = rotationOf(s, ROTATION);
+  const [ux, uy, uz] = airspeedInBody(r, s, acting);
+  workRotors(craft, s, acting, uz);
+  const { thrustN, rollNm, pitchNm, yawNm } = acting.rotors;
+  const drag = dragPerS(craft, thrustN, Math.hypot(ux, uy, uz));
   const fx = -drag * ux,
     fy = -drag * uy,
-    fz = thrust / massKg - drag * uz;
+    fz = thrustN / massKg - drag * uz;
   out[0] = s.vx;
   out[1] = s.vy;
   out[2] = s.vz;
-  out[3] = r00 * fx + r01 * fy + r02 * fz + acting.shake[0]!;
-  out[4] = r10 * fx + r11 * fy + r12 * fz + acting.shake[1]!;
-  out[5] = r20 * fx + r21 * fy + r22 * fz - G_MPS2 + acting.shake[2]!;
+  out[3] = r[0]! * fx + r[1]! * fy + r[2]! * fz + acting.shake[0]!;
+  out[4] = r[3]! * fx + r[4]! * fy + r[5]! * fz + acting.shake[1]!;
+  out[5] = r[6]! * fx + r[7]! * fy + r[8]! * fz - G_MPS2 + acting.shake[2]!;
   out[6] = 0.5 * (-qx * wx - qy * wy - qz * wz);
   out[7] = 0.5 * (qw * wx + qy * wz - qz * wy);
   out[8] = 0.5 * (qw * wy - qx * wz + qz * wx);
   out[9] = 0.5 * (qw * wz + qx * wy - qy * wx);
-  out[10] = (mx - (inertiaZ - inertiaY) * wy * wz) / inertiaX + acting.shake[3]!;
-  out[11] = (my - (inertiaX - inertiaZ) * wz * wx) / inertiaY + acting.shake[4]!;
-  out[12] = (mz - (inertiaY - inertiaX) * wx * wy) / inertiaZ;
+  out[10] = (rollNm - (inertiaZ - inertiaY) * wy * wz) / inertiaX + acting.shake[3]!;
+  out[11] = (pitchNm - (inertiaX - inertiaZ) * wz * wx) / inertiaY + acting.shake[4]!;
+  out[12] = (yawNm - (inertiaY - inertiaX) * wx * wy) / inertiaZ;
 }
 
 /**
@@ -210,15 +215,15 @@ export class Integrator {
 
   constructor(private readonly craft: CraftModel) {}
 
-  step(s: BodyState, acting: Acting, now: RotorsNow, dt: number): void {
+  step(s: BodyState, acting: Acting, dt: number): void {
     const { craft, k1, k2, k3, k4 } = this;
-    rates(craft, s, acting, k1, now);
+    rates(craft, s, acting, k1);
     this.shift(s, k1, dt / 2);
-    rates(craft, this.at, acting, k2, now);
+    rates(craft, this.at, acting, k2);
     this.shift(s, k2, dt / 2);
-    rates(craft, this.at, acting, k3, now);
+    rates(craft, this.at, acting, k3);
     this.shift(s, k3, dt);
-    rates(craft, this.at, acting, k4, now);
+    rates(craft, this.at, acting, k4);
     const sixth = dt / 6;
     const add = (i: number) => sixth * (k1[i]! + 2 * k2[i]! + 2 * k3[i]! + k4[i]!);
     s.px += add(0);

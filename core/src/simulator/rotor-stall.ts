@@ -1,6 +1,7 @@
 import { washIndex } from '../reconstruct/turn-fold';
 import type { CraftModel } from './craft-model';
-import type { Acting, BodyState } from './rigid-body';
+import { rotationOf } from '../geometry/rotation';
+import { type Acting, airspeedInBody, type BodyState } from './rigid-body';
 
 /** Lift that a rotor keeps when it is wholly stalled; how fast it stalls, and how fast it comes back. Common practice. */
 const STALLED_KEEPS = 0.25;
@@ -57,16 +58,8 @@ export class RotorStall {
   step(body: BodyState, acting: Acting): void {
     const { craft, stalled, settled, lookS } = this;
     this.heldS -= lookS;
-    const { qw, qx, qy, qz, wx, wy, wz } = body;
-    const ax = body.vx - acting.windX,
-      ay = body.vy - acting.windY,
-      az = body.vz - acting.windZ;
-    const ux =
-      (1 - 2 * (qy * qy + qz * qz)) * ax + 2 * (qx * qy + qw * qz) * ay + 2 * (qx * qz - qw * qy) * az;
-    const uy =
-      2 * (qx * qy - qw * qz) * ax + (1 - 2 * (qx * qx + qz * qz)) * ay + 2 * (qy * qz + qw * qx) * az;
-    const uz =
-      2 * (qx * qz + qw * qy) * ax + 2 * (qy * qz - qw * qx) * ay + (1 - 2 * (qx * qx + qy * qy)) * az;
+    const { wx, wy, wz } = body;
+    const [ux, uy, uz] = airspeedInBody(rotationOf(body), body, acting);
     const plane = Math.sqrt(ux * ux + uy * uy);
     const blown = Math.min(1, plane / (BLOWN_BACK_FROM * craft.inducedMps));
     for (let i = 0; i < craft.rotors; i += 1) {

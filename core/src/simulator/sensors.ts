@@ -1,4 +1,5 @@
 import type { SensorSide, SpeedSetting } from '../vocabulary/craft-facts';
+import { noseAngleRad } from '../geometry/rotation';
 import type { BodyState } from './rigid-body';
 import type { StickPosition } from './control/control';
 import { distanceTo, type Solid } from './world';
@@ -26,14 +27,31 @@ const LOOKS: Readonly<Record<Exclude<SensorSide, 'side'>, readonly [number, numb
   below: [0, 0, -1],
 };
 
+/** Sensors that a craft carries, and whether they work in its fast setting. */
+export interface FittedSensors {
+  readonly sides: readonly SensorSide[];
+  readonly inFast: boolean;
+}
+
+/** A craft with sensors among the things that stand about. */
+export interface SensingCraft {
+  readonly fitted: FittedSensors;
+  readonly spanM: number;
+  readonly setting: SpeedSetting;
+  readonly holdsPosition: boolean;
+  /** Of the setting flown, which full stick asks for. */
+  readonly topSpeedMps: number;
+  readonly solids: readonly Solid[];
+}
+
+/** Way to the first thing in a body direction [ahead, left, up] that the sensor can see, m; Infinity for none. */
 function freeWay(
   s: BodyState,
-  heading: number,
   [ahead, left, up]: readonly [number, number, number],
-  solids: readonly Solid[],
-  spanM: number,
-  toM: number,
+  { solids, spanM, setting }: SensingCraft,
 ): number {
+  const heading = noseAngleRad(s);
+  const toM = WARNS_M[setting];
   const [cos, sin] = [Math.cos(heading), Math.sin(heading)];
   const [dx, dy] = [ahead * cos - left * sin, ahead * sin + left * cos];
   for (let d = LOOKS_EVERY_M; d <= toM; d += LOOKS_EVERY_M) {
@@ -42,12 +60,6 @@ function freeWay(
         return d;
   }
   return Infinity;
-}
-
-/** Sensors that a craft carries, and whether they work in its fast setting. */
-export interface FittedSensors {
-  readonly sides: readonly SensorSide[];
-  readonly inFast: boolean;
 }
 
 /** What the sensors found, and the sticks as they let them through. */
@@ -61,26 +73,17 @@ export interface Heeded {
  * Obstacle sensors as small craft have them: only on their sides, blind to thin things, off without position hold
  * and, unless the craft's record says otherwise, in the fast setting. They slow the craft toward what they see and stop
  * it short; they do not steer round it.
- * @param topSpeedMps of the setting flown, which full stick asks for
  */
-export function heedSensors(
-  s: BodyState,
-  sticks: StickPosition,
-  { sides, inFast }: FittedSensors,
-  setting: SpeedSetting,
-  holdsPosition: boolean,
-  solids: readonly Solid[],
-  spanM: number,
-  topSpeedMps: number,
-): Heeded {
+export function heedSensors(s: BodyState, sticks: StickPosition, craft: SensingCraft): Heeded {
+  const { setting, holdsPosition, topSpeedMps } = craft;
+  const { sides, inFast } = craft.fitted;
   if ((setting === 'fast' && !inFast) || !holdsPosition || sides.length === 0)
     return { sticks, nearestM: Infinity };
-  const heading = Math.atan2(2 * (s.qx * s.qy + s.qw * s.qz), 1 - 2 * (s.qy * s.qy + s.qz * s.qz));
   let { pitch, roll, throttle } = sticks;
   let nearestM = Infinity;
   const most = (way: number, stops: number) => Math.max(0, (SLOWS_PER_S * (way - stops)) / topSpeedMps);
   const looks = (direction: readonly [number, number, number]) => {
-    const way = freeWay(s, heading, direction, solids, spanM, WARNS_M[setting]);
+    const way = freeWay(s, direction, craft);
     nearestM = Math.min(nearestM, way);
     return way;
   };

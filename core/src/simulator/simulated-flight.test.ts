@@ -1,10 +1,11 @@
+import { uprightness } from '../geometry/rotation';
 import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import { degrees, G_MPS2, radians } from '../reconstruct/constants';
 import { driftDistance } from '../reconstruct/drift';
 import { groundEffect } from '../reconstruct/ground-effect';
 import { stoppingDistance } from '../reconstruct/stopping-distance';
 import { Air, drydenScales, STILL } from './gusts-dryden';
-import { type Acting, type BodyState, Integrator, standing } from './rigid-body';
+import { type Acting, type BodyState, Integrator, rotorsAtRest, standing } from './rigid-body';
 import { CONTROL_LAG_S, LEAN_RATE_RADPS } from '../reconstruct/craft-stopping';
 import { CENTRED, type ModeNow, type StickPosition } from './control/control';
 import { craftModel, type CraftModel } from './craft-model';
@@ -39,7 +40,7 @@ function flown(
     flight.step({ ...CENTRED, ...sticks(flight.timeS, flight) }, mode(flight.timeS));
   return flight;
 }
-const lean = ({ qx, qy }: BodyState): number => Math.acos(1 - 2 * (qx * qx + qy * qy));
+const lean = (body: BodyState): number => Math.acos(uprightness(body));
 const free = (craft: CraftModel, power = 0): Acting => ({
   rotorSpeed: new Float64Array(craft.rotors).fill(power),
   induced: new Float64Array(craft.rotors),
@@ -50,15 +51,15 @@ const free = (craft: CraftModel, power = 0): Acting => ({
   power: 1,
   ground: 1,
   shake: new Float64Array(5),
+  rotors: rotorsAtRest(),
 });
-const ROTORS = () => ({ thrustN: 0, inducedMps: 0, powerW: 0 });
 
 describe('rotors (Leishman, Principles of Helicopter Aerodynamics, ch. 2)', () => {
   test('a hover takes v_h, and motors at √(1 / thrust-to-weight) of full speed', () => {
     const flight = flown(4, () => ({}));
     expect(flight.acting.rotorSpeed[0]).toBeCloseTo(Math.sqrt(1 / CRAFT.thrustToWeight), 2);
-    expect(flight.rotors.inducedMps / CRAFT.inducedMps).toBeCloseTo(1, 2);
-    expect(flight.rotors.thrustN).toBeCloseTo(CRAFT.massKg * G_MPS2, 1);
+    expect(flight.acting.rotors.inducedMps / CRAFT.inducedMps).toBeCloseTo(1, 2);
+    expect(flight.acting.rotors.thrustN).toBeCloseTo(CRAFT.massKg * G_MPS2, 1);
     expect(CRAFT.inducedMps).toBeCloseTo(5.1, 1); // 0.9 kg on four rotors of 0.105 m
   });
 
@@ -86,8 +87,7 @@ describe('rotors (Leishman, Principles of Helicopter Aerodynamics, ch. 2)', () =
 describe('a rigid body', () => {
   const fall = (craft: CraftModel, seconds: number): BodyState => {
     const [body, integrator, acting] = [standing(0, 0, 0, 0), new Integrator(craft), free(craft)];
-    for (let i = 0; i < seconds / PHYSICS_STEP_S; i += 1)
-      integrator.step(body, acting, ROTORS(), PHYSICS_STEP_S);
+    for (let i = 0; i < seconds / PHYSICS_STEP_S; i += 1) integrator.step(body, acting, PHYSICS_STEP_S);
     return body;
   };
 
@@ -106,7 +106,7 @@ describe('a rigid body', () => {
     const momentum = () =>
       Math.hypot(DRAGLESS.inertiaX * body.wx, DRAGLESS.inertiaY * body.wy, DRAGLESS.inertiaZ * body.wz);
     const [e, m] = [energy(), momentum()];
-    for (let i = 0; i < 5_000; i += 1) integrator.step(body, acting, ROTORS(), PHYSICS_STEP_S);
+    for (let i = 0; i < 5_000; i += 1) integrator.step(body, acting, PHYSICS_STEP_S);
     expect(energy() / e).toBeCloseTo(1, 7);
     expect(momentum() / m).toBeCloseTo(1, 7);
     expect(Math.hypot(body.qw, body.qx, body.qy, body.qz)).toBeCloseTo(1, 12);
@@ -200,7 +200,7 @@ describe('flying', () => {
       mode: (t) => ({ ...HOLD, mode: 'height-hold', hold: t < 0 }),
     });
     const air = new Air(wind, 1);
-    air.step(0, 0, 40, 0, 0.01);
+    air.step({ px: 0, py: 0, pz: 40 }, 0, 0.01);
     expect(-flight.body.py / driftDistance(-air.y, 10, CRAFT.dragTimeS)).toBeCloseTo(1, 1);
   });
 
@@ -246,6 +246,12 @@ describe('flying', () => {
 
 describe('the mixer (Faessler et al., 2017)', () => {
   const thrusts = new Float64Array(4);
+  const wanted = (thrustN: number, rollNm: number, pitchNm: number, yawNm: number) => ({
+    thrustN,
+    rollNm,
+    pitchNm,
+    yawNm,
+  });
   const moments = () => ({
     thrust: thrusts.reduce((sum, t) => sum + t, 0),
     roll: thrusts.reduce((sum, t, i) => sum + t * CRAFT.rotorY[i]!, 0),
@@ -254,7 +260,7 @@ describe('the mixer (Faessler et al., 2017)', () => {
   });
 
   test('gives exactly what is asked while no rotor is at its end', () => {
-    mix(CRAFT, thrusts, 9, 0.05, -0.04, 0.005, CRAFT.fullThrustN);
+    mix(CRAFT, thrusts, wanted(9, 0.05, -0.04, 0.005), CRAFT.fullThrustN);
     const got = moments();
     expect([got.thrust, got.roll, got.pitch, got.yaw].map((each) => Number(each.toFixed(9)))).toEqual([
       9, 0.05, -0.04, 0.005,
@@ -262,14 +268,19 @@ describe('the mixer (Faessler et al., 2017)', () => {
   });
 
   test('at its end yaw goes first, then the collective gives way, and roll and pitch keep their direction', () => {
-    mix(CRAFT, thrusts, 0, 0.1, 0.05, 0, CRAFT.fullThrustN);
+    mix(CRAFT, thrusts, wanted(0, 0.1, 0.05, 0), CRAFT.fullThrustN);
     const hardest = thrusts.indexOf(Math.max(...thrusts));
-    mix(CRAFT, thrusts, 4 * CRAFT.fullThrustN, 0.1, 0.05, 0.01 * CRAFT.spin[hardest]!, CRAFT.fullThrustN);
+    mix(
+      CRAFT,
+      thrusts,
+      wanted(4 * CRAFT.fullThrustN, 0.1, 0.05, 0.01 * CRAFT.spin[hardest]!),
+      CRAFT.fullThrustN,
+    );
     const full = moments();
     expect(full.yaw).toBeCloseTo(0, 9);
     expect([full.roll, full.pitch].map((each) => Number(each.toFixed(9)))).toEqual([0.1, 0.05]);
     expect(full.thrust).toBeLessThan(4 * CRAFT.fullThrustN);
-    mix(CRAFT, thrusts, 9, 4, 2, 0, CRAFT.fullThrustN);
+    mix(CRAFT, thrusts, wanted(9, 4, 2, 0), CRAFT.fullThrustN);
     const torn = moments();
     expect(torn.roll / torn.pitch).toBeCloseTo(2, 9);
     for (const t of thrusts) {
@@ -287,7 +298,7 @@ describe('turbulence (MIL-F-8785C, low altitude)', () => {
   const across: number[] = [];
   const up: number[] = [];
   for (let i = 0; i < 300_000; i += 1) {
-    air.step(0, 0, height, speed, dt);
+    air.step({ px: 0, py: 0, pz: height }, speed, dt);
     along.push(air.y);
     across.push(air.x);
     up.push(air.z);

@@ -1,11 +1,12 @@
+import { leanedAndTurned, rotationOf, type Rotation, uprightness } from '../geometry/rotation';
 import { groundEffect } from '../reconstruct/ground-effect';
 import { washIndex } from '../reconstruct/turn-fold';
 import { vortexRingState } from '../reconstruct/vortex-ring-state';
 import { Air, type Wind } from './gusts-dryden';
-import { type Acting, type BodyState, inflow, Integrator, type RotorsNow, standing } from './rigid-body';
-import { Controller, type ModeNow, type StickPosition, type Trim, type Wanted } from './control/control';
+import { type Acting, type BodyState, inflow, Integrator, rotorsAtRest, standing } from './rigid-body';
+import { Controller, type ModeNow, type Sensed, type StickPosition, type Trim } from './control/control';
 import { type CraftModel, FIGURE_OF_MERIT } from './craft-model';
-import { mix } from './mixer';
+import { mix, type Wanted } from './mixer';
 import { powerOf } from './pack';
 import { Random } from './random';
 import { RotorStall } from './rotor-stall';
@@ -66,7 +67,6 @@ export type Ended = null | {
  */
 export class SimulatedFlight {
   readonly body: BodyState;
-  readonly rotors: RotorsNow = { thrustN: 0, inducedMps: 0, powerW: 0 };
   readonly acting: Acting;
   timeS = 0;
   ended: Ended = null;
@@ -78,9 +78,11 @@ export class SimulatedFlight {
   private readonly integrator: Integrator;
   private controller: Controller;
   private readonly air: Air;
-  private readonly wake = new Wake();
+  private readonly wake = new Wake(LOOK_S);
   private readonly random: Random;
   private readonly wanted: Wanted = { thrustN: 0, rollNm: 0, pitchNm: 0, yawNm: 0 };
+  private readonly sensed: Sensed;
+  private readonly rotation: Rotation = new Float64Array(9);
   private readonly thrusts: Float64Array;
   private readonly buffet: Float64Array;
   private readonly stall: RotorStall;
@@ -98,8 +100,9 @@ export class SimulatedFlight {
   ) {
     const { rotors, thrustToWeight } = craft;
     this.body = standing(start.x, start.y, start.z, start.headingDeg);
+    this.sensed = { body: this.body, seenX: start.x, seenY: start.y, power: 1 };
     this.integrator = new Integrator(craft);
-    this.controller = new Controller(craft, scene.trim);
+    this.controller = new Controller(craft, PHYSICS_STEP_S, scene.trim);
     this.air = new Air(scene.wind, seed);
     this.random = new Random(seed ^ 0x51ed);
     this.lag = 1 - Math.exp(-PHYSICS_STEP_S / craft.motorLagS);
@@ -118,6 +121,7 @@ export class SimulatedFlight {
       power: 1,
       ground: 1,
       shake: new Float64Array(5),
+      rotors: rotorsAtRest(),
     };
   }
 
@@ -132,7 +136,7 @@ export class SimulatedFlight {
   /** Set somewhere else by another's hands, standing still. @param headingDeg clockwise from north */
   carry(x: number, y: number, z: number, headingDeg: number): void {
     Object.assign(this.body, standing(x, y, z, headingDeg));
-    this.controller = new Controller(this.craft, this.scene.trim);
+    this.controller = new Controller(this.craft, PHYSICS_STEP_S, this.scene.trim);
   }
 
   /**
@@ -147,13 +151,9 @@ export class SimulatedFlight {
       2 * Math.PI * random.uniform(),
       2 * Math.PI * random.uniform(),
     ];
-    const [hw, hz, tw, ts] = [Math.cos(turn / 2), Math.sin(turn / 2), Math.cos(lean / 2), Math.sin(lean / 2)];
-    const [tx, ty] = [ts * Math.cos(toward), ts * Math.sin(toward)];
+    const [tw, ts] = [Math.cos(lean / 2), Math.sin(lean / 2)];
     Object.assign(body, {
-      qw: tw * hw,
-      qx: tx * hw + ty * hz,
-      qy: ty * hw - tx * hz,
-      qz: tw * hz,
+      ...leanedAndTurned([tw, ts * Math.cos(toward), ts * Math.sin(toward)], turn),
       wx: random.normal(),
       wy: random.normal(),
       wz: 1.5 * random.normal(),
@@ -161,33 +161,27 @@ export class SimulatedFlight {
       vy: 5 * Math.sin(away),
       vz: -1,
     });
-    this.controller = new Controller(this.craft, this.scene.trim);
+    this.controller = new Controller(this.craft, PHYSICS_STEP_S, this.scene.trim);
   }
 
   /** Moves on by STEP_S. After a crash nothing moves. */
   step(sticks: StickPosition, mode: ModeNow): void {
     if (this.ended) return;
-    const { craft, body, acting, rotors, wanted, thrusts } = this;
+    const { craft, body, acting, sensed, wanted, thrusts } = this;
     if (this.count % LOOK_EVERY === 0) this.look();
-    this.controller.step(
-      body,
-      sticks,
-      mode,
-      body.px + this.fixX,
-      body.py + this.fixY,
-      acting.power,
-      PHYSICS_STEP_S,
-      wanted,
-    );
+    sensed.seenX = body.px + this.fixX;
+    sensed.seenY = body.py + this.fixY;
+    sensed.power = acting.power;
+    this.controller.step(sensed, sticks, mode, wanted);
     if (this.landed && wanted.thrustN < craft.massKg * 9.9) wanted.thrustN = 0;
     const most = craft.fullThrustN * acting.power;
-    mix(craft, thrusts, wanted.thrustN, wanted.rollNm, wanted.pitchNm, wanted.yawNm, most);
+    mix(craft, thrusts, wanted, most);
     for (let i = 0; i < craft.rotors; i += 1)
       acting.rotorSpeed[i]! += this.lag * (Math.sqrt(thrusts[i]! / most) - acting.rotorSpeed[i]!);
-    this.integrator.step(body, acting, rotors, PHYSICS_STEP_S);
+    this.integrator.step(body, acting, PHYSICS_STEP_S);
     this.charge = Math.max(
       0,
-      this.charge - ((rotors.powerW / FIGURE_OF_MERIT) * PHYSICS_STEP_S) / craft.packJ,
+      this.charge - ((acting.rotors.powerW / FIGURE_OF_MERIT) * PHYSICS_STEP_S) / craft.packJ,
     );
     acting.power = powerOf(this.charge);
     this.timeS += PHYSICS_STEP_S;
@@ -197,11 +191,9 @@ export class SimulatedFlight {
 
   /** What the air does to the craft until it is looked at again. */
   private look(): void {
-    const { craft, body, acting, air, rotors } = this;
+    const { craft, body, acting, air } = this;
     air.step(
-      body.px,
-      body.py,
-      body.pz,
+      body,
       Math.sqrt((body.vx - air.x) ** 2 + (body.vy - air.y) ** 2 + (body.vz - air.z) ** 2),
       LOOK_S,
     );
@@ -209,10 +201,9 @@ export class SimulatedFlight {
     acting.windY = air.y;
     acting.windZ = air.z;
     inflow(craft, body, acting);
-    const { qw, qx, qy, qz } = body;
-    const nx = 2 * (qx * qz + qw * qy),
-      ny = 2 * (qy * qz - qw * qx),
-      nz = 1 - 2 * (qx * qx + qy * qy);
+    const r = rotationOf(body, this.rotation);
+    const axis = [r[2]!, r[5]!, r[8]!] as const;
+    const [nx, ny, nz] = axis;
     const through = -((body.vx - air.x) * nx + (body.vy - air.y) * ny + (body.vz - air.z) * nz);
     const across = Math.sqrt(
       Math.max(
@@ -228,18 +219,18 @@ export class SimulatedFlight {
       Math.min(100, across),
       craft.inducedMps,
     );
-    this.wake.step(body.px, body.py, body.pz, nx, ny, nz, rotors.inducedMps, air.x, air.y, air.z, LOOK_S);
+    this.wake.step(body, axis, acting.rotors.inducedMps, acting);
     const keeps = Math.exp(-LOOK_S / BUFFET_S);
     const fresh = Math.sqrt(1 - keeps * keeps);
     for (let i = 0; i < craft.rotors; i += 1) {
       this.buffet[i] = keeps * this.buffet[i]! + fresh * this.random.normal();
       const rx = craft.rotorX[i]!,
         ry = craft.rotorY[i]!;
-      const x = body.px + (1 - 2 * (qy * qy + qz * qz)) * rx + 2 * (qx * qy - qw * qz) * ry;
-      const y = body.py + 2 * (qx * qy + qw * qz) * rx + (1 - 2 * (qx * qx + qz * qz)) * ry;
-      const z = body.pz + 2 * (qx * qz - qw * qy) * rx + 2 * (qy * qz + qw * qx) * ry;
+      const x = body.px + r[0]! * rx + r[1]! * ry;
+      const y = body.py + r[3]! * rx + r[4]! * ry;
+      const z = body.pz + r[6]! * rx + r[7]! * ry;
       acting.kept[i] =
-        this.wake.kept(craft, x, y, z, nx, ny, nz) *
+        this.wake.kept(craft, [x, y, z], axis) *
         (1 - WASH_LOSS * trouble + BUFFET * trouble * this.buffet[i]!) *
         this.stall.kept(i);
     }
@@ -268,7 +259,7 @@ export class SimulatedFlight {
     const { body, craft } = this;
     const speedMps = Math.sqrt(body.vx * body.vx + body.vy * body.vy + body.vz * body.vz);
     if (body.pz <= 0) {
-      const upright = 1 - 2 * (body.qx * body.qx + body.qy * body.qy);
+      const upright = uprightness(body);
       if (!this.landed && (speedMps > SOFT_MPS || upright < UPRIGHT_ENOUGH)) {
         this.ended = { how: 'ground', atS: this.timeS, speedMps, solid: null };
         return;

@@ -43,7 +43,7 @@ const ALL: Readonly<Record<PracticeSurroundings, readonly (readonly Solid[])[]>>
     [9, 22],
     [-8, 30],
     [8, 38],
-  ].map(([x, y]) => gate(x!, y!, 2, 0, 2.4)),
+  ].map(([x, y]) => gate([x!, y!, 2], 0, 2.4)),
   roof: [[{ solid: 'box', x: 0, y: 22, z: 8, alongM: 30, acrossM: 24, highM: 0.3, turnedDeg: 0 }]],
 };
 const CLEAR_M = 2.5;

@@ -1,4 +1,7 @@
 import type { CraftModel } from './craft-model';
+import type { Acting, BodyState } from './rigid-body';
+
+type Vector = readonly [number, number, number];
 
 /** Parcels of wake kept, and how often one is left behind. */
 const PARCELS = 50;
@@ -28,24 +31,18 @@ export class Wake {
   private next = 0;
   private since = 0;
 
+  /** @param dt between two steps, s */
+  constructor(private readonly dt: number) {}
+
   /**
    * Lets the puffs drift on, and leaves one behind when it is time.
-   * @param nx @param ny @param nz the thrust axis
+   * @param axis the thrust axis
    * @param inducedMps by which the rotors push the air away now
+   * @param dt s
    */
-  step(
-    px: number,
-    py: number,
-    pz: number,
-    nx: number,
-    ny: number,
-    nz: number,
-    inducedMps: number,
-    windX: number,
-    windY: number,
-    windZ: number,
-    dt: number,
-  ): void {
+  step({ px, py, pz }: BodyState, axis: Vector, inducedMps: number, { windX, windY, windZ }: Acting): void {
+    const { dt } = this;
+    const [nx, ny, nz] = axis;
     const slower = 1 - dt / SLOWS_S;
     for (let i = 0; i < PARCELS; i += 1) {
       if (this.age[i]! === Infinity) continue;
@@ -67,18 +64,9 @@ export class Wake {
   }
 
   /**
-   * Share of its lift that a rotor at this place keeps, 1 in clean air. @param nx @param ny @param nz its
-   * thrust axis
+   * Share of its lift that a rotor at this place keeps, 1 in clean air. @param axis its thrust axis
    */
-  kept(
-    { spanM, inducedMps }: CraftModel,
-    px: number,
-    py: number,
-    pz: number,
-    nx: number,
-    ny: number,
-    nz: number,
-  ): number {
+  kept({ spanM, inducedMps }: CraftModel, [px, py, pz]: Vector, [nx, ny, nz]: Vector): number {
     let into = 0;
     for (let i = 0; i < PARCELS; i += 1) {
       const age = this.age[i]!;

@@ -70,7 +70,11 @@ export function distanceTo(solid: Solid, px: number, py: number, pz: number): nu
 }
 
 /** A gate of four bars, its opening `openM` wide and high, across a heading. @returns its bars as wires */
-export function gate(x: number, y: number, z: number, headingDeg: number, openM: number): readonly Solid[] {
+export function gate(
+  [x, y, z]: readonly [number, number, number],
+  headingDeg: number,
+  openM: number,
+): readonly Solid[] {
   const heading = (headingDeg * Math.PI) / 180;
   const [ox, oy] = [(Math.cos(heading) * openM) / 2, (-Math.sin(heading) * openM) / 2];
   const [low, high] = [z - openM / 2, z + openM / 2];

@@ -19,10 +19,10 @@ export const CARRIED_BY_AIR: Sum<DriftDrawing> = {
   source: 'Linear drag; common practice. τ is about 2 to 4 s for small craft.',
   assumes: 'At rest when hold was lost, level, no correction; wind steady.',
   inputs: [
-    amount('wind_mps', 'Wind or draught', 'm/s', 0, 30, 0.5),
-    amount('seconds', 'Until the first real correction', 's', 0, 60, 0.5),
-    amount('tau_s', 'Drag time τ', 's', 0.2, 20, 0.1),
-    amount('room_m', 'Room on that side', 'm', 0.1, 500, 1),
+    amount('wind_mps', 'Wind or draught', 'm/s', [0, 30, 0.5]),
+    amount('seconds', 'Until the first real correction', 's', [0, 60, 0.5]),
+    amount('tau_s', 'Drag time τ', 's', [0.2, 20, 0.1]),
+    amount('room_m', 'Room on that side', 'm', [0.1, 500, 1]),
   ],
   start: (known, craft) => ({
     wind_mps: told(known, 'wind_mps', 2),

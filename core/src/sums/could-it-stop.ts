@@ -28,9 +28,9 @@ export const COULD_IT_STOP: Sum<StoppingDrawing> = {
   assumes:
     'Still air, level flight, full opposite stick, sensors off. Drag in proportion to speed, one for the airframe, from top speed and lean limit in normal. The other settings are for the same stick: as large a share of their own top speed.',
   inputs: [
-    amount('speed_mps', 'Speed', 'm/s', 0, 60, 0.5),
-    amount('seen_at_m', 'First seen at', 'm', 0.1, 1000, 1),
-    amount('reaction_s', 'Reaction', 's', 0, 5, 0.25),
+    amount('speed_mps', 'Speed', 'm/s', [0, 60, 0.5]),
+    amount('seen_at_m', 'First seen at', 'm', [0.1, 1000, 1]),
+    amount('reaction_s', 'Reaction', 's', [0, 5, 0.25]),
     { kind: 'choice', id: 'setting', label: 'Setting', options: SETTING_OPTIONS },
   ],
   start: (known, craft) => ({

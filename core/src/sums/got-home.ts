@@ -29,13 +29,13 @@ export const GOT_HOME: Sum<HomeDrawing> = {
   assumes:
     'Steady wind, steady draw at this air speed, straight home at one height. Cold and old packs give less.',
   inputs: [
-    amount('distance_m', 'Distance from home', 'm', 0, 20_000, 25),
-    amount('battery_pct', 'Battery there', '%', 0, 100, 1),
-    amount('wind_mps', 'Wind', 'm/s', 0, 30, 0.5),
-    amount('from_deg', 'Wind from, off the way out', '°', 0, 180, 15),
-    amount('air_mps', 'Air speed', 'm/s', 0.5, 60, 0.5),
-    amount('endurance_min', 'Full pack lasts', 'min', 1, 120, 1),
-    amount('reserve_pct', 'Reserve', '%', 0, 60, 5),
+    amount('distance_m', 'Distance from home', 'm', [0, 20_000, 25]),
+    amount('battery_pct', 'Battery there', '%', [0, 100, 1]),
+    amount('wind_mps', 'Wind', 'm/s', [0, 30, 0.5]),
+    amount('from_deg', 'Wind from, off the way out', '°', [0, 180, 15]),
+    amount('air_mps', 'Air speed', 'm/s', [0.5, 60, 0.5]),
+    amount('endurance_min', 'Full pack lasts', 'min', [1, 120, 1]),
+    amount('reserve_pct', 'Reserve', '%', [0, 60, 5]),
   ],
   start: (known, craft) => {
     const said = known.choices['wind_side'];

@@ -20,9 +20,9 @@ export const IF_IT_FELL: Sum<FallDrawing> = {
   assumes:
     'Motors cut, still air: wind can carry it further. Terminal speed from a flat body of a third of the span squared. Not the energy a standard counts as passed on to a head.',
   inputs: [
-    amount('height_m', 'Height above ground', 'm', 0, 300, 1),
-    amount('speed_mps', 'Speed', 'm/s', 0, 60, 0.5),
-    amount('mass_kg', 'Mass', 'kg', 0.02, 30, 0.1),
+    amount('height_m', 'Height above ground', 'm', [0, 300, 1]),
+    amount('speed_mps', 'Speed', 'm/s', [0, 60, 0.5]),
+    amount('mass_kg', 'Mass', 'kg', [0.02, 30, 0.1]),
   ],
   start: (known, craft) => ({
     height_m: told(known, 'height_m', 10),

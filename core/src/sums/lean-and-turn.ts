@@ -28,10 +28,10 @@ export const LEAN_AND_TURN: Sum<LeanDrawing> = {
   assumes:
     'Throttle left where it held the hover, no height hold, no drag on the sinking: the height lost is an upper bound.',
   inputs: [
-    amount('speed_mps', 'Speed', 'm/s', 0.5, 60, 0.5),
-    amount('lean_deg', 'Lean', '°', 1, 75, 1),
-    amount('seconds', 'Without more throttle for', 's', 0, 10, 0.5),
-    amount('height_m', 'Height above ground', 'm', 0, 500, 1),
+    amount('speed_mps', 'Speed', 'm/s', [0.5, 60, 0.5]),
+    amount('lean_deg', 'Lean', '°', [1, 75, 1]),
+    amount('seconds', 'Without more throttle for', 's', [0, 10, 0.5]),
+    amount('height_m', 'Height above ground', 'm', [0, 500, 1]),
   ],
   start: (known, craft) => ({
     speed_mps: told(known, 'speed_mps', craft.topSpeedMps.normal * 0.5),

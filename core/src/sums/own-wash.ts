@@ -26,10 +26,10 @@ export const OWN_WASH: Sum<WashDrawing> = {
   assumes:
     'Thrust is the weight; the rotors do not overlap; speeds are through the air. The soft edge of the region is ours. Under 0.25 v_h straight down is quiet (common practice).',
   inputs: [
-    amount('descent_mps', 'Sink rate', 'm/s', 0, 30, 0.5),
-    amount('forward_mps', 'Forward speed', 'm/s', 0, 40, 0.5),
-    amount('altitude_m', 'Above sea level', 'm', 0, 6000, 100),
-    amount('warmer_k', 'Warmer than standard', '°', -40, 40, 5),
+    amount('descent_mps', 'Sink rate', 'm/s', [0, 30, 0.5]),
+    amount('forward_mps', 'Forward speed', 'm/s', [0, 40, 0.5]),
+    amount('altitude_m', 'Above sea level', 'm', [0, 6000, 100]),
+    amount('warmer_k', 'Warmer than standard', '°', [-40, 40, 5]),
   ],
   start: (known) => {
     const straight = known.choices['travel'] === 'straight-down';

@@ -19,9 +19,9 @@ export const READABLE: Sum<SightDrawing> = {
   assumes:
     'Clear light and normal sight. Glare, dusk or a plain background shorten it; training stays inside half the attitude range.',
   inputs: [
-    amount('distance_m', 'Distance', 'm', 0, 5000, 10),
-    amount('visibility_m', 'Visibility', 'm', 10, 50_000, 500),
-    amount('span_m', 'Largest dimension', 'm', 0.05, 4, 0.05),
+    amount('distance_m', 'Distance', 'm', [0, 5000, 10]),
+    amount('visibility_m', 'Visibility', 'm', [10, 50_000, 500]),
+    amount('span_m', 'Largest dimension', 'm', [0.05, 4, 0.05]),
   ],
   start: (known, craft) => ({
     distance_m: told(known, 'distance_m', 80),

@@ -28,9 +28,9 @@ export const RETURN_CLEARED: Sum<ReturnDrawing> = {
   assumes:
     'Height counts from the take-off point: on a slope add the rise. It climbs first, then comes straight home.',
   inputs: [
-    amount('return_height_m', 'Return height as set', 'm', 0, 500, 1),
-    amount('tallest_m', 'Tallest thing on the way', 'm', 0, 500, 1),
-    amount('margin_m', 'Margin', 'm', 0, 100, 1),
+    amount('return_height_m', 'Return height as set', 'm', [0, 500, 1]),
+    amount('tallest_m', 'Tallest thing on the way', 'm', [0, 500, 1]),
+    amount('margin_m', 'Margin', 'm', [0, 100, 1]),
     { kind: 'choice', id: 'place', label: 'Where it is flown', options: PLACE_OPTIONS },
   ],
   start: (known) => ({

@@ -27,11 +27,11 @@ export const ROOM_IN_GAP: Sum<GapDrawing> = {
   assumes:
     "Entered in the middle. Wander is the standard deviation of this pilot's line on a straight pass; measured is better than usual.",
   inputs: [
-    amount('gap_ratio', 'Gap width', 'spans', 1, 30, 0.5),
-    amount('speed_mps', 'Speed', 'm/s', 0.2, 40, 0.5),
-    amount('depth_m', 'Depth', 'm', 0, 50, 0.5),
-    amount('wander_m', "Pilot's wander", 'm', 0.01, 3, 0.02),
-    amount('cross_mps', 'Air across', 'm/s', 0, 20, 0.5),
+    amount('gap_ratio', 'Gap width', 'spans', [1, 30, 0.5]),
+    amount('speed_mps', 'Speed', 'm/s', [0.2, 40, 0.5]),
+    amount('depth_m', 'Depth', 'm', [0, 50, 0.5]),
+    amount('wander_m', "Pilot's wander", 'm', [0.01, 3, 0.02]),
+    amount('cross_mps', 'Air across', 'm/s', [0, 20, 0.5]),
   ],
   start: (known, craft) => ({
     gap_ratio: told(known, 'gap_ratio', 4),

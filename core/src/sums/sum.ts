@@ -105,9 +105,7 @@ export const amount = (
   id: string,
   label: string,
   unit: SumUnit,
-  least: number,
-  most: number,
-  step: number,
+  [least, most, step]: readonly [number, number, number],
 ): NumberInput => ({ kind: 'number', id, label, unit, least, most, step });
 export const figure = (label: string, value: number, unit: SumUnit, places = 1): Figure => ({
   label,

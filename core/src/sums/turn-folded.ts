@@ -27,11 +27,11 @@ export const TURN_FOLDED: Sum<TurnDrawing> = {
   assumes:
     'Still air; the lean follows the nose; the nose turns at a steady rate. Limit 0.3 for drills (common practice). Power in hand is what holding height in this lean leaves of full thrust.',
   inputs: [
-    amount('speed_mps', 'Speed into the turn', 'm/s', 0, 40, 0.5),
-    amount('yaw_deg', 'Nose swung', '°', 0, 360, 15),
-    amount('yaw_s', 'Within', 's', 0.2, 10, 0.2),
-    amount('descent_mps', 'Sink rate', 'm/s', 0, 20, 0.5),
-    amount('lean_deg', 'Lean', '°', 1, 70, 1),
+    amount('speed_mps', 'Speed into the turn', 'm/s', [0, 40, 0.5]),
+    amount('yaw_deg', 'Nose swung', '°', [0, 360, 15]),
+    amount('yaw_s', 'Within', 's', [0.2, 10, 0.2]),
+    amount('descent_mps', 'Sink rate', 'm/s', [0, 20, 0.5]),
+    amount('lean_deg', 'Lean', '°', [1, 70, 1]),
   ],
   start: (known, craft) => ({
     speed_mps: told(known, 'speed_mps', craft.topSpeedMps.normal * 0.6),

@@ -121,22 +121,19 @@ export function readCrash(
 ): ReadCrash | null {
   const facts = craftFacts(record);
   const craft = craftModel(facts);
-  const { track, score, ended, solids } = flyDrill(
-    craft,
-    scene.drillId,
-    scene.side ?? null,
-    scene.windMps,
-    new Set([habit]),
+  const { track, score, ended, solids } = flyDrill(craft, {
+    ...(scene.mode ? { pilotMode: scene.mode } : {}),
+    ...(scene.setting ? { setting: scene.setting } : {}),
+    drillId: scene.drillId,
+    side: scene.side ?? null,
+    windMps: scene.windMps,
+    habits: new Set([habit]),
     seed,
-    {
-      ...(scene.mode ? { pilotMode: scene.mode } : {}),
-      ...(scene.setting ? { setting: scene.setting } : {}),
-      solids: scene.solids ?? [],
-    },
-  );
+    solids: scene.solids ?? [],
+  });
   if (!score.wrong && !ended) return null;
   const course = exerciseOf(scene.drillId, scene.side ?? null)!;
-  const parts = partsOf(track, course, craft, solids);
+  const parts = partsOf(track, { course, craft, solids });
   const atS = ended?.atS ?? Math.min(scoreParts(parts, course).toS, score.wrong!.atS);
   const evidence = evidenceFrom({ track, cuts: parts.segments, atS, ended, facts, solids });
   return {

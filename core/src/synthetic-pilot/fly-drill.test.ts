@@ -21,15 +21,14 @@ const WIND = { calm: 1, light: 3.5, breezy: 6 } as const;
 function rep(id: DrillId, habits: readonly Habit[], seed: number) {
   const { sides, bands = ['calm', 'light'] } = drillOf(id);
   const mode = habits.length > 0 ? HABIT_SHOWS[habits[0]!].mode : undefined;
-  return flyDrill(
-    CRAFT,
-    id,
-    sides[seed % Math.max(1, sides.length)] ?? null,
-    WIND[bands[seed % bands.length]!],
-    new Set(habits),
-    90 + 13 * seed,
-    mode ? { pilotMode: mode } : {},
-  ).score;
+  return flyDrill(CRAFT, {
+    drillId: id,
+    side: sides[seed % Math.max(1, sides.length)] ?? null,
+    windMps: WIND[bands[seed % bands.length]!],
+    habits: new Set(habits),
+    seed: 90 + 13 * seed,
+    ...(mode ? { pilotMode: mode } : {}),
+  }).score;
 }
 
 test('steady hands meet the standard of every drill', () => {
@@ -49,14 +48,13 @@ test.each(HABITS)(
     expect(
       others.filter(
         (id, i) =>
-          !flyDrill(
-            CRAFT,
-            id,
-            drillOf(id).sides[0] ?? null,
-            WIND[(drillOf(id).bands ?? ['light'])[0]!],
-            new Set([habit]),
-            40 + i,
-          ).score.met,
+          !flyDrill(CRAFT, {
+            drillId: id,
+            side: drillOf(id).sides[0] ?? null,
+            windMps: WIND[(drillOf(id).bands ?? ['light'])[0]!],
+            habits: new Set([habit]),
+            seed: 40 + i,
+          }).score.met,
       ),
     ).toEqual([]);
   },
@@ -80,14 +78,20 @@ test('in rate mode the same hands turn leans into turn rates, and fly most drill
   );
   expect(byHand.length).toBe(8);
   const flown = byHand.map((id) =>
-    flyDrill(CRAFT, id, drillOf(id).sides[0] ?? null, 1, new Set(), 50, { pilotMode: 'rate' }),
+    flyDrill(CRAFT, {
+      drillId: id,
+      side: drillOf(id).sides[0] ?? null,
+      windMps: 1,
+      seed: 50,
+      pilotMode: 'rate',
+    }),
   );
   expect(flown.every(({ track }) => track.columns.mode.every((mode) => mode === 0))).toBe(true);
   expect(byHand.filter((_, i) => !flown[i]!.score.met)).toEqual([]);
 }, 60_000);
 
 test('the same seed flies the same flight, line for line', () => {
-  const flown = () => flyDrill(CRAFT, 'crab-leg', 'left', 5, new Set(), 5).track;
+  const flown = () => flyDrill(CRAFT, { drillId: 'crab-leg', side: 'left', windMps: 5, seed: 5 }).track;
   const [first, second] = [flown(), flown()];
   expect(second.length).toBe(first.length);
   expect(second.columns).toEqual(first.columns);
@@ -96,7 +100,13 @@ test('the same seed flies the same flight, line for line', () => {
 test('a habit is worn down by practice: missed at first, met in the end', () => {
   const learner = new Learner(habitOf('obstacle-overrun'), 0.75, 11, (id, side, habit, nth) =>
     MEASURED_DRILLS.includes(id)
-      ? flyDrill(CRAFT, id, side, 2, new Set(habit ? [habit] : []), 11 + nth).score.met
+      ? flyDrill(CRAFT, {
+          drillId: id,
+          side,
+          windMps: 2,
+          habits: new Set(habit ? [habit] : []),
+          seed: 11 + nth,
+        }).score.met
       : null,
   );
   const met = Array.from({ length: 16 }, () => learner.fly('brake-to-mark', null)!);

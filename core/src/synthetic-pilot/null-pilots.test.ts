@@ -36,8 +36,7 @@ test.each(TWO_FORMS)('%s with hold off is not met by hands off either, and is by
   expect(passes(drillId, ALL[0]!, 'height-hold')).toBe(false);
   const side = drillOf(drillId).sides[0] ?? null;
   const steady = [7, 20].map(
-    (seed) =>
-      flyDrill(CRAFT, drillId, side, CALM_MPS, new Set(), seed, { pilotMode: 'height-hold' }).score.met,
+    (seed) => flyDrill(CRAFT, { drillId, side, windMps: CALM_MPS, seed, pilotMode: 'height-hold' }).score.met,
   );
   expect(steady).toContain(true);
 });

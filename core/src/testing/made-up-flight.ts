@@ -45,7 +45,7 @@ export function madeUpSegment(
     stage,
     index,
     samples,
-    offsets: samples.map((s) => offsetFromPath(stage.path, s.x, s.y, s.z)),
+    offsets: samples.map((s) => offsetFromPath(stage.path, [s.x, s.y, s.z])),
     from: 0,
     events: [],
     craft: MADE_UP_CRAFT,

@@ -43,15 +43,14 @@ export const flownKey = (drillId: DrillId, side: Side | null): string =>
 /** Flies one rep by synthetic hands. */
 export function flyDemoRep(drillId: DrillId, side: Side | null, habit: Habit | null, nth: number): FlownRep {
   const mode = habit && HABIT_SHOWS[habit].drills.includes(drillId) ? HABIT_SHOWS[habit].mode : undefined;
-  const { score } = flyDrill(
-    MODEL,
+  const { score } = flyDrill(MODEL, {
     drillId,
     side,
-    WINDS_MPS[nth % WINDS_MPS.length]!,
-    new Set(habit ? [habit] : []),
-    400 + 31 * nth,
-    mode ? { pilotMode: mode } : {},
-  );
+    windMps: WINDS_MPS[nth % WINDS_MPS.length]!,
+    habits: new Set(habit ? [habit] : []),
+    seed: 400 + 31 * nth,
+    ...(mode ? { pilotMode: mode } : {}),
+  });
   const measure = score.recorded;
   return [missReasonOf(score), measure === null || measure > TAPE_M ? null : Math.round(measure * 10) / 10];
 }

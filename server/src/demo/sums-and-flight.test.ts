@@ -4,7 +4,7 @@ import { stoppingDistance } from '@skelby/core/reconstruct/stopping-distance';
 import { CENTRED, type ModeNow, type StickPosition } from '@skelby/core/simulator/control/control';
 import { craftModel, DENSITY_KGM3 } from '@skelby/core/simulator/craft-model';
 import { STILL } from '@skelby/core/simulator/gusts-dryden';
-import { type Acting, Integrator, standing } from '@skelby/core/simulator/rigid-body';
+import { type Acting, Integrator, rotorsAtRest, standing } from '@skelby/core/simulator/rigid-body';
 import { PHYSICS_STEP_S, SimulatedFlight } from '@skelby/core/simulator/simulated-flight';
 import {
   type CraftFacts,
@@ -79,6 +79,7 @@ describe('falling with the motors off: within 5 %', () => {
     power: 1,
     ground: 1,
     shake: new Float64Array(5),
+    rotors: rotorsAtRest(),
   });
 
   test.each(CRAFT)('%s, from a hover, from level flight, and at its end speed', (_, facts) => {
@@ -95,7 +96,7 @@ describe('falling with the motors off: within 5 %', () => {
       const acting = dead(craft.rotors);
       let seconds = 0;
       while (body.pz > 0) {
-        integrator.step(body, acting, { thrustN: 0, inducedMps: 0, powerW: 0 }, PHYSICS_STEP_S);
+        integrator.step(body, acting, PHYSICS_STEP_S);
         seconds += PHYSICS_STEP_S;
       }
       const sum = falling({

@@ -1,5 +1,5 @@
 import { percent } from '@skelby/core/vocabulary/percent';
-import { headingOf } from '@skelby/core/flight-log/flight-log';
+import { headingOf } from '@skelby/core/geometry/rotation';
 import type { PracticeSetUp } from '@skelby/core/simulator/practice';
 import { useSyncExternalStore } from 'react';
 import { View } from 'react-native';

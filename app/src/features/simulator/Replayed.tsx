@@ -3,7 +3,7 @@ import type { SimulatedScene } from '@skelby/core/simulator/simulated-flight';
 import type { Exercise } from '@skelby/core/assessment/exercise';
 import { pilotAt } from '@skelby/core/assessment/referee';
 import { lineAt, type Replay } from '@skelby/core/assessment/replay';
-import { headingOf } from '@skelby/core/flight-log/flight-log';
+import { headingOf } from '@skelby/core/geometry/rotation';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';

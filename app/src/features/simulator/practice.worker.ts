@@ -164,7 +164,7 @@ function likelyCauses(
 ): readonly LikelyCause[] {
   if (!ended) return [];
   const [track, facts, { solids }] = [writer.track(), craftFacts(from.craft), from.scene];
-  const { segments: cuts } = partsOf(track, flown, model, solids);
+  const { segments: cuts } = partsOf(track, { course: flown, craft: model, solids });
   const evidence = evidenceFrom({
     track,
     cuts,

@@ -28,16 +28,17 @@ function curveSentences(rule: ClearingRule, mostReps: number): readonly string[]
   const limit = limitOf(rule);
   const lattice = new ScoreLattice(rule);
   const p0 = rule.unacceptableMissPercent / 100;
-  const together = chanceClearedWithin(lattice, limit.point, rule.plannedReps, p0, TOGETHER)[
-    rule.plannedReps
-  ]!;
+  const together = chanceClearedWithin(
+    { lattice, limit: limit.point, missRate: p0, correlation: TOGETHER },
+    rule.plannedReps,
+  )[rule.plannedReps]!;
   const sentences = [
     `A pilot who still misses ${rule.unacceptableMissPercent} % gets one chart to its limit by luck in ${exactly(limit.falseClear)} of tries of ${rule.plannedReps} test reps.`,
     `One who misses ${rule.acceptableMissPercent} % needs ${limit.goodExpectedReps.toFixed(0)} test reps on average, and is through within ${rule.plannedReps} in ${exactly(limit.goodThrough)} of tries.`,
     `That counts reps as independent. If reps of one pack hang together a little (correlation ${TOGETHER.withinPack}, ${TOGETHER.repsPerPack} a pack), luck does it in ${exactly(together)}: spread them over packs and days.`,
   ];
   if (mostReps > rule.plannedReps) {
-    const by = chanceClearedWithin(lattice, limit.point, mostReps, p0)[mostReps]!;
+    const by = chanceClearedWithin({ lattice, limit: limit.point, missRate: p0 }, mostReps)[mostReps]!;
     sentences.push(`At the ${mostReps} test reps flown so far, luck alone would do it in ${exactly(by)}.`);
   }
   return sentences;

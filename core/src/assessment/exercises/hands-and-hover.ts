@@ -184,10 +184,14 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>
     const sweep = side === 'counter-clockwise' ? -720 : 720;
     return {
       stages: [
-        round('Twice round yourself, tail always to you', [0, 0, 3], 8, 0, sweep, {
-          nose: 'outward',
-          speedMps: 2,
-        }),
+        round(
+          'Twice round yourself, tail always to you',
+          { centre: [0, 0, 3], radiusM: 8, fromDeg: 0, sweepDeg: sweep },
+          {
+            nose: 'outward',
+            speedMps: 2,
+          },
+        ),
       ],
       standards: [
         { of: 'cross-track', most: 1.5 },

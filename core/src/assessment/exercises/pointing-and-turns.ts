@@ -33,15 +33,22 @@ const passes = (): readonly Stage[] =>
     const pass = leg('Across in front', [-14 * out, y, 6], [14 * out, y, 6], { nose: 'along', speedMps: 3 });
     return i === 3
       ? [pass]
-      : [pass, round('Away from yourself', [14 * out, y + 6, 6], 6, 180, -180 * out, { speedMps: 3 })];
+      : [
+          pass,
+          round(
+            'Away from yourself',
+            { centre: [14 * out, y + 6, 6], radiusM: 6, fromDeg: 180, sweepDeg: -180 * out },
+            { speedMps: 3 },
+          ),
+        ];
   });
 
 /** A lap with two straights and two level bends: 6 m, down to 3, and up again. */
 const steps = (): readonly Stage[] => [
   leg('Down to 3 m', [-10, 18, 6], [-10, 28, 3], { nose: 'along' }),
-  round('Level round', [0, 28, 3], 10, -90, 180, { settleS: 1 }),
+  round('Level round', { centre: [0, 28, 3], radiusM: 10, fromDeg: -90, sweepDeg: 180 }, { settleS: 1 }),
   leg('Up to 6 m', [10, 28, 3], [10, 18, 6], { nose: 'along' }),
-  round('Level round', [0, 18, 6], 10, 90, 180, { settleS: 1 }),
+  round('Level round', { centre: [0, 18, 6], radiusM: 10, fromDeg: 90, sweepDeg: 180 }, { settleS: 1 }),
 ];
 
 export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, CourseOf>>> = {
@@ -131,7 +138,11 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
       stay('Stop', [6, 26, 6], 0, { until: { is: 'still', standS: 0.5 }, hands: 'stop' }),
       leg('Back to the line', [6, 26, 6], [0, 10, 6], { nose: 0, until: { is: 'there', standS: 0.5 } }),
       leg('Again', [0, 10, 6], [0, 18, 6], { nose: 'along', speedMps: 2.5 }),
-      round('Now roll first: it closes', [9, 18, 6], 9, -90, 90, { speedMps: 2.5 }),
+      round(
+        'Now roll first: it closes',
+        { centre: [9, 18, 6], radiusM: 9, fromDeg: -90, sweepDeg: 90 },
+        { speedMps: 2.5 },
+      ),
     ],
     standards: [
       { of: 'nose-to-path', most: 20, in: [5] },
@@ -162,10 +173,14 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
     return {
       stages: [
         leg('Straight', [0, 10, 40], [0, 20, 40], { nose: 0, speedMps: 4 }),
-        round('Roll: it slides; then yaw to look along it', [10 * to, 20, 40], 10, -90 * to, 90 * to, {
-          speedMps: 4,
-          settleS: 3,
-        }),
+        round(
+          'Roll: it slides; then yaw to look along it',
+          { centre: [10 * to, 20, 40], radiusM: 10, fromDeg: -90 * to, sweepDeg: 90 * to },
+          {
+            speedMps: 4,
+            settleS: 3,
+          },
+        ),
         leg('Nose on the path', [10 * to, 30, 40], [24 * to, 30, 40], { nose: 'along', speedMps: 4 }),
       ],
       standards: [{ of: 'nose-to-path', most: 15, in: [1, 2] }],
@@ -174,10 +189,14 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
   },
   'circle-both-ways': (side) => ({
     stages: [
-      round('Three laps, nose on the path', [0, 24, 5.5], 12, -90 * way(side), 1080 * way(side), {
-        settleS: 2,
-        speedMps: 3,
-      }),
+      round(
+        'Three laps, nose on the path',
+        { centre: [0, 24, 5.5], radiusM: 12, fromDeg: -90 * way(side), sweepDeg: 1080 * way(side) },
+        {
+          settleS: 2,
+          speedMps: 3,
+        },
+      ),
     ],
     standards: [
       { of: 'cross-track', most: 2 },
@@ -193,18 +212,22 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'figure-eight': () => ({
     stages: times(3, [
-      round('Round one', [10, 20, 5], 10, -90, 360, { settleS: 1 }),
-      round('Cross, round the other', [-10, 20, 5], 10, 90, -360),
+      round('Round one', { centre: [10, 20, 5], radiusM: 10, fromDeg: -90, sweepDeg: 360 }, { settleS: 1 }),
+      round('Cross, round the other', { centre: [-10, 20, 5], radiusM: 10, fromDeg: 90, sweepDeg: -360 }),
     ]),
     standards: [{ of: 'cross-track', most: 2 }],
   }),
   'orbit-the-post': (side) => ({
     stages: [
-      round('Two laps, nose on the post', [0, 22, 4], 10, 180, 720 * way(side), {
-        nose: { at: [0, 22, 0] },
-        speedMps: 2,
-        settleS: 2,
-      }),
+      round(
+        'Two laps, nose on the post',
+        { centre: [0, 22, 4], radiusM: 10, fromDeg: 180, sweepDeg: 720 * way(side) },
+        {
+          nose: { at: [0, 22, 0] },
+          speedMps: 2,
+          settleS: 2,
+        },
+      ),
     ],
     standards: [
       { of: 'cross-track', most: 2 },
@@ -230,11 +253,15 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'outside-lean': (side) => ({
     stages: [
-      round('Nose well inside, rolled to the outside', [0, 24, 12], 12, -90 * way(side), 360 * way(side), {
-        nose: { insideDeg: 65 },
-        speedMps: 4,
-        settleS: 3,
-      }),
+      round(
+        'Nose well inside, rolled to the outside',
+        { centre: [0, 24, 12], radiusM: 12, fromDeg: -90 * way(side), sweepDeg: 360 * way(side) },
+        {
+          nose: { insideDeg: 65 },
+          speedMps: 4,
+          settleS: 3,
+        },
+      ),
     ],
     standards: [
       { of: 'slip-outward', least: 0.8 },

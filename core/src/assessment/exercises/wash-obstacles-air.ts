@@ -6,14 +6,30 @@ import { times, way } from './pointing-and-turns';
 
 type CourseOf = (side: Side | null) => Exercise;
 
+interface Racetrack {
+  /** Half its width, where it begins and where it ends ahead of the pilot, and its height, m. */
+  readonly x: number;
+  readonly near: number;
+  readonly far: number;
+  readonly z: number;
+  readonly speedMps: number;
+}
 /** Out on one side, round with the throttle rising, back on the other: mirrored for the other side. */
-function racetrack(x: number, near: number, far: number, z: number, side: Side | null, speedMps: number) {
+function racetrack({ x, near, far, z, speedMps }: Racetrack, side: Side | null) {
   const to = way(side);
   return {
     out: leg('Straight, at speed', [-x * to, near, z], [-x * to, far, z], { nose: 'along', speedMps }),
-    round: round('Round, with power', [0, far, z], x, -90 * to, 180 * to, { speedMps }),
+    round: round(
+      'Round, with power',
+      { centre: [0, far, z], radiusM: x, fromDeg: -90 * to, sweepDeg: 180 * to },
+      { speedMps },
+    ),
     back: leg('Straight', [x * to, far, z], [x * to, near, z], { nose: 'along', speedMps }),
-    home: round('Round, with power', [0, near, z], x, 90 * to, 180 * to, { speedMps }),
+    home: round(
+      'Round, with power',
+      { centre: [0, near, z], radiusM: x, fromDeg: 90 * to, sweepDeg: 180 * to },
+      { speedMps },
+    ),
   };
 }
 
@@ -93,7 +109,7 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
     setting: 'fast',
   }),
   'banked-turns-power': (side) => {
-    const { out, round: bend, back, home } = racetrack(12, 16, 26, 8, side, 4);
+    const { out, round: bend, back, home } = racetrack({ x: 12, near: 16, far: 26, z: 8, speedMps: 4 }, side);
     return {
       stages: times(2, [out, bend, back, home]),
       standards: [
@@ -104,11 +120,11 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
     };
   },
   'power-turn': (side) => {
-    const { out, round: bend, back } = racetrack(5, 12, 24, 6, side, 3.5);
+    const { out, round: bend, back } = racetrack({ x: 5, near: 12, far: 24, z: 6, speedMps: 3.5 }, side);
     return { stages: [out, bend, back], standards: [{ of: 'wash-index', most: 0.3 }] };
   },
   'downwind-turn': (side) => {
-    const { out, round: bend, back } = racetrack(6, 12, 26, 6, side, 3);
+    const { out, round: bend, back } = racetrack({ x: 6, near: 12, far: 26, z: 6, speedMps: 3 }, side);
     return {
       stages: [out, bend, back],
       standards: [

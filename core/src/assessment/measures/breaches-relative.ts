@@ -1,6 +1,7 @@
 import { sinceStart } from './over-samples';
 import { bearing } from '../../geometry/path';
-import { headingOf, turned } from '../../flight-log/flight-log';
+import { turned } from '../../flight-log/flight-log';
+import { headingOf } from '../../geometry/rotation';
 import { measure } from './measure';
 
 const TAIL_ON_DEG = 25;

@@ -1,5 +1,5 @@
 import { greatest } from './over-samples';
-import { leanOf } from '../../flight-log/flight-log';
+import { leanOf } from '../../geometry/rotation';
 import { measure } from './measure';
 
 /** Steepest lean from level. */

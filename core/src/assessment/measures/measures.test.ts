@@ -270,7 +270,7 @@ describe('the air', () => {
 
 describe('solids', () => {
   test('a gate is passed off its middle by a share of the room there is', () => {
-    const solids = gate(0, 20, 3, 0, 2);
+    const solids = gate([0, 20, 3], 0, 2);
     const span = USUAL_CRAFT.spanM;
     expect(
       value(
@@ -295,7 +295,7 @@ describe('solids', () => {
   test('off the middle of a gate in metres, sideways or up, the worst of two', () => {
     const through = (x: number, z: number) =>
       madeUpSegment(leg('Through', [0, 10, 3], [0, 40, 3]), 15, (t) => ({ x, z, y: 10 + 2 * t, vy: 2 }), {
-        solids: [...gate(0, 20, 3, 0, 2), ...gate(0.5, 30, 3, 0, 2)],
+        solids: [...gate([0, 20, 3], 0, 2), ...gate([0.5, 30, 3], 0, 2)],
       });
     expect(value('gap-offset', through(0.2, 3))).toBeCloseTo(0.3);
     expect(value('gap-offset', through(0.2, 3.6))).toBeCloseTo(0.6, 1);
@@ -357,7 +357,7 @@ test('leading a pilot who walks: nearest and farthest are from where they have c
 });
 
 test('a turn that slips outward: nose inside the curve, sliding to the other side', () => {
-  const turn = round('Round', [0, 20, 5], 8, 180, 360);
+  const turn = round('Round', { centre: [0, 20, 5], radiusM: 8, fromDeg: 180, sweepDeg: 360 });
   // Clockwise from the south: it flies west. The nose points north-west of west, inside; its right hand is
   // north-east, and it slides from it.
   expect(

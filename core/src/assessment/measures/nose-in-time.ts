@@ -1,7 +1,8 @@
 import { longest, MOVING_MPS } from './over-samples';
 import { pilotAt, speedOver } from '../referee';
 import { bearing } from '../../geometry/path';
-import { headingOf, turned } from '../../flight-log/flight-log';
+import { turned } from '../../flight-log/flight-log';
+import { headingOf } from '../../geometry/rotation';
 import { measure } from './measure';
 
 const NOSE_IN_DEG = 40;

@@ -1,4 +1,5 @@
-import { headingOf, type Sample, turned } from '../../flight-log/flight-log';
+import { type Sample, turned } from '../../flight-log/flight-log';
+import { headingOf } from '../../geometry/rotation';
 import { bearing } from '../../geometry/path';
 import { pilotAt, speedOver } from '../referee';
 import { deflection, type Measured, type Segment } from '../segment';

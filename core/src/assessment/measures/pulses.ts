@@ -1,7 +1,8 @@
 import { MOVE, REST } from './over-samples';
 import { type Measured, type Segment } from '../segment';
 import { bearing } from '../../geometry/path';
-import { headingOf, turned } from '../../flight-log/flight-log';
+import { turned } from '../../flight-log/flight-log';
+import { headingOf } from '../../geometry/rotation';
 import { measure } from './measure';
 
 const TOWARD_HOME_DEG = 35;

@@ -1,5 +1,5 @@
 import { sinceStart } from './over-samples';
-import { headingOf } from '../../flight-log/flight-log';
+import { headingOf } from '../../geometry/rotation';
 import { measure } from './measure';
 
 /** Share of a turn flown sliding to its outside. */

@@ -1,3 +1,4 @@
+import { noseAngleRad } from '../../geometry/rotation';
 import type { BodyState } from '../rigid-body';
 import type { StickPosition } from './control';
 import type { CraftModel } from '../craft-model';
@@ -34,7 +35,7 @@ export class AutoReturn {
     if (this.phase === 'climbing' && s.pz > this.returnHeightM - 0.5) this.phase = 'on-the-way';
     if (this.phase === 'on-the-way' && away < OVER_HOME_M) this.phase = 'landing';
     if (this.phase === 'climbing') return { throttle: MOST, yaw: 0, pitch: 0, roll: 0 };
-    const heading = Math.atan2(2 * (s.qx * s.qy + s.qw * s.qz), 1 - 2 * (s.qy * s.qy + s.qz * s.qz));
+    const heading = noseAngleRad(s);
     const toward = Math.atan2(dy, dx);
     const turn = Math.atan2(Math.sin(heading - toward), Math.cos(heading - toward));
     const speed =

@@ -8,6 +8,8 @@ import {
   VELOCITY_GAIN,
   VELOCITY_GATHERS,
 } from '../../reconstruct/released-stop';
+import { leanedAndTurned, noseAngleRad, turnLeft, uprightness } from '../../geometry/rotation';
+import type { Wanted } from '../mixer';
 import type { BodyState } from '../rigid-body';
 import type { CraftModel } from '../craft-model';
 
@@ -42,13 +44,18 @@ export interface Trim {
   readonly right: number;
 }
 
-/** What the controller asks of the mixer. N and N m. */
-export interface Wanted {
-  thrustN: number;
-  rollNm: number;
-  pitchNm: number;
-  yawNm: number;
+/** What the controller knows of its craft. */
+export interface Sensed {
+  readonly body: BodyState;
+  /** Position as the fix says it, m. */
+  seenX: number;
+  seenY: number;
+  /** Share of the full static thrust that the pack still gives. */
+  power: number;
 }
+
+/** Cosine and sine of the way that counts as ahead, counterclockwise from east. */
+type Way = readonly [number, number];
 
 /** Loops, each about four times as fast as the one around it, 1/s. Ours. */
 const RATE_GAIN = 18;
@@ -90,59 +97,46 @@ export class Controller {
   private leanX = 0;
   private leanY = 0;
 
+  /** @param dt length of a step, s */
   constructor(
     private readonly craft: CraftModel,
+    private readonly dt: number,
     private readonly trim: Trim = { ahead: 0, right: 0 },
   ) {}
 
-  /** @param seenX @param seenY position as the fix says it, m */
-  step(
-    s: BodyState,
-    sticks: StickPosition,
-    now: ModeNow,
-    seenX: number,
-    seenY: number,
-    power: number,
-    dt: number,
-    out: Wanted,
-  ): void {
+  /** Moves on by one step. @param out receives what is asked of the mixer */
+  step(sensed: Sensed, sticks: StickPosition, now: ModeNow, out: Wanted): void {
     const { craft } = this;
-    const { setting } = now;
-    const heading = Math.atan2(2 * (s.qx * s.qy + s.qw * s.qz), 1 - 2 * (s.qy * s.qy + s.qz * s.qz));
-    const upright = 1 - 2 * (s.qx * s.qx + s.qy * s.qy);
+    const { body: s, power } = sensed;
     const fullN = craft.fullThrustN * craft.rotors * power;
     if (now.mode === 'rate') {
       this.letGo();
       out.thrustN = fullN * this.throttleShare(sticks.throttle);
-      this.turn(
-        s,
-        FULL_RATE.roll * sticks.roll,
-        FULL_RATE.roll * sticks.pitch,
-        -FULL_RATE.yaw * sticks.yaw,
-        out,
-      );
+      const { roll, yaw } = FULL_RATE;
+      this.turn(s, [roll * sticks.roll, roll * sticks.pitch, -yaw * sticks.yaw], out);
       return;
     }
+    this.lean(sensed, sticks, now);
+    if (now.mode === 'self-level') {
+      out.thrustN = fullN * this.throttleShare(sticks.throttle);
+      this.heldHeight = null;
+    } else out.thrustN = this.holdHeight(s, sticks.throttle, now.setting, fullN);
+    this.level(s, sticks.yaw, now.setting, out);
+  }
+
+  /** Brings the lean toward the push that sticks, hold or wind ask for. */
+  private lean(sensed: Sensed, sticks: StickPosition, now: ModeNow): void {
+    const { dt } = this;
+    const s = sensed.body;
     // Sticks point where the nose does, or where the pilot looks.
-    const ahead = now.pilotHeadingDeg === null ? heading : ((90 - now.pilotHeadingDeg) * Math.PI) / 180;
-    const [cos, sin] = [Math.cos(ahead), Math.sin(ahead)];
-    let [tiltX, tiltY] = [0, 0];
-    const most = G_MPS2 * Math.tan(craft.leanRad[setting]);
-    if (now.mode === 'position-hold' && now.hold) {
-      const [wx, wy] = this.wantedSpeed(s, sticks, setting, cos, sin, seenX, seenY);
-      const [ex, ey] = [wx - s.vx, wy - s.vy];
-      tiltX = VELOCITY_GAIN * ex + this.gatheredX;
-      tiltY = VELOCITY_GAIN * ey + this.gatheredY;
-      const size = Math.hypot(tiltX, tiltY);
-      if (size < most) {
-        this.gatheredX += VELOCITY_GATHERS * ex * dt;
-        this.gatheredY += VELOCITY_GATHERS * ey * dt;
-      }
-    } else {
-      this.heldX = null;
-      [this.gatheredX, this.gatheredY] = [0, 0];
-      [tiltX, tiltY] = this.wantedPush(s, sticks, setting, [cos, sin]);
-    }
+    const ahead =
+      now.pilotHeadingDeg === null ? noseAngleRad(s) : ((90 - now.pilotHeadingDeg) * Math.PI) / 180;
+    const way: Way = [Math.cos(ahead), Math.sin(ahead)];
+    const most = G_MPS2 * Math.tan(this.craft.leanRad[now.setting]);
+    let [tiltX, tiltY] =
+      now.mode === 'position-hold' && now.hold
+        ? this.pushToSpeed(s, this.wantedSpeed(sensed, sticks, now.setting, way), most)
+        : this.pushBySticks(s, sticks, now.setting, way);
     const size = Math.hypot(tiltX, tiltY);
     if (size > most) {
       tiltX *= most / size;
@@ -152,13 +146,17 @@ export class Controller {
     const grow = LEAN_RATE_RADPS * G_MPS2 * dt;
     this.leanX += clamp(tiltX - this.leanX, grow);
     this.leanY += clamp(tiltY - this.leanY, grow);
+  }
 
-    out.thrustN =
-      now.mode === 'self-level'
-        ? fullN * this.throttleShare(sticks.throttle)
-        : this.holdHeight(s, sticks.throttle, setting, upright, fullN, dt);
-    if (now.mode === 'self-level') this.heldHeight = null;
-    this.level(s, sticks.yaw, setting, heading, out, dt);
+  /** The push toward a wanted speed, m/s², with what was learnt of the wind. */
+  private pushToSpeed(s: BodyState, [wx, wy]: readonly [number, number], most: number): [number, number] {
+    const [ex, ey] = [wx - s.vx, wy - s.vy];
+    const push: [number, number] = [VELOCITY_GAIN * ex + this.gatheredX, VELOCITY_GAIN * ey + this.gatheredY];
+    if (Math.hypot(push[0], push[1]) < most) {
+      this.gatheredX += VELOCITY_GATHERS * ex * this.dt;
+      this.gatheredY += VELOCITY_GATHERS * ey * this.dt;
+    }
+    return push;
   }
 
   /** Throttle is rotor speed over full speed; thrust goes with its square. */
@@ -173,13 +171,15 @@ export class Controller {
   }
 
   /** Leans that were asked for, as pushes, m/s²; none drives it on beyond the top speed of its setting. */
-  private wantedPush(
+  private pushBySticks(
     s: BodyState,
     sticks: StickPosition,
     setting: SpeedSetting,
-    [cos, sin]: readonly [number, number],
+    [cos, sin]: Way,
   ): [number, number] {
     const { craft, trim } = this;
+    this.heldX = null;
+    [this.gatheredX, this.gatheredY] = [0, 0];
     const full = craft.leanRad[setting];
     const [along, aside] = [
       Math.tan(full * sticks.pitch) * G_MPS2 + trim.ahead,
@@ -194,13 +194,10 @@ export class Controller {
   }
 
   private wantedSpeed(
-    s: BodyState,
+    { body: s, seenX, seenY }: Sensed,
     sticks: StickPosition,
     setting: SpeedSetting,
-    cos: number,
-    sin: number,
-    seenX: number,
-    seenY: number,
+    [cos, sin]: Way,
   ): [number, number] {
     const top = this.craft.topSpeedMps[setting];
     if (Math.abs(sticks.pitch) > DEAD || Math.abs(sticks.roll) > DEAD) {
@@ -215,14 +212,7 @@ export class Controller {
     return [clamp(POSITION_GAIN * (this.heldX - seenX), 2), clamp(POSITION_GAIN * (this.heldY - seenY), 2)];
   }
 
-  private holdHeight(
-    s: BodyState,
-    throttle: number,
-    setting: SpeedSetting,
-    upright: number,
-    fullN: number,
-    dt: number,
-  ): number {
+  private holdHeight(s: BodyState, throttle: number, setting: SpeedSetting, fullN: number): number {
     let wanted: number;
     if (Math.abs(throttle) > DEAD) {
       this.heldHeight = null;
@@ -233,43 +223,37 @@ export class Controller {
     }
     const error = wanted - s.vz;
     const lift =
-      (this.craft.massKg * (G_MPS2 + CLIMB_GAIN * error + this.gatheredClimb)) / Math.max(0.35, upright);
+      (this.craft.massKg * (G_MPS2 + CLIMB_GAIN * error + this.gatheredClimb)) /
+      Math.max(0.35, uprightness(s));
     const within = Math.min(fullN, Math.max(0.1 * fullN, lift));
-    if (within === lift) this.gatheredClimb = clamp(this.gatheredClimb + CLIMB_GATHERS * error * dt, 5);
+    if (within === lift) this.gatheredClimb = clamp(this.gatheredClimb + CLIMB_GATHERS * error * this.dt, 5);
     return within;
   }
 
   /** Turns the thrust to where it pushes as wanted, and the nose to where it should point. */
-  private level(
-    s: BodyState,
-    yaw: number,
-    setting: SpeedSetting,
-    heading: number,
-    out: Wanted,
-    dt: number,
-  ): void {
+  private level(s: BodyState, yaw: number, setting: SpeedSetting, out: Wanted): void {
+    const heading = noseAngleRad(s);
     if (Math.abs(yaw) > DEAD) this.headingRad = null;
     else this.headingRad ??= heading;
     const yawRate = -YAW_RATE[setting] * yaw;
-    const point = this.headingRad ?? heading + yawRate * dt;
+    const point = this.headingRad ?? heading + yawRate * this.dt;
     // The wanted thrust axis, and the shortest way to it from upright; then the heading.
     const norm = 1 / Math.hypot(this.leanX, this.leanY, G_MPS2);
     const [nx, ny, nz] = [this.leanX * norm, this.leanY * norm, G_MPS2 * norm];
     const tw = Math.sqrt((1 + nz) / 2);
     const [tx, ty] = [-ny / (2 * tw), nx / (2 * tw)];
-    const [hw, hz] = [Math.cos(point / 2), Math.sin(point / 2)];
-    const [dw, dx, dy, dz] = [tw * hw, tx * hw + ty * hz, ty * hw - tx * hz, tw * hz];
-    // q⁻¹ q_d
-    const ew = s.qw * dw + s.qx * dx + s.qy * dy + s.qz * dz;
-    const sign = ew < 0 ? -2 : 2;
-    const ex = s.qw * dx - s.qx * dw - s.qy * dz + s.qz * dy;
-    const ey = s.qw * dy + s.qx * dz - s.qy * dw - s.qz * dx;
-    const ez = s.qw * dz - s.qx * dy + s.qy * dx - s.qz * dw;
-    const yawWanted = this.headingRad === null ? yawRate : clamp(sign * 2 * ez, 2);
-    this.turn(s, sign * ATTITUDE_GAIN * ex, sign * ATTITUDE_GAIN * ey, yawWanted, out);
+    const left = turnLeft(s, leanedAndTurned([tw, tx, ty], point));
+    const sign = left.qw < 0 ? -2 : 2;
+    const yawWanted = this.headingRad === null ? yawRate : clamp(sign * 2 * left.qz, 2);
+    this.turn(s, [sign * ATTITUDE_GAIN * left.qx, sign * ATTITUDE_GAIN * left.qy, yawWanted], out);
   }
 
-  private turn(s: BodyState, rollRate: number, pitchRate: number, yawRate: number, out: Wanted): void {
+  /** Moments that bring about the turn rates wanted, rad/s. */
+  private turn(
+    s: BodyState,
+    [rollRate, pitchRate, yawRate]: readonly [number, number, number],
+    out: Wanted,
+  ): void {
     const { inertiaX, inertiaY, inertiaZ } = this.craft;
     out.rollNm = inertiaX * RATE_GAIN * (rollRate - s.wx) + (inertiaZ - inertiaY) * s.wy * s.wz;
     out.pitchNm = inertiaY * RATE_GAIN * (pitchRate - s.wy) + (inertiaX - inertiaZ) * s.wz * s.wx;
