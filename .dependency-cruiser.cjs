@@ -72,7 +72,7 @@ module.exports = {
       to: {
         path: '^(core|server|app)/src/[^/]+/',
         pathNot: [
-          '^core/src/(assessment|causes|choreography|clearance|commands|debrief|drill-cases|drills|evidence|exchange|flight-log|flight-reading|geometry|go-no-go|pages|plan|ranking|rates|reconstruct|restrictions|schemas|simulator|sums|sync|synthetic-pilot|testing|vocabulary|weakness)/',
+          '^core/src/(assessment|causes|choreography|clearance|commands|debrief|drill-cases|drills|evidence|exchange|flight-log|flight-reading|geometry|go-no-go|pages|plan|ranking|rates|reconstruct|restrictions|schemas|second-model|simulator|sums|sync|synthetic-pilot|testing|vocabulary|weakness)/',
           '^server/src/(commands|db|demo|exchange|facts|http|pages|problem|testing)/',
           '^app/src/(app|features|lazy|offline|shared|shell)/',
         ],

@@ -18,7 +18,8 @@ import { measureField, measureLayout, measureSync } from './field';
 import { measureFirstLoad } from './first-load';
 import { measureHeadless, measurePractice } from './flight';
 import { measureConfusion, measureLogScoring, measurePilots } from './pilots';
-import { measureAccuracy, sayShare } from './ranking';
+import { sayShare } from './accuracy';
+import { measureAccuracy } from './ranking';
 import { sayTrust } from './trust';
 import { sayWhy } from './why';
 

@@ -131,6 +131,25 @@ const RULES: readonly { readonly name: string; readonly simple: Simple | null }[
   { name: 'sequential probability ratio', simple: sprt },
 ];
 
+const repOf = (
+  nth: number,
+  met: boolean,
+  { checking, pack, day }: { readonly checking: boolean; readonly pack: number; readonly day: Day },
+): Rep => ({
+  id: String(nth).padStart(4, '0'),
+  drillId: DRILL,
+  purpose: checking ? 'check' : 'test',
+  met,
+  side: null,
+  band: pack % 2 ? 'light' : 'calm',
+  flownOn: 'craft',
+  mode: 'position-hold',
+  pilotRelative: false,
+  day,
+  flownAt: `${day}T09:${String(nth % 60).padStart(2, '0')}:00.000Z`,
+  takenBack: false,
+});
+
 function follow(skill: Skill, correlation: number, simple: Simple | null, chance: Chance): Ended {
   const pilot = new PilotWith(skill);
   const reps: Rep[] = [];
@@ -162,20 +181,7 @@ function follow(skill: Skill, correlation: number, simple: Simple | null, chance
     if (checking) restTo(FIRST_RULE.checkGapDays);
     const missRate = chance.around(pilot.missRate(), correlation);
     for (let rep = 0; rep < (checking ? 5 : REPS_A_PACK); rep += 1) {
-      reps.push({
-        id: String(reps.length).padStart(4, '0'),
-        drillId: DRILL,
-        purpose: checking ? 'check' : 'test',
-        met: chance.next() >= missRate,
-        side: null,
-        band: pack % 2 ? 'light' : 'calm',
-        flownOn: 'craft',
-        mode: 'position-hold',
-        pilotRelative: false,
-        day,
-        flownAt: `${day}T09:${String(reps.length % 60).padStart(2, '0')}:00.000Z`,
-        takenBack: false,
-      });
+      reps.push(repOf(reps.length, chance.next() >= missRate, { checking, pack, day }));
       pilot.flies();
       if (simple?.(reps.map((each) => each.met))) return end(true);
     }

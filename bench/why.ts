@@ -1,11 +1,17 @@
 import { drawFrom } from '@skelby/core/clearance/evidence/simulated';
 import { answersOf, type Evidence } from '@skelby/core/evidence/evidence';
 import { type Case, CASES } from '@skelby/core/ranking/cases';
-import { type ToldCase, TOLD_CASES } from '@skelby/core/ranking/cases-told';
-import { LIKELY_FROM, rank, type Ranking } from '@skelby/core/ranking/rank';
+import { TOLD_CASES } from '@skelby/core/ranking/cases-told';
+import type { ToldCase } from '@skelby/core/ranking/told-case';
+import { rank, type Ranking } from '@skelby/core/ranking/rank';
 import { oneWrong, strongestLost } from '@skelby/core/ranking/stressed';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
-import { sayShare } from './ranking';
+import { type FlightStory, recordStory } from '@skelby/core/second-model/flights';
+import type { Recorder } from '@skelby/core/second-model/recorder';
+import { GOOD_FLIGHTS, TROUBLES } from '@skelby/core/second-model/stories';
+import { evidenceFrom } from '@skelby/core/flight-reading/read-flight';
+import type { CauseId } from '@skelby/core/causes/causes';
+import { accuracyOf, type Judged, reliabilityOf, sayShare } from './accuracy';
 
 /** Why, not what: how often the ranking finds the cause, on cases by origin and made harder by machine. */
 
@@ -13,20 +19,14 @@ const CRAFT = craftFacts(USUAL_CRAFT);
 const rankOf = (evidence: Evidence): Ranking => rank(answersOf(evidence), CRAFT);
 const DRAWS = 8;
 
-function sayCases(name: string, cases: readonly Case[]): string {
-  const ranked = cases.map((each) => ({ ...each, causes: rankOf(each.evidence).causes }));
-  const place = ({ cause, causes }: (typeof ranked)[number]) => causes.findIndex(({ id }) => id === cause);
-  const first = ranked.filter((each) => place(each) === 0).length;
-  const three = ranked.filter((each) => place(each) < 3).length;
-  const sure = ranked.filter(({ causes }) => causes[0]!.probability >= LIKELY_FROM);
-  const wrong = sure.filter((each) => place(each) !== 0).length;
-  const brier = ranked.reduce(
-    (sum, { cause, causes }) =>
-      sum + causes.reduce((of, { id, probability }) => of + (probability - (id === cause ? 1 : 0)) ** 2, 0),
-    0,
-  );
-  return `| ${name} | ${sayShare(first, cases.length)} | ${sayShare(three, cases.length)} | ${wrong} of ${sure.length} | ${(brier / cases.length).toFixed(3)} |`;
+const judgedOf = (cases: readonly Case[]): readonly Judged[] =>
+  cases.map(({ cause, evidence }) => ({ cause, causes: rankOf(evidence).causes }));
+
+function sayJudged(name: string, judged: readonly Judged[]): string {
+  const { cases, first, firstThree, likely, likelyWrong, brier } = accuracyOf(judged);
+  return `| ${name} | ${sayShare(first, cases)} | ${sayShare(firstThree, cases)} | ${likelyWrong} of ${likely} | ${brier.toFixed(3)} |`;
 }
+const sayCases = (name: string, cases: readonly Case[]): string => sayJudged(name, judgedOf(cases));
 
 /** Of told chains, those with both links among the first three. */
 function sayPairs(cases: readonly ToldCase[]): string {
@@ -41,17 +41,49 @@ function sayPairs(cases: readonly ToldCase[]): string {
 }
 
 /** How sure it was of the first cause, and how often that was right. */
-function sayReliability(cases: readonly Case[]): string {
-  const ranked = cases.map(({ cause, evidence }) => ({ cause, top: rankOf(evidence).causes[0]! }));
-  return [0.2, 0.4, 0.6, 0.8]
-    .map((from) => ranked.filter(({ top }) => top.probability >= from && top.probability < from + 0.2))
-    .filter((bin) => bin.length > 0)
-    .map((bin) => {
-      const said = bin.reduce((sum, { top }) => sum + top.probability, 0) / bin.length;
-      const right = bin.filter(({ cause, top }) => top.id === cause).length;
-      return `| ${(100 * said).toFixed(0)} % | ${sayShare(right, bin.length)} |`;
-    })
+const sayReliability = (cases: readonly Case[]): string =>
+  reliabilityOf(judgedOf(cases), [0.2, 0.4, 0.6, 0.8, 1])
+    .filter((bin) => bin.cases > 0)
+    .map(({ said, right, cases: of }) => `| ${(100 * said).toFixed(0)} % | ${sayShare(right, of)} |`)
     .join('\n');
+
+const EIGHT = [0, 1, 2, 3, 4, 5, 6, 7];
+const SEEDS = [1_000, 2_000, 3_000];
+const RECORDED = [
+  ['everything recorded', []],
+  ['no sticks, wind and hold', ['sticks', 'wind', 'hold']],
+] as const;
+
+/** Flights of the second model, at 10 to 50 lines a second, read and ranked. */
+function readStories(
+  stories: readonly ((nth: number) => FlightStory)[],
+  leavesOut: Recorder['leavesOut'],
+): readonly { readonly cause: CauseId | null; readonly ranking: Ranking }[] {
+  return stories.flatMap((make) =>
+    SEEDS.flatMap((seed) =>
+      EIGHT.map((nth) => {
+        const recorder = { hz: [50, 20, 10, 25][nth % 4]!, wanderM: [0.1, 0.5, 1][nth % 3]!, leavesOut };
+        const { log, atS, ended, solids } = recordStory(make(nth), recorder, seed + 7 * nth);
+        const evidence = evidenceFrom({ track: log, cuts: [], atS, ended, facts: CRAFT, solids });
+        return { cause: make(nth).cause, ranking: rankOf(evidence) };
+      }),
+    ),
+  );
+}
+
+function sayFlights(): readonly string[] {
+  const troubles = RECORDED.map(([name, leavesOut]) =>
+    sayJudged(
+      `second model, ${name}`,
+      readStories(TROUBLES, leavesOut).map(({ cause, ranking }) => ({
+        cause: cause!,
+        causes: ranking.causes,
+      })),
+    ),
+  );
+  const good = RECORDED.flatMap(([, leavesOut]) => readStories(GOOD_FLIGHTS, leavesOut));
+  const leaning = good.filter(({ ranking }) => ranking.stance !== 'not-known').length;
+  return [...troubles, '', `Good flights that lean to a cause: ${leaning} of ${good.length}.`];
 }
 
 const MOST_ASKED = 40;
@@ -90,6 +122,7 @@ export function sayWhy(): string {
     sayCases('told freely, ours', TOLD_CASES),
     sayCases('the strongest answer lost', strongestLost([...CASES, ...TOLD_CASES], CRAFT)),
     sayCases(`one answer wrong, ${DRAWS} draws`, wrong),
+    ...sayFlights(),
     '',
     sayPairs(TOLD_CASES),
     sayAsking(CASES),

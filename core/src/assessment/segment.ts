@@ -1,6 +1,6 @@
 import type { CraftModel } from '../simulator/craft-model';
 import type { Solid } from '../simulator/world';
-import { type Sample, type LogEvent, turned } from '../flight-log/flight-log';
+import { modeAt, modeIndex, type Sample, type LogEvent, turned } from '../flight-log/flight-log';
 import { headingOf } from '../geometry/rotation';
 import type { Exercise, Stage } from './exercise';
 import type { PathOffset } from '../geometry/path';
@@ -30,8 +30,9 @@ export interface Measured {
 }
 
 /** Whether the craft holds its place, and its height, for the pilot. */
-export const holdsPlace = (s: Sample): boolean => s.mode === 3 && s.hold === 1;
-export const holdsHeight = (s: Sample): boolean => s.mode >= 2;
+/** What a log does not say of its hold and mode is taken as usual: held, as the most that a standard asks of. */
+export const holdsPlace = (s: Sample): boolean => modeAt(s) === 'position-hold' && s.hold !== 0;
+export const holdsHeight = (s: Sample): boolean => modeIndex(modeAt(s)) >= 2;
 
 /** Error of the nose against what the part asks, degrees; 0 where it does not matter. */
 export function noseError(segment: Segment, i: number): number {

@@ -34,7 +34,7 @@ export type LogColumn = (typeof LOG_COLUMNS)[number];
 
 /**
  * One line of a track. Numbers in SI units; mode and setting as places in their lists; relative and hold 1 or
- * 0; battery 0 to 1; wind NaN where nobody knows it.
+ * 0; battery 0 to 1. NaN: not recorded, and nobody knows.
  */
 export type Sample = Readonly<Record<LogColumn, number>>;
 

@@ -19,8 +19,6 @@ interface FileColumn {
   readonly name: string;
   readonly unit: string | null;
   readonly needed: boolean;
-  /** Taken where the log does not have it. */
-  readonly otherwise: number;
   readonly most: number;
   readonly words?: readonly string[];
 }
@@ -30,21 +28,20 @@ const number = (column: LogColumn, name: string, unit: string, most: number): Fi
   name,
   unit,
   needed: true,
-  otherwise: NaN,
   most,
 });
-const optional = (
-  column: LogColumn,
-  name: string,
-  unit: string,
-  { most, otherwise }: Pick<FileColumn, 'most' | 'otherwise'>,
-): FileColumn => ({ column, name, unit, needed: false, otherwise, most });
-const word = (column: LogColumn, name: string, words: readonly string[], otherwise: string): FileColumn => ({
+const optional = (column: LogColumn, name: string, unit: string, most: number): FileColumn => ({
+  column,
+  name,
+  unit,
+  needed: false,
+  most,
+});
+const word = (column: LogColumn, name: string, words: readonly string[]): FileColumn => ({
   column,
   name,
   unit: null,
   needed: false,
-  otherwise: words.indexOf(otherwise),
   most: words.length,
   words,
 });
@@ -69,14 +66,14 @@ const FILE_COLUMNS: readonly FileColumn[] = [
   number('yaw', 'yaw', '1', 1.05),
   number('pitch', 'pitch', '1', 1.05),
   number('roll', 'roll', '1', 1.05),
-  word('mode', 'mode', PILOTED_MODES, 'position-hold'),
-  word('setting', 'setting', SPEED_SETTINGS, 'normal'),
-  optional('relative', 'pilot_relative', '1', { most: 1, otherwise: 0 }),
-  optional('hold', 'hold', '1', { most: 1, otherwise: 1 }),
-  optional('battery', 'battery', '1', { most: 1, otherwise: 1 }),
-  optional('windX', 'wind_east', 'm/s', { most: 150, otherwise: NaN }),
-  optional('windY', 'wind_north', 'm/s', { most: 150, otherwise: NaN }),
-  optional('windZ', 'wind_up', 'm/s', { most: 150, otherwise: NaN }),
+  word('mode', 'mode', PILOTED_MODES),
+  word('setting', 'setting', SPEED_SETTINGS),
+  optional('relative', 'pilot_relative', '1', 1),
+  optional('hold', 'hold', '1', 1),
+  optional('battery', 'battery', '1', 1),
+  optional('windX', 'wind_east', 'm/s', 150),
+  optional('windY', 'wind_north', 'm/s', 150),
+  optional('windZ', 'wind_up', 'm/s', 150),
 ];
 const EVENT = 'event';
 const titleOf = ({ name, unit }: FileColumn): string => (unit === null ? name : `${name} [${unit}]`);
@@ -153,9 +150,10 @@ export class FlightLogReader {
         `the log is longer than ${MOST_LINES} lines: cut out the flight that should be judged.`,
         line,
       );
-    const values = Object.fromEntries(
-      FILE_COLUMNS.map(({ column, otherwise }) => [column, otherwise]),
-    ) as Record<LogColumn, number>;
+    const values = Object.fromEntries(FILE_COLUMNS.map(({ column }) => [column, NaN])) as Record<
+      LogColumn,
+      number
+    >;
     for (const { at, is } of this.found) values[is.column] = this.value(cells[at], is, line);
     this.check(values, line);
     this.writer.add(values);
@@ -238,7 +236,8 @@ export class FlightLogReader {
   private value(cell: string | undefined, is: FileColumn, line: number): number {
     const text = (cell ?? '').trim();
     if (is.words) {
-      const at = text === '' ? is.otherwise : is.words.indexOf(text);
+      if (text === '') return NaN;
+      const at = is.words.indexOf(text);
       if (at < 0)
         throw new FlightLogError(
           `"${text.slice(0, MOST_SHOWN)}" is not known: one of ${is.words.join(', ')}.`,
@@ -250,7 +249,7 @@ export class FlightLogReader {
     if (text === '') {
       if (is.needed)
         throw new FlightLogError('it is empty: every line needs a number here.', line, titleOf(is));
-      return is.otherwise;
+      return NaN;
     }
     const value = Number(text);
     if (!Number.isFinite(value))

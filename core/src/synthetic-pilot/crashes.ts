@@ -7,7 +7,7 @@ import { type CraftRecord, craftFacts, type SpeedSetting } from '../vocabulary/c
 import type { FlightMode } from '../vocabulary/flying';
 import { rank, type RankedCause } from '../ranking/rank';
 import { exerciseOf } from '../assessment/exercises';
-import { evidenceFrom } from '../flight-reading/evidence-readers';
+import { evidenceFrom } from '../flight-reading/read-flight';
 import { partsOf, scoreParts } from '../assessment/score';
 import { flyDrill } from './fly-drill';
 import { HABIT_SHOWS, type Habit } from './habits';
@@ -135,7 +135,7 @@ export function readCrash(
   const course = exerciseOf(scene.drillId, scene.side ?? null)!;
   const parts = partsOf(track, { course, craft, solids });
   const atS = ended?.atS ?? Math.min(scoreParts(parts, course).toS, score.wrong!.atS);
-  const evidence = evidenceFrom({ track, cuts: parts.segments, atS, ended, facts, solids });
+  const evidence = evidenceFrom({ track, cuts: parts.segments, atS, ended, facts, solids, simulated: {} });
   return {
     planted: HABIT_SHOWS[habit].cause,
     ranked: rank(answersOf(evidence), facts).causes,

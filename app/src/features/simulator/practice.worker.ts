@@ -21,7 +21,7 @@ import { type Replay, replayOf } from '@skelby/core/assessment/replay';
 import { partsOf, type Score, scoreFlightLog } from '@skelby/core/assessment/score';
 import { rank } from '@skelby/core/ranking/rank';
 import { answersOf } from '@skelby/core/evidence/evidence';
-import { evidenceFrom } from '@skelby/core/flight-reading/evidence-readers';
+import { evidenceFrom } from '@skelby/core/flight-reading/read-flight';
 import { flightLogCsv } from '@skelby/core/flight-log/reading';
 
 /** Starts anew. */
@@ -172,8 +172,7 @@ function likelyCauses(
     ended,
     facts,
     solids,
-    returnHeightM: from.returnHeightM,
-    onLinkLoss: from.onLinkLoss,
+    simulated: { returnHeightM: from.returnHeightM, onLinkLoss: from.onLinkLoss },
   });
   return rank(answersOf(evidence), facts)
     .causes.slice(0, MOST_CAUSES)
@@ -188,49 +187,56 @@ function likelyCauses(
     }));
 }
 
+const post = (message: FromWorker) => self.postMessage(message);
+
+/** Does what the page asks of the flight. @returns whether there is something new to see */
+function carryOut(what: Exclude<ToDo, ToStart>, flight: RepFlight, from: ToStart): boolean {
+  switch (what.do) {
+    case 'fly':
+      owed += Math.min(LONGEST_S, what.seconds);
+      for (; owed >= PHYSICS_STEP_S; owed -= PHYSICS_STEP_S) flight.step(what.sticks, what.mode, what);
+      return true;
+    case 'hold':
+      flight.dropHold(what.lost);
+      return true;
+    case 'link':
+      flight.loseLink(what.lost);
+      return true;
+    case 'go-home':
+      flight.goHome();
+      return true;
+    case 'save': {
+      const told = [
+        `drill: ${from.drillId}`,
+        ...(from.side ? [`side: ${from.side}`] : []),
+        'flown on the simulator',
+      ];
+      post({ is: 'log', csv: flightLogCsv(flight.writer.track(), told) });
+      return false;
+    }
+  }
+}
+
+/** Judges the rep that is over. */
+function judge(flight: RepFlight, flown: Exercise, model: CraftModel, from: ToStart): void {
+  const track = flight.writer.track();
+  const score = scoreFlightLog(track, flown, model, from.scene.solids);
+  post({
+    is: 'scored',
+    score,
+    replay: replayOf(track, -Infinity, score.toS),
+    ended: flight.flight.ended,
+    likely: likelyCauses(flight, flown, model, from),
+  });
+}
+
 self.onmessage = ({ data }: MessageEvent<ToDo>) => {
-  const post = (message: FromWorker) => self.postMessage(message);
   const began = performance.now();
   if (data.do === 'start') begin(data);
   if (!rep || !course || !craft || !begun) return;
-  switch (data.do) {
-    case 'fly':
-      owed += Math.min(LONGEST_S, data.seconds);
-      for (; owed >= PHYSICS_STEP_S; owed -= PHYSICS_STEP_S) rep.step(data.sticks, data.mode, data);
-      break;
-    case 'hold':
-      rep.dropHold(data.lost);
-      break;
-    case 'link':
-      rep.loseLink(data.lost);
-      break;
-    case 'go-home':
-      rep.goHome();
-      break;
-    case 'save':
-      post({
-        is: 'log',
-        csv: flightLogCsv(rep.writer.track(), [
-          `drill: ${begun.drillId}`,
-          ...(begun.side ? [`side: ${begun.side}`] : []),
-          'flown on the simulator',
-        ]),
-      });
-      return;
-    case 'start':
-      break;
-  }
+  if (data.do !== 'start' && !carryOut(data, rep, begun)) return;
   post(shown(rep, course, performance.now() - began));
-  if (rep.isOver && !scored) {
-    scored = true;
-    const track = rep.writer.track();
-    const score = scoreFlightLog(track, course, craft, begun.scene.solids);
-    post({
-      is: 'scored',
-      score,
-      replay: replayOf(track, -Infinity, score.toS),
-      ended: rep.flight.ended,
-      likely: likelyCauses(rep, course, craft, begun),
-    });
-  }
+  if (!rep.isOver || scored) return;
+  scored = true;
+  judge(rep, course, craft, begun);
 };

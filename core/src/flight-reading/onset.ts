@@ -1,0 +1,112 @@
+import { type Sample, turned } from '../flight-log/flight-log';
+import { headingOf, leanOf } from '../geometry/rotation';
+import { speedOver } from '../assessment/referee';
+import { type Lines, median } from './lines';
+
+/** When trouble began, and what the pilot's flight was like before. */
+export interface Onset {
+  readonly atS: number;
+  /** The pilot's own steady flight before it; empty where it was never steady. */
+  readonly before: readonly Sample[];
+}
+
+/**
+ * One thing that trouble shows in. Its usual spread is taken from the pilot's own flight, and held between a floor (the
+ * recorder's noise) and a ceiling (a pilot whose flight was never steady).
+ */
+interface Feature {
+  readonly of: (s: Sample, i: number) => number;
+  readonly floor: number;
+  readonly ceiling: number;
+}
+
+const MAD_TO_SIGMA = 1.4826;
+/** Share of the flight that is looked at for the pilot's steady flight, and the least of it, s. */
+const STEADY_SHARE = 0.55;
+const STEADY_S = 1.5;
+/** So many spreads off, for so long together, is a change: one-sided CUSUM (Page 1954). Ours. */
+const DRIFT = 2.6;
+const LIMIT = 0.7;
+/** A lull of this length does not end trouble, s. */
+const LULL_S = 1.2;
+/** Looked at so often, s. */
+const LOOK_S = 0.05;
+/** A flight in which nothing stands out but that ended on something went wrong at most so long before, s. */
+const AT_MOST_S = 5;
+const WORST = 12;
+
+const turnRate = (lines: readonly Sample[], i: number): number => {
+  let j = i;
+  while (j > 0 && lines[i]!.t - lines[j]!.t < 0.3) j -= 1;
+  const dt = lines[i]!.t - lines[j]!.t;
+  return dt > 0 ? Math.abs(turned(headingOf(lines[j]!), headingOf(lines[i]!))) / dt : 0;
+};
+
+function featuresOf(lines: Lines, looked: readonly Sample[]): readonly Feature[] {
+  const features: Feature[] = [
+    { of: speedOver, floor: 0.5, ceiling: 2 },
+    { of: (s) => s.vz, floor: 0.4, ceiling: 1 },
+  ];
+  if (lines.hasAttitude && lines.isFast)
+    features.push(
+      { of: leanOf, floor: 5, ceiling: 9 },
+      { of: (_, i) => turnRate(looked, i), floor: 14, ceiling: 35 },
+    );
+  if (lines.from.cuts.length > 0) {
+    const off = new Map(lines.from.cuts.flatMap((cut) => cut.samples.map((s, i) => [s.t, cut.offsets[i]!])));
+    features.push({ of: (s) => off.get(s.t)?.crossTrackM ?? 0, floor: 0.6, ceiling: 2 });
+  }
+  return features;
+}
+
+/** How far each line is from the pilot's steady flight, in spreads. */
+function unrest(lines: Lines, looked: readonly Sample[], steady: number): readonly number[] {
+  const all = featuresOf(lines, looked).map(({ of, floor, ceiling }) => {
+    const values = looked.map(of);
+    const middle = median(values.slice(0, steady));
+    const spread = MAD_TO_SIGMA * median(values.slice(0, steady).map((value) => Math.abs(value - middle)));
+    const scale = Math.min(ceiling, Math.max(floor, spread));
+    return values.map((value) => (Number.isFinite(value) ? Math.abs(value - middle) / scale : 0));
+  });
+  return looked.map((_, i) => Math.min(WORST, Math.max(...all.map((values) => values[i]!))));
+}
+
+function thinned(all: readonly Sample[]): readonly Sample[] {
+  const looked: Sample[] = [];
+  for (const s of all) if (looked.length === 0 || s.t - looked.at(-1)!.t >= LOOK_S - 1e-6) looked.push(s);
+  return looked;
+}
+
+/**
+ * The beginning of the trouble that was still on at the end: a change against the pilot's own steady flight.
+ * @returns null where the flight was steady to its end and met nothing
+ */
+export function onsetOf(lines: Lines): Onset | null {
+  const looked = thinned(lines.all);
+  const start = looked[0]!.t;
+  const lasted = lines.last.t - start;
+  const steadyS = Math.max(STEADY_S, STEADY_SHARE * lasted);
+  const steady = looked.filter(({ t }) => t - start <= steadyS).length;
+  const { from } = lines;
+  const fallback = (): Onset | null => {
+    if (!from.ended && from.cuts.length === 0) return null;
+    const atS = Math.max(start, lines.last.t - AT_MOST_S);
+    return { atS, before: lines.between(start, atS) };
+  };
+  if (lasted < 2 * STEADY_S) return fallback();
+  const off = unrest(lines, looked, steady);
+  let [sum, began, lull]: [number, number | null, number] = [0, null, 0];
+  let worst = 0;
+  for (let i = 1; i < looked.length; i += 1) {
+    const dt = looked[i]!.t - looked[i - 1]!.t;
+    const before = sum;
+    sum = Math.max(0, sum + (off[i]! - DRIFT) * dt);
+    if (sum > 0 && before === 0 && began === null) began = i;
+    lull = sum === 0 ? lull + dt : 0;
+    if (lull > LULL_S) [began, worst] = [null, 0];
+    worst = Math.max(worst, sum);
+  }
+  if (began === null || worst < LIMIT) return fallback();
+  const atS = looked[began]!.t;
+  return { atS, before: lines.between(start, atS) };
+}

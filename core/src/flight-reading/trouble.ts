@@ -1,0 +1,88 @@
+import type { Sample } from '../flight-log/flight-log';
+import type { Segment } from '../assessment/segment';
+import { pilotAt, speedOver } from '../assessment/referee';
+import { Lines, mean, median, type ReadFrom } from './lines';
+import { type Onset, onsetOf } from './onset';
+
+/** In a drill so much before the end belongs to it at least, s. */
+const OF_A_DRILL_S = 5;
+/** What leads to a change begins a little before it shows, s. */
+const LEADS_S = 0.4;
+const FEWEST_S = 1.5;
+/** So slow before it began, it hovered, m/s. */
+const HOVERS_MPS = 0.9;
+
+/** A flight around the moment it began to go wrong, up to its end. */
+export class Trouble {
+  readonly lines: Lines;
+  readonly window: readonly Sample[];
+  readonly last: Sample;
+  readonly cut: Segment | null;
+
+  private constructor(
+    readonly from: ReadFrom,
+    lines: Lines,
+    readonly onset: Onset,
+  ) {
+    this.lines = lines;
+    this.last = lines.last;
+    this.cut = lines.cutAt(this.last.t);
+    const { t } = this.last;
+    const begins =
+      from.cuts.length > 0
+        ? Math.min(onset.atS, t - OF_A_DRILL_S)
+        : Math.min(onset.atS - LEADS_S, t - FEWEST_S);
+    const window = lines.between(begins, t);
+    this.window = window.length > 0 ? window : [this.last];
+  }
+
+  /** @returns null for a flight in which nothing went wrong */
+  static in(from: ReadFrom): Trouble | null {
+    const lines = new Lines(from);
+    const onset = onsetOf(lines);
+    return onset && new Trouble(from, lines, onset);
+  }
+
+  /** Lines of the last so many seconds of it. */
+  lately(seconds: number): readonly Sample[] {
+    const lately = this.window.filter(({ t }) => t > this.last.t - seconds);
+    return lately.length > 0 ? lately : [this.last];
+  }
+
+  /** Speed over the ground and sink at its end, m/s. */
+  get speed(): number {
+    return mean(this.lately(0.3).map(speedOver));
+  }
+  get sink(): number {
+    return mean(this.lately(0.3).map(({ vz }) => -vz));
+  }
+
+  /** Mean wind in it, east and north, m/s; null where nobody measured it. */
+  get wind(): readonly [number, number] | null {
+    if (!this.lines.hasWind) return null;
+    const known = this.window.filter(({ windX, windY }) => Number.isFinite(windX) && Number.isFinite(windY));
+    return known.length === 0
+      ? null
+      : [mean(known.map(({ windX }) => windX)), mean(known.map(({ windY }) => windY))];
+  }
+
+  /** Where the pilot stands. */
+  get pilot(): { readonly x: number; readonly y: number } {
+    return this.cut ? pilotAt(this.cut.course, this.last.t - this.cut.startS) : { x: 0, y: 0 };
+  }
+
+  /** How it flew before: hovering at a place, or on its way at a speed. */
+  get before(): {
+    readonly hovered: boolean;
+    readonly place: readonly [number, number];
+    readonly velocity: readonly [number, number];
+  } {
+    const lines = this.onset.before.length > 0 ? this.onset.before : this.window.slice(0, 1);
+    const lately = lines.filter(({ t }) => t > lines.at(-1)!.t - 4);
+    return {
+      hovered: median(lately.map(speedOver)) < HOVERS_MPS,
+      place: [mean(lately.map(({ x }) => x)), mean(lately.map(({ y }) => y))],
+      velocity: [median(lately.map(({ vx }) => vx)), median(lately.map(({ vy }) => vy))],
+    };
+  }
+}
