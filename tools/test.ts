@@ -36,7 +36,6 @@ const passed = (count: number): Tally => ({ passed: count, failed: 0, flaky: 0 }
 const failed = (count: number): Tally => ({ passed: 0, failed: count, flaky: 0 });
 
 /** Functions and files over the limits of eslint.config.mjs. The number may only fall. */
-const MOST_WARNINGS = 104;
 
 /** Types, shape, rules, layers, what nothing uses, and what comes from elsewhere. */
 async function statics(): Promise<readonly Tally[]> {
@@ -45,7 +44,7 @@ async function statics(): Promise<readonly Tally[]> {
     tallies.push(await one(`types: ${part}`, bin('tsc'), ['-p', part]));
   tallies.push(
     await one('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
-    await one('lint', bin('eslint'), ['.', '--max-warnings', String(MOST_WARNINGS)]),
+    await one('lint', bin('eslint'), ['.', '--max-warnings', '0']),
     await one('layers and circles', bin('depcruise'), [...SOURCES]),
     await one('unused files, exports and packages', bin('knip'), ['--no-progress']),
   );
@@ -194,6 +193,11 @@ export async function test(only?: string, rest: readonly string[] = []): Promise
     await cluster?.stop();
     for (const left of [folder, reports]) rmSync(left, { recursive: true, force: true });
   }
+  return tell(tallies);
+}
+
+/** Says the sum. @returns the exit code */
+function tell(tallies: readonly Tally[]): number {
   const sum = tallies.reduce(
     (all, each) => ({
       passed: all.passed + each.passed,

@@ -1,6 +1,6 @@
 import { logOccurrence, saveCraft, saveFlight, savePilot, saveSite } from '@skelby/core/commands/handles';
 import type { AnyHandle } from '@skelby/core/commands/command';
-import { entryOf } from '../offline/outbox/commands';
+import { entryOf, typedByHand } from '../offline/outbox/commands';
 import {
   craftShape,
   flightShape,
@@ -216,12 +216,13 @@ function OccurrenceForm({
       ? occurrence.happenedAt
       : new Date(`${String(fields['day'])}T${String(newTime)}`).toISOString();
     return save.mutateAsync(
-      entryOf<AnyHandle>(
-        logOccurrence,
-        { id: occurrence.id },
-        { basedOn: occurrence.revision, ...fields, happenedAt },
-        `details of ${occurrence.pilotName}`,
-        true,
+      typedByHand(
+        entryOf<AnyHandle>(
+          logOccurrence,
+          { id: occurrence.id },
+          { basedOn: occurrence.revision, ...fields, happenedAt },
+          `details of ${occurrence.pilotName}`,
+        ),
       ),
     );
   };

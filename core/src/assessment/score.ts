@@ -47,14 +47,14 @@ export interface Parts {
 }
 
 /** What a track is a flight of. */
-export interface Flown {
+export interface FlownDrill {
   readonly course: Exercise;
   readonly craft: CraftModel;
   readonly solids: readonly Solid[];
 }
 
 /** Cuts a track into the parts of a drill, from a line on. */
-export function partsOf(track: FlightLog, flown: Flown, from = 0): Parts {
+export function partsOf(track: FlightLog, flown: FlownDrill, from = 0): Parts {
   const { course, craft, solids } = flown;
   const first = sampleAt(track, from);
   const referee = new Referee(course, craft, first, null);

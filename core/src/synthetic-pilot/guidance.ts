@@ -4,7 +4,7 @@ import { type Sample, turned } from '../flight-log/flight-log';
 import { bearing, lengthOf, offsetFromPath, type PathOffset } from '../geometry/path';
 import { headingOf } from '../geometry/rotation';
 import { YAW_RATE } from '../simulator/control/control';
-import { clamp, DEGREE, type Hands, type Perception, type Velocity } from './hands';
+import { clamp, DEGREE, type FlyingHands, type Perception, type Velocity } from './hands';
 
 const BRAKE_MPS2 = 1.6;
 /** Beside the middle of an opening, for whoever aims at its frame, m. */
@@ -15,7 +15,7 @@ type Line = Extract<Path, { is: 'segment' }>;
 type Bend = Extract<Path, { is: 'arc' }>;
 
 /** Where the craft is beside the way that it should fly. */
-export function besideWay({ course }: Hands, stage: Stage, s: Sample, referee: Referee): PathOffset {
+export function besideWay({ course }: FlyingHands, stage: Stage, s: Sample, referee: Referee): PathOffset {
   if (!course.walk) return offsetFromPath(stage.path, [s.x, s.y, s.z], referee.round);
   const height = stage.path.is === 'point' ? stage.path.at[2] : s.z;
   const { at, bearingDeg } = leadAt(course.walk, s.t - referee.beganS, height);
@@ -23,7 +23,7 @@ export function besideWay({ course }: Hands, stage: Stage, s: Sample, referee: R
 }
 
 /** The speed over the ground and up that is wanted now. */
-export function velocityWanted(hands: Hands, seen: Perception, stage: Stage, at: PathOffset): Velocity {
+export function velocityWanted(hands: FlyingHands, seen: Perception, stage: Stage, at: PathOffset): Velocity {
   const { path } = stage;
   if (path.is === 'point') return toPoint(hands, seen, stage, at);
   if (path.is === 'arc') return roundBend(hands, seen, { ...stage, path }, at);
@@ -31,10 +31,10 @@ export function velocityWanted(hands: Hands, seen: Perception, stage: Stage, at:
 }
 
 /** How hard what is off the way is corrected, 1/s. */
-const pullOf = ({ skill }: Hands, { mode }: Perception): number =>
+const pullOf = ({ skill }: FlyingHands, { mode }: Perception): number =>
   (mode === 'position-hold' ? 0.8 : mode === 'rate' ? 0.5 : 0.65) * skill.gain;
 
-function toPoint(hands: Hands, seen: Perception, stage: Stage, at: PathOffset): Velocity {
+function toPoint(hands: FlyingHands, seen: Perception, stage: Stage, at: PathOffset): Velocity {
   const { course, habits } = hands;
   if (habits.has('backs-blind') && stage.until.is === 'nose') return [0, -2, 0];
   const [ox, oy] = [at.nearest[0] - seen.s.x, at.nearest[1] - seen.s.y];
@@ -48,7 +48,7 @@ function toPoint(hands: Hands, seen: Perception, stage: Stage, at: PathOffset): 
 }
 
 function roundBend(
-  hands: Hands,
+  hands: FlyingHands,
   seen: Perception,
   { path, speedMps }: Stage & { readonly path: Bend },
   at: PathOffset,
@@ -65,7 +65,7 @@ function roundBend(
 }
 
 /** The speed along a line from which it still stops where it should. */
-function speedAlong({ habits }: Hands, { s, mode }: Perception, stage: Stage, leftM: number): number {
+function speedAlong({ habits }: FlyingHands, { s, mode }: Perception, stage: Stage, leftM: number): number {
   const { until, speedMps } = stage;
   if (!(until.is === 'still' || (until.is === 'there' && until.standS > 0))) return speedMps;
   const late = habits.has('brakes-late')
@@ -81,7 +81,7 @@ function speedAlong({ habits }: Hands, { s, mode }: Perception, stage: Stage, le
 }
 
 function alongLine(
-  hands: Hands,
+  hands: FlyingHands,
   seen: Perception,
   stage: Stage & { readonly path: Line },
   at: PathOffset,
@@ -103,7 +103,7 @@ function alongLine(
 
 /** The climb that is wanted, m/s. @param upMps of the way itself */
 export function climbWanted(
-  { craft, skill, habits }: Hands,
+  { craft, skill, habits }: FlyingHands,
   s: Sample,
   { stage, at }: { readonly stage: Stage; readonly at: PathOffset },
   upMps: number,
@@ -130,7 +130,7 @@ function landingClimb(heightM: number, offM: number): number {
 }
 
 /** Yaw stick that brings the nose where the drill wants it. */
-export function yawWanted(hands: Hands, seen: Perception, stage: Stage, at: PathOffset): number {
+export function yawWanted(hands: FlyingHands, seen: Perception, stage: Stage, at: PathOffset): number {
   const { course, habits, skill } = hands;
   const { s, referee, setting } = seen;
   const wanted = noseWanted(stage, s, at, pilotAt(course, s.t - referee.beganS));
@@ -146,7 +146,7 @@ export function yawWanted(hands: Hands, seen: Perception, stage: Stage, at: Path
 }
 
 /** Where these hands think the nose points, as a bearing. */
-export function believedHeading({ course, habits }: Hands, { s, referee }: Perception): number {
+export function believedHeading({ course, habits }: FlyingHands, { s, referee }: Perception): number {
   const heading = headingOf(s);
   const { x, y } = course.walk ? { x: 0, y: 0 } : s;
   const seenNose = turned(bearing(x, y), heading);

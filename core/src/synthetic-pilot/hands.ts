@@ -26,7 +26,7 @@ export const DEGREE = Math.PI / 180;
 export const clamp = (value: number, most: number): number => Math.max(-most, Math.min(most, value));
 
 /** Who flies what: all that does not change in a flight. */
-export interface Hands {
+export interface FlyingHands {
   readonly craft: CraftModel;
   readonly course: Exercise;
   readonly skill: Skill;

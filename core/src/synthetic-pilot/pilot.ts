@@ -6,7 +6,7 @@ import type { Random } from '../simulator/random';
 import { CENTRED, type StickPosition, YAW_RATE } from '../simulator/control/control';
 import { besideWay, climbWanted, velocityWanted, yawWanted } from './guidance';
 import type { Habit } from './habits';
-import { clamp, DECIDES_S, DEGREE, type Hands, type Leg, type Perception } from './hands';
+import { clamp, DECIDES_S, DEGREE, type FlyingHands, type Leg, type Perception } from './hands';
 import { StickWork } from './stick-work';
 
 const STICK_PER_S = 5;
@@ -16,7 +16,7 @@ const AXES = ['throttle', 'yaw', 'pitch', 'roll'] as const;
 type Axis = (typeof AXES)[number];
 
 /**
- * Hands that fly a drill in a closed loop: they see late, correct what they see, shake a little, and have
+ * FlyingHands that fly a drill in a closed loop: they see late, correct what they see, shake a little, and have
  * habits.
  */
 export class SyntheticPilot {
@@ -30,7 +30,7 @@ export class SyntheticPilot {
   private lookedS = 0;
 
   constructor(
-    private readonly hands: Hands,
+    private readonly hands: FlyingHands,
     private readonly random: Random,
   ) {
     this.work = new StickWork(hands);

@@ -10,7 +10,7 @@ import {
   YAW_RATE,
 } from '../simulator/control/control';
 import { believedHeading } from './guidance';
-import { clamp, DECIDES_S, DEGREE, type Hands, type Leg, type Perception } from './hands';
+import { clamp, DECIDES_S, DEGREE, type FlyingHands, type Leg, type Perception } from './hands';
 
 /** With position hold a small wander is left alone. */
 const LEAVES_M = 0.35;
@@ -30,7 +30,7 @@ export class StickWork {
   /** Sticks given since what is seen now, in rate mode. */
   private readonly given: Lean[] = [];
 
-  constructor(private readonly hands: Hands) {}
+  constructor(private readonly hands: FlyingHands) {}
 
   /** Pitch and roll that bring the craft onto a way. */
   lean(seen: Perception, leg: Leg): Lean {

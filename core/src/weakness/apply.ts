@@ -2,7 +2,6 @@ import type { Side } from '../drills/drill';
 import { reasonsTold, type ToldReason } from '../plan/remedies';
 import { sidesTold } from './sides-told';
 import { type CauseId, causeOf } from '../causes/causes';
-import type { ClearingRule } from '../clearance/clearing-rule';
 import type { OpeningStamp } from '../clearance/facts';
 import type { BodyOf } from '../commands/command';
 import type { DrillId } from '../drills/drills';
@@ -10,27 +9,15 @@ import { recordRep, type saveDebrief } from '../commands/handles';
 import { linkToBreak } from '../debrief/chain';
 import type { Findings } from '../debrief/findings';
 import { rankOfSeverity } from '../debrief/severity';
-import type { Occurrence, Pilot, RecordedRep, WeaknessPage } from '../pages/pages';
+import type { Pilot, RecordedRep, WeaknessPage } from '../pages/pages';
 import { decidingAmong } from '../plan/key-drills';
-import { type KnownOfPilot, proposePlan } from '../plan/propose-plan';
+import { proposePlan } from '../plan/propose-plan';
 import { type Asked, bodyIf, type Confirmation, confirmationIn } from './asked';
 import { moveOfConfirmation, opensAnew } from './move-of-confirmation';
 import { type Step, move, STEPS, withoutOccurrence } from './steps';
+import type { WeaknessSurroundings } from './surroundings';
 import { RunOfReps } from './run-of-reps';
 import { clearanceOfPage, factsOfPage, workedOut } from './page';
-
-/** What a confirmation looks up beside the weakness itself. */
-export interface WeaknessSurroundings {
-  /** The rule by which a weakness opened now is cleared. */
-  readonly rule: ClearingRule | undefined;
-  readonly occurrence: (id: string) => Occurrence | undefined;
-  readonly pilot: (id: string) => Pilot | undefined;
-  readonly known: (pilotId: string) => KnownOfPilot;
-  /** Whose weakness this is, as far as it is known. */
-  readonly pilotOfWeakness: (weaknessId: string) => string | undefined;
-  /** All reps of a pilot that are known here, for whichever weakness they were flown. */
-  readonly repsOfPilot: (pilotId: string) => readonly RecordedRep[];
-}
 
 const stampOf = ({ mode, windLimitMps, holdOff = false }: Pilot, at: string): OpeningStamp => ({
   at,

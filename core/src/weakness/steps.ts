@@ -16,7 +16,7 @@ import type { RecordedRep, WeaknessMove, WeaknessPage } from '../pages/pages';
 import { decidingAmong } from '../plan/key-drills';
 import { type Asked, bodyIf } from './asked';
 import { factsOfPage, failuresToKeep } from './page';
-import type { WeaknessSurroundings } from './apply';
+import type { WeaknessSurroundings } from './surroundings';
 
 export const move = (
   made: Pick<WeaknessMove, 'id' | 'kind' | 'at'> & Partial<WeaknessMove>,

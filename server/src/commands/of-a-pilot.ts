@@ -50,7 +50,7 @@ export const recordOwnRepOf: PilotHandler<typeof recordOwnRep> = async (school, 
     );
   const rep = newRep({ ...fields, weaknessId: weakness.id, purpose: 'practice', flownOn: 'simulator' });
   const problem = repCommand.rule(rep, keys);
-  if (problem) throw new Problem(422, 'Not accepted', problem.message, [problem]);
+  if (problem) throw new Problem(422, 'Not accepted', problem.message, { errors: [problem] });
   return recordRep(school, { keys, fields: rep, body: rep });
 };
 

@@ -9,7 +9,7 @@ import { latestDebrief } from '../facts/debrief-versions';
 import { recordEvent } from '../facts/events';
 import { learn, lessonIn, modelOf } from '../facts/experience';
 import { fromDebrief } from '@skelby/core/weakness/apply';
-import { lockOccurrence } from '../facts/occurrence-rows';
+import { lockOccurrence, type OccurrenceRow } from '../facts/occurrence-rows';
 import { badField, conflict, Problem } from '../problem/problem';
 import type { Handler } from './handler';
 
@@ -30,13 +30,65 @@ async function proposal(
 function assertComplete(findings: Findings, proposed: string | null): void {
   const missing = missingToClose(findings, proposed);
   if (missing.length === 0) return;
-  throw new Problem(
-    422,
-    'Not accepted',
-    missing.map((each) => each.message).join(' '),
-    missing.map((each) => ({ field: `findings.${each.field}`, message: each.message })),
-  );
+  throw new Problem(422, 'Not accepted', missing.map((each) => each.message).join(' '), {
+    errors: missing.map((each) => ({ field: `findings.${each.field}`, message: each.message })),
+  });
 }
+
+type Version = Parameters<Handler<typeof command>>[1]['fields'];
+type Latest = Awaited<ReturnType<typeof latestDebrief>>;
+
+/** @throws Problem where somebody saved another version meanwhile, or a closed one is changed without a reason */
+function assertMayFollow(before: Latest, { base, reason }: Version): void {
+  if ((before?.number ?? 0) !== base)
+    throw new Problem(
+      409,
+      'Changed meanwhile',
+      'Somebody saved this debrief meanwhile: look at both and choose. Yours is still on this phone.',
+      {
+        more: {
+          theirs: { state: before?.state ?? null, findings: before?.findings ?? null },
+          override: { base: before?.number ?? 0 },
+        },
+      },
+    );
+  if (before?.state === 'closed' && reason.length < 3)
+    throw badField('reason', 'This debrief is closed: say in a few words why it is changed.');
+}
+
+/** Confirms the primary cause of a closed debrief, and takes another one back. @returns the weakness it belongs to */
+async function confirmPrimary(
+  school: SchoolTx,
+  occurrence: OccurrenceRow,
+  version: Version,
+  findings: Findings,
+): Promise<string | null> {
+  const { weaknessId, moveId, undoId, planId, at, reason } = version;
+  const { id, confirmedCauseId } = occurrence;
+  const causeId = findings.primary!;
+  if (confirmedCauseId === causeId && occurrence.weaknessId !== null) return occurrence.weaknessId;
+  if (confirmedCauseId !== null && confirmedCauseId !== causeId)
+    await unconfirm(school, id, {
+      moveId: undoId,
+      at,
+      reason: reason || 'The debrief named another cause.',
+    });
+  const confirmed = await confirm(
+    school,
+    id,
+    { causeId, weaknessId, moveId, planId, at },
+    fromDebrief(findings),
+  );
+  return confirmed.weaknessId;
+}
+
+const actionOf = (state: Version['state'], before: Latest) => {
+  if (state === 'closed') return 'debrief-closed';
+  return before?.state === 'closed' ? 'debrief-reopened' : 'debrief-saved';
+};
+
+const craftFlown = async ({ tx }: SchoolTx, { craftId }: OccurrenceRow): Promise<CraftRecord | null> =>
+  craftId ? ((await tx('craft').where({ id: craftId }).first()) as CraftRecord) : null;
 
 /**
  * Saves a version of the debrief. Closing confirms the primary cause and opens or moves its weakness; a
@@ -48,8 +100,8 @@ export const saveDebrief: Handler<typeof command> = async (
   school,
   { keys: { id: occurrenceId, versionId: id }, fields: version },
 ) => {
-  const { base, state, reason, at, weaknessId, moveId, undoId, planId, ...rest } = version;
-  const findings = rest.findings as Findings;
+  const { state, reason, at } = version;
+  const findings = version.findings as Findings;
   const { tx, schoolId, accountId } = school;
   const occurrence = await lockOccurrence(school, occurrenceId);
   const there = (await tx('debriefs').where({ id }).first('number')) as { number: number } | undefined;
@@ -57,50 +109,21 @@ export const saveDebrief: Handler<typeof command> = async (
   if (occurrence.withdrawnAt !== null)
     throw conflict('This entry was withdrawn: log it again if it did happen.');
   const before = await latestDebrief(school, occurrenceId);
-  const number = before?.number ?? 0;
-  if (number !== base) {
-    throw new Problem(
-      409,
-      'Changed meanwhile',
-      'Somebody saved this debrief meanwhile: look at both and choose. Yours is still on this phone.',
-      [],
-      {
-        theirs: { state: before?.state ?? null, findings: before?.findings ?? null },
-        override: { base: number },
-      },
-    );
-  }
-  if (before?.state === 'closed' && reason.length < 3)
-    throw badField('reason', 'This debrief is closed: say in a few words why it is changed.');
-  const craft = occurrence.craftId
-    ? ((await tx('craft').where({ id: occurrence.craftId }).first()) as CraftRecord)
-    : null;
+  assertMayFollow(before, version);
+  const number = (before?.number ?? 0) + 1;
+  const craft = await craftFlown(school, occurrence);
   const proposed = await proposal(school, craft, findings);
-  const lesson = state === 'closed' && teaches(findings, proposed.first) ? lessonIn(findings, craft) : null;
-  let opened = occurrence.weaknessId;
-  if (state === 'closed') {
-    assertComplete(findings, proposed.known ? proposed.first : null);
-    const causeId = findings.primary!;
-    if (occurrence.confirmedCauseId !== null && occurrence.confirmedCauseId !== causeId) {
-      await unconfirm(school, occurrenceId, {
-        moveId: undoId,
-        at,
-        reason: reason || 'The debrief named another cause.',
-      });
-    }
-    if (occurrence.confirmedCauseId !== causeId || occurrence.weaknessId === null)
-      ({ weaknessId: opened } = await confirm(
-        school,
-        occurrenceId,
-        { causeId, weaknessId, moveId, planId, at },
-        fromDebrief(findings),
-      ));
-  }
+  const isClosed = state === 'closed';
+  const lesson = isClosed && teaches(findings, proposed.first) ? lessonIn(findings, craft) : null;
+  if (isClosed) assertComplete(findings, proposed.known ? proposed.first : null);
+  const weaknessId = isClosed
+    ? await confirmPrimary(school, occurrence, version, findings)
+    : occurrence.weaknessId;
   await tx('debriefs').insert({
     schoolId,
     id,
     occurrenceId,
-    number: number + 1,
+    number,
     state,
     findings: JSON.stringify(findings),
     proposedCauseId: proposed.first,
@@ -110,18 +133,13 @@ export const saveDebrief: Handler<typeof command> = async (
     accountId,
   });
   await recordEvent(school, {
-    action:
-      state === 'closed'
-        ? 'debrief-closed'
-        : before?.state === 'closed'
-          ? 'debrief-reopened'
-          : 'debrief-saved',
+    action: actionOf(state, before),
     subject: 'occurrence',
     subjectId: occurrenceId,
     pilotId: occurrence.pilotId,
     reason,
-    data: { number: number + 1 },
+    data: { number },
   });
   await learn(school, lesson, before?.lesson ?? null);
-  return { id, number: number + 1, weaknessId: opened };
+  return { id, number, weaknessId };
 };

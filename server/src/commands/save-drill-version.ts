@@ -25,8 +25,7 @@ export const saveDrillVersion: Handler<typeof command> = async (
       409,
       'Changed meanwhile',
       'Somebody changed this drill since you opened it: look at both and choose.',
-      [],
-      { theirs: last?.fields ?? {}, override: { base: last?.number ?? 0 } },
+      { more: { theirs: last?.fields ?? {}, override: { base: last?.number ?? 0 } } },
     );
   }
   const number = base + 1;

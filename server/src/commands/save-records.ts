@@ -16,8 +16,7 @@ async function saveRecord(
   school: SchoolTx,
   kind: RecordKind,
   id: string,
-  whole: Readonly<Record<string, unknown>>,
-  body: unknown,
+  { fields: whole, body }: { readonly fields: Readonly<Record<string, unknown>>; readonly body: unknown },
 ): Promise<Record<string, unknown>> {
   if (kind.table === 'flights') assertDayNotFuture(whole['day'] as string);
   const { tx, schoolId } = school;
@@ -60,7 +59,7 @@ async function saveRecord(
 const saving =
   (kind: RecordKind): Handler<typeof savePilot | typeof saveCraft | typeof saveSite | typeof saveFlight> =>
   (school, { keys: { id }, fields, body }) =>
-    saveRecord(school, kind, id, fields, body);
+    saveRecord(school, kind, id, { fields, body });
 
 export const savePilotRecord = saving({ table: 'pilots', subject: 'pilot' });
 export const saveCraftRecord = saving({ table: 'craft', subject: 'craft' });

@@ -61,6 +61,42 @@ interface Row {
   readonly siteId: string | null;
 }
 
+/** A column and what is wrong in it. */
+type Wrong = readonly [column: string, message: string];
+
+/** An entry as its shape reads it, or everything that the shape refuses. */
+function readRecord(
+  raw: unknown,
+  line: number,
+): { readonly record: OccurrenceRecord } | { readonly problems: readonly RowProblem[] } {
+  try {
+    return {
+      record: occurrenceRecordShape.validateSync(raw, { abortEarly: false }) as unknown as OccurrenceRecord,
+    };
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    const inner = error.inner.length > 0 ? error.inner : [error];
+    return {
+      problems: inner.map(({ path, message }) => ({ line, column: columnOf(path ?? ''), message })),
+    };
+  }
+}
+
+/** What an entry names that is not there; null is a name that two share, undefined one that nobody has. */
+function unknownIn(
+  { craft, site, pilot }: OccurrenceRecord,
+  of: Readonly<Record<'craftId' | 'siteId' | 'pilotId', string | null | undefined>>,
+): readonly Wrong[] {
+  const wrong: Wrong[] = [];
+  if (of.craftId === undefined)
+    wrong.push(['craft', `There is no craft "${craft}": add it under Kit, or leave the cell empty.`]);
+  if (of.siteId === undefined)
+    wrong.push(['site', `There is no site "${site}": add it under Kit, or leave the cell empty.`]);
+  if (of.pilotId === null)
+    wrong.push(['pilot', `Two pilots are called "${pilot}": give the key in pilot_id.`]);
+  return wrong;
+}
+
 /** Brings occurrences in from a file, a batch at a time, so that its length does not matter. */
 class Import {
   private rows = 0;
@@ -98,90 +134,85 @@ class Import {
 
   private check(entry: ImportedEntry): void {
     this.rows += 1;
-    const { line } = entry;
     if (!('raw' in entry)) {
       this.refuse([entry]);
       return;
     }
-    let record: OccurrenceRecord;
-    try {
-      record = occurrenceRecordShape.validateSync(entry.raw, {
-        abortEarly: false,
-      }) as unknown as OccurrenceRecord;
-    } catch (error) {
-      if (!(error instanceof ValidationError)) throw error;
-      this.refuse(
-        (error.inner.length > 0 ? error.inner : [error]).map((each) => ({
-          line,
-          column: columnOf(each.path ?? ''),
-          message: each.message,
-        })),
-      );
+    const { line } = entry;
+    const read = readRecord(entry.raw, line);
+    if ('problems' in read) {
+      this.refuse(read.problems);
       return;
     }
-    const craftId = record.craft === null ? null : this.there.craft.get(record.craft);
-    const siteId = record.site === null ? null : this.there.sites.get(record.site);
-    const pilotId = this.pilotOf(record);
-    const problems: RowProblem[] = [];
-    const wrong = (column: string, message: string) => problems.push({ line, column, message });
-    if (craftId === undefined)
-      wrong('craft', `There is no craft "${record.craft}": add it under Kit, or leave the cell empty.`);
-    if (siteId === undefined)
-      wrong('site', `There is no site "${record.site}": add it under Kit, or leave the cell empty.`);
-    if (pilotId === null)
-      wrong('pilot', `Two pilots are called "${record.pilot}": give the key in pilot_id.`);
-    if (Date.parse(record.happenedAt) > Date.now() + DAY_AHEAD_MS)
-      wrong('happened_at', 'Time lies more than a day ahead: check the date.');
-    if (record.id !== null && this.seen.has(record.id))
-      wrong('id', 'The same key stands on an earlier line: give each entry its own, or none.');
-    if (record.withdrawnReason !== null && record.confirmedCauseId !== null)
-      wrong('withdrawn_reason', 'A withdrawn entry has no confirmed cause: empty one of the two.');
-    if (record.debrief?.state === 'closed' && record.debrief.primary === null)
-      wrong('primary_cause', 'A closed debrief has a primary cause: name it, or write open.');
+    const { record } = read;
+    const of = {
+      craftId: record.craft === null ? null : this.there.craft.get(record.craft),
+      siteId: record.site === null ? null : this.there.sites.get(record.site),
+      pilotId: this.pilotOf(record),
+    };
+    const problems = [...unknownIn(record, of), ...this.contradictionsIn(record)];
     if (problems.length > 0) {
-      this.refuse(problems);
+      this.refuse(problems.map(([column, message]) => ({ line, column, message })));
       return;
     }
     if (record.id !== null) this.seen.add(record.id);
     this.batch.push({
       line,
       record: { ...record, id: record.id ?? uuid() },
-      pilotId: pilotId!,
-      craftId: craftId ?? null,
-      siteId: siteId ?? null,
+      pilotId: of.pilotId!,
+      craftId: of.craftId ?? null,
+      siteId: of.siteId ?? null,
     });
   }
 
+  /** What an entry says that cannot be so, beside what its shape refuses. */
+  private contradictionsIn(record: OccurrenceRecord): readonly Wrong[] {
+    const wrong: Wrong[] = [];
+    if (Date.parse(record.happenedAt) > Date.now() + DAY_AHEAD_MS)
+      wrong.push(['happened_at', 'Time lies more than a day ahead: check the date.']);
+    if (record.id !== null && this.seen.has(record.id))
+      wrong.push(['id', 'The same key stands on an earlier line: give each entry its own, or none.']);
+    if (record.withdrawnReason !== null && record.confirmedCauseId !== null)
+      wrong.push(['withdrawn_reason', 'A withdrawn entry has no confirmed cause: empty one of the two.']);
+    if (record.debrief?.state === 'closed' && record.debrief.primary === null)
+      wrong.push(['primary_cause', 'A closed debrief has a primary cause: name it, or write open.']);
+    return wrong;
+  }
+
   private async flush(): Promise<void> {
-    const { tx, schoolId, accountId } = this.school;
-    const there = new Set(
-      (await tx('occurrences')
-        .whereIn(
-          'id',
-          this.batch.map((row) => row.record.id),
-        )
-        .pluck('id')) as string[],
-    );
+    const { tx } = this.school;
+    const ids = this.batch.map((row) => row.record.id);
+    const there = new Set((await tx('occurrences').whereIn('id', ids).pluck('id')) as string[]);
     const fresh = this.batch.filter((row) => !there.has(row.record.id));
     this.already += this.batch.length - fresh.length;
     this.good += fresh.length;
     this.batch = [];
     if (!this.save || fresh.length === 0) return;
+    await this.addPilots();
+    await this.addOccurrences(fresh);
+    await this.addDebriefs(fresh);
+  }
+
+  private async addPilots(): Promise<void> {
+    const { tx, schoolId } = this.school;
     const pilots = [...this.newPilots].filter(([, id]) => !this.there.pilotKeys.has(id));
-    if (pilots.length > 0) {
-      await tx('pilots').insert(
-        pilots.map(([name, id]) => ({
-          schoolId,
-          id,
-          name,
-          stickLayout: 2,
-          mode: 'position-hold',
-          windLimitMps: BEGINNER_WIND_LIMIT_MPS,
-          note: 'Added from a file: check mode, sticks and wind limit.',
-        })),
-      );
-      for (const [, id] of pilots) this.there.pilotKeys.add(id);
-    }
+    if (pilots.length === 0) return;
+    await tx('pilots').insert(
+      pilots.map(([name, id]) => ({
+        schoolId,
+        id,
+        name,
+        stickLayout: 2,
+        mode: 'position-hold',
+        windLimitMps: BEGINNER_WIND_LIMIT_MPS,
+        note: 'Added from a file: check mode, sticks and wind limit.',
+      })),
+    );
+    for (const [, id] of pilots) this.there.pilotKeys.add(id);
+  }
+
+  private async addOccurrences(fresh: readonly Row[]): Promise<void> {
+    const { tx, schoolId, accountId } = this.school;
     await tx('occurrences').insert(
       fresh.map(({ record, pilotId, craftId, siteId }) => ({
         schoolId,
@@ -203,35 +234,40 @@ class Import {
         withdrawnAt: record.withdrawnReason === null ? null : tx.fn.now(),
       })),
     );
+  }
+
+  private async addDebriefs(fresh: readonly Row[]): Promise<void> {
+    const { tx, schoolId, accountId } = this.school;
     const debriefs = fresh.filter((row) => row.record.debrief !== null);
-    if (debriefs.length > 0) {
-      await tx('debriefs').insert(
-        debriefs.map(({ record, craftId }) => {
-          const { state, ...findings } = record.debrief!;
-          // Whether it went with a ranking is not known, so only a pick of the trainer's own that stood
-          // teaches.
-          const lesson =
-            state === 'closed' && findings.primary === findings.ownPick
-              ? lessonIn(findings, craftId === null ? null : this.there.records.get(craftId)!)
-              : null;
-          if (lesson) {
-            this.learnt = withLesson(this.learnt, lesson);
-            this.lessons += 1;
-          }
-          return {
-            schoolId,
-            id: uuid(),
-            occurrenceId: record.id,
-            number: 1,
-            state,
-            findings: JSON.stringify(findings),
-            lesson: lesson && JSON.stringify(lesson),
-            at: record.happenedAt,
-            accountId,
-          };
-        }),
-      );
-    }
+    if (debriefs.length === 0) return;
+    await tx('debriefs').insert(
+      debriefs.map(({ record, craftId }) => {
+        const { state, ...findings } = record.debrief!;
+        const lesson = this.lessonOf(record, craftId);
+        return {
+          schoolId,
+          id: uuid(),
+          occurrenceId: record.id,
+          number: 1,
+          state,
+          findings: JSON.stringify(findings),
+          lesson: lesson && JSON.stringify(lesson),
+          at: record.happenedAt,
+          accountId,
+        };
+      }),
+    );
+  }
+
+  /** Whether it went with a ranking is not known, so only a pick of the trainer's own that stood teaches. */
+  private lessonOf({ debrief }: Row['record'], craftId: string | null): Experience | null {
+    const { state, ...findings } = debrief!;
+    if (state !== 'closed' || findings.primary !== findings.ownPick) return null;
+    const lesson = lessonIn(findings, craftId === null ? null : this.there.records.get(craftId)!);
+    if (!lesson) return null;
+    this.learnt = withLesson(this.learnt, lesson);
+    this.lessons += 1;
+    return lesson;
   }
 
   async all(entries: AsyncIterable<ImportedEntry>): Promise<ImportReport> {

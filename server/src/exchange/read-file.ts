@@ -64,7 +64,9 @@ export async function* readCsv(file: Readable): AsyncGenerator<ImportedEntry> {
         head = record.map((name) => name.trim());
         const problem = headProblem(head);
         if (problem !== null)
-          throw new Problem(422, 'Not accepted', problem, [{ field: 'header', message: problem }]);
+          throw new Problem(422, 'Not accepted', problem, {
+            errors: [{ field: 'header', message: problem }],
+          });
       } else if (record.length !== head.length) {
         yield {
           line,
@@ -82,13 +84,13 @@ export async function* readCsv(file: Readable): AsyncGenerator<ImportedEntry> {
       422,
       'Not accepted',
       `Line ${lines + 1} cannot be read as CSV: ${error.message}. Mend its quotes.`,
-      [{ field: `line ${lines + 1}`, message: error.message }],
+      { errors: [{ field: `line ${lines + 1}`, message: error.message }] },
     );
   }
   if (head === null)
-    throw new Problem(422, 'Not accepted', 'The file is empty: it needs a header and at least one line.', [
-      { field: 'header', message: 'The file is empty.' },
-    ]);
+    throw new Problem(422, 'Not accepted', 'The file is empty: it needs a header and at least one line.', {
+      errors: [{ field: 'header', message: 'The file is empty.' }],
+    });
 }
 
 /** The entries of a JSON file as docs/occurrences.schema.json has it, one by one. */
@@ -110,7 +112,7 @@ export async function* readJson(file: Readable): AsyncGenerator<ImportedEntry> {
       422,
       'Not accepted',
       `The file cannot be read as JSON after entry ${line}: ${(error as Error).message}`,
-      [{ field: `entry ${line + 1}`, message: (error as Error).message }],
+      { errors: [{ field: `entry ${line + 1}`, message: (error as Error).message }] },
     );
   }
   if (line === 0)
@@ -118,6 +120,6 @@ export async function* readJson(file: Readable): AsyncGenerator<ImportedEntry> {
       422,
       'Not accepted',
       'The file has no list "occurrences", or it is empty: see docs/occurrences.schema.json.',
-      [{ field: 'occurrences', message: 'No entries.' }],
+      { errors: [{ field: 'occurrences', message: 'No entries.' }] },
     );
 }

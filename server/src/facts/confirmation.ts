@@ -15,55 +15,71 @@ import { knownOf } from './known-of-pilot';
 import { lockOccurrence, ruleInForce, type OccurrenceRow } from './occurrence-rows';
 import { loadFacts, lockWeakness, refreshWeakness } from './weakness-facts';
 
+interface Known {
+  readonly id: string;
+  readonly state: WeaknessState;
+  readonly signedEarly: boolean;
+}
+
+/** Another phone may have opened it under another key: that one is kept as a second name. */
+async function aliasFor({ tx, schoolId }: SchoolTx, alias: string, weaknessId: string): Promise<void> {
+  if (alias === weaknessId) return;
+  await tx('weakness_aliases')
+    .insert({ schoolId, id: alias, weaknessId })
+    .onConflict(['school_id', 'id'])
+    .ignore();
+}
+
+/** Opens a weakness under the rule in force, with the plan that is proposed for it. */
+async function open(
+  school: SchoolTx,
+  pilotId: string,
+  { weaknessId, causeId, planId, at }: ConfirmFields,
+  { mode, told, link, severity }: Pick<Flies, 'mode'> & Pick<FromDebrief, 'told' | 'link' | 'severity'>,
+): Promise<void> {
+  const { tx, schoolId, accountId } = school;
+  await tx('weaknesses').insert({
+    schoolId,
+    id: weaknessId,
+    pilotId,
+    causeId,
+    ruleId: (await ruleInForce(school)).id,
+    openedAt: at,
+    state: 'open',
+  });
+  const known = await knownOf(school, pilotId, null);
+  const drillIds = proposePlan(causeId, mode, { ...known, link, severity, told }).map(
+    (planned) => planned.drillId,
+  );
+  await tx('plans').insert({
+    schoolId,
+    id: planId,
+    weaknessId,
+    accountId,
+    madeAt: at,
+    drillIds,
+    decides: decidingAmong(causeOf(causeId), drillIds),
+  });
+}
+
 /** Finds the pilot's weakness for this cause or opens one, and adds the move that the occurrence makes. */
 async function openOrAdd(
   school: SchoolTx,
   occurrence: OccurrenceRow,
   fields: ConfirmFields,
-  { link, severity, happenedOn, told }: FromDebrief,
+  debrief: FromDebrief,
 ): Promise<string> {
   const { tx, schoolId, accountId } = school;
-  const { pilotId } = occurrence;
+  const { pilotId, craftId } = occurrence;
+  const { moveId, at, causeId } = fields;
   const pilot = (await tx('pilots')
     .where({ id: pilotId })
     .first('mode', 'wind_limit_mps', 'hold_off')) as Flies;
-  const there = (await tx('weaknesses')
-    .where({ pilotId, causeId: fields.causeId })
-    .first('id', 'state', 'signed_early')) as
-    { id: string; state: WeaknessState; signedEarly: boolean } | undefined;
+  const there = (await tx('weaknesses').where({ pilotId, causeId }).first('id', 'state', 'signed_early')) as
+    Known | undefined;
   const weaknessId = there?.id ?? fields.weaknessId;
-  if (there && there.id !== fields.weaknessId)
-    await tx('weakness_aliases')
-      .insert({ schoolId, id: fields.weaknessId, weaknessId })
-      .onConflict(['school_id', 'id'])
-      .ignore();
-  const kind = moveOfConfirmation(there?.state ?? null);
-  if (!there) {
-    await tx('weaknesses').insert({
-      schoolId,
-      id: weaknessId,
-      pilotId,
-      causeId: fields.causeId,
-      ruleId: (await ruleInForce(school)).id,
-      openedAt: fields.at,
-      state: 'open',
-    });
-    const drillIds = proposePlan(fields.causeId, pilot.mode, {
-      ...(await knownOf(school, pilotId, null)),
-      link,
-      severity,
-      told,
-    }).map((planned) => planned.drillId);
-    await tx('plans').insert({
-      schoolId,
-      id: fields.planId,
-      weaknessId,
-      accountId,
-      madeAt: fields.at,
-      drillIds,
-      decides: decidingAmong(causeOf(fields.causeId), drillIds),
-    });
-  }
+  if (there) await aliasFor(school, fields.weaknessId, there.id);
+  else await open(school, pilotId, fields, { ...debrief, mode: pilot.mode });
   const anew = there && opensAnew((await loadFacts(school, weaknessId)).rule, there);
   if (anew)
     await tx('weaknesses')
@@ -72,30 +88,31 @@ async function openOrAdd(
   if (!there || anew)
     await tx('opening_stamps').insert({
       schoolId,
-      id: fields.moveId,
+      id: moveId,
       weaknessId,
-      at: fields.at,
+      at,
       ...pilot,
-      craftId: occurrence.craftId,
+      craftId,
       toldBy: 'opening',
       accountId,
     });
+  const kind = moveOfConfirmation(there?.state ?? null);
   await tx('moves').insert({
     schoolId,
-    id: fields.moveId,
+    id: moveId,
     weaknessId,
     kind,
-    at: fields.at,
+    at,
     accountId,
     occurrenceId: occurrence.id,
-    happenedOn,
+    happenedOn: debrief.happenedOn,
   });
   await recordEvent(school, {
     action: kind,
     subject: 'weakness',
     subjectId: weaknessId,
     pilotId,
-    data: { causeId: fields.causeId, occurrenceId: occurrence.id },
+    data: { causeId, occurrenceId: occurrence.id },
   });
   return weaknessId;
 }

@@ -1,7 +1,7 @@
 import type { Track } from '@skelby/core/vocabulary/training';
 import { rankOfSeverity } from '@skelby/core/debrief/severity';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
-import { drillOf, type DrillId } from '@skelby/core/drills/drills';
+import { drillOf } from '@skelby/core/drills/drills';
 import type { Place } from '@skelby/core/vocabulary/flying';
 import { type Evidence, readable } from '@skelby/core/evidence/evidence';
 import { abilityIn } from '@skelby/core/plan/ability';
@@ -37,6 +37,42 @@ async function toldOf({ tx }: SchoolTx, weaknessId: string): Promise<readonly To
   return debriefs.length === 0 ? [] : reasonsTold(readable(debriefs[0]!.evidence ?? {}));
 }
 
+/** Where, in what wind and on what craft the last flights were. */
+async function flownLately(
+  { tx }: SchoolTx,
+  pilotId: string,
+): Promise<Pick<KnownOfPilot, 'places' | 'windiestMps' | 'hasPilotRelative'>> {
+  const flown = (await tx('flights as f')
+    .join('craft as c', (on) => on.on('c.school_id', 'f.school_id').andOn('c.id', 'f.craft_id'))
+    .join('sites as s', (on) => on.on('s.school_id', 'f.school_id').andOn('s.id', 'f.site_id'))
+    .where({ 'f.pilot_id': pilotId })
+    .orderBy([{ column: 'f.day', order: 'desc' }, 'f.id'])
+    .limit(LATELY)
+    .select('f.wind_mps', 's.place', 'c.has_pilot_relative')) as {
+    windMps: number;
+    place: Place;
+    hasPilotRelative: boolean | null;
+  }[];
+  const never = flown.length > 0 && flown.every((flight) => flight.hasPilotRelative === false);
+  return {
+    places: [...new Set(flown.map((flight) => flight.place))].sort(),
+    windiestMps: flown.length === 0 ? null : Math.max(...flown.map((flight) => flight.windMps)),
+    hasPilotRelative: flown.some((flight) => flight.hasPilotRelative) ? true : never ? false : null,
+  };
+}
+
+type RepKnown = Parameters<typeof abilityIn>[1][number];
+
+/** What the reps say of each skill, up to the day of the last one. */
+function abilitiesIn(reps: readonly RepKnown[]): NonNullable<KnownOfPilot['abilities']> {
+  const lastDay = reps.at(-1)?.day;
+  if (lastDay === undefined) return {};
+  const skills = new Set(reps.map((rep) => drillOf(rep.drillId).group));
+  return Object.fromEntries(
+    DRILL_GROUPS.filter(({ id }) => skills.has(id)).map(({ id }) => [id, abilityIn(id, reps, lastDay)]),
+  );
+}
+
 /**
  * What a plan weighs beside the cause: how the pilot learns, what was met before, where, in what wind and on
  * what craft the last flights were,
@@ -54,56 +90,19 @@ export async function knownOf(
     shown: readonly string[];
     windLimitMps: number;
   };
-  const flown = (await tx('flights as f')
-    .join('craft as c', (on) => on.on('c.school_id', 'f.school_id').andOn('c.id', 'f.craft_id'))
-    .join('sites as s', (on) => on.on('s.school_id', 'f.school_id').andOn('s.id', 'f.site_id'))
-    .where({ 'f.pilot_id': pilotId })
-    .orderBy([{ column: 'f.day', order: 'desc' }, 'f.id'])
-    .limit(LATELY)
-    .select('f.wind_mps', 's.place', 'c.has_pilot_relative')) as {
-    windMps: number;
-    place: Place;
-    hasPilotRelative: boolean | null;
-  }[];
-  const reps = (await tx('reps')
+  const rows = (await tx('reps')
     .where({ pilotId })
     .whereNull('taken_back_at')
     .orderBy('flown_at')
-    .select('id', 'drill_id', 'met', 'day', 'flown_at', 'level')) as {
-    id: string;
-    drillId: DrillId;
-    met: boolean;
-    day: string;
-    flownAt: string;
-    level: number;
-  }[];
-  const lastDay = reps.at(-1)?.day;
-  const skills = new Set(reps.map((rep) => drillOf(rep.drillId).group));
+    .select('id', 'drill_id', 'met', 'day', 'flown_at', 'level')) as Omit<RepKnown, 'takenBack'>[];
+  const reps = rows.map((rep) => ({ ...rep, takenBack: false }));
   return {
+    ...(await flownLately(school, pilotId)),
     track: pilot.track,
     windLimitMps: pilot.windLimitMps,
     met: [...new Set([...pilot.shown, ...reps.filter((rep) => rep.met).map((rep) => rep.drillId)])].sort(),
-    places: [...new Set(flown.map((flight) => flight.place))].sort(),
-    windiestMps: flown.length === 0 ? null : Math.max(...flown.map((flight) => flight.windMps)),
-    hasPilotRelative: flown.some((flight) => flight.hasPilotRelative)
-      ? true
-      : flown.length > 0 && flown.every((flight) => flight.hasPilotRelative === false)
-        ? false
-        : null,
     severity: weaknessId === null ? null : await severityOf(school, weaknessId),
     told: weaknessId === null ? [] : await toldOf(school, weaknessId),
-    abilities:
-      lastDay === undefined
-        ? {}
-        : Object.fromEntries(
-            DRILL_GROUPS.filter((group) => skills.has(group.id)).map((group) => [
-              group.id,
-              abilityIn(
-                group.id,
-                reps.map((rep) => ({ ...rep, takenBack: false })),
-                lastDay,
-              ),
-            ]),
-          ),
+    abilities: abilitiesIn(reps),
   };
 }

@@ -51,12 +51,13 @@ export async function assertNotStale(
     409,
     'Changed meanwhile',
     `${last?.by ?? 'Somebody'} changed this since you opened it: look at both and choose.`,
-    [],
     {
-      theirs: Object.fromEntries(Object.keys(fields).map((name) => [name, stored[name]])),
-      by: last?.by ?? null,
-      at: last?.at ?? null,
-      override: { basedOn: row.revision },
+      more: {
+        theirs: Object.fromEntries(Object.keys(fields).map((name) => [name, stored[name]])),
+        by: last?.by ?? null,
+        at: last?.at ?? null,
+        override: { basedOn: row.revision },
+      },
     },
   );
 }

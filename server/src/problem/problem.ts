@@ -7,22 +7,26 @@ export interface FieldError {
 
 /** What went wrong, as a problem document (RFC 9457). */
 export class Problem extends Error {
+  readonly errors: readonly FieldError[];
+  /** What else the answer holds. */
+  readonly more: Readonly<Record<string, unknown>>;
+
   constructor(
     readonly status: number,
     readonly title: string,
     readonly detail: string,
-    readonly errors: readonly FieldError[] = [],
-    /** What else the answer holds. */
-    readonly more: Readonly<Record<string, unknown>> = {},
+    { errors = [], more = {} }: Partial<Pick<Problem, 'errors' | 'more'>> = {},
   ) {
     super(detail);
+    this.errors = errors;
+    this.more = more;
   }
 }
 
 export const notFound = (what: string) =>
   new Problem(404, 'Not found', `There is no such ${what} in your school.`);
 export const badField = (field: string, message: string) =>
-  new Problem(422, 'Not accepted', message, [{ field, message }]);
+  new Problem(422, 'Not accepted', message, { errors: [{ field, message }] });
 export const conflict = (detail: string) => new Problem(409, 'Conflict', detail);
 
 const fieldErrors = (error: ValidationError): FieldError[] =>
@@ -64,7 +68,11 @@ function lostReference(error: unknown): Problem | null {
     422,
     'Not accepted',
     `There is no such ${field} in your school: pick one from the list.`,
-    [{ field: `${field}Id`, message: `There is no such ${field} in your school: pick one from the list.` }],
+    {
+      errors: [
+        { field: `${field}Id`, message: `There is no such ${field} in your school: pick one from the list.` },
+      ],
+    },
   );
 }
 
@@ -80,7 +88,7 @@ export function problemOf(error: unknown): Problem | null {
   if (error instanceof Problem) return error;
   if (error instanceof ValidationError) {
     const errors = fieldErrors(error);
-    return new Problem(422, 'Not accepted', errors.map((each) => each.message).join(' '), errors);
+    return new Problem(422, 'Not accepted', errors.map((each) => each.message).join(' '), { errors: errors });
   }
   const lost = lostReference(error);
   if (lost) return lost;

@@ -99,6 +99,30 @@ function OpenQuestions({ ranking, onWant }: Pick<AskProps, 'ranking' | 'onWant'>
   );
 }
 
+/** Nothing more is worth asking; numbers still let the sums speak. */
+function EnoughAsked({ ranking, onWant }: Pick<AskProps, 'ranking' | 'onWant'>) {
+  return (
+    <Part heading="Enough asked">
+      <Words>
+        No open question would change the ranking much. A number lets the sums speak; then decide.
+      </Words>
+      <Rows>
+        {ranking.nextQuestions
+          .filter(({ id }) => questionOf(id).kind === 'number')
+          .map(({ id }) => (
+            <PressRow
+              key={id}
+              title={questionOf(id).short}
+              under={questionOf(id).ask}
+              onPress={() => onWant(id)}
+            />
+          ))}
+      </Rows>
+      <OpenQuestions ranking={ranking} onWant={onWant} />
+    </Part>
+  );
+}
+
 /** One question at a time, the one that would change the ranking most. */
 export function Ask({
   evidence,
@@ -111,28 +135,7 @@ export function Ask({
   onEvidence,
   onSkip,
 }: AskProps) {
-  if (id === null) {
-    return (
-      <Part heading="Enough asked">
-        <Words>
-          No open question would change the ranking much. A number lets the sums speak; then decide.
-        </Words>
-        <Rows>
-          {ranking.nextQuestions
-            .filter(({ id: open }) => questionOf(open).kind === 'number')
-            .map(({ id: open }) => (
-              <PressRow
-                key={open}
-                title={questionOf(open).short}
-                under={questionOf(open).ask}
-                onPress={() => onWant(open)}
-              />
-            ))}
-        </Rows>
-        <OpenQuestions ranking={ranking} onWant={onWant} />
-      </Part>
-    );
-  }
+  if (id === null) return <EnoughAsked ranking={ranking} onWant={onWant} />;
   const question = questionOf(id);
   const answer = (answers: Evidence) => {
     onEvidence({ ...evidence, ...answers });

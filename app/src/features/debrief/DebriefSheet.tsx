@@ -5,7 +5,7 @@ import { riskOf } from '@skelby/core/debrief/severity';
 import { answersOf } from '@skelby/core/evidence/evidence';
 import { labelOf, QUESTIONS } from '@skelby/core/evidence/questions';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
-import { onReleaseIn } from '@skelby/core/vocabulary/flying';
+import { type FlightMode, onReleaseIn } from '@skelby/core/vocabulary/flying';
 import { sumsFor, workedFor } from '@skelby/core/sums/sums';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
@@ -61,23 +61,46 @@ function severityWords({ actual, potential, likelihood }: Findings): string {
     : was;
 }
 
-function Sheet({ occurrence, roster, page, shown }: SheetProps) {
-  const units = useUnits();
-  const { findings } = shown;
-  const [withheld, setWithheld] = useState(findings.nameWithheld);
-  const [copied, setCopied] = useState(false);
+type SheetPart = readonly [heading: string, lines: readonly string[]];
+
+/** What it says of the cause, and what holds until it is cleared. */
+function causeParts({ primary: id, contributing }: Findings, mode: FlightMode): readonly SheetPart[] {
+  const beside =
+    contributing.length > 0
+      ? [`Contributing: ${contributing.map((each) => causeOf(each).name.toLowerCase()).join(', ')}.`]
+      : [];
+  if (!id) return [['Cause', ['Not decided yet.', ...beside]]];
+  const { name, how, respond } = causeOf(id);
+  return [
+    ['Cause', [`${name}. ${how}`, ...beside]],
+    ['What the hands should do', [respond[onReleaseIn(mode)]]],
+    ['Until cleared', [untilCleared(id)]],
+  ];
+}
+
+function outcomeLines(findings: Findings): readonly string[] {
+  const injury = findings.injury ? INJURY_WORDS[findings.injury].toLowerCase() : 'not said';
+  return [
+    `Severity: ${severityWords(findings)}.`,
+    `Injury: ${injury}${findings.thirdParty ? '; third party involved' : ''}.`,
+    `Damage: ${findings.damage.join(', ').toLowerCase() || 'none listed'}.`,
+  ];
+}
+
+/** The sheet, part by part. @param plain takes the pilot's name out of a text where it is withheld */
+function partsOfSheet(
+  { occurrence, roster, shown: { findings } }: SheetProps,
+  units: Speaking,
+  plain: (text: string) => string,
+): readonly SheetPart[] {
   const craft = roster.craft.find((each) => each.id === occurrence.craftId);
   const site = roster.sites.find((each) => each.id === occurrence.siteId);
-  const pilot = withheld ? 'Name withheld' : occurrence.pilotName;
-  const plain = (text: string) => (withheld ? without(text, occurrence.pilotName) : text);
-  const facts = craftFacts(craft ?? USUAL_CRAFT);
   const known = answersOf(findings.evidence);
   const sums = sumsFor(known).flatMap((sum) => {
-    const outcome = workedFor(sum, known, facts);
+    const outcome = workedFor(sum, known, craftFacts(craft ?? USUAL_CRAFT));
     return 'worked' in outcome ? [`${sum.question} ${units.sentence(outcome.worked.answer)}`] : [];
   });
-  const primary = findings.primary ? causeOf(findings.primary) : null;
-  const parts: readonly (readonly [string, readonly string[]])[] = [
+  const parts: readonly SheetPart[] = [
     [
       'What happened',
       [
@@ -85,33 +108,51 @@ function Sheet({ occurrence, roster, page, shown }: SheetProps) {
         [sayTime(occurrence.happenedAt), site?.name, craft?.name].filter(Boolean).join(' · '),
       ],
     ],
-    [
-      'Cause',
-      [
-        primary ? `${primary.name}. ${primary.how}` : 'Not decided yet.',
-        ...(findings.contributing.length > 0
-          ? [`Contributing: ${findings.contributing.map((id) => causeOf(id).name.toLowerCase()).join(', ')}.`]
-          : []),
-      ],
-    ],
-    ...(primary
-      ? [
-          ['What the hands should do', [primary.respond[onReleaseIn(occurrence.pilotMode)]]] as const,
-          ['Until cleared', [untilCleared(primary.id)]] as const,
-        ]
-      : []),
+    ...causeParts(findings, occurrence.pilotMode),
     ['Told', [toldWords(findings, units).join(' · ') || 'Nothing.']],
-    ...(sums.length > 0 ? [['Sums', sums] as const] : []),
-    [
-      'What came of it',
-      [
-        `Severity: ${severityWords(findings)}.`,
-        `Injury: ${findings.injury ? INJURY_WORDS[findings.injury].toLowerCase() : 'not said'}${findings.thirdParty ? '; third party involved' : ''}.`,
-        `Damage: ${findings.damage.join(', ').toLowerCase() || 'none listed'}.`,
-      ],
-    ],
+    ['Sums', sums],
+    ['What came of it', outcomeLines(findings)],
     ['What went well', [plain(findings.wentWell) || 'Nothing noted.']],
   ];
+  return parts.filter(([, lines]) => lines.length > 0);
+}
+
+/** Every version that was saved, each with its reason. */
+function Versions({
+  occurrenceId,
+  versions,
+  plain,
+}: {
+  readonly occurrenceId: string;
+  readonly versions: DebriefPage['versions'];
+  readonly plain: (text: string) => string;
+}) {
+  if (versions.length < 2) return null;
+  return (
+    <Part heading="Versions">
+      <Rows>
+        {versions.map((version) => (
+          <LinkRow
+            key={version.id}
+            href={`/occurrence/${occurrenceId}/sheet?version=${version.id}`}
+            title={`${version.number}. ${version.state === 'closed' ? 'Closed' : 'Open'}${version.reason ? `: ${plain(version.reason)}` : ''}`}
+            under={[sayTime(version.at), version.by].filter(Boolean).join(' · ')}
+          />
+        ))}
+      </Rows>
+    </Part>
+  );
+}
+
+function Sheet(props: SheetProps) {
+  const { occurrence, page, shown } = props;
+  const units = useUnits();
+  const { findings } = shown;
+  const [withheld, setWithheld] = useState(findings.nameWithheld);
+  const [copied, setCopied] = useState(false);
+  const pilot = withheld ? 'Name withheld' : occurrence.pilotName;
+  const plain = (text: string) => (withheld ? without(text, occurrence.pilotName) : text);
+  const parts = partsOfSheet(props, units, plain);
   const asText = () =>
     [
       `Debrief: ${pilot}, ${KIND_WORDS[occurrence.kind].toLowerCase()}`,
@@ -155,20 +196,7 @@ function Sheet({ occurrence, roster, page, shown }: SheetProps) {
           <ChainLine chain={findings.chain.map((link) => ({ ...link, words: plain(link.words) }))} />
         </Part>
       ) : null}
-      {page.versions.length > 1 ? (
-        <Part heading="Versions">
-          <Rows>
-            {page.versions.map((version) => (
-              <LinkRow
-                key={version.id}
-                href={`/occurrence/${occurrence.id}/sheet?version=${version.id}`}
-                title={`${version.number}. ${version.state === 'closed' ? 'Closed' : 'Open'}${version.reason ? `: ${plain(version.reason)}` : ''}`}
-                under={[sayTime(version.at), version.by].filter(Boolean).join(' · ')}
-              />
-            ))}
-          </Rows>
-        </Part>
-      ) : null}
+      <Versions occurrenceId={occurrence.id} versions={page.versions} plain={plain} />
       <Words as="soft">{`Told without blame, so that it happens once. ${STANDING_LINE}`}</Words>
     </Screen>
   );

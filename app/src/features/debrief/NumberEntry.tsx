@@ -50,69 +50,83 @@ interface NumberEntryProps {
   readonly onAnswer: (answers: Readonly<Record<string, Estimate>>) => void;
 }
 
-/** A number by stepper or keyboard, in the school's units; distance and height by pointing as well. */
-export function NumberEntry({ question, value, other, onAnswer }: NumberEntryProps) {
-  const { unit, from, to, sayM } = useUnits();
+const reachFor = (metres: number): number => REACHES_M.find((each) => each > metres * 1.1) ?? 1500;
+const rounded = (metres: number) => (metres < 10 ? Math.round(metres * 10) / 10 : Math.round(metres));
+const isPointed = (id: string): boolean => id === 'distance_m' || id === 'height_m';
+
+/** How far a number may be off, by how it is known. */
+function withinOf({ unit, spread }: NumberQuestion, value: number, how: 'eye' | 'measured'): number {
+  if (how === 'eye') return unit === '%' ? spread : spread * value;
+  return unit === '%' ? MEASURED_POINTS : MEASURED_SHARE * value;
+}
+
+/** What is typed or pointed at, until it is taken. */
+function useNumberEntry({ question, value, other, onAnswer }: NumberEntryProps) {
   const [number, setNumber] = useState<number | null>(
     value?.value ?? USUAL_START[question.id] ?? question.least,
   );
   const [paired, setPaired] = useState<number | null>(null);
-  const usualWithin = (of: number) => (question.unit === '%' ? question.spread : question.spread * of);
   const [how, setHow] = useState<'eye' | 'measured'>(
-    value && value.within < usualWithin(value.value) * 0.9 ? 'measured' : 'eye',
+    value && value.within < withinOf(question, value.value, 'eye') * 0.9 ? 'measured' : 'eye',
   );
-  const points = question.id === 'distance_m' || question.id === 'height_m';
   const isDistance = question.id === 'distance_m';
-  const [reach, setReach] = useState<number>(
-    REACHES_M.find(
-      (each) => each > Math.max(number ?? 0, other.distanceM ?? 0, 3 * (other.heightM ?? 0)) * 1.1,
-    ) ?? 1500,
-  );
-  const limits = `${Math.round(from(question.least, question.unit))} to ${Math.round(from(question.most, question.unit))} ${unit(question.unit)}`;
   const wrong = number === null || number < question.least || number > question.most;
-  const within = (of: number) =>
-    how === 'eye' ? usualWithin(of) : question.unit === '%' ? MEASURED_POINTS : MEASURED_SHARE * of;
-  const rounded = (metres: number) => (metres < 10 ? Math.round(metres * 10) / 10 : Math.round(metres));
-  const [distanceM, heightM] = isDistance
-    ? [number, paired ?? other.heightM]
-    : [paired ?? other.distanceM, number];
-  const give = () => {
-    if (wrong) return;
-    const pairedId = isDistance ? 'height_m' : 'distance_m';
-    onAnswer({
-      [question.id]: { value: number, within: within(number) },
-      ...(paired === null ? {} : { [pairedId]: { value: paired, within: 0.25 * paired } }),
-    });
+  return {
+    number,
+    setNumber,
+    paired,
+    how,
+    setHow,
+    isDistance,
+    wrong,
+    distanceM: isDistance ? number : (paired ?? other.distanceM),
+    heightM: isDistance ? (paired ?? other.heightM) : number,
+    point: (distance: number, height: number) => {
+      setNumber(rounded(isDistance ? distance : height));
+      setPaired(rounded(isDistance ? height : distance));
+    },
+    give: () => {
+      if (wrong) return;
+      onAnswer({
+        [question.id]: { value: number, within: withinOf(question, number, how) },
+        ...(paired === null
+          ? {}
+          : { [isDistance ? 'height_m' : 'distance_m']: { value: paired, within: 0.25 * paired } }),
+      });
+    },
   };
-  const stepReach = (by: number) =>
-    setReach(
-      REACHES_M[
-        Math.min(
-          REACHES_M.length - 1,
-          Math.max(0, REACHES_M.indexOf(reach as (typeof REACHES_M)[number]) + by),
-        )
-      ]!,
-    );
+}
+
+/** Distance and height at once, on a side view that reaches as far as is wanted. */
+function PointInView({ entry }: { readonly entry: ReturnType<typeof useNumberEntry> }) {
+  const { sayM } = useUnits();
+  const { distanceM, heightM, point } = entry;
+  const [reach, setReach] = useState<number>(() => reachFor(Math.max(distanceM ?? 0, 3 * (heightM ?? 0))));
+  const step = (by: number) => {
+    const at = REACHES_M.indexOf(reach as (typeof REACHES_M)[number]) + by;
+    setReach(REACHES_M[Math.min(REACHES_M.length - 1, Math.max(0, at))]!);
+  };
+  return (
+    <>
+      <SideView reachM={reach} distanceM={distanceM} heightM={heightM} say={sayM} onPoint={point} />
+      <ButtonRow>
+        <Button label="Closer in" icon="zoom-in" onPress={() => step(-1)} />
+        <Button label="Farther out" icon="zoom-out" onPress={() => step(1)} />
+      </ButtonRow>
+    </>
+  );
+}
+
+/** A number by stepper or keyboard, in the school's units; distance and height by pointing as well. */
+export function NumberEntry(props: NumberEntryProps) {
+  const { question } = props;
+  const { unit, from, to, sayM } = useUnits();
+  const entry = useNumberEntry(props);
+  const { number, paired, wrong } = entry;
+  const limits = `${Math.round(from(question.least, question.unit))} to ${Math.round(from(question.most, question.unit))} ${unit(question.unit)}`;
   return (
     <View style={{ gap: 14 }}>
-      {points ? (
-        <>
-          <SideView
-            reachM={reach}
-            distanceM={distanceM}
-            heightM={heightM}
-            say={sayM}
-            onPoint={(distance, height) => {
-              setNumber(rounded(isDistance ? distance : height));
-              setPaired(rounded(isDistance ? height : distance));
-            }}
-          />
-          <ButtonRow>
-            <Button label="Closer in" icon="zoom-in" onPress={() => stepReach(-1)} />
-            <Button label="Farther out" icon="zoom-out" onPress={() => stepReach(1)} />
-          </ButtonRow>
-        </>
-      ) : null}
+      {isPointed(question.id) ? <PointInView entry={entry} /> : null}
       <Stepper
         label={question.short}
         unit={unit(question.unit)}
@@ -120,14 +134,14 @@ export function NumberEntry({ question, value, other, onAnswer }: NumberEntryPro
         step={STEP[unit(question.unit)] ?? 1}
         least={from(question.least, question.unit)}
         most={from(question.most, question.unit)}
-        onChange={(next) => setNumber(next === null ? null : to(next, question.unit))}
+        onChange={(next) => entry.setNumber(next === null ? null : to(next, question.unit))}
         error={wrong ? `${question.short}: give a number from ${limits}.` : undefined}
       />
       {paired === null ? null : (
-        <Words as="soft">{`${isDistance ? 'Height' : 'Distance'} taken from the picture too: ${sayM(paired)}.`}</Words>
+        <Words as="soft">{`${entry.isDistance ? 'Height' : 'Distance'} taken from the picture too: ${sayM(paired)}.`}</Words>
       )}
-      <Choice label="How it is known" options={HOW} value={how} onChange={setHow} />
-      <Button kind="solid" large label="Take it" disabled={wrong} onPress={give} />
+      <Choice label="How it is known" options={HOW} value={entry.how} onChange={entry.setHow} />
+      <Button kind="solid" large label="Take it" disabled={wrong} onPress={entry.give} />
     </View>
   );
 }

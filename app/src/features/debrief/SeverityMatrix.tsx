@@ -41,6 +41,70 @@ interface SeverityMatrixProps {
   readonly onPotential: (severity: Severity, likelihood: Likelihood) => void;
 }
 
+function Heads() {
+  const styles = useStyles();
+  return (
+    <View style={[styles.row, { borderTopWidth: 0 }]}>
+      <View style={styles.head} />
+      <View style={[styles.head, styles.actual, { width: undefined, alignItems: 'center' }]}>
+        <Words as="strong" style={styles.small}>
+          It was
+        </Words>
+      </View>
+      {RECURRENCE_CLASSES.map((each) => (
+        <View
+          key={each}
+          style={[styles.head, { flex: 1, width: undefined, paddingRight: 0, alignItems: 'center' }]}
+        >
+          <Words as="soft" style={styles.small}>
+            {LIKELIHOOD_WORDS[each]}
+          </Words>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+interface CouldBeProps {
+  readonly severity: Severity;
+  readonly likelihood: Likelihood;
+  readonly chosen: boolean;
+  /** Less than it came to already. */
+  readonly barred: boolean;
+  readonly onPress: () => void;
+}
+
+/** One square: how bad, how likely, and what risk that is. */
+function CouldBe({ severity, likelihood, chosen, barred, onPress }: CouldBeProps) {
+  const styles = useStyles();
+  const risk = riskOf(severity, likelihood);
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={chosen}
+      disabled={barred}
+      aria-disabled={barred}
+      aria-label={`It could be: ${SEVERITY_WORDS[severity]}, ${LIKELIHOOD_WORDS[likelihood].toLowerCase()}. Risk ${RISK_WORDS[risk].toLowerCase()}`}
+      onPress={onPress}
+      style={[
+        styles.cell,
+        risk === 'medium' ? styles.medium : risk === 'high' ? styles.high : null,
+        chosen ? styles.chosen : null,
+        barred ? styles.barred : null,
+      ]}
+    >
+      {chosen ? (
+        <Words as="strong" style={[styles.small, styles.chosenText]} aria-hidden>
+          ✓
+        </Words>
+      ) : null}
+      <Words as="soft" style={[styles.small, chosen ? styles.chosenText : null]}>
+        {RISK_WORDS[risk]}
+      </Words>
+    </Pressable>
+  );
+}
+
 /**
  * Severity downward; what it came to in the first column, and what it could come to next time, by how likely
  * that is, in the other three.
@@ -55,24 +119,7 @@ export function SeverityMatrix({
   const styles = useStyles();
   return (
     <View role="group" aria-label="Severity" style={{ maxWidth: 640 }}>
-      <View style={[styles.row, { borderTopWidth: 0 }]}>
-        <View style={styles.head} />
-        <View style={[styles.head, styles.actual, { width: undefined, alignItems: 'center' }]}>
-          <Words as="strong" style={styles.small}>
-            It was
-          </Words>
-        </View>
-        {RECURRENCE_CLASSES.map((each) => (
-          <View
-            key={each}
-            style={[styles.head, { flex: 1, width: undefined, paddingRight: 0, alignItems: 'center' }]}
-          >
-            <Words as="soft" style={styles.small}>
-              {LIKELIHOOD_WORDS[each]}
-            </Words>
-          </View>
-        ))}
-      </View>
+      <Heads />
       {SEVERITIES.map((severity) => (
         <View key={severity} style={styles.row}>
           <View style={styles.head}>
@@ -91,37 +138,16 @@ export function SeverityMatrix({
               {severity === actual ? '✓' : ''}
             </Words>
           </Pressable>
-          {RECURRENCE_CLASSES.map((each) => {
-            const risk = riskOf(severity, each);
-            const chosen = severity === potential && each === likelihood;
-            const barred = actual !== null && !isAtLeast(severity, actual);
-            return (
-              <Pressable
-                key={each}
-                role="radio"
-                aria-checked={chosen}
-                disabled={barred}
-                aria-disabled={barred}
-                aria-label={`It could be: ${SEVERITY_WORDS[severity]}, ${LIKELIHOOD_WORDS[each].toLowerCase()}. Risk ${RISK_WORDS[risk].toLowerCase()}`}
-                onPress={() => onPotential(severity, each)}
-                style={[
-                  styles.cell,
-                  risk === 'medium' ? styles.medium : risk === 'high' ? styles.high : null,
-                  chosen ? styles.chosen : null,
-                  barred ? styles.barred : null,
-                ]}
-              >
-                {chosen ? (
-                  <Words as="strong" style={[styles.small, styles.chosenText]} aria-hidden>
-                    ✓
-                  </Words>
-                ) : null}
-                <Words as="soft" style={[styles.small, chosen ? styles.chosenText : null]}>
-                  {RISK_WORDS[risk]}
-                </Words>
-              </Pressable>
-            );
-          })}
+          {RECURRENCE_CLASSES.map((each) => (
+            <CouldBe
+              key={each}
+              severity={severity}
+              likelihood={each}
+              chosen={severity === potential && each === likelihood}
+              barred={actual !== null && !isAtLeast(severity, actual)}
+              onPress={() => onPotential(severity, each)}
+            />
+          ))}
         </View>
       ))}
     </View>

@@ -35,17 +35,126 @@ const KIND_WORDS: Readonly<Record<Drill['kind'], string>> = {
   ground: 'On the ground: no flying',
 };
 
-function Page({ drill }: { readonly drill: Drill<DrillId> }) {
+/** The school's own changes to the standard, each with its reason. */
+function Versions({ drill }: { readonly drill: Drill<DrillId> }) {
+  const { sentence } = useUnits();
+  const { data: versions } = useDrillVersions();
+  return (
+    <Part
+      heading="Versions"
+      end={
+        <LinkButton
+          kind="quiet"
+          label={isOwnDrillId(drill.id) ? 'Change the drill' : 'Change the standard'}
+          href={`/drills/${drill.id}/edit`}
+        />
+      }
+    >
+      <Rows empty="The house standard, never changed here.">
+        {(versions ?? [])
+          .filter((version) => version.drillId === drill.id)
+          .map((version) => (
+            <Row
+              key={version.number}
+              title={`Version ${version.number}: ${sentence(version.fields.byEye)}`}
+              under={[
+                sayDay(version.madeAt.slice(0, 10)),
+                version.by,
+                version.reason,
+                `${plural(version.reps, 'rep')} flown under it`,
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            />
+          ))}
+      </Rows>
+    </Part>
+  );
+}
+
+/** What is done, what goes wrong, when to stop, and what counts. */
+function DrillFacts({ drill }: { readonly drill: Drill<DrillId> }) {
   const { drillOf } = useDrills();
+  const { sentence } = useUnits();
+  const coaching = coachingOf(drill.id);
+  return (
+    <>
+      <Part heading="Do">
+        <Words>{sentence(drill.task)}</Words>
+      </Part>
+      <Part heading="What goes wrong">
+        {coaching.mistakes.map((mistake) => (
+          <Words key={mistake}>{`– ${mistake}.`}</Words>
+        ))}
+      </Part>
+      <Part heading="Stop when">
+        <Words>{coaching.stop}</Words>
+      </Part>
+      <Part heading="Standard">
+        <Words>{`By eye: ${sentence(drill.byEye)}.`}</Words>
+        <Words>{`Measured: ${sentence(drill.measured)}.`}</Words>
+        <Words as="soft">{`Dose: ${drill.dose}. ${[KIND_WORDS[drill.kind], SIMULATOR_WORDS[drill.simulator]].filter(Boolean).join('. ')}.`}</Words>
+      </Part>
+      <Versions drill={drill} />
+      {drill.after.length > 0 ? (
+        <Part heading="Comes after">
+          <Rows>
+            {drill.after.map((id) => (
+              <LinkRow key={id} href={`/drills/${id}`} title={drillOf(id).name} under={drillOf(id).trains} />
+            ))}
+          </Rows>
+        </Part>
+      ) : null}
+      <Words as="soft">{`People behind the line, nobody under the path. ${STANDING_LINE}`}</Words>
+    </>
+  );
+}
+
+/** The movement as it is wanted, on one side and one layout of the sticks. @param whose the pilot's own layout */
+function DrawnDrill({
+  drill,
+  whose,
+}: {
+  readonly drill: Drill<DrillId>;
+  readonly whose: StickLayout | null;
+}) {
+  const [picked, setPicked] = useState<StickLayout | null>(kept<StickLayout>(LAYOUT));
+  const layout = picked ?? whose ?? 2;
+  const [side, setSide] = useState<Side | null>(drill.sides[0] ?? null);
+  return (
+    <>
+      {drill.sides.length > 0 ? (
+        <Choice
+          label="Side"
+          value={side}
+          onChange={setSide}
+          options={drill.sides.map((value) => ({ value, label: SIDE_WORDS[value] }))}
+        />
+      ) : null}
+      <Movement
+        key={`${drill.id} ${String(side)} ${layout}`}
+        drillId={drill.id}
+        side={side}
+        layout={layout}
+      />
+      <Choice
+        label="Transmitter"
+        value={layout}
+        onChange={(value) => {
+          keep(LAYOUT, value);
+          setPicked(value);
+        }}
+        options={LAYOUTS.map((value) => ({ value, label: `Mode ${value}` }))}
+      />
+    </>
+  );
+}
+
+function Page({ drill }: { readonly drill: Drill<DrillId> }) {
   const { pilot } = useLocalSearchParams<{ pilot?: string }>();
   const { sentence } = useUnits();
   const roster = useRoster().data;
   const whose = roster?.pilots.find((each) => each.id === pilot);
-  const [picked, setPicked] = useState<StickLayout | null>(kept<StickLayout>(LAYOUT));
-  const layout = picked ?? whose?.stickLayout ?? 2;
-  const [side, setSide] = useState<Side | null>(drill.sides[0] ?? null);
-  const coaching = coachingOf(drill.id);
-  const { data: versions } = useDrillVersions();
   const moves = drill.sticks.length > 0;
   const flies = moves && isFlownHere(drill);
   const group = DRILL_GROUPS.find((each) => each.id === drill.group)!.name;
@@ -64,70 +173,7 @@ function Page({ drill }: { readonly drill: Drill<DrillId> }) {
       title={drill.name}
       under={[group, whose?.name].filter(Boolean).join(' · ')}
       up="/drills"
-      aside={
-        <>
-          <Part heading="Do">
-            <Words>{sentence(drill.task)}</Words>
-          </Part>
-          <Part heading="What goes wrong">
-            {coaching.mistakes.map((mistake) => (
-              <Words key={mistake}>{`– ${mistake}.`}</Words>
-            ))}
-          </Part>
-          <Part heading="Stop when">
-            <Words>{coaching.stop}</Words>
-          </Part>
-          <Part heading="Standard">
-            <Words>{`By eye: ${sentence(drill.byEye)}.`}</Words>
-            <Words>{`Measured: ${sentence(drill.measured)}.`}</Words>
-            <Words as="soft">{`Dose: ${drill.dose}. ${[KIND_WORDS[drill.kind], SIMULATOR_WORDS[drill.simulator]].filter(Boolean).join('. ')}.`}</Words>
-          </Part>
-          <Part
-            heading="Versions"
-            end={
-              <LinkButton
-                kind="quiet"
-                label={isOwnDrillId(drill.id) ? 'Change the drill' : 'Change the standard'}
-                href={`/drills/${drill.id}/edit`}
-              />
-            }
-          >
-            <Rows empty="The house standard, never changed here.">
-              {(versions ?? [])
-                .filter((version) => version.drillId === drill.id)
-                .map((version) => (
-                  <Row
-                    key={version.number}
-                    title={`Version ${version.number}: ${sentence(version.fields.byEye)}`}
-                    under={[
-                      sayDay(version.madeAt.slice(0, 10)),
-                      version.by,
-                      version.reason,
-                      `${plural(version.reps, 'rep')} flown under it`,
-                    ]
-                      .filter(Boolean)
-                      .join(' · ')}
-                  />
-                ))}
-            </Rows>
-          </Part>
-          {drill.after.length > 0 ? (
-            <Part heading="Comes after">
-              <Rows>
-                {drill.after.map((id) => (
-                  <LinkRow
-                    key={id}
-                    href={`/drills/${id}`}
-                    title={drillOf(id).name}
-                    under={drillOf(id).trains}
-                  />
-                ))}
-              </Rows>
-            </Part>
-          ) : null}
-          <Words as="soft">{`People behind the line, nobody under the path. ${STANDING_LINE}`}</Words>
-        </>
-      }
+      aside={<DrillFacts drill={drill} />}
     >
       <Words as="heading">{sentence(drill.byEye)}</Words>
       {drill.caution ? (
@@ -135,33 +181,7 @@ function Page({ drill }: { readonly drill: Drill<DrillId> }) {
           {sentence(drill.caution)}
         </Note>
       ) : null}
-      {moves ? (
-        <>
-          {drill.sides.length > 0 ? (
-            <Choice
-              label="Side"
-              value={side}
-              onChange={setSide}
-              options={drill.sides.map((value) => ({ value, label: SIDE_WORDS[value] }))}
-            />
-          ) : null}
-          <Movement
-            key={`${drill.id} ${String(side)} ${layout}`}
-            drillId={drill.id}
-            side={side}
-            layout={layout}
-          />
-          <Choice
-            label="Transmitter"
-            value={layout}
-            onChange={(value) => {
-              keep(LAYOUT, value);
-              setPicked(value);
-            }}
-            options={LAYOUTS.map((value) => ({ value, label: `Mode ${value}` }))}
-          />
-        </>
-      ) : null}
+      {moves ? <DrawnDrill drill={drill} whose={whose?.stickLayout ?? null} /> : null}
     </Screen>
   );
 }

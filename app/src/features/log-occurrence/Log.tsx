@@ -1,24 +1,26 @@
 import { logOccurrence } from '@skelby/core/commands/handles';
+import type { OccurrenceFields } from '@skelby/core/schemas/records';
 import { entryOf } from '../../offline/outbox/commands';
 import { FAMILIES } from '@skelby/core/causes/cause';
-import { causeOf } from '@skelby/core/causes/causes';
+import { causeOf, type CauseId } from '@skelby/core/causes/causes';
 import { KINDS_OF_OCCURRENCE } from '@skelby/core/vocabulary/flying';
-import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
+import { type Href, Redirect, useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import type { Roster } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { outbox } from '../../offline/outbox/use-outbox';
-import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
+import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
-import { PressRow, Rows } from '../../shared/ui/Rows';
 import { Screen } from '../../shared/ui/Screen';
 import { TextBox } from '../../shared/forms/TextBox';
 import { Words } from '../../shared/ui/Words';
-import { sayDay, sayTime } from '../../shared/copy/dates';
+import { sayTime } from '../../shared/copy/dates';
 import { KIND_WORDS } from '../../shared/copy/copy';
+import { PilotStep, type StepProps } from './PilotStep';
+import { type LogStep, LOG_STEPS } from './steps';
 import { CauseRows, FamilyRows } from '../../shared/ui/CausePicker';
 import {
   forPilot,
@@ -29,64 +31,18 @@ import {
   useLogDraft,
 } from '../../shared/forms/log-draft';
 
-const STEPS = ['pilot', 'kind', 'family', 'cause', 'save'] as const;
-type Step = (typeof STEPS)[number];
-const isStep = (text: string | undefined): text is Step => (STEPS as readonly string[]).includes(text ?? '');
+const isStep = (text: string | undefined): text is LogStep =>
+  (LOG_STEPS as readonly string[]).includes(text ?? '');
 
-/** Pilots shown before the search is used. */
-const SHOWN = 40;
-const SEARCH_FROM = 12;
 const SEND_WITHIN_MS = 1_500;
 
-const missing = (draft: LogDraft, step: Step): Step | null => {
-  const at = STEPS.indexOf(step);
+const missing = (draft: LogDraft, step: LogStep): LogStep | null => {
+  const at = LOG_STEPS.indexOf(step);
   if (at > 0 && !draft.pilotId) return 'pilot';
   if (at > 1 && !draft.kind) return 'kind';
   if (at > 2 && !draft.familyId) return 'family';
   return at > 3 && !draft.causeId ? 'cause' : null;
 };
-
-interface StepProps {
-  readonly draft: LogDraft;
-  readonly roster: Roster;
-  readonly go: (part: Partial<LogDraft>, next: Step) => void;
-}
-
-function PilotStep({ draft, roster, go }: StepProps) {
-  const [wanted, setWanted] = useState('');
-  const found = roster.pilots.filter((pilot) =>
-    pilot.name.toLowerCase().includes(wanted.trim().toLowerCase()),
-  );
-  return (
-    <>
-      <LinkButton
-        kind="quiet"
-        icon="life-buoy"
-        label="Just crashed? The first ten minutes"
-        href={`/first-minutes${draft.siteId ? `?site=${draft.siteId}` : ''}`}
-      />
-      {roster.pilots.length >= SEARCH_FROM ? (
-        <TextBox label="Find by name" value={wanted} onChangeText={setWanted} autoCapitalize="none" />
-      ) : null}
-      {roster.pilots.length === 0 ? (
-        <Note icon="users" heading="No pilots yet">
-          <LinkButton kind="solid" icon="plus" label="Add the first pilot" href="/pilots/new/edit" />
-        </Note>
-      ) : null}
-      <Rows empty={roster.pilots.length === 0 ? undefined : 'No pilot of that name.'}>
-        {found.slice(0, SHOWN).map((pilot) => (
-          <PressRow
-            key={pilot.id}
-            title={pilot.name}
-            under={pilot.lastFlownOn ? `Flew ${sayDay(pilot.lastFlownOn)}` : undefined}
-            onPress={() => go(forPilot(pilot), 'kind')}
-          />
-        ))}
-      </Rows>
-      {found.length > SHOWN ? <Words as="soft">{`${found.length - SHOWN} more: find by name.`}</Words> : null}
-    </>
-  );
-}
 
 function KindStep() {
   return (
@@ -165,13 +121,85 @@ function Details({ draft, roster }: StepProps) {
   return <Words as="soft">{`${facts}. From the last flight; change it later if it was otherwise.`}</Words>;
 }
 
-const TITLES: Readonly<Record<Step, string>> = {
+const TITLES: Readonly<Record<LogStep, string>> = {
   pilot: 'Who was flying?',
   kind: 'What was it?',
   family: 'What was behind it?',
   cause: 'Which of these?',
   save: 'Save it',
 };
+
+/** The draft is gone by now: the page waits to be left, and asks nothing more. */
+function Saving() {
+  return (
+    <Screen title="Saving …">
+      <Words as="soft" role="status">
+        Kept on this phone.
+      </Words>
+    </Screen>
+  );
+}
+
+interface SaveStepProps extends StepProps {
+  readonly causeId: CauseId;
+  readonly onNote: (note: string) => void;
+  readonly onDrop: () => void;
+}
+
+function SaveStep({ causeId, onNote, onDrop, ...props }: SaveStepProps) {
+  return (
+    <>
+      <View>
+        <Words as="heading">{causeOf(causeId).name}</Words>
+        <Words as="soft">{causeOf(causeId).sign}</Words>
+      </View>
+      <TextBox
+        label="What happened, in a line (optional)"
+        value={props.draft.note}
+        onChangeText={onNote}
+        multiline
+        maxLength={1000}
+        hint="Your phone's own dictation works here."
+      />
+      <Details {...props} />
+      <Button kind="quiet" label="Throw this entry away" onPress={onDrop} />
+    </>
+  );
+}
+
+/** What was said in the steps before this one. */
+function saidBefore(step: LogStep, draft: LogDraft, who: string | undefined): string | undefined {
+  const said = [
+    who,
+    draft.kind ? KIND_WORDS[draft.kind] : null,
+    draft.familyId ? FAMILIES.find((each) => each.id === draft.familyId)?.name : null,
+  ];
+  return said.slice(0, LOG_STEPS.indexOf(step)).filter(Boolean).join(' · ') || undefined;
+}
+
+/** Keeps the entry and waits a moment for the server's word. @returns where to go on */
+async function sent(id: string, body: OccurrenceFields, who: string): Promise<Href> {
+  const entry = entryOf(logOccurrence, { id }, body, `${KIND_WORDS[body.kind]} of ${who}`);
+  await outbox.add(entry);
+  await Promise.race([
+    outbox.flush(),
+    new Promise((resolve) => {
+      setTimeout(resolve, SEND_WITHIN_MS);
+    }),
+  ]);
+  const refused = outbox.state().items.some((item) => item.refused && item.path === entry.path);
+  return refused ? '/' : `/occurrence/${id}`;
+}
+
+/** The pilot that the address names, once the roster is there; undefined when it is the draft's already. */
+const namedIn = (asked: string | undefined, draft: LogDraft, roster: Roster | undefined) =>
+  asked === draft.pilotId ? undefined : roster?.pilots.find((pilot) => pilot.id === asked);
+
+/** The main act of a step, in the thumb's reach. */
+function footOf(step: LogStep, go: StepProps['go'], save: () => void) {
+  if (step === 'save') return <Button kind="main" icon="check" label="Save" onPress={save} />;
+  return step === 'kind' ? <KindButtons go={go} /> : undefined;
+}
 
 export function Log() {
   const params = useLocalSearchParams<{ step: string; pilot?: string }>();
@@ -182,10 +210,7 @@ export function Log() {
   const [renaming, setRenaming] = useState(false);
 
   // From a pilot's own page the first question is answered already.
-  const asked =
-    params.pilot === draft.pilotId
-      ? undefined
-      : roster.data?.pilots.find((pilot) => pilot.id === params.pilot);
+  const asked = namedIn(params.pilot, draft, roster.data);
   const unfinished = hasProgress(draft) && !renaming;
   // Coming from a pilot's page: what is begun is another entry, unless it is this pilot's of a moment ago.
   const comesAnew = params.pilot !== undefined && (asked !== undefined || isOld(draft));
@@ -193,15 +218,7 @@ export function Log() {
     if (asked && !unfinished) change(forPilot(asked));
   }, [asked, change, unfinished]);
 
-  // The draft is gone by now: the page waits to be left, and asks nothing more.
-  if (sending)
-    return (
-      <Screen title="Saving …">
-        <Words as="soft" role="status">
-          Kept on this phone.
-        </Words>
-      </Screen>
-    );
+  if (sending) return <Saving />;
   if (!isStep(params.step)) return <Redirect href="/log/pilot" />;
   const step = params.step;
   const lacking = params.pilot && draft.pilotId === null ? null : missing(draft, step);
@@ -214,28 +231,14 @@ export function Log() {
     router.push(`/log/${next}`);
   };
   const who = roster.data?.pilots.find((pilot) => pilot.id === draft.pilotId)?.name;
-  const soFar = [
-    who,
-    draft.kind ? KIND_WORDS[draft.kind] : null,
-    draft.familyId ? FAMILIES.find((each) => each.id === draft.familyId)?.name : null,
-  ];
-  const under = soFar.slice(0, STEPS.indexOf(step)).filter(Boolean).join(' · ');
+  const under = saidBefore(step, draft, who);
 
   const save = async () => {
     const body = occurrenceFields(draft);
     if (!body) return;
     setSending(true);
     const { id } = take();
-    const entry = entryOf(logOccurrence, { id }, body, `${KIND_WORDS[body.kind]} of ${who ?? 'a pilot'}`);
-    await outbox.add(entry);
-    await Promise.race([
-      outbox.flush(),
-      new Promise((resolve) => {
-        setTimeout(resolve, SEND_WITHIN_MS);
-      }),
-    ]);
-    const refused = outbox.state().items.some((item) => item.refused && item.path === entry.path);
-    router.replace(refused ? '/' : `/occurrence/${id}`);
+    router.replace(await sent(id, body, who ?? 'a pilot'));
   };
 
   return (
@@ -243,18 +246,7 @@ export function Log() {
       {(data) => {
         const props = { draft, roster: data, go };
         return (
-          <Screen
-            title={TITLES[step]}
-            under={under || undefined}
-            up="/"
-            foot={
-              step === 'save' ? (
-                <Button kind="main" icon="check" label="Save" onPress={() => void save()} />
-              ) : step === 'kind' ? (
-                <KindButtons go={go} />
-              ) : undefined
-            }
-          >
+          <Screen title={TITLES[step]} under={under} up="/" foot={footOf(step, go, () => void save())}>
             {step === 'pilot' && unfinished ? (
               <Unfinished
                 draft={draft}
@@ -271,29 +263,15 @@ export function Log() {
               <CauseRows familyId={draft.familyId} onPick={(causeId) => go({ causeId }, 'save')} />
             ) : null}
             {step === 'save' && draft.causeId ? (
-              <>
-                <View>
-                  <Words as="heading">{causeOf(draft.causeId).name}</Words>
-                  <Words as="soft">{causeOf(draft.causeId).sign}</Words>
-                </View>
-                <TextBox
-                  label="What happened, in a line (optional)"
-                  value={draft.note}
-                  onChangeText={(note) => change({ note })}
-                  multiline
-                  maxLength={1000}
-                  hint="Your phone's own dictation works here."
-                />
-                <Details {...props} />
-                <Button
-                  kind="quiet"
-                  label="Throw this entry away"
-                  onPress={() => {
-                    drop();
-                    router.replace('/');
-                  }}
-                />
-              </>
+              <SaveStep
+                {...props}
+                causeId={draft.causeId}
+                onNote={(note) => change({ note })}
+                onDrop={() => {
+                  drop();
+                  router.replace('/');
+                }}
+              />
             ) : null}
           </Screen>
         );

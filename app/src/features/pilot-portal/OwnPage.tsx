@@ -130,6 +130,96 @@ function Tell({ token, onDone }: { readonly token: string; readonly onDone: () =
   );
 }
 
+type OwnProps = { readonly page: PilotPortalPage; readonly token: string };
+
+/** The next session, with this pilot's drills. */
+function OwnSession({ page: { session, pilot }, token }: OwnProps) {
+  if (!session) return null;
+  return (
+    <Part heading={`Session ${sayDay(session.day)}, ${session.startsAt}`}>
+      {session.siteName ? <Words as="soft">{session.siteName}</Words> : null}
+      {session.blocks.map((block, i) => (
+        <OwnDrill
+          key={i}
+          drillId={block.drillId}
+          pilot={pilot}
+          token={token}
+          rests={block.purpose === 'check'}
+          first={`${blockWords(block, drillOf)} · ${PURPOSE_WORDS[block.purpose].toLowerCase()}`}
+        />
+      ))}
+    </Part>
+  );
+}
+
+function FlownLately({ flown }: Pick<PilotPortalPage, 'flown'>) {
+  const met = flown.reduce((sum, each) => sum + each.met, 0);
+  const reps = flown.reduce((sum, each) => sum + each.reps, 0);
+  return (
+    <Part heading="Flown lately">
+      {reps > 0 ? (
+        <Words>{`${met} of ${plural(reps, 'rep')} met on the last ${plural(flown.length, 'day')}.`}</Words>
+      ) : null}
+      <Rows empty="Nothing yet.">
+        {flown.map((each) => (
+          <Row key={each.day} title={sayDay(each.day)} under={`${each.met} of ${each.reps} met`} />
+        ))}
+      </Rows>
+    </Part>
+  );
+}
+
+/** Drills rest between the last practice and the check. */
+const restsNow = ({ checkFrom, checkPassed, state }: PilotPortalPage['weaknesses'][number]): boolean =>
+  checkFrom !== null && !checkPassed && state !== 'watch';
+
+/** Where it stands: its state, the next rung, and when the check is due. */
+function standingWords(weakness: PilotPortalPage['weaknesses'][number]): string {
+  const { state, rungs, checkFrom, checkPassed } = weakness;
+  const next = RUNGS[rungs.findIndex((share) => share < 1)];
+  return [
+    STATE_WORDS[state],
+    state !== 'watch' && next ? `next rung: ${RUNG_NAMES[next].toLowerCase()}` : null,
+    checkFrom && !checkPassed ? `check due ${sayDay(checkFrom)}` : null,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+/** One weakness as its pilot sees it: where it stands, what to do, and the drills. */
+function OwnWeakness({
+  weakness,
+  pilot,
+  token,
+}: Pick<OwnProps, 'token'> & {
+  readonly weakness: PilotPortalPage['weaknesses'][number];
+  readonly pilot: PilotPortalPage['pilot'];
+}) {
+  const cause = causeOf(weakness.causeId);
+  const rests = restsNow(weakness);
+  return (
+    <Part heading={cause.name}>
+      <View style={{ flexDirection: 'row', gap: 14, alignItems: 'center' }}>
+        <SmallLadder shares={weakness.rungs} />
+        <Words as="soft" style={{ flex: 1 }}>
+          {standingWords(weakness)}
+        </Words>
+      </View>
+      <Words>{cause.how}</Words>
+      <Words as="strong">{`When it happens: ${cause.respond[onReleaseIn(pilot.mode)]}`}</Words>
+      {restricts(weakness) ? (
+        <Note icon="slash" heading="Until cleared">
+          {untilCleared(weakness.causeId)}
+        </Note>
+      ) : null}
+      {rests ? <Words as="soft">No practice of these until the check: it would move it.</Words> : null}
+      {(weakness.drillIds ?? []).map((id) => (
+        <OwnDrill key={id} drillId={id} pilot={pilot} token={token} rests={rests} />
+      ))}
+    </Part>
+  );
+}
+
 function Own({
   page,
   token,
@@ -139,9 +229,7 @@ function Own({
   readonly token: string;
   readonly onTell: () => void;
 }) {
-  const { pilot, session } = page;
-  const met = page.flown.reduce((sum, each) => sum + each.met, 0);
-  const reps = page.flown.reduce((sum, each) => sum + each.reps, 0);
+  const { pilot } = page;
   return (
     <Screen
       title={pilot.name}
@@ -149,31 +237,8 @@ function Own({
       foot={<Button kind="main" icon="message-circle" label="Tell us about a near-miss" onPress={onTell} />}
       aside={
         <>
-          {session ? (
-            <Part heading={`Session ${sayDay(session.day)}, ${session.startsAt}`}>
-              {session.siteName ? <Words as="soft">{session.siteName}</Words> : null}
-              {session.blocks.map((block, i) => (
-                <OwnDrill
-                  key={i}
-                  drillId={block.drillId}
-                  pilot={pilot}
-                  token={token}
-                  rests={block.purpose === 'check'}
-                  first={`${blockWords(block, drillOf)} · ${PURPOSE_WORDS[block.purpose].toLowerCase()}`}
-                />
-              ))}
-            </Part>
-          ) : null}
-          <Part heading="Flown lately">
-            {reps > 0 ? (
-              <Words>{`${met} of ${plural(reps, 'rep')} met on the last ${plural(page.flown.length, 'day')}.`}</Words>
-            ) : null}
-            <Rows empty="Nothing yet.">
-              {page.flown.map((each) => (
-                <Row key={each.day} title={sayDay(each.day)} under={`${each.met} of ${each.reps} met`} />
-              ))}
-            </Rows>
-          </Part>
+          <OwnSession page={page} token={token} />
+          <FlownLately flown={page.flown} />
           <Words as="soft">{STANDING_LINE}</Words>
         </>
       }
@@ -184,35 +249,9 @@ function Own({
           Fly well, and tell us when something nearly happened.
         </Note>
       ) : (
-        page.weaknesses.map((weakness) => {
-          const cause = causeOf(weakness.causeId);
-          const rests = weakness.checkFrom !== null && !weakness.checkPassed && weakness.state !== 'watch';
-          const next = RUNGS[weakness.rungs.findIndex((share) => share < 1)];
-          return (
-            <Part key={weakness.causeId} heading={cause.name}>
-              <View style={{ flexDirection: 'row', gap: 14, alignItems: 'center' }}>
-                <SmallLadder shares={weakness.rungs} />
-                <Words
-                  as="soft"
-                  style={{ flex: 1 }}
-                >{`${STATE_WORDS[weakness.state]}${weakness.state !== 'watch' && next ? ` · next rung: ${RUNG_NAMES[next].toLowerCase()}` : ''}${weakness.checkFrom && !weakness.checkPassed ? ` · check due ${sayDay(weakness.checkFrom)}` : ''}`}</Words>
-              </View>
-              <Words>{cause.how}</Words>
-              <Words as="strong">{`When it happens: ${cause.respond[onReleaseIn(pilot.mode)]}`}</Words>
-              {restricts(weakness) ? (
-                <Note icon="slash" heading="Until cleared">
-                  {untilCleared(weakness.causeId)}
-                </Note>
-              ) : null}
-              {rests ? (
-                <Words as="soft">No practice of these until the check: it would move it.</Words>
-              ) : null}
-              {(weakness.drillIds ?? []).map((id) => (
-                <OwnDrill key={id} drillId={id} pilot={pilot} token={token} rests={rests} />
-              ))}
-            </Part>
-          );
-        })
+        page.weaknesses.map((weakness) => (
+          <OwnWeakness key={weakness.causeId} weakness={weakness} pilot={pilot} token={token} />
+        ))
       )}
     </Screen>
   );

@@ -119,11 +119,91 @@ function Wizard({
   );
 }
 
-/** Transmitters and game controllers: pick one up, move the sticks, and it is set up and kept. */
-export function ControllerPart() {
-  const pads = usePads();
-  const pad = chosenPad(pads);
-  const [asking, setAsking] = useState(false);
+interface SetUpProps {
+  readonly setUp: ControllerSetUp;
+  readonly awaiting: SwitchUse | null;
+  readonly onAwait: (use: SwitchUse | null) => void;
+  readonly onChange: (next: ControllerSetUp) => void;
+}
+
+/** Softening and switches of a controller that has been set up. */
+function Tuning({ setUp, awaiting, onAwait, onChange }: SetUpProps) {
+  const underOf = (use: SwitchUse): string => {
+    if (awaiting === use) return 'Press it now …';
+    return setUp.switches[use] === undefined ? 'No switch' : `Switch ${setUp.switches[use] + 1}`;
+  };
+  return (
+    <>
+      <Stepper
+        label="Centre-softening"
+        unit="%"
+        value={Math.round(setUp.softening * 100)}
+        step={10}
+        least={0}
+        most={90}
+        onChange={(value) => {
+          if (value !== null) onChange({ ...setUp, softening: Math.min(0.9, Math.max(0, value / 100)) });
+        }}
+      />
+      <Rows>
+        {SWITCH_USES.map((use) => (
+          <Row
+            key={use}
+            title={USE_WORDS[use]}
+            under={underOf(use)}
+            after={
+              <Button
+                label={awaiting === use ? 'Leave it' : 'Set'}
+                says={`Set the switch for: ${USE_WORDS[use]}`}
+                onPress={() => onAwait(awaiting === use ? null : use)}
+              />
+            }
+          />
+        ))}
+      </Rows>
+    </>
+  );
+}
+
+/** How the sticks of a controller stand, in axes of the craft. */
+function StickBars({ pad, setUp }: { readonly pad: PadNow; readonly setUp: ControllerSetUp | null }) {
+  if (!setUp)
+    return <Words>It flies with the usual axes of a game controller. A transmitter wants setting up.</Words>;
+  return ASKED.map(({ axis }) => (
+    <Bar
+      key={axis}
+      name={AXIS_NAMES[axis]}
+      value={expoCurve(stickAt(setUp.axes[axis], pad.axes), axis === 'throttle' ? 0 : setUp.softening)}
+    />
+  ));
+}
+
+/** Which of several to fly with. */
+function WhichPad({
+  pads,
+  pad,
+  onPick,
+}: {
+  readonly pads: readonly PadNow[];
+  readonly pad: PadNow;
+  readonly onPick: (pad: PadNow) => void;
+}) {
+  if (pads.length < 2) return <Words as="strong">{pad.id}</Words>;
+  return (
+    <Choice
+      label="Fly with"
+      value={pad.index}
+      options={pads.map(({ index, id: name }) => ({ value: index, label: name }))}
+      onChange={(index) => {
+        const one = pads.find((each) => each.index === index);
+        if (one) onPick(one);
+      }}
+    />
+  );
+}
+
+/** The set-up of a controller as it is kept here; what is asked to be pressed becomes its switch. */
+function useSetUp(pad: PadNow | null) {
   const [awaiting, setAwaiting] = useState<SwitchUse | null>(null);
   const [, refresh] = useState(0);
   const setUp = pad ? keptSetUpOnce(pad.id) : null;
@@ -144,32 +224,30 @@ export function ControllerPart() {
       setAwaiting(null);
     }
   }, [awaiting, setUp, button, change]);
+  return { setUp, change, awaiting, setAwaiting, lookAgain: () => refresh((n) => n + 1) };
+}
+
+/** Transmitters and game controllers: pick one up, move the sticks, and it is set up and kept. */
+export function ControllerPart() {
+  const pads = usePads();
+  const pad = chosenPad(pads);
+  const [asking, setAsking] = useState(false);
+  const { setUp, change, awaiting, setAwaiting, lookAgain } = useSetUp(pad);
   if (!pad)
     return (
       <Part heading="Transmitter or controller">
         <Words as="soft">None seen. Plug it in and move a stick: the browser shows it only then.</Words>
       </Part>
     );
+  const pick = (one: PadNow) => {
+    pickPad(one);
+    setAsking(false);
+    setAwaiting(null);
+    lookAgain();
+  };
   return (
     <Part heading="Transmitter or controller">
-      {pads.length > 1 ? (
-        <Choice
-          label="Fly with"
-          value={pad.index}
-          options={pads.map(({ index, id: name }) => ({ value: index, label: name }))}
-          onChange={(index) => {
-            const one = pads.find((each) => each.index === index);
-            if (one) {
-              pickPad(one);
-              setAsking(false);
-              setAwaiting(null);
-              refresh((n) => n + 1);
-            }
-          }}
-        />
-      ) : (
-        <Words as="strong">{pad.id}</Words>
-      )}
+      <WhichPad pads={pads} pad={pad} onPick={pick} />
       {asking ? (
         <Wizard
           pad={pad}
@@ -181,62 +259,14 @@ export function ControllerPart() {
         />
       ) : (
         <>
-          {setUp ? (
-            ASKED.map(({ axis }) => (
-              <Bar
-                key={axis}
-                name={AXIS_NAMES[axis]}
-                value={expoCurve(
-                  stickAt(setUp.axes[axis], pad.axes),
-                  axis === 'throttle' ? 0 : setUp.softening,
-                )}
-              />
-            ))
-          ) : (
-            <Words>It flies with the usual axes of a game controller. A transmitter wants setting up.</Words>
-          )}
+          <StickBars pad={pad} setUp={setUp} />
           <Button
             icon="sliders"
             label={setUp ? 'Set the sticks up again' : 'Set the sticks up'}
             onPress={() => setAsking(true)}
           />
           {setUp ? (
-            <>
-              <Stepper
-                label="Centre-softening"
-                unit="%"
-                value={Math.round(setUp.softening * 100)}
-                step={10}
-                least={0}
-                most={90}
-                onChange={(value) => {
-                  if (value !== null)
-                    change({ ...setUp, softening: Math.min(0.9, Math.max(0, value / 100)) });
-                }}
-              />
-              <Rows>
-                {SWITCH_USES.map((use) => (
-                  <Row
-                    key={use}
-                    title={USE_WORDS[use]}
-                    under={
-                      awaiting === use
-                        ? 'Press it now …'
-                        : setUp.switches[use] === undefined
-                          ? 'No switch'
-                          : `Switch ${setUp.switches[use] + 1}`
-                    }
-                    after={
-                      <Button
-                        label={awaiting === use ? 'Leave it' : 'Set'}
-                        says={`Set the switch for: ${USE_WORDS[use]}`}
-                        onPress={() => setAwaiting(awaiting === use ? null : use)}
-                      />
-                    }
-                  />
-                ))}
-              </Rows>
-            </>
+            <Tuning setUp={setUp} awaiting={awaiting} onAwait={setAwaiting} onChange={change} />
           ) : null}
         </>
       )}

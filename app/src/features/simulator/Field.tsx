@@ -36,13 +36,8 @@ interface FieldProps {
   readonly children?: ReactNode;
 }
 
-/** The field in three dimensions. What draws it arrives with it. */
-export const Field = forwardRef<FieldHandle, FieldProps>(function Field(
-  { height, spanM, rotors, marks, scene, throughCamera, cameraDeg, blind, inset, children },
-  handle,
-) {
-  const styles = useStyles();
-  const theme = useTheme();
+/** What draws arrives with the page, and is let go with it; the last pose is drawn again where it changes. */
+function useView({ spanM, rotors, marks, scene, throughCamera, cameraDeg, blind }: FieldProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const box = useRef<HTMLDivElement>(null);
   const view = useRef<PracticeView | null>(null);
@@ -50,20 +45,6 @@ export const Field = forwardRef<FieldHandle, FieldProps>(function Field(
   const tilt = useRef(cameraDeg);
   tilt.current = cameraDeg;
   const [failed, setFailed] = useState<string | null>(null);
-  useImperativeHandle(
-    handle,
-    () => ({
-      draw: (pose) => {
-        last.current = pose;
-        return view.current?.draw(pose) ?? null;
-      },
-      showPath: (places) => {
-        view.current?.showPath(places);
-        if (last.current) view.current?.draw(last.current);
-      },
-    }),
-    [],
-  );
   useEffect(() => {
     let over = false;
     let watch: ResizeObserver | null = null;
@@ -103,6 +84,29 @@ export const Field = forwardRef<FieldHandle, FieldProps>(function Field(
     view.current.blind = blind;
     if (last.current) view.current.draw(last.current);
   }, [throughCamera, cameraDeg, blind]);
+  return { canvas, box, view, last, failed };
+}
+
+/** The field in three dimensions. */
+export const Field = forwardRef<FieldHandle, FieldProps>(function Field(props, handle) {
+  const { height, throughCamera, inset, children } = props;
+  const styles = useStyles();
+  const theme = useTheme();
+  const { canvas, box, view, last, failed } = useView(props);
+  useImperativeHandle(
+    handle,
+    () => ({
+      draw: (pose) => {
+        last.current = pose;
+        return view.current?.draw(pose) ?? null;
+      },
+      showPath: (places) => {
+        view.current?.showPath(places);
+        if (last.current) view.current?.draw(last.current);
+      },
+    }),
+    [view, last],
+  );
   return (
     <View style={[styles.field, { height }]}>
       <div ref={box} style={{ position: 'absolute', inset: 0 }}>

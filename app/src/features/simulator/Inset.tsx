@@ -14,6 +14,39 @@ interface InsetProps {
 const LEAST_M = 16;
 const MARGIN = 12;
 
+interface MarkAboveProps {
+  readonly mark: Mark;
+  /** Where it is drawn, px. */
+  readonly at: readonly [number, number];
+  readonly scale: number;
+}
+
+function MarkAbove({ mark: { is, width = 2, deep = false }, at: [x, y], scale }: MarkAboveProps) {
+  const theme = useTheme();
+  const half = (width * scale) / 2;
+  if (is === 'gate' || is === 'wall' || is === 'roof')
+    return (
+      <Line
+        x1={deep ? x : x - half}
+        y1={deep ? y - half : y}
+        x2={deep ? x : x + half}
+        y2={deep ? y + half : y}
+        stroke={theme.ink}
+        strokeWidth={3}
+      />
+    );
+  return (
+    <Circle
+      cx={x}
+      cy={y}
+      r={is === 'post' ? 3 : 4}
+      fill={is === 'post' ? theme.ink : 'none'}
+      stroke={theme.ink}
+      strokeWidth={2}
+    />
+  );
+}
+
 /** The field from above: the pilot, the marks, the craft with its nose, and where it flew. */
 export function Inset({ marks, pilot, craft, path, size }: InsetProps) {
   const theme = useTheme();
@@ -49,31 +82,9 @@ export function Inset({ marks, pilot, craft, path, size }: InsetProps) {
         stroke={theme.ink}
         strokeWidth={2}
       />
-      {marks.map(({ is, x, y, width = 2, deep = false }, i) => {
-        const [mx, my] = at([x, y]);
-        const half = (width * scale) / 2;
-        return is === 'gate' || is === 'wall' || is === 'roof' ? (
-          <Line
-            key={i}
-            x1={deep ? mx : mx - half}
-            y1={deep ? my - half : my}
-            x2={deep ? mx : mx + half}
-            y2={deep ? my + half : my}
-            stroke={theme.ink}
-            strokeWidth={3}
-          />
-        ) : (
-          <Circle
-            key={i}
-            cx={mx}
-            cy={my}
-            r={is === 'post' ? 3 : 4}
-            fill={is === 'post' ? theme.ink : 'none'}
-            stroke={theme.ink}
-            strokeWidth={2}
-          />
-        );
-      })}
+      {marks.map((mark, i) => (
+        <MarkAbove key={i} mark={mark} at={at([mark.x, mark.y])} scale={scale} />
+      ))}
       {path.length > 1 ? (
         <Polyline
           points={path.map((place) => at(place).join(',')).join(' ')}

@@ -27,39 +27,81 @@ interface LogPartProps {
   readonly cameraDeg: number;
 }
 
-/** A flight log brought in and judged, away from the page so that it never stands still. */
-export function LogPart({ drill, course, side, craft, scene, marks, layout, cameraDeg }: LogPartProps) {
+type Reading = FromLog | 'reading' | null;
+
+/** Reads and judges a log away from the page, so that it never stands still. */
+function useLogReader({ drill, side, craft, scene }: LogPartProps) {
   const worker = useRef<Worker | null>(null);
-  const [state, setState] = useState<FromLog | 'reading' | null>(null);
-  const [chosen, setChosen] = useState(0);
+  const [state, setState] = useState<Reading>(null);
   const stop = () => {
     worker.current?.terminate();
     worker.current = null;
   };
   useEffect(() => stop, []);
+  const end = (next: Reading) => {
+    setState(next);
+    stop();
+  };
   const read = (file: File) => {
     stop();
     setState('reading');
-    setChosen(0);
     const own = new Worker(new URL(require.unstable_resolveWorker('./log.worker.ts'), window.location.href), {
       type: 'module',
     });
     worker.current = own;
-    own.onmessage = ({ data }: MessageEvent<FromLog>) => {
-      setState(data);
-      stop();
-    };
-    own.onerror = (event) => {
-      setState({
-        is: 'bad',
-        message: event.message || 'The part that reads logs did not load: reload the page.',
-      });
-      stop();
-    };
+    own.onmessage = ({ data }: MessageEvent<FromLog>) => end(data);
+    own.onerror = ({ message }) =>
+      end({ is: 'bad', message: message || 'The part that reads logs did not load: reload the page.' });
     own.postMessage({ file, drillId: drill.id, side, craft, solids: scene.solids } satisfies ToRead);
   };
-  const rep =
-    state !== null && state !== 'reading' && state.is === 'read' ? (state.reps[chosen] ?? null) : null;
+  return { state, read, leave: () => end(null) };
+}
+
+/** The reps that were found, one at a time. */
+function ReadReps({ reps, ...props }: LogPartProps & { readonly reps: (FromLog & { is: 'read' })['reps'] }) {
+  const [chosen, setChosen] = useState(0);
+  const rep = reps[chosen];
+  return (
+    <>
+      <Words as="strong" role="status">
+        {`${plural(reps.length, 'rep')} found, ${reps.filter((each) => each.score.met).length} met.`}
+      </Words>
+      {reps.length > 1 ? (
+        <ButtonRow>
+          <Button label="Before" disabled={chosen === 0} onPress={() => setChosen(chosen - 1)} />
+          <Button
+            label={`Next (${chosen + 1} of ${reps.length})`}
+            disabled={chosen === reps.length - 1}
+            onPress={() => setChosen(chosen + 1)}
+          />
+        </ButtonRow>
+      ) : null}
+      {rep ? (
+        <>
+          <ScorePanel score={rep.score} />
+          <Replayed
+            key={chosen}
+            replay={rep.replay}
+            wrongAtS={rep.score.wrong?.atS ?? null}
+            spanM={props.craft.spanM}
+            rotors={props.craft.rotors}
+            marks={props.marks}
+            scene={props.scene}
+            layout={props.layout}
+            cameraDeg={props.cameraDeg}
+            course={props.course}
+          />
+        </>
+      ) : null}
+    </>
+  );
+}
+
+/** A flight log brought in and judged. */
+export function LogPart(props: LogPartProps) {
+  const { state, read, leave } = useLogReader(props);
+  const isReading = state === 'reading';
+  const done = state === null || state === 'reading' ? null : state;
   return (
     <Part heading="From a flight log">
       <Words as="soft">
@@ -69,59 +111,18 @@ export function LogPart({ drill, course, side, craft, scene, marks, layout, came
       <ButtonRow>
         <Button
           icon="upload"
-          label={state === 'reading' ? 'Reading …' : 'Judge a log'}
-          disabled={state === 'reading'}
+          label={isReading ? 'Reading …' : 'Judge a log'}
+          disabled={isReading}
           onPress={() => pickFile('.csv,text/csv', read)}
         />
-        {state === 'reading' ? (
-          <Button
-            kind="quiet"
-            label="Stop"
-            onPress={() => {
-              stop();
-              setState(null);
-            }}
-          />
-        ) : null}
+        {isReading ? <Button kind="quiet" label="Stop" onPress={leave} /> : null}
       </ButtonRow>
-      {state !== null && state !== 'reading' && state.is === 'bad' ? (
+      {done?.is === 'bad' ? (
         <Note icon="alert-triangle" heading="This log cannot be judged" live>
-          {state.message}
+          {done.message}
         </Note>
       ) : null}
-      {state !== null && state !== 'reading' && state.is === 'read' ? (
-        <Words
-          as="strong"
-          role="status"
-        >{`${plural(state.reps.length, 'rep')} found, ${state.reps.filter((each) => each.score.met).length} met.`}</Words>
-      ) : null}
-      {rep && state !== null && state !== 'reading' && state.is === 'read' ? (
-        <>
-          {state.reps.length > 1 ? (
-            <ButtonRow>
-              <Button label="Before" disabled={chosen === 0} onPress={() => setChosen(chosen - 1)} />
-              <Button
-                label={`Next (${chosen + 1} of ${state.reps.length})`}
-                disabled={chosen === state.reps.length - 1}
-                onPress={() => setChosen(chosen + 1)}
-              />
-            </ButtonRow>
-          ) : null}
-          <ScorePanel score={rep.score} />
-          <Replayed
-            key={chosen}
-            replay={rep.replay}
-            wrongAtS={rep.score.wrong?.atS ?? null}
-            spanM={craft.spanM}
-            rotors={craft.rotors}
-            marks={marks}
-            scene={scene}
-            layout={layout}
-            cameraDeg={cameraDeg}
-            course={course}
-          />
-        </>
-      ) : null}
+      {done?.is === 'read' ? <ReadReps {...props} reps={done.reps} /> : null}
     </Part>
   );
 }

@@ -1,7 +1,6 @@
 import { useDrills } from '../../shared/api/use-drills';
 import { type Drill, SIDES } from '@skelby/core/drills/drill';
 import { isDrillId, type DrillId } from '@skelby/core/drills/drills';
-import { practiceOf } from '@skelby/core/simulator/practice';
 import { type CraftRecord, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import {
   FLIGHT_MODES,
@@ -9,7 +8,6 @@ import {
   STICK_LAYOUTS,
   type StickLayout,
 } from '@skelby/core/vocabulary/flying';
-import { exerciseOf } from '@skelby/core/assessment/exercises';
 import {
   craftAsText,
   craftFromText,
@@ -33,7 +31,7 @@ import { Fly } from './Fly';
 import { LogPart } from './LogPart';
 import { PracticeChoices } from './PracticeChoices';
 import { RecordedNote, useRecorded } from './record';
-import { flightFrom, linkFrom, type PracticeSettings, settingsFrom } from './settings';
+import { drillSetUp, flightFrom, linkFrom, type PracticeSettings, settingsFrom } from './settings';
 import { useTilt } from './tilt';
 
 const NAME = 'practice.chosen';
@@ -100,7 +98,8 @@ const setAnew = (
     craftAsText(craft),
   ]);
 
-function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: PracticeProps) {
+/** Craft and sticks, which stay from one practice to the next on this device. */
+function useChosen(who: WhoFlies) {
   const [chosen, setChosen] = useState<Chosen>(() => ({
     ...BEFORE,
     ...kept<Partial<Chosen>>(NAME),
@@ -112,43 +111,49 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
       keep(NAME, next);
       return next;
     });
+  return { chosen, choose };
+}
+
+/** How the drill is flown: as its link says, and as it was changed here; null where it is not flown here. */
+function useSettings(drill: Drill<DrillId>, link: PracticeLink, mode: FlightMode) {
+  const [changed, setChanged] = useState<Partial<PracticeSettings>>({});
+  const usual = useMemo(() => {
+    const set = drillSetUp(drill.id, drill.sides[0] ?? null, mode);
+    return set && settingsFrom(practiceLinkShape.cast({}), drill, set);
+  }, [drill, mode]);
+  const settings = useMemo(() => {
+    const set = drillSetUp(drill.id, link.side ?? drill.sides[0] ?? null, mode);
+    return set && { ...settingsFrom(link, drill, set), ...changed };
+  }, [drill, link, mode, changed]);
+  const side = settings?.side ?? null;
+  const set = useMemo(() => drillSetUp(drill.id, side, mode), [drill.id, side, mode]);
+  const change = (part: Partial<PracticeSettings>) => setChanged((last) => ({ ...last, ...part }));
+  return { usual, settings, set, change };
+}
+
+function NotHere({ name, up }: { readonly name: string; readonly up: Href | undefined }) {
+  return (
+    <Screen title="Practice" under={name} up={up ?? '/drills'}>
+      <Note icon="slash" heading="Not here">
+        This drill is not flown with the sticks, or not on a simulator.
+      </Note>
+    </Screen>
+  );
+}
+
+function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: PracticeProps) {
+  const { chosen, choose } = useChosen(who);
   const linked = link.craft ? craftFromText(link.craft) : null;
   const craft: CraftRecord = linked ?? crafts.find((each) => each.id === chosen.craftId) ?? USUAL_CRAFT;
-  const usualMode = who.mode ?? craft.mode;
-  const usual = useMemo(() => {
-    const [setUp, course] = [
-      practiceOf(drill.id, drill.sides[0] ?? null, usualMode),
-      exerciseOf(drill.id, drill.sides[0] ?? null),
-    ];
-    return setUp && course ? settingsFrom(practiceLinkShape.cast({}), drill, setUp, course) : null;
-  }, [drill, usualMode]);
-  const [changed, setChanged] = useState<Partial<PracticeSettings>>({});
+  const { usual, settings, set, change } = useSettings(drill, link, who.mode ?? craft.mode);
   const tilt = useTilt();
-  const settings = useMemo(() => {
-    const [setUp, course] = [
-      practiceOf(drill.id, link.side ?? drill.sides[0] ?? null, usualMode),
-      exerciseOf(drill.id),
-    ];
-    return setUp && course ? { ...settingsFrom(link, drill, setUp, course), ...changed } : null;
-  }, [drill, link, usualMode, changed]);
-  const setUp = useMemo(
-    () => practiceOf(drill.id, settings?.side ?? null, usualMode),
-    [drill.id, settings?.side, usualMode],
-  );
-  const course = useMemo(() => exerciseOf(drill.id, settings?.side ?? null), [drill.id, settings?.side]);
   const recorded = useRecorded({ weaknessId, token, drill, settings, purpose });
   const scene = useMemo(
-    () => (settings && setUp && course ? flightFrom(drill.id, settings, setUp, course, craft).scene : null),
-    [drill.id, settings, setUp, course, craft],
+    () => settings && set && flightFrom(drill.id, settings, set, craft).scene,
+    [drill.id, settings, set, craft],
   );
-  if (!settings || !setUp || !course || !usual || !scene)
-    return (
-      <Screen title="Practice" under={drill.name} up={up ?? '/drills'}>
-        <Note icon="slash" heading="Not here">
-          This drill is not flown with the sticks, or not on a simulator.
-        </Note>
-      </Screen>
-    );
+  if (!settings || !set || !usual || !scene) return <NotHere name={drill.name} up={up} />;
+  const { setUp, course } = set;
   const search = linkSearch(
     drill.id,
     linkFrom(settings, drill, usual, craft === USUAL_CRAFT ? null : craftAsText(craft)),
@@ -168,7 +173,7 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
             crafts={linked ? [] : crafts}
             layout={chosen.layout}
             tilt={tilt}
-            onChange={(part) => setChanged((last) => ({ ...last, ...part }))}
+            onChange={change}
             onCraft={(craftId) => choose({ craftId })}
             onLayout={(layout) => choose({ layout })}
           />
@@ -197,7 +202,7 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
         settings={settings}
         layout={chosen.layout}
         tilt={tilt}
-        onRelative={(relative) => setChanged((last) => ({ ...last, relative }))}
+        onRelative={(relative) => change({ relative })}
         onScored={recorded.record}
         recorded={<RecordedNote recorded={recorded} />}
       />

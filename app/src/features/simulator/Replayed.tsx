@@ -33,6 +33,98 @@ interface ReplayedProps {
   readonly course: Pick<Exercise, 'walk'>;
 }
 
+/** The moment that is shown; it runs on while it plays. */
+function useClock(begin: number, end: number, wrongAtS: number | null) {
+  const [t, setT] = useState(wrongAtS === null ? begin : Math.max(begin, wrongAtS - BEFORE_S));
+  const [plays, setPlays] = useState(false);
+  useEffect(() => {
+    if (!plays) return undefined;
+    const tick = setInterval(() => setT((last) => Math.min(end, last + TICK_MS / 1000)), TICK_MS);
+    return () => clearInterval(tick);
+  }, [plays, end]);
+  useEffect(() => {
+    if (t >= end) setPlays(false);
+  }, [t, end]);
+  return {
+    t,
+    plays,
+    stopAt: (to: number) => {
+      setPlays(false);
+      setT(to);
+    },
+    toggle: () => {
+      if (t >= end) setT(begin);
+      setPlays(!plays);
+    },
+  };
+}
+
+interface MomentProps {
+  readonly begin: number;
+  readonly end: number;
+  readonly t: number;
+  readonly onMove: (t: number) => void;
+}
+
+function Moment({ begin, end, t, onMove }: MomentProps) {
+  const styles = useStyles();
+  return (
+    <View style={styles.line}>
+      <input
+        type="range"
+        aria-label="Moment of the flight"
+        min={begin}
+        max={end}
+        step={0.05}
+        value={t}
+        onChange={(event) => onMove(Number(event.target.value))}
+        style={{ flex: 1, height: 44, accentColor: 'currentColor' }}
+      />
+      <Words as="figure">{`${(t - begin).toFixed(1)} s`}</Words>
+    </View>
+  );
+}
+
+/** Places of a flight: all of them, and a few seen from above. */
+function usePlaces(replay: Replay) {
+  const places = useMemo(
+    () => Array.from(replay.t, (_, at) => [replay.x[at]!, replay.y[at]!, replay.z[at]!] as const),
+    [replay],
+  );
+  const flat = useMemo(
+    () => places.filter((_, at) => at % 4 === 0).map(([x, y]) => [x, y] as const),
+    [places],
+  );
+  return { places, flat };
+}
+
+interface ReplayButtonsProps {
+  readonly clock: ReturnType<typeof useClock>;
+  readonly wrongAtS: number | null;
+  readonly throughCamera: boolean;
+  readonly onCamera: (on: boolean) => void;
+}
+
+function ReplayButtons({ clock, wrongAtS, throughCamera, onCamera }: ReplayButtonsProps) {
+  return (
+    <ButtonRow>
+      <Button
+        icon={clock.plays ? 'pause' : 'play'}
+        label={clock.plays ? 'Stop' : 'Play'}
+        onPress={clock.toggle}
+      />
+      {wrongAtS === null ? null : (
+        <Button icon="alert-triangle" label="Where it went wrong" onPress={() => clock.stopAt(wrongAtS)} />
+      )}
+      <Button
+        icon={throughCamera ? 'user' : 'camera'}
+        label={throughCamera ? 'From the ground' : 'Camera'}
+        onPress={() => onCamera(!throughCamera)}
+      />
+    </ButtonRow>
+  );
+}
+
 /** A flight shown again: path, nose and sticks, with the moment it went wrong to jump to. */
 export function Replayed({
   replay,
@@ -45,30 +137,14 @@ export function Replayed({
   cameraDeg,
   course,
 }: ReplayedProps) {
-  const styles = useStyles();
   const field = useRef<FieldHandle>(null);
   const [begin, end] = [replay.t[0] ?? 0, replay.t.at(-1) ?? 0];
-  const [t, setT] = useState(wrongAtS === null ? begin : Math.max(begin, wrongAtS - BEFORE_S));
-  const [plays, setPlays] = useState(false);
+  const clock = useClock(begin, end, wrongAtS);
+  const { t } = clock;
   const [throughCamera, setThroughCamera] = useState(false);
-  useEffect(() => {
-    if (!plays) return undefined;
-    const tick = setInterval(() => setT((last) => Math.min(end, last + TICK_MS / 1000)), TICK_MS);
-    return () => clearInterval(tick);
-  }, [plays, end]);
-  useEffect(() => {
-    if (t >= end) setPlays(false);
-  }, [t, end]);
   const i = lineAt(replay, t);
   const pilot = useMemo(() => pilotAt(course, replay.t[i]! - begin), [course, replay, i, begin]);
-  const places = useMemo(
-    () => Array.from(replay.t, (_, at) => [replay.x[at]!, replay.y[at]!, replay.z[at]!] as const),
-    [replay],
-  );
-  const flat = useMemo(
-    () => places.filter((_, at) => at % 4 === 0).map(([x, y]) => [x, y] as const),
-    [places],
-  );
+  const { places, flat } = usePlaces(replay);
   useEffect(() => {
     field.current?.draw({
       position: [replay.x[i]!, replay.y[i]!, replay.z[i]!],
@@ -109,48 +185,14 @@ export function Replayed({
           />
         }
       />
-      <View style={styles.line}>
-        <input
-          type="range"
-          aria-label="Moment of the flight"
-          min={begin}
-          max={end}
-          step={0.05}
-          value={t}
-          onChange={(event) => {
-            setPlays(false);
-            setT(Number(event.target.value));
-          }}
-          style={{ flex: 1, height: 44, accentColor: 'currentColor' }}
-        />
-        <Words as="figure">{`${(t - begin).toFixed(1)} s`}</Words>
-      </View>
+      <Moment begin={begin} end={end} t={t} onMove={clock.stopAt} />
       <SticksHeld layout={layout} sticks={sticks} size={84} />
-      <ButtonRow>
-        <Button
-          icon={plays ? 'pause' : 'play'}
-          label={plays ? 'Stop' : 'Play'}
-          onPress={() => {
-            if (t >= end) setT(begin);
-            setPlays(!plays);
-          }}
-        />
-        {wrongAtS === null ? null : (
-          <Button
-            icon="alert-triangle"
-            label="Where it went wrong"
-            onPress={() => {
-              setPlays(false);
-              setT(wrongAtS);
-            }}
-          />
-        )}
-        <Button
-          icon={throughCamera ? 'user' : 'camera'}
-          label={throughCamera ? 'From the ground' : 'Camera'}
-          onPress={() => setThroughCamera(!throughCamera)}
-        />
-      </ButtonRow>
+      <ReplayButtons
+        clock={clock}
+        wrongAtS={wrongAtS}
+        throughCamera={throughCamera}
+        onCamera={setThroughCamera}
+      />
     </View>
   );
 }

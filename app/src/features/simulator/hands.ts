@@ -1,7 +1,7 @@
 import { expoCurve } from '@skelby/core/simulator/expo';
 import { axesOf, type Axis, type StickLayout } from '@skelby/core/vocabulary/flying';
 import type { StickPosition } from '@skelby/core/simulator/control/control';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { type ControllerSetUp, keptSetUpOnce, type PadNow, padNow, stickAt } from './controller';
 import type { Tilt } from './tilt';
 
@@ -71,6 +71,9 @@ function setSticks(pad: PadNow, { axes, softening }: ControllerSetUp): StickPosi
   });
 }
 
+const heldOn = (pad: PadNow, setUp: ControllerSetUp | null, layout: StickLayout): StickPosition =>
+  setUp ? setSticks(pad, setUp) : sticksOf(layout, unsetThumb(pad, 'left'), unsetThumb(pad, 'right'));
+
 /**
  * Whose throttle counts, the thumb's on the screen or the controller's: both stay where they were left, so it
  * is whichever was moved last. A controller that has been set up is there to be flown with.
@@ -100,15 +103,9 @@ export class ThrottleFrom {
   }
 }
 
-/**
- * Touch, keys, the phone's tilt and a controller, whichever moves a stick farther; keys move a throttle from
- * where the thumb left it.
- */
-export function useHands(layout: StickLayout, tilt: Tilt) {
-  const touched = useRef<Record<Hand, Thumb>>({ left: CENTRE, right: CENTRE });
+/** The keys that are down. @returns what they hold of one hand's stick */
+function useKeys(): (hand: Hand) => Thumb {
   const pressed = useRef(new Set<string>());
-  const softening = useRef(0);
-  const [from] = useState(() => new ThrottleFrom());
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
       if (KEYS[event.code] && !(event.target instanceof HTMLInputElement)) {
@@ -127,18 +124,29 @@ export function useHands(layout: StickLayout, tilt: Tilt) {
       window.removeEventListener('blur', gone);
     };
   }, []);
-  return useMemo(() => {
-    const keyed = (hand: Hand): Thumb => {
-      let [across, up] = [0, 0];
-      for (const code of pressed.current) {
-        const key = KEYS[code]!;
-        if (key.hand === hand) {
-          across += key.across * KEY_TRAVEL;
-          up += key.up * KEY_TRAVEL;
-        }
+  return useCallback((hand) => {
+    let [across, up] = [0, 0];
+    for (const code of pressed.current) {
+      const key = KEYS[code]!;
+      if (key.hand === hand) {
+        across += key.across * KEY_TRAVEL;
+        up += key.up * KEY_TRAVEL;
       }
-      return { across, up };
-    };
+    }
+    return { across, up };
+  }, []);
+}
+
+/**
+ * Touch, keys, the phone's tilt and a controller, whichever moves a stick farther; keys move a throttle from
+ * where the thumb left it.
+ */
+export function useHands(layout: StickLayout, tilt: Tilt) {
+  const touched = useRef<Record<Hand, Thumb>>({ left: CENTRE, right: CENTRE });
+  const keyed = useKeys();
+  const softening = useRef(0);
+  const [from] = useState(() => new ThrottleFrom());
+  return useMemo(() => {
     const place = (hand: Hand, at: Thumb) => {
       touched.current[hand] = at;
     };
@@ -166,11 +174,7 @@ export function useHands(layout: StickLayout, tilt: Tilt) {
         const setUp = pad ? keptSetUpOnce(pad.id) : null;
         const thumbs = sticksOf(layout, touched.current.left, touched.current.right);
         const keys = sticksOf(layout, keyed('left'), keyed('right'));
-        const held = pad
-          ? setUp
-            ? setSticks(pad, setUp)
-            : sticksOf(layout, unsetThumb(pad, 'left'), unsetThumb(pad, 'right'))
-          : null;
+        const held = pad && heldOn(pad, setUp, layout);
         const leaned = tilt.read();
         const padThrottle = from.look(held?.throttle ?? null, setUp !== null);
         return eachAxis((axis) => {
@@ -185,6 +189,6 @@ export function useHands(layout: StickLayout, tilt: Tilt) {
         });
       },
     };
-  }, [layout, tilt, from]);
+  }, [layout, tilt, from, keyed]);
 }
 export type Hands = ReturnType<typeof useHands>;

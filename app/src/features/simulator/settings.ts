@@ -3,7 +3,9 @@ import { type Exercise, modeFlown } from '@skelby/core/assessment/exercise';
 import type { Drill, Side } from '@skelby/core/drills/drill';
 import type { Jet } from '@skelby/core/simulator/gusts-dryden';
 import type { PilotedMode } from '@skelby/core/simulator/control/control';
-import type { PracticeSetUp } from '@skelby/core/simulator/practice';
+import { practiceOf, type PracticeSetUp } from '@skelby/core/simulator/practice';
+import { exerciseOf } from '@skelby/core/assessment/exercises';
+import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import { type PracticeSurroundings, solidsAround } from '@skelby/core/simulator/surroundings';
 import { type CraftRecord, craftFacts, type SpeedSetting } from '@skelby/core/vocabulary/craft-facts';
 import type { Failsafe } from '@skelby/core/reconstruct/return-height';
@@ -36,11 +38,22 @@ const USUAL_CAMERA_DEG = 15;
 /** Crosses the field in front of the pilot from the left. */
 const CROSSING_JET: Jet = { x: -14, y: 16, z: 3, towardDeg: 90, speedMps: 6, radiusM: 1.6, reachM: 28 };
 
+/** How a drill is set up and judged on the simulator. */
+export interface DrillSetUp {
+  readonly setUp: PracticeSetUp;
+  readonly course: Exercise;
+}
+
+/** @returns null for a drill that is not flown here */
+export function drillSetUp(drillId: DrillId, side: Side | null, mode: FlightMode): DrillSetUp | null {
+  const [setUp, course] = [practiceOf(drillId, side, mode), exerciseOf(drillId, side)];
+  return setUp && course ? { setUp, course } : null;
+}
+
 export function settingsFrom(
   link: PracticeLink,
   drill: Drill<DrillId>,
-  setUp: PracticeSetUp,
-  course: Exercise,
+  { setUp, course }: DrillSetUp,
 ): PracticeSettings {
   return {
     side: link.side ?? drill.sides[0] ?? null,
@@ -88,8 +101,7 @@ export function linkFrom(
 export function flightFrom(
   drillId: DrillId,
   now: PracticeSettings,
-  setUp: PracticeSetUp,
-  course: Exercise,
+  { setUp, course }: DrillSetUp,
   craft: CraftRecord,
 ): FlightStart {
   const solids = [

@@ -1,5 +1,5 @@
 import { CENTRED, type ModeNow, type StickPosition } from '@skelby/core/simulator/control/control';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { saveFile } from '../../shared/ui/save-file';
 import type { FromWorker, Scored, Shown, ToDo, ToStart } from './practice.worker';
 
@@ -30,6 +30,68 @@ interface Callbacks {
   readonly onFrame: (shown: Shown) => void;
 }
 
+type Held = Omit<Extract<ToDo, { do: 'fly' }>, 'do' | 'seconds'>;
+
+/** Once a frame the sticks go out; a worker that has fallen behind is not given more. */
+class Frames {
+  private last: number | null = null;
+  private isAnswered = true;
+  private sentAt = 0;
+
+  constructor(private readonly held: () => Held) {}
+
+  /** The worker has flown what it was given. */
+  answered(): void {
+    this.isAnswered = true;
+    if (this.sentAt > 0) performance.measure('skelby.stick-to-pose', { start: this.sentAt });
+  }
+
+  /** @returns what stops it */
+  run(worker: Worker, isFlying: () => boolean): () => void {
+    let frame = 0;
+    const tick = (at: number) => {
+      frame = requestAnimationFrame(tick);
+      if (!isFlying()) this.last = null;
+      else if (this.isAnswered) this.send(worker, at);
+    };
+    frame = requestAnimationFrame(tick);
+    return () => cancelAnimationFrame(frame);
+  }
+
+  private send(worker: Worker, at: number): void {
+    const seconds = this.last === null ? 0 : (at - this.last) / 1000;
+    this.last = at;
+    this.isAnswered = false;
+    this.sentAt = performance.now();
+    worker.postMessage({ do: 'fly', ...this.held(), seconds } satisfies ToDo);
+  }
+}
+
+interface PressedNow {
+  answer: boolean;
+  takeOver: boolean;
+}
+
+/** What can be done to the flight beside steering it. */
+function useTools(tell: (what: ToDo) => void, run: (on: boolean) => void, pressed: RefObject<PressedNow>) {
+  return useMemo(
+    () => ({
+      go: () => run(true),
+      dropHold: (lost: boolean) => tell({ do: 'hold', lost }),
+      loseLink: (lost: boolean) => tell({ do: 'link', lost }),
+      goHome: () => tell({ do: 'go-home' }),
+      save: () => tell({ do: 'save' }),
+      answer: () => {
+        pressed.current = { ...pressed.current, answer: true };
+      },
+      takeOver: () => {
+        pressed.current = { ...pressed.current, takeOver: true };
+      },
+    }),
+    [run, tell, pressed],
+  );
+}
+
 /**
  * Flies beside the page: once a frame it sends the sticks and gets back where the craft is.
  * @param from what is flown; keep it stable, a new one begins anew
@@ -37,7 +99,7 @@ interface Callbacks {
 export function useFlight(from: FlightStart, callbacks: Callbacks): FlightControls {
   const worker = useRef<Worker | null>(null);
   const flying = useRef(false);
-  const pressed = useRef({ answer: false, takeOver: false });
+  const pressed = useRef<PressedNow>({ answer: false, takeOver: false });
   const [isFlying, setFlying] = useState(false);
   const [scored, setScored] = useState<Scored | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
@@ -59,15 +121,16 @@ export function useFlight(from: FlightStart, callbacks: Callbacks): FlightContro
       { type: 'module' },
     );
     worker.current = own;
-    let frame = 0;
-    let last: number | null = null;
-    let answered = true;
-    let sentAt = 0;
+    const frames = new Frames(() => {
+      const { mode, sticks } = now.current;
+      const told = { sticks: sticks() ?? CENTRED, mode, ...pressed.current };
+      pressed.current = { answer: false, takeOver: false };
+      return told;
+    });
     own.onmessage = ({ data }: MessageEvent<FromWorker>) => {
       if (data.is === 'shown') {
-        answered = true;
         now.current.onFrame(data);
-        if (sentAt > 0) performance.measure('skelby.stick-to-pose', { start: sentAt });
+        frames.answered();
       } else if (data.is === 'scored') {
         setScored(data);
         run(false);
@@ -75,50 +138,13 @@ export function useFlight(from: FlightStart, callbacks: Callbacks): FlightContro
     };
     own.onerror = (event) => setFailed(event.message || 'The part that flies did not load: reload the page.');
     again();
-    const tick = (at: number) => {
-      frame = requestAnimationFrame(tick);
-      // A worker that has fallen behind is not given more.
-      if (!flying.current) {
-        last = null;
-        return;
-      }
-      if (!answered) return;
-      const seconds = last === null ? 0 : (at - last) / 1000;
-      last = at;
-      answered = false;
-      sentAt = performance.now();
-      const { mode, sticks } = now.current;
-      own.postMessage({
-        do: 'fly',
-        sticks: sticks() ?? CENTRED,
-        mode,
-        seconds,
-        ...pressed.current,
-      } satisfies ToDo);
-      pressed.current = { answer: false, takeOver: false };
-    };
-    frame = requestAnimationFrame(tick);
+    const stop = frames.run(own, () => flying.current);
     return () => {
-      cancelAnimationFrame(frame);
+      stop();
       own.terminate();
       worker.current = null;
     };
   }, [again, run]);
-  const tools = useMemo(
-    () => ({
-      go: () => run(true),
-      dropHold: (lost: boolean) => tell({ do: 'hold', lost }),
-      loseLink: (lost: boolean) => tell({ do: 'link', lost }),
-      goHome: () => tell({ do: 'go-home' }),
-      save: () => tell({ do: 'save' }),
-      answer: () => {
-        pressed.current = { ...pressed.current, answer: true };
-      },
-      takeOver: () => {
-        pressed.current = { ...pressed.current, takeOver: true };
-      },
-    }),
-    [run, tell],
-  );
+  const tools = useTools(tell, run, pressed);
   return { again, isFlying, scored, failed, ...tools };
 }

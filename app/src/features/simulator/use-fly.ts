@@ -78,7 +78,7 @@ export function useFly(fly: DrillToFly) {
   /** Counts the flights: the drawn sticks begin anew with each. */
   const [round, setRound] = useState(0);
   const hands = useHands(layout, tilt);
-  const [from] = useState(() => flightFrom(drill.id, settings, setUp, course, craft));
+  const [from] = useState(() => flightFrom(drill.id, settings, { setUp, course }, craft));
   const { mode, setting, relative } = settings;
 
   const onFrame = (now: Shown) => {

@@ -9,22 +9,21 @@ interface Based {
   readonly basedOn?: number | null;
 }
 
-/**
- * An entry for the outbox.
- * @param typed the time was typed by a person, so that no clock of this phone's has to be put right
- */
+/** An entry for the outbox. @param what it is, for the trainer */
 export const entryOf = <C extends AnyHandle>(
   command: C,
   keys: KeysOfCommand<C>,
   body: BodyOf<C> & Based,
   what: string,
-  typed = false,
 ): Entry => ({
   path: command.address.build(keys),
   body: body as Readonly<Record<string, unknown>>,
   what,
-  stamp: typed ? null : command.stamp,
+  stamp: command.stamp,
 });
+
+/** The time was typed by a person, so that no clock of this phone's has to be put right. */
+export const typedByHand = (entry: Entry): Entry => ({ ...entry, stamp: null });
 
 export interface Done<C extends AnyHandle> {
   readonly keys: KeysOfCommand<C>;

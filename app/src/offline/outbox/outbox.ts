@@ -1,8 +1,9 @@
 import { Listeners } from '../../shared/storage/listeners';
-import { BATCH_AT_MOST, type BatchAnswer, type CommandResult } from '@skelby/core/sync/batch';
+import { BATCH_AT_MOST, type BatchAnswer } from '@skelby/core/sync/batch';
 import { v7 as uuid } from 'uuid';
 import { ApiProblem, NoConnection, postFor } from '../../shared/api/client';
 import { keep, kept } from '../../shared/storage/storage';
+import { answeredWith, firstOf } from './batches';
 import { type Shelf, shelfIn } from './shelf';
 import { isToSend, type Waiting } from './waiting';
 
@@ -16,8 +17,6 @@ import { isToSend, type Waiting } from './waiting';
 const FIRST_RETRY_MS = 2_000;
 const LONGEST_RETRY_MS = 60_000;
 const MAY_PASS = new Set([408, 425, 429]);
-/** The server takes 64 kB at once. */
-const BATCH_CHARACTERS = 45_000;
 
 /** Whether trying again later can help. */
 export const willPass = (error: ApiProblem): boolean => error.status >= 500 || MAY_PASS.has(error.status);
@@ -278,7 +277,9 @@ export class Outbox {
     this.retryMs = FIRST_RETRY_MS;
     const sentAt = Date.now();
     const said = new Map(results.map((result) => [result.key, result]));
-    await this.change(new Map(batch.map((item) => [item.key, after(item, said.get(item.key), sentAt)])));
+    await this.change(
+      new Map(batch.map((item) => [item.key, answeredWith(item, said.get(item.key), sentAt)])),
+    );
     this.tellWith({ held: false, clockAheadS });
     for (const item of batch) {
       const result = said.get(item.key);
@@ -326,29 +327,3 @@ function thisPhone(): string {
 
 const without = (keys: ReadonlySet<string>, key: string): ReadonlySet<string> =>
   new Set([...keys].filter((each) => each !== key));
-
-/** As many as go into one request, first things first. */
-function firstOf(items: readonly Waiting[], atMost: number): readonly Waiting[] {
-  let characters = 0;
-  const fit = items
-    .slice(0, atMost)
-    .findIndex((item, i) => (characters += JSON.stringify(item).length) > BATCH_CHARACTERS && i > 0);
-  return items.slice(0, fit === -1 ? atMost : fit);
-}
-
-/** A missing word leaves the entry to be sent again. */
-function after(item: Waiting, result: CommandResult | undefined, sentAt: number): Waiting {
-  if (!result) return item;
-  if (result.done) return { ...item, sentAt };
-  const { status, detail, theirs, by, override } = result;
-  return {
-    ...item,
-    refused: {
-      status,
-      detail,
-      ...(theirs ? { theirs } : {}),
-      ...(by === undefined ? {} : { by }),
-      ...(override ? { override } : {}),
-    },
-  };
-}

@@ -31,10 +31,15 @@ const blank = (pilot: RosterPilot): PilotPage => ({
   links: [],
 });
 
+/** What a page is laid over with: all that is kept, all that was done here, and what the page does not know yet. */
+interface Over {
+  readonly kept: Kept;
+  readonly items: readonly Waiting[];
+  readonly waiting: readonly Waiting[];
+}
+
 function occurrencesWith(
-  kept: Kept,
-  items: readonly Waiting[],
-  waiting: readonly Waiting[],
+  { kept, items, waiting }: Over,
   pilotId: string,
   rows: readonly Occurrence[],
 ): readonly Occurrence[] {
@@ -64,9 +69,7 @@ function valuesWith(
 
 /** Reps by drill and purpose, with those flown and taken back here. */
 function repsWith(
-  kept: Kept,
-  items: readonly Waiting[],
-  waiting: readonly Waiting[],
+  { kept, items, waiting }: Over,
   pilotId: string,
   rows: readonly Counted[],
 ): readonly Counted[] {
@@ -150,8 +153,8 @@ export function pilotOver(kept: Kept, items: readonly Waiting[], id: string): Pi
     )
       .filter((line) => line.pilotId === id)
       .sort((a, b) => b.openedAt.localeCompare(a.openedAt)),
-    occurrences: occurrencesWith(kept, items, waiting, id, page.occurrences),
-    reps: repsWith(kept, items, waiting, id, page.reps),
+    occurrences: occurrencesWith({ kept, items, waiting }, id, page.occurrences),
+    reps: repsWith({ kept, items, waiting }, id, page.reps),
     flown: flownWith(page.flown, page.flights, touched),
     flights: [...flights].sort(byDay).slice(0, FLIGHTS_SHOWN),
   };

@@ -21,10 +21,12 @@ const byName = (a: { readonly pilotName: string; readonly openedAt: string }, b:
 
 /** Occurrences whose cause nobody has confirmed, oldest first. */
 function toDebriefOver(
-  kept: Kept,
-  items: readonly Waiting[],
+  {
+    kept,
+    items,
+    waiting,
+  }: Readonly<Record<'items' | 'waiting', readonly Waiting[]>> & { readonly kept: Kept },
   list: readonly ToDebrief[],
-  waiting: readonly Waiting[],
   names: ReadonlyMap<string, string>,
 ): readonly ToDebrief[] {
   const known = new Map(list.map((each) => [each.id, each]));
@@ -62,7 +64,7 @@ export function todayOver(kept: Kept, items: readonly Waiting[], day: Day): Toda
     (state === 'watch' && checkFrom !== null && checkFrom <= addDays(day, CHECKS_DAYS_AHEAD));
   const lines = linesOver(kept, items, { data: read.data.weaknesses, readAt: read.readAt }, isListed);
   return {
-    toDebrief: toDebriefOver(kept, items, read.data.toDebrief, waiting, names),
+    toDebrief: toDebriefOver({ kept, items, waiting }, read.data.toDebrief, names),
     weaknesses: lines
       .map((line) => ({
         ...line,

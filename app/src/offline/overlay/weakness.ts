@@ -8,7 +8,7 @@ import type {
   WeaknessPage,
 } from '@skelby/core/pages/pages';
 import { type Asked, confirmationIn } from '@skelby/core/weakness/asked';
-import type { WeaknessSurroundings } from '@skelby/core/weakness/apply';
+import type { WeaknessSurroundings } from '@skelby/core/weakness/surroundings';
 import { done, madeAt } from '../outbox/commands';
 import { notYetIn, type Waiting } from '../outbox/waiting';
 import { arithmetic } from './arithmetic';

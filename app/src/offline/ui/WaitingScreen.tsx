@@ -88,16 +88,10 @@ function saveAsFile(items: readonly Waiting[]): void {
   );
 }
 
-/**
- * What this phone has not handed over yet: what it is, what the server said to it, and ways to hand it over.
- */
-export function WaitingScreen() {
-  const { items, held, unkept, others } = useOutbox();
-  const roster = useRoster();
+/** From phone to phone, as a file. */
+function HandOver({ items }: { readonly items: readonly Waiting[] }) {
   const [said, setSaid] = useState<string | null>(null);
   const picker = useRef<HTMLInputElement>(null);
-  const waiting = items.filter(isToSend);
-  const refused = items.filter((item) => item.refused);
   const takeIn = async (file: File | undefined) => {
     if (!file) return;
     try {
@@ -111,6 +105,47 @@ export function WaitingScreen() {
       setSaid(`! ${error.message}`);
     }
   };
+  return (
+    <View style={{ gap: 10 }}>
+      <ButtonRow>
+        {items.length > 0 ? (
+          <Button icon="download" label="Save as a file" onPress={() => saveAsFile(items)} />
+        ) : null}
+        <Button
+          kind="quiet"
+          icon="file-plus"
+          label="Take in a file from another phone"
+          onPress={() => picker.current?.click()}
+        />
+      </ButtonRow>
+      {said ? (
+        <Words as="strong" role="status">
+          {said}
+        </Words>
+      ) : null}
+      <input
+        ref={picker}
+        type="file"
+        accept="application/json"
+        hidden
+        aria-label="File of waiting entries"
+        onChange={(event) => {
+          void takeIn(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+    </View>
+  );
+}
+
+/**
+ * What this phone has not handed over yet: what it is, what the server said to it, and ways to hand it over.
+ */
+export function WaitingScreen() {
+  const { items, held, unkept, others } = useOutbox();
+  const roster = useRoster();
+  const waiting = items.filter(isToSend);
+  const refused = items.filter((item) => item.refused);
   return (
     <Screen
       title="On this phone"
@@ -140,39 +175,7 @@ export function WaitingScreen() {
       {others > 0 ? (
         <Words as="soft">{`${plural(others, 'entry', 'entries')} of another trainer on this phone: sent when they sign in.`}</Words>
       ) : null}
-      <View style={{ gap: 10 }}>
-        <ButtonRow>
-          {waiting.length + refused.length > 0 ? (
-            <Button
-              icon="download"
-              label="Save as a file"
-              onPress={() => saveAsFile([...waiting, ...refused])}
-            />
-          ) : null}
-          <Button
-            kind="quiet"
-            icon="file-plus"
-            label="Take in a file from another phone"
-            onPress={() => picker.current?.click()}
-          />
-        </ButtonRow>
-        {said ? (
-          <Words as="strong" role="status">
-            {said}
-          </Words>
-        ) : null}
-        <input
-          ref={picker}
-          type="file"
-          accept="application/json"
-          hidden
-          aria-label="File of waiting entries"
-          onChange={(event) => {
-            void takeIn(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-      </View>
+      <HandOver items={[...waiting, ...refused]} />
     </Screen>
   );
 }

@@ -1,16 +1,6 @@
 import type { Drawing } from '@skelby/core/sums/sums';
-import {
-  DriftPicture,
-  FallPicture,
-  GapPicture,
-  HomePicture,
-  LeanPicture,
-  ReturnPicture,
-  SightPicture,
-  StoppingPicture,
-  TurnPicture,
-  WashPicture,
-} from './sum-pictures';
+import { DriftPicture, LeanPicture, StoppingPicture, TurnPicture, WashPicture } from './motion-pictures';
+import { FallPicture, GapPicture, HomePicture, ReturnPicture, SightPicture } from './place-pictures';
 
 export interface SumPictureProps {
   readonly drawing: Drawing;

@@ -12,25 +12,31 @@ const useStyles = themed((theme) => ({
   side: { flex: 1, gap: 2 },
 }));
 
+const NOTHING = '–';
+
+/** A value as it is, where its question says no more of it. */
+function plainly(value: unknown): string {
+  if (typeof value === 'boolean') return value ? 'Yes' : 'No';
+  return typeof value === 'string' || typeof value === 'number' ? String(value) : JSON.stringify(value);
+}
+
 function inWords(value: unknown, question: FormQuestion | undefined, { say }: Speaking): string {
   if (question?.ask === 'told') return question.inWords(value);
-  if (value === null || value === undefined || value === '') return '–';
-  if (question?.ask === 'choice')
-    return question.options.find((option) => option.value === value)?.label ?? String(value);
-  if (question?.ask === 'many')
-    return (
-      (value as readonly string[])
-        .map((each) => question.options.find((option) => option.value === each)?.label ?? each)
-        .join(', ') || '–'
-    );
-  if (question?.ask === 'number' && question.si && typeof value === 'number') return say(value, question.si);
-  return typeof value === 'string' || typeof value === 'number'
-    ? String(value)
-    : typeof value === 'boolean'
-      ? value
-        ? 'Yes'
-        : 'No'
-      : JSON.stringify(value);
+  if (value === null || value === undefined || value === '') return NOTHING;
+  switch (question?.ask) {
+    case 'choice':
+      return question.options.find((option) => option.value === value)?.label ?? String(value);
+    case 'many': {
+      const labels = (value as readonly string[]).map(
+        (each) => question.options.find((option) => option.value === each)?.label ?? each,
+      );
+      return labels.join(', ') || NOTHING;
+    }
+    case 'number':
+      return question.si && typeof value === 'number' ? say(value, question.si) : plainly(value);
+    default:
+      return plainly(value);
+  }
 }
 
 interface BothVersionsProps {

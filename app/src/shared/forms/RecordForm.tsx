@@ -1,6 +1,14 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import { type Href, useRouter } from 'expo-router';
-import { Controller, type FieldValues, type Path, type Resolver, useForm } from 'react-hook-form';
+import {
+  Controller,
+  type ControllerRenderProps,
+  type FieldValues,
+  type Path,
+  type Resolver,
+  useForm,
+  type UseFormReturn,
+} from 'react-hook-form';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { AnyObjectSchema } from 'yup';
@@ -80,6 +88,103 @@ function QuantityBox({ question, value, onChange, onBlur, error }: QuantityBoxPr
   );
 }
 
+interface AnswerProps {
+  readonly question: FormQuestion;
+  readonly field: ControllerRenderProps<FieldValues>;
+  readonly error: string | undefined;
+}
+
+/** What one question is answered with. */
+function Answer({ question, field, error }: AnswerProps) {
+  const { onChange, onBlur } = field;
+  switch (question.ask) {
+    case 'choice':
+      return (
+        <View>
+          <LongChoice
+            label={question.label}
+            options={question.options}
+            value={field.value as string | number | boolean | null}
+            onChange={onChange}
+          />
+          {error ? <Words as="strong" role="alert">{`! ${error}`}</Words> : null}
+        </View>
+      );
+    case 'many':
+      return (
+        <ManyChoice
+          label={question.label}
+          options={question.options}
+          values={(field.value as string[] | null) ?? []}
+          onChange={onChange}
+        />
+      );
+    case 'number':
+      return (
+        <QuantityBox
+          question={question}
+          value={field.value as number | string | null}
+          onChange={onChange}
+          onBlur={onBlur}
+          error={error}
+        />
+      );
+    default:
+      return (
+        <TextBox
+          label={question.label}
+          hint={question.ask === 'told' ? undefined : question.hint}
+          value={field.value === null || field.value === undefined ? '' : String(field.value)}
+          onChangeText={onChange}
+          onBlur={onBlur}
+          error={error}
+          multiline={question.ask === 'text'}
+        />
+      );
+  }
+}
+
+/** Puts what the server refused beside its fields. @returns whether it named one of them */
+function markNamed(
+  error: Error,
+  questions: readonly FormQuestion[],
+  form: UseFormReturn<FieldValues>,
+): boolean {
+  const named =
+    error instanceof ApiProblem
+      ? error.errors.filter((each) => questions.some((question) => question.name === each.field))
+      : [];
+  for (const { field, message } of named) form.setError(field as Path<FieldValues>, { message });
+  return named.length > 0;
+}
+
+function SaveFoot({
+  form: {
+    formState: { errors, isSubmitting },
+  },
+  onSave,
+}: {
+  readonly form: UseFormReturn<FieldValues>;
+  readonly onSave: () => void;
+}) {
+  return (
+    <>
+      {Object.keys(errors).length > 0 ? (
+        <Words as="strong" role="alert">
+          {`! ${errors.root?.message ?? 'Not saved: see what is marked above.'}`}
+        </Words>
+      ) : null}
+      <Button
+        kind="main"
+        icon="check"
+        label={isSubmitting ? 'Saving …' : 'Save'}
+        disabled={isSubmitting}
+        onPress={onSave}
+      />
+    </>
+  );
+}
+
 /** A form for one record: the same shape checks it here and on the server, and nothing typed is cleared. */
 export function RecordForm({ title, up, shape, questions, values, onSave }: RecordFormProps) {
   const router = useRouter();
@@ -88,27 +193,25 @@ export function RecordForm({ title, up, shape, questions, values, onSave }: Reco
     defaultValues: values,
     resolver: yupResolver(shape) as unknown as Resolver<FieldValues>,
   });
-  const { errors, isSubmitting } = form.formState;
+  const { errors } = form.formState;
   const [clash, setClash] = useState<Clash | null>(null);
+  const leave = () => {
+    if (router.canGoBack()) router.back();
+    else router.replace(up);
+  };
   const saveWith = (override: Clash['override']) =>
     form.handleSubmit(async (fields) => {
       try {
         setClash(null);
         await onSave({ ...fields, ...override });
-        if (router.canGoBack()) router.back();
-        else router.replace(up);
+        leave();
       } catch (error) {
         if (!(error instanceof Error)) throw error;
         if (error instanceof ApiProblem && error.clash.theirs) {
           setClash(error.clash);
           return;
         }
-        const named =
-          error instanceof ApiProblem
-            ? error.errors.filter((each) => questions.some((question) => question.name === each.field))
-            : [];
-        for (const each of named) form.setError(each.field as Path<FieldValues>, { message: each.message });
-        if (named.length === 0) form.setError('root', { message: error.message });
+        if (!markNamed(error, questions, form)) form.setError('root', { message: error.message });
       }
     });
   const errorOf = (name: string) =>
@@ -117,25 +220,7 @@ export function RecordForm({ title, up, shape, questions, values, onSave }: Reco
     <Screen
       title={title}
       up={up}
-      foot={
-        clash ? undefined : (
-          <>
-            {Object.keys(errors).length > 0 ? (
-              <Words
-                as="strong"
-                role="alert"
-              >{`! ${errors.root?.message ?? 'Not saved: see what is marked above.'}`}</Words>
-            ) : null}
-            <Button
-              kind="main"
-              icon="check"
-              label={isSubmitting ? 'Saving …' : 'Save'}
-              disabled={isSubmitting}
-              onPress={() => void saveWith(undefined)()}
-            />
-          </>
-        )
-      }
+      foot={clash ? undefined : <SaveFoot form={form} onSave={() => void saveWith(undefined)()} />}
     >
       {clash ? (
         <BothVersions
@@ -147,8 +232,7 @@ export function RecordForm({ title, up, shape, questions, values, onSave }: Reco
           onTheirs={() => {
             form.reset({ ...form.getValues(), ...clash.theirs });
             setClash(null);
-            if (router.canGoBack()) router.back();
-            else router.replace(up);
+            leave();
           }}
         />
       ) : null}
@@ -158,46 +242,9 @@ export function RecordForm({ title, up, shape, questions, values, onSave }: Reco
             key={question.name}
             control={form.control}
             name={question.name}
-            render={({ field }) =>
-              question.ask === 'choice' ? (
-                <View>
-                  <LongChoice
-                    label={question.label}
-                    options={question.options}
-                    value={field.value as string | number | boolean | null}
-                    onChange={field.onChange}
-                  />
-                  {errorOf(question.name) ? (
-                    <Words as="strong" role="alert">{`! ${errorOf(question.name)}`}</Words>
-                  ) : null}
-                </View>
-              ) : question.ask === 'many' ? (
-                <ManyChoice
-                  label={question.label}
-                  options={question.options}
-                  values={(field.value as string[] | null) ?? []}
-                  onChange={field.onChange}
-                />
-              ) : question.ask === 'number' ? (
-                <QuantityBox
-                  question={question}
-                  value={field.value as number | string | null}
-                  onChange={field.onChange}
-                  onBlur={field.onBlur}
-                  error={errorOf(question.name)}
-                />
-              ) : (
-                <TextBox
-                  label={question.label}
-                  hint={question.ask === 'told' ? undefined : question.hint}
-                  value={field.value === null || field.value === undefined ? '' : String(field.value)}
-                  onChangeText={field.onChange}
-                  onBlur={field.onBlur}
-                  error={errorOf(question.name)}
-                  multiline={question.ask === 'text'}
-                />
-              )
-            }
+            render={({ field }) => (
+              <Answer question={question} field={field} error={errorOf(question.name)} />
+            )}
           />
         ))}
       </View>

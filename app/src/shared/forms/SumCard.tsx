@@ -1,5 +1,5 @@
 import type { CraftFacts } from '@skelby/core/vocabulary/craft-facts';
-import type { Given, NumberInput, Sum, SumInput, Values } from '@skelby/core/sums/sum';
+import type { Figure, Given, NumberInput, Sum, SumInput, Values } from '@skelby/core/sums/sum';
 import { type Drawing, judged, workOut } from '@skelby/core/sums/sums';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -76,10 +76,31 @@ interface SumCardProps {
   readonly open?: boolean;
 }
 
+function Figures({ figures }: { readonly figures: readonly Figure[] }) {
+  const styles = useStyles();
+  const { unit, from } = useUnits();
+  const inUnit = ({ value, unit: si, places }: Figure) =>
+    Number.isFinite(value)
+      ? `${from(value, si).toFixed(places)}${si === '' ? '' : `\u00a0${unit(si)}`}`
+      : 'no limit';
+  return (
+    <View style={styles.figures}>
+      {figures.map((each) => (
+        <View key={each.label} style={styles.figure}>
+          <Words as="soft" style={{ flex: 1 }}>
+            {each.label}
+          </Words>
+          <Words as="figure">{inUnit(each)}</Words>
+        </View>
+      ))}
+    </View>
+  );
+}
+
 /** One sum: its answer, its picture, its figures; change an input and it is worked out again at once. */
 export function SumCard({ sum, given, craft, open = false }: SumCardProps) {
   const styles = useStyles();
-  const { say, sayM, sentence, unit, from } = useUnits();
+  const { say, sayM, sentence } = useUnits();
   const [changed, setChanged] = useState<Readonly<Record<string, number | string | null>>>({});
   const [isOpen, setOpen] = useState(open);
   const valueOf = (id: string) => (id in changed ? changed[id]! : given[id]!.value);
@@ -95,10 +116,6 @@ export function SumCard({ sum, given, craft, open = false }: SumCardProps) {
   const assumed = open
     ? []
     : sum.inputs.filter((input) => given[input.id]!.origin === 'usual' && !(input.id in changed));
-  const inUnit = (value: number, siUnit: string, places: number) =>
-    Number.isFinite(value)
-      ? `${from(value, siUnit).toFixed(places)}${siUnit === '' ? '' : `\u00a0${unit(siUnit)}`}`
-      : 'no limit';
   return (
     <View style={styles.card} role="group" aria-label={sum.question}>
       <Words as="heading">{sum.question}</Words>
@@ -134,18 +151,7 @@ export function SumCard({ sum, given, craft, open = false }: SumCardProps) {
           {Object.keys(changed).length > 0 ? (
             <Button kind="quiet" label="Back to what was given" onPress={() => setChanged({})} />
           ) : null}
-          {'worked' in outcome ? (
-            <View style={styles.figures}>
-              {outcome.worked.figures.map((each) => (
-                <View key={each.label} style={styles.figure}>
-                  <Words as="soft" style={{ flex: 1 }}>
-                    {each.label}
-                  </Words>
-                  <Words as="figure">{inUnit(each.value, each.unit, each.places)}</Words>
-                </View>
-              ))}
-            </View>
-          ) : null}
+          {'worked' in outcome ? <Figures figures={outcome.worked.figures} /> : null}
           <Words>{sum.formula}</Words>
           <Words as="soft">{`Assumes: ${sum.assumes}`}</Words>
           <Words as="soft">{`Source: ${sum.source}`}</Words>
