@@ -1,8 +1,8 @@
 import { CAUSES } from '@skelby/core/causes/causes';
 import { cellsOf } from '@skelby/core/clearance/test-charts';
-import { DEFAULT_RULE } from '@skelby/core/clearance/clearing-rule';
+import { DEFAULT_RULE, TESTS } from '@skelby/core/clearance/clearing-rule';
 import { drawFrom } from '@skelby/core/clearance/evidence/simulated';
-import { costsOf, whatItTakes } from '@skelby/core/clearance/rule-costs';
+import { costsOf, LOOKED_AFTER, whatItTakes } from '@skelby/core/clearance/rule-costs';
 import { type SignedPilot, steadily, watchedYear } from '@skelby/core/testing/watch-year';
 import { drillOf, type DrillId } from '@skelby/core/drills/drills';
 import { keyDrillsFor } from '@skelby/core/plan/key-drills';
@@ -23,14 +23,14 @@ const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
 const WINDS = [1, 3.5, 6] as const;
 
 function sayRule(): string {
-  const [evidence, curve] = [costsOf(DEFAULT_RULE), costsOf({ ...DEFAULT_RULE, test: 'learning-curve' })];
+  const costs = TESTS.map((test) => costsOf({ ...DEFAULT_RULE, test }));
   return [
-    '| test reps of one chart | evidence | good and bad days | learning curve | good and bad days |',
-    '| --- | --- | --- | --- | --- |',
-    ...evidence.letThrough.map(
-      (each, i) =>
-        `| ${each.reps} | ${percent(each.independent)} | ${percent(each.together)} | ${percent(curve.letThrough[i]!.independent)} | ${percent(curve.letThrough[i]!.together)} |`,
-    ),
+    `| test reps of one chart | ${TESTS.map((test) => `${test} | good and bad days`).join(' | ')} |`,
+    `| --- | ${TESTS.map(() => '--- | ---').join(' | ')} |`,
+    ...LOOKED_AFTER.map((reps, i) => {
+      const cells = costs.map(({ letThrough }) => letThrough[i]!);
+      return `| ${reps} | ${cells.map((each) => `${percent(each.independent)} | ${percent(each.together)}`).join(' | ')} |`;
+    }),
     '',
     'A pilot who misses 40 % and learns nothing: share let through one chart, before the check.',
   ].join('\n');

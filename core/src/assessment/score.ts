@@ -4,6 +4,7 @@ import { type Sample, sampleAt, type FlightLog, type LogEvent } from '../flight-
 import type { Exercise, ExerciseStandard } from './exercise';
 import { type Segment, holdsHeight, holdsPlace, type Measured } from './segment';
 import { type FlightMeasureId, MEASURES, type MeasureId } from './measures/measures';
+import { fromPilot } from './measures/over-samples';
 import type { PathOffset } from '../geometry/path';
 import { type ExerciseOver, Referee } from './referee';
 import { spectralArcLength } from './spectral-arc-length';
@@ -32,6 +33,8 @@ export interface Score {
   readonly wrongIn: number | null;
   /** Written down beside met or missed, SI; null where the drill has no value or the flight does not show it. */
   readonly recorded: number | null;
+  /** Mean distance from the pilot over the ground, m; null for a flight without a line. */
+  readonly distanceM: number | null;
   /** Spectral arc length of the movements, mean; null where there was none. */
   readonly smoothness: number | null;
   readonly fromS: number;
@@ -176,6 +179,11 @@ function smoothnessOf(segments: readonly Segment[]): number | null {
 const earliest = (missed: readonly NonNullable<Score['wrong']>[]): Score['wrong'] =>
   missed.length === 0 ? null : missed.reduce((first, each) => (each.atS < first.atS ? each : first));
 
+function distanceOf(segments: readonly Segment[]): number | null {
+  const all = segments.flatMap((segment) => segment.samples.map((s, i) => fromPilot(segment, i, s)));
+  return all.length === 0 ? null : all.reduce((sum, each) => sum + each, 0) / all.length;
+}
+
 /** Judges the parts of one flight against the drill's standard. */
 export function scoreParts({ segments: segments, over }: Parts, exercise: Exercise): Score {
   const { standards } = exercise;
@@ -204,6 +212,7 @@ export function scoreParts({ segments: segments, over }: Parts, exercise: Exerci
     wrong,
     wrongIn: wrongIn < 0 ? null : wrongIn,
     recorded: recordedOf(segments, exercise),
+    distanceM: distanceOf(segments),
     smoothness: smoothnessOf(segments),
     fromS,
     toS,

@@ -1,5 +1,8 @@
-/** How test reps are judged: by evidence that holds for life, or by a learning curve within planned reps. */
-export const TESTS = ['evidence', 'learning-curve'] as const;
+/**
+ * How test reps are judged: by evidence that holds for life; the same with reps of one day weighed as hanging together,
+ * and judged at the end of the day; or by a learning curve within planned reps.
+ */
+export const TESTS = ['evidence', 'strict', 'learning-curve'] as const;
 export type TestKind = (typeof TESTS)[number];
 
 /**
@@ -54,6 +57,9 @@ export const DEFAULT_RULE = {
 } as const satisfies ClearingRule;
 
 export const testOf = ({ test }: ClearingRule): TestKind => test ?? 'learning-curve';
+
+/** Whether tests gather evidence, in whichever way. */
+export const gathersEvidence = (rule: ClearingRule): boolean => testOf(rule) !== 'learning-curve';
 
 export const isFirstEdition = ({ edition }: ClearingRule): boolean => (edition ?? 1) < 2;
 

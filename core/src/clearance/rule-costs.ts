@@ -5,6 +5,7 @@ import {
   CHECK_MET_NEEDED,
   CHECK_MISSED_ENDS,
   type ClearingRule,
+  gathersEvidence,
   testOf,
   testsADayOf,
 } from './clearing-rule';
@@ -61,7 +62,7 @@ const passes = (
   pilot: MadeUpPilot,
   chance: Draw,
 ) =>
-  testOf(rule) === 'evidence'
+  gathersEvidence(rule)
     ? repsToPass(rule, { needed, most }, pilot, chance)
     : repsByCurve(rule, pilot, most, chance);
 

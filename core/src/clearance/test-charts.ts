@@ -2,7 +2,7 @@ import type { Side } from '../drills/drill';
 import { type DrillId, drillOf } from '../drills/drills';
 import type { ChartTest } from './chart-test';
 import { type Cell, cellKey } from './check-round';
-import { type ClearingRule, OTHER_SIDES_NEED, testOf } from './clearing-rule';
+import { type ClearingRule, gathersEvidence, OTHER_SIDES_NEED } from './clearing-rule';
 import { EvidenceTest } from './evidence/evidence-test';
 import { LearningCurveTest } from './learning-curve-test';
 import type { Chart, Clearance } from './rungs';
@@ -105,7 +105,7 @@ export class TestCharts {
 
   private fresh(cell: Cell): ChartTest {
     const { rule, happenedOn } = this;
-    return testOf(rule) === 'evidence'
+    return gathersEvidence(rule)
       ? new EvidenceTest(rule, neededFor(cell, rule, happenedOn))
       : new LearningCurveTest(rule);
   }

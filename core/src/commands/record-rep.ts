@@ -54,6 +54,7 @@ export const repShape = object({
   caseId: string().nullable().default(null),
   stage: quantityOrNone('Stage', 1, 9).integer('Stage must be a whole number from 1 to 9, or empty.'),
   widthSpans: quantityOrNone('Width in spans', 1, 50),
+  distanceM: quantityOrNone('Distance from the pilot', 1, 500),
   day: day('Day'),
   flownAt: instant('Time'),
 }).noUnknown();
@@ -164,6 +165,7 @@ export type CountedRep = Omit<
   | 'caseId'
   | 'stage'
   | 'widthSpans'
+  | 'distanceM'
   | 'testSetId'
 > & {
   readonly purpose: Purpose;
@@ -176,6 +178,7 @@ export type CountedRep = Omit<
   readonly caseId?: string | null;
   readonly stage?: number | null;
   readonly widthSpans?: number | null;
+  readonly distanceM?: number | null;
 };
 
 /** The one place in which a rep is put together. */
@@ -189,5 +192,6 @@ export const newRep = (counted: CountedRep): RepFields => ({
   caseId: null,
   stage: null,
   widthSpans: null,
+  distanceM: null,
   ...counted,
 });

@@ -75,6 +75,8 @@ export interface Drill<Id extends string = string> {
   readonly byLot?: true;
   /** Parts that are shown one after the other, each with less help. */
   readonly stages?: readonly string[];
+  /** Distances from the pilot at which it is flown, m; the first is usual. */
+  readonly distancesM?: readonly number[];
   /** Openings in spans of the craft, from wide to tight; tests are flown at the last of them. */
   readonly widthsSpans?: readonly number[];
 }

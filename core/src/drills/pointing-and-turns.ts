@@ -17,6 +17,7 @@ export const POINTING_AND_TURNS = [
     sides: ['nose-left', 'nose-right'],
     assistance: 'as-flown',
     handsForm: true,
+    distancesM: [10, 8, 12, 15],
     after: ['tail-in-hover'],
   },
   {
@@ -34,6 +35,7 @@ export const POINTING_AND_TURNS = [
     sides: [],
     assistance: 'as-flown',
     handsForm: true,
+    distancesM: [12, 10, 15],
     after: ['side-on-hover'],
     caution: 'Stand well to the side; nobody in front of the nose.',
   },
@@ -52,6 +54,7 @@ export const POINTING_AND_TURNS = [
     sides: ['tail-on', 'nose-left', 'nose-in', 'nose-right'],
     assistance: 'as-flown',
     handsForm: true,
+    distancesM: [12, 10, 15],
     after: ['side-on-hover'],
   },
   {
@@ -85,6 +88,7 @@ export const POINTING_AND_TURNS = [
     sticks: ['yaw', 'roll', 'pitch'],
     sides: ['clockwise', 'counter-clockwise'],
     assistance: 'as-flown',
+    distancesM: [8],
     after: ['lead-walk'],
   },
   {
@@ -117,6 +121,7 @@ export const POINTING_AND_TURNS = [
     sticks: ['yaw', 'pitch'],
     sides: [],
     assistance: 'as-flown',
+    distancesM: [30, 35, 40],
     after: ['clock-hover'],
     caution: "Inside the pilot's own distance limit.",
   },

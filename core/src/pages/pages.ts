@@ -203,6 +203,8 @@ export interface RecordedRep extends Rep {
   readonly missReason: string | null;
   readonly caseId?: string | null;
   readonly stage?: number | null;
+  /** From the pilot, m; null or absent: not said. */
+  readonly distanceM?: number | null;
 }
 
 export interface WeaknessPage {

@@ -18,12 +18,22 @@ export const ruleShape = object({
 }).noUnknown();
 export type RuleFields = InferType<typeof ruleShape>;
 
+/** Miss rates that the weights of the strict test are made for, per cent. */
+const STRICT_RATES = { p0: 40, p1: 10 } as const;
+
 /** Least ratio of the two miss rates: nearer together no number of reps tells them apart. */
 const LEAST_RATIO = 2;
 
 /** Why these numbers do not go together; null when they do. */
-export function ruleProblem(rule: Pick<RuleFields, 'unacceptableMissPercent' | 'acceptableMissPercent'>) {
+export function ruleProblem(
+  rule: Pick<RuleFields, 'test' | 'unacceptableMissPercent' | 'acceptableMissPercent'>,
+) {
   const { unacceptableMissPercent: p0, acceptableMissPercent: p1 } = rule;
+  if (rule.test === 'strict' && (p0 !== STRICT_RATES.p0 || p1 !== STRICT_RATES.p1))
+    return {
+      field: p0 === STRICT_RATES.p0 ? 'acceptableMissPercent' : 'unacceptableMissPercent',
+      message: `The strict test knows one pair of miss rates: ${STRICT_RATES.p0} % not yet competent, ${STRICT_RATES.p1} % competent.`,
+    };
   return p1 * LEAST_RATIO <= p0
     ? null
     : {

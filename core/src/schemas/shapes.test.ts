@@ -46,6 +46,7 @@ describe('shapes', () => {
       caseId: null,
       stage: null,
       widthSpans: null,
+      distanceM: null,
       craftId: null,
     });
     expect(await pilotShape.validate(PILOT)).toEqual({

@@ -10,6 +10,7 @@ import * as announcedTests from './migrations/008-announced-tests';
 import * as reporting from './migrations/009-reporting';
 import * as shownBefore from './migrations/010-shown-before';
 import * as formsAndSides from './migrations/011-forms-and-sides';
+import * as strictAndDistance from './migrations/012-strict-and-distance';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001-first': first,
@@ -23,6 +24,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '009-reporting': reporting,
   '010-shown-before': shownBefore,
   '011-forms-and-sides': formsAndSides,
+  '012-strict-and-distance': strictAndDistance,
 };
 
 const source: Knex.MigrationSource<string> = {

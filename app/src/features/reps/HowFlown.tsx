@@ -45,6 +45,53 @@ export function purposesFor(
   return next.do === 'check' ? ['check', 'practice'] : ['practice', 'test'];
 }
 
+/** What of the drill itself may be set: its level, its opening, its distance and its stage. */
+function AsAsked({
+  settings,
+  drill,
+  onChange,
+}: Pick<HowFlownProps, 'settings' | 'onChange'> & { readonly drill: Drill<DrillId> }) {
+  const { sayM } = useUnits();
+  return (
+    <>
+      {settings.purpose === 'practice' && isFlown(drill) ? (
+        <Choice
+          label="Practised"
+          value={settings.level ?? 0}
+          onChange={(level) =>
+            onChange({ level, ...(drill.widthsSpans ? { widthSpans: widthAt(drill, level) } : {}) })
+          }
+          options={LEVELS.map((value) => ({ value, label: LEVEL_NAMES[value] }))}
+        />
+      ) : null}
+      {drill.widthsSpans ? (
+        <Choice
+          label="Opening, in spans of the craft: tests at the narrowest"
+          value={settings.widthSpans ?? null}
+          onChange={(widthSpans) => onChange({ widthSpans })}
+          options={drill.widthsSpans.map((spans) => ({ value: spans, label: String(spans) }))}
+        />
+      ) : null}
+      {drill.distancesM && drill.distancesM.length > 1 ? (
+        <Choice
+          label="Distance from the pilot"
+          value={settings.distanceM ?? null}
+          onChange={(distanceM) => onChange({ distanceM })}
+          options={drill.distancesM.map((metres) => ({ value: metres, label: sayM(metres) }))}
+        />
+      ) : null}
+      {drill.stages ? (
+        <Choice
+          label="Stage"
+          value={settings.stage ?? null}
+          onChange={(stage) => onChange({ stage })}
+          options={drill.stages.map((label, i) => ({ value: i + 1, label }))}
+        />
+      ) : null}
+    </>
+  );
+}
+
 /** How the next rep is flown, one question under the other. */
 export function HowFlown({ settings, drillIds, clearance, next, onDrill, onChange }: HowFlownProps) {
   const { drillOf } = useDrills();
@@ -74,32 +121,7 @@ export function HowFlown({ settings, drillIds, clearance, next, onDrill, onChang
           options={drill.sides.map((side) => ({ value: side, label: SIDE_WORDS[side] }))}
         />
       ) : null}
-      {settings.purpose === 'practice' && isFlown(drill) ? (
-        <Choice
-          label="Practised"
-          value={settings.level ?? 0}
-          onChange={(level) =>
-            onChange({ level, ...(drill.widthsSpans ? { widthSpans: widthAt(drill, level) } : {}) })
-          }
-          options={LEVELS.map((value) => ({ value, label: LEVEL_NAMES[value] }))}
-        />
-      ) : null}
-      {drill.widthsSpans ? (
-        <Choice
-          label="Opening, in spans of the craft: tests at the narrowest"
-          value={settings.widthSpans ?? null}
-          onChange={(widthSpans) => onChange({ widthSpans })}
-          options={drill.widthsSpans.map((spans) => ({ value: spans, label: String(spans) }))}
-        />
-      ) : null}
-      {drill.stages ? (
-        <Choice
-          label="Stage"
-          value={settings.stage ?? null}
-          onChange={(stage) => onChange({ stage })}
-          options={drill.stages.map((label, i) => ({ value: i + 1, label }))}
-        />
-      ) : null}
+      <AsAsked settings={settings} drill={drill} onChange={onChange} />
       {isFlown(drill) ? <InTheAir settings={settings} drill={drill} onChange={onChange} /> : null}
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
         <Button label="−" onPress={() => onChange({ pack: Math.max(1, settings.pack - 1) })} />

@@ -30,6 +30,8 @@ export interface Settings {
   readonly measure?: number | null;
   /** Width of the opening in spans, and stage of the drill, where it has them. */
   readonly widthSpans?: number | null;
+  /** From the pilot, m. */
+  readonly distanceM?: number | null;
   readonly stage?: number | null;
   /** Easier or harder than the standard; practice only. */
   readonly level?: Level;
@@ -97,7 +99,16 @@ export function forDrill(
   next: NextStep,
 ): Pick<
   Settings,
-  'drillId' | 'purpose' | 'side' | 'band' | 'flownOn' | 'mode' | 'widthSpans' | 'stage' | 'level'
+  | 'drillId'
+  | 'purpose'
+  | 'side'
+  | 'band'
+  | 'flownOn'
+  | 'mode'
+  | 'widthSpans'
+  | 'distanceM'
+  | 'stage'
+  | 'level'
 > {
   const drill = drillOf(drillId);
   const wanted = clearance.coverage.find(
@@ -116,6 +127,7 @@ export function forDrill(
     flownOn: 'craft',
     mode: modeNow(drillId, next.do === 'check' && decides ? 'check' : 'test', fliesAsJudged(page), clearance),
     widthSpans: drill.widthsSpans?.at(-1) ?? null,
+    distanceM: drill.distancesM?.[0] ?? null,
     stage: drill.stages ? 1 : null,
     level: 0,
   };

@@ -91,7 +91,7 @@ function repOf(
   { drillVersion, drawn, testSetId }: Around,
 ): RepFields {
   const { drillId, purpose, side, band, flownOn, mode, pilotRelative, pack, measure = null } = flown;
-  const { widthSpans = null, stage = null } = flown;
+  const { widthSpans = null, distanceM = null, stage = null } = flown;
   return newRep({
     ...verdict,
     weaknessId: page.weakness.id,
@@ -108,6 +108,7 @@ function repOf(
     testSetId,
     level: levelOf(flown),
     widthSpans,
+    distanceM,
     stage,
     drillVersion,
     day: todayHere(),

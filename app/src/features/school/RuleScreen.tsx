@@ -29,6 +29,7 @@ const useStyles = themed((theme) => ({
 
 const TESTS = [
   { value: 'evidence', label: 'Evidence: holds for life' },
+  { value: 'strict', label: 'Strict evidence: a good day counts for less, judged when it is over' },
   { value: 'learning-curve', label: 'Learning curve: within the planned reps' },
 ] as const;
 

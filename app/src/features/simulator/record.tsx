@@ -82,6 +82,7 @@ export function useRecorded({ weaknessId, token, drill, settings, purpose }: Bel
         caseId: null,
         stage: null,
         widthSpans: null,
+        distanceM: score.distanceM === null ? null : Math.max(1, Math.round(score.distanceM)),
         day: todayHere(),
         flownAt,
       };

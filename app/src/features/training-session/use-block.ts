@@ -7,7 +7,9 @@ import { clearanceOfPage, fliesAsJudged } from '@skelby/core/weakness/page';
 import type { MissReason } from '@skelby/core/clearance/facts';
 import { testsLeft } from '@skelby/core/clearance/tests-left';
 import { caseNow } from '@skelby/core/drill-cases/case-now';
+import type { Drill } from '@skelby/core/drills/drill';
 import { atLevel, widthAt } from '@skelby/core/drills/levels';
+import type { Level } from '@skelby/core/vocabulary/training';
 import { restricts } from '@skelby/core/clearance/open-states';
 import { newRep } from '@skelby/core/commands/record-rep';
 import type { RecordedRep, Roster, TodayList, TrainingSession, WeaknessPage } from '@skelby/core/pages/pages';
@@ -77,6 +79,12 @@ function howItCounts({ page, block: { drillId, side, purpose, causeId } }: Block
   };
 }
 
+/** Width and distance of a block, as its level asks for them. */
+const setUpOf = (drill: Drill, level: Level) => ({
+  widthSpans: widthAt(drill, level),
+  distanceM: drill.distancesM?.[0] ?? null,
+});
+
 /** One block of a session being flown: its reps, and what can be done to them. */
 export function useBlock(props: BlockProps) {
   const { session, list, block, page, state, change } = props;
@@ -88,7 +96,6 @@ export function useBlock(props: BlockProps) {
   const last = flown[0];
   const left = testsLeft(page.rule, page.reps, block, todayHere());
   const announced = useAnnounced(page, block, block.purpose === 'test', left);
-  const spans = widthAt(drill, block.level);
   const drawn = caseNow(drill.id, page.weakness.id, page.pilot, page.reps);
   const record = (met: boolean, missReason: MissReason | null, flownAt: string) => {
     const rep = newRep({
@@ -107,7 +114,7 @@ export function useBlock(props: BlockProps) {
       measure: state.measure,
       caseId: drawn?.id ?? null,
       testSetId: announced.here?.id ?? null,
-      widthSpans: spans,
+      ...setUpOf(drill, block.level),
       sessionId: session.id,
       craftId: props.roster.pilots.find(({ id }) => id === block.pilotId)?.lastCraftId ?? null,
       drillVersion: versionInForce(drill.id),
@@ -122,7 +129,7 @@ export function useBlock(props: BlockProps) {
     ...how,
     /** The task of this block's level, and what that level is called. */
     asked: atLevel(drill, block.level, versionInForce(drill.id) > 0),
-    spans,
+    spans: widthAt(drill, block.level),
     announced,
     left,
     drawn,

@@ -1,7 +1,7 @@
 import { untilCleared } from '../../shared/copy/restriction-copy';
 import { flownOrder } from '@skelby/core/vocabulary/flown-order';
 import { useDrills } from '../../shared/api/use-drills';
-import { isFirstEdition, testOf } from '@skelby/core/clearance/clearing-rule';
+import { isFirstEdition, gathersEvidence } from '@skelby/core/clearance/clearing-rule';
 import type { Clearance } from '@skelby/core/clearance/clearance';
 import { isOpen, restricts } from '@skelby/core/clearance/open-states';
 import { causeOf } from '@skelby/core/causes/causes';
@@ -54,7 +54,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
     (chart) => chart.curve.reachedAt === null && chart.curve.reps >= page.rule.plannedReps,
   );
   return (
-    <Part heading={testOf(page.rule) === 'evidence' ? 'Evidence' : 'Learning curve'}>
+    <Part heading={gathersEvidence(page.rule) ? 'Evidence' : 'Learning curve'}>
       {stuck.length > 0 ? (
         <Note icon="pause-circle" heading={`${page.rule.plannedReps} test reps and not there`}>
           {`Stop and change something: an easier step first, calmer air, other words. Going on only gives luck more tries. (${stuck.map(chartName).join('; ')})`}

@@ -96,7 +96,7 @@ function repsWith(
     if (next.reps > 0) counts.set(name, next);
   };
   for (const { keys, body } of added)
-    if (!taken.has(keys.id)) count({ ...body, id: keys.id } as RecordedRep, 1);
+    if (!taken.has(keys.id)) count({ ...body, id: keys.id, takenBack: false } as RecordedRep, 1);
   const addedIds = new Set(added.map(({ keys }) => keys.id));
   for (const id of taken) {
     const rep = read.get(id);

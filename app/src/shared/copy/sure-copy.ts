@@ -1,7 +1,7 @@
 import { percent } from '@skelby/core/vocabulary/percent';
 import { chanceClearedWithin } from '@skelby/core/clearance/chart-probability';
 import { limitOf } from '@skelby/core/clearance/choose-limit';
-import { type ClearingRule, testOf } from '@skelby/core/clearance/clearing-rule';
+import { type ClearingRule, gathersEvidence, testOf } from '@skelby/core/clearance/clearing-rule';
 import { ScoreLattice } from '@skelby/core/clearance/score-lattice';
 
 const exactly = (chance: number): string => percent(chance, chance < 0.0995 ? 1 : 0);
@@ -14,13 +14,15 @@ function evidenceSentences(rule: ClearingRule): readonly string[] {
   const { unacceptableMissPercent: p0, riskPercent } = rule;
   return [
     `A pilot who misses ${p0} % or more, whatever came before, ever passes a chart in at most ${percent(riskPercent / 100)} of openings: however many days, stops and retries there are.`,
-    `That promises nothing for one who misses a little less, or whose good and bad days only average ${p0} %: such a one passes more often. The check a week later is there for them.`,
+    testOf(rule) === 'strict'
+      ? `That holds for good and bad days too, as long as reps of one day hang together by no more than a seventh. A day is judged when its tests are flown. It promises nothing for one who misses a little less than ${p0} %.`
+      : `That promises nothing for one who misses a little less, or whose good and bad days only average ${p0} %: such a one passes more often. The check a week later is there for them.`,
   ];
 }
 
 /** Sentences about what the test can and cannot promise. */
 export function sureSentences(rule: ClearingRule, mostReps: number): readonly string[] {
-  return testOf(rule) === 'evidence' ? evidenceSentences(rule) : curveSentences(rule, mostReps);
+  return gathersEvidence(rule) ? evidenceSentences(rule) : curveSentences(rule, mostReps);
 }
 
 /** All figures are exact. */

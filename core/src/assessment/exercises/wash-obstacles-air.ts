@@ -356,8 +356,18 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
     mode: 'height-hold',
   }),
   'crab-leg': () => ({
-    stages: [leg('Nose on the mark, lean into the wind', [0, 6, 3], [0, 36, 3], { nose: 0, speedMps: 3 })],
-    standards: [{ of: 'cross-track', most: 2 }],
+    stages: [
+      leg('Nose on the mark, lean into the wind; stop at its end', [0, 6, 3], [0, 36, 3], {
+        nose: 0,
+        speedMps: 3,
+        until: { is: 'there', standS: 2 },
+      }),
+    ],
+    standards: [
+      { of: 'cross-track', most: 2 },
+      { of: 'overshoot', most: 2 },
+      { of: 'miss', most: 2 },
+    ],
   }),
   'airflow-step': () => ({
     stages: [leg('Through the stream of air', [-8, 12, 3], [8, 12, 3], { nose: 0, speedMps: 1.5 })],

@@ -1,7 +1,8 @@
 import { type Day, daysBetween } from '../../vocabulary/day';
 import type { ChartTest, TestCurve } from '../chart-test';
-import { type ClearingRule, testsADayOf } from '../clearing-rule';
+import { type ClearingRule, testOf, testsADayOf } from '../clearing-rule';
 import { type Fraction, fraction, reaches, lesserOf, added, multiplied, toNumber } from './fraction';
+import { type Weight, weightOf } from './weights';
 
 const NOTHING = fraction(0);
 const ONE = fraction(1);
@@ -35,18 +36,20 @@ export class EvidenceTest implements ChartTest {
   private watched: Fraction | null = null;
   private since: number[] = [];
   private readonly values: number[] = [0];
-  private readonly met: Fraction;
-  private readonly missed: Fraction;
+  private readonly weight: Weight;
+  /** Judged when its day is over, and not before. */
+  private readonly byDay: boolean;
+  /** Of the day: met and missed so far. */
+  private ofDay = { met: 0, missed: 0 };
   private readonly top: Fraction;
   private needed: Fraction;
   private readonly slots: number;
 
   /** @param needed evidence at which this chart passes, up to 1 / risk; whole */
   constructor(rule: ClearingRule, needed: number) {
-    const { unacceptableMissPercent: p0, acceptableMissPercent: p1, riskPercent } = rule;
-    this.met = fraction(100 - p1, 100 - p0);
-    this.missed = fraction(p1, p0);
-    this.top = fraction(100, riskPercent);
+    this.weight = weightOf(rule);
+    this.byDay = testOf(rule) === 'strict';
+    this.top = fraction(100, rule.riskPercent);
     this.needed = lesserOf(fraction(needed), this.top);
     this.slots = testsADayOf(rule);
   }
@@ -80,12 +83,17 @@ export class EvidenceTest implements ChartTest {
   /** A test rep; false when the day's are used up and it does not count. */
   add(met: boolean, day: Day): boolean {
     if (!this.useUp(day)) return false;
+    if (day !== this.day) this.judge();
     if (!this.passed && day !== this.day) this.begin(day);
     this.move(met, day);
     this.counted += 1;
+    if (!this.byDay || this.slotsUsed === this.slots) this.judge();
+    return true;
+  }
+
+  private judge(): void {
     if (!this.passed && this.days >= LEAST_DAYS && reaches(this.evidence, this.needed))
       [this.passedAt, this.since] = [this.values.length - 1, [this.value]];
-    return true;
   }
 
   /** Uses up one of the day's; false when none is left. */
@@ -129,15 +137,18 @@ export class EvidenceTest implements ChartTest {
   /** Fewest tests, all met, that would pass it. */
   toGo(): number {
     let [evidence, days, slots, reps] = [this.evidence, this.days, this.slots - this.slotsUsed, 0];
-    if (this.day === null || slots === 0) [days, slots] = [days + 1, this.slots];
+    let metToday = this.ofDay.met;
+    if (this.day === null || slots === 0) [days, slots, metToday] = [days + 1, this.slots, 0];
     if (days > this.days) evidence = added(evidence, this.start(days));
     while (!this.passed) {
-      evidence = multiplied(evidence, this.met);
+      metToday += 1;
+      evidence = multiplied(evidence, this.weight(true, metToday));
       reps += 1;
       slots -= 1;
-      if (days >= LEAST_DAYS && reaches(evidence, this.needed)) return reps;
+      const isJudged = days >= LEAST_DAYS && (!this.byDay || slots === 0);
+      if (isJudged && reaches(evidence, this.needed)) return reps;
       if (slots > 0) continue;
-      [days, slots] = [days + 1, this.slots];
+      [days, slots, metToday] = [days + 1, this.slots, 0];
       evidence = added(evidence, this.start(days));
     }
     return 0;
@@ -172,8 +183,11 @@ export class EvidenceTest implements ChartTest {
   }
 
   private move(met: boolean, day: Day): void {
+    if (day !== this.day) this.ofDay = { met: 0, missed: 0 };
     this.day = day;
-    const by = met ? this.met : this.missed;
+    const kind = met ? 'met' : 'missed';
+    this.ofDay[kind] += 1;
+    const by = this.weight(met, this.ofDay[kind]);
     const moved = multiplied(this.evidence, by);
     if (this.watched) this.watched = lesserOf(multiplied(this.watched, by), this.top);
     this.evidence = this.passed || this.days >= LEAST_DAYS ? lesserOf(moved, this.top) : moved;

@@ -1,6 +1,7 @@
 import { addDays } from '../../vocabulary/day';
-import { DEFAULT_RULE } from '../clearing-rule';
+import { type ClearingRule, DEFAULT_RULE } from '../clearing-rule';
 import { EvidenceTest } from './evidence-test';
+import { drawFrom, repsToPass } from './simulated';
 
 /**
  * The promise is that of Ville's inequality (Étude critique de la notion de collectif, 1939) for a likelihood
@@ -41,6 +42,71 @@ test('equals plain sums over every sequence of up to fourteen reps', () => {
       if (test.passed !== (expected === null)) throw new Error(met.join());
       if (expected !== null && Math.abs(test.value - expected) > 1e-9 * expected) throw new Error(met.join());
     }
+});
+
+// Strict: the ratio of two urns, reps of one day hanging together; judged when the day is over.
+const STRICT = { ...DEFAULT_RULE, test: 'strict' } as const;
+
+/** The same in plain sums, written apart from the ratio of the urns themselves: Beta(0.4 w, 0.6 w) under what must not
+ * pass and Beta(0.1 v, 0.9 v) under what may, each draw returned with one more of its like. */
+function strictByHand(met: readonly boolean[]): boolean {
+  let evidence = 0;
+  let [hits, misses] = [0, 0];
+  for (const [i, each] of met.entries()) {
+    const day = Math.floor(i / A_DAY) + 1;
+    if (i % A_DAY === 0) [evidence, hits, misses] = [evidence + 1 / (day * (day + 1)), 0, 0];
+    // Met: (5.4 + j − 1) over (3.6 + j − 1); missed: (0.6 + k − 1) over (2.4 + k − 1).
+    evidence *= each ? (5.4 + hits) / (3.6 + hits) : (0.6 + misses) / (2.4 + misses);
+    if (each) hits += 1;
+    else misses += 1;
+    if (day >= 2 && i % A_DAY === A_DAY - 1 && evidence >= 10 - 1e-9) return true;
+  }
+  return false;
+}
+
+test('strict equals the ratio of two urns over every sequence of up to twelve reps', () => {
+  for (const reps of [4, 8, 12])
+    for (let bits = 0; bits < 2 ** reps; bits += 1) {
+      const met = sequence(bits, reps);
+      expect(flown(met, new EvidenceTest(STRICT, 10)).passed).toBe(strictByHand(met));
+    }
+});
+
+test('strict is judged when the day is over, never in the middle of it', () => {
+  const clean = new EvidenceTest(STRICT, 10);
+  const at = Array.from({ length: 24 }, (_, i) => {
+    clean.add(true, addDays(FIRST, Math.floor(i / A_DAY)));
+    return clean.passed;
+  }).indexOf(true);
+  expect(at % A_DAY).toBe(A_DAY - 1);
+  // A day that was not flown to its end is judged when the next one begins.
+  const short = new EvidenceTest(STRICT, 10);
+  for (const day of [0, 1]) for (let i = 0; i < A_DAY; i += 1) short.add(true, addDays(FIRST, day));
+  for (let i = 0; i < 3; i += 1) short.add(true, addDays(FIRST, 2));
+  const before = short.passed;
+  short.add(false, addDays(FIRST, 3));
+  expect([before, short.passed].filter(Boolean).length).toBeGreaterThanOrEqual(1);
+});
+
+test.each([0, 0.05, 1 / 7])('strict keeps the risk where reps of a day hang together by %d', (withinDay) => {
+  const draw = drawFrom(77);
+  const runs = Array.from({ length: 4_000 }, () =>
+    repsToPass(STRICT, { needed: 10, most: 240 }, { missRate: 0.4, withinDay }, draw),
+  );
+  const share = runs.filter((at) => at !== null).length / runs.length;
+  expect(share).toBeLessThan(0.1 + 2 * Math.sqrt((0.1 * 0.9) / runs.length));
+});
+
+test('what the ordinary weights let through with good and bad days, strict does not', () => {
+  const share = (rule: ClearingRule) => {
+    const draw = drawFrom(5);
+    const runs = Array.from({ length: 3_000 }, () =>
+      repsToPass(rule, { needed: 10, most: 240 }, { missRate: 0.4, withinDay: 1 / 7 }, draw),
+    );
+    return runs.filter((at) => at !== null).length / runs.length;
+  };
+  expect(share(DEFAULT_RULE)).toBeGreaterThan(0.12);
+  expect(share(STRICT)).toBeLessThan(0.11);
 });
 
 /** Exact chance that it has been reached by so many reps, over every way there is. */

@@ -1,5 +1,7 @@
 import type { ClearingRule } from '../clearing-rule';
-import { testsADayOf } from '../clearing-rule';
+import { testOf, testsADayOf } from '../clearing-rule';
+import { toNumber } from './fraction';
+import { weightOf } from './weights';
 
 /**
  * The evidence of made-up pilots in plain numbers: quick enough to draw what a rule costs before it is chosen. The
@@ -24,6 +26,14 @@ export function drawFrom(seed: number): Draw {
 
 const LEAST_DAYS = 2;
 
+/** What the n-th met and the n-th missed of a day weigh, in plain numbers, n from 1. */
+function weights(rule: ClearingRule, aDay: number) {
+  const weight = weightOf(rule);
+  const of = (met: boolean) =>
+    Array.from({ length: aDay + 1 }, (_, nth) => (nth === 0 ? NaN : toNumber(weight(met, nth))));
+  return { met: of(true), missed: of(false) };
+}
+
 /** An urn: the mean stays, and a miss makes the next of that day likelier. */
 const chanceOfMiss = ({ missRate, withinDay }: MadeUpPilot, flown: number, missed: number): number => {
   if (withinDay === 0) return missRate;
@@ -41,9 +51,9 @@ export function repsToPass(
   pilot: MadeUpPilot,
   chance: Draw,
 ): number | null {
-  const { unacceptableMissPercent: p0, acceptableMissPercent: p1 } = rule;
-  const [up, down] = [(100 - p1) / (100 - p0), p1 / p0];
   const aDay = testsADayOf(rule);
+  const weigh = weights(rule, aDay);
+  const byDay = testOf(rule) === 'strict';
   let [evidence, missed] = [0, 0];
   for (let rep = 0; rep < most; rep += 1) {
     const ofDay = rep % aDay;
@@ -51,8 +61,9 @@ export function repsToPass(
     if (ofDay === 0) [evidence, missed] = [evidence + 1 / (day * (day + 1)), 0];
     const isMissed = chance() < chanceOfMiss(pilot, ofDay, missed);
     missed += isMissed ? 1 : 0;
-    evidence *= isMissed ? down : up;
-    if (day >= LEAST_DAYS && evidence >= needed - 1e-9) return rep + 1;
+    evidence *= isMissed ? weigh.missed[missed]! : weigh.met[ofDay + 1 - missed]!;
+    const isJudged = day >= LEAST_DAYS && (!byDay || ofDay === aDay - 1);
+    if (isJudged && evidence >= needed - 1e-9) return rep + 1;
   }
   return null;
 }
