@@ -10,12 +10,21 @@ const HELP = `./skelby demo    sets everything up and serves the demo school
                    --fresh     load the demo school anew, dated from today
                    DATABASE_URL=…  use this PostgreSQL instead of one of its own
 ./skelby serve   the same without the demo school
+                   --backups DIR  a backup there now and every day, the last 14 kept
 ./skelby trainer adds a trainer: --school NAME --name NAME --email ADDRESS; the password is asked for
                  (or taken from SKELBY_PASSWORD); a school that is not there is made
+./skelby backup FILE   copies everything, and tries at once whether it can be restored
+                   --school NAME  one school alone
+                   --data DIR     the data to copy
+./skelby restore FILE  brings a copy in where nothing is written over
+./skelby check   works every weakness out anew and says what differs
 ./skelby test    type check, lint, unit, server and browser tests
                    --only static|unit|browser  one part; what follows -- goes to its runner
 ./skelby bench   prints the measured figures; what follows -- names the parts wanted
 ./skelby pictures  takes the pictures in docs/screenshots anew, from the demo data`;
+
+/** Commands that work on a file. */
+const TAKE_A_FILE: ReadonlySet<string> = new Set(['backup', 'restore']);
 
 interface Options {
   readonly port?: string;
@@ -25,6 +34,9 @@ interface Options {
   readonly name?: string;
   readonly email?: string;
   readonly only?: string;
+  readonly backups?: string;
+  /** What a command works on. */
+  readonly file?: string | undefined;
 }
 
 function read(all: readonly string[]): { command: string; options: Options; rest: readonly string[] } {
@@ -43,10 +55,13 @@ function read(all: readonly string[]): { command: string; options: Options; rest
         name: { type: 'string' },
         email: { type: 'string' },
         only: { type: 'string' },
+        backups: { type: 'string' },
       },
     });
-    if (positionals.length > 1) throw new Error(`There is no "${positionals[1]}" here`);
-    return { command: values.help ? 'help' : (positionals[0] ?? 'help'), options: values, rest };
+    const [command = 'help', file, ...more] = positionals;
+    const extra = TAKE_A_FILE.has(command) ? more[0] : file;
+    if (extra !== undefined) throw new Error(`There is no "${extra}" here`);
+    return { command: values.help ? 'help' : command, options: { ...values, file }, rest };
   } catch (error) {
     throw new CannotGoOn(`${(error as Error).message}.\n\n${HELP}`);
   }
@@ -65,6 +80,12 @@ async function main(): Promise<number> {
       return (await import('./serve')).serve({ ...options, demo: false });
     case 'trainer':
       return (await import('./trainer')).runTrainer(options);
+    case 'backup':
+      return (await import('./backup')).runBackup(options);
+    case 'restore':
+      return (await import('./backup')).runRestore(options);
+    case 'check':
+      return (await import('./backup')).runCheck(options);
     case 'test':
       return (await import('./test')).test(options.only, rest);
     case 'bench':

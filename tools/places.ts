@@ -5,6 +5,9 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { postgresCanReach } from './cluster';
 
+/** The database that the schools are in. */
+export const DATABASE = 'skelby';
+
 export const ROOT = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 
 /** A program of an installed package. */

@@ -2,21 +2,23 @@ import path from 'node:path';
 import { loadDemo } from '../server/src/demo/load';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { buildApp } from './build-app';
+import { backUpDaily } from './backups';
 import { claim } from './claim';
 import { type Cluster, startCluster } from './cluster';
 import { ensureDatabase, remakeDatabase, withDatabase } from './database';
-import { defaultDataFolder } from './places';
+import { DATABASE, defaultDataFolder } from './places';
 import { CannotGoOn, say } from './say';
 import { assertPortFree, type ServerProcess, startServer } from './server-process';
 
 const DEFAULT_PORT = 8080;
-export const DATABASE = 'skelby';
 
 export interface ServeOptions {
   readonly demo: boolean;
   readonly port?: string;
   readonly data?: string;
   readonly fresh?: boolean;
+  /** Backups go here, one a day. */
+  readonly backups?: string;
 }
 
 export function portOf(text: string | undefined): number {
@@ -65,6 +67,7 @@ export async function serve(options: ServeOptions): Promise<number> {
   let cluster: Cluster | null = null;
   let server: ServerProcess | null = null;
   let release = () => {};
+  let stopBackups = () => {};
   try {
     if (!ownUrl) {
       release = claim(folder, port);
@@ -82,12 +85,14 @@ export async function serve(options: ServeOptions): Promise<number> {
     if (options.demo)
       say(`Sign in as ${DEMO_TRAINERS[0].email} with the password ${DEMO_TRAINERS[0].password}`);
     say('Ctrl-C stops it.');
+    stopBackups = options.backups ? backUpDaily(path.resolve(options.backups), url) : () => {};
     const died = await Promise.race([told.then(() => null), server.ended]);
     if (died !== null)
       throw new CannotGoOn(`The server stopped by itself (code ${died}); what it said stands above.`);
     say('\nStopping …');
     return 0;
   } finally {
+    stopBackups();
     await server?.stop();
     await cluster?.stop();
     release();

@@ -1,13 +1,9 @@
 import { createInterface } from 'node:readline/promises';
-import path from 'node:path';
 import { object, string } from 'yup';
 import { addSchool, addTrainer as insertTrainer } from '../server/src/db/add-school';
-import { claim, runningIn } from './claim';
-import { joinCluster, startCluster } from './cluster';
-import { ensureDatabase, withDatabase } from './database';
-import { defaultDataFolder } from './places';
+import { withDatabase } from './database';
+import { dataInUse } from './data-in-use';
 import { CannotGoOn, say } from './say';
-import { DATABASE } from './serve';
 
 const shape = object({
   school: string().trim().required('--school is missing: name the school.').max(120),
@@ -41,35 +37,6 @@ export interface TrainerOptions {
   readonly data?: string;
 }
 
-/**
- * The database to add to: the one given, the one that is running on this data, or one started for as long as
- * this takes.
- */
-async function database(
-  options: TrainerOptions,
-): Promise<{ readonly url: string; readonly release: () => Promise<void> }> {
-  const given = process.env['DATABASE_URL'];
-  if (given) return { url: given, release: () => Promise.resolve() };
-  const folder = path.resolve(options.data ?? (await defaultDataFolder('school')));
-  if ((runningIn(folder)?.port ?? null) !== null)
-    return { url: joinCluster(folder)(DATABASE), release: () => Promise.resolve() };
-  const free = claim(folder, null);
-  try {
-    const cluster = await startCluster(folder);
-    await ensureDatabase(cluster.url, DATABASE);
-    return {
-      url: cluster.url(DATABASE),
-      release: async () => {
-        await cluster.stop();
-        free();
-      },
-    };
-  } catch (error) {
-    free();
-    throw error;
-  }
-}
-
 /** Adds a trainer, and the school where there is none of that name. */
 export async function runTrainer(options: TrainerOptions): Promise<number> {
   const password = await askPassword();
@@ -78,7 +45,7 @@ export async function runTrainer(options: TrainerOptions): Promise<number> {
     .catch((error: { errors: string[] }) => {
       throw new CannotGoOn(error.errors.join('\n'));
     });
-  const { url, release } = await database(options);
+  const { url, release } = await dataInUse(options.data);
   try {
     await withDatabase(url, (db) =>
       db.transaction(async (tx) => {

@@ -37,7 +37,7 @@ const source: Knex.MigrationSource<string> = {
  * The role the application works as. Roles belong to the whole cluster, so it may be there
  * already, or the database's owner may not be allowed to make it.
  */
-async function ensureRole(db: Knex): Promise<void> {
+export async function ensureRole(db: Knex): Promise<void> {
   const { rows } = (await db.raw(
     "select rolsuper or rolbypassrls as strong from pg_roles where rolname = 'skelby_app'",
   )) as { rows: { strong: boolean }[] };
