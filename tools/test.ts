@@ -6,6 +6,7 @@ import { buildApp } from './build-app';
 import { type Cluster, freePort, startCluster } from './cluster';
 import { ensureDatabase, withDatabase } from './database';
 import { needChromium } from './needs';
+import { FIRST_LOAD_AT_MOST, firstLoadBytes } from './first-load';
 import { packageProblems } from './packages';
 import { bin, ROOT, throwawayFolder } from './places';
 import { run } from './run';
@@ -52,6 +53,14 @@ async function statics(): Promise<readonly Tally[]> {
   const problems = packageProblems();
   say(problems.length === 0 ? 'clean' : problems.join('\n'));
   return [...tallies, problems.length === 0 ? passed(1) : failed(1)];
+}
+
+/** What the first page loads is held. */
+function firstLoad(): Tally {
+  const bytes = firstLoadBytes();
+  const isHeld = bytes <= FIRST_LOAD_AT_MOST;
+  say(`\n── first page: ${bytes} bytes of script gzipped, at most ${FIRST_LOAD_AT_MOST}`);
+  return isHeld ? passed(1) : failed(1);
 }
 
 /** What a runner wrote about itself; a runner that died before writing counts as one failure. */
@@ -186,6 +195,7 @@ export async function test(only?: string, rest: readonly string[] = []): Promise
     building.catch(() => undefined); // thrown where it is waited for
     if (wanted('static')) tallies.push(...(await statics()));
     await building;
+    if (only !== 'static') tallies.push(firstLoad());
     if (wanted('unit') || wanted('browser')) cluster = await startCluster(folder);
     if (cluster && wanted('unit')) tallies.push(await unit(cluster, reports, rest));
     if (cluster && wanted('browser')) tallies.push(await browser(cluster, reports, rest));

@@ -1,4 +1,4 @@
-import { isDrillId } from '@skelby/core/drills/drills';
+import type { DrillId } from '@skelby/core/drills/drills';
 import { saveDrillVersion } from '@skelby/core/commands/handles';
 import type { SchoolDrillVersion } from '@skelby/core/pages/pages';
 import { done } from '../outbox/commands';
@@ -15,8 +15,15 @@ export function drillsOver(kept: Kept, items: readonly Waiting[]): readonly Scho
       ({ keys: { drillId }, body }) =>
         !versions.some((each) => each.drillId === drillId && each.number === body.base + 1),
     )
-    .flatMap(({ keys: { drillId }, body: { base, reason, ...fields }, madeAt }) =>
-      isDrillId(drillId) ? [{ drillId, number: base + 1, fields, reason, madeAt, by: null, reps: 0 }] : [],
-    );
+    // The form that made it knew the drill: the list of all of them is not wanted on the first page for that.
+    .map(({ keys: { drillId }, body: { base, reason, ...fields }, madeAt }) => ({
+      drillId: drillId as DrillId,
+      number: base + 1,
+      fields,
+      reason,
+      madeAt,
+      by: null,
+      reps: 0,
+    }));
   return added.length === 0 ? versions : [...added.reverse(), ...versions];
 }
