@@ -13,9 +13,10 @@ config.transformer.getTransformOptions = () =>
  * are left out of the build.
  */
 const NOT_RENDERED = [
-  /\/expo-router\/build\/layouts\/(Stack|StackClient|Tabs|TabsClient|BaseStack|_web-modal)(\.web)?\.js$/,
+  /\/expo-router\/build\/layouts\/(Tabs|TabsClient|_web-modal)(\.web)?\.js$/,
   /\/expo-router\/build\/layouts\/(experimental-stack|stack-utils)\//,
-  /\/expo-router\/build\/(native-tabs|link\/preview)\//,
+  /\/expo-router\/build\/react-navigation\/native-stack\/(views|utils)\//,
+  /\/expo-router\/build\/native-tabs\//,
   /\/expo-router\/build\/views\/(Sitemap|ErrorBoundary|Toast)\.js$/,
   /\/react-native-web\/dist\/exports\/(FlatList|SectionList|VirtualizedList)\//,
   /\/react-native-web\/dist\/vendor\/react-native\/(FlatList|SectionList|VirtualizedList|VirtualizedSectionList)\//,

@@ -12,7 +12,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import { addSchool, addTrainer } from '../server/src/db/add-school';
-import { countRows } from '../server/src/db/check';
+import { countRows } from '../server/src/facts/check-database';
 import { connect } from '../server/src/db/connection';
 import { loadDemo } from '../server/src/demo/load';
 import { type BackupOptions, runBackup, runCheck, runRestore } from './backup';

@@ -13,7 +13,7 @@ import path from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip, createGzip } from 'node:zlib';
-import { checkDatabase, type Checked, countRows } from '../server/src/db/check';
+import { checkDatabase, type Checked, countRows } from '../server/src/facts/check-database';
 import { connect } from '../server/src/db/connection';
 import { ensureRole } from '../server/src/db/migrate';
 import { copyIn, copyOut, CopyProblem } from '../server/src/db/school-copy';

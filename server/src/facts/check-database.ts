@@ -1,11 +1,11 @@
 import { clearanceOf } from '@skelby/core/clearance/clearance';
 import { inLists } from '@skelby/core/clearance/in-lists';
 import type { Knex } from 'knex';
-import { loadFacts } from '../facts/weakness-facts';
-import { inSchool } from './in-school';
+import { loadFacts } from './weakness-facts';
+import { inSchool } from '../db/in-school';
 
 /** A weakness whose row in the lists says something else than its facts do. */
-export interface Difference {
+interface Difference {
   readonly school: string;
   readonly weaknessId: string;
   readonly field: string;
