@@ -90,7 +90,10 @@ export const rotorsAtRest = (): RotorsNow => ({
  */
 export function inflow(craft: CraftModel, s: BodyState, acting: Acting): void {
   const { wx, wy, wz } = s;
-  const [ux, uy, uz] = airspeedInBody(rotationOf(s, ROTATION), s, acting);
+  const air = airspeedInBody(rotationOf(s, ROTATION), s, acting, AIRSPEED);
+  const ux = air[0]!,
+    uy = air[1]!,
+    uz = air[2]!;
   const rootTw = Math.sqrt(craft.thrustToWeight * acting.power);
   for (let i = 0; i < craft.rotors; i += 1) {
     const rx = craft.rotorX[i]!,
@@ -109,19 +112,19 @@ export function inflow(craft: CraftModel, s: BodyState, acting: Acting): void {
 const RATES = 13;
 /** Share of the weight below which rotors no longer drag as they do in flight. Ours. */
 const STILL_PUSHING = 0.25;
-/** Rotation of the look that is being worked out; nothing is kept in it. */
+/** Rotation and airspeed of the step that is being worked out; nothing is kept in them. */
 const ROTATION: Rotation = new Float64Array(9);
+const AIRSPEED = new Float64Array(3);
 
-/** Speed of the craft through the air in body axes, m/s. */
-export function airspeedInBody(r: Rotation, s: BodyState, acting: Acting): [number, number, number] {
+/** Speed of the craft through the air in body axes, m/s. @param out receives it */
+export function airspeedInBody(r: Rotation, s: BodyState, acting: Acting, out: Float64Array): Float64Array {
   const ax = s.vx - acting.windX,
     ay = s.vy - acting.windY,
     az = s.vz - acting.windZ;
-  return [
-    r[0]! * ax + r[3]! * ay + r[6]! * az,
-    r[1]! * ax + r[4]! * ay + r[7]! * az,
-    r[2]! * ax + r[5]! * ay + r[8]! * az,
-  ];
+  out[0] = r[0]! * ax + r[3]! * ay + r[6]! * az;
+  out[1] = r[1]! * ax + r[4]! * ay + r[7]! * az;
+  out[2] = r[2]! * ax + r[5]! * ay + r[8]! * az;
+  return out;
 }
 
 /** Adds up what the rotors do, each in the air that it meets itself, into `acting.rotors`. */
@@ -180,7 +183,10 @@ export function rates(craft: CraftModel, s: BodyState, acting: Acting, out: Floa
   const { qw, qx, qy, qz, wx, wy, wz } = s;
   const { massKg, inertiaX, inertiaY, inertiaZ } = craft;
   const r = rotationOf(s, ROTATION);
-  const [ux, uy, uz] = airspeedInBody(r, s, acting);
+  const air = airspeedInBody(r, s, acting, AIRSPEED);
+  const ux = air[0]!,
+    uy = air[1]!,
+    uz = air[2]!;
   workRotors(craft, s, acting, uz);
   const { thrustN, rollNm, pitchNm, yawNm } = acting.rotors;
   const drag = dragPerS(craft, thrustN, Math.hypot(ux, uy, uz));

@@ -27,6 +27,8 @@ const stays = (descents: number): number =>
  * against it is what the motors have in hand. Ours, after what pilots tell.
  */
 export class RotorStall {
+  private readonly rotation = new Float64Array(9);
+  private readonly airspeed = new Float64Array(3);
   /** How far each rotor is stalled, 0 to 1. */
   private readonly stalled: Float64Array;
   /** How far the flow about each has settled in the wake. */
@@ -59,7 +61,10 @@ export class RotorStall {
     const { craft, stalled, settled, lookS } = this;
     this.heldS -= lookS;
     const { wx, wy, wz } = body;
-    const [ux, uy, uz] = airspeedInBody(rotationOf(body), body, acting);
+    const air = airspeedInBody(rotationOf(body, this.rotation), body, acting, this.airspeed);
+    const ux = air[0]!,
+      uy = air[1]!,
+      uz = air[2]!;
     const plane = Math.sqrt(ux * ux + uy * uy);
     const blown = Math.min(1, plane / (BLOWN_BACK_FROM * craft.inducedMps));
     for (let i = 0; i < craft.rotors; i += 1) {

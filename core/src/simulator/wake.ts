@@ -66,12 +66,20 @@ export class Wake {
   /**
    * Share of its lift that a rotor at this place keeps, 1 in clean air. @param axis its thrust axis
    */
-  kept({ spanM, inducedMps }: CraftModel, [px, py, pz]: Vector, [nx, ny, nz]: Vector): number {
+  kept({ spanM, inducedMps }: CraftModel, at: Vector, axis: Vector): number {
+    const px = at[0],
+      py = at[1],
+      pz = at[2],
+      nx = axis[0],
+      ny = axis[1],
+      nz = axis[2];
     let into = 0;
     for (let i = 0; i < PARCELS; i += 1) {
       const age = this.age[i]!;
       if (age < OWN_S || age === Infinity) continue;
-      const [dx, dy, dz] = [px - this.x[i]!, py - this.y[i]!, pz - this.z[i]!];
+      const dx = px - this.x[i]!,
+        dy = py - this.y[i]!,
+        dz = pz - this.z[i]!;
       const radius = 0.5 * spanM + WIDENS_MPS * age;
       const near = (dx * dx + dy * dy + dz * dz) / (radius * radius);
       if (near > 4) continue;
