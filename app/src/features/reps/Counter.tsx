@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useWeakness } from '../../offline/overlay/weakness-queries';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
-import { useUnits } from '../../shared/api/use-units';
+import { type Speaking, useUnits } from '../../shared/api/use-units';
 import {
   BAND_WORDS,
   LEVEL_NAMES,
@@ -46,19 +46,20 @@ const NOT_COUNTED: Readonly<Record<WhyNotCounted, string>> = {
   'too-wide': 'Recorded, but it will not count: tests are flown at the narrowest opening.',
 };
 
-const flownWords = (settings: Settings): readonly (string | null)[] => [
+const flownWords = (settings: Settings, { sayM }: Speaking): readonly (string | null)[] => [
+  settings.distanceM ? `${sayM(settings.distanceM)} away` : null,
   settings.widthSpans ? `${settings.widthSpans} spans` : null,
   settings.stage ? `Stage ${settings.stage}` : null,
   `${BAND_WORDS[settings.band]} wind`,
   settings.flownOn === 'craft' ? MODE_WORDS[settings.mode] : 'Simulator',
 ];
 
-const howWords = (settings: Settings): string =>
+const howWords = (settings: Settings, units: Speaking): string =>
   [
     PURPOSE_WORDS[settings.purpose],
     settings.level ? LEVEL_NAMES[settings.level] : null,
     settings.side ? SIDE_WORDS[settings.side] : null,
-    ...(isFlown(drillOf(settings.drillId)) ? flownWords(settings) : ['At the craft']),
+    ...(isFlown(drillOf(settings.drillId)) ? flownWords(settings, units) : ['At the craft']),
     `Pack ${settings.pack}`,
   ]
     .filter(Boolean)
@@ -145,6 +146,7 @@ function Values({ counting: { drill, reps, settings, change } }: Pick<PartProps,
 
 /** Met or missed under the thumb, or the reason of a miss. */
 function CountingFoot({ page, counting, onHow }: PartProps & { readonly onHow: () => void }) {
+  const speaking = useUnits();
   const { settings, record, change, announced } = counting;
   const { missedAt } = settings;
   if (missedAt)
@@ -157,7 +159,7 @@ function CountingFoot({ page, counting, onHow }: PartProps & { readonly onHow: (
   return (
     <>
       <LastRep reps={counting.reps} missStays={!isFirstEdition(page.rule)} onUndo={counting.undo} />
-      <Button icon="sliders" label={howWords(settings)} onPress={onHow} />
+      <Button icon="sliders" label={howWords(settings, speaking)} onPress={onHow} />
       {announced.isWanted || announced.elsewhere ? (
         <AnnounceFoot announced={announced} left={counting.testsLeftToday} />
       ) : (

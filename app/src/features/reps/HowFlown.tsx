@@ -77,7 +77,9 @@ function AsAsked({
           label="Distance from the pilot"
           value={settings.distanceM ?? null}
           onChange={(distanceM) => onChange({ distanceM })}
-          options={drill.distancesM.map((metres) => ({ value: metres, label: sayM(metres) }))}
+          options={[...drill.distancesM]
+            .sort((a, b) => a - b)
+            .map((metres) => ({ value: metres, label: sayM(metres) }))}
         />
       ) : null}
       {drill.stages ? (
