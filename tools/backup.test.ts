@@ -158,6 +158,15 @@ test('a check says what the lists keep wrongly, and changes nothing', async () =
   expect(await on('again', runCheck)).toBe(1);
 }, 60_000);
 
+test('a copy of nothing is refused: it would look like a copy', async () => {
+  await ensureDatabase(cluster.url, 'nothing');
+  await expect(on('nothing', runBackup, { file: file('nothing.backup') })).rejects.toThrow(
+    /There is no school in this data/,
+  );
+  await expect(on('nothing', runCheck)).rejects.toThrow(/There is no school in this data/);
+  expect(readdirSync(folder)).not.toContain('nothing.backup');
+}, 60_000);
+
 test('a backup a day: the oldest are thrown away, and one that fails is said and stops nothing', async () => {
   const kept = path.join(folder, 'kept');
   const url = cluster.url('full');

@@ -133,11 +133,26 @@ async function backUpSchool(file: string, school: string, { url }: InUse): Promi
   say(`${school} is in ${file}.`);
 }
 
+/** A copy of nothing looks like a copy: there has to be a school. */
+async function assertSchool({ url }: InUse): Promise<void> {
+  const db = connect(url);
+  try {
+    const has = (await db.schema.hasTable('schools')) && (await db('schools').first('id'));
+    if (!has)
+      throw new CannotGoOn(
+        'There is no school in this data. Name the folder it is in with --data DIR (the demo has its own), or its database with DATABASE_URL.',
+      );
+  } finally {
+    await db.destroy();
+  }
+}
+
 /** `./skelby backup FILE`: everything, or one school. */
 export async function runBackup(options: BackupOptions): Promise<number> {
   const file = fileOf(options, 'backup');
   const inUse = await dataInUse(options.data);
   try {
+    await assertSchool(inUse);
     if (options.school) await backUpSchool(file, options.school, inUse);
     else await backUp(file, inUse);
     return 0;
@@ -230,6 +245,7 @@ export async function runRestore(options: BackupOptions): Promise<number> {
 export async function runCheck(options: BackupOptions): Promise<number> {
   const inUse = await dataInUse(options.data);
   try {
+    await assertSchool(inUse);
     return await withDatabase(inUse.url, async (db) => sayChecked(await checkDatabase(db)));
   } finally {
     await inUse.release();
