@@ -88,6 +88,17 @@ test('everything goes out, is tried at once, and comes back row for row', async 
   expect(left).toEqual([]);
 }, 120_000);
 
+test('a database that was set up and holds no school yet takes a whole copy; what is beside stays', async () => {
+  await remakeDatabase(cluster.url, 'set-up');
+  await withDatabase(cluster.url('set-up'), (db) =>
+    db.schema.createTable('of_somebody_else', (t) => t.text('word')),
+  );
+  expect(await on('set-up', runRestore, { file: file('all.backup') })).toBe(0);
+  const { of_somebody_else: _, ...own } = await counts('set-up');
+  expect(own).toEqual(await counts('full'));
+  expect(Object.keys(await counts('set-up'))).toContain('of_somebody_else');
+}, 60_000);
+
 test('nothing is written over: a database with a school refuses', async () => {
   await expect(on('full', runRestore, { file: file('all.backup') })).rejects.toThrow(
     /nothing is written over/,
@@ -135,12 +146,20 @@ test('a copy of one school that is cut short, or of another version, is refused 
     lines[0]!.replace(/"migration":"[^"]*"/, '"migration":"003-field"'),
     ...lines.slice(1),
   ]);
+  const ofAnother = '01900000-0000-7000-8000-000000000001';
+  const intruding = lines.map((line, i) =>
+    i > 1 && line.startsWith('{"table":"accounts"')
+      ? line.replace(/"school_id":"[^"]*"/, `"school_id":"${ofAnother}"`)
+      : line,
+  );
+  as('intruding.school', intruding);
   as('other.school', ['{"format":"something"}', ...lines.slice(1)]);
   await remakeDatabase(cluster.url, 'refused');
   const into = (name: string) => on('refused', runRestore, { file: file(name) });
   await expect(into('short.school')).rejects.toThrow(/cut short/);
   await expect(into('older.school')).rejects.toThrow(/another version/);
   await expect(into('other.school')).rejects.toThrow(/no copy of a school/);
+  await expect(into('intruding.school')).rejects.toThrow(/belongs to another school/);
   expect((await counts('refused'))['schools']).toBe(0);
   await expect(on('full', runBackup, { file: file('x'), school: 'Nowhere' })).rejects.toThrow(
     /There is no school "Nowhere" here: /,

@@ -1,4 +1,5 @@
 import { randomBytes } from 'node:crypto';
+import type { Knex } from 'knex';
 import {
   createReadStream,
   createWriteStream,
@@ -18,7 +19,7 @@ import { connect } from '../server/src/db/connection';
 import { ensureRole } from '../server/src/db/migrate';
 import { copyIn, copyOut, CopyProblem } from '../server/src/db/school-copy';
 import { withDatabase } from './database';
-import { dataInUse, type InUse } from './data-in-use';
+import { besideOf, dataInUse } from './data-in-use';
 import { needPostgres } from './needs';
 import { run } from './run';
 import { CannotGoOn, say } from './say';
@@ -29,8 +30,6 @@ export interface BackupOptions {
   /** One school alone. */
   readonly school?: string | undefined;
 }
-
-type Database = Pick<InUse, 'url' | 'beside'>;
 
 /** How PostgreSQL's own archives and gzip begin. */
 const ARCHIVE = 'PGDMP';
@@ -43,10 +42,29 @@ const fileOf = ({ file }: BackupOptions, command: string): string => {
   return path.resolve(file);
 };
 
-async function postgres(program: string, args: readonly string[], failed: string): Promise<void> {
+/** Runs a program of PostgreSQL on a database. The password goes by the environment: arguments can be read by anybody. */
+async function postgres(
+  program: string,
+  url: string,
+  args: readonly string[],
+  failed: string,
+): Promise<void> {
   const bin = await needPostgres();
-  const { code, output } = await run(path.join(bin, program), args);
+  const address = new URL(url);
+  const env = { PGPASSWORD: decodeURIComponent(address.password) };
+  address.password = '';
+  const { code, output } = await run(path.join(bin, program), [...args, '-d', address.href], { env });
   if (code !== 0) throw new CannotGoOn(`${failed}\n${lastLines(output)}`);
+}
+
+/** Looks at a database and lets it go again. */
+async function lookAt<T>(url: string, look: (db: Knex) => Promise<T>): Promise<T> {
+  const db = connect(url);
+  try {
+    return await look(db);
+  } finally {
+    await db.destroy();
+  }
 }
 
 const asProblem = (error: unknown): never => {
@@ -67,33 +85,43 @@ function sayChecked({ weaknesses, differences }: Checked): number {
   return differences.length === 0 ? 0 : 1;
 }
 
-/** Restores an archive into a database that is thrown away afterwards, and looks whether everything is in it. */
-async function drill(file: string, { url, beside }: Database): Promise<void> {
+type Counts = Readonly<Record<string, number>>;
+
+/**
+ * Restores an archive into a database that is thrown away afterwards, and looks whether everything is in it.
+ * @param around rows of each table before and after it was taken: between the two it must be, for the school works on
+ */
+async function drill(file: string, url: string, around: readonly [Counts, Counts]): Promise<void> {
   const name = `skelby_drill_${randomBytes(6).toString('hex')}`;
-  const admin = connect(beside('postgres'));
+  const admin = connect(besideOf(url, 'postgres'));
   try {
     await admin.raw('create database ??', [name]);
+    const trial = besideOf(url, name);
     await postgres(
       'pg_restore',
-      ['--no-owner', '--exit-on-error', '-d', beside(name), file],
-      'The copy was written, and could not be restored on trial: do not rely on it.',
+      trial,
+      ['--no-owner', '--exit-on-error', file],
+      'The copy could not be restored on trial, and was not kept.',
     );
-    const [there, restored] = [connect(url), connect(beside(name))];
-    try {
-      const [before, after] = [await countRows(there), await countRows(restored)];
-      const { weaknesses, differences } = await checkDatabase(restored);
-      const rows = Object.values(after).reduce((sum, each) => sum + each, 0);
-      // Rows that came in since the copy was taken are in the one and not in the other: fewer is what must not be.
-      const lost = Object.keys(before).filter((table) => after[table] === undefined);
-      if (lost.length > 0)
-        throw new CannotGoOn(`On trial these tables were not restored: ${lost.join(', ')}.`);
-      say(
-        `Restored on trial: ${rows} rows, ${weaknesses} weaknesses worked out anew, ${differences.length === 0 ? 'all as kept' : `${differences.length} differences (./skelby check shows them)`}.`,
+    const [counts, checked] = await lookAt(trial, async (db) => [
+      await countRows(db),
+      await checkDatabase(db),
+    ]);
+    const wrong = Object.keys(around[0]).filter((table) => {
+      const [before, after] = around.map((each) => each[table] ?? 0) as [number, number];
+      const rows = counts[table] ?? -1;
+      return rows < Math.min(before, after) || rows > Math.max(before, after);
+    });
+    if (wrong.length > 0)
+      throw new CannotGoOn(
+        `On trial these tables came back otherwise, and the copy was not kept: ${wrong.join(', ')}.`,
       );
-    } finally {
-      await there.destroy();
-      await restored.destroy();
-    }
+    const rows = Object.values(counts).reduce((sum, each) => sum + each, 0);
+    const differing =
+      checked.differences.length === 0
+        ? 'all as kept'
+        : `${checked.differences.length} differences (./skelby check shows them)`;
+    say(`Restored on trial: ${rows} rows, ${checked.weaknesses} weaknesses worked out anew, ${differing}.`);
   } finally {
     await admin.raw('drop database if exists ??', [name]);
     await admin.destroy();
@@ -101,12 +129,13 @@ async function drill(file: string, { url, beside }: Database): Promise<void> {
 }
 
 /** Copies everything, and tries at once whether it can be restored. */
-export async function backUp(file: string, inUse: Database): Promise<void> {
+export async function backUp(file: string, url: string): Promise<void> {
   // Half a copy never stands under the name of a whole one.
   const part = `${file}.part`;
   try {
-    await postgres('pg_dump', ['-Fc', '--no-owner', '-f', part, inUse.url], `${file} could not be written.`);
-    await drill(part, inUse);
+    const before = await lookAt(url, countRows);
+    await postgres('pg_dump', url, ['-Fc', '--no-owner', '-f', part], `${file} could not be written.`);
+    await drill(part, url, [before, await lookAt(url, countRows)]);
     renameSync(part, file);
   } finally {
     rmSync(part, { force: true });
@@ -114,7 +143,7 @@ export async function backUp(file: string, inUse: Database): Promise<void> {
   say(`Everything is in ${file}.`);
 }
 
-async function backUpSchool(file: string, school: string, { url }: InUse): Promise<void> {
+async function backUpSchool(file: string, school: string, url: string): Promise<void> {
   const part = `${file}.part`;
   const lines = async function* () {
     const db = connect(url);
@@ -133,18 +162,19 @@ async function backUpSchool(file: string, school: string, { url }: InUse): Promi
   say(`${school} is in ${file}.`);
 }
 
+/** The name of a school in a database; undefined where there is none. */
+const schoolIn = (url: string): Promise<string | undefined> =>
+  lookAt(url, async (db) => {
+    if (!(await db.schema.hasTable('schools'))) return undefined;
+    return ((await db('schools').first('name')) as { name: string } | undefined)?.name;
+  });
+
 /** A copy of nothing looks like a copy: there has to be a school. */
-async function assertSchool({ url }: InUse): Promise<void> {
-  const db = connect(url);
-  try {
-    const has = (await db.schema.hasTable('schools')) && (await db('schools').first('id'));
-    if (!has)
-      throw new CannotGoOn(
-        'There is no school in this data. Name the folder it is in with --data DIR (the demo has its own), or its database with DATABASE_URL.',
-      );
-  } finally {
-    await db.destroy();
-  }
+async function assertSchool(url: string): Promise<void> {
+  if ((await schoolIn(url)) === undefined)
+    throw new CannotGoOn(
+      'There is no school in this data. Name the folder it is in with --data DIR (the demo has its own), or its database with DATABASE_URL.',
+    );
 }
 
 /** `./skelby backup FILE`: everything, or one school. */
@@ -152,9 +182,9 @@ export async function runBackup(options: BackupOptions): Promise<number> {
   const file = fileOf(options, 'backup');
   const inUse = await dataInUse(options.data);
   try {
-    await assertSchool(inUse);
-    if (options.school) await backUpSchool(file, options.school, inUse);
-    else await backUp(file, inUse);
+    await assertSchool(inUse.url);
+    if (options.school) await backUpSchool(file, options.school, inUse.url);
+    else await backUp(file, inUse.url);
     return 0;
   } finally {
     await inUse.release();
@@ -170,33 +200,18 @@ function beginning(file: string): Buffer {
   return bytes;
 }
 
-/** Only into a database without a school: nothing is ever written over. */
-async function restoreAll(file: string, { url, beside }: Database): Promise<void> {
-  const name = decodeURIComponent(new URL(url).pathname.slice(1));
-  const admin = connect(beside('postgres'));
-  try {
-    const there = connect(url);
-    const has = await there.schema.hasTable('schools').finally(() => there.destroy());
-    if (has) {
-      const full = connect(url);
-      const school = (await full('schools')
-        .first('name')
-        .finally(() => full.destroy())) as { name: string } | undefined;
-      if (school)
-        throw new CannotGoOn(
-          `This database holds the school "${school.name}" already: nothing is written over. Restore into another folder with --data DIR.`,
-        );
-      await admin.raw('drop database ??', [name]);
-      await admin.raw('create database ??', [name]);
-    }
-    const empty = connect(url);
-    await ensureRole(empty).finally(() => empty.destroy());
-  } finally {
-    await admin.destroy();
-  }
+/** Only into a database without a school: nothing is ever written over, and nothing of anybody else's is touched. */
+async function restoreAll(file: string, url: string): Promise<void> {
+  const school = await schoolIn(url);
+  if (school !== undefined)
+    throw new CannotGoOn(
+      `This database holds the school "${school}" already: nothing is written over. Restore into another folder with --data DIR.`,
+    );
+  await lookAt(url, ensureRole);
   await postgres(
     'pg_restore',
-    ['--no-owner', '--exit-on-error', '--single-transaction', '-d', url, file],
+    url,
+    ['--no-owner', '--clean', '--if-exists', '--exit-on-error', '--single-transaction', file],
     `${file} could not be restored; nothing of it was kept.`,
   );
 }
@@ -219,7 +234,7 @@ async function* linesOf(file: string): AsyncGenerator<string> {
   }
 }
 
-async function restoreSchool(file: string, { url }: InUse): Promise<void> {
+async function restoreSchool(file: string, url: string): Promise<void> {
   const { name, rows } = await withDatabase(url, (db) => copyIn(db, linesOf(file)).catch(asProblem));
   say(`${name} is restored: ${rows} rows.`);
 }
@@ -233,8 +248,8 @@ export async function runRestore(options: BackupOptions): Promise<number> {
     throw new CannotGoOn(`${file} is no backup of Skelby: give a file that ./skelby backup wrote.`);
   const inUse = await dataInUse(options.data);
   try {
-    if (isArchive) await restoreAll(file, inUse);
-    else await restoreSchool(file, inUse);
+    if (isArchive) await restoreAll(file, inUse.url);
+    else await restoreSchool(file, inUse.url);
     return await withDatabase(inUse.url, async (db) => sayChecked(await checkDatabase(db)));
   } finally {
     await inUse.release();
@@ -245,7 +260,7 @@ export async function runRestore(options: BackupOptions): Promise<number> {
 export async function runCheck(options: BackupOptions): Promise<number> {
   const inUse = await dataInUse(options.data);
   try {
-    await assertSchool(inUse);
+    await assertSchool(inUse.url);
     return await withDatabase(inUse.url, async (db) => sayChecked(await checkDatabase(db)));
   } finally {
     await inUse.release();

@@ -1,7 +1,6 @@
 import { mkdirSync, readdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { backUp } from './backup';
-import { besideOf } from './data-in-use';
 import { say } from './say';
 
 const DAY_MS = 86_400_000;
@@ -21,7 +20,7 @@ function prune(folder: string): void {
 export async function backUpOnce(folder: string, url: string, day: string): Promise<boolean> {
   try {
     mkdirSync(folder, { recursive: true });
-    await backUp(path.join(folder, `skelby-${day}.backup`), { url, beside: besideOf(url) });
+    await backUp(path.join(folder, `skelby-${day}.backup`), url);
     prune(folder);
     return true;
   } catch (error) {

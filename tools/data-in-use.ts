@@ -7,19 +7,15 @@ import { DATABASE, defaultDataFolder } from './places';
 export interface InUse {
   /** The database with the schools. */
   readonly url: string;
-  /** Another database of the same server. */
-  readonly beside: (database: string) => string;
   readonly release: () => Promise<void>;
 }
 
 /** The address of another database of the same server. */
-export const besideOf =
-  (url: string) =>
-  (database: string): string => {
-    const other = new URL(url);
-    other.pathname = `/${database}`;
-    return other.href;
-  };
+export function besideOf(url: string, database: string): string {
+  const other = new URL(url);
+  other.pathname = `/${database}`;
+  return other.href;
+}
 
 /**
  * The database to work on: the one given in DATABASE_URL, the one that is running on this data, or one started for as long
@@ -27,19 +23,16 @@ export const besideOf =
  */
 export async function dataInUse(data: string | undefined): Promise<InUse> {
   const given = process.env['DATABASE_URL'];
-  if (given) return { url: given, beside: besideOf(given), release: () => Promise.resolve() };
+  if (given) return { url: given, release: () => Promise.resolve() };
   const folder = path.resolve(data ?? (await defaultDataFolder('school')));
-  if ((runningIn(folder)?.port ?? null) !== null) {
-    const beside = joinCluster(folder);
-    return { url: beside(DATABASE), beside, release: () => Promise.resolve() };
-  }
+  if ((runningIn(folder)?.port ?? null) !== null)
+    return { url: joinCluster(folder)(DATABASE), release: () => Promise.resolve() };
   const free = claim(folder, null);
   try {
     const cluster = await startCluster(folder);
     await ensureDatabase(cluster.url, DATABASE);
     return {
       url: cluster.url(DATABASE),
-      beside: cluster.url,
       release: async () => {
         await cluster.stop();
         free();

@@ -21,7 +21,7 @@ interface Head {
 }
 interface Row {
   readonly table: string;
-  readonly row: object;
+  readonly row: Readonly<Record<string, unknown>>;
 }
 interface End {
   readonly rows: number;
@@ -138,8 +138,7 @@ export async function copyIn(
         end = line;
         break;
       }
-      if (!known.has(line.table))
-        throw new CopyProblem(`The file has rows of "${line.table}", which is no table of a school.`);
+      assertOwn(line, head.school.id, known);
       if (batch.length > 0 && (batch[0]!.table !== line.table || batch.length >= AT_ONCE)) await flush();
       batch.push(line);
     }
@@ -150,6 +149,16 @@ export async function copyIn(
       );
     return { name: head.school.name, rows };
   });
+}
+
+/** A file brings in its own school and nothing else, whoever wrote it. */
+function assertOwn({ table, row }: Row, schoolId: string, known: ReadonlySet<string>): void {
+  if (!known.has(table))
+    throw new CopyProblem(`The file has rows of "${table}", which is no table of a school.`);
+  if (row[table === 'schools' ? 'id' : 'school_id'] !== schoolId)
+    throw new CopyProblem(
+      `The file has a row of "${table}" that belongs to another school: it is not taken.`,
+    );
 }
 
 function lineOf(text: string, line: number): Row | End {
