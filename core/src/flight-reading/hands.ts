@@ -112,11 +112,11 @@ function correctionOf(trouble: Trouble): (FirstMove & { readonly sure: number })
     const move = firstMoveOfDrill(trouble);
     return move && { ...move, sure: 0.9 };
   }
+  if (!trouble.before.hovered && isSwung(trouble)) return null;
   const given = answersGiven(trouble);
   const first = given[0];
   if (!first) return null;
   const { meanDeg, length } = agreement(given.filter(({ s }) => s.t - first.s.t < 1).map(({ deg }) => deg));
-  if (!trouble.before.hovered && isSwung(trouble)) return null;
   const off = Math.abs(meanDeg);
   const went = off < AS_MEANT_DEG ? 'as-meant' : off > OPPOSITE_DEG ? 'opposite' : 'sideways';
   return { s: first.s, went, sure: length };
@@ -188,7 +188,7 @@ function offAt(trouble: Trouble, s: Sample): number {
     const { path } = cut.stage;
     return path.is === 'point'
       ? Math.hypot(s.x - path.at[0], s.y - path.at[1])
-      : (cut.offsets[cut.samples.indexOf(s)]?.crossTrackM ?? 0);
+      : (cut.offsets[cut.samples.findIndex(({ t }) => t === s.t)]?.crossTrackM ?? 0);
   }
   const { hovered, place, velocity } = trouble.before;
   const [dx, dy] = [s.x - place[0], s.y - place[1]];

@@ -107,6 +107,16 @@ export class Lines {
   }
 }
 
+/** So often is enough to look at how a flight goes, s. */
+const LOOK_S = 0.05;
+
+/** Lines at most so often: a recorder may be faster than anything that is read of it. */
+export function thinned(lines: readonly Sample[]): readonly Sample[] {
+  const kept: Sample[] = [];
+  for (const s of lines) if (kept.length === 0 || s.t - kept.at(-1)!.t >= LOOK_S - 1e-6) kept.push(s);
+  return kept;
+}
+
 /** Speeds out of places, over a second, so that a place that wanders is no speed. */
 function withSpeeds(lines: readonly Sample[]): readonly Sample[] {
   let from = 0;

@@ -6,9 +6,8 @@ import { G_MPS2 } from '../reconstruct/constants';
 import { pushOf } from '../assessment/segment';
 import { speedOver } from '../assessment/referee';
 import { at, cannot, type CannotTell, type Finding, type Reader } from './finding';
-import { deepest, IN_WASH } from './wash';
 import { mean } from './lines';
-import type { Trouble } from './trouble';
+import { IN_WASH, type Trouble } from './trouble';
 
 const SLOW_MPS = 0.6;
 const SINKS_MPS = 0.8;
@@ -34,7 +33,7 @@ function turnRate(trouble: Trouble): number {
 
 /** How it moved: where it was deepest in its own wash, else at the end. */
 function travelOf(trouble: Trouble): { readonly value: string; readonly s: Sample } {
-  const wash = trouble.lines.hasAttitude ? deepest(trouble) : { s: trouble.last, depth: 0 };
+  const wash = trouble.lines.hasAttitude ? trouble.deepest : { s: trouble.last, depth: 0 };
   const s = wash.depth > IN_WASH && trouble.from.cuts.length === 0 ? wash.s : trouble.last;
   const lines = trouble.window.filter(({ t }) => t > s.t - 0.5 && t <= s.t);
   const [vx, vy] = [mean(lines.map((each) => each.vx)), mean(lines.map((each) => each.vy))];
@@ -98,8 +97,7 @@ export const travelReader: Reader = (trouble) => {
 /** Numbers at the moment it went wrong. */
 export const figuresReader: Reader = (trouble) => {
   const { last, speed, pilot, lines } = trouble;
-  const sinks =
-    lines.hasAttitude && trouble.from.cuts.length === 0 ? deepest(trouble) : { s: last, depth: 0 };
+  const sinks = lines.hasAttitude && trouble.from.cuts.length === 0 ? trouble.deepest : { s: last, depth: 0 };
   const sink = sinks.depth > IN_WASH ? Math.max(trouble.sink, -sinks.s.vz) : trouble.sink;
   return [
     at('speed_mps', Math.min(60, speed), last),
@@ -171,26 +169,21 @@ interface Turned {
   readonly from: Sample;
   readonly lines: readonly Sample[];
 }
+/** Slower than this the nose only sways, degrees a second. */
+const SWAYS_DEG_PER_S = 6;
 
 /** The turn of the nose in the trouble, from where it began to swing, with the lines of it. */
 function turnIn({ window }: Trouble): Turned {
-  let [deg, from, best]: [number, Sample, Turned] = [
-    0,
-    window[0]!,
-    { deg: 0, from: window[0]!, lines: window.slice(0, 1) },
-  ];
+  let [deg, from] = [0, 0];
+  let best = { deg: 0, from: 0, to: 0 };
   for (let i = 1; i < window.length; i += 1) {
     const swung = turned(headingOf(window[i - 1]!), headingOf(window[i]!));
-    const dt = window[i]!.t - window[i - 1]!.t;
-    const goesOn = Math.sign(swung) === Math.sign(deg) && Math.abs(swung) / dt > 6;
-    if (!goesOn && Math.abs(swung) / dt > 6) [deg, from] = [0, window[i - 1]!];
+    const swings = Math.abs(swung) / (window[i]!.t - window[i - 1]!.t) > SWAYS_DEG_PER_S;
+    if (swings && Math.sign(swung) !== Math.sign(deg)) [deg, from] = [0, i - 1];
     deg += swung;
-    if (Math.abs(deg) > Math.abs(best.deg)) {
-      const begins = from;
-      best = { deg, from: begins, lines: window.filter(({ t }) => t >= begins.t && t <= window[i]!.t) };
-    }
+    if (Math.abs(deg) > Math.abs(best.deg)) best = { deg, from, to: i };
   }
-  return best;
+  return { deg: best.deg, from: window[best.from]!, lines: window.slice(best.from, best.to + 1) };
 }
 
 /** Whether the turn had no bank: by the roll stick where it was recorded, else by the lean that it needed. */
@@ -257,6 +250,6 @@ export const heightReader: Reader = (trouble) => {
 
 /** Climb that the throttle asks for over two seconds where height is held, m, roughly. */
 function meantClimb({ lines, last }: Trouble): number {
-  if (!lines.hasSticks || last.mode < 2) return 0;
+  if (!lines.hasSticks || !(last.mode >= 2)) return 0;
   return 4 * mean(lines.between(last.t - 2, last.t).map(({ throttle }) => throttle));
 }

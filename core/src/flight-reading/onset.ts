@@ -1,7 +1,7 @@
 import { type Sample, turned } from '../flight-log/flight-log';
 import { headingOf, leanOf } from '../geometry/rotation';
 import { speedOver } from '../assessment/referee';
-import { type Lines, median } from './lines';
+import { type Lines, median, thinned } from './lines';
 
 /** When trouble began, and what the pilot's flight was like before. */
 export interface Onset {
@@ -29,8 +29,6 @@ const DRIFT = 2.6;
 const LIMIT = 0.7;
 /** A lull of this length does not end trouble, s. */
 const LULL_S = 1.2;
-/** Looked at so often, s. */
-const LOOK_S = 0.05;
 /** A flight in which nothing stands out but that ended on something went wrong at most so long before, s. */
 const AT_MOST_S = 5;
 const WORST = 12;
@@ -69,12 +67,6 @@ function unrest(lines: Lines, looked: readonly Sample[], steady: number): readon
     return values.map((value) => (Number.isFinite(value) ? Math.abs(value - middle) / scale : 0));
   });
   return looked.map((_, i) => Math.min(WORST, Math.max(...all.map((values) => values[i]!))));
-}
-
-function thinned(all: readonly Sample[]): readonly Sample[] {
-  const looked: Sample[] = [];
-  for (const s of all) if (looked.length === 0 || s.t - looked.at(-1)!.t >= LOOK_S - 1e-6) looked.push(s);
-  return looked;
 }
 
 /**

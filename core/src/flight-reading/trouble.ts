@@ -1,6 +1,7 @@
 import type { Sample } from '../flight-log/flight-log';
 import type { Segment } from '../assessment/segment';
-import { pilotAt, speedOver } from '../assessment/referee';
+import { pilotAt, speedOver, washTrouble } from '../assessment/referee';
+import { craftModel } from '../simulator/craft-model';
 import { Lines, mean, median, type ReadFrom } from './lines';
 import { type Onset, onsetOf } from './onset';
 
@@ -12,12 +13,24 @@ const FEWEST_S = 1.5;
 /** So slow before it began, it hovered, m/s. */
 const HOVERS_MPS = 0.9;
 
+/** Hovering at a place, or on its way at a speed. */
+interface FlownBefore {
+  readonly hovered: boolean;
+  readonly place: readonly [number, number];
+  readonly velocity: readonly [number, number];
+}
+/** From this depth on it was in its own wash. */
+export const IN_WASH = 0.4;
+
 /** A flight around the moment it began to go wrong, up to its end. */
 export class Trouble {
   readonly lines: Lines;
   readonly window: readonly Sample[];
   readonly last: Sample;
   readonly cut: Segment | null;
+  // Asked for again and again: worked out once.
+  private beforeKept: FlownBefore | null = null;
+  private deepestKept: { readonly s: Sample; readonly depth: number } | null = null;
 
   private constructor(
     readonly from: ReadFrom,
@@ -71,12 +84,28 @@ export class Trouble {
     return this.cut ? pilotAt(this.cut.course, this.last.t - this.cut.startS) : { x: 0, y: 0 };
   }
 
-  /** How it flew before: hovering at a place, or on its way at a speed. */
-  get before(): {
-    readonly hovered: boolean;
-    readonly place: readonly [number, number];
-    readonly velocity: readonly [number, number];
-  } {
+  /** The line at which it was deepest in its own wash; the last where it never was. */
+  get deepest(): { readonly s: Sample; readonly depth: number } {
+    return (this.deepestKept ??= this.findDeepest());
+  }
+
+  private findDeepest() {
+    const craft = this.cut?.craft ?? craftModel(this.from.facts);
+    return this.window.reduce(
+      (best, s) => {
+        const depth = washTrouble(craft, s);
+        return depth > best.depth ? { s, depth } : best;
+      },
+      { s: this.last, depth: 0 },
+    );
+  }
+
+  /** How it flew before. */
+  get before(): FlownBefore {
+    return (this.beforeKept ??= this.lookBefore());
+  }
+
+  private lookBefore(): FlownBefore {
     const lines = this.onset.before.length > 0 ? this.onset.before : this.window.slice(0, 1);
     const lately = lines.filter(({ t }) => t > lines.at(-1)!.t - 4);
     return {

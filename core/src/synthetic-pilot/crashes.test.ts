@@ -51,3 +51,9 @@ test('what the drill itself saw to is read with the flight: it spoke to the pilo
   });
   expect(evidenceOf('brakes-late')).not.toHaveProperty('attention');
 });
+
+test('leaving a line in a drill is read as growing, from where the line lies', () => {
+  const scene = CRASH_SCENES['forgets-the-wind']![0]!;
+  const { evidence } = readCrash(USUAL_CRAFT, 'forgets-the-wind', scene, 300)!;
+  expect(evidence).toMatchObject({ correction_effect: 'grew', drift_direction: 'downwind' });
+});
