@@ -39,34 +39,12 @@ function MarkSeen({ mark, view }: { readonly mark: Mark; readonly view: PilotsVi
         fill="none"
       />
     );
+  const [left, right] = [mark.x - half, mark.x + half];
+  const frame = [corner(left, 0), corner(left, height), corner(right, height), corner(right, 0)].join(' ');
   if (mark.is === 'gate' || mark.is === 'roof')
-    return (
-      <Polyline
-        points={[
-          corner(mark.x - half, 0),
-          corner(mark.x - half, height),
-          corner(mark.x + half, height),
-          corner(mark.x + half, 0),
-        ].join(' ')}
-        stroke={theme.ink}
-        strokeWidth={3}
-        fill="none"
-      />
-    );
+    return <Polyline points={frame} stroke={theme.ink} strokeWidth={3} fill="none" />;
   if (mark.is === 'wall')
-    return (
-      <Polygon
-        points={[
-          corner(mark.x - half, 0),
-          corner(mark.x - half, height),
-          corner(mark.x + half, height),
-          corner(mark.x + half, 0),
-        ].join(' ')}
-        stroke={theme.ink}
-        strokeWidth={3}
-        fill={theme.rule}
-      />
-    );
+    return <Polygon points={frame} stroke={theme.ink} strokeWidth={3} fill={theme.rule} />;
   return null;
 }
 

@@ -1,8 +1,17 @@
 import { type Moment } from '@skelby/core/choreography/fly';
 import type { Mark, Scene } from '@skelby/core/choreography/scene';
-import { Circle, G, Line, Polyline, Rect } from 'react-native-svg';
+import { Circle, G, Line, Rect } from 'react-native-svg';
 import { useUnits } from '../api/use-units';
-import { CraftPlan, Label, PictureFrame, PilotFigure, ScaleBar, WIDTH, WindArrow } from './primitives';
+import {
+  CraftPlan,
+  DashedWay,
+  Label,
+  PictureFrame,
+  PilotFigure,
+  ScaleBar,
+  WIDTH,
+  WindArrow,
+} from './primitives';
 import { useTheme } from '../ui/theme';
 
 const PLAN_HEIGHT = 300;
@@ -156,14 +165,7 @@ export function Plan({
       {scene.marks.map((mark, i) => (
         <MarkInPlan key={i} mark={mark} frame={frame} />
       ))}
-      <Polyline
-        points={path}
-        fill="none"
-        stroke={theme.rule}
-        strokeWidth={4}
-        strokeDasharray="2 7"
-        strokeLinecap="round"
-      />
+      <DashedWay points={path} />
       <PilotFigure x={frame.toX(0)} y={frame.toY(0)} />
       <Circle
         cx={frame.toX(SPOTTER.x)}

@@ -1,7 +1,7 @@
 import { type Moment } from '@skelby/core/choreography/fly';
 import type { Mark } from '@skelby/core/choreography/scene';
-import { G, Line, Polyline } from 'react-native-svg';
-import { CraftSide, Ground, Label, PictureFrame, PilotSide, WIDTH } from './primitives';
+import { G, Line } from 'react-native-svg';
+import { CraftSide, DashedWay, Ground, Label, PictureFrame, PilotSide, WIDTH } from './primitives';
 import { useTheme } from '../ui/theme';
 
 const SIDE_HEIGHT = 130;
@@ -44,14 +44,7 @@ export function Side2D({
             />
           );
         })}
-      <Polyline
-        points={path}
-        fill="none"
-        stroke={theme.rule}
-        strokeWidth={4}
-        strokeDasharray="2 7"
-        strokeLinecap="round"
-      />
+      <DashedWay points={path} />
       <G id={`${id}-side`}>
         <CraftSide x={0} y={0} size={22} />
       </G>

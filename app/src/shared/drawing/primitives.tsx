@@ -250,3 +250,18 @@ export function Wall({
     />
   );
 }
+
+/** The way that is wanted. */
+export function DashedWay({ points }: { readonly points: string }) {
+  const theme = useTheme();
+  return (
+    <Polyline
+      points={points}
+      fill="none"
+      stroke={theme.rule}
+      strokeWidth={4}
+      strokeDasharray="2 7"
+      strokeLinecap="round"
+    />
+  );
+}

@@ -1,0 +1,67 @@
+import {
+  id,
+  rep,
+  startTestServer,
+  type TestServer,
+  type Visitor,
+  withWeakness,
+} from '../testing/test-school';
+
+/** A school chooses how it clears, and what it chose is what its new weaknesses are opened under. */
+
+let server: TestServer;
+let trainer: Visitor;
+beforeAll(async () => {
+  server = await startTestServer();
+  ({ trainer } = await server.school('Carrow Fell'));
+});
+afterAll(() => server.close());
+
+const STRICT = {
+  test: 'strict',
+  unacceptableMissPercent: 40,
+  acceptableMissPercent: 10,
+  riskPercent: 10,
+  plannedReps: 30,
+  passDays: 2,
+  checkGapDays: 7,
+  testsADay: 4,
+  sidesAlike: false,
+  mostDaysBetweenChecks: 90,
+  reason: 'Our pilots have good and bad days.',
+};
+
+test('the strict test goes into force, and a new weakness is opened under it', async () => {
+  expect((await trainer.put(`/school/rules/${id()}`, STRICT)).status).toBeLessThan(300);
+  const { weaknessId } = await withWeakness(trainer);
+  const { body } = await trainer.get<{ rule: { test: string } }>(`/weaknesses/${weaknessId}`);
+  expect(body.rule.test).toBe('strict');
+});
+
+test('with other miss rates it is refused by the field that has to change', async () => {
+  for (const [field, value] of [
+    ['unacceptableMissPercent', 30],
+    ['acceptableMissPercent', 5],
+  ] as const) {
+    const { status, body } = await trainer.put<{ errors: { field: string; message: string }[] }>(
+      `/school/rules/${id()}`,
+      { ...STRICT, [field]: value },
+    );
+    expect(status).toBe(422);
+    expect(body.errors).toEqual([
+      { field, message: expect.stringContaining('40 % not yet competent, 10 % competent') as string },
+    ]);
+  }
+});
+
+test('a rep keeps its distance from the pilot; one of nothing is refused', async () => {
+  const { weaknessId } = await withWeakness(trainer);
+  const repId = id();
+  expect((await trainer.put(`/reps/${repId}`, rep(weaknessId, { distanceM: 12 }))).status).toBeLessThan(300);
+  const { body } = await trainer.get<{ reps: { id: string; distanceM: number | null }[] }>(
+    `/weaknesses/${weaknessId}`,
+  );
+  expect(body.reps.find((each) => each.id === repId)?.distanceM).toBe(12);
+  const { status } = await trainer.put(`/reps/${id()}`, rep(weaknessId, { distanceM: 0 }));
+  expect(status).toBe(422);
+});
