@@ -90,6 +90,8 @@ export interface Exercise {
   readonly mode?: PilotedMode;
   readonly setting?: SpeedSetting;
   readonly walk?: Walk;
+  /** The pilot walks about while it is flown; the drill itself stays where it is. */
+  readonly pilotWalks?: Walk;
 }
 
 /**

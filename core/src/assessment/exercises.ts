@@ -1,6 +1,6 @@
 import { type DrillId, isDrillId } from '../drills/drills';
 import type { Side } from '../drills/drill';
-import type { Exercise } from './exercise';
+import type { Exercise, Walk } from './exercise';
 import { HANDS_AND_HOVER_COURSES } from './exercises/hands-and-hover';
 import { POINTING_AND_TURNS_COURSES } from './exercises/pointing-and-turns';
 import { RECORDED_VALUES } from './recorded-value';
@@ -18,3 +18,18 @@ export function exerciseOf(drillId: DrillId, side: Side | null = null): Exercise
   const recorded = RECORDED_VALUES[drillId];
   return recorded ? { ...exercise, recorded } : exercise;
 }
+
+/** Out to the right of the field and round it, while the craft keeps the way that was ahead at take-off. */
+const PILOT_WALKS: Walk = {
+  points: [
+    [0, 0],
+    [14, -4],
+    [28, 8],
+    [30, 24],
+  ],
+  speedMps: 1.1,
+};
+
+/** The drill, with a pilot who walks about while it is flown, or one who stands. */
+export const courseFlown = (course: Exercise, walks: boolean): Exercise =>
+  walks ? { ...course, pilotWalks: PILOT_WALKS } : course;

@@ -56,10 +56,12 @@ export function walkerAt(
 }
 
 /** Where the pilot stands. */
-export const pilotAt = (
-  course: Pick<Exercise, 'walk'>,
+export function pilotAt(
+  { walk, pilotWalks = walk }: Pick<Exercise, 'walk' | 'pilotWalks'>,
   t: number,
-): { readonly x: number; readonly y: number } => (course.walk ? walkerAt(course.walk, t) : { x: 0, y: 0 });
+): { readonly x: number; readonly y: number } {
+  return pilotWalks ? walkerAt(pilotWalks, t) : { x: 0, y: 0 };
+}
 
 /** The place that a walking pilot keeps the craft at, so high, and which way they walk. */
 export function leadAt(
@@ -148,6 +150,7 @@ export class Referee {
   private surpriseS = Infinity;
   private leanedS = 0;
   private lastS: number;
+  private readonly firstS: number;
 
   /** @param chance null for a log: surprises come from its events */
   constructor(
@@ -158,6 +161,7 @@ export class Referee {
   ) {
     this.beganS = first.t;
     this.lastS = first.t;
+    this.firstS = first.t;
     this.offset = this.place(first);
     this.draw();
   }
@@ -196,8 +200,7 @@ export class Referee {
   }
 
   private isAtPilot({ t, x, y, z }: Sample): boolean {
-    const { walk } = this.course;
-    const pilot = walk ? walkerAt(walk, t - this.beganS) : { x: 0, y: 0 };
+    const pilot = pilotAt(this.course, t - this.firstS);
     return Math.hypot(x - pilot.x, y - pilot.y, z - CHEST_M) < NEAREST_TO_PILOT_M;
   }
 

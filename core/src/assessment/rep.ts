@@ -9,7 +9,8 @@ import {
 } from '../simulator/simulated-flight';
 import { Random } from '../simulator/random';
 import type { Failsafe } from '../reconstruct/return-height';
-import { failsafeSticks } from '../simulator/control/failsafe';
+import { failsafeSticks, landingSticks } from '../simulator/control/failsafe';
+import { LANDS_ITSELF_BELOW } from '../simulator/pack';
 import { type FittedSensors, heedSensors } from '../simulator/sensors';
 import {
   modeIndex,
@@ -68,6 +69,8 @@ export class RepFlight {
   /** Nearest thing that the obstacle sensors see, m. */
   nearestM = Infinity;
   autoReturn: AutoReturn | null = null;
+  /** Its pack is nearly flat: it comes down by itself, wherever it is. */
+  landsItself = false;
   private readonly random: Random;
   private holdLost = false;
   private failsafe: AutoReturn | null = null;
@@ -133,7 +136,9 @@ export class RepFlight {
   step(sticks: StickPosition, asked: ModeNow, pressed: Pressed = NOTHING): void {
     const { flight } = this;
     if (flight.ended) return;
-    const { flown, mode } = this.steered(sticks, asked, pressed);
+    const steered = this.steered(sticks, asked, pressed);
+    const { mode } = steered;
+    const flown = this.heedsPack(mode) ? landingSticks(steered.flown) : steered.flown;
     if (flight.timeS > this.holdTurnsS) {
       this.dropHold(!this.holdLost);
       this.holdTurnsS = flight.timeS + this.between(this.holdLost ? HOLD_AWAY_S : HOLD_KEEPS_S);
@@ -165,6 +170,16 @@ export class RepFlight {
     this.autoReturn = null;
     this.happens('take-over');
     return { flown: sticks, mode };
+  }
+
+  /** Whether a nearly flat pack brings it down now. By hand nothing does: it flies until it falls. */
+  private heedsPack({ mode }: ModeNow): boolean {
+    const { charge, landed } = this.flight;
+    const heeds =
+      charge < LANDS_ITSELF_BELOW && !landed && (mode === 'position-hold' || mode === 'height-hold');
+    if (heeds && !this.landsItself) this.happens('lands-itself');
+    this.landsItself = heeds;
+    return heeds;
   }
 
   /** Looks round with the sensors. */

@@ -53,6 +53,7 @@ export const LOG_EVENTS = [
   'take-over',
   'link-lost',
   'link-back',
+  'lands-itself',
   'crash',
   'landed',
 ] as const;

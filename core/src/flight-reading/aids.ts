@@ -42,7 +42,13 @@ export const automaticsReader: Reader = ({ last, lines, from }) => {
   const returned = lines.happened('return');
   const cutOff = lines.happened('link-lost');
   const read: (Finding | CannotTell)[] = [];
-  if (returned) {
+  if (lines.happened('lands-itself'))
+    read.push(
+      found('auto_return', 'battery'),
+      found('auto_phase', 'landing'),
+      found('low_battery', 'ignored'),
+    );
+  else if (returned) {
     read.push(found('auto_return', 'commanded'));
     read.push(found('auto_phase', lines.happened('take-over') ? 'cancelled' : 'on-the-way'));
   } else if (cutOff && from.simulated?.onLinkLoss !== 'hover') read.push(found('auto_return', 'link-loss'));
@@ -62,6 +68,7 @@ export const simulatedReader: Reader = ({ from, last, lines }) =>
         [
           ['motors_cut', 'no'],
           ...(lines.happened('link-lost') ? [] : [['link', 'steady'] as const]),
+          ...(last.relative ? [['pilot_moved', from.simulated.pilotWalked ? 'yes' : 'no'] as const] : []),
           ['wildlife', 'none'],
           ['precipitation', 'none'],
           ['craft_check', 'passed'],

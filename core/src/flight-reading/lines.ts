@@ -25,7 +25,12 @@ export interface ReadFrom {
   /** What stood there, as far as is known. */
   readonly solids: readonly Solid[];
   /** What a simulator knows of its own flight and no recorder does. Absent: the flight was recorded outside. */
-  readonly simulated?: { readonly returnHeightM?: number; readonly onLinkLoss?: Failsafe };
+  readonly simulated?: {
+    readonly returnHeightM?: number;
+    readonly onLinkLoss?: Failsafe;
+    /** Whether the pilot walked about meanwhile. */
+    readonly pilotWalked?: boolean;
+  };
 }
 
 export const mean = (values: readonly number[]): number =>

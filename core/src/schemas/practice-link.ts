@@ -20,6 +20,7 @@ export type Gusts = (typeof GUSTS)[number];
 export const GUST_SHARE: Readonly<Record<Gusts, number>> = { none: 0, usual: 1, strong: 2.2 };
 export const LEAST_TILT_DEG = -30;
 export const MOST_TILT_DEG = 45;
+export const LEAST_CHARGE_PERCENT = 5;
 export const HOLDS = ['keeps', 'drops'] as const;
 export const MOST_PRACTICE_WIND_MPS = 12;
 
@@ -42,6 +43,9 @@ export const practiceLinkShape = object({
   hold: choiceOrNone('Hold', HOLDS),
   sensors: onOff('Sensors'),
   relative: onOff('Pilot-relative'),
+  /** The pilot walks about while it flies. */
+  walks: onOff('Pilot walks'),
+  charge: quantityOrNone('Charge at the start', LEAST_CHARGE_PERCENT, 100, '%'),
   /** What the craft does when the link is lost. */
   lost: choiceOrNone('On link loss', FAILSAFES),
   camera: quantityOrNone('Camera tilt', LEAST_TILT_DEG, MOST_TILT_DEG, '°'),

@@ -1,5 +1,6 @@
 import { LEVELS } from '../vocabulary/training';
 import { array, boolean, type InferType, number, object, string } from 'yup';
+import { FLIGHT_MODES } from '../vocabulary/flying';
 import { PURPOSES } from '../clearance/facts';
 import { SIDES } from '../drills/drill';
 import { isDrillId, type DrillId } from '../drills/drills';
@@ -39,6 +40,7 @@ const blockShape = object({
   purpose: choice('Purpose', PURPOSES),
   level: number().oneOf(LEVELS, 'Level must be -2, -1, 0 or 1: 0 is the standard.').defined(),
   reps: whole('Reps', 1, 40),
+  mode: choiceOrNone('Mode', FLIGHT_MODES),
   minutes: quantity('Minutes', 0.5, 60, 'min'),
   gain: quantity('Gain', 0, 100),
   isNew: boolean().strict().defined(),

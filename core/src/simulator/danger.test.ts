@@ -2,6 +2,9 @@ import { leanOf } from '../geometry/rotation';
 import { type CraftFacts, craftFacts, SPEED_SETTINGS, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import { type ModeNow, PILOTED_MODES, type PilotedMode, type StickPosition } from './control/control';
 import { CENTRED } from './control/control';
+import { courseFlown, exerciseOf } from '../assessment/exercises';
+import { pilotAt } from '../assessment/referee';
+import { RepFlight } from '../assessment/rep';
 import { craftModel } from './craft-model';
 import { STILL, type Wind } from './gusts-dryden';
 import { standing } from './rigid-body';
@@ -52,6 +55,48 @@ test.each([1.5, 2, 4, 8])(
     expect(flight.charge).toBeLessThan(0.03);
   },
 );
+
+describe('a pack that is nearly flat', () => {
+  const course = exerciseOf('tail-in-hover')!;
+  /** Flown with these sticks until it is down or over, from a charge that is just enough. */
+  function flown(mode: PilotedMode, sticks: Partial<StickPosition>, walks = false) {
+    const rep = new RepFlight({
+      craft: craftModel(FACTS),
+      course: courseFlown(course, walks),
+      scene: { solids: [], wind: STILL, charge: 0.085 },
+      start: { x: 0, y: 20, z: 12, headingDeg: 0 },
+      seed: 5,
+    });
+    while (rep.flight.timeS < 90 && !rep.flight.ended && !rep.flight.landed)
+      rep.step({ ...CENTRED, ...sticks }, modeNow(mode));
+    return rep;
+  }
+  const told = (rep: RepFlight) => rep.writer.track().events.map(({ is }) => is);
+  test.each(['position-hold', 'height-hold'] as const)('brings a craft down by itself in %s', (mode) => {
+    const rep = flown(mode, {});
+    expect([rep.flight.landed, rep.flight.ended]).toEqual([true, null]);
+    expect(rep.flight.charge).toBeGreaterThan(0.03);
+    expect(told(rep).filter((is) => is === 'lands-itself')).toHaveLength(1);
+  });
+  test('a pilot who holds it up with the throttle does not stop it, and steers where it lands', () => {
+    const rep = flown('position-hold', { throttle: 1, roll: 0.05 });
+    expect([rep.flight.landed, rep.flight.ended]).toEqual([true, null]);
+    expect(rep.flight.body.px).toBeGreaterThan(10);
+  });
+  test('by hand nothing lands it: it flies until it falls', () => {
+    const rep = flown('self-level', { throttle: hovers(FACTS.thrustToWeight) + 0.03 });
+    expect(told(rep)).not.toContain('lands-itself');
+    expect(rep.flight.ended).toMatchObject({ how: 'ground' });
+  });
+});
+
+test('a pilot who walks is where they walked to, and not where the drill began', () => {
+  const course = courseFlown(exerciseOf('tail-in-hover')!, true);
+  const [begin, later] = [pilotAt(course, 0), pilotAt(course, 40)];
+  expect([begin.x, begin.y]).toEqual([0, 0]);
+  expect(Math.hypot(later.x, later.y)).toBeGreaterThan(25);
+  expect(pilotAt(exerciseOf('tail-in-hover')!, 40)).toEqual({ x: 0, y: 0 });
+});
 
 test.each(['height-hold', 'self-level', 'position-hold'] as const)(
   'close over the ground it wobbles by degrees in %s, and less higher up',

@@ -6,6 +6,9 @@ const EMPTY_PACK = 0.72;
 const FALLS_AWAY_BELOW = 0.03;
 const NO_POWER = 1e-3;
 
+/** A craft that holds its height lands by itself below this charge, wherever it is. Common practice: 5 to 10 %. */
+export const LANDS_ITSELF_BELOW = 0.08;
+
 /** Share of full thrust that a pack gives with so much charge left, both 0 to 1. */
 export const powerOf = (charge: number): number =>
   Math.max(

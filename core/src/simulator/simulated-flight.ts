@@ -44,6 +44,8 @@ export interface SimulatedScene {
   readonly wind: Wind;
   /** What a lean of nothing is off by ahead and to the right, as a push in m/s²; absent: trimmed exactly. */
   readonly trim?: Trim;
+  /** Charge at the start, 0 to 1; absent: full. */
+  readonly charge?: number;
 }
 
 export interface Start {
@@ -74,7 +76,7 @@ export class SimulatedFlight {
   /** 0 in clean air to 1 fully back in its own wash. */
   wash = 0;
   /** Charge left, 0 to 1. */
-  charge = 1;
+  charge: number;
   private readonly integrator: Integrator;
   private controller: Controller;
   private readonly air: Air;
@@ -100,7 +102,9 @@ export class SimulatedFlight {
   ) {
     const { rotors, thrustToWeight } = craft;
     this.body = standing(start.x, start.y, start.z, start.headingDeg);
-    this.sensed = { body: this.body, seenX: start.x, seenY: start.y, power: 1 };
+    this.charge = scene.charge ?? 1;
+    const power = powerOf(this.charge);
+    this.sensed = { body: this.body, seenX: start.x, seenY: start.y, power };
     this.integrator = new Integrator(craft);
     this.controller = new Controller(craft, PHYSICS_STEP_S, scene.trim);
     this.air = new Air(scene.wind, seed);
@@ -109,7 +113,7 @@ export class SimulatedFlight {
     this.thrusts = new Float64Array(rotors);
     this.buffet = new Float64Array(rotors);
     this.stall = new RotorStall(craft, LOOK_S);
-    const hover = start.z > 0.3 ? Math.sqrt(1 / thrustToWeight) : 0;
+    const hover = start.z > 0.3 ? Math.sqrt(1 / (thrustToWeight * power)) : 0;
     this.landed = hover === 0;
     this.acting = {
       rotorSpeed: new Float64Array(rotors).fill(hover),
@@ -118,7 +122,7 @@ export class SimulatedFlight {
       windX: 0,
       windY: 0,
       windZ: 0,
-      power: 1,
+      power,
       ground: 1,
       shake: new Float64Array(5),
       rotors: rotorsAtRest(),

@@ -10,6 +10,7 @@ import { FLIGHT_MODES } from '@skelby/core/vocabulary/flying';
 import { View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
 import { Button } from '../../shared/ui/Button';
+import { DistanceChoice } from '../../shared/forms/DistanceChoice';
 import { Choice, type Option } from '../../shared/forms/Choice';
 import { Words } from '../../shared/ui/Words';
 import {
@@ -51,7 +52,6 @@ function AsAsked({
   drill,
   onChange,
 }: Pick<HowFlownProps, 'settings' | 'onChange'> & { readonly drill: Drill<DrillId> }) {
-  const { sayM } = useUnits();
   return (
     <>
       {settings.purpose === 'practice' && isFlown(drill) ? (
@@ -72,16 +72,11 @@ function AsAsked({
           options={drill.widthsSpans.map((spans) => ({ value: spans, label: String(spans) }))}
         />
       ) : null}
-      {drill.distancesM && drill.distancesM.length > 1 ? (
-        <Choice
-          label="Distance from the pilot"
-          value={settings.distanceM ?? null}
-          onChange={(distanceM) => onChange({ distanceM })}
-          options={[...drill.distancesM]
-            .sort((a, b) => a - b)
-            .map((metres) => ({ value: metres, label: sayM(metres) }))}
-        />
-      ) : null}
+      <DistanceChoice
+        drill={drill}
+        distanceM={settings.distanceM ?? null}
+        onChange={(distanceM) => onChange({ distanceM })}
+      />
       {drill.stages ? (
         <Choice
           label="Stage"

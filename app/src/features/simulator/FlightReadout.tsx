@@ -49,6 +49,9 @@ export function Readout({ live }: { readonly live: Live }) {
       ) : null}
       {holdLost ? <Words as="figure">No hold</Words> : null}
       {shown.linkLost ? <Words as="figure">No link: it flies itself</Words> : null}
+      {shown.landsItself ? (
+        <Words as="figure">! Pack nearly flat: it lands itself, steer it clear</Words>
+      ) : null}
       {returning ? <Words as="figure">{RETURN_WORDS[returning]}</Words> : null}
     </View>
   );

@@ -8,6 +8,7 @@ import { STICK_LAYOUTS, type StickLayout } from '@skelby/core/vocabulary/flying'
 import {
   GUSTS,
   type Gusts,
+  LEAST_CHARGE_PERCENT,
   LEAST_TILT_DEG,
   MOST_PRACTICE_WIND_MPS,
   MOST_TILT_DEG,
@@ -19,7 +20,7 @@ import { Part } from '../../shared/ui/Screen';
 import { Stepper } from '../../shared/forms/Stepper';
 import { Words } from '../../shared/ui/Words';
 import { MODE_WORDS, sentenceCase, SETTING_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
-import type { PracticeSettings } from './settings';
+import { FULL_PERCENT, type PracticeSettings } from './settings';
 import type { Tilt } from './tilt';
 
 const AROUND_WORDS: Readonly<Record<PracticeSurroundings, string>> = {
@@ -140,8 +141,28 @@ function HowFlown({ drill, settings, craft, onChange }: Settings & Pick<ChoicesP
           options={ON_OFF}
         />
       ) : null}
+      {craftFacts(craft).hasPilotRelative && settings.mode !== 'rate' ? (
+        <Choice
+          label="You walk round while it flies"
+          value={settings.walks}
+          onChange={(walks) => onChange({ walks })}
+          options={ON_OFF}
+        />
+      ) : null}
       <Help settings={settings} craft={craft} onChange={onChange} />
       <ByItself settings={settings} onChange={onChange} />
+      <Stepper
+        label="Charge of the pack"
+        unit="%"
+        value={settings.chargePercent}
+        step={5}
+        least={LEAST_CHARGE_PERCENT}
+        most={FULL_PERCENT}
+        onChange={(value) => {
+          if (value !== null)
+            onChange({ chargePercent: Math.min(FULL_PERCENT, Math.max(LEAST_CHARGE_PERCENT, value)) });
+        }}
+      />
     </Part>
   );
 }

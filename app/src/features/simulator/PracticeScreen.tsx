@@ -1,3 +1,4 @@
+import { courseFlown } from '@skelby/core/assessment/exercises';
 import { useDrills } from '../../shared/api/use-drills';
 import { type Drill, SIDES } from '@skelby/core/drills/drill';
 import { isDrillId, type DrillId } from '@skelby/core/drills/drills';
@@ -31,7 +32,7 @@ import { Fly } from './Fly';
 import { LogPart } from './LogPart';
 import { PracticeChoices } from './PracticeChoices';
 import { RecordedNote, useRecorded } from './record';
-import { drillSetUp, flightFrom, linkFrom, type PracticeSettings, settingsFrom } from './settings';
+import { drillSetUp, flightFrom, linkFrom, type PracticeSettings, setAnew, settingsFrom } from './settings';
 import { useTilt } from './tilt';
 
 const NAME = 'practice.chosen';
@@ -76,27 +77,6 @@ function PassOn({ search }: { readonly search: string }) {
     </Part>
   );
 }
-
-/**
- * What can only be changed on the ground; mode, speed setting, pilot-relative and camera are switched in
- * flight.
- */
-const setAnew = (
-  { side, windMps, gusts, jet, around, holdDrops, sensors, returnHeightM, onLinkLoss }: PracticeSettings,
-  craft: CraftRecord,
-): string =>
-  JSON.stringify([
-    side,
-    windMps,
-    gusts,
-    jet,
-    around,
-    holdDrops,
-    sensors,
-    returnHeightM,
-    onLinkLoss,
-    craftAsText(craft),
-  ]);
 
 /** Craft and sticks, which stay from one practice to the next on this device. */
 function useChosen(who: WhoFlies) {
@@ -153,7 +133,8 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
     [drill.id, settings, set, craft],
   );
   if (!settings || !set || !usual || !scene) return <NotHere name={drill.name} up={up} />;
-  const { setUp, course } = set;
+  const { setUp } = set;
+  const course = courseFlown(set.course, settings.walks);
   const search = linkSearch(
     drill.id,
     linkFrom(settings, drill, usual, craft === USUAL_CRAFT ? null : craftAsText(craft)),

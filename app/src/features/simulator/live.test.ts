@@ -9,6 +9,7 @@ const shown = (timeS: number, x: number, more: Partial<Shown> = {}): Shown => ({
   attitude: [1, 0, 0, 0],
   timeS,
   charge: 1,
+  landsItself: false,
   wash: 0,
   landed: false,
   ended: null,

@@ -14,7 +14,7 @@ import {
 import type { Failsafe } from '@skelby/core/reconstruct/return-height';
 import type { ReturnPhase } from '@skelby/core/simulator/control/auto-return';
 import type { Exercise, ControlAids } from '@skelby/core/assessment/exercise';
-import { exerciseOf } from '@skelby/core/assessment/exercises';
+import { courseFlown, exerciseOf } from '@skelby/core/assessment/exercises';
 import { pilotAt } from '@skelby/core/assessment/referee';
 import { RepFlight } from '@skelby/core/assessment/rep';
 import { type Replay, replayOf } from '@skelby/core/assessment/replay';
@@ -37,6 +37,7 @@ export interface ToStart {
   readonly holdDrops: boolean;
   readonly returnHeightM: number;
   readonly onLinkLoss: Failsafe;
+  readonly walks: boolean;
 }
 
 /** Flies on for as long as the page's last frame took. */
@@ -82,6 +83,8 @@ export interface Shown {
   readonly holdLost: boolean;
   readonly linkLost: boolean;
   readonly returning: ReturnPhase | null;
+  /** Its pack is nearly flat, and it comes down by itself. */
+  readonly landsItself: boolean;
   /** Nearest thing the obstacle sensors see, m; null for none. */
   readonly nearestM: number | null;
 }
@@ -118,7 +121,7 @@ let owed = 0;
 let scored = false;
 
 function shown(
-  { flight, referee, holdIsLost, linkIsLost, autoReturn, nearestM }: RepFlight,
+  { flight, referee, holdIsLost, linkIsLost, autoReturn, landsItself, nearestM }: RepFlight,
   flown: Exercise,
   workMs: number,
 ): Shown {
@@ -141,6 +144,7 @@ function shown(
     holdLost: holdIsLost,
     linkLost: linkIsLost,
     returning: autoReturn?.phase ?? null,
+    landsItself,
     nearestM: Number.isFinite(nearestM) ? nearestM : null,
   };
 }
@@ -148,8 +152,9 @@ function shown(
 function begin(from: ToStart): void {
   begun = from;
   craft = craftModel(craftFacts(from.craft));
-  course = exerciseOf(from.drillId, from.side);
-  if (!course) throw new RangeError(`"${from.drillId}" is not flown on the simulator.`);
+  const exercise = exerciseOf(from.drillId, from.side);
+  if (!exercise) throw new RangeError(`"${from.drillId}" is not flown on the simulator.`);
+  course = courseFlown(exercise, from.walks);
   rep = new RepFlight({ ...from, craft, course });
   owed = 0;
   scored = false;
@@ -172,7 +177,7 @@ function likelyCauses(
     ended,
     facts,
     solids,
-    simulated: { returnHeightM: from.returnHeightM, onLinkLoss: from.onLinkLoss },
+    simulated: { returnHeightM: from.returnHeightM, onLinkLoss: from.onLinkLoss, pilotWalked: from.walks },
   });
   return rank(answersOf(evidence), facts)
     .causes.slice(0, MOST_CAUSES)

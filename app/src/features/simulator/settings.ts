@@ -10,7 +10,7 @@ import { type PracticeSurroundings, solidsAround } from '@skelby/core/simulator/
 import { type CraftRecord, craftFacts, type SpeedSetting } from '@skelby/core/vocabulary/craft-facts';
 import type { Failsafe } from '@skelby/core/reconstruct/return-height';
 import type { WindBand } from '@skelby/core/vocabulary/wind-band';
-import { GUST_SHARE, type Gusts, type PracticeLink } from '@skelby/core/schemas/practice-link';
+import { craftAsText, GUST_SHARE, type Gusts, type PracticeLink } from '@skelby/core/schemas/practice-link';
 import type { FlightStart } from './use-flight';
 
 /** How a drill is flown here, as the page has it now. */
@@ -25,6 +25,10 @@ export interface PracticeSettings {
   readonly holdDrops: boolean;
   readonly sensors: boolean;
   readonly relative: boolean;
+  /** The pilot walks about while it flies. */
+  readonly walks: boolean;
+  /** At the start, percent. */
+  readonly chargePercent: number;
   readonly returnHeightM: number;
   readonly onLinkLoss: Failsafe;
   readonly cameraDeg: number;
@@ -34,6 +38,7 @@ export interface PracticeSettings {
 const BAND_WIND_MPS: Readonly<Record<WindBand, number>> = { calm: 1, light: 3.5, breezy: 5.5 };
 /** Up-tilt of a camera that looks ahead in flight. Common practice. */
 const USUAL_CAMERA_DEG = 15;
+export const FULL_PERCENT = 100;
 
 /** Crosses the field in front of the pilot from the left. */
 const CROSSING_JET: Jet = { x: -14, y: 16, z: 3, towardDeg: 90, speedMps: 6, radiusM: 1.6, reachM: 28 };
@@ -50,25 +55,51 @@ export function drillSetUp(drillId: DrillId, side: Side | null, mode: FlightMode
   return setUp && course ? { setUp, course } : null;
 }
 
+/** What neither a link nor the drill says. */
+const AS_A_RULE = {
+  gusts: 'usual',
+  jet: false,
+  around: 'none',
+  sensors: true,
+  relative: false,
+  walks: false,
+  onLinkLoss: 'return',
+  chargePercent: FULL_PERCENT,
+  cameraDeg: USUAL_CAMERA_DEG,
+} as const satisfies Partial<PracticeSettings>;
+
+/** What a link does say of these. */
+function toldBy({ gusts, jet, around, sensors, relative, walks, lost, charge, camera }: PracticeLink) {
+  const told: { readonly [K in keyof typeof AS_A_RULE]: PracticeSettings[K] | null } = {
+    gusts,
+    jet,
+    around,
+    sensors,
+    relative,
+    walks,
+    onLinkLoss: lost,
+    chargePercent: charge,
+    cameraDeg: camera,
+  };
+  return Object.fromEntries(Object.entries(told).filter(([, value]) => value !== null)) as Partial<
+    Pick<PracticeSettings, keyof typeof AS_A_RULE>
+  >;
+}
+
 export function settingsFrom(
   link: PracticeLink,
   drill: Drill<DrillId>,
   { setUp, course }: DrillSetUp,
 ): PracticeSettings {
   return {
+    ...AS_A_RULE,
+    ...toldBy(link),
     side: link.side ?? drill.sides[0] ?? null,
     mode: link.mode ?? modeFlown(course, setUp.mode),
     setting: link.setting ?? course.setting ?? 'normal',
     windMps: link.wind ?? BAND_WIND_MPS[(drill.bands ?? ['calm'])[0]!],
-    gusts: link.gusts ?? 'usual',
-    jet: link.jet ?? false,
-    around: link.around ?? 'none',
     holdDrops: link.hold === 'drops',
-    sensors: link.sensors ?? true,
-    relative: link.relative ?? false,
     returnHeightM: link.home,
-    onLinkLoss: link.lost ?? 'return',
-    cameraDeg: link.camera ?? USUAL_CAMERA_DEG,
   };
 }
 
@@ -79,22 +110,37 @@ export function linkFrom(
   usual: PracticeSettings,
   craftText: string | null,
 ): Partial<Record<keyof PracticeLink, string | number | boolean | null>> {
+  const unlessUsual = <K extends keyof PracticeSettings>(name: K) =>
+    now[name] === usual[name] ? null : now[name];
   return {
     side: drill.sides.length > 0 ? now.side : null,
-    mode: now.mode === usual.mode ? null : now.mode,
-    setting: now.setting === usual.setting ? null : now.setting,
-    wind: now.windMps === usual.windMps ? null : now.windMps,
-    gusts: now.gusts === 'usual' ? null : now.gusts,
-    jet: now.jet || null,
-    around: now.around === 'none' ? null : now.around,
+    mode: unlessUsual('mode'),
+    setting: unlessUsual('setting'),
+    wind: unlessUsual('windMps'),
+    gusts: unlessUsual('gusts'),
+    jet: unlessUsual('jet'),
+    around: unlessUsual('around'),
     hold: now.holdDrops ? 'drops' : null,
-    sensors: now.sensors ? null : false,
-    relative: now.relative || null,
-    home: now.returnHeightM === usual.returnHeightM ? null : now.returnHeightM,
-    lost: now.onLinkLoss === usual.onLinkLoss ? null : now.onLinkLoss,
-    camera: now.cameraDeg === usual.cameraDeg ? null : now.cameraDeg,
+    sensors: unlessUsual('sensors'),
+    relative: unlessUsual('relative'),
+    walks: unlessUsual('walks'),
+    charge: unlessUsual('chargePercent'),
+    home: unlessUsual('returnHeightM'),
+    lost: unlessUsual('onLinkLoss'),
+    camera: unlessUsual('cameraDeg'),
     craft: craftText,
   };
+}
+
+/**
+ * What can only be changed on the ground, as one text; mode, speed setting, pilot-relative and camera are switched in
+ * flight.
+ */
+export function setAnew(
+  { mode, setting, relative, cameraDeg, ...rest }: PracticeSettings,
+  craft: CraftRecord,
+): string {
+  return JSON.stringify([rest, craftAsText(craft)]);
 }
 
 /** What the flight needs of it. */
@@ -120,9 +166,11 @@ export function flightFrom(
     holdDrops: now.holdDrops,
     returnHeightM: now.returnHeightM,
     onLinkLoss: now.onLinkLoss,
+    walks: now.walks,
     sensors: { sides: now.sensors ? facts.sensorSides : [], inFast: facts.sensorsInFast },
     scene: {
       solids,
+      charge: now.chargePercent / 100,
       wind: {
         speedMps: now.windMps,
         fromDeg: setUp.windFromDeg,

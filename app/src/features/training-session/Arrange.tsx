@@ -1,4 +1,4 @@
-import { blockWords } from '../../shared/copy/block-copy';
+import { blockWords, purposeWords } from '../../shared/copy/block-copy';
 import { useDrills } from '../../shared/api/use-drills';
 import {
   closestCenter,
@@ -22,7 +22,7 @@ import { View } from 'react-native';
 import { Button } from '../../shared/ui/Button';
 import { themed, TOUCH, useTheme } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
-import { PURPOSE_WORDS } from '../../shared/copy/copy';
+import { sentenceCase } from '../../shared/copy/copy';
 
 export interface ArrangedPack {
   readonly pilotId: string;
@@ -94,7 +94,7 @@ function BlockRow({ block, onOut }: BlockRowProps) {
         </button>
         <View style={styles.words}>
           <Words as="strong">{blockWords(block, drillOf)}</Words>
-          <Words as="soft">{`${PURPOSE_WORDS[block.purpose]} · ${block.minutes} min. ${block.why}`}</Words>
+          <Words as="soft">{`${sentenceCase(purposeWords(block))} · ${block.minutes} min. ${block.why}`}</Words>
         </View>
         <Button icon="x" label="" says={`Leave out ${name}`} onPress={onOut} />
       </View>

@@ -12,6 +12,7 @@ import { MODE_WORDS, PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
 import { valuesLine, valuesOf, valueWords } from '../../shared/copy/value-copy';
 import { StickPlate } from '../../shared/drawing';
 import { AnnouncedLine, AnnounceFoot } from '../../offline/ui/Announce';
+import { DistanceChoice } from '../../shared/forms/DistanceChoice';
 import { CaseCard } from '../../shared/forms/CaseCard';
 import { ValueEntry } from '../../shared/forms/ValueEntry';
 import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
@@ -79,8 +80,8 @@ function Foot({ props: { block, state, change, onNext, isLast }, flying }: PartP
 
 /** What is flown, and how far it is. */
 function Task({ props: { block, page, workOn }, flying }: PartProps) {
-  const { sentence, units } = useUnits();
-  const { drill, asked, spans, flown, met, isEnough, counts, otherMode } = flying;
+  const { sentence, units, sayM } = useUnits();
+  const { drill, asked, setUp, flown, met, isEnough, counts, otherMode } = flying;
   const values = valuesLine(drill.id, valuesOf(flown), units);
   return (
     <>
@@ -95,7 +96,8 @@ function Task({ props: { block, page, workOn }, flying }: PartProps) {
           <Words as="strong">
             {[
               `${PURPOSE_WORDS[block.purpose]}, ${asked.named}`,
-              spans ? `${spans} spans` : null,
+              setUp.widthSpans ? `${setUp.widthSpans} spans` : null,
+              setUp.distanceM ? `${sayM(setUp.distanceM)} away` : null,
               block.side ? SIDE_WORDS[block.side] : null,
             ]
               .filter(Boolean)
@@ -154,7 +156,7 @@ function NotNow({ props: { session, roster, list, block } }: Pick<PartProps, 'pr
 }
 
 /** Timers, and the value of the rep that comes next. */
-function Tools({ props: { session, state, change }, flying: { drill, open } }: PartProps) {
+function Tools({ props: { session, state, change }, flying: { drill, setUp, open } }: PartProps) {
   const awake = useWakeLock();
   return (
     <>
@@ -172,6 +174,11 @@ function Tools({ props: { session, state, change }, flying: { drill, open } }: P
         />
         <Metronome />
       </View>
+      <DistanceChoice
+        drill={drill}
+        distanceM={setUp.distanceM}
+        onChange={(distanceM) => change({ distanceM })}
+      />
       <ValueEntry drillId={drill.id} value={state.measure} onChange={(value) => change({ measure: value })} />
       {awake ? null : <Words as="soft">This phone may go dark: keep its screen on in its settings.</Words>}
     </>

@@ -1,5 +1,5 @@
 import { untilCleared } from '../../shared/copy/restriction-copy';
-import { blockWords } from '../../shared/copy/block-copy';
+import { blockWords, purposeWords } from '../../shared/copy/block-copy';
 import { useDrills } from '../../shared/api/use-drills';
 import type { Level } from '@skelby/core/vocabulary/training';
 import { atLevel } from '@skelby/core/drills/levels';
@@ -9,7 +9,7 @@ import type { Site, TodayList } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
-import { PURPOSE_WORDS, STANDING_LINE } from '../../shared/copy/copy';
+import { STANDING_LINE } from '../../shared/copy/copy';
 
 const useStyles = themed(() => ({ card: { height: 0, overflow: 'hidden' } }));
 
@@ -48,7 +48,7 @@ export function SessionCard({ content, rests, pilotName, site, weaknesses, lostL
           {pack.blocks.map((block) => (
             <Words
               key={block.id}
-            >{`☐ ${blockWords(block, drillOf)} (${PURPOSE_WORDS[block.purpose].toLowerCase()}): ${sentence(atLevel(drillOf(block.drillId), block.level as Level, versionInForce(block.drillId) > 0).asks)}`}</Words>
+            >{`☐ ${blockWords(block, drillOf)} (${purposeWords(block)}): ${sentence(atLevel(drillOf(block.drillId), block.level as Level, versionInForce(block.drillId) > 0).asks)}`}</Words>
           ))}
         </View>
       ))}

@@ -13,6 +13,8 @@ export interface RunState {
   /** A miss that waits for its reason: the instant of the attempt. */
   readonly missedAt: string | null;
   readonly measure: number | null;
+  /** Distance from the pilot, where it was changed in this block, m. */
+  readonly distanceM: number | null;
   readonly own: readonly Own[];
 }
 
@@ -23,6 +25,7 @@ const START: RunState = {
   packStartedAt: null,
   missedAt: null,
   measure: null,
+  distanceM: null,
   own: [],
 };
 

@@ -76,7 +76,7 @@ export const contentOf = (
   minutes: draft.minutes,
   packs: packs.map(({ pilotId, blocks }) => ({
     pilotId,
-    blocks: blocks.map((block) => ({ ...block, after: [...block.after] })),
+    blocks: blocks.map((block) => ({ ...block, mode: block.mode ?? null, after: [...block.after] })),
   })),
   goNoGo: null,
   own: [],

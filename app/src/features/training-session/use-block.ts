@@ -79,10 +79,10 @@ function howItCounts({ page, block: { drillId, side, purpose, causeId } }: Block
   };
 }
 
-/** Width and distance of a block, as its level asks for them. */
-const setUpOf = (drill: Drill, level: Level) => ({
+/** Width and distance of a block: as its level asks for them, or as the trainer set the distance. */
+const setUpOf = (drill: Drill, level: Level, distanceM: number | null) => ({
   widthSpans: widthAt(drill, level),
-  distanceM: drill.distancesM?.[0] ?? null,
+  distanceM: distanceM ?? drill.distancesM?.[0] ?? null,
 });
 
 /** One block of a session being flown: its reps, and what can be done to them. */
@@ -97,6 +97,7 @@ export function useBlock(props: BlockProps) {
   const left = testsLeft(page.rule, page.reps, block, todayHere());
   const announced = useAnnounced(page, block, block.purpose === 'test', left);
   const drawn = caseNow(drill.id, page.weakness.id, page.pilot, page.reps);
+  const setUp = setUpOf(drill, block.level, state.distanceM);
   const record = (met: boolean, missReason: MissReason | null, flownAt: string) => {
     const rep = newRep({
       weaknessId: page.weakness.id,
@@ -114,7 +115,7 @@ export function useBlock(props: BlockProps) {
       measure: state.measure,
       caseId: drawn?.id ?? null,
       testSetId: announced.here?.id ?? null,
-      ...setUpOf(drill, block.level),
+      ...setUp,
       sessionId: session.id,
       craftId: props.roster.pilots.find(({ id }) => id === block.pilotId)?.lastCraftId ?? null,
       drillVersion: versionInForce(drill.id),
@@ -129,7 +130,7 @@ export function useBlock(props: BlockProps) {
     ...how,
     /** The task of this block's level, and what that level is called. */
     asked: atLevel(drill, block.level, versionInForce(drill.id) > 0),
-    spans: widthAt(drill, block.level),
+    setUp,
     announced,
     left,
     drawn,

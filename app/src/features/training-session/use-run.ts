@@ -6,6 +6,8 @@ import { type SessionSave, useSaveSession } from '../../offline/overlay/session-
 import { ApiProblem } from '../../shared/api/client';
 import { useRunState } from './run-state';
 
+const BLOCK_BEGINS = { missedAt: null, measure: null, distanceM: null } as const;
+
 /** A session being flown: where it stands, and what was written down of it. */
 export function useRun(session: TrainingSession) {
   const save = useSaveSession();
@@ -43,11 +45,7 @@ export function useRun(session: TrainingSession) {
     workOn:
       [...state.own].reverse().find((each) => each.pilotId === pack?.pilotId && each.next)?.next ?? null,
     next: () =>
-      change(
-        isEndOfPack
-          ? { phase: 'own', missedAt: null, measure: null }
-          : { block: state.block + 1, missedAt: null, measure: null },
-      ),
+      change(isEndOfPack ? { phase: 'own', ...BLOCK_BEGINS } : { block: state.block + 1, ...BLOCK_BEGINS }),
     /** After a pack: its pilot's own mistakes, and the next pack. */
     endPack: (mistakes: readonly string[], next: string) => {
       if (!pack) return;

@@ -1,6 +1,6 @@
 import type { FindDrill } from '@skelby/core/drills/drill-book';
 import type { Block } from '@skelby/core/plan/layout/block';
-import { SIDE_WORDS } from './copy';
+import { MODE_WORDS, PURPOSE_WORDS, SIDE_WORDS } from './copy';
 
 /** A block of a session in words: "6 × Clock hover, nose left". */
 export function blockWords(
@@ -9,3 +9,7 @@ export function blockWords(
 ): string {
   return `${reps} × ${findDrill(drillId).name}${side ? `, ${SIDE_WORDS[side].toLowerCase()}` : ''}`;
 }
+
+/** What a block is for, and the mode it is flown in: "test, in height hold". */
+export const purposeWords = ({ purpose, mode = null }: Pick<Block, 'purpose' | 'mode'>): string =>
+  [PURPOSE_WORDS[purpose], ...(mode ? [`in ${MODE_WORDS[mode]}`] : [])].join(', ').toLowerCase();

@@ -1,4 +1,5 @@
 import type { Level } from '../../vocabulary/training';
+import type { FlightMode } from '../../vocabulary/flying';
 import type { DrillId } from '../../drills/drills';
 import type { CauseId } from '../../causes/causes';
 import type { Purpose } from '../../clearance/facts';
@@ -15,6 +16,8 @@ export interface Block {
   readonly purpose: Purpose;
   readonly level: Level;
   readonly reps: number;
+  /** The mode it is flown in; none on the ground, and absent where it is not known. */
+  readonly mode?: FlightMode | null;
   readonly minutes: number;
   /** What it is expected to bring towards clearing; see docs/session.md for the unit. */
   readonly gain: number;

@@ -6,11 +6,12 @@ import { binomialAtMost } from '../../rates/exact-interval';
 import type { Drill } from '../../drills/drill';
 import type { Chart, Clearance } from '../../clearance/clearance';
 import { CHECK_MISSED_ENDS } from '../../clearance/clearing-rule';
-import { isFlownAsUsual } from '../../clearance/form-now';
+import { isFlownAsUsual, modeNow } from '../../clearance/form-now';
 import { testsLeft } from '../../clearance/tests-left';
 import { ScoreLattice } from '../../clearance/score-lattice';
+import type { Purpose } from '../../clearance/facts';
 import type { DrillGroupId, Side } from '../../drills/drill';
-import { drillOf, type DrillId } from '../../drills/drills';
+import { drillOf, type DrillId, isFlown } from '../../drills/drills';
 import { LEVEL_BESIDE_STANDARD } from '../../drills/levels';
 import { allBefore } from '../../drills/prerequisites';
 import { type WindBand, windBandOf } from '../../vocabulary/wind-band';
@@ -219,6 +220,11 @@ export function onTheGround(
   };
 }
 
+/** The mode in which reps of a purpose are flown now, to be said in the plan; null where it is not known. */
+function modeOf({ clearance }: WeaknessToday, drill: Drill<DrillId>, purpose: Purpose, { pilot }: Around) {
+  return pilot.flies && isFlown(drill) ? modeNow(drill.id, purpose, pilot.flies, clearance) : null;
+}
+
 /** Practice, and tests of every chart of it that still wants some. */
 export function blocksOf(weakness: WeaknessToday, drillId: DrillId, around: Around): readonly Block[] {
   const hand = handAt(weakness, drillId, around);
@@ -226,10 +232,12 @@ export function blocksOf(weakness: WeaknessToday, drillId: DrillId, around: Arou
   const isShown = charts.length > 0 && !charts.some(isOpenChart);
   const isReady = charts.length > 0 && (hand.chance >= READY_FOR_TEST || isShown);
   const tests = isReady ? charts.flatMap((chart) => testBlock(hand, chart, around) ?? []) : [];
-  return isShown ? tests : [...practiceBlocks(hand), ...tests];
+  const blocks = isShown ? tests : [...practiceBlocks(hand), ...tests];
+  return blocks.map((block) => ({ ...block, mode: modeOf(weakness, hand.drill, block.purpose, around) }));
 }
 
-export function checkBlocks(weakness: WeaknessToday, { pilot, today, findDrill }: Around): readonly Block[] {
+export function checkBlocks(weakness: WeaknessToday, around: Around): readonly Block[] {
+  const { pilot, today, findDrill } = around;
   const { clearance } = weakness;
   const tally = (clearance.watch?.next ?? clearance.check)!.drills;
   return tally
@@ -246,6 +254,7 @@ export function checkBlocks(weakness: WeaknessToday, { pilot, today, findDrill }
         drillId,
         side: side ?? drill.sides[0] ?? null,
         purpose: 'check' as const,
+        mode: modeOf(weakness, drill, 'check', around),
         level: 0 as const,
         reps,
         minutes: minutesFor(drill, reps),

@@ -6,6 +6,9 @@ import { proposePlan } from '../propose-plan';
 import { candidatesFor } from './candidates';
 import type { Conditions, PilotToday } from './today';
 import { layOut } from './lay-out';
+import { type FliesIn, modesFor } from '../../clearance/counts-for-test';
+import { drillOf } from '../../drills/drills';
+import { PILOTED_MODES } from '../../simulator/control/control';
 
 const TODAY = '2026-03-10';
 const FIELD: Conditions = { windMps: 1.5, place: 'open' };
@@ -203,4 +206,33 @@ test('a worse ending next time weighs more: of two pilots with one pack the one 
   };
   const { blocks } = candidatesFor([own('a', 2), own('b', 5)], FIELD, TODAY);
   expect(layOut(blocks, { packs: 1, packMinutes: 8, minutes: null }).packs[0]!.pilotId).toBe('b');
+});
+
+test('each block names the mode in which its reps would count, whatever the pilot usually flies in', () => {
+  let seen = 0;
+  for (const mode of PILOTED_MODES)
+    for (const causeId of [
+      'overcontrol',
+      'no-gps-drift',
+      'orientation-nose-in',
+      'wind-displacement',
+    ] as const) {
+      const flies: FliesIn = { mode, holdOff: true };
+      const { blocks } = candidatesFor([pilot(causeId, [], { flies })], FIELD, TODAY);
+      seen += blocks.length;
+      for (const block of blocks) {
+        expect([block.id, modesFor(drillOf(block.drillId), flies)]).toEqual([
+          block.id,
+          expect.arrayContaining([block.mode]),
+        ]);
+      }
+    }
+  expect(seen).toBeGreaterThan(10);
+  const hands = candidatesFor(
+    [pilot('overcontrol', [], { flies: { mode: 'position-hold', holdOff: true } })],
+    FIELD,
+    TODAY,
+  ).blocks.find(({ drillId }) => drillId === 'half-thumb');
+  expect(hands?.mode).toBe('height-hold');
+  expect(candidatesFor([pilot('overcontrol', [])], FIELD, TODAY).blocks[0]!.mode).toBeNull();
 });

@@ -7,6 +7,15 @@ import { CENTRED, type StickPosition } from './control';
 const LANDS_AT = -0.35;
 
 /**
+ * The sticks of a craft whose pack is nearly flat: it comes down, and heeds the pilot in where and not in whether.
+ * @param sticks whoever steered until now
+ */
+export const landingSticks = (sticks: StickPosition): StickPosition => ({
+  ...sticks,
+  throttle: Math.min(sticks.throttle, LANDS_AT),
+});
+
+/**
  * The sticks a craft holds by itself when it no longer hears its transmitter, in position hold, as it was set
  * before the flight. @param home what brings it home; asked only to return
  */
