@@ -18,6 +18,8 @@ const pure = (displayName) => ({
 
 module.exports = {
   testTimeout: 30_000,
+  // By default one core is left idle, which on two cores is half of them.
+  maxWorkers: '100%',
   projects: [
     pure('core'),
     pure('server'),

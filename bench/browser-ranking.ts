@@ -18,6 +18,7 @@ export function measureBrowserRanking(base: string, executablePath: string): Pro
       await page.getByRole('link', { name }).first().click();
       await page.getByRole('link', { name: 'Debrief', exact: true }).click();
       await page.getByRole('button', { name: 'I cannot say yet' }).click();
+      await page.getByRole('button', { name: 'None of these' }).click();
       await devtools.send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
       for (let i = 0; i < ANSWERS; i += 1) {
         const question = page.getByRole('heading', { level: 2 }).first();

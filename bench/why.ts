@@ -4,6 +4,8 @@ import { type Case, CASES } from '@skelby/core/ranking/cases';
 import { TOLD_CASES } from '@skelby/core/ranking/cases-told';
 import type { ToldCase } from '@skelby/core/ranking/told-case';
 import { rank, type Ranking } from '@skelby/core/ranking/rank';
+import { mentionedIn } from '@skelby/core/ranking/mentions';
+import { questionsUntilRight } from '@skelby/core/ranking/until-right';
 import { oneWrong, strongestLost } from '@skelby/core/ranking/stressed';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { type FlightStory, recordStory } from '@skelby/core/second-model/flights';
@@ -86,30 +88,14 @@ function sayFlights(): readonly string[] {
   return [...troubles, '', `Good flights that lean to a cause: ${leaning} of ${good.length}.`];
 }
 
-const MOST_ASKED = 40;
-
-/** Questions asked in its own order until the right cause is first and stays; what a case does not tell is skipped. */
-function questionsUntilRight({ cause, evidence }: Case): number {
-  const told: Record<string, Evidence[string]> = {};
-  const skipped = new Set<string>();
-  let stays = 0;
-  for (let asked = 0; asked <= MOST_ASKED; asked += 1) {
-    const { causes, nextQuestions } = rankOf(told);
-    if (causes[0]!.id !== cause) stays = asked + 1;
-    const next = nextQuestions.find(({ id }) => !skipped.has(id));
-    if (!next) break;
-    const answer = evidence[next.id];
-    if (answer === undefined) skipped.add(next.id);
-    else told[next.id] = answer;
-  }
-  return stays;
-}
-
-function sayAsking(cases: readonly Case[]): string {
-  const counts = cases.map(questionsUntilRight).sort((a, b) => a - b);
+/** @param mentions whether what was in it is asked in one go beforehand, which counts as one question */
+function sayAsking(cases: readonly Case[], mentions: boolean): string {
+  const mentioned = (each: Case) => (mentions ? mentionedIn(each.evidence) : null);
+  const until = (each: Case) => questionsUntilRight(each, CRAFT, mentioned(each));
+  const counts = cases.map(until).sort((a, b) => a - b);
   const at = (share: number) => counts[Math.floor(share * (counts.length - 1))]!;
-  const wind = cases.filter(({ cause }) => cause === 'wind-displacement').map(questionsUntilRight);
-  return `Questions until the right cause is first and stays: median ${at(0.5)}, nine in ten by ${at(0.9)}; carried by the wind ${wind.join(' and ')}.`;
+  const wind = cases.filter(({ cause }) => cause === 'wind-displacement').map(until);
+  return `${mentions ? 'With what was in it asked in one go first: questions' : 'Questions'} until the right cause is first and stays: median ${at(0.5)}, nine in ten by ${at(0.9)}; carried by the wind ${wind.join(' and ')}.`;
 }
 
 export function sayWhy(): string {
@@ -125,7 +111,8 @@ export function sayWhy(): string {
     ...sayFlights(),
     '',
     sayPairs(TOLD_CASES),
-    sayAsking(CASES),
+    sayAsking([...CASES, ...TOLD_CASES], false),
+    sayAsking([...CASES, ...TOLD_CASES], true),
     '',
     '| said, one answer wrong | right |',
     '| --- | --- |',

@@ -55,6 +55,14 @@ test('"hit a tree" turns out to be nose-in: a few answers, a decision, and its w
   const pilot = await logged(trainer, page, 'Signe Aaberg');
   await expect(page.getByText('What the answers say')).toBeHidden();
   await page.getByRole('button', { name: 'I cannot say yet' }).click();
+  // What was mentioned is asked about first, and a refresh keeps it.
+  await page.getByRole('checkbox', { name: 'Distracted, startled' }).click();
+  await page.reload();
+  await expect(page.getByRole('checkbox', { name: /Distracted/ })).toBeChecked();
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByRole('heading', { level: 2 }).first()).toHaveText(
+    /Where were eyes and mind\?|How did it feel\?/,
+  );
   await expect(page.getByText('Not known yet: too little speaks for any one cause. Ask on.')).toBeVisible();
   const taps = await answer(page, NOSE_IN);
   expect(taps).toBeLessThan(20);
@@ -83,6 +91,7 @@ test('a refresh half-way loses no answer; an answer can be changed and cleared',
 }) => {
   await logged(trainer, page, 'Halvard Ek');
   await page.getByRole('button', { name: 'Could not stop in time' }).click();
+  await page.getByRole('button', { name: 'None of these' }).click();
   await answer(page, { ...NOSE_IN }, 3);
   const told = await page.getByText(/^Told so far/).textContent();
   await page.reload();
@@ -96,6 +105,7 @@ test('a refresh half-way loses no answer; an answer can be changed and cleared',
 test('numbers come by pointing or stepper, and the sums say what they mean', async ({ trainer, page }) => {
   await logged(trainer, page, 'Torunn Vik');
   await page.getByRole('button', { name: 'Could not stop in time' }).click();
+  await page.getByRole('button', { name: 'None of these' }).click();
   const ask = async (name: RegExp) => {
     await page.getByRole('button', { name: 'Something else was told' }).click();
     await page.getByRole('button', { name }).first().click();
@@ -131,6 +141,7 @@ test('a closed debrief is reopened with a reason, another cause moves the drills
   const pilot = await logged(trainer, page, 'Ragna Stole');
   const address = page.url();
   await page.getByRole('button', { name: 'Could not stop in time' }).click();
+  await page.getByRole('button', { name: 'None of these' }).click();
   const decide = async (cause: RegExp) => {
     await page.getByRole('radio', { name: 'Decide' }).click();
     await page.getByRole('radio', { name: cause }).click();
@@ -165,6 +176,7 @@ test('a debrief that somebody else saved meanwhile is not written over unseen', 
 }) => {
   await logged(trainer, page, 'Odd Myhre');
   await page.getByRole('button', { name: 'Could not stop in time' }).click();
+  await page.getByRole('button', { name: 'None of these' }).click();
   await answer(page, NOSE_IN, 2);
   const occurrenceId = /occurrence\/([^/]+)/.exec(page.url())![1]!;
   const theirs = {
@@ -202,6 +214,7 @@ test('without signal the debrief goes on, and is closed once there is signal aga
 }) => {
   const pilot = await logged(trainer, page, 'Embla Rud');
   await page.getByRole('button', { name: 'Could not stop in time' }).click();
+  await page.getByRole('button', { name: 'None of these' }).click();
   await page.getByRole('heading', { level: 2 }).first().waitFor();
   await context.setOffline(true);
   await answer(page, NOSE_IN);

@@ -198,7 +198,10 @@ const VIEWS: readonly { readonly name: string; readonly open: (page: Page) => Pr
       await page.getByRole('link', { name: 'Debrief', exact: true }).click();
       const pick = page.getByRole('button', { name: 'I cannot say yet' });
       await pick.or(page.getByText('What the answers say')).first().waitFor();
-      if (await pick.isVisible()) await pick.click();
+      if (await pick.isVisible()) {
+        await pick.click();
+        await page.getByRole('button', { name: 'None of these' }).click();
+      }
       await page.getByText('What would change this').waitFor();
     },
   },

@@ -46,6 +46,7 @@ const debrief = (told: Readonly<Record<string, string>>) => async (page: Page) =
     .click();
   await page.getByRole('link', { name: 'Debrief', exact: true }).click();
   await page.getByRole('button', { name: 'I cannot say yet' }).click();
+  await page.getByRole('button', { name: 'None of these' }).click();
   for (const [ask, answer] of Object.entries(told)) {
     await page.getByRole('button', { name: 'Something else was told' }).click();
     await page

@@ -4,7 +4,7 @@ import { proposePlan } from '../plan/propose-plan';
 import { brokenBy } from '../restrictions/restrictions';
 import { Diary, FIRST_DAY } from '../testing/diary';
 import { addDays } from '../vocabulary/day';
-import { FLIGHT_MODES, onReleaseIn } from '../vocabulary/flying';
+import { FLIGHT_MODES, type FlightMode, onReleaseIn } from '../vocabulary/flying';
 import type { WindBand } from '../vocabulary/wind-band';
 import type { Flies, Purpose, Rep } from './facts';
 import { modeNow } from './form-now';
@@ -34,20 +34,19 @@ interface Cleared {
 
 /** Flies a weakness to the signature; null when that cannot be done. */
 function clear(causeId: CauseId, pilot: Flies, seed: number) {
-  const { mode, windLimitMps } = pilot;
+  const { windLimitMps } = pilot;
   const chance = chanceFrom(seed);
-  const drillIds = proposePlan(causeId, mode, {}).map(({ drillId }) => drillId);
-  const keyDrills = keyDrillsOfPlan(causeId, mode, drillIds);
+  const drillIds = proposePlan(causeId, pilot.mode, {}).map(({ drillId }) => drillId);
+  const keyDrills = keyDrillsOfPlan(causeId, pilot.mode, drillIds);
   if (keyDrills.length === 0) return 'no drill decides';
   const diary = new Diary(pilot, keyDrills, causeId);
   const weakness = [{ causeId, drillIds }];
   const fly = (
     day: string,
     drillId: (typeof keyDrills)[number],
-    more: Partial<Rep> & { readonly purpose: Purpose },
+    more: Partial<Rep> & { readonly purpose: Purpose; readonly mode: FlightMode },
   ) => {
-    const now = modeNow(drillId, more.purpose, pilot, diary.now());
-    diary.rep(day, chance() >= 0.1, { drillId, mode: now, ...more });
+    diary.rep(day, chance() >= 0.1, { drillId, ...more });
   };
   for (let i = 1; i <= MOST_DAYS; i += 1) {
     const day = addDays(FIRST_DAY, i);
@@ -79,6 +78,8 @@ function clear(causeId: CauseId, pilot: Flies, seed: number) {
       if (refused.length > 0) return refused[0]!.words;
       if (!mayDecide(drillOf(drillId))) return `${drillId} cannot decide`;
       const attempts = next.do === 'check' ? 5 : 4;
+      const purpose = next.do === 'check' ? 'check' : 'test';
+      const mode = modeNow(drillId, purpose, pilot, diary.now());
       for (let rep = 0; rep < attempts; rep += 1) {
         if (
           next.do === 'check' &&
@@ -86,7 +87,7 @@ function clear(causeId: CauseId, pilot: Flies, seed: number) {
             ?.passed !== false
         )
           break;
-        fly(day, drillId, { side, band, purpose: next.do === 'check' ? 'check' : 'test' });
+        fly(day, drillId, { side, band, purpose, mode });
       }
     }
   }

@@ -6,6 +6,7 @@ import type { CraftFacts } from '../vocabulary/craft-facts';
 import { coreLeft, SETTLES } from './core-questions';
 import { CAUSE_IDS, HYPOTHESES, type PerHypothesis } from './hypotheses';
 import { answerItem, counted, says, signItem, type Stories } from './items';
+import { askedOf, type MentionId } from './mentions';
 import { type Model, SURE } from './model';
 import { entropy, FURTHER, type Item, posterior, storyOf, heard } from './pooling';
 
@@ -25,8 +26,10 @@ const LIVE_MASS = 0.99;
  */
 const SETTLES_EARLY = 0.08;
 const CORE_EARLY = 0.05;
-const OUTSIDE_EARLY = 0.06;
+const OUTSIDE_EARLY = 0.25;
 const OUTSIDE: readonly QuestionId[] = ['wind_side', 'precipitation', 'wildlife', 'over_people'];
+/** What was mentioned is asked before anything else, bits. */
+const MENTIONED_FIRST = 10;
 const NONE: ReadonlySet<string> = new Set();
 /** An answer this unlikely is not tried: it could not change the expectation by a hundredth of a bit. */
 const TOO_RARE = 0.003;
@@ -53,6 +56,8 @@ export interface AskedSoFar {
   readonly scores: PerHypothesis;
   /** How much the result counts beside the mechanism. */
   readonly ofResult: number;
+  /** What was mentioned before anything was asked; null: nobody asked for it. */
+  readonly mentioned: readonly MentionId[] | null;
 }
 
 /** Works out what each open question is worth, by trying every answer it may get. */
@@ -78,6 +83,7 @@ export class Asking {
   private readonly stories: Stories;
   private readonly scores: PerHypothesis;
   private readonly ofResult: number;
+  private readonly mentioned: readonly MentionId[] | null;
 
   constructor(state: AskedSoFar) {
     ({
@@ -87,6 +93,7 @@ export class Asking {
       stories: this.stories,
       scores: this.scores,
       ofResult: this.ofResult,
+      mentioned: this.mentioned,
     } = state);
     const { known, scores } = state;
     this.choices = { ...known.choices };
@@ -224,8 +231,11 @@ export class Asking {
     const open = QUESTIONS.filter(
       ({ id, when }) => !isKnown(this.known, id) && (!when || when(this.known, this.craft)),
     );
+    const { mentioned } = this;
+    const opened = askedOf(mentioned ?? []);
     const worth = ({ id, gain }: NextQuestion) =>
       gain +
+      (opened.has(id) ? MENTIONED_FIRST : 0) +
       (SETTLES.includes(id)
         ? SETTLES_EARLY
         : core.has(id)

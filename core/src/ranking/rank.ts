@@ -7,6 +7,7 @@ import { Asking, type NextQuestion } from './asking';
 import { hasAskedEnough } from './core-questions';
 import { byFirst, CAUSE_IDS, HYPOTHESES } from './hypotheses';
 import { counted, itemsOf, type Stories, storiesOf, weightOfResult } from './items';
+import type { MentionId } from './mentions';
 import { type Model, modelWith } from './model';
 import { type Item, pooled, posterior, sayingNothing, sharesOf } from './pooling';
 
@@ -191,8 +192,14 @@ function resultSecond(causes: readonly RankedCause[], chance: Float64Array): rea
  * @param known answers, in any order
  * @param craft what the sums need to know of it
  * @param model starting weights, or those with a school's own experience (`modelWith`)
+ * @param mentioned what was told of in one go before anything was asked; it steers the asking, and is no answer
  */
-export function rank(known: Answers, craft: CraftFacts, model: Model = STARTING): Ranking {
+export function rank(
+  known: Answers,
+  craft: CraftFacts,
+  model: Model = STARTING,
+  mentioned: readonly MentionId[] | null = null,
+): Ranking {
   const all = itemsOf(model, known, craft);
   const ofResult = weightOfResult(all, known);
   const items = all.map((item) => counted(item, ofResult));
@@ -213,6 +220,6 @@ export function rank(known: Answers, craft: CraftFacts, model: Model = STARTING)
     causes: resultSecond(causes, chance),
     stance: stanceOf(causes[0]!.probability, answers, hasAskedEnough(known, craft)),
     conditions: conditionsOf(stories),
-    nextQuestions: new Asking({ model, known, craft, stories, scores, ofResult }).questions(),
+    nextQuestions: new Asking({ model, known, craft, stories, scores, ofResult, mentioned }).questions(),
   };
 }

@@ -251,10 +251,10 @@ describe('the ranking', () => {
         expect(
           nextQuestions.filter(({ id, gain }) => id in evidence || gain < 0 || Number.isNaN(gain)),
         ).toEqual([]);
-        // Nothing is put before another that would tell a tenth of a bit more.
+        // Nothing is put before another that would tell over a quarter of a bit more: what came from outside is rare.
         nextQuestions.forEach(({ gain }, i) =>
           expect(Math.max(gain, ...nextQuestions.slice(i).map((later) => later.gain))).toBeLessThan(
-            gain + 0.1,
+            gain + 0.26,
           ),
         );
       }),

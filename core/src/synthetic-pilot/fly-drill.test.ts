@@ -16,6 +16,8 @@ const SHORT: readonly DrillId[] = [
   'power-turn',
   'brake-to-mark',
 ];
+/** Each habit every second day; the bench flies all of them, many times. */
+const DAY = Number(process.env['NULL_DAY'] ?? Math.floor(Date.now() / 86_400_000));
 const WIND = { calm: 1, light: 3.5, breezy: 6 } as const;
 /** One rep of a drill in a wind that it must be shown in; the next seed takes the next side and band. */
 function rep(id: DrillId, habits: readonly Habit[], seed: number) {
@@ -37,8 +39,8 @@ test('steady hands meet the standard of every drill', () => {
   expect(missed.length / MEASURED_DRILLS.length).toBeLessThan(0.1);
 }, 120_000);
 
-test.each(HABITS)(
-  '%s misses the drills that are there to train it away, and no others',
+test.each(HABITS.filter((_, i) => (i + DAY) % 2 === 0))(
+  `%s misses the drills that are there to train it away, and no others (NULL_DAY ${DAY})`,
   (habit) => {
     const { drills, touches } = HABIT_SHOWS[habit];
     expect(drills.filter((id) => rep(id, [habit], 1).met)).toEqual([]);

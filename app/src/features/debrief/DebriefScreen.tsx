@@ -16,6 +16,7 @@ import { SumCard } from '../../shared/forms/SumCard';
 import { Words } from '../../shared/ui/Words';
 import { Ask, ToldList } from './Ask';
 import { Decide } from './Decide';
+import { Mentioned } from './Mentioned';
 import { OwnPick } from './OwnPick';
 import { RankingPanel, RankingStrip } from './RankingPanel';
 import { type Debriefing, useDebriefing } from './use-debriefing';
@@ -195,6 +196,22 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
           loggedCauseId={occurrence.causeId}
           onPick={(ownPick) => change({ picked: true, findings: { ...draft.findings, ownPick } })}
         />
+      </Screen>
+    );
+  if (!draft.hasMentioned)
+    return (
+      <Screen
+        {...head}
+        foot={
+          <Button
+            kind="main"
+            icon="arrow-right"
+            label={draft.mentioned.length > 0 ? 'Go on' : 'None of these'}
+            onPress={() => change({ hasMentioned: true })}
+          />
+        }
+      >
+        <Mentioned mentioned={draft.mentioned} onChange={(mentioned) => change({ mentioned })} />
       </Screen>
     );
   const hasAside = step === 'ask' || (step === 'decide' && wide);

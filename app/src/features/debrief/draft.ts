@@ -1,4 +1,5 @@
 import { type Findings, NO_FINDINGS } from '@skelby/core/debrief/findings';
+import type { MentionId } from '@skelby/core/ranking/mentions';
 import { type Evidence, readable } from '@skelby/core/evidence/evidence';
 import { useCallback } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -15,6 +16,9 @@ export interface DebriefDraft {
   readonly findings: Findings;
   /** Whether the trainer's own pick was asked, so that the ranking may be shown. */
   readonly picked: boolean;
+  /** What was in it, as told in one go, and whether that was asked. */
+  readonly mentioned: readonly MentionId[];
+  readonly hasMentioned: boolean;
   readonly skipped: readonly string[];
   /** Why a closed debrief is changed. */
   readonly reason: string;
@@ -36,6 +40,8 @@ function begun({ debrief }: DebriefPage, captured: Evidence): DebriefDraft {
     base: debrief?.number ?? 0,
     findings,
     picked: debrief !== null,
+    mentioned: [],
+    hasMentioned: debrief !== null,
     skipped: [],
     reason: '',
     keys: newKeys(),
@@ -48,6 +54,9 @@ export function useDebriefDraft(occurrenceId: string, page: DebriefPage, capture
     begin: () => begun(page, captured),
     goOn: (last) => ({
       ...last,
+      // A draft of an older version was never asked; one that is under way goes on without.
+      mentioned: last.mentioned ?? [],
+      hasMentioned: last.hasMentioned ?? last.picked,
       findings: { ...last.findings, evidence: readable(last.findings.evidence) },
     }),
     // The tab may come back and send its own: this is another version.

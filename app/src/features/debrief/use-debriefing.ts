@@ -55,15 +55,15 @@ export interface Debriefing {
 }
 
 /** Everything that was told, weighed. */
-function useWeighed(findings: Findings, craft: CraftFacts) {
+function useWeighed({ findings, mentioned }: DebriefDraft, craft: CraftFacts) {
   const model = useModel();
   const known = useMemo(() => answersOf(findings.evidence), [findings.evidence]);
   const ranking = useMemo(() => {
     const started = performance.now();
-    const ranked = rank(known, craft, model);
+    const ranked = rank(known, craft, model, mentioned);
     performance.measure('skelby.rank', { start: started });
     return ranked;
-  }, [known, craft, model]);
+  }, [known, craft, model, mentioned]);
   const sums = useMemo(() => sumsFor(known), [known]);
   return { known, ranking, sums };
 }
@@ -123,7 +123,7 @@ export function useDebriefing(occurrence: OccurrenceOfPilot, roster: Roster, pag
   const [triedToClose, setTried] = useState(false);
   const craft = useCraft(occurrence, roster);
   const { findings } = draft;
-  const { known, ranking, sums } = useWeighed(findings, craft);
+  const { known, ranking, sums } = useWeighed(draft, craft);
   const complete = completed(findings, known, occurrence);
   const missing = missingToClose(complete, ranking.stance === 'not-known' ? null : ranking.causes[0]!.id);
   const problem = save.error instanceof ApiProblem ? save.error : null;

@@ -1,0 +1,22 @@
+import { type MentionId, MENTIONS } from '@skelby/core/ranking/mentions';
+import { ManyChoice } from '../../shared/forms/Choice';
+import { Part } from '../../shared/ui/Screen';
+
+interface MentionedProps {
+  readonly mentioned: readonly MentionId[];
+  readonly onChange: (mentioned: readonly MentionId[]) => void;
+}
+
+/** Asked in one go before anything else: what is rare and decisive would else come late. It is no answer yet. */
+export function Mentioned({ mentioned, onChange }: MentionedProps) {
+  return (
+    <Part heading="Was any of this in it?">
+      <ManyChoice
+        label="Tap what was: it is asked about first."
+        options={MENTIONS.map(({ id, words }) => ({ value: id, label: words }))}
+        values={mentioned}
+        onChange={onChange}
+      />
+    </Part>
+  );
+}

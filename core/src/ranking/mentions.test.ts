@@ -1,0 +1,69 @@
+import type { Evidence } from '../evidence/evidence';
+import { NOTHING } from '../evidence/question';
+import { questionOf } from '../evidence/questions';
+import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
+import { CASES } from './cases';
+import { TOLD_CASES } from './cases-told';
+import { askedOf, mentionedIn, MENTIONS } from './mentions';
+import { rank } from './rank';
+import { questionsUntilRight } from './until-right';
+
+const CRAFT = craftFacts(USUAL_CRAFT);
+
+test('every mention opens questions there are, and calls ordinary only answers there are', () => {
+  for (const { id, asks } of MENTIONS)
+    for (const [questionId, ordinary] of Object.entries(asks)) {
+      const question = questionOf(questionId);
+      expect([id, question.kind]).toEqual([id, 'choice']);
+      const values = question.kind === 'choice' ? question.values.map((each) => each.id) : [];
+      expect([id, values]).toEqual([id, expect.arrayContaining([...ordinary])]);
+      expect([id, values.length > ordinary.length]).toEqual([id, true]);
+    }
+});
+
+test('a mention is asked about before anything else, and is itself no answer', () => {
+  const plain = rank(NOTHING, CRAFT);
+  for (const { id, asks } of MENTIONS) {
+    const { causes, nextQuestions, stance } = rank(NOTHING, CRAFT, undefined, [id]);
+    expect([id, causes.map((each) => each.probability)]).toEqual([
+      id,
+      plain.causes.map((each) => each.probability),
+    ]);
+    expect(stance).toBe('not-known');
+    const open = nextQuestions.filter((each) => each.id in asks);
+    expect([id, nextQuestions.slice(0, open.length).map((each) => each.id in asks)]).toEqual([
+      id,
+      open.map(() => true),
+    ]);
+    // What was not mentioned is still there to be asked.
+    expect(nextQuestions).toHaveLength(plain.nextQuestions.length);
+  }
+  expect(rank(NOTHING, CRAFT, undefined, []).nextQuestions).toEqual(plain.nextQuestions);
+});
+
+test('a case mentions what was out of the ordinary in it, and nothing that was not told', () => {
+  const of = (evidence: Evidence) => mentionedIn(evidence);
+  expect(of({})).toEqual([]);
+  expect(of({ attention: 'on-craft', link: 'steady', wildlife: 'none', obstacle_kind: 'solid' })).toEqual([]);
+  expect(of({ attention: 'talked-to', link: 'control-lost' })).toEqual(['link', 'mind']);
+  expect(of({ obstacle_kind: 'person' })).toEqual(['people']);
+  expect(of({ motor_sound: 'unknown' })).toEqual([]);
+  expect([...askedOf(['rain', 'link'])]).toEqual(['precipitation', 'link']);
+});
+
+test('rare things come early: with mentions half the cases are named by the third question, nine in ten by the tenth', () => {
+  const counts = [...CASES, ...TOLD_CASES]
+    .map((each) => questionsUntilRight(each, CRAFT, mentionedIn(each.evidence)))
+    .sort((a, b) => a - b);
+  expect(counts[Math.floor(0.5 * counts.length)]).toBeLessThanOrEqual(3);
+  expect(counts[Math.floor(0.9 * counts.length)]).toBeLessThanOrEqual(10);
+});
+
+test('without mentions half are named by the sixth, and what the wind carried off by the tenth', () => {
+  const cases = [...CASES, ...TOLD_CASES];
+  const until = (each: (typeof cases)[number]) => questionsUntilRight(each, CRAFT, null);
+  const counts = cases.map(until).sort((a, b) => a - b);
+  expect(counts[Math.floor(0.5 * counts.length)]).toBeLessThanOrEqual(6);
+  const wind = cases.filter(({ cause }) => cause === 'wind-displacement').map(until);
+  expect(Math.max(...wind)).toBeLessThanOrEqual(10);
+});

@@ -1,0 +1,76 @@
+import type { Evidence } from '../evidence/evidence';
+import type { QuestionId } from '../evidence/questions';
+
+/** What a pilot is asked about in one go before anything else, since it is rare, decisive, and else comes late. */
+interface Mention {
+  readonly id: string;
+  readonly words: string;
+  /** The questions that it opens, each with the answers that are nothing out of the ordinary. */
+  readonly asks: Readonly<Partial<Record<QuestionId, readonly string[]>>>;
+}
+
+const ROWS = [
+  {
+    id: 'by-itself',
+    words: 'It flew by itself',
+    asks: { auto_return: ['none'] },
+  },
+  {
+    id: 'not-as-thought',
+    words: 'Another mode or setting',
+    asks: { setting_expected: ['same'], position_hold: ['on', 'off'] },
+  },
+  {
+    id: 'air',
+    words: 'Wind or draught',
+    asks: { drift_direction: ['neither', 'own-momentum'], airflow_step: ['no'], wind_side: ['calm'] },
+  },
+  { id: 'rain', words: 'Rain, fog, spray', asks: { precipitation: ['none'] } },
+  { id: 'animals', words: 'Birds, animals', asks: { wildlife: ['none'] } },
+  { id: 'people', words: 'Somebody near', asks: { over_people: ['no'], obstacle_kind: [] } },
+  {
+    id: 'picture',
+    words: 'The picture',
+    asks: { view: ['direct-sight'], camera_view: ['level'], picture_delay: ['none'] },
+  },
+  { id: 'far', words: 'Hardly in sight', asks: { in_sight: ['yes'], light: ['clear'] } },
+  { id: 'link', words: 'The radio link', asks: { link: ['steady'] } },
+  { id: 'battery', words: 'Battery warning', asks: { low_battery: ['none'] } },
+  {
+    id: 'motors',
+    words: 'The motors',
+    asks: { motors_cut: ['no'], motor_sound: ['steady'], after_inspection: ['sound'] },
+  },
+  {
+    id: 'mind',
+    words: 'Distracted, startled',
+    asks: { attention: ['on-craft', 'on-screen'], feeling: ['calm'] },
+  },
+  {
+    id: 'wrong-stick',
+    words: 'A wrong stick',
+    asks: { sticks_before: ['small', 'large', 'released', 'held-on'] },
+  },
+  {
+    id: 'left-out',
+    words: 'A step left out',
+    asks: { craft_check: ['passed'], left_undone: ['none'] },
+  },
+] as const satisfies readonly Mention[];
+export type MentionId = (typeof ROWS)[number]['id'];
+
+export const MENTIONS: readonly (Mention & { readonly id: MentionId })[] = ROWS;
+
+/** The questions that what was mentioned opens. */
+export const askedOf = (mentioned: readonly MentionId[]): ReadonlySet<string> =>
+  new Set(MENTIONS.filter(({ id }) => mentioned.includes(id)).flatMap(({ asks }) => Object.keys(asks)));
+
+/** What would have been mentioned of a case: whatever of it was out of the ordinary. */
+export const mentionedIn = (evidence: Evidence): readonly MentionId[] =>
+  MENTIONS.filter(({ asks }) =>
+    Object.entries(asks).some(([id, ordinary]) => {
+      const told = evidence[id as QuestionId];
+      if (typeof told !== 'string' || told === 'unknown') return false;
+      return id === 'obstacle_kind' ? told === 'person' : !(ordinary as readonly string[]).includes(told);
+    }),
+  ).map(({ id }) => id);
