@@ -274,7 +274,7 @@ async function withTheApp(work: (running: Running) => Promise<void>): Promise<vo
   try {
     await ensureDatabase(cluster.url, 'bench');
     await withDatabase(cluster.url('bench'), (db) => loadDemo(db, new Date()));
-    const server = await startServer(cluster.url('bench'), await freePort());
+    const server = await startServer(cluster.appUrl('bench'), await freePort());
     try {
       await work({ base: `http://127.0.0.1:${server.port}`, pid: server.pid, chromium });
     } finally {

@@ -201,7 +201,7 @@ export async function takePictures(): Promise<number> {
   try {
     await ensureDatabase(cluster.url, 'pictures');
     await withDatabase(cluster.url('pictures'), (db) => loadDemo(db, new Date()));
-    const server = await startServer(cluster.url('pictures'), await freePort());
+    const server = await startServer(cluster.appUrl('pictures'), await freePort());
     const browser = await chromium.launch({
       executablePath,
       args: [

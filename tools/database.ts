@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { connect } from '../server/src/db/connection';
 import { migrate } from '../server/src/db/migrate';
-import { CannotGoOn } from './say';
+import { CannotGoOn, say } from './say';
 
 /** Makes a database in our own cluster unless it is there. */
 export async function ensureDatabase(url: (database: string) => string, name: string): Promise<void> {
@@ -40,4 +40,16 @@ export async function withDatabase<T>(url: string, work: (db: Knex) => Promise<T
   } finally {
     await db.destroy();
   }
+}
+
+/** Brings a database that Skelby did not make itself up to date. */
+export async function runMigrate(): Promise<number> {
+  const url = process.env['DATABASE_URL'];
+  if (!url)
+    throw new CannotGoOn(
+      'DATABASE_URL is missing: give the address of the owner. A database that Skelby made itself is brought up to date as it starts.',
+    );
+  await withDatabase(url, () => Promise.resolve());
+  say('The database is up to date.');
+  return 0;
 }

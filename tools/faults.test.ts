@@ -32,7 +32,7 @@ function up(): Promise<void> {
     stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
     env: {
       ...process.env,
-      DATABASE_URL: cluster.url('faults'),
+      DATABASE_URL: cluster.appUrl('faults'),
       PORT: String(port),
       APP_FOLDER: '/nowhere',
       LOG_LEVEL: 'silent',

@@ -27,6 +27,7 @@ function skelby(
 ): { child: ChildProcess; up: Promise<void>; ended: Promise<Ended> } {
   const own: NodeJS.ProcessEnv = { ...process.env };
   delete own['DATABASE_URL'];
+  delete own['DATABASE_APP_URL'];
   const child = spawn(SKELBY, args, { env: { ...own, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
   running.push(child);
   let said = '';
@@ -98,9 +99,18 @@ test('a data folder that is none, is a file, or is damaged gets one too', async 
 test('a DATABASE_URL that does not answer is said in words', async () => {
   const { code, said } = await skelby(['serve', '--port', String(await freePort())], {
     DATABASE_URL: 'postgres://x:y@127.0.0.1:1/z',
+    DATABASE_APP_URL: 'postgres://skelby_app:y@127.0.0.1:1/z',
   }).ended;
   expect(code).toBe(1);
   expect(said).toContain('The database at DATABASE_URL does not answer');
+});
+
+test('a PostgreSQL named by its owner alone: the start says which two roles it needs', async () => {
+  const { code, said } = await skelby(['serve', '--port', String(await freePort())], {
+    DATABASE_URL: 'postgres://x:y@127.0.0.1:1/z',
+  }).ended;
+  expect(code).toBe(1);
+  expect(said).toMatch(/DATABASE_APP_URL is missing.*create role skelby_app login nosuperuser nobypassrls/s);
 });
 
 test.each([

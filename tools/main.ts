@@ -8,11 +8,14 @@ const HELP = `./skelby demo    sets everything up and serves the demo school
                    --port N    serve on this port (8080)
                    --data DIR  keep the database here
                    --fresh     load the demo school anew, dated from today
-                   DATABASE_URL=…  use this PostgreSQL instead of one of its own
+                   DATABASE_URL=… DATABASE_APP_URL=…  use this PostgreSQL instead of one of its
+                   own: as its owner, and as the role that the server logs in as
 ./skelby serve   the same without the demo school
                    --backups DIR  a backup there now and every day, the last 14 kept
 ./skelby trainer adds a trainer: --school NAME --name NAME --email ADDRESS; the password is asked for
                  (or taken from SKELBY_PASSWORD); a school that is not there is made
+./skelby migrate brings the PostgreSQL at DATABASE_URL up to date, beside servers that start with
+                 DATABASE_APP_URL alone
 ./skelby backup FILE   copies everything, and tries at once whether it can be restored
                    --school NAME  one school alone
                    --data DIR     the data to copy
@@ -80,6 +83,8 @@ async function main(): Promise<number> {
       return (await import('./serve')).serve({ ...options, demo: false });
     case 'trainer':
       return (await import('./trainer')).runTrainer(options);
+    case 'migrate':
+      return (await import('./database')).runMigrate();
     case 'backup':
       return (await import('./backup')).runBackup(options);
     case 'restore':

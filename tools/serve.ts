@@ -1,4 +1,5 @@
 import path from 'node:path';
+import { TWO_ROLES } from '../server/src/db/working-role';
 import { loadDemo } from '../server/src/demo/load';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { buildApp } from './build-app';
@@ -57,35 +58,58 @@ async function fill(url: string, options: ServeOptions, cluster: Cluster | null)
   });
 }
 
+interface OwnPostgres {
+  /** As its owner; absent where another start brings it up to date. */
+  readonly url: string | undefined;
+  readonly appUrl: string;
+}
+
+/** The PostgreSQL that was named; null: one of our own. @throws CannotGoOn when only its owner was named */
+function ownPostgres(): OwnPostgres | null {
+  const { DATABASE_URL: url, DATABASE_APP_URL: appUrl } = process.env;
+  if (url && !appUrl) throw new CannotGoOn(`DATABASE_APP_URL is missing.\n${TWO_ROLES}`);
+  return appUrl ? { url, appUrl } : null;
+}
+
+/** @throws CannotGoOn without the address of the owner, who alone sees every school */
+function backUpOf(url: string | undefined, folder: string): () => void {
+  if (!url)
+    throw new CannotGoOn(
+      '--backups needs DATABASE_URL, the address of the owner: a copy is of every school.',
+    );
+  return backUpDaily(path.resolve(folder), url);
+}
+
 /** Sets up what is missing, serves until told to stop, and stops everything that it started. */
 export async function serve(options: ServeOptions): Promise<number> {
   const told = untilTold();
   const port = portOf(options.port);
   await assertPortFree(port);
-  const ownUrl = process.env['DATABASE_URL'];
+  const own = ownPostgres();
   const folder = path.resolve(options.data ?? (await defaultDataFolder(options.demo ? 'demo' : 'school')));
   let cluster: Cluster | null = null;
   let server: ServerProcess | null = null;
   let release = () => {};
   let stopBackups = () => {};
   try {
-    if (!ownUrl) {
+    if (!own) {
       release = claim(folder, port);
       cluster = await startCluster(folder);
       await ensureDatabase(cluster.url, DATABASE);
     }
-    const url = ownUrl ?? cluster!.url(DATABASE);
+    // Without the owner's address it serves what another start has set up.
+    const url = own ? own.url : cluster!.url(DATABASE);
     const setUp = await Promise.race([
-      Promise.all([buildApp(), fill(url, options, cluster)]),
+      Promise.all([buildApp(), url ? fill(url, options, cluster) : null]),
       told.then(() => null),
     ]);
     if (setUp === null) return 0;
-    server = await startServer(url, port);
+    server = await startServer(own?.appUrl ?? cluster!.appUrl(DATABASE), port);
     say(`\nSkelby is at http://127.0.0.1:${port}`);
     if (options.demo)
       say(`Sign in as ${DEMO_TRAINERS[0].email} with the password ${DEMO_TRAINERS[0].password}`);
     say('Ctrl-C stops it.');
-    stopBackups = options.backups ? backUpDaily(path.resolve(options.backups), url) : () => {};
+    if (options.backups) stopBackups = backUpOf(url, options.backups);
     const died = await Promise.race([told.then(() => null), server.ended]);
     if (died !== null)
       throw new CannotGoOn(`The server stopped by itself (code ${died}); what it said stands above.`);

@@ -89,7 +89,7 @@ async function unit(cluster: Cluster, reports: string, only: readonly string[]):
   await run(bin('jest'), ['--json', `--outputFile=${file}`, ...only], {
     cwd: ROOT,
     show: true,
-    env: { TEST_CLUSTER_URL: cluster.url('postgres') },
+    env: { TEST_CLUSTER_URL: cluster.url('postgres'), TEST_CLUSTER_APP_URL: cluster.appUrl('postgres') },
   });
   return tallyIn(file, (report: JestReport) => ({
     passed: report.numPassedTests,
@@ -164,7 +164,7 @@ async function browser(cluster: Cluster, reports: string, only: readonly string[
   await needChromium();
   await ensureDatabase(cluster.url, 'browser');
   await withDatabase(cluster.url('browser'), (db) => loadDemo(db, new Date()));
-  const server = await startServer(cluster.url('browser'), await freePort());
+  const server = await startServer(cluster.appUrl('browser'), await freePort());
   const file = path.join(reports, 'playwright.json');
   const config = path.join(ROOT, 'e2e', 'playwright.config.ts');
   try {

@@ -20,7 +20,7 @@ function start(): Promise<{ base: string; ended: Promise<number | null> }> {
     stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
     env: {
       ...process.env,
-      DATABASE_URL: school.url,
+      DATABASE_URL: school.appUrl,
       PORT: '0',
       APP_FOLDER: '/nowhere',
       LOG_LEVEL: 'silent',

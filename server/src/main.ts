@@ -2,7 +2,8 @@ import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import { application } from './application';
 import { connect } from './db/connection';
-import { migrate } from './db/migrate';
+import { assertUpToDate } from './db/migrate';
+import { assertWorkingRole } from './db/working-role';
 import { InFlight } from './http/requests';
 
 const STOP_WITHIN_MS = 10_000;
@@ -18,7 +19,8 @@ const db = connect(setting('DATABASE_URL'));
 const inFlight = new InFlight();
 let stopping = false;
 
-await migrate(db);
+await assertWorkingRole(db);
+await assertUpToDate(db);
 const server = application({
   db,
   log,

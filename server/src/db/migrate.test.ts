@@ -1,8 +1,9 @@
+import type { Knex } from 'knex';
 import { loadDemo } from '../demo/load';
 import { startTestServer, type TestServer } from '../testing/test-school';
 import { connect } from './connection';
 import { inSchool } from './in-school';
-import { migrate } from './migrate';
+import { assertUpToDate, migrate } from './migrate';
 
 /** One's own PostgreSQL: a database user who owns one database and is no superuser. */
 
@@ -21,7 +22,7 @@ test('a plain owner is told what to ask for, and with that everything works behi
   const own = connect(url.href);
   try {
     await expect(migrate(own)).rejects.toThrow(
-      /may not make or use the role skelby_app .*Ask whoever runs the database for: create role skelby_app/s,
+      /may not make or use the role skelby_app .*two roles.*DATABASE_APP_URL.*create role skelby_app login/s,
     );
     await server.db.raw('grant skelby_app to ??', [user]);
     await migrate(own);
@@ -46,4 +47,44 @@ test('a role that could see past the walls is refused', async () => {
   } finally {
     await server.db.raw('alter role skelby_app nobypassrls');
   }
+});
+
+describe('bringing a database up to date', () => {
+  async function onNew(work: (fresh: () => Knex, name: string) => Promise<void>) {
+    const name = `fresh_${Date.now()}`;
+    await server.db.raw('create database ??', [name]);
+    const url = new URL(server.url);
+    url.pathname = `/${name}`;
+    const open: Knex[] = [];
+    const fresh = () => {
+      const db = connect(url.href);
+      open.push(db);
+      return db;
+    };
+    try {
+      await work(fresh, name);
+    } finally {
+      await Promise.all(open.map((db) => db.destroy()));
+      await server.db.raw('drop database ?? with (force)', [name]);
+    }
+  }
+
+  test('three that start at once on an empty database all come up', async () => {
+    await onNew(async (fresh) => {
+      await Promise.all([migrate(fresh()), migrate(fresh()), migrate(fresh())]);
+      await expect(assertUpToDate(fresh())).resolves.toBeUndefined();
+    });
+  }, 60_000);
+  test('a start that was killed while it held the lock keeps no later one out', async () => {
+    await onNew(async (fresh) => {
+      const db = fresh();
+      await expect(assertUpToDate(db)).rejects.toThrow(/stands at nothing.*\.\/skelby migrate/);
+      await migrate(db);
+      await db('skelby_migrations_lock').update({ is_locked: 1 });
+      await db('skelby_migrations').where({ name: '013-narrow-role' }).delete();
+      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 012/);
+      await migrate(fresh());
+      await expect(assertUpToDate(db)).resolves.toBeUndefined();
+    });
+  }, 60_000);
 });

@@ -11,6 +11,8 @@ import * as reporting from './migrations/009-reporting';
 import * as shownBefore from './migrations/010-shown-before';
 import * as formsAndSides from './migrations/011-forms-and-sides';
 import * as strictAndDistance from './migrations/012-strict-and-distance';
+import * as narrowRole from './migrations/013-narrow-role';
+import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001-first': first,
@@ -25,6 +27,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '010-shown-before': shownBefore,
   '011-forms-and-sides': formsAndSides,
   '012-strict-and-distance': strictAndDistance,
+  '013-narrow-role': narrowRole,
 };
 
 const source: Knex.MigrationSource<string> = {
@@ -54,13 +57,44 @@ export async function ensureRole(db: Knex): Promise<void> {
     )) as { rows: { ok: boolean }[] };
     if (member[0]?.ok) return;
     throw new Error(
-      `This database user may not make or use the role skelby_app (${(error as Error).message}). ` +
-        'Ask whoever runs the database for: create role skelby_app nologin nosuperuser nobypassrls; grant skelby_app to your user;',
+      `This database user may not make or use the role skelby_app (${(error as Error).message}).\n` +
+        TWO_ROLES,
     );
   }
 }
 
+const CONFIG = { migrationSource: source, tableName: 'skelby_migrations' };
+/** Any number of our own: whoever holds it is the only one to bring this database up to date. */
+const MIGRATING = 5_041_331;
+
+/**
+ * Brings a database up to date. Several may do so at once: the others wait, and find it done. The lock is the
+ * connection's, so that a start that was killed leaves none behind, and what such a one left of Knex's own is freed.
+ */
 export async function migrate(db: Knex): Promise<void> {
-  await ensureRole(db);
-  await db.migrate.latest({ migrationSource: source, tableName: 'skelby_migrations' });
+  const client = db.client as Knex.Client;
+  const connection = (await client.acquireConnection()) as unknown;
+  const ask = (sql: string) => db.raw(sql, [MIGRATING]).connection(connection);
+  try {
+    await ask('select pg_advisory_lock(?)');
+    await ensureRole(db);
+    const hasLock = await db.schema.hasTable('skelby_migrations_lock');
+    if (hasLock) await db.migrate.forceFreeMigrationsLock(CONFIG);
+    await db.migrate.latest(CONFIG);
+  } finally {
+    await ask('select pg_advisory_unlock(?)');
+    await client.releaseConnection(connection);
+  }
+}
+
+/** @throws Error when the database is not as far as this server, or further */
+export async function assertUpToDate(db: Knex): Promise<void> {
+  const wanted = Object.keys(MIGRATIONS).at(-1)!;
+  const [there] = (await db('skelby_migrations')
+    .max('name as name')
+    .catch(() => [])) as { name: string | null }[];
+  if (there?.name !== wanted)
+    throw new Error(
+      `The database stands at ${there?.name ?? 'nothing'}, and this server needs ${wanted}. Run ./skelby migrate with the DATABASE_URL of its owner, with the newest version.`,
+    );
 }

@@ -1,4 +1,8 @@
+import type { Knex } from 'knex';
 import { addSchool } from './add-school';
+import { connect } from './connection';
+import { assertUpToDate } from './migrate';
+import { assertWorkingRole } from './working-role';
 import { inSchool, NO_SCHOOL } from './in-school';
 import {
   CRAFT,
@@ -17,7 +21,7 @@ import {
 /** What one school writes another never sees, and history is only ever added to. */
 
 let server: TestServer;
-let own: { schoolId: string; trainer: Visitor };
+let own: { schoolId: string; email: string; trainer: Visitor };
 let other: { schoolId: string; trainer: Visitor };
 beforeAll(async () => {
   server = await startTestServer();
@@ -60,7 +64,7 @@ test('every table with a school has row-level security, and the working role can
   const role = (await server.db.raw(
     "select rolsuper, rolbypassrls, rolcanlogin from pg_roles where rolname = 'skelby_app'",
   )) as { rows: object[] };
-  expect(role.rows).toEqual([{ rolsuper: false, rolbypassrls: false, rolcanlogin: false }]);
+  expect(role.rows).toEqual([{ rolsuper: false, rolbypassrls: false, rolcanlogin: true }]);
 });
 
 test('a query without any condition sees only the own school, and none before sign-in', async () => {
@@ -72,7 +76,9 @@ test('a query without any condition sees only the own school, and none before si
     );
     expect(schools.filter((schoolId) => schoolId !== own.schoolId)).toEqual([]);
     expect(
-      await inSchool(server.db, { schoolId: NO_SCHOOL, accountId: null }, ({ tx }) => tx(table).select('*')),
+      await inSchool(server.db, { schoolId: NO_SCHOOL, accountId: null }, ({ tx }) =>
+        tx(table).select('school_id'),
+      ),
     ).toEqual([]);
   }
 });
@@ -140,7 +146,7 @@ test.each(['events', 'moves', 'plans', 'debriefs'])(
     await expect(server.db(table).delete()).rejects.toThrow(/only ever added to/);
     await expect(
       inSchool(server.db, { schoolId: own.schoolId, accountId: null }, ({ tx }) => tx(table).delete()),
-    ).rejects.toThrow(/permission denied/);
+    ).rejects.toThrow(/permission denied|must be owner/);
   },
 );
 
@@ -164,4 +170,43 @@ test('every change says who, when, what and why', async () => {
 test('a new school comes with the clearing rule its first weakness needs', async () => {
   const schoolId = await addSchool(server.db, { name: 'Third' });
   expect(await server.db('clearing_rules').where({ schoolId })).toHaveLength(1);
+});
+
+describe('the role that the server logs in as', () => {
+  const refused = (sql: string) =>
+    expect(asServer.raw(sql)).rejects.toThrow(/permission denied|must be owner/);
+  let asServer: Knex;
+  beforeAll(() => {
+    asServer = connect(server.appUrl);
+  });
+  afterAll(() => asServer.destroy());
+
+  test('owns nothing, can become no other, and is what the server asks for', async () => {
+    await expect(assertWorkingRole(asServer)).resolves.toBeUndefined();
+    await expect(assertUpToDate(asServer)).resolves.toBeUndefined();
+    await expect(assertWorkingRole(server.db)).rejects.toThrow(
+      /is a superuser.*owns tables.*DATABASE_APP_URL/s,
+    );
+    const { rows } = (await server.db.raw('select current_user as owner')) as { rows: { owner: string }[] };
+    await refused(`set role ${rows[0]!.owner}`);
+    await refused('create table public.mine (n int)');
+    await refused('alter table pilots disable row level security');
+    await refused('drop policy own_school on pilots');
+  });
+  test('reads no password hash but through the function that signs in', async () => {
+    await refused('select password_hash from accounts');
+    await refused('select * from accounts');
+    const { rows } = (await asServer.raw('select count(*) as n from account_by_email(?)', [own.email])) as {
+      rows: { n: number }[];
+    };
+    expect(rows[0]!.n).toBe(1);
+  });
+  test('changes of a rep only what takes it back, deletes none, and cannot write another history', async () => {
+    await refused('update reps set met = true');
+    await refused("update reps set flown_at = now(), day = '2020-01-01'");
+    await refused('delete from reps');
+    await refused('delete from events');
+    await refused("update moves set reason = 'mine'");
+    await refused("update skelby_migrations set name = 'mine'");
+  });
 });

@@ -72,8 +72,9 @@ export class Visitor {
 
 export interface TestServer {
   readonly db: Knex;
-  /** Address of the database. */
+  /** Address of the database, as its owner and as the server logs in. */
   readonly url: string;
+  readonly appUrl: string;
   readonly base: string;
   readonly visitor: () => Visitor;
   /** Makes a school with a trainer, and signs them in. */
@@ -119,8 +120,12 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
   await options.beforeMigrating?.(db);
   await migrate(db);
   const log = pino({ level: 'silent' });
+  // The server works as in earnest: by a connection that owns nothing. Tests look at the tables as the owner.
+  const working = new URL(process.env['TEST_CLUSTER_APP_URL'] ?? '');
+  working.pathname = `/${name}`;
+  const appDb = connect(working.href);
   const server: Server = application({
-    db,
+    db: appDb,
     log,
     appFolder: options.appFolder ?? '/nowhere',
     isStopping: options.isStopping ?? (() => false),
@@ -134,6 +139,7 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
   return {
     db,
     url: url.href,
+    appUrl: working.href,
     base,
     visitor: () => new Visitor(base),
     school: async (schoolName) => {
@@ -154,7 +160,7 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
       await new Promise((resolve) => {
         server.close(resolve);
       });
-      await db.destroy();
+      await Promise.all([db.destroy(), appDb.destroy()]);
       await admin.raw('drop database if exists ?? with (force)', [name]);
       await admin.destroy();
     },
