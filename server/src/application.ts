@@ -20,6 +20,8 @@ export interface ApplicationOptions {
   /** Told once the server has begun to stop, so that a load balancer sends nothing new. */
   readonly isStopping: () => boolean;
   readonly inFlight: InFlight;
+  /** Proxies in front whose word on address and scheme is taken; 0: none is. */
+  readonly proxies?: number;
 }
 
 const NEVER = ["'none'"];
@@ -48,6 +50,9 @@ const CONTENT_POLICY = {
 const NO_USE_FOR = ['camera', 'microphone', 'geolocation', 'payment', 'usb', 'serial', 'midi'];
 const PERMISSIONS_POLICY = NO_USE_FOR.map((what) => `${what}=()`).join(', ');
 
+/** Half a year: a browser that came over TLS once comes over nothing else. */
+const TLS_ONLY_S = 15_552_000;
+
 function healthRouter(db: Knex, isStopping: () => boolean): Router {
   const router = new Router({ sensitive: true });
   router.get('/healthz', (ctx) => {
@@ -66,9 +71,18 @@ function healthRouter(db: Knex, isStopping: () => boolean): Router {
 }
 
 /** The whole server: one list of middleware, and one router with a file per resource behind it. */
-export function application({ db, log, appFolder, isStopping, inFlight }: ApplicationOptions): Koa {
+export function application({
+  db,
+  log,
+  appFolder,
+  isStopping,
+  inFlight,
+  proxies = 0,
+}: ApplicationOptions): Koa {
   const koa = new Koa();
   koa.silent = true;
+  koa.proxy = proxies > 0;
+  koa.maxIpsCount = proxies;
   koa.on('error', (error: NodeJS.ErrnoException) => {
     // A reader that hung up is no error of ours.
     if (error.code !== 'ECONNRESET' && error.code !== 'EPIPE' && error.code !== 'ERR_STREAM_PREMATURE_CLOSE')
@@ -86,6 +100,7 @@ export function application({ db, log, appFolder, isStopping, inFlight }: Applic
   );
   koa.use(async (ctx, next) => {
     ctx.set('Permissions-Policy', PERMISSIONS_POLICY);
+    if (ctx.secure) ctx.set('Strict-Transport-Security', `max-age=${TLS_ONLY_S}`);
     await next();
   });
   koa.use(problems(log));

@@ -14,6 +14,14 @@ function setting(name: string, otherwise?: string): string {
   return value;
 }
 
+/** A whole number, 0 where it is not set. */
+function count(name: string): number {
+  const value = Number(setting(name, '0'));
+  if (!Number.isInteger(value) || value < 0 || value > 10)
+    throw new Error(`${name} must be a whole number from 0 to 10: how many proxies stand in front.`);
+  return value;
+}
+
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
 const db = connect(setting('DATABASE_URL'));
 const inFlight = new InFlight();
@@ -27,6 +35,7 @@ const server = application({
   appFolder: setting('APP_FOLDER'),
   isStopping: () => stopping,
   inFlight,
+  proxies: count('TRUST_PROXY'),
 }).listen(Number(setting('PORT', '8080')), setting('HOST', '127.0.0.1'));
 server.on('listening', () => {
   const { port } = server.address() as AddressInfo;

@@ -81,8 +81,9 @@ describe('bringing a database up to date', () => {
       await expect(assertUpToDate(db)).rejects.toThrow(/stands at nothing.*\.\/skelby migrate/);
       await migrate(db);
       await db('skelby_migrations_lock').update({ is_locked: 1 });
-      await db('skelby_migrations').where({ name: '013-narrow-role' }).delete();
-      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 012/);
+      await db('skelby_migrations').where({ name: '014-sign-in-limits' }).delete();
+      await db.raw('drop table sign_in_limits, devices cascade; drop function is_device_of');
+      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 013/);
       await migrate(fresh());
       await expect(assertUpToDate(db)).resolves.toBeUndefined();
     });

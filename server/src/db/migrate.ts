@@ -12,6 +12,7 @@ import * as shownBefore from './migrations/010-shown-before';
 import * as formsAndSides from './migrations/011-forms-and-sides';
 import * as strictAndDistance from './migrations/012-strict-and-distance';
 import * as narrowRole from './migrations/013-narrow-role';
+import * as signInLimits from './migrations/014-sign-in-limits';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -28,6 +29,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '011-forms-and-sides': formsAndSides,
   '012-strict-and-distance': strictAndDistance,
   '013-narrow-role': narrowRole,
+  '014-sign-in-limits': signInLimits,
 };
 
 const source: Knex.MigrationSource<string> = {

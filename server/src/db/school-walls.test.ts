@@ -32,6 +32,7 @@ afterAll(() => server.close());
 
 const TABLES = [
   'accounts',
+  'devices',
   'sessions',
   'pilots',
   'craft',

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { PILOT, id, startTestServer, type TestServer } from '../testing/test-school';
+import { PILOT, id, startTestServer, type TestServer, Visitor } from '../testing/test-school';
 import { COOKIE } from './session';
 
 /** Who gets in, what is refused at the door, and what every answer carries. */
@@ -20,6 +20,9 @@ afterAll(async () => {
   await server.close();
 });
 
+// All come from one address here: what one test counted against it is not the next one's.
+beforeEach(() => server.db('sign_in_limits').delete());
+
 const signIn = (fields: object, headers = {}) =>
   server.visitor().ask('POST', '/api/sign-in', fields, headers);
 
@@ -37,7 +40,7 @@ describe('sign-in', () => {
       passwordHash: string;
     };
     expect(passwordHash).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/);
-    const token = visitor.cookie.split('=')[1]!;
+    const token = /skelby_session=([\w-]+)/.exec(visitor.cookie)![1]!;
     const sessions = (await server.db('sessions').select('token_hash')) as { tokenHash: Buffer }[];
     expect(sessions.some((session) => session.tokenHash.toString().includes(token))).toBe(false);
   });
@@ -60,6 +63,88 @@ describe('sign-in', () => {
     expect(status).toBe(429);
     expect(Number(headers.get('Retry-After'))).toBeGreaterThan(0);
     expect(body['detail']).toMatch(/Wait \d+ min/);
+  });
+
+  test('a guesser who goes from server to server is stopped all the same, and a restart forgets nothing', async () => {
+    const target = (await server.school('Guessed at from everywhere')).email;
+    const [one, two] = [new Visitor(await server.another()), new Visitor(await server.another())];
+    for (let i = 0; i < 10; i += 1)
+      await (i % 2 ? one : two).ask('POST', '/api/sign-in', { email: target, password: `guess ${i}` });
+    const third = new Visitor(await server.another());
+    const answers = await Promise.all(
+      [one, two, third].map((each) =>
+        each.ask('POST', '/api/sign-in', { email: target, password: 'a long enough password' }),
+      ),
+    );
+    expect(answers.map(({ status }) => status)).toEqual([429, 429, 429]);
+  });
+
+  test('fifty guesses at once are counted before any is verified', async () => {
+    const target = (await server.school('Guessed at at once')).email;
+    const answers = await Promise.all(
+      Array.from({ length: 50 }, (_, i) => signIn({ email: target, password: `guess ${i}` })),
+    );
+    expect(answers.filter(({ status }) => status === 401).length).toBeLessThanOrEqual(10);
+    expect(answers.filter(({ status }) => status === 429).length).toBeGreaterThanOrEqual(40);
+  });
+
+  test('guesses from elsewhere do not lock a trainer out of their own device, and its cookie opens nothing', async () => {
+    const target = (await server.school('Guessed at from elsewhere')).email;
+    const phone = await server.visitor().signIn(target);
+    await phone.ask('POST', '/api/sign-out', {});
+    expect(phone.cookie).toMatch(/skelby_device=/);
+    expect((await phone.get('/me')).status).toBe(401);
+    for (let i = 0; i < 12; i += 1) await signIn({ email: target, password: `guess ${i}` });
+    expect((await signIn({ email: target, password: 'a long enough password' })).status).toBe(429);
+    await phone.signIn(target);
+    expect((await phone.get('/me')).status).toBe(200);
+    // A stolen device cookie still gets ten guesses, and no more.
+    await phone.ask('POST', '/api/sign-out', {});
+    const guesses = [];
+    for (let i = 0; i < 11; i += 1)
+      guesses.push(
+        (await phone.ask('POST', '/api/sign-in', { email: target, password: `guess ${i}` })).status,
+      );
+    expect(guesses).toEqual([...Array.from({ length: 10 }, () => 401), 429]);
+  });
+
+  test('no address stands in the table of limits', async () => {
+    await signIn({ email: 'somebody@else.example', password: 'no' });
+    const rows = (await server.db('sign_in_limits').select('key')) as { key: string }[];
+    expect(rows.length).toBeGreaterThan(0);
+    expect(rows.filter(({ key }) => /@|127\.0/.test(key))).toEqual([]);
+  });
+
+  test('behind TLS: cookies of this host alone, nothing over plain HTTP any more, and the scheme is compared', async () => {
+    const base = await server.another(1);
+    const over = (scheme: 'http' | 'https', path: string, cookie = '') =>
+      fetch(base + path, {
+        method: path.endsWith('sign-in') ? 'POST' : 'GET',
+        headers: {
+          Origin: base.replace('http:', `${scheme}:`),
+          'X-Forwarded-Proto': 'https',
+          'X-Forwarded-For': '203.0.113.9',
+          'Content-Type': 'application/json',
+          Cookie: cookie,
+        },
+        ...(path.endsWith('sign-in')
+          ? { body: JSON.stringify({ email, password: 'a long enough password' }) }
+          : {}),
+      });
+    const signed = await over('https', '/api/sign-in');
+    expect(signed.status).toBe(200);
+    expect(signed.headers.get('Strict-Transport-Security')).toMatch(/^max-age=\d{7,}/);
+    const set = signed.headers.getSetCookie();
+    expect(set).toHaveLength(2);
+    for (const cookie of set) expect(cookie).toMatch(/^__Host-skelby_\w+=.*path=\/;.*secure/i);
+    const session = set[0]!.split(';')[0]!;
+    expect((await over('https', '/api/me', session)).status).toBe(200);
+    // One that a neighbour could have set counts for nothing.
+    expect((await over('https', '/api/me', session.replace('__Host-', ''))).status).toBe(401);
+    expect((await over('http', '/api/sign-in')).status).toBe(403);
+    // Without a proxy to trust, a header says nothing.
+    const plain = await fetch(`${server.base}/api/me`, { headers: { 'X-Forwarded-Proto': 'https' } });
+    expect(plain.headers.get('Strict-Transport-Security')).toBeNull();
   });
 
   test('names what is missing', async () => {

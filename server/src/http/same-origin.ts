@@ -10,7 +10,9 @@ const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 export const sameOriginWrites: Middleware = async (ctx, next) => {
   if (!READS.has(ctx.method)) {
     const origin = ctx.get('Origin');
-    const own = URL.canParse(origin) && new URL(origin).host === ctx.host;
+    const from = URL.canParse(origin) ? new URL(origin) : null;
+    // Behind a proxy that is trusted the scheme is known too.
+    const own = from?.host === ctx.host && (!ctx.app.proxy || from.protocol === `${ctx.protocol}:`);
     if (!own)
       throw new Problem(
         403,

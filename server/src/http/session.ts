@@ -3,16 +3,20 @@ import { verify } from '@node-rs/argon2';
 import { signInShape } from '@skelby/core/schemas/sign-in';
 import type { Knex } from 'knex';
 import type { Context } from 'koa';
-import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 import { v7 as uuid } from 'uuid';
-import { inSchool, NO_SCHOOL } from '../db/in-school';
+import { inSchool } from '../db/in-school';
 import { hashPassword } from '../db/password';
 import { bodyOf } from './body';
+import { SignInLimits } from './sign-in-limits';
 import { assertPlain } from '../problem/plain';
 import { Problem } from '../problem/problem';
 
 export const COOKIE = 'skelby_session';
+/** Says that this account has signed in here before; it opens nothing. */
+const DEVICE = 'skelby_device';
 const SESSION_DAYS = 30;
+/** As long as browsers keep a cookie (RFC 6265bis). */
+const DEVICE_DAYS = 400;
 const MS_PER_DAY = 86_400_000;
 
 export interface Who {
@@ -22,6 +26,11 @@ export interface Who {
   readonly schoolName: string;
 }
 
+/** Behind TLS a cookie is this host's alone, and no neighbour can set it (RFC 6265bis, "__Host-"). */
+const cookieOf = (ctx: Context, name: string): string => (ctx.secure ? `__Host-${name}` : name);
+const cookieSettings = (ctx: Context) =>
+  ({ httpOnly: true, sameSite: 'lax', secure: ctx.secure, overwrite: true }) as const;
+
 const tokenHash = (token: string) => createHash('sha256').update(token).digest();
 
 const wrong = () =>
@@ -30,65 +39,65 @@ const wrong = () =>
 /** Verified when no account has the address, so that the answer takes as long either way. */
 const decoy = hashPassword(randomBytes(16).toString('hex'));
 
-const FAILURES = { perAddress: 10, perSource: 60, seconds: 900 };
+/** @returns the token of a device on which this address has signed in before; null: not known here */
+async function ownDevice(db: Knex, ctx: Context, email: string): Promise<string | null> {
+  const token = ctx.cookies.get(cookieOf(ctx, DEVICE));
+  if (!token) return null;
+  const { rows } = (await db.raw('select is_device_of(?, ?) as own', [email, tokenHash(token)])) as {
+    rows: { own: boolean }[];
+  };
+  return rows[0]!.own ? token : null;
+}
+
+interface Account {
+  readonly schoolId: string;
+  readonly accountId: string;
+  readonly name: string;
+  readonly passwordHash: string;
+}
+
+/** A new session, and the device it is on where that was not known. @returns the cookies to set, by name */
+async function beginSession(db: Knex, account: Account, device: string | null) {
+  const [token, newDevice] = [randomBytes(32), randomBytes(32)].map((bytes) =>
+    bytes.toString('base64url'),
+  ) as [string, string];
+  const days = (count: number) => new Date(Date.now() + count * MS_PER_DAY);
+  const expires = days(SESSION_DAYS);
+  await inSchool(db, account, async ({ tx, schoolId }) => {
+    const { accountId } = account;
+    await tx('sessions').where('expires_at', '<', tx.fn.now()).delete();
+    await tx('sessions').insert({
+      schoolId,
+      id: uuid(),
+      accountId,
+      tokenHash: tokenHash(token),
+      expiresAt: expires,
+    });
+    if (device !== null) return;
+    await tx('devices').where('made_at', '<', days(-DEVICE_DAYS)).delete();
+    await tx('devices').insert({ schoolId, id: uuid(), accountId, tokenHash: tokenHash(newDevice) });
+  });
+  return [
+    { name: COOKIE, token, expires },
+    ...(device === null ? [{ name: DEVICE, token: newDevice, expires: days(DEVICE_DAYS) }] : []),
+  ];
+}
 
 export function makeSignIn(db: Knex) {
-  const perAddress = new RateLimiterMemory({ points: FAILURES.perAddress, duration: FAILURES.seconds });
-  const perSource = new RateLimiterMemory({ points: FAILURES.perSource, duration: FAILURES.seconds });
-
-  const refuseWhenTooMany = async (ctx: Context, email: string) => {
-    for (const [limiter, id, points] of [
-      [perAddress, email, FAILURES.perAddress],
-      [perSource, ctx.ip, FAILURES.perSource],
-    ] as const) {
-      const so = await limiter.get(id);
-      if (so instanceof RateLimiterRes && so.consumedPoints >= points) {
-        const minutes = Math.ceil(so.msBeforeNext / 60_000);
-        ctx.set('Retry-After', String(Math.ceil(so.msBeforeNext / 1000)));
-        throw new Problem(
-          429,
-          'Too many tries',
-          `Too many wrong sign-ins. Wait ${minutes} min, then try again.`,
-        );
-      }
-    }
-  };
-
+  const limits = new SignInLimits(db);
   return async function signIn(ctx: Context): Promise<void> {
     assertPlain(bodyOf(ctx));
     const { email, password } = await signInShape.validate(bodyOf(ctx), { abortEarly: false });
-    await refuseWhenTooMany(ctx, email);
-    const account = await inSchool(db, { schoolId: NO_SCHOOL, accountId: null }, async ({ tx }) => {
-      const { rows } = (await tx.raw('select * from account_by_email(?)', [email])) as {
-        rows: { schoolId: string; accountId: string; name: string; passwordHash: string }[];
-      };
-      return rows[0];
-    });
+    const device = await ownDevice(db, ctx, email);
+    const trying = { email, source: ctx.ip, device };
+    await limits.count(trying, (seconds) => ctx.set('Retry-After', String(seconds)));
+    const { rows } = (await db.raw('select * from account_by_email(?)', [email])) as { rows: Account[] };
+    const account = rows[0];
     const right = await verify(account?.passwordHash ?? (await decoy), password);
-    if (!account || !right) {
-      await Promise.all([perAddress.penalty(email), perSource.penalty(ctx.ip)]);
-      throw wrong();
-    }
-    await perAddress.delete(email);
-    const token = randomBytes(32).toString('base64url');
-    const expires = new Date(Date.now() + SESSION_DAYS * MS_PER_DAY);
-    await inSchool(db, account, async ({ tx, schoolId }) => {
-      await tx('sessions').where('expires_at', '<', tx.fn.now()).delete();
-      await tx('sessions').insert({
-        schoolId,
-        id: uuid(),
-        accountId: account.accountId,
-        tokenHash: tokenHash(token),
-        expiresAt: expires,
-      });
-    });
-    ctx.cookies.set(COOKIE, token, {
-      httpOnly: true,
-      sameSite: 'lax',
-      secure: ctx.secure,
-      expires,
-      overwrite: true,
-    });
+    if (!account || !right) throw wrong();
+    await limits.wasRight(trying);
+    for (const { name, token, expires } of await beginSession(db, account, device))
+      ctx.cookies.set(cookieOf(ctx, name), token, { ...cookieSettings(ctx), expires });
     ctx.body = { name: account.name };
   };
 }
@@ -108,7 +117,7 @@ async function whoHas(db: Knex, token: string): Promise<Who | undefined> {
  * @throws Problem 401 when nobody is
  */
 export async function whoAsks(db: Knex, ctx: Context): Promise<Who> {
-  const token = ctx.cookies.get(COOKIE);
+  const token = ctx.cookies.get(cookieOf(ctx, COOKIE));
   const who = token ? await whoHas(db, token) : undefined;
   if (!who) throw new Problem(401, 'Not signed in', 'Sign in to go on.');
   ctx.state['who'] = who;
@@ -116,7 +125,7 @@ export async function whoAsks(db: Knex, ctx: Context): Promise<Who> {
 }
 
 export const signOut = (db: Knex) => async (ctx: Context) => {
-  const token = ctx.cookies.get(COOKIE);
+  const token = ctx.cookies.get(cookieOf(ctx, COOKIE));
   const who = await whoAsks(db, ctx);
   if (token)
     await inSchool(db, who, ({ tx }) =>
@@ -124,6 +133,6 @@ export const signOut = (db: Knex) => async (ctx: Context) => {
         .where({ tokenHash: tokenHash(token) })
         .delete(),
     );
-  ctx.cookies.set(COOKIE, null, { httpOnly: true, sameSite: 'lax', secure: ctx.secure, overwrite: true });
+  ctx.cookies.set(cookieOf(ctx, COOKIE), null, cookieSettings(ctx));
   ctx.status = 204;
 };

@@ -41,14 +41,20 @@ export class Visitor {
       },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
-    const set = response.headers.get('Set-Cookie');
-    if (set) this.cookie = set.split(';')[0]!;
+    for (const set of response.headers.getSetCookie()) this.keep(set.split(';')[0]!);
     const text = await response.text();
     return {
       status: response.status,
       headers: response.headers,
       body: (text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : { text }) as T,
     };
+  }
+
+  /** Takes a cookie in the place of one of that name. */
+  private keep(cookie: string): void {
+    const name = `${cookie.split('=')[0]!}=`;
+    const others = this.cookie.split('; ').filter((each) => each !== '' && !each.startsWith(name));
+    this.cookie = [cookie, ...others].join('; ');
   }
 
   get<T = Record<string, unknown>>(path: string) {
@@ -76,6 +82,8 @@ export interface TestServer {
   readonly url: string;
   readonly appUrl: string;
   readonly base: string;
+  /** Another server on the same database, behind so many proxies; its address. */
+  readonly another: (proxies?: number) => Promise<string>;
   readonly visitor: () => Visitor;
   /** Makes a school with a trainer, and signs them in. */
   readonly school: (name: string) => Promise<{ schoolId: string; email: string; trainer: Visitor }>;
@@ -119,28 +127,35 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
   const db = connect(url.href);
   await options.beforeMigrating?.(db);
   await migrate(db);
-  const log = pino({ level: 'silent' });
   // The server works as in earnest: by a connection that owns nothing. Tests look at the tables as the owner.
   const working = new URL(process.env['TEST_CLUSTER_APP_URL'] ?? '');
   working.pathname = `/${name}`;
-  const appDb = connect(working.href);
-  const server: Server = application({
-    db: appDb,
-    log,
-    appFolder: options.appFolder ?? '/nowhere',
-    isStopping: options.isStopping ?? (() => false),
-    inFlight: new InFlight(),
-  }).listen(0, '127.0.0.1');
-  await new Promise((resolve) => {
-    server.once('listening', resolve);
-  });
-  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const running: { readonly server: Server; readonly appDb: Knex }[] = [];
+  /** Starts a server of its own on this database. @returns its address */
+  const another = async (proxies = 0): Promise<string> => {
+    const appDb = connect(working.href);
+    const server = application({
+      db: appDb,
+      log: pino({ level: 'silent' }),
+      appFolder: options.appFolder ?? '/nowhere',
+      isStopping: options.isStopping ?? (() => false),
+      inFlight: new InFlight(),
+      proxies,
+    }).listen(0, '127.0.0.1');
+    running.push({ server, appDb });
+    await new Promise((resolve) => {
+      server.once('listening', resolve);
+    });
+    return `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  };
+  const base = await another();
   let made = 0;
   return {
     db,
     url: url.href,
     appUrl: working.href,
     base,
+    another,
     visitor: () => new Visitor(base),
     school: async (schoolName) => {
       made += 1;
@@ -156,11 +171,14 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
       return new Visitor(base).signIn(email);
     },
     close: async () => {
-      server.closeAllConnections();
-      await new Promise((resolve) => {
-        server.close(resolve);
-      });
-      await Promise.all([db.destroy(), appDb.destroy()]);
+      for (const { server, appDb } of running) {
+        server.closeAllConnections();
+        await new Promise((resolve) => {
+          server.close(resolve);
+        });
+        await appDb.destroy();
+      }
+      await db.destroy();
       await admin.raw('drop database if exists ?? with (force)', [name]);
       await admin.destroy();
     },
