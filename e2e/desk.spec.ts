@@ -27,6 +27,31 @@ test.describe('sign-in', () => {
   });
 });
 
+test('the owner forgets a pilot, who stays under a number; the name has to be typed', async ({
+  trainer,
+  page,
+}) => {
+  const pilot = await trainer.addPilot('Idun Rask');
+  await trainer.today();
+  await trainer.log(pilot, 'Crash', 'Obstacles', 'Could not stop');
+  await page.goto('/pilots');
+  await trainer.findPilot(pilot);
+  await page.getByRole('link', { name: new RegExp(pilot) }).click();
+  const kept = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save all of it as a file' }).click();
+  expect((await kept).suggestedFilename()).toBe('pilot.json');
+  await page.getByRole('button', { name: 'Forget this pilot' }).click();
+  const forget = page.getByRole('button', { name: 'Forget for good' });
+  await expect(forget).toBeDisabled();
+  await page.getByLabel(/^To forget for good, type/).fill(pilot);
+  await forget.click();
+  await expect(page.getByRole('heading', { level: 1, name: /^Forgotten pilot \d+/ })).toBeVisible();
+  await expect(page.getByText(pilot)).toBeHidden();
+  await page.goto('/pilots');
+  await expect(page.getByRole('link', { name: /^Forgotten pilot/ }).first()).toBeVisible();
+  await expect(page.getByText(pilot)).toBeHidden();
+});
+
 test('craft, sites and flights are added and changed; what is wrong is named, and nothing typed is lost', async ({
   trainer,
   page,

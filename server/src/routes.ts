@@ -2,11 +2,13 @@ import Router from '@koa/router';
 import type { AnyCommand } from '@skelby/core/commands/command';
 import { COMMANDS } from '@skelby/core/commands/commands';
 import { recordOwnRep, tellNearMiss } from '@skelby/core/commands/of-a-pilot';
+import type { Role } from '@skelby/core/pages/people';
 import type { Knex } from 'knex';
 import type { Context } from 'koa';
 import type { Logger } from 'pino';
 import { carryOutBatch } from './commands/batch';
 import { carryOut, given, isOfTrainer } from './commands/carry-out';
+import { forgetPilot } from './commands/forget-pilot';
 import { makeLink } from './commands/make-link';
 import { type PilotHandler, recordOwnRepOf, tellNearMissOf } from './commands/of-a-pilot';
 import { exchangeRoutes } from './exchange/routes';
@@ -20,6 +22,7 @@ import { makeSignIn, signOut, type Who } from './http/session';
 import { debriefOf, debriefVersion } from './pages/debrief';
 import { drillVersions } from './pages/drills';
 import { occurrencePage } from './pages/occurrence';
+import { pilotEverything } from './pages/pilot-everything';
 import { pilotPage } from './pages/pilot-page';
 import { pilotPortal } from './pages/pilot-portal';
 import { prefetchPage } from './pages/prefetch';
@@ -36,7 +39,8 @@ import type { SchoolTx } from './db/in-school';
 const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown>> = {
   '/me': async (school, ctx) => {
     const { accountId, name, schoolName } = ctx.state['who'] as Who;
-    return { accountId, name, schoolName, units: await unitsOf(school) };
+    const { role } = (await school.tx('accounts').where({ id: accountId }).first('role')) as { role: Role };
+    return { accountId, name, schoolName, role, units: await unitsOf(school) };
   },
   '/today': today,
   '/roster': roster,
@@ -106,6 +110,18 @@ export function apiRouter(db: Knex, log: Logger): Router {
   router.post(
     '/pilots/:id/links',
     inSchool((school, ctx) => makeLink(school, keyIn(ctx, 'id', 'pilot'), bodyOf(ctx))),
+  );
+  router.get(
+    '/pilots/:id/everything.json',
+    inSchool(async (school, ctx) => {
+      const everything = await pilotEverything(school, keyIn(ctx, 'id', 'pilot'));
+      ctx.attachment('pilot.json');
+      return everything;
+    }),
+  );
+  router.post(
+    '/pilots/:id/forget',
+    inSchool((school, ctx) => forgetPilot(school, keyIn(ctx, 'id', 'pilot'), bodyOf(ctx))),
   );
   router.post(
     '/v1/rank',

@@ -14,6 +14,7 @@ import type { Experience } from '../ranking/experience';
 import type { KnownOfPilot } from '../plan/propose-plan';
 import type { SessionFields } from '../schemas/session';
 import type { FlightMode, OccurrenceKind, Place, StickLayout } from '../vocabulary/flying';
+import type { Role } from './people';
 
 /** What the server answers with. */
 
@@ -21,6 +22,8 @@ export interface Me {
   readonly accountId: string;
   readonly name: string;
   readonly schoolName: string;
+  /** Absent in what an older version kept: a trainer. */
+  readonly role?: Role;
   /** Absent on a phone that last signed in before there were any. */
   readonly units?: Units;
 }
@@ -39,6 +42,8 @@ export interface Pilot {
   /** Drills shown before anything was counted here; absent in a copy kept by an older version. */
   readonly shown?: readonly DrillId[];
   readonly note: string;
+  /** When name and words were blanked for good; null or absent: they were not. */
+  readonly forgottenAt?: string | null;
 }
 
 export interface RosterPilot extends Pilot {

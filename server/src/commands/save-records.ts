@@ -37,6 +37,11 @@ async function saveRecord(
     });
     return { id, ...fields };
   }
+  if (row['forgottenAt'])
+    throw badField(
+      'name',
+      `${String(row['name'])} was forgotten at somebody's wish: add a new pilot instead.`,
+    );
   const changed = differences(row, fields);
   if (changed) {
     await assertNotStale(school, row as unknown as Revised, fields, body);

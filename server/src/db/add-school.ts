@@ -29,15 +29,17 @@ export async function addSchool(db: Knex, school: NewSchool): Promise<string> {
   return id;
 }
 
+/** Adds a trainer; the first of a school is its owner. */
 export async function addTrainer(db: Knex, schoolId: string, trainer: NewTrainer): Promise<string> {
   const id = uuid();
+  const first = await db('accounts').where({ schoolId }).first('id');
   await db('accounts').insert({
     schoolId,
     id,
     name: trainer.name,
     email: trainer.email.trim().toLowerCase(),
     passwordHash: await hashPassword(trainer.password),
-    role: 'trainer',
+    role: first ? 'trainer' : 'owner',
   });
   return id;
 }

@@ -81,9 +81,11 @@ describe('bringing a database up to date', () => {
       await expect(assertUpToDate(db)).rejects.toThrow(/stands at nothing.*\.\/skelby migrate/);
       await migrate(db);
       await db('skelby_migrations_lock').update({ is_locked: 1 });
-      await db('skelby_migrations').where({ name: '014-sign-in-limits' }).delete();
-      await db.raw('drop table sign_in_limits, devices cascade; drop function is_device_of');
-      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 013/);
+      await db('skelby_migrations').where({ name: '015-forgetting' }).delete();
+      await db.raw(
+        'alter table pilots drop column forgotten_at; drop function without_name, json_without_name, forget_pilot',
+      );
+      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 014/);
       await migrate(fresh());
       await expect(assertUpToDate(db)).resolves.toBeUndefined();
     });

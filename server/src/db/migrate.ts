@@ -13,6 +13,7 @@ import * as formsAndSides from './migrations/011-forms-and-sides';
 import * as strictAndDistance from './migrations/012-strict-and-distance';
 import * as narrowRole from './migrations/013-narrow-role';
 import * as signInLimits from './migrations/014-sign-in-limits';
+import * as forgetting from './migrations/015-forgetting';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -30,6 +31,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '012-strict-and-distance': strictAndDistance,
   '013-narrow-role': narrowRole,
   '014-sign-in-limits': signInLimits,
+  '015-forgetting': forgetting,
 };
 
 const source: Knex.MigrationSource<string> = {

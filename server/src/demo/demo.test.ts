@@ -3,6 +3,8 @@ import type { DebriefPage, PrefetchPage } from '@skelby/core/pages/pages';
 import { startTestServer, type TestServer } from '../testing/test-school';
 import { type TypedAnswer, typeProblems } from '../testing/typed';
 import { FLOWN } from './flown';
+import { checkDatabase } from '../facts/check-database';
+import { dumped } from '../testing/dumped';
 import { flownKey, flyDemoRep } from './flying';
 import { loadDemo } from './load';
 import { DEMO_PILOTS, DEMO_STORIES, DEMO_TRAINERS, type Ending } from './school';
@@ -133,3 +135,21 @@ test('every page answers with what its type in core says', async () => {
   expect(answers.length).toBeGreaterThan(80);
   expect(typeProblems(answers)).toEqual([]);
 }, 180_000);
+
+// The last, since it leaves nobody.
+test('forgotten pilot by pilot no name is left, every page opens, and every weakness works out to what it was', async () => {
+  const [trainer] = DEMO_TRAINERS;
+  const owner = await server.visitor().signIn(trainer.email, trainer.password);
+  const pilots = (await server.db('pilots').select('id', 'name')) as { id: string; name: string }[];
+  expect(pilots.length).toBeGreaterThan(5);
+  for (const pilot of pilots) {
+    const { status } = await owner.ask('POST', `/api/pilots/${pilot.id}/forget`, { name: pilot.name });
+    expect([pilot.name, status]).toEqual([pilot.name, 200]);
+  }
+  const left = (await dumped(server.db)).toLowerCase();
+  expect(pilots.filter(({ name }) => left.includes(name.toLowerCase()))).toEqual([]);
+  expect((await checkDatabase(server.db)).differences).toEqual([]);
+  for (const { id } of pilots) expect((await owner.get(`/pilots/${id}`)).status).toBe(200);
+  for (const page of ['/today', '/carry', '/sessions', '/roster'])
+    expect([page, (await owner.get(page)).status]).toEqual([page, 200]);
+}, 60_000);

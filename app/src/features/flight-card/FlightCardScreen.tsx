@@ -1,5 +1,6 @@
 import { causeOf } from '@skelby/core/causes/causes';
 import type { Roster, TodayList } from '@skelby/core/pages/pages';
+import { toPickFrom } from '@skelby/core/pages/people';
 import { judgeWithPreFlight as withPreFlight } from '@skelby/core/go-no-go/pre-flight';
 import { SPEED_SETTINGS } from '@skelby/core/vocabulary/craft-facts';
 import { View } from 'react-native';
@@ -81,7 +82,7 @@ function WhoWhatWhere({
     <Part heading="Who, what, where">
       <LongChoice
         label="Pilot"
-        options={optionsOf(roster.pilots)}
+        options={optionsOf(toPickFrom(roster.pilots))}
         value={chosen.pilotId}
         onChange={pickPilot}
       />

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Roster } from '@skelby/core/pages/pages';
+import { toPickFrom } from '@skelby/core/pages/people';
 import { LinkButton } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
 import { PressRow, Rows } from '../../shared/ui/Rows';
@@ -21,7 +22,7 @@ export interface StepProps {
 
 export function PilotStep({ draft, roster, go }: StepProps) {
   const [wanted, setWanted] = useState('');
-  const found = roster.pilots.filter((pilot) =>
+  const found = toPickFrom(roster.pilots).filter((pilot) =>
     pilot.name.toLowerCase().includes(wanted.trim().toLowerCase()),
   );
   return (

@@ -17,6 +17,7 @@ import { Words } from '../../shared/ui/Words';
 import { sayDay } from '../../shared/copy/dates';
 import { KIND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, STATE_WORDS } from '../../shared/copy/copy';
 import { OwnLink } from './OwnLink';
+import { PilotData } from './PilotData';
 import { usePilot } from '../../offline/overlay/pilot-queries';
 import { valuesLine } from '../../shared/copy/value-copy';
 import { crashRateWords, nearMissRateWords } from '../../shared/copy/rate-copy';
@@ -69,9 +70,33 @@ function Flown({ page, roster }: { readonly page: PilotPage; readonly roster: Ro
   );
 }
 
-function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
+function Reps({ page }: { readonly page: PilotPage }) {
   const { drillOf } = useDrills();
-  const { say, units } = useUnits();
+  const { units } = useUnits();
+  return (
+    <Part heading="Reps">
+      <Rows empty="No reps yet.">
+        {page.reps.map((line) => (
+          <Row
+            key={line.drillId + line.purpose}
+            title={drillOf(line.drillId).name}
+            under={[
+              PURPOSE_WORDS[line.purpose],
+              `${line.met} of ${line.reps} met`,
+              `last ${sayDay(line.lastDay)}`,
+              valuesLine(line.drillId, line.values ?? [], units),
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          />
+        ))}
+      </Rows>
+    </Part>
+  );
+}
+
+function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
+  const { say } = useUnits();
   const open = page.weaknesses.filter(restricts);
   const past = page.weaknesses.filter((line) => !restricts(line));
   const { pilot } = page;
@@ -91,24 +116,7 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
       aside={
         <>
           <Flown page={page} roster={roster} />
-          <Part heading="Reps">
-            <Rows empty="No reps yet.">
-              {page.reps.map((line) => (
-                <Row
-                  key={line.drillId + line.purpose}
-                  title={drillOf(line.drillId).name}
-                  under={[
-                    PURPOSE_WORDS[line.purpose],
-                    `${line.met} of ${line.reps} met`,
-                    `last ${sayDay(line.lastDay)}`,
-                    valuesLine(line.drillId, line.values ?? [], units),
-                  ]
-                    .filter(Boolean)
-                    .join(' · ')}
-                />
-              ))}
-            </Rows>
-          </Part>
+          <Reps page={page} />
         </>
       }
     >
@@ -145,7 +153,10 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
         </Rows>
       </Part>
       <OwnLink page={page} />
-      <LinkButton kind="quiet" label="Change this pilot" href={`/pilots/${pilot.id}/edit`} />
+      {pilot.forgottenAt ? null : (
+        <LinkButton kind="quiet" label="Change this pilot" href={`/pilots/${pilot.id}/edit`} />
+      )}
+      <PilotData page={page} />
     </Screen>
   );
 }

@@ -1,6 +1,7 @@
-import type { PrefetchPage } from '@skelby/core/pages/pages';
+import type { PrefetchPage, Roster } from '@skelby/core/pages/pages';
 import type { QueryClient } from '@tanstack/react-query';
 import { ApiProblem, get, NoConnection } from '../../shared/api/client';
+import { keep, kept } from '../../shared/storage/storage';
 import { outbox } from '../outbox/use-outbox';
 
 const SINGLE = ['today', 'roster', 'flights', 'experience', 'rule', 'sessions', 'drills'] as const;
@@ -8,11 +9,27 @@ const MANY = ['weakness', 'occurrence', 'debrief', 'pilot'] as const;
 const EVERY_MS = 120_000;
 const AFTER_FIRST_PAGE_MS = 2_500;
 
+const DROPPED = 'forgotten.dropped';
+
+/**
+ * Drops every page that this phone keeps once a pilot was forgotten: where the name stands in them nobody can tell. What
+ * is on the screen is read anew.
+ */
+export function dropForgotten(client: QueryClient, { pilots }: Pick<Roster, 'pilots'>): void {
+  const dropped = kept<readonly string[]>(DROPPED) ?? [];
+  const forgotten = pilots.filter(({ forgottenAt }) => forgottenAt).map(({ id }) => id);
+  if (forgotten.every((id) => dropped.includes(id))) return;
+  client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'me' && !query.isActive() });
+  void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'me' });
+  keep(DROPPED, forgotten);
+}
+
 /** Reads it all and lays it where the screens look. */
 async function prefetch(client: QueryClient): Promise<void> {
   // What is sent while this is on its way may not be in the answer.
   const readAt = Date.now();
   const all = await get<PrefetchPage>('/carry');
+  dropForgotten(client, all.roster);
   const lay = (key: readonly string[], data: unknown) => {
     // A page may have been read by itself meanwhile.
     if ((client.getQueryState(key)?.dataUpdatedAt ?? 0) < readAt)

@@ -7,6 +7,7 @@ import { SENSOR_SIDES } from '@skelby/core/vocabulary/craft-facts';
 import { BEGINNER_WIND_LIMIT_MPS } from '@skelby/core/vocabulary/wind-band';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import type { Roster } from '@skelby/core/pages/pages';
+import { toPickFrom } from '@skelby/core/pages/people';
 import type { FormQuestion } from './form-question';
 import { todayHere } from '../copy/dates';
 import { MODE_WORDS, optionsOf, PLACE_WORDS } from '../copy/copy';
@@ -194,7 +195,14 @@ const named = (all: readonly { readonly id: string; readonly name: string }[]) =
 export const flightQuestions = (roster: Roster, pilotFixed: boolean): readonly FormQuestion[] => [
   ...(pilotFixed
     ? []
-    : [{ name: 'pilotId', label: 'Pilot', ask: 'choice' as const, options: named(roster.pilots) }]),
+    : [
+        {
+          name: 'pilotId',
+          label: 'Pilot',
+          ask: 'choice' as const,
+          options: named(toPickFrom(roster.pilots)),
+        },
+      ]),
   { name: 'day', label: 'Day, as year-month-day', ask: 'day' },
   { name: 'packs', label: 'Packs', ask: 'number' },
   { name: 'minutes', label: 'Minutes in the air', ask: 'number' },
@@ -221,7 +229,14 @@ export function newFlight(roster: Roster, pilotId: string | null) {
 export const occurrenceQuestions = (roster: Roster, confirmed: boolean): readonly FormQuestion[] => [
   ...(confirmed
     ? []
-    : [{ name: 'pilotId', label: 'Pilot', ask: 'choice' as const, options: named(roster.pilots) }]),
+    : [
+        {
+          name: 'pilotId',
+          label: 'Pilot',
+          ask: 'choice' as const,
+          options: named(toPickFrom(roster.pilots)),
+        },
+      ]),
   {
     name: 'kind',
     label: 'What it was',
