@@ -79,7 +79,7 @@ function pilotRoutes(router: Router, db: Knex): void {
       );
     });
   router.get('/own', async (ctx) => {
-    ctx.body = await asPilot(db, ctx, (school, { pilotId }) => pilotPortal(school, pilotId));
+    ctx.body = await asPilot(db, ctx, (school, holder) => pilotPortal(school, holder));
   });
   does(recordOwnRep, recordOwnRepOf);
   does(tellNearMiss, tellNearMissOf);

@@ -14,7 +14,7 @@ import type { Experience } from '../ranking/experience';
 import type { KnownOfPilot } from '../plan/propose-plan';
 import type { SessionFields } from '../schemas/session';
 import type { FlightMode, OccurrenceKind, Place, StickLayout } from '../vocabulary/flying';
-import type { Role } from './people';
+import type { PilotLink, Role } from './people';
 
 /** What the server answers with. */
 
@@ -159,7 +159,7 @@ export interface RepValue {
 export interface PilotPage {
   /** What a plan weighs beside the cause, for a weakness opened without signal; absent in a copy kept by an older version. */
   readonly known?: KnownOfPilot;
-  readonly links: readonly { readonly id: string; readonly madeAt: string; readonly expiresAt: string }[];
+  readonly links: readonly PilotLink[];
   readonly pilot: Pilot;
   readonly weaknesses: readonly WeaknessLine[];
   readonly occurrences: readonly Occurrence[];
@@ -314,7 +314,8 @@ export interface PilotPortalPage {
   readonly flown: readonly { readonly day: string; readonly reps: number; readonly met: number }[];
   readonly session: {
     readonly day: string;
-    readonly startsAt: string;
+    /** Null where the link may not tell. */
+    readonly startsAt: string | null;
     readonly siteName: string | null;
     readonly blocks: readonly {
       readonly drillId: DrillId;

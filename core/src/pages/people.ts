@@ -5,3 +5,16 @@ export type Role = 'owner' | 'trainer';
 export const toPickFrom = <P extends { readonly forgottenAt?: string | null }>(
   pilots: readonly P[],
 ): readonly P[] => pilots.filter(({ forgottenAt }) => !forgottenAt);
+
+/** A private link to a pilot's own page that still leads somewhere. */
+export interface PilotLink {
+  readonly id: string;
+  readonly madeAt: string;
+  readonly expiresAt: string;
+  /** What follows is absent in a copy kept by an older version. Null: nobody has opened it. */
+  readonly lastUsedAt?: string | null;
+  /** It belongs to the first device that opens it. */
+  readonly binds?: boolean;
+  /** Hour and place of sessions may be told. */
+  readonly tellsWhen?: boolean;
+}

@@ -3,6 +3,7 @@ import {
   id,
   PILOT,
   rep,
+  SITE,
   startTestServer,
   type TestServer,
   type Visitor,
@@ -386,6 +387,59 @@ describe("a pilot's own link", () => {
       .update({ expiresAt: new Date(Date.now() - 1000) });
     expect(await statusOf(later.token)).toBe(404);
     expect((await server.visitor().ask('GET', '/api/own')).status).toBe(404);
+  });
+
+  test('bound to its first device it opens on no other, and is seen when it was used', async () => {
+    const { trainer } = await server.school('Scree');
+    const { pilotId } = await withWeakness(trainer);
+    const { body: link } = await trainer.ask<{ id: string; token: string }>(
+      'POST',
+      `/api/pilots/${pilotId}/links`,
+      { days: 3, binds: true },
+    );
+    const links = async () =>
+      (await trainer.get<{ links: { lastUsedAt: string | null; binds: boolean }[] }>(`/pilots/${pilotId}`))
+        .body.links;
+    expect(await links()).toEqual([expect.objectContaining({ binds: true, lastUsedAt: null })]);
+    const [phone, other] = [server.visitor(), server.visitor()];
+    const open = (who: Visitor) => who.ask('GET', '/api/own', undefined, asPilot(link.token));
+    expect((await open(phone)).status).toBe(200);
+    expect((await open(phone)).status).toBe(200);
+    const refused = await open(other);
+    expect([refused.status, refused.body['detail']]).toEqual([
+      403,
+      expect.stringMatching(/device that opened it first/),
+    ]);
+    expect((await links())[0]!.lastUsedAt).not.toBeNull();
+    // A browser with two links opens both: its cookie says which device it is, not whose.
+    const { body: second } = await trainer.ask<{ token: string }>('POST', `/api/pilots/${pilotId}/links`, {
+      days: 3,
+      binds: true,
+    });
+    expect((await phone.ask('GET', '/api/own', undefined, asPilot(second.token))).status).toBe(200);
+    expect((await open(phone)).status).toBe(200);
+  });
+
+  test('where and when somebody flies it tells only where the trainer allows it', async () => {
+    const { trainer } = await server.school('Narrows');
+    const { pilotId, weaknessId } = await withWeakness(trainer);
+    const siteId = id();
+    await trainer.put(`/sites/${siteId}`, { ...SITE, name: 'Secret meadow' });
+    await trainer.put(`/sessions/${id()}`, session(pilotId, weaknessId, { siteId, startsAt: '06:45' }));
+    const told = async (tellsWhen?: boolean) => {
+      const { body } = await trainer.ask<{ token: string }>('POST', `/api/pilots/${pilotId}/links`, {
+        days: 3,
+        ...(tellsWhen === undefined ? {} : { tellsWhen }),
+      });
+      return JSON.stringify(
+        (await server.visitor().ask('GET', '/api/own', undefined, asPilot(body.token))).body,
+      );
+    };
+    expect(await told()).toContain('tail-in-hover');
+    for (const word of ['Secret meadow', '06:45']) {
+      expect(await told()).not.toContain(word);
+      expect(await told(true)).toContain(word);
+    }
   });
 
   test('another school can neither make nor take back a link', async () => {

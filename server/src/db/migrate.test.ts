@@ -81,11 +81,11 @@ describe('bringing a database up to date', () => {
       await expect(assertUpToDate(db)).rejects.toThrow(/stands at nothing.*\.\/skelby migrate/);
       await migrate(db);
       await db('skelby_migrations_lock').update({ is_locked: 1 });
-      await db('skelby_migrations').where({ name: '015-forgetting' }).delete();
+      await db('skelby_migrations').where({ name: '016-link-use' }).delete();
       await db.raw(
-        'alter table pilots drop column forgotten_at; drop function without_name, json_without_name, forget_pilot',
+        'alter table pilot_links drop column last_used_at, drop column binds, drop column device_hash, drop column tells_when',
       );
-      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 014/);
+      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 015/);
       await migrate(fresh());
       await expect(assertUpToDate(db)).resolves.toBeUndefined();
     });

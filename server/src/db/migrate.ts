@@ -14,6 +14,7 @@ import * as strictAndDistance from './migrations/012-strict-and-distance';
 import * as narrowRole from './migrations/013-narrow-role';
 import * as signInLimits from './migrations/014-sign-in-limits';
 import * as forgetting from './migrations/015-forgetting';
+import * as linkUse from './migrations/016-link-use';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -32,6 +33,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '013-narrow-role': narrowRole,
   '014-sign-in-limits': signInLimits,
   '015-forgetting': forgetting,
+  '016-link-use': linkUse,
 };
 
 const source: Knex.MigrationSource<string> = {

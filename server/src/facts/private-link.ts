@@ -4,6 +4,8 @@ import { createHash } from 'node:crypto';
 export interface LinkHolder {
   readonly pilotId: string;
   readonly linkId: string;
+  /** Whether hour and place of sessions may be told. */
+  readonly tellsWhen: boolean;
 }
 
 /** What is kept of a link's token. */

@@ -1,6 +1,7 @@
+import { randomBytes } from 'node:crypto';
 import type { Knex } from 'knex';
 import type { Context } from 'koa';
-import { inSchool, NO_SCHOOL, type SchoolTx } from '../db/in-school';
+import { inSchool, type SchoolTx } from '../db/in-school';
 import { hashOfToken, type LinkHolder } from '../facts/private-link';
 import { Problem } from '../problem/problem';
 
@@ -8,6 +9,40 @@ import { Problem } from '../problem/problem';
  * A private link to a pilot's own page: no account, an end, and it can be taken back. The token is told once
  * and kept only as a hash. It comes in a header, so that it stands in no log and no address that is passed on.
  */
+
+interface Found extends LinkHolder {
+  readonly schoolId: string;
+  /** It belongs to the first device that opens it; null: none has. */
+  readonly binds: boolean;
+  readonly deviceHash: Buffer | null;
+}
+
+/** Names a browser to the links that belong to it; it opens nothing by itself. */
+const DEVICE = 'skelby_link_device';
+const DEVICE_MS = 400 * 86_400_000;
+/** Use is seen to so many minutes: not every reading is a write. */
+const SEEN_TO_MINUTES = 5;
+
+/** @throws Problem 403 for a link that belongs to another device */
+function deviceOf(ctx: Context, { deviceHash }: Found): Buffer {
+  const name = ctx.secure ? `__Host-${DEVICE}` : DEVICE;
+  const there = ctx.cookies.get(name);
+  if (deviceHash !== null && (!there || !hashOfToken(there).equals(deviceHash)))
+    throw new Problem(
+      403,
+      'Another device',
+      'This link belongs to the device that opened it first: ask your trainer for one for this device.',
+    );
+  const token = there ?? randomBytes(24).toString('base64url');
+  if (!there)
+    ctx.cookies.set(name, token, {
+      httpOnly: true,
+      sameSite: 'lax',
+      secure: ctx.secure,
+      expires: new Date(Date.now() + DEVICE_MS),
+    });
+  return hashOfToken(token);
+}
 
 /** Works in the school of whoever holds the link that came with a request. */
 export async function asPilot<T>(
@@ -17,14 +52,25 @@ export async function asPilot<T>(
 ): Promise<T> {
   const token = /^Bearer ([\w-]{20,64})$/.exec(ctx.get('Authorization'))?.[1];
   const found = token
-    ? await inSchool(db, { schoolId: NO_SCHOOL, accountId: null }, async ({ tx }) => {
-        const { rows } = (await tx.raw('select * from pilot_by_token(?)', [hashOfToken(token)])) as {
-          rows: (LinkHolder & { schoolId: string })[];
-        };
-        return rows[0];
-      })
+    ? ((await db.raw('select * from pilot_by_token(?)', [hashOfToken(token)])) as { rows: Found[] }).rows[0]
     : undefined;
   if (!found)
     throw new Problem(404, 'Not found', 'This link leads nowhere any more: ask your trainer for a new one.');
-  return inSchool(db, { schoolId: found.schoolId, accountId: null }, (school) => work(school, found));
+  const device = found.binds ? deviceOf(ctx, found) : null;
+  return inSchool(db, { schoolId: found.schoolId, accountId: null }, async (school) => {
+    const { tx } = school;
+    await tx('pilot_links')
+      .where({ id: found.linkId })
+      .whereRaw(`(last_used_at is null or last_used_at < now() - interval '${SEEN_TO_MINUTES} minutes')`)
+      .update({ lastUsedAt: tx.fn.now() });
+    if (device !== null && found.deviceHash === null) {
+      // Two that open it at once: the second has to ask again, and is told.
+      const bound = await tx('pilot_links')
+        .where({ id: found.linkId })
+        .whereNull('device_hash')
+        .update({ deviceHash: device });
+      if (bound === 0) throw new Problem(403, 'Another device', 'Another device opened this link just now.');
+    }
+    return work(school, found);
+  });
 }

@@ -7,4 +7,11 @@ export const linksOf = ({ tx }: SchoolTx, pilotId: string): Promise<unknown> =>
     .whereNull('revoked_at')
     .where('expires_at', '>', tx.fn.now())
     .orderBy('made_at', 'desc')
-    .select('id', 'made_at', 'expires_at') as unknown as Promise<unknown>;
+    .select(
+      'id',
+      'made_at',
+      'expires_at',
+      'last_used_at',
+      'binds',
+      'tells_when',
+    ) as unknown as Promise<unknown>;

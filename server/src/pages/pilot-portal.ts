@@ -1,9 +1,10 @@
 import { TRAINED_STATES } from '@skelby/core/clearance/open-states';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import type { SchoolTx } from '../db/in-school';
+import type { LinkHolder } from '../facts/private-link';
 
 /** What a pilot sees of oneself, and nobody else. */
-export async function pilotPortal(school: SchoolTx, pilotId: string) {
+export async function pilotPortal(school: SchoolTx, { pilotId, tellsWhen }: LinkHolder) {
   const { tx } = school;
   const pilot = (await tx('pilots').where({ id: pilotId }).first('name', 'stick_layout', 'mode')) as Record<
     string,
@@ -38,8 +39,9 @@ export async function pilotPortal(school: SchoolTx, pilotId: string) {
     session: next
       ? {
           day: next.day,
-          startsAt: next.startsAt,
-          siteName: site?.name ?? null,
+          // Where and when somebody flies is theirs to tell: whoever has the link would know where to find them.
+          startsAt: tellsWhen ? next.startsAt : null,
+          siteName: tellsWhen ? (site?.name ?? null) : null,
           blocks: next.packs
             .filter((pack) => pack.pilotId === pilotId)
             .flatMap((pack) =>

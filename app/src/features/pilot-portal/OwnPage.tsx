@@ -136,7 +136,7 @@ type OwnProps = { readonly page: PilotPortalPage; readonly token: string };
 function OwnSession({ page: { session, pilot }, token }: OwnProps) {
   if (!session) return null;
   return (
-    <Part heading={`Session ${sayDay(session.day)}, ${session.startsAt}`}>
+    <Part heading={`Session ${[sayDay(session.day), session.startsAt].filter(Boolean).join(', ')}`}>
       {session.siteName ? <Words as="soft">{session.siteName}</Words> : null}
       {session.blocks.map((block, i) => (
         <OwnDrill

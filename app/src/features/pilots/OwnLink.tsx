@@ -1,8 +1,11 @@
 import { revokeLink } from '@skelby/core/commands/handles';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { postFor, put } from '../../shared/api/client';
 import type { PilotPage } from '@skelby/core/pages/pages';
+import type { PilotLink } from '@skelby/core/pages/people';
+import { Choice } from '../../shared/forms/Choice';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';
@@ -12,6 +15,61 @@ import { sayDay } from '../../shared/copy/dates';
 
 const DAYS = 14;
 
+/** When it ends, and whether anybody has opened it. */
+const linkWords = ({ expiresAt, lastUsedAt, binds }: PilotLink): string =>
+  [
+    `Ends ${sayDay(expiresAt.slice(0, 10))}`,
+    lastUsedAt === undefined
+      ? null
+      : lastUsedAt
+        ? `last opened ${sayDay(lastUsedAt.slice(0, 10))}`
+        : 'not opened yet',
+    binds ? 'one device' : null,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+
+type LinkAsked = Required<Pick<PilotLink, 'binds' | 'tellsWhen'>>;
+
+interface ToMakeProps {
+  readonly isPending: boolean;
+  readonly onMake: (asked: LinkAsked) => void;
+}
+
+/** Where a new link opens and what it tells; the least of both unless it is asked for. */
+function ToMake({ isPending, onMake }: ToMakeProps) {
+  const [binds, setBinds] = useState(false);
+  const [tellsWhen, setTellsWhen] = useState(false);
+  return (
+    <>
+      <Choice
+        label="Opens on"
+        options={[
+          { value: false, label: 'Any device' },
+          { value: true, label: 'The first device only' },
+        ]}
+        value={binds}
+        onChange={setBinds}
+      />
+      <Choice
+        label="Hour and place of sessions"
+        options={[
+          { value: false, label: 'Not told' },
+          { value: true, label: 'Told' },
+        ]}
+        value={tellsWhen}
+        onChange={setTellsWhen}
+      />
+      <Button
+        icon="link"
+        label={isPending ? 'Making …' : 'Make a link'}
+        disabled={isPending}
+        onPress={() => onMake({ binds, tellsWhen })}
+      />
+    </>
+  );
+}
+
 /** A private link to the pilot's own page: made here, shown once, and taken back here. */
 export function OwnLink({ page }: { readonly page: PilotPage }) {
   const client = useQueryClient();
@@ -20,7 +78,8 @@ export function OwnLink({ page }: { readonly page: PilotPage }) {
     void client.invalidateQueries({ queryKey: ['pilot', page.pilot.id] });
   };
   const make = useMutation({
-    mutationFn: () => postFor<{ token: string }>(`/pilots/${page.pilot.id}/links`, { days: DAYS }),
+    mutationFn: (asked: LinkAsked) =>
+      postFor<{ token: string }>(`/pilots/${page.pilot.id}/links`, { days: DAYS, ...asked }),
     onSuccess: () => {
       anew();
       look();
@@ -54,12 +113,7 @@ export function OwnLink({ page }: { readonly page: PilotPage }) {
           <Words as="soft">It is shown this once.</Words>
         </View>
       ) : (
-        <Button
-          icon="link"
-          label={make.isPending ? 'Making …' : 'Make a link'}
-          disabled={make.isPending}
-          onPress={() => make.mutate()}
-        />
+        <ToMake isPending={make.isPending} onMake={(asked) => make.mutate(asked)} />
       )}
       {page.links.length > 0 ? (
         <Rows>
@@ -67,7 +121,7 @@ export function OwnLink({ page }: { readonly page: PilotPage }) {
             <Row
               key={link.id}
               title={`Made ${sayDay(link.madeAt.slice(0, 10))}`}
-              under={`Ends ${sayDay(link.expiresAt.slice(0, 10))}`}
+              under={linkWords(link)}
               after={<Button label="Take back" onPress={() => revoke.mutate(link.id)} />}
             />
           ))}
