@@ -12,6 +12,7 @@ import { forgetPilot } from './commands/forget-pilot';
 import { makeLink } from './commands/make-link';
 import { type PilotHandler, recordOwnRepOf, tellNearMissOf } from './commands/of-a-pilot';
 import { exchangeRoutes } from './exchange/routes';
+import { recordEvent } from './facts/events';
 import { experienceOf } from './facts/experience';
 import { ruleInForce } from './facts/occurrence-rows';
 import { unitsOf } from './facts/units';
@@ -22,6 +23,7 @@ import { makeSignIn, signOut, type Who } from './http/session';
 import { debriefOf, debriefVersion } from './pages/debrief';
 import { drillVersions } from './pages/drills';
 import { occurrencePage } from './pages/occurrence';
+import { historyPage } from './pages/history';
 import { pilotEverything } from './pages/pilot-everything';
 import { pilotPage } from './pages/pilot-page';
 import { pilotPortal } from './pages/pilot-portal';
@@ -37,6 +39,7 @@ import type { SchoolTx } from './db/in-school';
 
 /** What can be read, by address. */
 const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown>> = {
+  '/history': historyPage,
   '/me': async (school, ctx) => {
     const { accountId, name, schoolName } = ctx.state['who'] as Who;
     const { role } = (await school.tx('accounts').where({ id: accountId }).first('role')) as { role: Role };
@@ -114,7 +117,9 @@ export function apiRouter(db: Knex, log: Logger): Router {
   router.get(
     '/pilots/:id/everything.json',
     inSchool(async (school, ctx) => {
-      const everything = await pilotEverything(school, keyIn(ctx, 'id', 'pilot'));
+      const pilotId = keyIn(ctx, 'id', 'pilot');
+      const everything = await pilotEverything(school, pilotId);
+      await recordEvent(school, { action: 'exported', subject: 'file', subjectId: pilotId, pilotId });
       ctx.attachment('pilot.json');
       return everything;
     }),

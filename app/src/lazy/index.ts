@@ -39,3 +39,4 @@ export const SumsScreen = later(beyond, (all) => all.SumsScreen);
 export const SchoolScreen = later(beyond, (all) => all.SchoolScreen);
 export const FirstMinutesScreen = later(beyond, (all) => all.FirstMinutesScreen);
 export const RuleScreen = later(beyond, (all) => all.RuleScreen);
+export const HistoryScreen = later(beyond, (all) => all.HistoryScreen);

@@ -9,24 +9,15 @@ import type { TestSet, Move, OpeningStamp, Purpose, Rep } from '../clearance/fac
 import type { Findings } from '../debrief/findings';
 import type { DrillVersion } from '../drills/school-book';
 import type { CraftRecord } from '../vocabulary/craft-facts';
-import type { Units } from '../vocabulary/units';
 import type { Experience } from '../ranking/experience';
 import type { KnownOfPilot } from '../plan/propose-plan';
 import type { SessionFields } from '../schemas/session';
 import type { FlightMode, OccurrenceKind, Place, StickLayout } from '../vocabulary/flying';
-import type { PilotLink, Role } from './people';
+import type { PilotLink } from './people';
 
 /** What the server answers with. */
 
-export interface Me {
-  readonly accountId: string;
-  readonly name: string;
-  readonly schoolName: string;
-  /** Absent in what an older version kept: a trainer. */
-  readonly role?: Role;
-  /** Absent on a phone that last signed in before there were any. */
-  readonly units?: Units;
-}
+export type { Me } from './people';
 
 export interface Pilot {
   readonly id: string;
@@ -206,6 +197,8 @@ export interface RecordedRep extends Rep {
   /** Craft that was flown; null or absent: not said. */
   readonly craftId?: string | null;
   readonly missReason: string | null;
+  /** When the server took it; absent for one that waits, or in a copy kept by an older version. */
+  readonly recordedAt?: string | null;
   readonly caseId?: string | null;
   readonly stage?: number | null;
   /** From the pilot, m; null or absent: not said. */

@@ -1,5 +1,18 @@
+import type { Units } from '../vocabulary/units';
+
 /** What an account may do in its school: the owner, its first trainer, may forget a pilot. */
 export type Role = 'owner' | 'trainer';
+
+/** Who is signed in. */
+export interface Me {
+  readonly accountId: string;
+  readonly name: string;
+  readonly schoolName: string;
+  /** Absent in what an older version kept: a trainer. */
+  readonly role?: Role;
+  /** Absent on a phone that last signed in before there were any. */
+  readonly units?: Units;
+}
 
 /** Pilots that something new can be written of: a forgotten one stays in what was written before. */
 export const toPickFrom = <P extends { readonly forgottenAt?: string | null }>(

@@ -15,6 +15,7 @@ import * as narrowRole from './migrations/013-narrow-role';
 import * as signInLimits from './migrations/014-sign-in-limits';
 import * as forgetting from './migrations/015-forgetting';
 import * as linkUse from './migrations/016-link-use';
+import * as cameIn from './migrations/017-came-in';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -34,6 +35,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '014-sign-in-limits': signInLimits,
   '015-forgetting': forgetting,
   '016-link-use': linkUse,
+  '017-came-in': cameIn,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -7,7 +7,10 @@ import { importOccurrences } from '../exchange/import-occurrences';
 import { readCsv, readJson } from '../exchange/read-file';
 import type { InTheirSchool } from '../http/in-their-school';
 import { badField } from '../problem/problem';
-import { whoAsks } from '../http/session';
+import { whoAsks, type Who } from '../http/session';
+import { inSchool as inSchoolOf } from '../db/in-school';
+import { recordEvent } from '../facts/events';
+import { historyAsCsv } from '../pages/history';
 
 const READERS = { csv: readCsv, json: readJson } as const;
 
@@ -29,12 +32,18 @@ const send = (ctx: Context, type: string, name: string, parts: AsyncGenerator<st
  * for.
  */
 export function exchangeRoutes(router: Router, db: Knex, inSchool: InTheirSchool): void {
-  router.get('/occurrences.csv', async (ctx) =>
-    send(ctx, 'text/csv', 'occurrences.csv', occurrencesAsCsv(db, await whoAsks(db, ctx))),
-  );
-  router.get('/occurrences.json', async (ctx) =>
-    send(ctx, 'application/json', 'occurrences.json', occurrencesAsJson(db, await whoAsks(db, ctx))),
-  );
+  /** A file that leaves the school is in its history. */
+  const leaves = (file: string, type: string, parts: (who: Who, ctx: Context) => AsyncGenerator<string>) =>
+    router.get(`/${file}`, async (ctx) => {
+      const who = await whoAsks(db, ctx);
+      await inSchoolOf(db, who, (school) =>
+        recordEvent(school, { action: 'exported', subject: 'file', subjectId: who.accountId, reason: file }),
+      );
+      send(ctx, type, file, parts(who, ctx));
+    });
+  leaves('occurrences.csv', 'text/csv', (who) => occurrencesAsCsv(db, who));
+  leaves('occurrences.json', 'application/json', (who) => occurrencesAsJson(db, who));
+  leaves('history.csv', 'text/csv', (who, ctx) => historyAsCsv(db, who, ctx));
   router.post(
     '/imports/occurrences',
     inSchool((school, ctx) =>

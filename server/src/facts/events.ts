@@ -17,6 +17,8 @@ export interface Change {
     | 'session'
     | 'test-set'
     | 'link'
+    | 'account'
+    | 'file'
     | 'drill';
   readonly subjectId: string;
   readonly pilotId?: string | null;

@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import type { Knex } from 'knex';
 import type { Context } from 'koa';
 import { inSchool, type SchoolTx } from '../db/in-school';
+import { recordEvent } from '../facts/events';
 import { hashOfToken, type LinkHolder } from '../facts/private-link';
 import { Problem } from '../problem/problem';
 
@@ -59,10 +60,17 @@ export async function asPilot<T>(
   const device = found.binds ? deviceOf(ctx, found) : null;
   return inSchool(db, { schoolId: found.schoolId, accountId: null }, async (school) => {
     const { tx } = school;
-    await tx('pilot_links')
+    const isNewUse = await tx('pilot_links')
       .where({ id: found.linkId })
       .whereRaw(`(last_used_at is null or last_used_at < now() - interval '${SEEN_TO_MINUTES} minutes')`)
       .update({ lastUsedAt: tx.fn.now() });
+    if (isNewUse > 0)
+      await recordEvent(school, {
+        action: 'opened',
+        subject: 'link',
+        subjectId: found.linkId,
+        pilotId: found.pilotId,
+      });
     if (device !== null && found.deviceHash === null) {
       // Two that open it at once: the second has to ask again, and is told.
       const bound = await tx('pilot_links')

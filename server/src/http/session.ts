@@ -6,6 +6,7 @@ import type { Context } from 'koa';
 import { v7 as uuid } from 'uuid';
 import { inSchool } from '../db/in-school';
 import { hashPassword } from '../db/password';
+import { recordEvent } from '../facts/events';
 import { bodyOf } from './body';
 import { SignInLimits } from './sign-in-limits';
 import { assertPlain } from '../problem/plain';
@@ -63,8 +64,10 @@ async function beginSession(db: Knex, account: Account, device: string | null) {
   ) as [string, string];
   const days = (count: number) => new Date(Date.now() + count * MS_PER_DAY);
   const expires = days(SESSION_DAYS);
-  await inSchool(db, account, async ({ tx, schoolId }) => {
+  await inSchool(db, account, async (school) => {
+    const { tx, schoolId } = school;
     const { accountId } = account;
+    await recordEvent(school, { action: 'signed-in', subject: 'account', subjectId: accountId });
     await tx('sessions').where('expires_at', '<', tx.fn.now()).delete();
     await tx('sessions').insert({
       schoolId,

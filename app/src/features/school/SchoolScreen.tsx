@@ -161,6 +161,9 @@ export function SchoolScreen() {
           <Part heading="Clearing">
             <LinkButton icon="sliders" label="Clearing rule" href="/school/rule" />
           </Part>
+          <Part heading="Who did what">
+            <LinkButton icon="clock" label="History" href="/school/history" />
+          </Part>
           <Reporting />
           <Exchange />
           <Notices />

@@ -1,3 +1,4 @@
+import { cameInLate } from '@skelby/core/pages/history';
 import { newestFirst } from '@skelby/core/vocabulary/flown-order';
 import type { FindDrill } from '@skelby/core/drills/drill-book';
 import { useDrills } from '../../shared/api/use-drills';
@@ -48,6 +49,16 @@ function lineOf(move: WeaknessMove, page: WeaknessPage, live: ReadonlySet<string
   };
 }
 
+/** Reps that came in long after they were flown, with when the last of them did. */
+function lateWords(flown: readonly RecordedRep[]): string | null {
+  const late = flown.filter(({ flownAt, recordedAt }) => cameInLate(flownAt, recordedAt));
+  const last = late
+    .map(({ recordedAt }) => recordedAt!)
+    .sort()
+    .at(-1);
+  return last ? `${late.length} entered later, ${sayTime(last)}` : null;
+}
+
 /** The reps of one day, drill, side and purpose in a line, each with what was measured of it. */
 function repLines(reps: readonly RecordedRep[], units: Units, drillOf: FindDrill): Line[] {
   const groups = new Map<string, RecordedRep[]>();
@@ -74,6 +85,7 @@ function repLines(reps: readonly RecordedRep[], units: Units, drillOf: FindDrill
         sayTime(last!.flownAt),
         valuesLine(drillId, valuesOf(flown), units),
         takenBack > 0 ? `${takenBack} taken back` : null,
+        lateWords(flown),
       ]
         .filter(Boolean)
         .join(' · '),

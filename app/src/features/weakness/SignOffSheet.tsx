@@ -1,3 +1,4 @@
+import { cameInLate } from '@skelby/core/pages/history';
 import { withoutResult } from '@skelby/core/clearance/announced';
 import { useDrills } from '../../shared/api/use-drills';
 import { causeOf } from '@skelby/core/causes/causes';
@@ -58,6 +59,7 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
   const { clearance, facts, drillIds, reps } = useWorkedOut(page);
   const cause = causeOf(page.weakness.causeId);
   const live = reps.filter((rep) => !rep.takenBack);
+  const late = live.filter(({ flownAt, recordedAt }) => cameInLate(flownAt, recordedAt)).length;
   const days = [...new Set(live.map((rep) => rep.day))].length;
   const most = Math.max(0, ...clearance.charts.map((chart) => chart.curve.reps));
   const signed = [...liveMoves(page.moves)]
@@ -82,6 +84,9 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
       <Part heading="Flown">
         <Words>{`${plural(live.length, 'rep')} on ${plural(days, 'day')}: ${drillIds.map((id) => drillOf(id).name).join(', ')}.`}</Words>
         <Words>{spentWords(clearance)}</Words>
+        {late > 0 ? (
+          <Words as="strong">{`${late} of ${plural(live.length, 'rep')} came in over an hour after they were flown.`}</Words>
+        ) : null}
         {isFirstEdition(page.rule) ? null : <Words>{announcedWords(page)}</Words>}
         {clearance.isUnproven ? (
           <Words as="strong">Signed; with what came in later it is no longer shown.</Words>

@@ -192,17 +192,11 @@ export const NEW_SITE = {
 const named = (all: readonly { readonly id: string; readonly name: string }[]) =>
   all.map(({ id, name }) => ({ value: id, label: name }));
 
+const pilotQuestion = ({ pilots }: Roster) =>
+  ({ name: 'pilotId', label: 'Pilot', ask: 'choice', options: named(toPickFrom(pilots)) }) as const;
+
 export const flightQuestions = (roster: Roster, pilotFixed: boolean): readonly FormQuestion[] => [
-  ...(pilotFixed
-    ? []
-    : [
-        {
-          name: 'pilotId',
-          label: 'Pilot',
-          ask: 'choice' as const,
-          options: named(toPickFrom(roster.pilots)),
-        },
-      ]),
+  ...(pilotFixed ? [] : [pilotQuestion(roster)]),
   { name: 'day', label: 'Day, as year-month-day', ask: 'day' },
   { name: 'packs', label: 'Packs', ask: 'number' },
   { name: 'minutes', label: 'Minutes in the air', ask: 'number' },
@@ -227,16 +221,7 @@ export function newFlight(roster: Roster, pilotId: string | null) {
 
 /** @param confirmed the pilot of a confirmed occurrence stays: its weakness is theirs */
 export const occurrenceQuestions = (roster: Roster, confirmed: boolean): readonly FormQuestion[] => [
-  ...(confirmed
-    ? []
-    : [
-        {
-          name: 'pilotId',
-          label: 'Pilot',
-          ask: 'choice' as const,
-          options: named(toPickFrom(roster.pilots)),
-        },
-      ]),
+  ...(confirmed ? [] : [pilotQuestion(roster)]),
   {
     name: 'kind',
     label: 'What it was',

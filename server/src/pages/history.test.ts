@@ -1,0 +1,139 @@
+import { cameInLate } from '@skelby/core/pages/history';
+import {
+  id,
+  PILOT,
+  rep,
+  startTestServer,
+  type TestServer,
+  type Visitor,
+  withWeakness,
+} from '../testing/test-school';
+
+/** Who did what and when: to be read, filtered and taken along, by the own school alone. */
+
+interface Entry {
+  readonly id: string;
+  readonly at: string;
+  readonly action: string;
+  readonly subject: string;
+  readonly by: string | null;
+  readonly pilotName: string | null;
+  readonly flownAt: string | null;
+  readonly reason: string | null;
+}
+let server: TestServer;
+let trainer: Visitor;
+beforeAll(async () => {
+  server = await startTestServer();
+  ({ trainer } = await server.school('Carrow Fell'));
+});
+afterAll(() => server.close());
+
+const read = async (search = '', who = trainer) =>
+  (await who.get<{ entries: Entry[]; hasMore: boolean }>(`/history${search}`)).body;
+
+/** Every entry, page after page. */
+async function all(search = ''): Promise<readonly Entry[]> {
+  const found: Entry[] = [];
+  for (;;) {
+    const after = found.at(-1)?.id;
+    const { entries, hasMore } = await read(`?${search}${after ? `&after=${after}` : ''}`);
+    found.push(...entries);
+    if (!hasMore) return found;
+  }
+}
+
+test('sign-ins, entries, files that leave and links that are opened stand in it, newest first, with who', async () => {
+  const { pilotId, weaknessId } = await withWeakness(trainer);
+  await trainer.put(`/reps/${id()}`, rep(weaknessId));
+  await trainer.raw('/api/occurrences.csv');
+  await trainer.get(`/pilots/${pilotId}/everything.json`);
+  const { body: link } = await trainer.ask<{ token: string }>('POST', `/api/pilots/${pilotId}/links`, {
+    days: 2,
+  });
+  const opened = { Authorization: `Bearer ${link.token}` };
+  await server.visitor().ask('GET', '/api/own', undefined, opened);
+  await server.visitor().ask('GET', '/api/own', undefined, opened);
+  const entries = await all();
+  const what = entries.map(({ action, subject }) => `${action} ${subject}`);
+  for (const expected of [
+    'signed-in account',
+    'added pilot',
+    'opened weakness',
+    'recorded rep',
+    'exported file',
+  ])
+    expect(what).toContain(expected);
+  // Opened twice within minutes it is one use, by nobody with an account.
+  expect(entries.filter(({ action, subject }) => action === 'opened' && subject === 'link')).toEqual([
+    expect.objectContaining({ by: null, pilotName: PILOT.name }),
+  ]);
+  expect(entries.find(({ action }) => action === 'recorded')).toMatchObject({
+    by: 'Trainer 1',
+    pilotName: PILOT.name,
+  });
+  expect(entries.map(({ at }) => at)).toEqual(
+    entries
+      .map(({ at }) => at)
+      .sort()
+      .reverse(),
+  );
+});
+
+test('a rep that is typed long after it was flown says both times, here and where it counts', async () => {
+  const { weaknessId } = await withWeakness(trainer);
+  const repId = id();
+  await trainer.put(`/reps/${repId}`, rep(weaknessId));
+  const [typed] = await all('kind=reps');
+  expect(cameInLate(typed!.flownAt!, typed!.at)).toBe(true);
+  const { reps } = (
+    await trainer.get<{ reps: { id: string; flownAt: string; recordedAt: string }[] }>(
+      `/weaknesses/${weaknessId}`,
+    )
+  ).body;
+  const counted = reps.find((each) => each.id === repId)!;
+  expect(Date.now() - Date.parse(counted.recordedAt)).toBeLessThan(60_000);
+  expect(cameInLate(counted.flownAt, counted.recordedAt)).toBe(true);
+  expect(cameInLate('2026-01-01T10:00:00Z', '2026-01-01T10:40:00Z')).toBe(false);
+  expect(cameInLate('2026-01-01T10:00:00Z', null)).toBe(false);
+});
+
+test('page after page nothing is left out and nothing comes twice; kind and pilot narrow it', async () => {
+  const pilotId = id();
+  await trainer.put(`/pilots/${pilotId}`, { ...PILOT, name: 'Paged' });
+  for (let i = 0; i < 120; i += 1)
+    await trainer.put(`/pilots/${pilotId}`, {
+      ...PILOT,
+      name: 'Paged',
+      note: `Note ${i}`,
+      override: { revision: i + 1 },
+    });
+  const entries = await all();
+  const [{ n }] = (await server.db('events').count('* as n')) as [{ n: number }];
+  expect(entries.length).toBe(Number(n));
+  expect(new Set(entries.map((entry) => entry.id)).size).toBe(entries.length);
+  const ofPilot = await all(`pilot=${pilotId}`);
+  expect(ofPilot.length).toBeGreaterThan(100);
+  expect(new Set(ofPilot.map(({ pilotName }) => pilotName))).toEqual(new Set(['Paged']));
+  expect(new Set((await all('kind=access')).map(({ subject }) => subject))).toEqual(
+    new Set(['account', 'file', 'link']),
+  );
+  for (const wrong of ['?kind=everything', '?after=1', '?pilot=x'])
+    expect((await trainer.get(`/history${wrong}`)).status).toBe(422);
+});
+
+test('as a table it is whole, a formula in it is text, and another school sees nothing of it', async () => {
+  const { pilotId, occurrenceId } = await withWeakness(trainer);
+  await trainer.put(`/occurrences/${occurrenceId}/confirmation/taken-back`, { reason: '=HYPERLINK("x")' });
+  await trainer.put(`/pilots/${pilotId}`, { ...PILOT, name: '=1+1', override: { revision: 1 } });
+  const csv = await trainer.raw('/api/history.csv');
+  const lines = csv.trim().split('\r\n');
+  const [{ n }] = (await server.db('events').count('* as n')) as [{ n: number }];
+  expect(lines[0]).toBe('at,by,action,subject,subject_id,pilot,flown_at,reason');
+  expect(lines.length - 1).toBe(Number(n));
+  expect(csv).not.toMatch(/(^|,)"?=/m);
+  const stranger = await server.school('Harrow Bay');
+  expect((await read('', stranger.trainer)).entries.map(({ action }) => action)).toEqual(['signed-in']);
+  expect((await server.visitor().get('/history')).status).toBe(401);
+  expect((await server.visitor().get('/history.csv')).status).toBe(401);
+});
