@@ -17,9 +17,9 @@ const KIND_WORDS: Readonly<Record<HistoryKind, string>> = {
 };
 const KINDS = Object.keys(HISTORY_KINDS) as HistoryKind[];
 
-/** What happened, as the record has it: "cause confirmed, occurrence". */
+/** What happened, as the record has it: "Weakness signed early". */
 const whatWords = ({ action, subject }: HistoryEntry): string =>
-  sentenceCase(`${action.replaceAll('-', ' ')}: ${subject.replaceAll('-', ' ')}`);
+  sentenceCase(`${subject} ${action}`.replaceAll('-', ' '));
 
 /** When it came in, by whom, and, where that is another time, when it was flown. */
 const underWords = ({ at, by, flownAt, reason }: HistoryEntry): string =>

@@ -10,6 +10,6 @@ export function blockWords(
   return `${reps} × ${findDrill(drillId).name}${side ? `, ${SIDE_WORDS[side].toLowerCase()}` : ''}`;
 }
 
-/** What a block is for, and the mode it is flown in: "test, in height hold". */
+/** What a block is for, and the mode it is flown in: "test, in height hold mode". */
 export const purposeWords = ({ purpose, mode = null }: Pick<Block, 'purpose' | 'mode'>): string =>
-  [PURPOSE_WORDS[purpose], ...(mode ? [`in ${MODE_WORDS[mode]}`] : [])].join(', ').toLowerCase();
+  [PURPOSE_WORDS[purpose], ...(mode ? [`in ${MODE_WORDS[mode]} mode`] : [])].join(', ').toLowerCase();
