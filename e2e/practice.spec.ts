@@ -47,6 +47,13 @@ test('a drill waits with its marks, answers the keys of the layout, and says whe
   await expect(page.getByText('A crash in practice is not logged')).toBeVisible();
   await page.getByRole('button', { name: 'Where it went wrong' }).click();
   await expect(page.getByRole('img', { name: 'Sticks as they were held' })).toBeVisible();
+  // A reason shows the moment it was read at.
+  const reason = page.getByRole('button', { name: /Shows at [\d.]+ s: look at it/ }).first();
+  const saidAt = Number(/Shows at ([\d.]+) s/.exec((await reason.textContent())!)![1]);
+  await reason.click();
+  await expect
+    .poll(async () => Number(await page.getByLabel('Moment of the flight').inputValue()))
+    .toBeCloseTo(saidAt, 0);
 });
 
 test('on the other layout the same hand does another thing, and a thumb flies as a key does', async ({

@@ -53,8 +53,11 @@ export function readFlight(from: ReadFrom): FlightRead {
  * The answers that a debrief would get, as far as a flight can tell: what was seen, felt or believed stays open, and so
  * does what was not recorded.
  */
-export function evidenceFrom(from: ReadFrom): Evidence {
-  const told = readFlight(from).findings.filter(
+export const evidenceFrom = (from: ReadFrom): Evidence => evidenceOf(readFlight(from));
+
+/** The same of a flight that was read already. */
+export function evidenceOf({ findings }: Pick<FlightRead, 'findings'>): Evidence {
+  const told = findings.filter(
     ({ sure, value }) => sure >= SURE_ENOUGH && !(typeof value === 'number' && Number.isNaN(value)),
   );
   return Object.fromEntries(told.map(({ id, value }) => [id, value])) as Evidence;

@@ -5,7 +5,7 @@ import { pilotAt } from '@skelby/core/assessment/referee';
 import { lineAt, type Replay } from '@skelby/core/assessment/replay';
 import { headingOf } from '@skelby/core/geometry/rotation';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { themed } from '../../shared/ui/theme';
@@ -23,6 +23,8 @@ interface ReplayedProps {
   readonly replay: Replay;
   /** The moment it went wrong, s; null when it did not. */
   readonly wrongAtS: number | null;
+  /** A moment that was asked for elsewhere on the page. */
+  readonly look?: LookAt;
   readonly spanM: number;
   readonly rotors: number;
   readonly marks: readonly Mark[];
@@ -30,8 +32,15 @@ interface ReplayedProps {
   readonly layout: StickLayout;
   readonly cameraDeg: number;
   /** Where the pilot walks in it, if anywhere. */
-  readonly course: Pick<Exercise, 'walk'>;
+  readonly course: Pick<Exercise, 'walk' | 'pilotWalks'>;
 }
+
+/** A moment to look at, s; the same one may be asked for again. */
+export interface LookAt {
+  readonly atS: number | null;
+  readonly nth: number;
+}
+const NOWHERE: LookAt = { atS: null, nth: 0 };
 
 /** The moment that is shown; it runs on while it plays. */
 function useClock(begin: number, end: number, wrongAtS: number | null) {
@@ -45,13 +54,14 @@ function useClock(begin: number, end: number, wrongAtS: number | null) {
   useEffect(() => {
     if (t >= end) setPlays(false);
   }, [t, end]);
+  const stopAt = useCallback((to: number) => {
+    setPlays(false);
+    setT(to);
+  }, []);
   return {
     t,
     plays,
-    stopAt: (to: number) => {
-      setPlays(false);
-      setT(to);
-    },
+    stopAt,
     toggle: () => {
       if (t >= end) setT(begin);
       setPlays(!plays);
@@ -129,6 +139,7 @@ function ReplayButtons({ clock, wrongAtS, throughCamera, onCamera }: ReplayButto
 export function Replayed({
   replay,
   wrongAtS,
+  look = NOWHERE,
   spanM,
   rotors,
   marks,
@@ -140,7 +151,10 @@ export function Replayed({
   const field = useRef<FieldHandle>(null);
   const [begin, end] = [replay.t[0] ?? 0, replay.t.at(-1) ?? 0];
   const clock = useClock(begin, end, wrongAtS);
-  const { t } = clock;
+  const { t, stopAt } = clock;
+  useEffect(() => {
+    if (look.atS !== null) stopAt(look.atS);
+  }, [look, stopAt]);
   const [throughCamera, setThroughCamera] = useState(false);
   const i = lineAt(replay, t);
   const pilot = useMemo(() => pilotAt(course, replay.t[i]! - begin), [course, replay, i, begin]);

@@ -6,14 +6,14 @@ import type { Ended } from '@skelby/core/simulator/simulated-flight';
 import type { Solid } from '@skelby/core/simulator/world';
 import type { CraftRecord } from '@skelby/core/vocabulary/craft-facts';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
 import { Button, ButtonRow } from '../../shared/ui/Button';
-import { Row, Rows } from '../../shared/ui/Rows';
+import { PressRow, Row, Rows } from '../../shared/ui/Rows';
 import { Words } from '../../shared/ui/Words';
 import type { LikelyCause, Scored } from './practice.worker';
-import { Replayed } from './Replayed';
+import { type LookAt, Replayed } from './Replayed';
 import { ScorePanel } from './ScorePanel';
 import type { SimulatedScene } from '@skelby/core/simulator/simulated-flight';
 
@@ -27,21 +27,44 @@ const SOLID_WORDS: Readonly<Record<Solid['solid'], string>> = {
 const endedWords = ({ how, solid }: NonNullable<Ended>): string =>
   how === 'ground' ? 'Into the ground' : `Into ${SOLID_WORDS[solid?.solid ?? 'box']}`;
 
+interface LikelyProps {
+  readonly causes: readonly LikelyCause[];
+  /** Shows the flight at a moment, s. */
+  readonly onMoment: (atS: number) => void;
+}
+
+const titleOf = ({ causeId, probability }: LikelyCause): string =>
+  `${causeOf(causeId).name} · ${percentChance(probability)}`;
+
 /**
  * What the flight itself says of its cause: a practice crash stays in practice, and no trainer has to confirm
  * it.
  */
-function Likely({ causes }: { readonly causes: readonly LikelyCause[] }) {
-  if (causes.length === 0) return null;
+function Likely({ causes, onMoment }: LikelyProps) {
+  const [first, ...others] = causes;
+  if (!first) return null;
   return (
     <View style={{ gap: 6 }}>
       <Words as="heading">Likely cause</Words>
       <Rows>
-        {causes.map(({ causeId, probability, because }) => (
+        <Row title={titleOf(first)} />
+        {first.because.map(({ words, atS }) =>
+          atS === null ? (
+            <Row key={words} title={words} />
+          ) : (
+            <PressRow
+              key={words}
+              title={words}
+              under={`Shows at ${atS.toFixed(1)} s: look at it`}
+              onPress={() => onMoment(atS)}
+            />
+          ),
+        )}
+        {others.map((cause) => (
           <Row
-            key={causeId}
-            title={`${causeOf(causeId).name} · ${percentChance(probability)}`}
-            under={because.join('; ')}
+            key={cause.causeId}
+            title={titleOf(cause)}
+            under={cause.because.map(({ words }) => words).join('; ')}
           />
         ))}
       </Rows>
@@ -71,6 +94,7 @@ interface ScoredFlightProps {
 export function ScoredFlight({ scored, craft, recorded, onAgain, onSave, ...shown }: ScoredFlightProps) {
   const { say } = useUnits();
   const { ended, score, likely, replay } = scored;
+  const [look, setLook] = useState<LookAt>({ atS: null, nth: 0 });
   return (
     <>
       {ended ? (
@@ -80,12 +104,13 @@ export function ScoredFlight({ scored, craft, recorded, onAgain, onSave, ...show
         >{`${endedWords(ended)} at ${say(Math.round(ended.speedMps), 'm/s')}`}</Words>
       ) : null}
       <ScorePanel score={score} />
-      <Likely causes={likely} />
+      <Likely causes={likely} onMoment={(atS) => setLook((last) => ({ atS, nth: last.nth + 1 }))} />
       {recorded}
       <Replayed
         {...shown}
         replay={replay}
         wrongAtS={score.wrong?.atS ?? null}
+        look={look}
         spanM={craft.spanM}
         rotors={craft.rotors}
       />

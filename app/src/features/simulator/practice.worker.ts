@@ -21,7 +21,7 @@ import { type Replay, replayOf } from '@skelby/core/assessment/replay';
 import { partsOf, type Score, scoreFlightLog } from '@skelby/core/assessment/score';
 import { rank } from '@skelby/core/ranking/rank';
 import { answersOf } from '@skelby/core/evidence/evidence';
-import { evidenceFrom } from '@skelby/core/flight-reading/read-flight';
+import { evidenceOf, readFlight } from '@skelby/core/flight-reading/read-flight';
 import { flightLogCsv } from '@skelby/core/flight-log/reading';
 
 /** Starts anew. */
@@ -102,8 +102,14 @@ export interface Scored {
 export interface LikelyCause {
   readonly causeId: CauseId;
   readonly probability: number;
-  /** What speaks for it most, in words. */
-  readonly because: readonly string[];
+  /** What speaks for it most, the weightiest first. */
+  readonly because: readonly Because[];
+}
+
+/** A reason for a cause, in words, and the moment of the flight at which it shows; null: it has none. */
+export interface Because {
+  readonly words: string;
+  readonly atS: number | null;
 }
 export type FromWorker = Shown | Scored | { readonly is: 'log'; readonly csv: string };
 
@@ -170,7 +176,7 @@ function likelyCauses(
   if (!ended) return [];
   const [track, facts, { solids }] = [writer.track(), craftFacts(from.craft), from.scene];
   const { segments: cuts } = partsOf(track, { course: flown, craft: model, solids });
-  const evidence = evidenceFrom({
+  const read = readFlight({
     track,
     cuts,
     atS: ended.atS,
@@ -179,7 +185,8 @@ function likelyCauses(
     solids,
     simulated: { returnHeightM: from.returnHeightM, onLinkLoss: from.onLinkLoss, pilotWalked: from.walks },
   });
-  return rank(answersOf(evidence), facts)
+  const shownAt = (id: string) => read.findings.find((finding) => finding.id === id)?.atS ?? null;
+  return rank(answersOf(evidenceOf(read)), facts)
     .causes.slice(0, MOST_CAUSES)
     .filter((cause, i) => i === 0 || cause.probability >= WORTH_SAYING)
     .map(({ id, probability, reasons }) => ({
@@ -188,7 +195,7 @@ function likelyCauses(
       because: reasons
         .filter((reason) => reason.weight > 0)
         .slice(0, MOST_REASONS)
-        .map((reason) => reason.words),
+        .map(({ words, evidence }) => ({ words, atS: shownAt(evidence) })),
     }));
 }
 
