@@ -231,6 +231,29 @@ const VIEWS: readonly { readonly name: string; readonly open: (page: Page) => Pr
     },
   },
   {
+    name: 'what was in it',
+    open: async (page) => {
+      await page.goto('/');
+      await page
+        .getByRole('link', { name: /Tove Lindqvane.*Near-miss/ })
+        .first()
+        .click();
+      await page.getByRole('link', { name: 'Debrief', exact: true }).click();
+      await page.getByRole('button', { name: 'I cannot say yet' }).click();
+      await page.getByRole('checkbox', { name: 'Wind or draught' }).waitFor();
+    },
+  },
+  {
+    name: 'the history',
+    open: async (page) => {
+      await page.goto('/school/history');
+      await page
+        .getByText(/signed in/)
+        .first()
+        .waitFor();
+    },
+  },
+  {
     name: 'a decision',
     open: async (page) => {
       await page.getByText('Today').first().waitFor();
