@@ -43,11 +43,7 @@ export const automaticsReader: Reader = ({ last, lines, from }) => {
   const cutOff = lines.happened('link-lost');
   const read: (Finding | CannotTell)[] = [];
   if (lines.happened('lands-itself'))
-    read.push(
-      found('auto_return', 'battery'),
-      found('auto_phase', 'landing'),
-      found('low_battery', 'ignored'),
-    );
+    read.push(found('auto_return', 'battery'), found('auto_phase', 'landing'));
   else if (returned) {
     read.push(found('auto_return', 'commanded'));
     read.push(found('auto_phase', lines.happened('take-over') ? 'cancelled' : 'on-the-way'));

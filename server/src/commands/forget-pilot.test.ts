@@ -85,6 +85,12 @@ test('the name and everything written freely are in no row of the dump any more;
   }[];
   expect(events).toHaveLength(1);
   expect(events[0]!.data.rows).toBe(body.rows);
+  const list = (await owner.get('/today')).body as unknown as Record<string, { pilotId: string }[]>;
+  expect(
+    Object.values(list)
+      .flat()
+      .filter((line) => line.pilotId === pilotId),
+  ).toEqual([]);
   // The other pilot's note still says what it said, without the name.
   expect(((await owner.get(`/pilots/${other}`)).body['pilot'] as { note: string }).note).toBe(
     'Flies with Forgotten pilot 1.',

@@ -108,6 +108,17 @@ describe('sign-in', () => {
     expect(guesses).toEqual([...Array.from({ length: 10 }, () => 401), 429]);
   });
 
+  test('a phone that two trainers share is known for both', async () => {
+    const [one, two] = [await server.school('Shared one'), await server.school('Shared two')];
+    const phone = await server.visitor().signIn(one.email);
+    await phone.signIn(two.email);
+    for (const target of [one.email, two.email]) {
+      for (let i = 0; i < 11; i += 1) await signIn({ email: target, password: `guess ${i}` });
+      await phone.signIn(target);
+      expect((await phone.get('/me')).status).toBe(200);
+    }
+  });
+
   test('no address stands in the table of limits', async () => {
     await signIn({ email: 'somebody@else.example', password: 'no' });
     const rows = (await server.db('sign_in_limits').select('key')) as { key: string }[];

@@ -40,14 +40,19 @@ const wrong = () =>
 /** Verified when no account has the address, so that the answer takes as long either way. */
 const decoy = hashPassword(randomBytes(16).toString('hex'));
 
-/** @returns the token of a device on which this address has signed in before; null: not known here */
-async function ownDevice(db: Knex, ctx: Context, email: string): Promise<string | null> {
-  const token = ctx.cookies.get(cookieOf(ctx, DEVICE));
-  if (!token) return null;
+/** What a browser says of itself: its device's token, and whether this address has signed in on it before. */
+interface Device {
+  readonly token: string | null;
+  readonly isKnown: boolean;
+}
+
+async function deviceOf(db: Knex, ctx: Context, email: string): Promise<Device> {
+  const token = ctx.cookies.get(cookieOf(ctx, DEVICE)) ?? null;
+  if (token === null) return { token, isKnown: false };
   const { rows } = (await db.raw('select is_device_of(?, ?) as own', [email, tokenHash(token)])) as {
     rows: { own: boolean }[];
   };
-  return rows[0]!.own ? token : null;
+  return { token, isKnown: rows[0]!.own };
 }
 
 interface Account {
@@ -57,16 +62,19 @@ interface Account {
   readonly passwordHash: string;
 }
 
-/** A new session, and the device it is on where that was not known. @returns the cookies to set, by name */
-async function beginSession(db: Knex, account: Account, device: string | null) {
-  const [token, newDevice] = [randomBytes(32), randomBytes(32)].map((bytes) =>
-    bytes.toString('base64url'),
-  ) as [string, string];
-  const days = (count: number) => new Date(Date.now() + count * MS_PER_DAY);
-  const expires = days(SESSION_DAYS);
+const daysFromNow = (count: number) => new Date(Date.now() + count * MS_PER_DAY);
+const newToken = () => randomBytes(32).toString('base64url');
+
+/**
+ * A new session, and the device it is on where that was not known; a device that two trainers share is known for both.
+ * @returns the cookies to set, by name
+ */
+async function beginSession(db: Knex, account: Account, device: Device) {
+  const { accountId } = account;
+  const [token, deviceToken] = [newToken(), device.token ?? newToken()];
+  const expires = daysFromNow(SESSION_DAYS);
   await inSchool(db, account, async (school) => {
     const { tx, schoolId } = school;
-    const { accountId } = account;
     await recordEvent(school, { action: 'signed-in', subject: 'account', subjectId: accountId });
     await tx('sessions').where('expires_at', '<', tx.fn.now()).delete();
     await tx('sessions').insert({
@@ -76,13 +84,13 @@ async function beginSession(db: Knex, account: Account, device: string | null) {
       tokenHash: tokenHash(token),
       expiresAt: expires,
     });
-    if (device !== null) return;
-    await tx('devices').where('made_at', '<', days(-DEVICE_DAYS)).delete();
-    await tx('devices').insert({ schoolId, id: uuid(), accountId, tokenHash: tokenHash(newDevice) });
+    if (device.isKnown) return;
+    await tx('devices').where('made_at', '<', daysFromNow(-DEVICE_DAYS)).delete();
+    await tx('devices').insert({ schoolId, id: uuid(), accountId, tokenHash: tokenHash(deviceToken) });
   });
   return [
     { name: COOKIE, token, expires },
-    ...(device === null ? [{ name: DEVICE, token: newDevice, expires: days(DEVICE_DAYS) }] : []),
+    ...(device.isKnown ? [] : [{ name: DEVICE, token: deviceToken, expires: daysFromNow(DEVICE_DAYS) }]),
   ];
 }
 
@@ -91,8 +99,8 @@ export function makeSignIn(db: Knex) {
   return async function signIn(ctx: Context): Promise<void> {
     assertPlain(bodyOf(ctx));
     const { email, password } = await signInShape.validate(bodyOf(ctx), { abortEarly: false });
-    const device = await ownDevice(db, ctx, email);
-    const trying = { email, source: ctx.ip, device };
+    const device = await deviceOf(db, ctx, email);
+    const trying = { email, source: ctx.ip, device: device.isKnown ? device.token : null };
     await limits.count(trying, (seconds) => ctx.set('Retry-After', String(seconds)));
     const { rows } = (await db.raw('select * from account_by_email(?)', [email])) as { rows: Account[] };
     const account = rows[0];

@@ -25,6 +25,7 @@ export async function today({ tx }: SchoolTx) {
     )
     .whereNull('o.confirmed_cause_id')
     .whereNull('o.withdrawn_at')
+    .whereNull('p.forgotten_at')
     .orderBy('o.happened_at');
   const weaknesses = await tx('weaknesses as w')
     .join('pilots as p', (on) => on.on('p.school_id', 'w.school_id').andOn('p.id', 'w.pilot_id'))
@@ -40,6 +41,7 @@ export async function today({ tx }: SchoolTx) {
       'w.rungs',
       'w.opened_at',
     )
+    .whereNull('p.forgotten_at')
     .where((due) =>
       due
         .whereIn('w.state', [...OPEN_STATES])

@@ -10,9 +10,9 @@ interface MentionedProps {
 /** Asked in one go before anything else: what is rare and decisive would else come late. It is no answer yet. */
 export function Mentioned({ mentioned, onChange }: MentionedProps) {
   return (
-    <Part heading="Was any of this in it?">
+    <Part heading="Did any of this play a part?">
       <ManyChoice
-        label="Tap what was: it is asked about first."
+        label="Tap what did: it is asked about first."
         options={MENTIONS.map(({ id, words }) => ({ value: id, label: words }))}
         values={mentioned}
         onChange={onChange}

@@ -36,7 +36,7 @@ interface ToMakeProps {
   readonly onMake: (asked: LinkAsked) => void;
 }
 
-/** Where a new link opens and what it tells; the least of both unless it is asked for. */
+/** Where a new link opens, and whether it tells hour and place. */
 function ToMake({ isPending, onMake }: ToMakeProps) {
   const [binds, setBinds] = useState(false);
   const [tellsWhen, setTellsWhen] = useState(false);

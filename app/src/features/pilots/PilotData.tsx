@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useMe } from '../../offline/account-queries';
+import { dropKept } from '../../offline/prefetch/prefetch';
 import { get, postFor } from '../../shared/api/client';
 import { plural } from '../../shared/copy/copy';
 import { TextBox } from '../../shared/forms/TextBox';
@@ -26,7 +27,7 @@ function Forget({ pilot }: Pick<PilotPage, 'pilot'>) {
     mutationFn: () => postFor<Forgotten>(`/pilots/${pilot.id}/forget`, { name: typed }),
     onSuccess: () => {
       setOpen(false);
-      return client.invalidateQueries();
+      return dropKept(client);
     },
   });
   if (forget.data)
@@ -72,7 +73,7 @@ export function PilotData({ page: { pilot } }: { readonly page: PilotPage }) {
     onSuccess: (told) => saveFile('pilot.json', JSON.stringify(told, null, 2), 'application/json'),
   });
   return (
-    <Part heading="What is kept">
+    <Part heading="What is kept of this pilot">
       <Button
         kind="quiet"
         icon="download"

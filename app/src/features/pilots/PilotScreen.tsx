@@ -106,12 +106,14 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
       under={`${MODE_WORDS[pilot.mode]}${pilot.holdOff ? ', hold off too' : ''} · sticks ${pilot.stickLayout} · wind up to ${say(pilot.windLimitMps, 'm/s')}`}
       up="/pilots"
       foot={
-        <LinkButton
-          kind="main"
-          icon="plus"
-          label="Log a crash or near-miss"
-          href={`/log/kind?pilot=${pilot.id}`}
-        />
+        pilot.forgottenAt ? undefined : (
+          <LinkButton
+            kind="main"
+            icon="plus"
+            label="Log a crash or near-miss"
+            href={`/log/kind?pilot=${pilot.id}`}
+          />
+        )
       }
       aside={
         <>
@@ -152,9 +154,11 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
           ))}
         </Rows>
       </Part>
-      <OwnLink page={page} />
       {pilot.forgottenAt ? null : (
-        <LinkButton kind="quiet" label="Change this pilot" href={`/pilots/${pilot.id}/edit`} />
+        <>
+          <OwnLink page={page} />
+          <LinkButton kind="quiet" label="Change this pilot" href={`/pilots/${pilot.id}/edit`} />
+        </>
       )}
       <PilotData page={page} />
     </Screen>

@@ -11,16 +11,18 @@ const AFTER_FIRST_PAGE_MS = 2_500;
 
 const DROPPED = 'forgotten.dropped';
 
-/**
- * Drops every page that this phone keeps once a pilot was forgotten: where the name stands in them nobody can tell. What
- * is on the screen is read anew.
- */
+/** Drops every page that this phone keeps, but for who is signed in; what is on the screen is read anew. */
+export function dropKept(client: QueryClient): Promise<void> {
+  client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'me' && !query.isActive() });
+  return client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'me' });
+}
+
+/** Once a pilot was forgotten every page goes: where the name stands in them nobody can tell. */
 export function dropForgotten(client: QueryClient, { pilots }: Pick<Roster, 'pilots'>): void {
   const dropped = kept<readonly string[]>(DROPPED) ?? [];
   const forgotten = pilots.filter(({ forgottenAt }) => forgottenAt).map(({ id }) => id);
   if (forgotten.every((id) => dropped.includes(id))) return;
-  client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'me' && !query.isActive() });
-  void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'me' });
+  void dropKept(client);
   keep(DROPPED, forgotten);
 }
 

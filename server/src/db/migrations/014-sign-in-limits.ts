@@ -12,8 +12,9 @@ export async function up(db: Knex): Promise<void> {
       'devices',
       `
       account_id uuid not null,
-      token_hash bytea not null unique,
+      token_hash bytea not null,
       made_at timestamptz not null default now(),
+      unique (school_id, account_id, token_hash),
       ${refers('account_id', 'accounts')}`,
     )}
     comment on table devices is 'Where an account has signed in before: whoever guesses at it from elsewhere locks nobody out there.';
