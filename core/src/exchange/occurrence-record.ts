@@ -1,3 +1,4 @@
+import { guarded, unguarded } from './formula-guard';
 import type { CauseId } from '../causes/causes';
 import type { Findings } from '../debrief/findings';
 import type { Evidence, SentNumber } from '../evidence/evidence';
@@ -83,14 +84,6 @@ const saysNumber = (sent: SentNumber): string =>
       ? String(sent.value)
       : `${sent.value}±${sent.within}`;
 
-/**
- * A spreadsheet would run a text that begins like this: it is kept back by an apostrophe, and taken off again
- * on reading.
- */
-const FORMULA = /^'*[=+\-@\t\r]/;
-const guarded = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
-const unguarded = (text: string): string =>
-  text.startsWith("'") && FORMULA.test(text) ? text.slice(1) : text;
 const GUARDED: ReadonlySet<string> = new Set([
   'pilot',
   'note',

@@ -56,8 +56,8 @@ export interface AskedSoFar {
   readonly scores: PerHypothesis;
   /** How much the result counts beside the mechanism. */
   readonly ofResult: number;
-  /** What was mentioned before anything was asked; null: nobody asked for it. */
-  readonly mentioned: readonly MentionId[] | null;
+  /** What was mentioned before anything was asked. */
+  readonly mentioned: readonly MentionId[];
 }
 
 /** Works out what each open question is worth, by trying every answer it may get. */
@@ -83,7 +83,7 @@ export class Asking {
   private readonly stories: Stories;
   private readonly scores: PerHypothesis;
   private readonly ofResult: number;
-  private readonly mentioned: readonly MentionId[] | null;
+  private readonly mentioned: readonly MentionId[];
 
   constructor(state: AskedSoFar) {
     ({
@@ -231,8 +231,7 @@ export class Asking {
     const open = QUESTIONS.filter(
       ({ id, when }) => !isKnown(this.known, id) && (!when || when(this.known, this.craft)),
     );
-    const { mentioned } = this;
-    const opened = askedOf(mentioned ?? []);
+    const opened = askedOf(this.mentioned);
     const worth = ({ id, gain }: NextQuestion) =>
       gain +
       (opened.has(id) ? MENTIONED_FIRST : 0) +

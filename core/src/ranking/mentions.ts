@@ -4,7 +4,6 @@ import type { QuestionId } from '../evidence/questions';
 /** What a pilot is asked about in one go before anything else, since it is rare, decisive, and else comes late. */
 interface Mention {
   readonly id: string;
-  readonly words: string;
   /** The questions that it opens, each with the answers that are nothing out of the ordinary. */
   readonly asks: Readonly<Partial<Record<QuestionId, readonly string[]>>>;
 }
@@ -12,48 +11,40 @@ interface Mention {
 const ROWS = [
   {
     id: 'by-itself',
-    words: 'It flew by itself',
     asks: { auto_return: ['none'] },
   },
   {
     id: 'not-as-thought',
-    words: 'Another mode or setting',
     asks: { setting_expected: ['same'], position_hold: ['on', 'off'] },
   },
   {
     id: 'air',
-    words: 'Wind or draught',
     asks: { drift_direction: ['neither', 'own-momentum'], airflow_step: ['no'], wind_side: ['calm'] },
   },
-  { id: 'rain', words: 'Rain, fog, spray', asks: { precipitation: ['none'] } },
-  { id: 'animals', words: 'Birds, animals', asks: { wildlife: ['none'] } },
-  { id: 'people', words: 'Somebody near', asks: { over_people: ['no'], obstacle_kind: [] } },
+  { id: 'rain', asks: { precipitation: ['none'] } },
+  { id: 'animals', asks: { wildlife: ['none'] } },
+  { id: 'people', asks: { over_people: ['no'], obstacle_kind: [] } },
   {
     id: 'picture',
-    words: 'The picture',
     asks: { view: ['direct-sight'], camera_view: ['level'], picture_delay: ['none'] },
   },
-  { id: 'far', words: 'Hardly in sight', asks: { in_sight: ['yes'], light: ['clear'] } },
-  { id: 'link', words: 'The radio link', asks: { link: ['steady'] } },
-  { id: 'battery', words: 'Battery warning', asks: { low_battery: ['none'] } },
+  { id: 'far', asks: { in_sight: ['yes'], light: ['clear'] } },
+  { id: 'link', asks: { link: ['steady'] } },
+  { id: 'battery', asks: { low_battery: ['none'] } },
   {
     id: 'motors',
-    words: 'The motors',
     asks: { motors_cut: ['no'], motor_sound: ['steady'], after_inspection: ['sound'] },
   },
   {
     id: 'mind',
-    words: 'Distracted, startled',
     asks: { attention: ['on-craft', 'on-screen'], feeling: ['calm'] },
   },
   {
     id: 'wrong-stick',
-    words: 'A wrong stick',
     asks: { sticks_before: ['small', 'large', 'released', 'held-on'] },
   },
   {
     id: 'left-out',
-    words: 'A step left out',
     asks: { craft_check: ['passed'], left_undone: ['none'] },
   },
 ] as const satisfies readonly Mention[];

@@ -198,7 +198,7 @@ export function rank(
   known: Answers,
   craft: CraftFacts,
   model: Model = STARTING,
-  mentioned: readonly MentionId[] | null = null,
+  mentioned: readonly MentionId[] = [],
 ): Ranking {
   const all = itemsOf(model, known, craft);
   const ofResult = weightOfResult(all, known);

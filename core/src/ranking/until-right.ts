@@ -20,7 +20,7 @@ export function questionsUntilRight(
   const skipped = new Set<string>();
   let stays = 0;
   for (let asked = 0; asked <= MOST_ASKED; asked += 1) {
-    const { causes, nextQuestions } = rank(answersOf(told as Evidence), craft, undefined, mentioned);
+    const { causes, nextQuestions } = rank(answersOf(told as Evidence), craft, undefined, mentioned ?? []);
     if (causes[0]!.id !== cause) stays = asked + 1;
     const next = nextQuestions.find(({ id }) => !skipped.has(id));
     if (!next) break;

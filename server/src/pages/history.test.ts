@@ -1,4 +1,4 @@
-import { cameInLate } from '@skelby/core/pages/history';
+import { cameInLate } from '@skelby/core/clearance/came-in-late';
 import {
   id,
   PILOT,

@@ -1,4 +1,10 @@
-import { HISTORY_KINDS, type HistoryKind } from '@skelby/core/pages/history';
+import {
+  HISTORY_KINDS,
+  type HistoryEntry,
+  type HistoryKind,
+  type HistoryPage,
+} from '@skelby/core/pages/history';
+import { guarded } from '@skelby/core/exchange/formula-guard';
 import { UUID } from '@skelby/core/vocabulary/key';
 import { stringify } from 'csv-stringify/sync';
 import type { Knex } from 'knex';
@@ -42,21 +48,27 @@ async function entries({ tx }: SchoolTx, { after, pilotId, kind }: Asked, most: 
         and (:subjects::text[] is null or e.subject = any(:subjects))
       order by e.at desc, e.id desc limit :most`,
     { after, pilotId, subjects: kind === null ? null : [...HISTORY_KINDS[kind]], most },
-  )) as { rows: { id: string }[] };
+  )) as { rows: HistoryEntry[] };
   return rows;
 }
 
 /** Who did what and when, newest first, a page at a time. */
-export async function historyPage(school: SchoolTx, ctx: Context) {
+export async function historyPage(school: SchoolTx, ctx: Context): Promise<HistoryPage> {
   const rows = await entries(school, askedIn(ctx), A_PAGE + 1);
   return { entries: rows.slice(0, A_PAGE), hasMore: rows.length > A_PAGE };
 }
 
-const COLUMNS = ['at', 'by', 'action', 'subject', 'subject_id', 'pilot', 'flown_at', 'reason'] as const;
-
-/** A cell that a table program would take for a formula is text. */
-const asText = (value: unknown): unknown =>
-  typeof value === 'string' && /^[=+\-@\t\r]/.test(value) ? `'${value}` : value;
+/** Columns of the table, each with the name of its value in an entry. */
+const COLUMNS = {
+  at: 'at',
+  by: 'by',
+  action: 'action',
+  subject: 'subject',
+  subject_id: 'subjectId',
+  pilot: 'pilotName',
+  flown_at: 'flownAt',
+  reason: 'reason',
+} as const satisfies Readonly<Record<string, keyof HistoryEntry>>;
 
 /** The whole history as a table, newest first (RFC 4180). */
 export async function* historyAsCsv(
@@ -66,28 +78,14 @@ export async function* historyAsCsv(
 ): AsyncGenerator<string> {
   let asked = askedIn(ctx);
   const options = { record_delimiter: 'windows' } as const;
-  yield stringify([[...COLUMNS]], options);
+  yield stringify([Object.keys(COLUMNS)], options);
   for (;;) {
-    const rows = (await inSchool(db, who, (school) => entries(school, asked, EXPORTED_AT_ONCE))) as Record<
-      string,
-      unknown
-    >[];
+    const rows = await inSchool(db, who, (school) => entries(school, asked, EXPORTED_AT_ONCE));
     if (rows.length === 0) return;
     yield stringify(
-      rows.map((row) =>
-        [
-          row['at'],
-          row['by'],
-          row['action'],
-          row['subject'],
-          row['subjectId'],
-          row['pilotName'],
-          row['flownAt'],
-          row['reason'],
-        ].map(asText),
-      ),
+      rows.map((row) => Object.values(COLUMNS).map((name) => guarded(row[name] ?? ''))),
       options,
     );
-    asked = { ...asked, after: rows.at(-1)!['id'] as string };
+    asked = { ...asked, after: rows.at(-1)!.id };
   }
 }

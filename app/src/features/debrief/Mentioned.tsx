@@ -1,6 +1,7 @@
 import { type MentionId, MENTIONS } from '@skelby/core/ranking/mentions';
 import { ManyChoice } from '../../shared/forms/Choice';
 import { Part } from '../../shared/ui/Screen';
+import { MENTION_WORDS } from './mention-copy';
 
 interface MentionedProps {
   readonly mentioned: readonly MentionId[];
@@ -13,7 +14,7 @@ export function Mentioned({ mentioned, onChange }: MentionedProps) {
     <Part heading="Did any of this play a part?">
       <ManyChoice
         label="Tap what did: it is asked about first."
-        options={MENTIONS.map(({ id, words }) => ({ value: id, label: words }))}
+        options={MENTIONS.map(({ id }) => ({ value: id, label: MENTION_WORDS[id] }))}
         values={mentioned}
         onChange={onChange}
       />

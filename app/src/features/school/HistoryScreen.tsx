@@ -1,4 +1,5 @@
-import { cameInLate, HISTORY_KINDS, type HistoryEntry, type HistoryKind } from '@skelby/core/pages/history';
+import { cameInLate } from '@skelby/core/clearance/came-in-late';
+import { HISTORY_KINDS, type HistoryEntry, type HistoryKind } from '@skelby/core/pages/history';
 import { useState } from 'react';
 import { historySearch, useHistory } from '../../offline/overlay/history-queries';
 import { sayTime } from '../../shared/copy/dates';

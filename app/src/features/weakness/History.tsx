@@ -1,4 +1,4 @@
-import { cameInLate } from '@skelby/core/pages/history';
+import { cameInLate } from '@skelby/core/clearance/came-in-late';
 import { newestFirst } from '@skelby/core/vocabulary/flown-order';
 import type { FindDrill } from '@skelby/core/drills/drill-book';
 import { useDrills } from '../../shared/api/use-drills';

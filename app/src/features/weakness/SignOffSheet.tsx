@@ -1,4 +1,4 @@
-import { cameInLate } from '@skelby/core/pages/history';
+import { cameInLate } from '@skelby/core/clearance/came-in-late';
 import { withoutResult } from '@skelby/core/clearance/announced';
 import { useDrills } from '../../shared/api/use-drills';
 import { causeOf } from '@skelby/core/causes/causes';
