@@ -1,32 +1,20 @@
 import { deckFor } from '@skelby/core/drill-cases/decks';
 import type { WeaknessPage } from '@skelby/core/pages/pages';
 import { clearanceOfPage } from '@skelby/core/weakness/page';
-import {
-  id,
-  rep,
-  startTestServer,
-  type TestServer,
-  type Visitor,
-  withWeakness,
-} from '../testing/test-school';
+import { id, rep, withWeakness } from '../testing/test-school';
+import { ownSchool } from '../testing/own-school';
 
 /**
  * What is decided on the ground: every test is one case drawn by lot, counted like any other, and nothing else
  * counts.
  */
 
-let server: TestServer;
-let trainer: Visitor;
-beforeAll(async () => {
-  server = await startTestServer();
-  ({ trainer } = await server.school('Carrow Fell'));
-});
-afterAll(() => server.close());
+const school = ownSchool();
 
-const weaknessOf = async (causeId: string) => (await withWeakness(trainer, causeId)).weaknessId;
+const weaknessOf = async (causeId: string) => (await withWeakness(school.here.trainer, causeId)).weaknessId;
 
 const pageOf = async (weaknessId: string) =>
-  (await trainer.get<WeaknessPage>(`/weaknesses/${weaknessId}`)).body;
+  (await school.here.trainer.get<WeaknessPage>(`/weaknesses/${weaknessId}`)).body;
 
 const DAYS = ['2026-03-03', '2026-03-04', '2026-03-05'];
 
@@ -39,7 +27,8 @@ test('a step left out is cleared at the craft, in four cases a day of each list,
         const flownAt = `${day}T1${drillId === 'preflight-aloud' ? 0 : 1}:0${i}:00.000Z`;
         const caseId = cases[4 * d + i]!.id;
         expect(
-          (await trainer.put(`/reps/${id()}`, rep(weaknessId, { drillId, caseId, day, flownAt }))).status,
+          (await school.here.trainer.put(`/reps/${id()}`, rep(weaknessId, { drillId, caseId, day, flownAt })))
+            .status,
         ).toBe(200);
       }
   }
@@ -64,7 +53,10 @@ test.each([
   ],
 ])('%j is refused by its field: %s', async (more, words) => {
   const weaknessId = await weaknessOf('craft-fault');
-  const { status, body } = await trainer.put<{ detail: string }>(`/reps/${id()}`, rep(weaknessId, more));
+  const { status, body } = await school.here.trainer.put<{ detail: string }>(
+    `/reps/${id()}`,
+    rep(weaknessId, more),
+  );
   expect(status).toBe(422);
   expect(body.detail).toContain(words);
 });
@@ -73,12 +65,12 @@ test('a plan keeps the drills that decided when it was made', async () => {
   const weaknessId = await weaknessOf('craft-fault');
   expect((await pageOf(weaknessId)).plans[0]!.decides).toEqual(['preflight-aloud']);
   // As the migration leaves what was open before: another drill of the cause decided then, and goes on deciding.
-  await server.db.raw('alter table plans disable trigger only_added');
-  await server
+  await school.here.server.db.raw('alter table plans disable trigger only_added');
+  await school.here.server
     .db('plans')
     .where({ weakness_id: weaknessId })
     .update({ decides: ['hover-check'] });
-  await server.db.raw('alter table plans enable trigger only_added');
+  await school.here.server.db.raw('alter table plans enable trigger only_added');
   expect(clearanceOfPage(await pageOf(weaknessId)).charts.map(({ drillId }) => drillId)).toEqual([
     'hover-check',
   ]);
@@ -95,25 +87,35 @@ test('tests are announced, flown and called off; a rep of another drill is not t
     day: DAYS[0],
     at: `${DAYS[0]}T09:00:00.000Z`,
   };
-  expect((await trainer.put(path, { ...set, side: 'left' })).status).toBe(422);
-  expect((await trainer.put(path, { ...set, number: 0 })).status).toBe(422);
-  expect((await trainer.put(path, set)).status).toBe(200);
-  expect((await trainer.put(path, set)).status).toBe(200);
+  expect((await school.here.trainer.put(path, { ...set, side: 'left' })).status).toBe(422);
+  expect((await school.here.trainer.put(path, { ...set, number: 0 })).status).toBe(422);
+  expect((await school.here.trainer.put(path, set)).status).toBe(200);
+  expect((await school.here.trainer.put(path, set)).status).toBe(200);
   expect(
-    (await trainer.put(`/reps/${id()}`, rep(weaknessId, { drillId: 'half-thumb', testSetId: setId }))).status,
+    (
+      await school.here.trainer.put(
+        `/reps/${id()}`,
+        rep(weaknessId, { drillId: 'half-thumb', testSetId: setId }),
+      )
+    ).status,
   ).toBe(422);
-  expect((await trainer.put(`/reps/${id()}`, rep(weaknessId, { testSetId: setId }))).status).toBe(200);
+  expect((await school.here.trainer.put(`/reps/${id()}`, rep(weaknessId, { testSetId: setId }))).status).toBe(
+    200,
+  );
   // Flown on another day before the rest had a result: two were missed.
-  await trainer.put(
+  await school.here.trainer.put(
     `/reps/${id()}`,
     rep(weaknessId, { day: DAYS[1], flownAt: `${DAYS[1]}T10:00:00.000Z`, band: 'light' }),
   );
   const chartOf = async () =>
     clearanceOfPage(await pageOf(weaknessId)).charts.find(({ drillId }) => drillId === 'tail-in-hover')!;
   expect((await chartOf()).curve.reps).toBe(4);
-  expect((await trainer.put(`${path}/called-off`, { at: `${DAYS[0]}T10:30:00.000Z` })).status).toBe(200);
+  expect(
+    (await school.here.trainer.put(`${path}/called-off`, { at: `${DAYS[0]}T10:30:00.000Z` })).status,
+  ).toBe(200);
   expect((await chartOf()).curve.reps).toBe(2);
   expect(
-    (await trainer.put(`/weaknesses/${weaknessId}/test-sets/${id()}/called-off`, { at: set.at })).status,
+    (await school.here.trainer.put(`/weaknesses/${weaknessId}/test-sets/${id()}/called-off`, { at: set.at }))
+      .status,
   ).toBe(404);
 });

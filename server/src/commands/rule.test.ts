@@ -1,21 +1,9 @@
-import {
-  id,
-  rep,
-  startTestServer,
-  type TestServer,
-  type Visitor,
-  withWeakness,
-} from '../testing/test-school';
+import { id, rep, withWeakness } from '../testing/test-school';
+import { ownSchool } from '../testing/own-school';
 
 /** A school chooses how it clears, and what it chose is what its new weaknesses are opened under. */
 
-let server: TestServer;
-let trainer: Visitor;
-beforeAll(async () => {
-  server = await startTestServer();
-  ({ trainer } = await server.school('Carrow Fell'));
-});
-afterAll(() => server.close());
+const school = ownSchool();
 
 const STRICT = {
   test: 'strict',
@@ -32,9 +20,9 @@ const STRICT = {
 };
 
 test('the strict test goes into force, and a new weakness is opened under it', async () => {
-  expect((await trainer.put(`/school/rules/${id()}`, STRICT)).status).toBeLessThan(300);
-  const { weaknessId } = await withWeakness(trainer);
-  const { body } = await trainer.get<{ rule: { test: string } }>(`/weaknesses/${weaknessId}`);
+  expect((await school.here.trainer.put(`/school/rules/${id()}`, STRICT)).status).toBeLessThan(300);
+  const { weaknessId } = await withWeakness(school.here.trainer);
+  const { body } = await school.here.trainer.get<{ rule: { test: string } }>(`/weaknesses/${weaknessId}`);
   expect(body.rule.test).toBe('strict');
 });
 
@@ -43,7 +31,7 @@ test('with other miss rates it is refused by the field that has to change', asyn
     ['unacceptableMissPercent', 30],
     ['acceptableMissPercent', 5],
   ] as const) {
-    const { status, body } = await trainer.put<{ errors: { field: string; message: string }[] }>(
+    const { status, body } = await school.here.trainer.put<{ errors: { field: string; message: string }[] }>(
       `/school/rules/${id()}`,
       { ...STRICT, [field]: value },
     );
@@ -55,13 +43,15 @@ test('with other miss rates it is refused by the field that has to change', asyn
 });
 
 test('a rep keeps its distance from the pilot; one of nothing is refused', async () => {
-  const { weaknessId } = await withWeakness(trainer);
+  const { weaknessId } = await withWeakness(school.here.trainer);
   const repId = id();
-  expect((await trainer.put(`/reps/${repId}`, rep(weaknessId, { distanceM: 12 }))).status).toBeLessThan(300);
-  const { body } = await trainer.get<{ reps: { id: string; distanceM: number | null }[] }>(
+  expect(
+    (await school.here.trainer.put(`/reps/${repId}`, rep(weaknessId, { distanceM: 12 }))).status,
+  ).toBeLessThan(300);
+  const { body } = await school.here.trainer.get<{ reps: { id: string; distanceM: number | null }[] }>(
     `/weaknesses/${weaknessId}`,
   );
   expect(body.reps.find((each) => each.id === repId)?.distanceM).toBe(12);
-  const { status } = await trainer.put(`/reps/${id()}`, rep(weaknessId, { distanceM: 0 }));
+  const { status } = await school.here.trainer.put(`/reps/${id()}`, rep(weaknessId, { distanceM: 0 }));
   expect(status).toBe(422);
 });

@@ -1,13 +1,6 @@
 import { cameInLate } from '@skelby/core/clearance/came-in-late';
-import {
-  id,
-  PILOT,
-  rep,
-  startTestServer,
-  type TestServer,
-  type Visitor,
-  withWeakness,
-} from '../testing/test-school';
+import { id, PILOT, rep, withWeakness } from '../testing/test-school';
+import { ownSchool } from '../testing/own-school';
 
 /** Who did what and when: to be read, filtered and taken along, by the own school alone. */
 
@@ -21,15 +14,9 @@ interface Entry {
   readonly flownAt: string | null;
   readonly reason: string | null;
 }
-let server: TestServer;
-let trainer: Visitor;
-beforeAll(async () => {
-  server = await startTestServer();
-  ({ trainer } = await server.school('Carrow Fell'));
-});
-afterAll(() => server.close());
+const school = ownSchool();
 
-const read = async (search = '', who = trainer) =>
+const read = async (search = '', who = school.here.trainer) =>
   (await who.get<{ entries: Entry[]; hasMore: boolean }>(`/history${search}`)).body;
 
 /** Every entry, page after page. */
@@ -44,16 +31,20 @@ async function all(search = ''): Promise<readonly Entry[]> {
 }
 
 test('sign-ins, entries, files that leave and links that are opened stand in it, newest first, with who', async () => {
-  const { pilotId, weaknessId } = await withWeakness(trainer);
-  await trainer.put(`/reps/${id()}`, rep(weaknessId));
-  await trainer.raw('/api/occurrences.csv');
-  await trainer.get(`/pilots/${pilotId}/everything.json`);
-  const { body: link } = await trainer.ask<{ token: string }>('POST', `/api/pilots/${pilotId}/links`, {
-    days: 2,
-  });
+  const { pilotId, weaknessId } = await withWeakness(school.here.trainer);
+  await school.here.trainer.put(`/reps/${id()}`, rep(weaknessId));
+  await school.here.trainer.raw('/api/occurrences.csv');
+  await school.here.trainer.get(`/pilots/${pilotId}/everything.json`);
+  const { body: link } = await school.here.trainer.ask<{ token: string }>(
+    'POST',
+    `/api/pilots/${pilotId}/links`,
+    {
+      days: 2,
+    },
+  );
   const opened = { Authorization: `Bearer ${link.token}` };
-  await server.visitor().ask('GET', '/api/own', undefined, opened);
-  await server.visitor().ask('GET', '/api/own', undefined, opened);
+  await school.here.server.visitor().ask('GET', '/api/own', undefined, opened);
+  await school.here.server.visitor().ask('GET', '/api/own', undefined, opened);
   const entries = await all();
   const what = entries.map(({ action, subject }) => `${action} ${subject}`);
   for (const expected of [
@@ -81,13 +72,13 @@ test('sign-ins, entries, files that leave and links that are opened stand in it,
 });
 
 test('a rep that is typed long after it was flown says both times, here and where it counts', async () => {
-  const { weaknessId } = await withWeakness(trainer);
+  const { weaknessId } = await withWeakness(school.here.trainer);
   const repId = id();
-  await trainer.put(`/reps/${repId}`, rep(weaknessId));
+  await school.here.trainer.put(`/reps/${repId}`, rep(weaknessId));
   const [typed] = await all('kind=reps');
   expect(cameInLate(typed!.flownAt!, typed!.at)).toBe(true);
   const { reps } = (
-    await trainer.get<{ reps: { id: string; flownAt: string; recordedAt: string }[] }>(
+    await school.here.trainer.get<{ reps: { id: string; flownAt: string; recordedAt: string }[] }>(
       `/weaknesses/${weaknessId}`,
     )
   ).body;
@@ -100,16 +91,16 @@ test('a rep that is typed long after it was flown says both times, here and wher
 
 test('page after page nothing is left out and nothing comes twice; kind and pilot narrow it', async () => {
   const pilotId = id();
-  await trainer.put(`/pilots/${pilotId}`, { ...PILOT, name: 'Paged' });
+  await school.here.trainer.put(`/pilots/${pilotId}`, { ...PILOT, name: 'Paged' });
   for (let i = 0; i < 120; i += 1)
-    await trainer.put(`/pilots/${pilotId}`, {
+    await school.here.trainer.put(`/pilots/${pilotId}`, {
       ...PILOT,
       name: 'Paged',
       note: `Note ${i}`,
       override: { revision: i + 1 },
     });
   const entries = await all();
-  const [{ n }] = (await server.db('events').count('* as n')) as [{ n: number }];
+  const [{ n }] = (await school.here.server.db('events').count('* as n')) as [{ n: number }];
   expect(entries.length).toBe(Number(n));
   expect(new Set(entries.map((entry) => entry.id)).size).toBe(entries.length);
   const ofPilot = await all(`pilot=${pilotId}`);
@@ -119,21 +110,23 @@ test('page after page nothing is left out and nothing comes twice; kind and pilo
     new Set(['account', 'file', 'link']),
   );
   for (const wrong of ['?kind=everything', '?after=1', '?pilot=x'])
-    expect((await trainer.get(`/history${wrong}`)).status).toBe(422);
+    expect((await school.here.trainer.get(`/history${wrong}`)).status).toBe(422);
 });
 
 test('as a table it is whole, a formula in it is text, and another school sees nothing of it', async () => {
-  const { pilotId, occurrenceId } = await withWeakness(trainer);
-  await trainer.put(`/occurrences/${occurrenceId}/confirmation/taken-back`, { reason: '=HYPERLINK("x")' });
-  await trainer.put(`/pilots/${pilotId}`, { ...PILOT, name: '=1+1', override: { revision: 1 } });
-  const csv = await trainer.raw('/api/history.csv');
+  const { pilotId, occurrenceId } = await withWeakness(school.here.trainer);
+  await school.here.trainer.put(`/occurrences/${occurrenceId}/confirmation/taken-back`, {
+    reason: '=HYPERLINK("x")',
+  });
+  await school.here.trainer.put(`/pilots/${pilotId}`, { ...PILOT, name: '=1+1', override: { revision: 1 } });
+  const csv = await school.here.trainer.raw('/api/history.csv');
   const lines = csv.trim().split('\r\n');
-  const [{ n }] = (await server.db('events').count('* as n')) as [{ n: number }];
+  const [{ n }] = (await school.here.server.db('events').count('* as n')) as [{ n: number }];
   expect(lines[0]).toBe('at,by,action,subject,subject_id,pilot,flown_at,reason');
   expect(lines.length - 1).toBe(Number(n));
   expect(csv).not.toMatch(/(^|,)"?=/m);
-  const stranger = await server.school('Harrow Bay');
+  const stranger = await school.here.server.school('Harrow Bay');
   expect((await read('', stranger.trainer)).entries.map(({ action }) => action)).toEqual(['signed-in']);
-  expect((await server.visitor().get('/history')).status).toBe(401);
-  expect((await server.visitor().get('/history.csv')).status).toBe(401);
+  expect((await school.here.server.visitor().get('/history')).status).toBe(401);
+  expect((await school.here.server.visitor().get('/history.csv')).status).toBe(401);
 });
