@@ -26,15 +26,23 @@ export async function remakeDatabase(url: (database: string) => string, name: st
   }
 }
 
+/** @param setting names the address. @throws CannotGoOn when the database is not to be reached */
+export async function assertAnswers(db: Knex, setting: 'DATABASE_URL' | 'DATABASE_APP_URL'): Promise<void> {
+  try {
+    await db.raw('select 1');
+  } catch (error) {
+    const why = (error as Error).message || 'no connection';
+    throw new CannotGoOn(
+      `The database at ${setting} does not answer (${why}). Check the address, user and password, and that it is running.`,
+    );
+  }
+}
+
 /** Brings a database up to date and hands it over for some work. */
 export async function withDatabase<T>(url: string, work: (db: Knex) => Promise<T>): Promise<T> {
   const db = connect(url);
   try {
-    await db.raw('select 1').catch((error: Error) => {
-      throw new CannotGoOn(
-        `The database at DATABASE_URL does not answer (${error.message || 'no connection'}). Check the address, user and password, and that it is running.`,
-      );
-    });
+    await assertAnswers(db, 'DATABASE_URL');
     await migrate(db);
     return await work(db);
   } finally {

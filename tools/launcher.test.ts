@@ -105,6 +105,14 @@ test('a DATABASE_URL that does not answer is said in words', async () => {
   expect(said).toContain('The database at DATABASE_URL does not answer');
 });
 
+test('a server that starts without the owner says at once what is wrong with its database', async () => {
+  const { code, said } = await skelby(['serve', '--port', String(await freePort())], {
+    DATABASE_APP_URL: 'postgres://skelby_app:y@127.0.0.1:1/z',
+  }).ended;
+  expect(code).toBe(1);
+  expect(said).toContain('The database at DATABASE_APP_URL does not answer');
+});
+
 test('a PostgreSQL named by its owner alone: the start says which two roles it needs', async () => {
   const { code, said } = await skelby(['serve', '--port', String(await freePort())], {
     DATABASE_URL: 'postgres://x:y@127.0.0.1:1/z',

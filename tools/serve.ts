@@ -1,12 +1,14 @@
 import path from 'node:path';
-import { TWO_ROLES } from '../server/src/db/working-role';
+import { connect } from '../server/src/db/connection';
+import { assertUpToDate } from '../server/src/db/migrate';
+import { assertWorkingRole, TWO_ROLES } from '../server/src/db/working-role';
 import { loadDemo } from '../server/src/demo/load';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { buildApp } from './build-app';
 import { backUpDaily } from './backups';
 import { claim } from './claim';
 import { type Cluster, startCluster } from './cluster';
-import { ensureDatabase, remakeDatabase, withDatabase } from './database';
+import { assertAnswers, ensureDatabase, remakeDatabase, withDatabase } from './database';
 import { DATABASE, defaultDataFolder } from './places';
 import { CannotGoOn, say } from './say';
 import { assertPortFree, type ServerProcess, startServer } from './server-process';
@@ -71,6 +73,31 @@ function ownPostgres(): OwnPostgres | null {
   return appUrl ? { url, appUrl } : null;
 }
 
+/**
+ * Sets a database up as far as its owner's address is known, and looks at once whether the server will be able to work
+ * on it: not first after minutes of building.
+ * @throws CannotGoOn when it will not
+ */
+async function readyDatabase(
+  url: string | undefined,
+  own: OwnPostgres | null,
+  options: ServeOptions,
+  cluster: Cluster | null,
+): Promise<void> {
+  if (url) await fill(url, options, cluster);
+  if (!own) return;
+  const db = connect(own.appUrl);
+  try {
+    await assertAnswers(db, 'DATABASE_APP_URL');
+    await assertWorkingRole(db);
+    await assertUpToDate(db);
+  } catch (error) {
+    throw new CannotGoOn((error as Error).message);
+  } finally {
+    await db.destroy();
+  }
+}
+
 /** @throws CannotGoOn without the address of the owner, who alone sees every school */
 function backUpOf(url: string | undefined, folder: string): () => void {
   if (!url)
@@ -100,7 +127,7 @@ export async function serve(options: ServeOptions): Promise<number> {
     // Without the owner's address it serves what another start has set up.
     const url = own ? own.url : cluster!.url(DATABASE);
     const setUp = await Promise.race([
-      Promise.all([buildApp(), url ? fill(url, options, cluster) : null]),
+      Promise.all([buildApp(), readyDatabase(url, own, options, cluster)]),
       told.then(() => null),
     ]);
     if (setUp === null) return 0;
