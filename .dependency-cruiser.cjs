@@ -21,8 +21,23 @@ module.exports = {
       severity: 'error',
       from: { path: '^core/src', pathNot: '\\.test\\.ts$' },
       to: {
-        path: '^(app|server|tools|bench|e2e)/|^(node:)?(fs|path|crypto|os|net|http)$|node_modules/(react|expo|koa|knex)',
+        path: '^(app|copy|server|tools|bench|e2e)/|^(node:)?(fs|path|crypto|os|net|http)$|node_modules/(react|expo|koa|knex)',
       },
+    },
+    {
+      name: 'copy-is-words',
+      comment: 'Copy puts into words what core decides: it knows no screen and no server.',
+      severity: 'error',
+      from: { path: '^copy/src' },
+      to: { path: '^(app|server|tools|bench|e2e)/|node_modules/(react|expo|koa|knex)' },
+    },
+    {
+      name: 'one-way-to-a-locale',
+      comment:
+        'Sentences of a locale are read through copy, so that another locale can stand in their place.',
+      severity: 'error',
+      from: { pathNot: '^copy/src' },
+      to: { path: '^copy/src/en/' },
     },
     {
       name: 'server-has-no-screen',
@@ -70,9 +85,10 @@ module.exports = {
       severity: 'error',
       from: {},
       to: {
-        path: '^(core|server|app)/src/[^/]+/',
+        path: '^(core|copy|server|app)/src/[^/]+/',
         pathNot: [
           '^core/src/(assessment|causes|choreography|clearance|commands|debrief|drill-cases|drills|evidence|exchange|flight-log|flight-reading|geometry|go-no-go|pages|plan|ranking|rates|reconstruct|restrictions|schemas|second-model|simulator|sums|sync|synthetic-pilot|testing|vocabulary|weakness)/',
+          '^copy/src/en/',
           '^server/src/(commands|db|demo|exchange|facts|http|pages|problem|testing)/',
           '^app/src/(app|features|lazy|offline|shared|shell)/',
         ],

@@ -22,6 +22,7 @@ module.exports = {
   maxWorkers: '100%',
   projects: [
     pure('core'),
+    pure('copy'),
     pure('server'),
     pure('tools'),
     {

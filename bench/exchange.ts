@@ -39,9 +39,9 @@ function manyOccurrences(): string {
         injury: 'none',
       },
     });
-    return COLUMNS.map(({ name }) => cells[name]);
+    return COLUMNS.map((name) => cells[name]);
   });
-  return stringify([COLUMNS.map(({ name }) => name), ...rows], { record_delimiter: 'windows' });
+  return stringify([COLUMNS, ...rows], { record_delimiter: 'windows' });
 }
 
 const residentMb = (pid: number, what: 'VmRSS' | 'VmHWM'): number =>

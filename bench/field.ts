@@ -176,7 +176,6 @@ export function measureLayout(): { readonly median: number; readonly most: numbe
       isNew: random() < 0.2,
       after: [],
       apartFrom: null,
-      why: '',
     }));
     const started = performance.now();
     layOut(blocks, { packs: 12, packMinutes: 8, minutes: 150 });

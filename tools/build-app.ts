@@ -39,6 +39,7 @@ function sourceHash(): string {
   const files = [
     ...filesIn(path.join(ROOT, 'app')),
     ...filesIn(path.join(ROOT, 'core')),
+    ...filesIn(path.join(ROOT, 'copy')),
     path.join(ROOT, 'package-lock.json'),
     path.join(ROOT, 'tools', 'build-app.ts'),
     path.join(ROOT, 'tools', 'packages.ts'),

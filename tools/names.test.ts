@@ -4,7 +4,7 @@ import { ROOT } from './places';
 
 /** An exported name means one thing in the whole project. */
 
-const FOLDERS = ['core/src', 'server/src', 'app/src', 'tools', 'bench'];
+const FOLDERS = ['core/src', 'copy/src', 'server/src', 'app/src', 'tools', 'bench'];
 /** A command's handle, rule and handler share its name; screens are exported again where they load later. */
 const ON_PURPOSE = [
   /^core\/src\/commands\//,

@@ -71,7 +71,7 @@ export function packageProblems(): readonly string[] {
     if (!mayShip(licence))
       problems.push(`${place} is under ${licence}, which is not on the list in tools/packages.ts.`);
   }
-  for (const workspace of ['.', 'core', 'server', 'app', 'tools', 'bench', 'e2e']) {
+  for (const workspace of ['.', 'core', 'copy', 'server', 'app', 'tools', 'bench', 'e2e']) {
     const { dependencies = {} } = read<Manifest>(path.join(ROOT, workspace, 'package.json'));
     for (const [name, wanted] of Object.entries(dependencies))
       if (!name.startsWith('@skelby/') && !/^\d/.test(wanted))

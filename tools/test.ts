@@ -23,7 +23,7 @@ interface Tally {
 /** So many tests that pass only at their second try fail the run. */
 const TOO_FLAKY = 3;
 
-const SOURCES = ['core/src', 'server/src', 'app/src', 'tools', 'bench', 'e2e'] as const;
+const SOURCES = ['core/src', 'copy/src', 'server/src', 'app/src', 'tools', 'bench', 'e2e'] as const;
 
 /** A check that is one thing: it passes or it does not. */
 async function one(name: string, program: string, args: readonly string[]): Promise<Tally> {
@@ -49,7 +49,7 @@ const failed = (count: number): Tally => ({ passed: 0, failed: count, flaky: 0 }
 /** Types, shape, rules, layers, what nothing uses, and what comes from elsewhere. */
 async function statics(): Promise<readonly Tally[]> {
   const tallies: Tally[] = [];
-  for (const part of ['core', 'server', 'app', 'tools'])
+  for (const part of ['core', 'copy', 'server', 'app', 'tools'])
     tallies.push(await one(`types: ${part}`, bin('tsc'), ['-p', part]));
   tallies.push(
     await one('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']),

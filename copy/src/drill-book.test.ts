@@ -1,6 +1,7 @@
 import { bookOf } from './drill-book';
-import { drillOf, DRILLS, isDrillId, isFlown } from './drills';
-import type { OwnDrill } from './school-book';
+import { drillOf, DRILLS, isDrillId, isFlown } from '@skelby/core/drills/drills';
+import type { OwnDrill } from '@skelby/core/drills/school-book';
+import { wordedDrill } from './drills';
 
 const OWN = 'own-01900000-0000-7000-8000-000000000001';
 const own: OwnDrill = {
@@ -18,7 +19,7 @@ const own: OwnDrill = {
 };
 
 test('a changed standard is what the drill asks for from now on; everything else of it stays', () => {
-  const house = drillOf('tail-in-hover');
+  const house = wordedDrill('tail-in-hover');
   const book = bookOf([
     { drillId: 'tail-in-hover', number: 1, fields: { byEye: 'An older one', measured: '', dose: '' } },
     {
@@ -34,7 +35,7 @@ test('a changed standard is what the drill asks for from now on; everything else
     dose: '4 a pack',
   });
   expect([book.versionInForce('tail-in-hover'), book.versionInForce('half-thumb')]).toEqual([2, 0]);
-  expect(drillOf('tail-in-hover')).toEqual(house);
+  expect(wordedDrill('tail-in-hover')).toEqual(house);
 });
 
 test('an own drill stands among the others, and can be counted even where its words are not at hand', () => {

@@ -1,16 +1,28 @@
-import type { Drill } from './drill';
-import { DRILLS, type DrillId, drillOf } from './drills';
-import { asDrill, type DrillVersion, isOwnDrillId, type OwnDrill } from './school-book';
+import {
+  asDrill,
+  type DrillVersion,
+  isOwnDrillId,
+  type OwnDrill,
+  type OwnDrillId,
+} from '@skelby/core/drills/school-book';
+import { DRILLS, type DrillId } from '@skelby/core/drills/drills';
+import { type WordedDrill, wordedDrill } from './drills';
 
-export type FindDrill = (id: string) => Drill<DrillId>;
+export type FindWordedDrill = (id: string) => WordedDrill<DrillId>;
+
+/** An own drill with the words its school has written. */
+const ownDrill = (id: OwnDrillId, own: OwnDrill): WordedDrill<OwnDrillId> => {
+  const { name, trains, task, byEye, measured, dose, caution } = own;
+  return { ...asDrill(id, own), name, trains, task, byEye, measured, dose, ...(caution ? { caution } : {}) };
+};
 
 /** The drills of one school: the house's with its own words, and those that it has written itself. */
 export interface DrillBook {
   /** @throws RangeError when no drill has this id */
-  readonly drillOf: FindDrill;
+  readonly drillOf: FindWordedDrill;
   /** Number of the version of its standard that a drill is flown under now; 0: the house standard. */
   readonly versionInForce: (drillId: DrillId) => number;
-  readonly all: readonly Drill<DrillId>[];
+  readonly all: readonly WordedDrill<DrillId>[];
   /** The newest version of each changed standard and own drill. */
   readonly latest: readonly DrillVersion[];
 }
@@ -20,12 +32,12 @@ export function bookOf(versions: readonly DrillVersion[]): DrillBook {
   const newest = new Map<string, DrillVersion>();
   for (const version of versions)
     if ((newest.get(version.drillId)?.number ?? 0) < version.number) newest.set(version.drillId, version);
-  const find: FindDrill = (id) => {
+  const find: FindWordedDrill = (id) => {
     const version = newest.get(id);
-    if (!version) return drillOf(id);
-    if (isOwnDrillId(id)) return asDrill(id, version.fields as OwnDrill);
+    if (!version) return wordedDrill(id);
+    if (isOwnDrillId(id)) return ownDrill(id, version.fields as OwnDrill);
     const { byEye, measured, dose } = version.fields;
-    return { ...drillOf(id), byEye, measured, dose };
+    return { ...wordedDrill(id), byEye, measured, dose };
   };
   const ids = [...DRILLS.map((drill) => drill.id), ...[...newest.keys()].filter(isOwnDrillId)];
   return {

@@ -1,5 +1,4 @@
-import type { DrillId, HouseDrillId } from './drills';
-import { isOwnDrillId } from './school-book';
+import type { HouseDrillId } from '@skelby/core/drills/drills';
 
 /** What a trainer watches for, from common practice. */
 export interface Coaching {
@@ -17,7 +16,7 @@ const WALL = 'Any touch, or a wobble on the way in: back out, check the rotors, 
 const HOLD = 'It drifts past half the clear room: hold on, or land.';
 const TALK = 'Guessing instead of answering: slow down, or end the round.';
 
-export const COACHING: Readonly<Record<HouseDrillId, Coaching>> = {
+export const COACHING_WORDS: Readonly<Record<HouseDrillId, Coaching>> = {
   'single-stick': of(
     'The thumb slides round and takes a second axis along',
     'Throttle creeps while the eyes are on yaw',
@@ -292,8 +291,8 @@ export const COACHING: Readonly<Record<HouseDrillId, Coaching>> = {
 };
 
 /** What to watch for in any drill that the school has written itself. */
-const OWN: Coaching = of('Hurries to the next try', 'Watches the screen instead of the craft', TIRED);
-
-export function coachingOf(drillId: DrillId): Coaching {
-  return isOwnDrillId(drillId) ? OWN : COACHING[drillId];
-}
+export const OWN_COACHING: Coaching = of(
+  'Hurries to the next try',
+  'Watches the screen instead of the craft',
+  TIRED,
+);

@@ -4,6 +4,7 @@ import type { SpeedSetting } from '../vocabulary/craft-facts';
 import type { FlightMeasureId } from './measures/measures';
 import type { RecordedValue } from './recorded-value';
 import type { Path, PathPoint } from '../geometry/path';
+import type { CueId } from '../vocabulary/cues';
 
 /**
  * Where the nose should point: a bearing, the way the path runs, away from the pilot, at a place, or so far
@@ -39,7 +40,7 @@ export type ControlAids =
 /** A part of a drill. */
 export interface Stage {
   /** Told to the pilot. */
-  readonly says: string;
+  readonly says: CueId;
   readonly path: Path;
   readonly nose: Nose;
   readonly until: Until;
@@ -104,7 +105,7 @@ export const modeFlown = ({ mode }: Pick<Exercise, 'mode'>, usual: PilotedMode):
 const USUAL_SPEED_MPS = 2.5;
 
 type Part = Partial<Omit<Stage, 'path' | 'says'>>;
-const stage = (says: string, path: Path, part: Part): Stage => ({
+const stage = (says: CueId, path: Path, part: Part): Stage => ({
   nose: 'any',
   until: { is: 'there', standS: 0 },
   hands: 'fly',
@@ -116,14 +117,14 @@ const stage = (says: string, path: Path, part: Part): Stage => ({
 });
 
 /** Held over a place. */
-export const stay = (says: string, at: PathPoint, seconds: number, part: Part = {}): Stage =>
+export const stay = (says: CueId, at: PathPoint, seconds: number, part: Part = {}): Stage =>
   stage(says, { is: 'point', at }, { until: { is: 'for', seconds }, settleS: 1, ...part });
 /** From one place to the next. */
-export const leg = (says: string, from: PathPoint, to: PathPoint, part: Part = {}): Stage =>
+export const leg = (says: CueId, from: PathPoint, to: PathPoint, part: Part = {}): Stage =>
   stage(says, { is: 'segment', from, to }, part);
 /** Round a centre, nose first. */
-export const round = (says: string, arc: Omit<Extract<Path, { is: 'arc' }>, 'is'>, part: Part = {}): Stage =>
+export const round = (says: CueId, arc: Omit<Extract<Path, { is: 'arc' }>, 'is'>, part: Part = {}): Stage =>
   stage(says, { is: 'arc', ...arc }, { nose: 'along', ...part });
 /** Where there is no way to keep to: near a place, hands doing what they must. */
-export const free = (says: string, near: PathPoint, until: Until, part: Part = {}): Stage =>
+export const free = (says: CueId, near: PathPoint, until: Until, part: Part = {}): Stage =>
   stage(says, { is: 'point', at: near }, { until, ...part });

@@ -9,8 +9,6 @@ type MeasureIn<Unit> = {
 export interface RecordedValue {
   /** The measure; the worst of it in all parts of a rep is written down. */
   readonly of: MeasureId;
-  /** As the trainer with tape or timer calls it. */
-  readonly label: string;
   /** SI unit. */
   readonly unit: 'm' | 's';
   readonly step: number;
@@ -21,48 +19,48 @@ export interface RecordedValue {
 type How = Partial<Pick<RecordedValue, 'step' | 'in'>>;
 const valueIn =
   <Unit extends 'm' | 's'>(unit: Unit, step: number) =>
-  (of: MeasureIn<Unit>, label: string, how: How = {}): RecordedValue => ({ of, label, unit, step, ...how });
+  (of: MeasureIn<Unit>, how: How = {}): RecordedValue => ({ of, unit, step, ...how });
 const metres = valueIn('m', 0.5);
 const seconds = valueIn('s', 1);
 
 /** Which value of a rep each drill writes down, by tape, by timer or from a flight. */
 export const RECORDED_VALUES: Readonly<Partial<Record<DrillId, RecordedValue>>> = {
-  'half-thumb': seconds('small-for', 'Small thumbs for'),
-  'stick-call': seconds('answer-time', 'Usual answer time', { step: 0.1 }),
-  'mirror-call': seconds('answer-time', 'Usual answer time', { step: 0.1 }),
-  'pop-up-takeoff': metres('cross-track', 'Drift'),
-  'tail-in-hover': metres('cross-track', 'Worst distance'),
-  'fore-aft-line': metres('overshoot', 'Overshoot'),
-  'lateral-line': metres('cross-track', 'Off the line'),
-  'pad-landing': metres('touch-miss', 'Miss distance', { step: 0.1 }),
-  'into-wind-hover': metres('cross-track', 'Worst distance'),
-  'side-on-hover': metres('cross-track', 'Worst distance'),
-  'nose-in-hover': metres('cross-track', 'Worst distance'),
-  'clock-hover': metres('cross-track', 'Worst distance'),
-  'lead-walk': seconds('tail-on-time', 'Tail-on for', { step: 10 }),
-  'tail-in-ring': metres('cross-track', 'Radius error'),
-  'lean-and-lift': metres('height', 'Height error'),
-  'circle-both-ways': metres('cross-track', 'Radius error'),
-  'circle-height-steps': metres('height', 'Height error'),
-  'figure-eight': metres('cross-track', 'Radius error'),
-  'orbit-the-post': metres('cross-track', 'Radius error'),
-  'safe-posture': seconds('lasted', 'Until safe'),
-  'tumble-recovery': metres('height-lost', 'Height lost', { step: 1 }),
-  'brake-to-mark': metres('stop-miss', 'Miss distance'),
-  'mode-stop-table': metres('stopped-in', 'Stopped in', { in: [1, 4] }),
-  'climb-over': metres('clearance', 'Clearance'),
-  'blind-side-brake': metres('stopped-in', 'Stopped in'),
-  'clear-the-line': metres('stopped-in', 'Stopped in', { in: [1] }),
-  'tilt-hands': metres('cross-track', 'Worst distance'),
-  'stand-off-judging': metres('judging-error', 'Error'),
-  'gap-ladder': metres('gap-offset', 'Off the middle', { step: 0.1 }),
-  'portal-drop': metres('gap-offset', 'Off the middle', { step: 0.1 }),
-  'under-roof-pass': metres('height', 'Height spread', { step: 0.1 }),
-  'hold-off-hover': metres('cross-track', 'Worst distance'),
-  'hold-off-line': metres('overshoot', 'Overshoot'),
-  'surprise-hold-loss': metres('moved', 'Distance lost'),
-  'leg-circuit': metres('mark', 'Mark miss'),
-  'crab-leg': metres('cross-track', 'Off the line'),
-  'airflow-step': metres('cross-track', 'Moved'),
-  'release-drill': seconds('hands-off', 'Hands off within', { step: 0.1 }),
+  'half-thumb': seconds('small-for'),
+  'stick-call': seconds('answer-time', { step: 0.1 }),
+  'mirror-call': seconds('answer-time', { step: 0.1 }),
+  'pop-up-takeoff': metres('cross-track'),
+  'tail-in-hover': metres('cross-track'),
+  'fore-aft-line': metres('overshoot'),
+  'lateral-line': metres('cross-track'),
+  'pad-landing': metres('touch-miss', { step: 0.1 }),
+  'into-wind-hover': metres('cross-track'),
+  'side-on-hover': metres('cross-track'),
+  'nose-in-hover': metres('cross-track'),
+  'clock-hover': metres('cross-track'),
+  'lead-walk': seconds('tail-on-time', { step: 10 }),
+  'tail-in-ring': metres('cross-track'),
+  'lean-and-lift': metres('height'),
+  'circle-both-ways': metres('cross-track'),
+  'circle-height-steps': metres('height'),
+  'figure-eight': metres('cross-track'),
+  'orbit-the-post': metres('cross-track'),
+  'safe-posture': seconds('lasted'),
+  'tumble-recovery': metres('height-lost', { step: 1 }),
+  'brake-to-mark': metres('stop-miss'),
+  'mode-stop-table': metres('stopped-in', { in: [1, 4] }),
+  'climb-over': metres('clearance'),
+  'blind-side-brake': metres('stopped-in'),
+  'clear-the-line': metres('stopped-in', { in: [1] }),
+  'tilt-hands': metres('cross-track'),
+  'stand-off-judging': metres('judging-error'),
+  'gap-ladder': metres('gap-offset', { step: 0.1 }),
+  'portal-drop': metres('gap-offset', { step: 0.1 }),
+  'under-roof-pass': metres('height', { step: 0.1 }),
+  'hold-off-hover': metres('cross-track'),
+  'hold-off-line': metres('overshoot'),
+  'surprise-hold-loss': metres('moved'),
+  'leg-circuit': metres('mark'),
+  'crab-leg': metres('cross-track'),
+  'airflow-step': metres('cross-track'),
+  'release-drill': seconds('hands-off', { step: 0.1 }),
 };

@@ -15,7 +15,7 @@ describe('the catalogue of causes and drills', () => {
     expect(new Set(CAUSES.map((cause) => cause.id)).size).toBe(CAUSES.length);
     expect(new Set(DRILLS.map((drill) => drill.id)).size).toBe(DRILLS.length);
     for (const family of FAMILIES)
-      expect(CAUSES.filter((cause) => cause.family === family.id).length).toBeGreaterThan(1);
+      expect(CAUSES.filter((cause) => cause.family === family).length).toBeGreaterThan(1);
   });
 
   test('no cause names a drill that is not there, and no drill a prerequisite that is not there', () => {
@@ -63,10 +63,6 @@ describe('the catalogue of causes and drills', () => {
       }
     },
   );
-
-  test('letting go is never the answer in a manual mode', () => {
-    for (const cause of CAUSES) expect(cause.respond.manual).not.toMatch(/^Release/);
-  });
 });
 
 describe('the proposed plan', () => {
@@ -101,9 +97,9 @@ describe('the proposed plan', () => {
   });
 
   test.each([
-    [['side-on-hover', 'mirror-call'], 'Keep at least one deciding drill'],
-    [['nose-in-hover', 'nose-in-hover'], 'twice'],
-    [['nose-in-hover', 'barrel-roll'], 'There is no drill "barrel-roll"'],
+    [['side-on-hover', 'mirror-call'], 'plan.none-decides'],
+    [['nose-in-hover', 'nose-in-hover'], 'plan.drill-twice'],
+    [['nose-in-hover', 'barrel-roll'], 'plan.unknown-drill'],
     [
       [
         'nose-in-hover',
@@ -114,9 +110,9 @@ describe('the proposed plan', () => {
         'fore-aft-line',
         'lateral-line',
       ],
-      'at most 6',
+      'plan.too-many',
     ],
-  ])('a plan of %j is refused in words: %s', (ids, words) => {
-    expect(planProblem('orientation-nose-in', 'position-hold', ids as DrillId[])).toContain(words);
+  ])('a plan of %j is refused: %s', (ids, says) => {
+    expect(planProblem('orientation-nose-in', 'position-hold', ids as DrillId[])?.say).toBe(says);
   });
 });

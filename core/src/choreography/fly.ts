@@ -1,4 +1,5 @@
 import { FULL, type SceneLeg, NEUTRAL, RAMP_S, type StickMoves } from './legs';
+import type { CueId } from '../vocabulary/cues';
 
 /**
  * Where the craft is and where its nose points. The pilot stands at 0, 0 and looks along y; x is to the
@@ -18,7 +19,7 @@ export interface Moment extends ScenePose {
   readonly t: number;
   readonly sticks: StickMoves;
   /** What was said last; null before anything was. */
-  readonly says: string | null;
+  readonly says: CueId | null;
 }
 
 export const STEP_S = 0.05;
@@ -44,7 +45,7 @@ export function fly(start: ScenePose, legs: readonly SceneLeg[]): readonly Momen
   let before = NEUTRAL;
   let slipBefore = 0;
   let ground = { x: 0, y: 0 };
-  let says: string | null = null;
+  let says: CueId | null = null;
   for (const leg of legs) {
     says = leg.says ?? says;
     const steps = Math.max(1, Math.round(leg.seconds / STEP_S));

@@ -1,3 +1,5 @@
+import type { CueId } from '../vocabulary/cues';
+
 /**
  * How far each stick is pushed, −1 to 1. Throttle up, yaw right, pitch forward and roll right are positive.
  */
@@ -34,7 +36,7 @@ export interface SceneLeg {
     readonly noseDeg?: number;
   };
   /** Said at its beginning. */
-  readonly says?: string;
+  readonly says?: CueId;
 }
 
 /** Speeds of the drawn craft at full stick: a slow setting, so that the eye can follow. */
@@ -46,21 +48,21 @@ const SETTLE_S = 0.9;
 const STICK = 0.4;
 const YAW_STICK = 0.5;
 
-const legOf = (part: Partial<StickMoves>, seconds: number, says?: string): SceneLeg => ({
+const legOf = (part: Partial<StickMoves>, seconds: number, says?: CueId): SceneLeg => ({
   sticks: { ...NEUTRAL, ...part },
   seconds,
   ...(says === undefined ? {} : { says }),
 });
 
 /** Sticks at rest for so long, s. */
-export const hold = (seconds: number, says?: string): SceneLeg => legOf({}, seconds, says);
+export const hold = (seconds: number, says?: CueId): SceneLeg => legOf({}, seconds, says);
 
 /** Sticks held where they are given, for so long, s. */
-export const blend = (sticks: Partial<StickMoves>, seconds: number, says?: string): SceneLeg =>
+export const blend = (sticks: Partial<StickMoves>, seconds: number, says?: CueId): SceneLeg =>
   legOf(sticks, seconds, says);
 
 /** As `mix`, while the craft runs on over the ground as before. */
-export const slide = (sticks: Partial<StickMoves>, seconds: number, says?: string): SceneLeg => ({
+export const slide = (sticks: Partial<StickMoves>, seconds: number, says?: CueId): SceneLeg => ({
   ...legOf(sticks, seconds, says),
   slides: true,
 });
@@ -69,14 +71,14 @@ export const slide = (sticks: Partial<StickMoves>, seconds: number, says?: strin
 export const pushed = (
   by: NonNullable<SceneLeg['pushed']>,
   seconds: number,
-  says?: string,
+  says?: CueId,
   sticks: Partial<StickMoves> = {},
 ): SceneLeg => ({ ...legOf(sticks, seconds, says), pushed: by });
 
 /** One stick brought to a place and back, long enough to move the craft by so much; then a rest. */
 const alongAxis =
   (axis: keyof StickMoves, full: number, stick: number) =>
-  (amount: number, says?: string): readonly SceneLeg[] => [
+  (amount: number, says?: CueId): readonly SceneLeg[] => [
     legOf({ [axis]: Math.sign(amount) * stick }, Math.abs(amount) / (full * stick), says),
     hold(SETTLE_S),
   ];
@@ -97,7 +99,7 @@ const FULL_TURN_DEG = 360;
 /**
  * A curve flown nose first: so much of a turn (in degrees, clockwise positive) on a circle of that radius, m.
  */
-export function curve(radiusM: number, degrees: number, says?: string): SceneLeg {
+export function curve(radiusM: number, degrees: number, says?: CueId): SceneLeg {
   const yawDegPerS = ((CIRCLE_PITCH * FULL.forwardMps) / radiusM) * (180 / Math.PI);
   return {
     ...blend(
@@ -124,7 +126,7 @@ export const powered = (leg: SceneLeg, throttle: number): SceneLeg => ({
  * Round a post with the nose kept on it: sideways and yaw against each other; `laps` positive goes round
  * clockwise seen from above.
  */
-export function orbit(radiusM: number, laps: number, says?: string): SceneLeg {
+export function orbit(radiusM: number, laps: number, says?: CueId): SceneLeg {
   const yawDegPerS = ((STICK * FULL.sidewaysMps) / radiusM) * (180 / Math.PI);
   return blend(
     { roll: -Math.sign(laps) * STICK, yaw: (Math.sign(laps) * yawDegPerS) / FULL.yawDegPerS },

@@ -1,4 +1,5 @@
 import type { Side } from '../drills/drill';
+import type { CueId } from '../vocabulary/cues';
 import type { ScenePose } from './fly';
 import type { SceneLeg } from './legs';
 
@@ -13,7 +14,7 @@ export interface Mark {
   readonly height?: number;
   /** Stands along y instead of along x. */
   readonly deep?: boolean;
-  readonly label?: string;
+  readonly label?: CueId;
 }
 
 /** Which way is out when it goes wrong. */

@@ -39,7 +39,7 @@ export interface Flown {
  */
 export function movementOf(drillId: DrillId, side: Side | null = null): Flown {
   const scene = sceneOf(drillId);
-  if (!scene) throw new RangeError(`${drillOf(drillId).name} is not done with the sticks.`);
+  if (!scene) throw new RangeError(`${drillId} is not done with the sticks.`);
   const { windFromDeg } = scene;
   if (side === null || scene.side === undefined || side === scene.side)
     return { moments: fly(scene.start, scene.legs), windFromDeg, isMirrored: false };
@@ -52,6 +52,6 @@ export function movementOf(drillId: DrillId, side: Side | null = null): Flown {
       isMirrored: true,
     };
   throw new RangeError(
-    `${drillOf(drillId).name} has no side "${side}": one of ${SIDES.filter((each) => drillOf(drillId).sides.includes(each)).join(', ')}.`,
+    `${drillId} has no side "${side}": one of ${SIDES.filter((each) => drillOf(drillId).sides.includes(each)).join(', ')}.`,
   );
 }

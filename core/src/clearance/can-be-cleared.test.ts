@@ -75,7 +75,7 @@ function clear(causeId: CauseId, pilot: Flies, seed: number) {
         { drillId, flownOn: 'craft', place: 'open', windMps: windOf(band), windLimitMps, flies: pilot },
         weakness,
       );
-      if (refused.length > 0) return refused[0]!.words;
+      if (refused.length > 0) return JSON.stringify(refused[0]!.said);
       if (!mayDecide(drillOf(drillId))) return `${drillId} cannot decide`;
       const attempts = next.do === 'check' ? 5 : 4;
       const purpose = next.do === 'check' ? 'check' : 'test';

@@ -150,7 +150,7 @@ describe('choosing the limit from the risk', () => {
     expect(lattice.compare(strict.point, limit.point)).toBe(1);
     expect(strict.goodExpectedReps).toBeGreaterThan(limit.goodExpectedReps);
     expect(() => chooseLimit({ ...DEFAULT_RULE, plannedReps: 2, riskPercent: 1 })).toThrow(
-      'plan more reps or accept more risk',
+      'rule.too-few-reps',
     );
   });
 });

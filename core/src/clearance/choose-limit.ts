@@ -1,3 +1,4 @@
+import { OutOfLimits, sentence } from '../vocabulary/said';
 import { chanceClearedWithin, expectedReps } from './chart-probability';
 import type { ClearingRule } from './clearing-rule';
 import { ORIGIN, type Point, ScoreLattice } from './score-lattice';
@@ -63,9 +64,7 @@ export function chooseLimit(rule: ClearingRule): DecisionLimit {
   const p1 = rule.acceptableMissPercent / 100;
   const smallest = smallestLimit(lattice, rule, p0);
   if (!smallest)
-    throw new RangeError(
-      `${rule.plannedReps} planned reps are too few for a risk of ${rule.riskPercent} %: plan more reps or accept more risk.`,
-    );
+    throw new OutOfLimits(sentence('rule.too-few-reps', { reps: rule.plannedReps, risk: rule.riskPercent }));
   const { point, chance } = smallest;
   return {
     point,
@@ -101,9 +100,7 @@ export function chooseRelapseLimit(rule: ClearingRule): RelapseLimit {
   const p1 = rule.acceptableMissPercent / 100;
   const smallest = smallestLimit(lattice, rule, p1);
   if (!smallest)
-    throw new RangeError(
-      `${rule.plannedReps} planned reps are too few for a risk of ${rule.riskPercent} %: plan more reps or accept more risk.`,
-    );
+    throw new OutOfLimits(sentence('rule.too-few-reps', { reps: rule.plannedReps, risk: rule.riskPercent }));
   const { point, chance } = smallest;
   return {
     point,

@@ -86,7 +86,7 @@ describe('the limit of the relapse chart', () => {
 
   test('a rule that cannot keep its risk says what to do', () => {
     expect(() => chooseRelapseLimit({ ...DEFAULT_RULE, plannedReps: 1, riskPercent: 5 })).toThrow(
-      'plan more reps or accept more risk',
+      'rule.too-few-reps',
     );
   });
 });

@@ -2,6 +2,7 @@ import { type InferType, object } from 'yup';
 import { choiceOrNone, day, instant, whole } from '../schemas/fields';
 import { SIDES } from '../drills/drill';
 import { drillOf, mayDecide } from '../drills/drills';
+import { sentence } from '../vocabulary/said';
 import { command, type FieldRefusal } from './command';
 import * as handles from './handles';
 import { drillId } from './record-rep';
@@ -10,25 +11,24 @@ import { drillId } from './record-rep';
 export const MOST_ANNOUNCED = 12;
 
 const setShape = object({
-  drillId: drillId('Drill'),
-  side: choiceOrNone('Side', SIDES),
-  number: whole('Number of tests', 1, MOST_ANNOUNCED),
-  day: day('Day'),
-  at: instant('Time'),
+  drillId: drillId('drill'),
+  side: choiceOrNone('side', SIDES),
+  number: whole('number-of-tests', 1, MOST_ANNOUNCED),
+  day: day('day'),
+  at: instant('time'),
 }).noUnknown();
 export type TestSetFields = InferType<typeof setShape>;
 
 function setProblem(set: TestSetFields): FieldRefusal | null {
   const drill = drillOf(set.drillId);
-  if (!mayDecide(drill))
-    return { field: 'drillId', message: `${drill.name} is not flown: it has no tests to announce.` };
+  if (!mayDecide(drill)) return { field: 'drillId', said: sentence('tests.not-flown', { drill: drill.id }) };
   if (drill.sides.length > 0 ? !drill.sides.includes(set.side!) : set.side !== null)
     return {
       field: 'side',
-      message:
+      said:
         drill.sides.length > 0
-          ? `Side must be one of ${drill.sides.join(', ')} for ${drill.name}.`
-          : `${drill.name} has no sides: leave Side empty.`,
+          ? sentence('rep.other-side', { sides: drill.sides, drill: drill.id })
+          : sentence('rep.no-sides', { drill: drill.id }),
     };
   return null;
 }

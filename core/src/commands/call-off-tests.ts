@@ -3,7 +3,7 @@ import { instant } from '../schemas/fields';
 import { command } from './command';
 import * as handles from './handles';
 
-const callOffShape = object({ at: instant('Time') }).noUnknown();
+const callOffShape = object({ at: instant('time') }).noUnknown();
 export type CallOffFields = InferType<typeof callOffShape>;
 
 /** What was announced and not yet flown is called off. */

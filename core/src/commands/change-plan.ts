@@ -4,10 +4,10 @@ import { command } from './command';
 import * as handles from './handles';
 
 /** When it was put in force; a phone of an older version does not say, and then it is when the server hears of it. */
-const at = instantIfAny('Time');
+const at = instantIfAny('time');
 export const planShape = object({
-  drillIds: drillIds('Drills'),
-  reason: text('Reason', 300),
+  drillIds: drillIds('drills'),
+  reason: text('reason', 300),
   at,
 }).noUnknown();
 export type PlanFields = InferType<typeof planShape>;

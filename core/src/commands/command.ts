@@ -1,11 +1,12 @@
 import type { Schema } from 'yup';
 import type { KeysOf } from './address';
+import type { Said } from '../vocabulary/said';
 import type { Handle } from './handles';
 
 /** Why a command is refused, and which of its fields it is about. */
 export interface FieldRefusal {
   readonly field: string;
-  readonly message: string;
+  readonly said: Said;
 }
 
 /** One thing that can be done, with all that whoever does it has to know. */

@@ -5,11 +5,11 @@ import * as handles from './handles';
 
 /** The trainer's word on the cause. `weaknessId`, `moveId` and `planId` are used where a new row is needed. */
 export const confirmShape = object({
-  causeId: causeId('Cause'),
-  weaknessId: key('Weakness'),
-  moveId: key('Move'),
-  planId: key('Plan'),
-  at: instant('Time'),
+  causeId: causeId('cause'),
+  weaknessId: key('weakness'),
+  moveId: key('move'),
+  planId: key('plan'),
+  at: instant('time'),
 }).noUnknown();
 export type ConfirmFields = InferType<typeof confirmShape>;
 

@@ -6,11 +6,11 @@ import * as handles from './handles';
 export const TRAINER_MOVES = ['signed', 'signed-early', 'closed', 'undone'] as const;
 
 const moveShape = object({
-  kind: choice('Move', TRAINER_MOVES),
-  undoes: keyOrNone('Move to undo'),
-  at: instant('Time'),
-  day: day('Day'),
-  reason: text('Reason', 300),
+  kind: choice('move', TRAINER_MOVES),
+  undoes: keyOrNone('move-to-undo'),
+  at: instant('time'),
+  day: day('day'),
+  reason: text('reason', 300),
 }).noUnknown();
 export type MoveFields = InferType<typeof moveShape>;
 

@@ -4,6 +4,7 @@ import { day, instant, text } from '../schemas/fields';
 import { command } from './command';
 import * as handles from './handles';
 import { repShape } from './record-rep';
+import { fieldSaid } from '../schemas/field-said';
 
 /** What a pilot may do with a private link. */
 
@@ -18,11 +19,11 @@ export const recordOwnRep = command(handles.recordOwnRep, {
 const nearMissShape = object({
   causeId: string<CauseId>()
     .strict()
-    .defined('What it was like is missing: pick one.')
-    .test('cause', 'What it was like is not on the list: pick one.', (value) => isCauseId(value ?? '')),
-  note: text('What happened', 800).min(3, 'What happened is too short: say it in a few words.'),
-  happenedAt: instant('Time'),
-  day: day('Day'),
+    .defined(fieldSaid('near-miss.missing'))
+    .test('cause', fieldSaid('near-miss.not-listed'), (value) => isCauseId(value ?? '')),
+  note: text('what-happened', 800).min(3, fieldSaid('near-miss.too-short')),
+  happenedAt: instant('time'),
+  day: day('day'),
 }).noUnknown();
 
 export type NearMissFields = InferType<typeof nearMissShape>;

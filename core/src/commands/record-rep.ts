@@ -18,60 +18,63 @@ import {
 import { daysBetween } from '../vocabulary/day';
 import { FLIGHT_MODES } from '../vocabulary/flying';
 import { WIND_BANDS } from '../vocabulary/wind-band';
+import { sentence } from '../vocabulary/said';
 import { command, type FieldRefusal } from './command';
 import * as handles from './handles';
+import { fieldSaid } from '../schemas/field-said';
+import type { FieldLabel } from '../schemas/labels';
 
-export const drillId = (label: string) =>
+export const drillId = (label: FieldLabel) =>
   string<DrillId>()
     .strict()
-    .defined(`${label} is missing: pick one.`)
+    .defined(fieldSaid('field.pick-one', { label }))
     .nonNullable()
     .test(
       'drill',
-      `${label} is not a known drill: pick one from the list.`,
+      fieldSaid('field.no-drill', { label }),
       (value) => typeof value === 'string' && isDrillId(value),
     );
 
 export const repShape = object({
-  weaknessId: key('Weakness'),
-  drillId: drillId('Drill'),
-  purpose: choice('Purpose', PURPOSES),
-  met: yesNo('Met'),
-  missReason: choiceOrNone('Why missed', MISS_REASONS),
-  side: choiceOrNone('Side', SIDES),
-  band: choice('Wind band', WIND_BANDS),
-  flownOn: choice('Flown on', ['craft', 'simulator'] as const),
-  mode: choice('Mode', FLIGHT_MODES),
-  pilotRelative: yesNo('Pilot-relative'),
-  pack: whole('Pack', 1, 40),
-  level: number().oneOf(LEVELS, 'Level must be -2, -1, 0 or 1: 0 is the standard.').default(0),
-  measure: quantityOrNone('Measured', 0, 10_000),
-  sessionId: keyOrNone('Session'),
-  craftId: keyOrNone('Craft'),
-  testSetId: keyOrNone('Announced set'),
-  drillVersion: whole('Version of the standard', 0, 10_000).default(0),
+  weaknessId: key('weakness'),
+  drillId: drillId('drill'),
+  purpose: choice('purpose', PURPOSES),
+  met: yesNo('met'),
+  missReason: choiceOrNone('why-missed', MISS_REASONS),
+  side: choiceOrNone('side', SIDES),
+  band: choice('wind-band', WIND_BANDS),
+  flownOn: choice('flown-on', ['craft', 'simulator'] as const),
+  mode: choice('mode', FLIGHT_MODES),
+  pilotRelative: yesNo('pilot-relative'),
+  pack: whole('pack', 1, 40),
+  level: number().oneOf(LEVELS, fieldSaid('rep.other-level')).default(0),
+  measure: quantityOrNone('measured', 0, 10_000),
+  sessionId: keyOrNone('session'),
+  craftId: keyOrNone('craft'),
+  testSetId: keyOrNone('announced-set'),
+  drillVersion: whole('version-of-the-standard', 0, 10_000).default(0),
   /** Which of the drill's cases: the rule below knows them. */
   caseId: string().nullable().default(null),
-  stage: quantityOrNone('Stage', 1, 9).integer('Stage must be a whole number from 1 to 9, or empty.'),
-  widthSpans: quantityOrNone('Width in spans', 1, 50),
-  distanceM: quantityOrNone('Distance from the pilot', 1, 500),
-  day: day('Day'),
-  flownAt: instant('Time'),
+  stage: quantityOrNone('stage', 1, 9).integer(fieldSaid('rep.no-stage', { least: 1, most: 9 })),
+  widthSpans: quantityOrNone('width-in-spans', 1, 50),
+  distanceM: quantityOrNone('distance-from-the-pilot', 1, 500),
+  day: day('day'),
+  flownAt: instant('time'),
 }).noUnknown();
 export type RepFields = InferType<typeof repShape>;
 
 /** One thing that may not fit; null when it does. */
 type Fits = (rep: RepFields, drill: Drill<DrillId>) => FieldRefusal | null;
 
-const sideFits: Fits = ({ side }, { name, sides }) =>
+const sideFits: Fits = ({ side }, { id, sides }) =>
   side === null || sides.includes(side)
     ? null
     : {
         field: 'side',
-        message:
+        said:
           sides.length === 0
-            ? `${name} has no sides: leave Side empty.`
-            : `Side must be one of ${sides.join(', ')} for ${name}.`,
+            ? sentence('rep.no-sides', { drill: id })
+            : sentence('rep.other-side', { sides, drill: id }),
       };
 
 const dayFits: Fits = ({ day: on, flownAt }) =>
@@ -79,7 +82,7 @@ const dayFits: Fits = ({ day: on, flownAt }) =>
     ? null
     : {
         field: 'day',
-        message: 'Day is not the day of Time: give the day on which it was flown, where it was flown.',
+        said: sentence('rep.day-not-of-time'),
       };
 
 /** Tests and checks are flown at the standard, of drills that may decide, each a case where it is drawn by lot. */
@@ -88,43 +91,41 @@ const purposeFits: Fits = ({ purpose, level, caseId }, drill) => {
   if (level !== 0)
     return {
       field: 'level',
-      message: 'Only practice is set easier or harder: tests and checks are flown at the standard.',
+      said: sentence('rep.only-practice-has-levels'),
     };
   if (!mayDecide(drill))
-    return { field: 'purpose', message: `${drill.name} is not flown: its reps are practice.` };
+    return { field: 'purpose', said: sentence('rep.only-practice', { drill: drill.id }) };
   return drill.byLot && caseId === null
-    ? { field: 'caseId', message: `Case is missing: a test of ${drill.name} is one case drawn by lot.` }
+    ? { field: 'caseId', said: sentence('rep.case-missing', { drill: drill.id }) }
     : null;
 };
 
 const setFits: Fits = ({ testSetId, purpose }) =>
   testSetId === null || purpose === 'test'
     ? null
-    : { field: 'testSetId', message: 'Only tests are announced in sets: leave Announced set empty.' };
+    : { field: 'testSetId', said: sentence('rep.only-tests-in-sets') };
 
-const caseFits: Fits = ({ caseId }, { id, name }) =>
+const caseFits: Fits = ({ caseId }, { id }) =>
   caseId === null || isCaseOf(id, caseId)
     ? null
-    : { field: 'caseId', message: `Case is none of ${name}: leave it empty, or draw one.` };
+    : { field: 'caseId', said: sentence('rep.other-case', { drill: id }) };
 
-const stageFits: Fits = ({ stage }, { name, stages = [] }) =>
-  stage === null || stage <= stages.length
+const stageFits: Fits = ({ stage }, { id, stages = 0 }) =>
+  stage === null || stage <= stages
     ? null
-    : { field: 'stage', message: `Stage must be one of the ${stages.length} of ${name}.` };
+    : { field: 'stage', said: sentence('rep.other-stage', { stages, drill: id }) };
 
-const widthFits: Fits = ({ widthSpans }, { name, widthsSpans }) =>
+const widthFits: Fits = ({ widthSpans }, { id, widthsSpans }) =>
   widthSpans === null || widthsSpans
     ? null
-    : { field: 'widthSpans', message: `${name} has no opening: leave Width empty.` };
+    : { field: 'widthSpans', said: sentence('rep.no-opening', { drill: id }) };
 
 const missFits: Fits = ({ met, missReason }) =>
-  met && missReason !== null
-    ? { field: 'missReason', message: 'A rep that was met has no reason for a miss: leave it empty.' }
-    : null;
+  met && missReason !== null ? { field: 'missReason', said: sentence('rep.met-without-reason') } : null;
 
-const placeFits: Fits = ({ flownOn }, { name, simulator }) =>
+const placeFits: Fits = ({ flownOn }, { id, simulator }) =>
   flownOn === 'simulator' && simulator === 'no-use'
-    ? { field: 'flownOn', message: `${name} cannot be shown on the simulator: fly it on the craft.` }
+    ? { field: 'flownOn', said: sentence('rep.not-on-simulator', { drill: id }) }
     : null;
 
 const FITS: readonly Fits[] = [

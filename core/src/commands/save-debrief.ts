@@ -7,14 +7,14 @@ import * as handles from './handles';
 
 /** `base` is the version that this one was made from, 0 for none; the keys are used where closing needs a new row. */
 const debriefShape = object({
-  base: whole('Base version', 0, 10_000),
-  state: choice('State', DEBRIEF_STATES),
-  reason: text('Reason', 300),
-  at: instant('Time'),
-  weaknessId: key('Weakness'),
-  moveId: key('Move'),
-  undoId: key('Move to undo with'),
-  planId: key('Plan'),
+  base: whole('base-version', 0, 10_000),
+  state: choice('state', DEBRIEF_STATES),
+  reason: text('reason', 300),
+  at: instant('time'),
+  weaknessId: key('weakness'),
+  moveId: key('move'),
+  undoId: key('move-to-undo-with'),
+  planId: key('plan'),
   findings: findingsShape,
 }).noUnknown();
 export type DebriefFields = InferType<typeof debriefShape>;

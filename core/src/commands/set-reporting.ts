@@ -3,6 +3,7 @@ import { REPORT_WHEN, type ReportingRule } from '../debrief/reporting';
 import { choice, line, quantity } from '../schemas/fields';
 import { command } from './command';
 import * as handles from './handles';
+import { fieldSaid } from '../schemas/field-said';
 
 export const MOST_REPORTING_RULES = 12;
 
@@ -11,13 +12,13 @@ export const setReporting = command(handles.setReporting, {
   schema: object({
     rules: array(
       object({
-        when: choice('When', REPORT_WHEN),
-        to: line('Whom to tell', 200),
-        withinHours: quantity('Within', 0.5, 720, 'h'),
+        when: choice('when', REPORT_WHEN),
+        to: line('whom-to-tell', 200),
+        withinHours: quantity('within', 0.5, 720, 'h'),
       }).noUnknown(),
     )
-      .defined('Rules are missing: give a list, or an empty one.')
-      .max(MOST_REPORTING_RULES, `At most ${MOST_REPORTING_RULES} rules: leave some out.`),
+      .defined(fieldSaid('reporting.rules-missing'))
+      .max(MOST_REPORTING_RULES, fieldSaid('reporting.too-many', { most: MOST_REPORTING_RULES })),
   }).noUnknown() as never,
 });
 

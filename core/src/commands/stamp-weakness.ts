@@ -5,10 +5,10 @@ import { command } from './command';
 import * as handles from './handles';
 
 const stampShape = object({
-  mode: choice('Mode', FLIGHT_MODES),
-  windLimitMps: quantity('Wind limit', 1, 20, 'm/s'),
-  holdOff: yesNoUsually('Hold off too', false),
-  at: instant('Time'),
+  mode: choice('mode', FLIGHT_MODES),
+  windLimitMps: quantity('wind-limit', 1, 20, 'm/s'),
+  holdOff: yesNoUsually('hold-off-too', false),
+  at: instant('time'),
   reason: reason(),
 }).noUnknown();
 export type StampFields = InferType<typeof stampShape>;

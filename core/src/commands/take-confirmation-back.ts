@@ -3,7 +3,7 @@ import { instant, key, reason } from '../schemas/fields';
 import { command } from './command';
 import * as handles from './handles';
 
-const unconfirmShape = object({ moveId: key('Move'), at: instant('Time'), reason: reason() }).noUnknown();
+const unconfirmShape = object({ moveId: key('move'), at: instant('time'), reason: reason() }).noUnknown();
 export type UnconfirmFields = InferType<typeof unconfirmShape>;
 
 /** Takes the trainer's word on the cause back, and with it opens the debrief that gave it. */

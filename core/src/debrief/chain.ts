@@ -1,6 +1,7 @@
 import { causeOf, type CauseId } from '../causes/causes';
 import type { Answers } from '../evidence/question';
-import { labelOf, questionOf, type QuestionId } from '../evidence/questions';
+import type { QuestionId } from '../evidence/questions';
+import { type Said, sentence } from '../vocabulary/said';
 import type { OccurrenceKind } from '../vocabulary/flying';
 
 /** One step from the first thing that went wrong to the outcome. */
@@ -11,6 +12,9 @@ export interface Link {
   /** Whether training can break it. */
   readonly breakable: boolean;
 }
+
+/** A link as it is proposed: its words are still to be said. */
+export type ProposedLink = Omit<Link, 'words'> & { readonly said: Said };
 
 /** Earliest in the making first: what was decided on the ground comes before what the hands did. */
 const FAMILY_ORDER = [
@@ -49,25 +53,23 @@ const HANDS: Readonly<Partial<Record<QuestionId, readonly string[]>>> = {
 };
 const MOST_OF_EACH = 2;
 
-const said = (
+const answered = (
   known: Answers,
   wanted: Readonly<Partial<Record<QuestionId, readonly string[]>>>,
-): readonly Link[] =>
+): readonly ProposedLink[] =>
   Object.entries(wanted)
     .filter(([id, values]) => values.includes(known.choices[id] ?? ''))
     .slice(0, MOST_OF_EACH)
-    .map(([id]) => {
-      const question = questionOf(id);
-      const label = question.kind === 'choice' ? labelOf(question, known.choices[id]!) : '';
-      return { words: `${question.short}: ${label.toLowerCase()}`, causeId: null, breakable: false };
-    });
+    .map(([question]) => ({
+      said: sentence('chain.answer', { question, value: known.choices[question]! }),
+      causeId: null,
+      breakable: false,
+    }));
 
-function outcome(known: Answers, kind: OccurrenceKind): Link {
+function outcome(known: Answers, kind: OccurrenceKind): ProposedLink {
   const what = known.choices['obstacle_kind'];
-  const question = questionOf('obstacle_kind');
-  const label =
-    what && what !== 'none' && question.kind === 'choice' ? `: ${labelOf(question, what).toLowerCase()}` : '';
-  return { words: `${kind === 'crash' ? 'Crash' : 'Near-miss'}${label}`, causeId: null, breakable: false };
+  const said = what && what !== 'none' ? sentence(`chain.${kind}-with`, { what }) : sentence(`chain.${kind}`);
+  return { said, causeId: null, breakable: false };
 }
 
 /**
@@ -80,21 +82,21 @@ export function proposeChain(
   primary: CauseId,
   contributing: readonly CauseId[],
   kind: OccurrenceKind,
-): readonly Link[] {
+): readonly ProposedLink[] {
   const place = (id: CauseId) => FAMILY_ORDER.indexOf(causeOf(id).family);
-  const link = (causeId: CauseId, breakable: boolean): Link => ({
-    words: causeOf(causeId).name,
+  const link = (causeId: CauseId, breakable: boolean): ProposedLink => ({
+    said: sentence('chain.cause', { cause: causeId }),
     causeId,
     breakable,
   });
   const others = [...contributing].sort((a, b) => place(a) - place(b));
   const before = others.filter((id) => place(id) <= place(primary));
   return [
-    ...said(known, SURROUNDINGS),
+    ...answered(known, SURROUNDINGS),
     ...before.map((id) => link(id, false)),
     link(primary, true),
     ...others.filter((id) => !before.includes(id)).map((id) => link(id, false)),
-    ...said(known, HANDS),
+    ...answered(known, HANDS),
     outcome(known, kind),
   ];
 }
@@ -103,19 +105,19 @@ export function proposeChain(
  * The same chain with another primary cause: its link takes the place of the old one, or is marked where it
  * stands already.
  * Everything else that a trainer wrote stays.
+ * @param words the name of the new primary cause
  */
 export function withPrimary(
   chain: readonly Link[],
   before: CauseId | null,
   primary: CauseId,
+  words: string,
 ): readonly Link[] {
   const there = chain.some((link) => link.causeId === primary);
   return chain.map((link) => {
     if (link.causeId === primary) return { ...link, breakable: true };
     if (link.causeId === null || link.causeId !== before) return link;
-    return there
-      ? { ...link, breakable: false }
-      : { words: causeOf(primary).name, causeId: primary, breakable: true };
+    return there ? { ...link, breakable: false } : { words, causeId: primary, breakable: true };
   });
 }
 
@@ -128,12 +130,10 @@ export const linkToBreak = (chain: readonly Link[]): CauseId | null =>
   chain[firstBreakable(chain)]?.causeId ?? null;
 
 /** What is wrong with a chain, said so that it can be mended; null when nothing is. */
-export function chainProblem(chain: readonly Link[], primary: CauseId): string | null {
+export function chainProblem(chain: readonly Link[], primary: CauseId): Said | null {
   if (chain.length === 0) return null;
   const first = chain[firstBreakable(chain)];
-  if (!first)
-    return 'No link of the chain is one that training can break: mark the one the drills should go to.';
-  if (first.causeId !== primary)
-    return `The first link that training can break is "${causeOf(first.causeId!).name}": make it the primary cause, or unmark it.`;
+  if (!first) return sentence('chain.none-breakable');
+  if (first.causeId !== primary) return sentence('chain.first-is-not-primary', { cause: first.causeId });
   return null;
 }

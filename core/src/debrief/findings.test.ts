@@ -22,17 +22,18 @@ describe('the chain', () => {
     obstacle_kind: 'thin',
     phase: 'landing',
   });
-  const chain = proposeChain(known, 'orientation-nose-in', ['distraction', 'overcontrol'], 'crash');
+  const proposed = proposeChain(known, 'orientation-nose-in', ['distraction', 'overcontrol'], 'crash');
+  const chain = proposed.map(({ said, ...link }) => ({ ...link, words: said.say }));
 
   test('runs from what was so beforehand to the outcome, and the primary cause is what training breaks first', () => {
-    expect(chain.map((link) => link.words)).toEqual([
-      'Attention: somebody talked',
-      'Distraction',
-      'Nose-in reversal',
-      'Over-control',
-      'First correction: the opposite way',
-      'Corrections: made it worse',
-      'Crash: thin (twig, net)',
+    expect(proposed.map(({ said }) => said)).toEqual([
+      { say: 'chain.answer', with: { question: 'attention', value: 'talked-to' } },
+      { say: 'chain.cause', with: { cause: 'distraction' } },
+      { say: 'chain.cause', with: { cause: 'orientation-nose-in' } },
+      { say: 'chain.cause', with: { cause: 'overcontrol' } },
+      { say: 'chain.answer', with: { question: 'first_move', value: 'opposite' } },
+      { say: 'chain.answer', with: { question: 'correction_effect', value: 'grew' } },
+      { say: 'chain.crash-with', with: { what: 'thin' } },
     ]);
     expect(chain[firstBreakable(chain)]!.causeId).toBe('orientation-nose-in');
     expect(chainProblem(chain, 'orientation-nose-in')).toBeNull();
@@ -40,18 +41,18 @@ describe('the chain', () => {
 
   test('another primary cause takes its place in the chain, and what the trainer wrote stays', () => {
     const written = chain.map((link, i) => (i === 0 ? { ...link, words: 'A walker asked the way' } : link));
-    const moved = withPrimary(written, 'orientation-nose-in', 'wrong-stick');
+    const moved = withPrimary(written, 'orientation-nose-in', 'wrong-stick', 'Wrong stick');
     expect(moved.map((link) => link.words)).toEqual([
       'A walker asked the way',
-      'Distraction',
+      'chain.cause',
       'Wrong stick',
-      'Over-control',
-      'First correction: the opposite way',
-      'Corrections: made it worse',
-      'Crash: thin (twig, net)',
+      'chain.cause',
+      'chain.answer',
+      'chain.answer',
+      'chain.crash-with',
     ]);
     expect(chainProblem(moved, 'wrong-stick')).toBeNull();
-    const there = withPrimary(written, 'orientation-nose-in', 'overcontrol');
+    const there = withPrimary(written, 'orientation-nose-in', 'overcontrol', 'Over-control');
     expect(there.map((link) => link.causeId)).toEqual(written.map((link) => link.causeId));
     expect(chainProblem(there, 'overcontrol')).toBeNull();
   });
@@ -60,15 +61,16 @@ describe('the chain', () => {
     const marked = chain.map((link) =>
       link.causeId === 'distraction' ? { ...link, breakable: true } : link,
     );
-    expect(chainProblem(marked, 'orientation-nose-in')).toBe(
-      'The first link that training can break is "Distraction": make it the primary cause, or unmark it.',
-    );
+    expect(chainProblem(marked, 'orientation-nose-in')).toEqual({
+      say: 'chain.first-is-not-primary',
+      with: { cause: 'distraction' },
+    });
     expect(
       chainProblem(
         chain.map((link) => ({ ...link, breakable: false })),
         'orientation-nose-in',
       ),
-    ).toContain('mark the one the drills should go to');
+    ).toEqual({ say: 'chain.none-breakable' });
   });
 });
 
@@ -105,8 +107,8 @@ describe('closing', () => {
   });
 
   test('what it could have come to is not less than what it came to', () => {
-    expect(missingToClose({ ...done, actual: 'major', potential: 'minor' }, null)[0]!.message).toContain(
-      'Potential severity is less than the actual one',
+    expect(missingToClose({ ...done, actual: 'major', potential: 'minor' }, null)[0]!.said.say).toBe(
+      'findings.potential-less',
     );
   });
 
@@ -116,7 +118,7 @@ describe('closing', () => {
         findingsShape.validateSync(findings, { abortEarly: false });
         return [];
       } catch (error) {
-        return (error as ValidationError).errors;
+        return (error as ValidationError).errors.map((each) => JSON.stringify(each));
       }
     };
     expect(errors(NO_FINDINGS)).toEqual([]);
@@ -129,10 +131,10 @@ describe('closing', () => {
         primary: 'tree',
       }),
     ).toEqual([
-      expect.stringContaining('speed_mps must lie from 0 to 60 m/s'),
-      expect.stringContaining('Primary cause is not a known cause'),
-      expect.stringContaining('Injury must be one of none, first-aid, medical'),
-      expect.stringContaining('Link is empty'),
+      expect.stringContaining('answer.outside'),
+      expect.stringContaining('"field.no-cause-nor-null","with":{"label":"primary-cause"}'),
+      expect.stringContaining('"values":["none","first-aid","medical"]'),
+      expect.stringContaining('"field.empty","with":{"label":"link"}'),
     ]);
   });
 });

@@ -1,5 +1,6 @@
 import type { CauseId } from '../causes/causes';
 import type { Evidence } from '../evidence/evidence';
+import { type Said, sentence } from '../vocabulary/said';
 import type { Place } from '../vocabulary/flying';
 import { chainProblem, type Link } from './chain';
 import { type Injury, isAtLeast, type Likelihood, type Severity } from './severity';
@@ -46,7 +47,7 @@ export type DebriefState = (typeof DEBRIEF_STATES)[number];
 
 export interface Missing {
   readonly field: keyof Findings;
-  readonly message: string;
+  readonly said: Said;
 }
 
 /**
@@ -59,18 +60,15 @@ export function missingToClose(findings: Findings, proposed: string | null): rea
 
 function missingOfCause(findings: Findings, proposed: string | null): readonly Missing[] {
   const missing: Missing[] = [];
-  const want = (field: keyof Findings, message: string) => missing.push({ field, message });
+  const want = (field: keyof Findings, said: Said) => missing.push({ field, said });
   const { primary } = findings;
-  if (primary === null) want('primary', 'Primary cause is missing: decide on one.');
+  if (primary === null) want('primary', sentence('findings.primary-missing'));
   if (primary !== null && proposed !== null && primary !== proposed && findings.overruleReason.length < 3)
-    want(
-      'overruleReason',
-      'The ranking puts another cause first: say in a few words why you decide otherwise.',
-    );
+    want('overruleReason', sentence('findings.overrule-without-reason'));
   if (primary !== null && findings.contributing.includes(primary))
-    want('contributing', 'The primary cause is among the contributing ones: take it out there.');
+    want('contributing', sentence('findings.primary-contributes'));
   if (new Set(findings.contributing).size !== findings.contributing.length)
-    want('contributing', 'A contributing cause stands there twice: take one out.');
+    want('contributing', sentence('findings.contributing-twice'));
   const chain = primary === null ? null : chainProblem(findings.chain, primary);
   if (chain !== null) want('chain', chain);
   return missing;
@@ -78,18 +76,15 @@ function missingOfCause(findings: Findings, proposed: string | null): readonly M
 
 function missingOfSeverity(findings: Findings): readonly Missing[] {
   const missing: Missing[] = [];
-  const want = (field: keyof Findings, message: string) => missing.push({ field, message });
-  if (findings.actual === null) want('actual', 'Actual severity is missing: say what it came to.');
+  const want = (field: keyof Findings, said: Said) => missing.push({ field, said });
+  if (findings.actual === null) want('actual', sentence('findings.actual-missing'));
   if (
     findings.actual !== null &&
     findings.potential !== null &&
     !isAtLeast(findings.potential, findings.actual)
   )
-    want(
-      'potential',
-      'Potential severity is less than the actual one: it cannot have come to more than it could.',
-    );
-  if (findings.injury === null) want('injury', 'Injury is missing: say none, first aid or medical.');
+    want('potential', sentence('findings.potential-less'));
+  if (findings.injury === null) want('injury', sentence('findings.injury-missing'));
   return missing;
 }
 

@@ -1,12 +1,13 @@
 import type { CraftFacts } from '../vocabulary/craft-facts';
+import type { Said } from '../vocabulary/said';
 
 /** One attempt at a drill that is decided by what a pilot says or does on the ground. */
 export interface DrillCase {
   readonly id: string;
   /** What the trainer reads out, or sets up where the pilot does not see it. */
-  readonly says: string;
-  /** What is right; the pilot does not see it. Speeds and lengths are left open for the school's units. */
-  readonly answer: string;
+  readonly says: Said;
+  /** What is right; the pilot does not see it. */
+  readonly answer: Said;
 }
 
 /** For whom the cases are drawn: what is right depends on the craft. */

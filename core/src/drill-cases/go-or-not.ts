@@ -1,8 +1,7 @@
-import { labelOf, questionOf } from '../evidence/questions';
 import type { FlightToBe } from '../go-no-go/flight-to-be';
 import { judgeFlight } from '../go-no-go/judge';
-import { metres, speed } from '../sums/sum';
 import { type CraftFacts, craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
+import { type Said, sentence } from '../vocabulary/said';
 import type { Deck } from './case';
 
 /** The usual craft, fast enough that no scene is about its own power. */
@@ -116,28 +115,38 @@ const SCENES: readonly Scene[] = [
   { id: 'wind-and-dusk', windShare: 1.1, gustShare: 1.1, flight: { lightMin: 10 } },
 ];
 
-const placeNamed = (place: FlightToBe['place']): string => {
-  const question = questionOf('place');
-  return question.kind === 'choice' ? labelOf(question, place) : place;
-};
-
 const tenth = (value: number): number => Math.round(value * 10) / 10;
 
-function told(flight: FlightToBe): string {
+/** The scene as it is read out. */
+function told(flight: FlightToBe): Said {
+  const { place, ceilingM, craft, windMps, gustMps, windLimitMps, heightM, heightLimitM } = flight;
+  const { farthestM, peopleM, chargePct, reservePct, rain, lightMin, visibilityM, setting } = flight;
   const roof =
-    flight.ceilingM !== null
-      ? `, roof at ${metres(flight.ceilingM)}`
-      : flight.place === 'indoors'
-        ? ', roof: nobody knows'
-        : '';
-  return [
-    `${placeNamed(flight.place)}${roof}. Craft of ${metres(flight.craft.spanM)} span. Wind ${speed(flight.windMps)}, gusts ${speed(flight.gustMps!)}, your limit ${speed(flight.windLimitMps)}.`,
-    `${metres(flight.heightM!)} high, limit ${metres(flight.heightLimitM)}; ${metres(flight.farthestM!)} out; nearest person ${metres(flight.peopleM!)}.`,
-    `Charge ${flight.chargePct} %, land with ${flight.reservePct} %. ${flight.rain ? 'Drizzle.' : 'Dry.'} Light for ${flight.lightMin} min, seen as far as ${metres(flight.visibilityM!)}. Setting ${flight.setting}.`,
-    flight.craft.sensorSides.includes('below') ? '' : 'The sensor below is taped over.',
-  ]
-    .filter(Boolean)
-    .join(' ');
+    ceilingM !== null
+      ? [sentence('scene.roof', { ceilingM })]
+      : place === 'indoors'
+        ? [sentence('scene.roof-unknown')]
+        : [];
+  const taped = craft.sensorSides.includes('below') ? [] : [sentence('scene.sensor-taped')];
+  return sentence('scene.told', {
+    place,
+    roof,
+    spanM: craft.spanM,
+    windMps,
+    gustMps,
+    windLimitMps,
+    heightM,
+    heightLimitM,
+    farthestM,
+    peopleM,
+    chargePct,
+    reservePct,
+    weather: sentence(rain ? 'scene.drizzle' : 'scene.dry'),
+    lightMin,
+    visibilityM,
+    setting,
+    taped,
+  });
 }
 
 /** Whether it goes, and why: what the judge of every flight says of the scene. */
@@ -152,13 +161,15 @@ export const GO_OR_NOT_DECK: Deck = SCENES.map(({ id, windShare = 0, gustShare =
       gustMps: tenth(gustShare * windLimitMps),
     };
     const { checks, turnBackM } = judgeFlight(flight);
-    const refused = checks.filter(({ go }) => go === false);
+    const refused = checks.flatMap(({ go, said, remedy }) =>
+      go === false && remedy ? [sentence('scene.refused', { said, remedy })] : [],
+    );
     return {
       says: told(flight),
       answer:
         refused.length > 0
-          ? `No. ${refused.map(({ words, remedy }) => `${words}: ${remedy}.`).join(' ')}`
-          : `Go, and turn back at ${metres(Math.floor(turnBackM!))} at the latest.`,
+          ? sentence('scene.no-go', { refused })
+          : sentence('scene.go', { turnBackM: Math.floor(turnBackM!) }),
     };
   },
 }));

@@ -2,16 +2,16 @@ import type { Axis, FlightMode, OnRelease } from '../vocabulary/flying';
 import type { WindBand } from '../vocabulary/wind-band';
 
 export const DRILL_GROUPS = [
-  { id: 'hands', name: 'Hands' },
-  { id: 'hover', name: 'Hover' },
-  { id: 'pointing', name: 'Which way it points' },
-  { id: 'turns', name: 'Turns and height' },
-  { id: 'wash', name: 'Own wash' },
-  { id: 'obstacles', name: 'Stopping, gaps, things to hit' },
-  { id: 'air', name: 'Position hold and wind' },
-  { id: 'head', name: 'Settings, energy, link, head' },
+  'hands',
+  'hover',
+  'pointing',
+  'turns',
+  'wash',
+  'obstacles',
+  'air',
+  'head',
 ] as const;
-export type DrillGroupId = (typeof DRILL_GROUPS)[number]['id'];
+export type DrillGroupId = (typeof DRILL_GROUPS)[number];
 
 /**
  * `flown` with the sticks, on craft or simulator; `spoken`: a reaction or word drill; `ground`: before
@@ -42,16 +42,6 @@ export interface Drill<Id extends string = string> {
   readonly group: DrillGroupId;
   readonly kind: DrillKind;
   readonly simulator: SimulatorUse;
-  readonly name: string;
-  readonly trains: string;
-  /** What the pilot does. */
-  readonly task: string;
-  /** One rep, judged by eye with marks on the ground and a phone's timer: met or missed. */
-  readonly byEye: string;
-  /** The same standard where a simulator or flight log measures it. */
-  readonly measured: string;
-  /** Usual dose; a hint, never a rule inside a rep. */
-  readonly dose: string;
   /** Axes the drill works; the stick plate marks them. */
   readonly sticks: readonly Axis[];
   /** Sides, directions or quarters that are learnt apart and get a chart each. Empty: one chart. */
@@ -70,11 +60,10 @@ export interface Drill<Id extends string = string> {
   readonly modes?: readonly FlightMode[];
   /** Drills that come before. */
   readonly after: readonly Id[];
-  readonly caution?: string;
   /** Every attempt is one case drawn by lot, whose right answer is known beforehand; see `drill-cases/`. */
   readonly byLot?: true;
-  /** Parts that are shown one after the other, each with less help. */
-  readonly stages?: readonly string[];
+  /** Number of parts that are shown one after the other, each with less help. */
+  readonly stages?: number;
   /** Distances from the pilot at which it is flown, m; the first is usual. */
   readonly distancesM?: readonly number[];
   /** Openings in spans of the craft, from wide to tight; tests are flown at the last of them. */

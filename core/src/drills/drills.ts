@@ -23,7 +23,7 @@ const BY_ID: ReadonlyMap<string, Drill<HouseDrillId>> = new Map(DRILLS.map((dril
 
 /**
  * A drill of the house, or what can be said of a school's own without its words: enough for counting its reps.
- * Words as a school has them: `DrillBook`.
+ * Its words are copy.
  * @throws RangeError when no drill has this id
  */
 export function drillOf(id: string): Drill<DrillId> {
@@ -31,6 +31,8 @@ export function drillOf(id: string): Drill<DrillId> {
   if (!drill) throw new RangeError(`There is no drill "${id}".`);
   return drill;
 }
+
+export type FindDrill = (id: string) => Drill<DrillId>;
 
 export const isDrillId = (id: string): id is DrillId => BY_ID.has(id) || isOwnDrillId(id);
 

@@ -47,12 +47,6 @@ export const wordless = (id: OwnDrillId): Drill<OwnDrillId> => ({
   group: 'head',
   kind: 'flown',
   simulator: 'allowed',
-  name: 'Own drill',
-  trains: '',
-  task: '',
-  byEye: 'As the school has written it',
-  measured: '',
-  dose: '',
   sticks: [],
   sides: [],
   assistance: 'as-flown',
@@ -60,7 +54,10 @@ export const wordless = (id: OwnDrillId): Drill<OwnDrillId> => ({
 });
 
 /** An own drill as the rest of the core knows drills. */
-export const asDrill = (id: OwnDrillId, own: OwnDrill): Drill<OwnDrillId> => {
-  const { caution, ...words } = own;
-  return { ...wordless(id), ...words, ...(caution ? { caution } : {}) };
-};
+export const asDrill = (id: OwnDrillId, { group, kind, simulator, sticks }: OwnDrill): Drill<OwnDrillId> => ({
+  ...wordless(id),
+  group,
+  kind,
+  simulator,
+  sticks,
+});

@@ -42,7 +42,7 @@ export function readable(evidence: Evidence): Evidence {
       const question = questionOf(id);
       if (question.kind === 'choice')
         return typeof sent === 'string'
-          ? question.values.some((value) => value.id === sent)
+          ? question.values.includes(sent)
           : id === 'nose' && typeof sent === 'number';
       return Number.isFinite(typeof sent === 'number' ? sent : (sent as { value?: unknown }).value);
     }),

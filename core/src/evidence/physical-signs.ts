@@ -58,8 +58,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     story: 'obstacle',
     needs: ['speed_mps', 'seen_at_m'],
     uses: ['speed_setting'],
-    holds: 'It needed more room to stop than there was',
-    fails: 'There was room to stop',
     chance: (known, craft) => {
       const seen = known.numbers['seen_at_m'];
       const stopping = stoppingOf(known, craft);
@@ -73,8 +71,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     story: 'obstacle',
     needs: ['speed_mps'],
     uses: ['speed_setting', 'seen_at_m'],
-    holds: 'At this speed it takes long to stop',
-    fails: 'At this speed it stops within a few metres',
     chance: (known, craft) => {
       const stopping = stoppingOf(known, craft);
       return stopping && !known.numbers['seen_at_m']
@@ -87,8 +83,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     story: 'wash',
     needs: ['descent_mps'],
     uses: ['speed_mps', 'travel'],
-    holds: 'It sank within its own wash',
-    fails: 'It sank too slowly, or moved on too fast, to meet its own wash',
     chance: (known, craft) => {
       const descent = known.numbers['descent_mps'];
       if (!descent) return null;
@@ -103,8 +97,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     story: 'wash',
     needs: ['yaw_burst', 'speed_mps'],
     uses: ['descent_mps', 'speed_setting'],
-    holds: 'The nose outran the path, so the air came back at it',
-    fails: 'The path followed the nose',
     chance: (known, craft) => {
       const [burst, speed] = [known.choices['yaw_burst'], known.numbers['speed_mps']];
       if (!burst || !speed) return null;
@@ -128,8 +120,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     story: 'sight',
     needs: ['distance_m'],
     uses: [],
-    holds: 'Too far to read its attitude by eye',
-    fails: 'Near enough to read its attitude by eye',
     chance: ({ numbers: { distance_m: distance } }, craft) =>
       distance
         ? chanceOver(distance.value, attitudeRange(craft.spanM), together(shareOff(distance), 0.2))
@@ -140,8 +130,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     story: 'sight',
     needs: ['distance_m'],
     uses: ['visibility_m'],
-    holds: 'Too far to be seen at all',
-    fails: 'Near enough to be seen',
     chance: ({ numbers: { distance_m: distance, visibility_m: visibility } }, craft) => {
       if (!distance) return null;
       const seen = Math.min(
@@ -160,8 +148,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     story: 'air',
     needs: [],
     uses: ['wind_mps', 'gust_mps', 'speed_setting'],
-    holds: 'The wind was over a third of what the craft flies in this setting',
-    fails: 'The wind was small beside what the craft flies in this setting',
     chance: (known, craft) => {
       const [wind, gust] = [known.numbers['wind_mps'], known.numbers['gust_mps']];
       const stronger = gust && (!wind || gust.value > wind.value) ? gust : wind;
@@ -179,8 +165,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     story: 'energy',
     needs: ['battery_pct'],
     uses: [],
-    holds: 'The battery was down into the reserve',
-    fails: 'There was battery to spare',
     chance: ({ numbers: { battery_pct: battery } }) =>
       battery
         ? 1 / (1 + Math.exp((1.702 * (battery.value - RESERVE_PCT + 3)) / together(battery.within, 4)))
@@ -191,8 +175,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     story: 'energy',
     needs: ['battery_pct', 'distance_m'],
     uses: ['wind_mps', 'wind_side', 'phase'],
-    holds: 'What was left did not reach home',
-    fails: 'What was left reached home',
     chance: (known, craft) => {
       const { battery_pct: battery, distance_m: distance, wind_mps: wind } = known.numbers;
       if (!battery || !distance) return null;
@@ -222,8 +204,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     story: 'gap',
     needs: ['gap_ratio'],
     uses: [],
-    holds: 'The gap left little room',
-    fails: 'The gap was over four spans wide',
     chance: ({ numbers: { gap_ratio: ratio } }) =>
       ratio ? chanceOver(TIGHT_GAP_SPANS, ratio.value, together(shareOff(ratio), 0.2)) : null,
   },
@@ -232,8 +212,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     story: 'failsafe',
     needs: ['return_height_m', 'tallest_m'],
     uses: [],
-    holds: 'The return was set lower than the tallest thing on its way',
-    fails: 'The return was set over everything on its way',
     chance: returnLow,
   },
   {
@@ -241,8 +219,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     story: 'relative',
     needs: ['pilot_relative', 'distance_m'],
     uses: [],
-    holds: 'Inside the ring that the pilot-relative mode keeps round the pilot',
-    fails: 'Outside the ring round the pilot, or not in that mode',
     chance: ({ choices, numbers: { distance_m: distance } }) => {
       const mode = choices['pilot_relative'];
       if (!mode || !distance) return null;
@@ -254,8 +230,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     story: 'people',
     needs: ['people_m'],
     uses: [],
-    holds: 'Somebody who was not part of it was near',
-    fails: 'Nobody was near',
     chance: ({ numbers: { people_m: nearest } }) =>
       nearest ? chanceOver(PEOPLE_NEAR_M, nearest.value, together(shareOff(nearest), 0.3)) : null,
   },
@@ -264,8 +238,6 @@ export const PHYSICAL_SIGNS: readonly Sign[] = [
     story: 'ground',
     needs: ['height_m'],
     uses: [],
-    holds: 'Within about a span of the ground',
-    fails: 'Well clear of the ground',
     chance: ({ numbers: { height_m: height } }, craft) =>
       height ? chanceOver(craft.spanM * 1.7, height.value, together(shareOff(height), 0.35)) : null,
   },

@@ -33,17 +33,8 @@ export const EVIDENCE_CLUSTERS = [
 ] as const;
 export type EvidenceCluster = (typeof EVIDENCE_CLUSTERS)[number];
 
-export interface Value {
-  readonly id: string;
-  readonly label: string;
-}
-
 interface Asked<Id extends string> {
   readonly id: Id;
-  /** The question as the trainer puts it to the pilot. */
-  readonly ask: string;
-  /** Its name in a list of reasons. */
-  readonly short: string;
   readonly story: EvidenceCluster;
   /** Whether it makes sense to ask, given what is known. Absent: always. An answer given anyway is taken. */
   readonly when?: (known: Answers, craft: CraftFacts) => boolean;
@@ -51,7 +42,8 @@ interface Asked<Id extends string> {
 
 export interface ChoiceQuestion<Id extends string = string> extends Asked<Id> {
   readonly kind: 'choice';
-  readonly values: readonly Value[];
+  /** Ids of the answers that can be picked. */
+  readonly values: readonly string[];
 }
 
 export type Unit = 'm' | 'm/s' | '%' | 'spans';

@@ -12,9 +12,6 @@ export interface Sign {
   /** The questions it is made from; those that `chance` cannot do without come in `needs`. */
   readonly needs: readonly string[];
   readonly uses: readonly string[];
-  /** What it means when it holds, and when it does not. */
-  readonly holds: string;
-  readonly fails: string;
   /**
    * How likely it is that it holds, 0 to 1, with the uncertainty of the numbers in it; null when too little
    * is known.

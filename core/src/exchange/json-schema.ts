@@ -2,11 +2,21 @@ import { UUID } from '../vocabulary/key';
 import { CAUSES } from '../causes/causes';
 import { DEBRIEF_STATES } from '../debrief/findings';
 import { INJURIES, RECURRENCE_CLASSES, SEVERITIES } from '../debrief/severity';
-import { QUESTIONS } from '../evidence/questions';
+import { type QuestionId, QUESTIONS } from '../evidence/questions';
 import { KINDS_OF_OCCURRENCE } from '../vocabulary/flying';
 
 export const JSON_FORMAT = 'skelby-occurrences';
 export const JSON_VERSION = 1;
+
+/** What the parts of the schema mean, in words. */
+export interface SchemaWords {
+  readonly title: string;
+  readonly evidence: string;
+  readonly bearing: string;
+  readonly within: string;
+  readonly question: (id: QuestionId) => string;
+  readonly number: (id: QuestionId, unit: string) => string;
+}
 
 const text = (longest: number, more: object = {}) => ({ type: 'string', maxLength: longest, ...more });
 const orNull = (schema: object) => ({ anyOf: [schema, { type: 'null' }] });
@@ -22,11 +32,11 @@ const object = (properties: object, required: readonly string[]) => ({
   properties,
 });
 
-const answer = (question: (typeof QUESTIONS)[number]): object => {
+const answer = (question: (typeof QUESTIONS)[number], says: SchemaWords): object => {
   if (question.kind === 'choice') {
-    const values = { enum: question.values.map((value) => value.id) };
+    const values = { enum: question.values };
     return {
-      description: question.ask,
+      description: says.question(question.id),
       ...(question.id === 'nose'
         ? {
             anyOf: [
@@ -35,7 +45,7 @@ const answer = (question: (typeof QUESTIONS)[number]): object => {
                 type: 'number',
                 minimum: 0,
                 maximum: 360,
-                description: 'Bearing in degrees, 0 away from the pilot, clockwise seen from above',
+                description: says.bearing,
               },
             ],
           }
@@ -47,49 +57,53 @@ const answer = (question: (typeof QUESTIONS)[number]): object => {
     type: 'number',
     minimum: 0,
     maximum: question.most,
-    description: 'How far off it may be, one standard deviation',
+    description: says.within,
   };
   return {
-    description: `${question.ask} In ${question.unit}.`,
+    description: says.number(question.id, question.unit),
     anyOf: [number, object({ value: number, within, unit: { const: question.unit } }, ['value'])],
   };
 };
 
-const debrief = object(
-  {
-    state: { enum: DEBRIEF_STATES },
-    evidence: {
-      ...object(Object.fromEntries(QUESTIONS.map((question) => [question.id, answer(question)])), []),
-      description: 'Answers by question id, numbers in SI units',
+const debrief = (says: SchemaWords) =>
+  object(
+    {
+      state: { enum: DEBRIEF_STATES },
+      evidence: {
+        ...object(Object.fromEntries(QUESTIONS.map((question) => [question.id, answer(question, says)])), []),
+        description: says.evidence,
+      },
+      ownPick: orNull(cause),
+      primary: orNull(cause),
+      contributing: { type: 'array', maxItems: 8, items: cause },
+      overruleReason: text(300),
+      actual: orNull({ enum: SEVERITIES }),
+      potential: orNull({ enum: SEVERITIES }),
+      likelihood: orNull({ enum: RECURRENCE_CLASSES }),
+      damage: { type: 'array', maxItems: 20, items: text(80) },
+      injury: orNull({ enum: INJURIES }),
+      thirdParty: { type: 'boolean' },
+      wentWell: text(600),
+      chain: {
+        type: 'array',
+        maxItems: 20,
+        items: object(
+          { words: text(160, { minLength: 1 }), causeId: orNull(cause), breakable: { type: 'boolean' } },
+          ['words', 'breakable'],
+        ),
+      },
+      nameWithheld: { type: 'boolean' },
     },
-    ownPick: orNull(cause),
-    primary: orNull(cause),
-    contributing: { type: 'array', maxItems: 8, items: cause },
-    overruleReason: text(300),
-    actual: orNull({ enum: SEVERITIES }),
-    potential: orNull({ enum: SEVERITIES }),
-    likelihood: orNull({ enum: RECURRENCE_CLASSES }),
-    damage: { type: 'array', maxItems: 20, items: text(80) },
-    injury: orNull({ enum: INJURIES }),
-    thirdParty: { type: 'boolean' },
-    wentWell: text(600),
-    chain: {
-      type: 'array',
-      maxItems: 20,
-      items: object(
-        { words: text(160, { minLength: 1 }), causeId: orNull(cause), breakable: { type: 'boolean' } },
-        ['words', 'breakable'],
-      ),
-    },
-    nameWithheld: { type: 'boolean' },
-  },
-  ['state'],
-);
+    ['state'],
+  );
 
-/** JSON Schema of the file (draft 2020-12); docs/occurrences.schema.json is this, written out. */
-export const OCCURRENCES_SCHEMA = {
+/**
+ * JSON Schema of the file (draft 2020-12); docs/occurrences.schema.json is this, written out.
+ * @param says what its parts mean
+ */
+export const occurrencesSchema = (says: SchemaWords) => ({
   $schema: 'https://json-schema.org/draft/2020-12/schema',
-  title: 'Occurrences',
+  title: says.title,
   ...object(
     {
       format: { const: JSON_FORMAT },
@@ -114,7 +128,7 @@ export const OCCURRENCES_SCHEMA = {
             windMps: orNull({ type: 'number', minimum: 0, maximum: 30 }),
             confirmedCauseId: orNull(cause),
             withdrawnReason: orNull(text(300)),
-            debrief: orNull(debrief),
+            debrief: orNull(debrief(says)),
           },
           ['pilot', 'kind', 'day', 'happenedAt', 'causeId'],
         ),
@@ -122,4 +136,4 @@ export const OCCURRENCES_SCHEMA = {
     },
     ['format', 'version', 'occurrences'],
   ),
-} as const;
+});

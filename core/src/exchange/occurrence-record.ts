@@ -2,7 +2,7 @@ import { guarded, unguarded } from './formula-guard';
 import type { CauseId } from '../causes/causes';
 import type { Findings } from '../debrief/findings';
 import type { Evidence, SentNumber } from '../evidence/evidence';
-import { QUESTIONS } from '../evidence/questions';
+import { type QuestionId, QUESTIONS } from '../evidence/questions';
 
 /** The debrief as a file carries it. */
 export interface DebriefRecord extends Findings {
@@ -27,55 +27,40 @@ export interface OccurrenceRecord {
   readonly debrief: DebriefRecord | null;
 }
 
-export interface Column {
-  readonly name: string;
-  readonly meaning: string;
-}
-
-const BASE: readonly Column[] = [
-  { name: 'id', meaning: 'Key, a UUID; made anew when empty' },
-  { name: 'pilot_id', meaning: 'Key of the pilot; may be empty when the name is enough' },
-  { name: 'pilot', meaning: 'Name of the pilot; one who is not there yet is added' },
-  { name: 'kind', meaning: 'crash or near-miss' },
-  { name: 'day', meaning: 'Day, YYYY-MM-DD' },
-  { name: 'happened_at', meaning: 'Instant in UTC, such as 2026-05-31T09:30:00.000Z' },
-  { name: 'logged_cause', meaning: 'Cause as it was logged: an id of the list of causes' },
-  { name: 'note', meaning: 'What happened, in words' },
-  { name: 'craft', meaning: 'Name of a craft of the school, or empty' },
-  { name: 'site', meaning: 'Name of a site of the school, or empty' },
-  { name: 'logged_wind_mps', meaning: 'Wind as it was logged, m/s, or empty' },
-  {
-    name: 'confirmed_cause',
-    meaning: 'Confirmed cause, or empty; brought in from a file it opens no weakness by itself',
-  },
-  { name: 'withdrawn_reason', meaning: 'Why the entry was withdrawn; empty: it was not' },
-  { name: 'debrief_state', meaning: 'open or closed; empty: not debriefed' },
-  { name: 'own_pick', meaning: "The trainer's pick before the ranking was seen" },
-  { name: 'primary_cause', meaning: 'Primary cause decided on' },
-  { name: 'contributing_causes', meaning: 'Ids, with semicolons between' },
-  { name: 'overrule_reason', meaning: 'Why it was decided against the ranking' },
-  { name: 'actual_severity', meaning: 'negligible, minor, major, hazardous or catastrophic' },
-  { name: 'potential_severity', meaning: 'The same, for what it could come to' },
-  { name: 'likelihood', meaning: 'rare, possible or likely' },
-  { name: 'injury', meaning: 'none, first-aid or medical' },
-  { name: 'third_party', meaning: 'yes or no' },
-  { name: 'damage', meaning: 'Parts, one on each line of the cell' },
-  { name: 'went_well', meaning: 'What went well' },
-  { name: 'chain', meaning: 'Links as JSON: [{"words", "causeId", "breakable"}]' },
-  { name: 'name_withheld', meaning: 'yes or no' },
-];
+const BASE = [
+  'id',
+  'pilot_id',
+  'pilot',
+  'kind',
+  'day',
+  'happened_at',
+  'logged_cause',
+  'note',
+  'craft',
+  'site',
+  'logged_wind_mps',
+  'confirmed_cause',
+  'withdrawn_reason',
+  'debrief_state',
+  'own_pick',
+  'primary_cause',
+  'contributing_causes',
+  'overrule_reason',
+  'actual_severity',
+  'potential_severity',
+  'likelihood',
+  'injury',
+  'third_party',
+  'damage',
+  'went_well',
+  'chain',
+  'name_withheld',
+] as const;
+/** A column that every file has; what it holds is copy. */
+export type BaseColumn = (typeof BASE)[number];
 
 /** Every column of the CSV: the occurrence, the debrief, then one for each question, named by its id. */
-export const COLUMNS: readonly Column[] = [
-  ...BASE,
-  ...QUESTIONS.map((question) => ({
-    name: question.id,
-    meaning:
-      question.kind === 'choice'
-        ? `${question.ask} ${question.values.map((value) => value.id).join(', ')}${question.id === 'nose' ? ', or a bearing from 0 to 360' : ''}`
-        : `${question.ask} ${question.least} to ${question.most} ${question.unit}; how far off it may be after ±, as in 20±3`,
-  })),
-];
+export const COLUMNS: readonly (BaseColumn | QuestionId)[] = [...BASE, ...QUESTIONS.map(({ id }) => id)];
 
 const saysNumber = (sent: SentNumber): string =>
   typeof sent === 'number'
@@ -142,7 +127,7 @@ export function toCells(record: OccurrenceRecord): Cells {
     ...(record.debrief ? debriefCells(record.debrief) : {}),
   };
   return Object.fromEntries(
-    COLUMNS.map(({ name }) => [name, GUARDED.has(name) ? guarded(cells[name] ?? '') : (cells[name] ?? '')]),
+    COLUMNS.map((name) => [name, GUARDED.has(name) ? guarded(cells[name] ?? '') : (cells[name] ?? '')]),
   );
 }
 

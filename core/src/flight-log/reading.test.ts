@@ -4,7 +4,7 @@ import { craftModel } from '../simulator/craft-model';
 import { exerciseOf } from '../assessment/exercises';
 import { scoreLog, scoreFlightLog } from '../assessment/score';
 import { flyDrill } from '../synthetic-pilot/fly-drill';
-import { flightLogCsv, FlightLogReader } from './reading';
+import { flightLogCsv, FlightLogError, FlightLogReader } from './reading';
 import { LOG_COLUMNS } from './flight-log';
 
 const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
@@ -55,6 +55,17 @@ test('the header tells units, and the example in the documentation reads', () =>
   expect(lines[1]).toMatch(/^time \[s\],east \[m\],north \[m\],up \[m\],v_east \[m\/s\]/);
 });
 
+/** What is wrong with a log. */
+function faultOf(csv: string): FlightLogError {
+  try {
+    read(csv);
+  } catch (error) {
+    if (error instanceof FlightLogError) return error;
+    throw error;
+  }
+  throw new Error('It was read.');
+}
+
 test.each([
   [
     'a column left out',
@@ -66,34 +77,44 @@ test.each([
           .join(','),
       )
       .join('\n'),
-    /^Line 2: a column is missing: up \[m\]/,
+    [2, null, 'log.column-missing'],
   ],
   [
     'feet in the header',
     CSV.replace('up [m]', 'up [ft]'),
-    /^Line 2, column 4 "up \[ft\]": "ft" is not its unit: write "up \[m\]" and give m/,
+    [2, { say: 'log.column-at', with: { number: 4, title: 'up [ft]' } }, 'log.other-unit'],
   ],
-  ['no unit at all', CSV.replace('up [m]', 'up'), /the unit is missing/],
-  ['a word for a number', withCell(40, 'up [m]', 'high'), /^Line 40, up \[m\]: "high" is not a number/],
-  ['NaN', withCell(41, 'v_up [m/s]', 'NaN'), /^Line 41, v_up \[m\/s\]: "NaN" is not a number/],
-  ['an empty cell', withCell(42, 'pitch [1]', ''), /^Line 42, pitch \[1\]: it is empty/],
-  ['a stick beyond its end', withCell(43, 'roll [1]', '100'), /^Line 43, roll \[1\]: 100 is out of bounds/],
-  ['an attitude that is none', withCell(44, 'q_w [1]', '0'), /^Line 44, q_w to q_z: the attitude has length/],
-  ['a mode nobody knows', withCell(45, 'mode', 'turbo'), /^Line 45, mode: "turbo" is not known: one of rate/],
-  ['time that goes back', withCell(46, 'time [s]', '0.01'), /^Line 46, time \[s\]: time does not go on/],
+  [
+    'no unit at all',
+    CSV.replace('up [m]', 'up'),
+    [2, { say: 'log.column-at', with: { number: 4, title: 'up' } }, 'log.unit-missing'],
+  ],
+  ['a word for a number', withCell(40, 'up [m]', 'high'), [40, 'up [m]', 'log.no-number']],
+  ['NaN', withCell(41, 'v_up [m/s]', 'NaN'), [41, 'v_up [m/s]', 'log.no-number']],
+  ['an empty cell', withCell(42, 'pitch [1]', ''), [42, 'pitch [1]', 'log.cell-empty']],
+  ['a stick beyond its end', withCell(43, 'roll [1]', '100'), [43, 'roll [1]', 'log.out-of-bounds']],
+  [
+    'an attitude that is none',
+    withCell(44, 'q_w [1]', '0'),
+    [44, { say: 'log.columns-of-attitude' }, 'log.no-unit-quaternion'],
+  ],
+  ['a mode nobody knows', withCell(45, 'mode', 'turbo'), [45, 'mode', 'log.other-word']],
+  ['time that goes back', withCell(46, 'time [s]', '0.01'), [46, 'time [s]', 'log.time-stands']],
   [
     'half a second cut out',
     lines.filter((_, i) => i < 60 || i > 110).join('\n'),
-    /^Line 61, time \[s\]: 0\.52 s are missing/,
+    [61, 'time [s]', 'log.gap'],
   ],
   [
     'one line in ten',
     lines.filter((_, i) => i < 2 || i % 10 === 0).join('\n'),
-    /10 lines a second: a log has 50 to 200/,
+    [null, null, 'log.other-rate'],
   ],
-  ['nothing', '', /the file is empty/],
-  ['only a header', lines.slice(0, 2).join('\n'), /no lines under the header/],
-])('%s is told with line and column', (_, csv, message) => expect(() => read(csv)).toThrow(message));
+  ['nothing', '', [null, null, 'log.empty']],
+  ['only a header', lines.slice(0, 2).join('\n'), [null, null, 'log.no-lines']],
+] as const)('%s is told with line and column', (_, csv, [line, column, says]) => {
+  expect(faultOf(csv)).toMatchObject({ line, column, said: { say: says } });
+});
 
 test('places in feet under a header that says metres are found out by the speeds', () => {
   const feet = {
@@ -105,7 +126,7 @@ test('places in feet under a header that says metres are found out by the speeds
       z: FLOWN.track.columns.z.map((v) => v * 3.2808),
     },
   };
-  expect(() => read(flightLogCsv(feet))).toThrow(/are the places in feet/);
+  expect(faultOf(flightLogCsv(feet)).said.say).toBe('log.in-feet');
 });
 
 test('a rep is found in a longer log', () =>

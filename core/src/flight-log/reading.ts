@@ -1,5 +1,6 @@
 import { PILOTED_MODES } from '../simulator/control/control';
 import { SPEED_SETTINGS } from '../vocabulary/craft-facts';
+import { type Said, sentence } from '../vocabulary/said';
 import {
   type Sample,
   sampleAt,
@@ -93,13 +94,26 @@ const MOST_SHOWN = 20;
 /** What is wrong with a log, where, and what to do. */
 export class FlightLogError extends Error {
   constructor(
-    message: string,
+    readonly said: Said,
     readonly line: number | null,
-    readonly column: string | null = null,
+    /** A column by its title, or by its number where its title is the fault. */
+    readonly column: string | Said | null = null,
   ) {
-    super(`${line === null ? '' : `Line ${line}${column ? `, ${column}` : ''}: `}${message}`);
+    super(said.say);
   }
 }
+
+const MEGA = 1e6;
+
+/** @param bytes of the file */
+export const fileTooLarge = (bytes: number): FlightLogError =>
+  new FlightLogError(
+    sentence('log.file-too-large', { megabytes: Math.round(bytes / MEGA), most: MOST_BYTES / MEGA }),
+    null,
+  );
+
+export const lineWithoutEnd = (line: number): FlightLogError =>
+  new FlightLogError(sentence('log.line-without-end'), line);
 
 const SIX = 1e6;
 const short = (value: number): string => (Number.isNaN(value) ? '' : String(Math.round(value * SIX) / SIX));
@@ -122,6 +136,10 @@ export function flightLogCsv(track: FlightLog, remarks: readonly string[] = []):
   }
   return `${lines.join('\n')}\n`;
 }
+
+/** A column by its number, where its title is the fault. */
+const columnAt = (at: number, title: string): Said =>
+  sentence('log.column-at', { number: at + 1, title: title.slice(0, 2 * MOST_SHOWN) });
 
 interface Found {
   readonly at: number;
@@ -146,10 +164,7 @@ export class FlightLogReader {
       return;
     }
     if (this.writer.length >= MOST_LINES)
-      throw new FlightLogError(
-        `the log is longer than ${MOST_LINES} lines: cut out the flight that should be judged.`,
-        line,
-      );
+      throw new FlightLogError(sentence('log.too-long', { most: MOST_LINES }), line);
     const values = Object.fromEntries(FILE_COLUMNS.map(({ column }) => [column, NaN])) as Record<
       LogColumn,
       number
@@ -161,7 +176,7 @@ export class FlightLogReader {
     for (const name of events === '' ? [] : events.split(/\s+/)) {
       if (!(LOG_EVENTS as readonly string[]).includes(name))
         throw new FlightLogError(
-          `"${name.slice(0, MOST_SHOWN)}" is not an event: one of ${LOG_EVENTS.join(', ')}.`,
+          sentence('log.other-event', { name: name.slice(0, MOST_SHOWN), events: LOG_EVENTS }),
           line,
           EVENT,
         );
@@ -171,26 +186,20 @@ export class FlightLogReader {
 
   /** @throws FlightLogError when what was read is no flight */
   track(): FlightLog {
-    if (!this.found)
-      throw new FlightLogError('the file is empty: a log begins with a line that names its columns.', null);
+    if (!this.found) throw new FlightLogError(sentence('log.empty'), null);
     const track = this.writer.track();
-    if (track.length < 2)
-      throw new FlightLogError(
-        'there are no lines under the header: a log has one line for every moment.',
-        null,
-      );
+    if (track.length < 2) throw new FlightLogError(sentence('log.no-lines'), null);
     const { t } = track.columns;
     const hz = (track.length - 1) / (t[track.length - 1]! - t[0]!);
     if (hz < LOG_HZ.least * (1 - UNIT_TOLERANCE) || hz > LOG_HZ.most * (1 + UNIT_TOLERANCE))
-      throw new FlightLogError(
-        `${hz.toFixed(0)} lines a second: a log has ${LOG_HZ.least} to ${LOG_HZ.most}. Record it so, or thin it out.`,
-        null,
-      );
+      throw new FlightLogError(sentence('log.other-rate', { hz: Math.round(hz), ...LOG_HZ }), null);
     if (this.flown > 5) {
       const times = this.moved / this.flown;
       if (times > 1.5 || times < 0.67)
         throw new FlightLogError(
-          `places move ${times.toFixed(2)} times as far as the speeds say${Math.abs(times - FEET) < 0.5 ? ': are the places in feet? Give metres.' : ': give places in m and speeds in m/s.'}`,
+          sentence(Math.abs(times - FEET) < 0.5 ? 'log.in-feet' : 'log.speeds-disagree', {
+            times: times.toFixed(2),
+          }),
           null,
         );
     }
@@ -210,16 +219,16 @@ export class FlightLogReader {
       if (!is) return;
       if (is.unit !== null && unit !== is.unit)
         throw new FlightLogError(
-          `${unit === undefined ? 'the unit is missing' : `"${unit.slice(0, MOST_SHOWN)}" is not its unit`}: write "${titleOf(is)}" and give ${is.unit === '1' ? 'values from −1 to 1' : is.unit}.`,
+          sentence(unit === undefined ? 'log.unit-missing' : 'log.other-unit', {
+            unit: unit?.slice(0, MOST_SHOWN) ?? null,
+            title: titleOf(is),
+            give: is.unit === '1' ? sentence('log.values-to-1') : is.unit,
+          }),
           line,
-          `column ${at + 1} "${title.slice(0, 2 * MOST_SHOWN)}"`,
+          columnAt(at, title),
         );
       if (found.some((each) => each.is === is))
-        throw new FlightLogError(
-          'it is there twice: leave one out.',
-          line,
-          `column ${at + 1} "${title.slice(0, 2 * MOST_SHOWN)}"`,
-        );
+        throw new FlightLogError(sentence('log.column-twice'), line, columnAt(at, title));
       found.push({ at, is });
     });
     const missing = FILE_COLUMNS.filter((each) => each.needed && !found.some(({ is }) => is === each)).map(
@@ -227,7 +236,10 @@ export class FlightLogReader {
     );
     if (missing.length > 0)
       throw new FlightLogError(
-        `${missing.length === 1 ? 'a column is' : 'columns are'} missing: ${missing.join(', ')}. Add ${missing.length === 1 ? 'it' : 'them'}; ${EVENT}, mode, hold, battery and wind may be left out.`,
+        sentence(missing.length === 1 ? 'log.column-missing' : 'log.columns-missing', {
+          missing,
+          event: EVENT,
+        }),
         line,
       );
     this.found = found;
@@ -240,27 +252,30 @@ export class FlightLogReader {
       const at = is.words.indexOf(text);
       if (at < 0)
         throw new FlightLogError(
-          `"${text.slice(0, MOST_SHOWN)}" is not known: one of ${is.words.join(', ')}.`,
+          sentence('log.other-word', { text: text.slice(0, MOST_SHOWN), words: is.words }),
           line,
           titleOf(is),
         );
       return at;
     }
     if (text === '') {
-      if (is.needed)
-        throw new FlightLogError('it is empty: every line needs a number here.', line, titleOf(is));
+      if (is.needed) throw new FlightLogError(sentence('log.cell-empty'), line, titleOf(is));
       return NaN;
     }
     const value = Number(text);
     if (!Number.isFinite(value))
       throw new FlightLogError(
-        `"${text.slice(0, MOST_SHOWN)}" is not a number: fill it, or leave the whole line out.`,
+        sentence('log.no-number', { text: text.slice(0, MOST_SHOWN) }),
         line,
         titleOf(is),
       );
     if (Math.abs(value) > is.most)
       throw new FlightLogError(
-        `${text.slice(0, MOST_SHOWN)} is out of bounds: at most ${is.most}${is.unit === '1' || is.unit === null ? '' : ` ${is.unit}`}.`,
+        sentence('log.out-of-bounds', {
+          text: text.slice(0, MOST_SHOWN),
+          most: is.most,
+          unit: is.unit === '1' || is.unit === null ? '' : ` ${is.unit}`,
+        }),
         line,
         titleOf(is),
       );
@@ -271,22 +286,17 @@ export class FlightLogReader {
     const size = Math.hypot(s.qw, s.qx, s.qy, s.qz);
     if (Math.abs(size - 1) > UNIT_TOLERANCE)
       throw new FlightLogError(
-        `the attitude has length ${size.toFixed(2)}: q_w, q_x, q_y and q_z must make a unit quaternion.`,
+        sentence('log.no-unit-quaternion', { size: size.toFixed(2) }),
         line,
-        'q_w to q_z',
+        sentence('log.columns-of-attitude'),
       );
     const { length } = this.writer;
     if (length > 0) {
       const step = s.t - this.lastS;
-      if (step <= 0)
-        throw new FlightLogError(
-          'time does not go on: each line must be later than the one before.',
-          line,
-          titleOf(FILE_COLUMNS[0]!),
-        );
+      if (step <= 0) throw new FlightLogError(sentence('log.time-stands'), line, titleOf(FILE_COLUMNS[0]!));
       if (step > GAP_S)
         throw new FlightLogError(
-          `${step.toFixed(2)} s are missing before it: a flight cannot be judged over a gap. Cut the log there.`,
+          sentence('log.gap', { seconds: step.toFixed(2) }),
           line,
           titleOf(FILE_COLUMNS[0]!),
         );

@@ -2,6 +2,7 @@ import type { LostLinkAdvice } from '../reconstruct/return-height';
 import type { Restricting } from '../restrictions/restrictions';
 import type { CraftFacts, SpeedSetting } from '../vocabulary/craft-facts';
 import type { FlightMode, Place } from '../vocabulary/flying';
+import type { Said } from '../vocabulary/said';
 
 /** A flight that is about to be flown. Null: nobody has told, and a person has to look. */
 export interface FlightToBe {
@@ -39,14 +40,14 @@ export interface FlightToBe {
   readonly weaknesses: readonly Pick<Restricting, 'causeId'>[];
 }
 
-/** One thing that was looked at. Speeds and lengths are left open for the school's units. */
+/** One thing that was looked at. */
 export interface FlightCheck {
   readonly id: string;
   /** Null: a person has to look. */
   readonly go: boolean | null;
-  readonly words: string;
+  readonly said: Said;
   /** What would make it go; null where it does. */
-  readonly remedy: string | null;
+  readonly remedy: Said | null;
 }
 
 export interface FlightFigures {

@@ -2,12 +2,11 @@ import { airDensity } from '../reconstruct/air-density';
 import { stoppingFrom } from '../reconstruct/craft-stopping';
 import { turnBackDistance } from '../reconstruct/energy-home';
 import { hoverInducedVelocity } from '../reconstruct/hover-induced-velocity';
-import { FAILSAFE_WORDS, holdsHere, isUnderRoof, lostLinkOn } from '../reconstruct/return-height';
+import { holdsHere, isUnderRoof, lostLinkOn } from '../reconstruct/return-height';
 import { attitudeRange, detectionRange } from '../reconstruct/sight-range';
 import { stoppingDistance } from '../reconstruct/stopping-distance';
 import { QUIET_DESCENT_SHARE } from '../reconstruct/vortex-ring-state';
 import { windAloft } from '../reconstruct/wind-aloft';
-import { NEEDS } from '../restrictions/limits';
 import {
   brokenByFlight,
   needsOf,
@@ -15,8 +14,9 @@ import {
   sightShareUnder,
   windLimitUnder,
 } from '../restrictions/restrictions';
-import { metres, speed } from '../sums/sum';
 import { onReleaseIn } from '../vocabulary/flying';
+import { type Said, sentence } from '../vocabulary/said';
+import type { SentenceId } from '../vocabulary/sentence-ids';
 import type { FlightCard, FlightCheck, FlightFigures, FlightToBe } from './flight-to-be';
 
 /** Never under this reserve, whoever asks. Common practice. */
@@ -36,178 +36,135 @@ const UNDER_ROOF_SPANS = 2;
 
 type Judge = (flight: FlightToBe, figures: FlightFigures) => FlightCheck | null;
 
-const check = (id: string, go: boolean | null, words: string, remedy: string): FlightCheck => ({
+const check = (id: string, go: boolean | null, said: Said, remedy: SentenceId): FlightCheck => ({
   id,
   go,
-  words,
-  remedy: go === true ? null : remedy,
+  said,
+  remedy: go === true ? null : sentence(remedy),
 });
 
 const wind: Judge = ({ windMps, windLimitMps, weaknesses }) => {
   const limit = windLimitUnder(weaknesses, windLimitMps);
-  return check(
-    'wind',
-    windMps <= limit,
-    `Wind ${speed(windMps)}, pilot's limit ${speed(limit)}`,
-    'Wait, fly the simulator, or change who flies',
-  );
+  return check('wind', windMps <= limit, sentence('check.wind', { windMps, limit }), 'remedy.wind');
 };
 
 const gust: Judge = ({ gustMps, windMps, windLimitMps, weaknesses }) => {
   const limit = windLimitUnder(weaknesses, windLimitMps);
   if (gustMps === null)
-    return check(
-      'gust',
-      null,
-      `Gusts at most ${speed(limit)}, and nothing building up`,
-      'Read them for two minutes',
-    );
-  return check(
-    'gust',
-    Math.max(gustMps, windMps) <= limit,
-    `Gusts ${speed(Math.max(gustMps, windMps))}, pilot's limit ${speed(limit)}`,
-    'Wait until they drop',
-  );
+    return check('gust', null, sentence('check.gust-unread', { limit }), 'remedy.gust-unread');
+  const strongest = Math.max(gustMps, windMps);
+  return check('gust', strongest <= limit, sentence('check.gust', { strongest, limit }), 'remedy.gust');
 };
 
 /** What the craft is held against is the air up there. */
 const aloft: Judge = ({ craft, setting, windMps, gustMps, heightM }) => {
   const limit = craft.topSpeedMps[setting] / 2;
   if (heightM === null)
-    return check(
-      'aloft',
-      null,
-      `At most ${speed(limit)} of wind up there, half the top speed in ${setting}`,
-      'Watch it drift, or tell the height',
-    );
+    return check('aloft', null, sentence('check.aloft-unread', { limit, setting }), 'remedy.aloft-unread');
   const strongest = windAloft(Math.max(windMps, gustMps ?? 0), heightM);
-  return check(
-    'aloft',
-    strongest <= limit,
-    `Up to ${speed(Math.round(strongest * 10) / 10)} at ${metres(heightM)}; half the top speed in ${setting} is ${speed(limit)}`,
-    'Fly lower, or wait',
-  );
+  const said = sentence('check.aloft', {
+    strongest: Math.round(strongest * 10) / 10,
+    heightM,
+    setting,
+    limit,
+  });
+  return check('aloft', strongest <= limit, said, 'remedy.aloft');
 };
 
 const energy: Judge = (flight, { sightLimitM }) => {
   const { farthestM } = flight;
   const turnBackM = energyLimit(flight);
   if (farthestM === null || turnBackM === null)
-    return check(
-      'energy',
-      null,
-      'Packs charged for the way out and home with the reserve',
-      'Read the charge',
-    );
+    return check('energy', null, sentence('check.energy-unread'), 'remedy.energy-unread');
   return check(
     'energy',
     farthestM <= turnBackM,
     // What the eye ends sooner is not said as a distance: nobody is to read kilometres beside it.
     turnBackM > sightLimitM && farthestM <= turnBackM
-      ? `Farthest ${metres(farthestM)}: the charge allows more than the eye`
-      : `Farthest ${metres(farthestM)}, the charge turns back at ${metres(Math.floor(turnBackM))}`,
-    'Stay nearer, or take a full pack',
+      ? sentence('check.energy-beyond-sight', { farthestM })
+      : sentence('check.energy', { farthestM, turnBackM: Math.floor(turnBackM) }),
+    'remedy.energy',
   );
 };
 
-const sight: Judge = ({ farthestM }, { sightLimitM }) =>
-  farthestM === null
-    ? check(
-        'sight',
-        null,
-        `Never farther than ${metres(Math.floor(sightLimitM))}, where the nose is read`,
-        'Mark it',
-      )
+const sight: Judge = ({ farthestM }, { sightLimitM }) => {
+  const limitM = Math.floor(sightLimitM);
+  return farthestM === null
+    ? check('sight', null, sentence('check.sight-unread', { limitM }), 'remedy.sight-unread')
     : check(
         'sight',
         farthestM <= sightLimitM,
-        `Farthest ${metres(farthestM)}, the nose is read to ${metres(Math.floor(sightLimitM))}`,
-        'Stay nearer, or walk along',
+        sentence('check.sight', { farthestM, limitM }),
+        'remedy.sight',
       );
+};
 
 const reserve: Judge = ({ reservePct, weaknesses }) => {
   const least = reserveOf(weaknesses, LEAST_RESERVE_PCT);
-  return check(
-    'reserve',
-    reservePct >= least,
-    `Land with ${reservePct} %, never under ${least} %`,
-    `Plan to land with ${least} % or more`,
-  );
+  const figures = { reservePct, least };
+  const go = reservePct >= least;
+  return {
+    ...check('reserve', go, sentence('check.reserve', figures), 'remedy.reserve'),
+    remedy: go ? null : sentence('remedy.reserve', figures),
+  };
 };
 
 const rain: Judge = ({ rain: isWet }) =>
-  check(
-    'rain',
-    isWet === null ? null : !isWet,
-    isWet ? 'Rain, fog or spray' : 'Dry: no rain, fog or spray',
-    'Stay down until it is dry',
-  );
+  check('rain', isWet === null ? null : !isWet, sentence(isWet ? 'check.rain' : 'check.dry'), 'remedy.rain');
 
 const light: Judge = ({ lightMin }) =>
   lightMin === null
-    ? check('light', null, 'Light enough to read the nose until it is down', 'Look at it where it will fly')
+    ? check('light', null, sentence('check.light-unread'), 'remedy.light-unread')
     : check(
         'light',
         lightMin >= LEAST_LIGHT_MIN,
-        lightMin > 0 ? `${Math.floor(lightMin)} min of light left` : 'The light is gone',
-        'Another day, or the simulator',
+        lightMin > 0
+          ? sentence('check.light', { minutes: Math.floor(lightMin) })
+          : sentence('check.light-gone'),
+        'remedy.light',
       );
 
 const people: Judge = ({ peopleM, heightM }) => {
-  const least = Math.max(LEAST_PEOPLE_M, heightM ?? 0);
+  const leastM = Math.max(LEAST_PEOPLE_M, heightM ?? 0);
   return check(
     'people',
-    peopleM === null ? null : peopleM >= least,
+    peopleM === null ? null : peopleM >= leastM,
     peopleM === null
-      ? `Nobody who has no part in it within ${metres(least)}, and everybody told that a learner flies`
-      : `Nearest person ${metres(peopleM)}, at least ${metres(least)}`,
-    'Have them told and moved off, or fly elsewhere',
+      ? sentence('check.people-unread', { leastM })
+      : sentence('check.people', { peopleM, leastM }),
+    'remedy.people',
   );
 };
 
 const height: Judge = ({ heightM, heightLimitM }) =>
   heightM === null
-    ? check(
-        'height',
-        null,
-        `Never above ${metres(heightLimitM)}, or what local rules say`,
-        'Set the limit in the craft',
-      )
+    ? check('height', null, sentence('check.height-unread', { heightLimitM }), 'remedy.height-unread')
     : check(
         'height',
         heightM <= heightLimitM,
-        `Height ${metres(heightM)}, limit ${metres(heightLimitM)}`,
-        'Fly lower: local rules come first',
+        sentence('check.height', { heightM, heightLimitM }),
+        'remedy.height',
       );
 
 const roof: Judge = ({ place, ceilingM, heightM, craft }) => {
   if (!isUnderRoof(place)) return null;
-  if (ceilingM === null)
-    return check(
-      'roof',
-      false,
-      'There is a roof, and how high it is nobody has told',
-      'Enter the ceiling with the site',
-    );
+  if (ceilingM === null) return check('roof', false, sentence('check.roof-unknown'), 'remedy.roof-unknown');
   const most = ceilingM - Math.max(UNDER_ROOF_M, UNDER_ROOF_SPANS * craft.spanM);
+  const mostM = Math.max(0, Math.round(most * 10) / 10);
   return check(
     'roof',
     most > 0 && (heightM === null ? null : heightM <= most),
-    `Under a roof of ${metres(ceilingM)} never above ${metres(Math.max(0, Math.round(most * 10) / 10))}${heightM === null ? '' : `; height ${metres(heightM)}`}`,
-    'Fly lower, or elsewhere',
+    heightM === null
+      ? sentence('check.roof-height-unread', { ceilingM, mostM })
+      : sentence('check.roof', { ceilingM, mostM, heightM }),
+    'remedy.roof',
   );
 };
 
 const hold: Judge = ({ place, craft, mode }) => {
   if (!isUnderRoof(place) || onReleaseIn(mode) === 'manual') return null;
-  return check(
-    'hold',
-    holdsHere(craft, place),
-    holdsHere(craft, place)
-      ? 'Held by the sensor below: a plain or dark floor takes that away'
-      : 'Nothing holds it here: no satellites, and no sensor that looks down',
-    'Fly on open ground, a craft with a sensor below, or a pilot who is cleared without hold',
-  );
+  const holds = holdsHere(craft, place);
+  return check('hold', holds, sentence(holds ? 'check.hold-by-sensor' : 'check.no-hold'), 'remedy.hold');
 };
 
 /**
@@ -217,23 +174,18 @@ const hold: Judge = ({ place, craft, mode }) => {
 const sensors: Judge = ({ craft, setting, place }) => {
   const areOff = craft.sensorSides.length > 0 && setting === 'fast' && !craft.sensorsInFast;
   if (!areOff || place === 'open') return null;
-  return check(
-    'sensors',
-    false,
-    'Fast switches the obstacle sensors off, and there is something to hit',
-    'Fly normal or slow',
-  );
+  return check('sensors', false, sentence('check.sensors-off'), 'remedy.sensors-off');
 };
 
-const lostLink: Judge = ({ place }, { lostLink: link }) => {
-  const into = place === 'water' && link.action === 'descend';
+const lostLink: Judge = ({ place }, { lostLink: { action, why, returnHeightM } }) => {
+  const into = place === 'water' && action === 'descend';
   return check(
     'lost-link',
     into ? false : null,
-    `On a lost link: ${FAILSAFE_WORDS[link.action]}${link.returnHeightM === null ? '' : ` at ${metres(link.returnHeightM)}`}, set and read back. ${link.why}`,
-    into
-      ? 'Over water only with a craft that comes home by itself'
-      : 'Set it, and read it back from the display',
+    returnHeightM === null
+      ? sentence('check.lost-link', { action, why })
+      : sentence('check.lost-link-at', { action, returnHeightM, why }),
+    into ? 'remedy.lost-link-into-water' : 'remedy.lost-link',
   );
 };
 
@@ -303,11 +255,11 @@ export function judgeFlight(flight: FlightToBe): FlightCard {
   const { mode, weaknesses } = flight;
   const checks = [
     ...JUDGES.flatMap((judge) => judge(flight, figures) ?? []),
-    ...brokenByFlight({ ...flight, mode }, weaknesses).map(({ causeId, words }) =>
-      check(`until-cleared ${causeId}`, false, words, 'Do as it says, or fly its own drills'),
+    ...brokenByFlight({ ...flight, mode }, weaknesses).map(({ causeId, said }) =>
+      check(`until-cleared ${causeId}`, false, said, 'remedy.until-cleared'),
     ),
     ...needsOf(weaknesses, flight.place).map((need) =>
-      check(`needs ${need}`, null, NEEDS[need], 'See to it first'),
+      check(`needs ${need}`, null, sentence('check.need', { need }), 'remedy.need'),
     ),
   ];
   const isRefused = checks.some(({ go }) => go === false);

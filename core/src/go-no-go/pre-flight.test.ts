@@ -9,9 +9,14 @@ const idsOf = (list: ReturnType<typeof preFlight>) => list.map(({ id }) => id.re
 
 test.each(PLACES)('at %s every item waits for somebody, and says what to do', (place) => {
   for (const craft of [HOLDS, MANUAL])
-    for (const { go, remedy } of [...preFlight({ craft, place }), ...placeChecks(place), ...FITNESS]) {
+    for (const { id, go, said, remedy } of [
+      ...preFlight({ craft, place }),
+      ...placeChecks(place),
+      ...FITNESS,
+    ]) {
       expect(go).toBeNull();
-      expect(remedy).toMatch(/\S/);
+      const item = id.split(' ')[1];
+      expect([said.say, remedy?.say]).toEqual([`item.${item}`, `item-remedy.${item}`]);
     }
 });
 

@@ -1,11 +1,10 @@
 import { exerciseOf } from '../assessment/exercises';
-import type { FindDrill } from '../drills/drill-book';
 import { RESERVE_PCT } from '../reconstruct/energy-home';
-import { NEEDS } from '../restrictions/limits';
 import { brokenBy, needsOf, reserveOf, type Restricting } from '../restrictions/restrictions';
 import type { SessionFields } from '../schemas/session';
 import { craftFacts, type CraftRecord, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import type { FlightMode, Place } from '../vocabulary/flying';
+import { sentence } from '../vocabulary/said';
 import type { FlightCheck } from './flight-to-be';
 import { judgeFlight, USUAL_HEIGHT_LIMIT_M } from './judge';
 
@@ -58,11 +57,7 @@ export interface SessionToBe {
 const OF_THE_DAY: readonly string[] = ['gust', 'rain', 'light', 'people', 'height', 'sight'];
 
 /** Drills of the session that a pilot's open weaknesses rule out. */
-function ruledOut(
-  { content, site }: SessionToBe,
-  pilot: PilotFlying,
-  findDrill: FindDrill,
-): readonly FlightCheck[] {
+function ruledOut({ content, site }: SessionToBe, pilot: PilotFlying): readonly FlightCheck[] {
   const blocks = content.packs.flatMap((pack) => pack.blocks).filter((block) => block.pilotId === pilot.id);
   // Drills of a weakness's own plan stay open to it.
   const restricting = pilot.weaknesses.map(({ id, causeId }) => ({
@@ -80,11 +75,11 @@ function ruledOut(
         flies: pilot,
       },
       restricting,
-    ).map(({ causeId, words }) => ({
+    ).map(({ causeId, said }) => ({
       id: `until-cleared ${causeId} ${drillId} ${pilot.id}`,
       go: false,
-      words: `${pilot.name}, ${findDrill(drillId).name}. ${words}`,
-      remedy: 'Take it out of the plan, or fly it on the simulator',
+      said: sentence('check.ruled-out', { pilot: pilot.name, drill: drillId, of: said }),
+      remedy: sentence('remedy.ruled-out'),
     })),
   );
 }
@@ -120,7 +115,11 @@ function checksOf(session: SessionToBe, pilot: PilotFlying): readonly FlightChec
   return checks.map((each) =>
     OF_THE_DAY.includes(each.id)
       ? each
-      : { ...each, id: `${each.id} ${pilot.id}`, words: `${pilot.name}: ${each.words}` },
+      : {
+          ...each,
+          id: `${each.id} ${pilot.id}`,
+          said: sentence('check.of-pilot', { pilot: pilot.name, of: each.said }),
+        },
   );
 }
 
@@ -128,18 +127,18 @@ function checksOf(session: SessionToBe, pilot: PilotFlying): readonly FlightChec
  * What is asked before anybody of a session flies: the same judge as for a card, once for each pilot, and what
  * open weaknesses rule out and ask for.
  */
-export function judgeSession(session: SessionToBe, findDrill: FindDrill): readonly FlightCheck[] {
+export function judgeSession(session: SessionToBe): readonly FlightCheck[] {
   const flying = session.pilots.filter((pilot) =>
     session.content.packs.some((pack) => pack.pilotId === pilot.id),
   );
   const all = flying.flatMap((pilot) => [
     ...checksOf(session, pilot),
-    ...ruledOut(session, pilot, findDrill),
+    ...ruledOut(session, pilot),
     ...needsOf(pilot.weaknesses, session.site?.place ?? null).map((need) => ({
       id: `needs ${need} ${pilot.id}`,
       go: null,
-      words: `${pilot.name}: ${NEEDS[need].charAt(0).toLowerCase()}${NEEDS[need].slice(1)}`,
-      remedy: 'See to it first',
+      said: sentence('check.need-of-pilot', { pilot: pilot.name, need }),
+      remedy: sentence('remedy.need'),
     })),
   ]);
   // Of what is asked once for all, the strictest stands.
@@ -152,5 +151,6 @@ export function judgeSession(session: SessionToBe, findDrill: FindDrill): readon
 }
 
 /** Of these checks, what nobody may fly with unless a trainer says why. */
-export const refusedIn = (checks: readonly FlightCheck[]): readonly FlightCheck[] =>
-  checks.filter(({ go }) => go === false);
+export const refusedIn = <Check extends Pick<FlightCheck, 'go'>>(
+  checks: readonly Check[],
+): readonly Check[] => checks.filter(({ go }) => go === false);

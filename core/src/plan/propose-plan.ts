@@ -3,6 +3,7 @@ import { causeOf, type CauseId } from '../causes/causes';
 import { drillOf, isDrillId, type DrillId } from '../drills/drills';
 import { allBefore, depthOf } from '../drills/prerequisites';
 import type { FlightMode } from '../vocabulary/flying';
+import { type Said, sentence } from '../vocabulary/said';
 import { type Circumstances, leftOutFor, weighedFor } from './circumstances';
 import { type AskedDrill, askedByAnswers, type ToldReason } from './remedies';
 import { decidingAmong, keyDrillsFor, suits } from './key-drills';
@@ -199,16 +200,15 @@ export const whyPlanned = (
 ): WhyInPlan => whyInPlan(drillId, key, askedBeside(causeId, mode, key, known));
 
 /** What is wrong with a trainer's own plan, said so that it can be mended; null when nothing is. */
-export function planProblem(causeId: CauseId, mode: FlightMode, drillIds: readonly DrillId[]): string | null {
+export function planProblem(causeId: CauseId, mode: FlightMode, drillIds: readonly DrillId[]): Said | null {
   const unknown = drillIds.find((id) => !isDrillId(id));
-  if (unknown !== undefined) return `There is no drill "${unknown}": pick one from the list.`;
-  if (new Set(drillIds).size !== drillIds.length)
-    return 'A drill stands in the plan twice: take one of them out.';
+  if (unknown !== undefined) return sentence('plan.unknown-drill', { id: unknown });
+  if (new Set(drillIds).size !== drillIds.length) return sentence('plan.drill-twice');
   if (drillIds.length > PLAN_CEILING)
-    return `A plan holds at most ${PLAN_CEILING} drills: take ${drillIds.length - PLAN_CEILING} out.`;
+    return sentence('plan.too-many', { most: PLAN_CEILING, over: drillIds.length - PLAN_CEILING });
   const key = keyDrillsFor(causeOf(causeId), mode);
   if (!drillIds.some((id) => key.includes(id))) {
-    return `Keep at least one deciding drill (${key.map((id) => drillOf(id).name).join(' or ')}): without one nothing can clear this weakness.`;
+    return sentence('plan.none-decides', { drills: key });
   }
   return null;
 }

@@ -1,7 +1,7 @@
 import { clopperPearson, type Interval } from '../rates/exact-interval';
 
 /** How sure the ranking was of the cause that it named first, and whether the trainer decided so. */
-export interface Said {
+export interface SaidChance {
   readonly probability: number;
   readonly decidedSo: boolean;
 }
@@ -19,7 +19,7 @@ export interface SaidAgainstDecided {
 const EDGES = [0, 0.35, 0.5, 0.7, 0.85, 1] as const;
 
 /** What was said against what was decided, from unsure to sure; only where there is something to tell. */
-export const saidAgainstDecided = (all: readonly Said[]): readonly SaidAgainstDecided[] =>
+export const saidAgainstDecided = (all: readonly SaidChance[]): readonly SaidAgainstDecided[] =>
   EDGES.slice(1).flatMap((to, i): readonly SaidAgainstDecided[] => {
     const inside = all.filter(({ probability }) => probability > EDGES[i]! && probability <= to);
     if (inside.length === 0) return [];

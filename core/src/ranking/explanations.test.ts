@@ -255,9 +255,9 @@ describe('implied answers', () => {
     expect(model.oneOf('auto_return', ['commanded', 'battery']).likelihood[at]).toBeCloseTo(one! + two!, 12);
     expect(
       rankOf({ auto_phase: 'climbing' })
-        .causes[0]!.reasons.map(({ words }) => words)
+        .causes[0]!.reasons.map(({ said }) => said.say)
         .join(),
-    ).toContain('return was imply');
+    ).toContain('reason.implied');
   });
 });
 

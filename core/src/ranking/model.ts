@@ -132,7 +132,7 @@ export function modelWith(experience: Experience = NO_EXPERIENCE): Model {
         : chancesOfPair(byCause[first]!, byCause[second]!, [names[first]!, names[second]!]),
     );
     const outcomes = question.values.map(
-      ({ id: value }) => [value, weighed(Float64Array.from(under, (each) => each.get(value)!))] as const,
+      (value) => [value, weighed(Float64Array.from(under, (each) => each.get(value)!))] as const,
     );
     answer.set(question.id, new Map(outcomes));
   }

@@ -1,8 +1,8 @@
 import type { CauseId } from '../causes/causes';
 import type { Answers } from '../evidence/question';
-import { labelOf, questionOf } from '../evidence/questions';
 import { signOf } from '../evidence/signs';
 import type { CraftFacts } from '../vocabulary/craft-facts';
+import { type Said, sentence } from '../vocabulary/said';
 import { Asking, type NextQuestion } from './asking';
 import { hasAskedEnough } from './core-questions';
 import { byFirst, CAUSE_IDS, HYPOTHESES } from './hypotheses';
@@ -21,7 +21,7 @@ export interface Reason {
    * pooling.
    */
   readonly weight: number;
-  readonly words: string;
+  readonly said: Said;
 }
 
 export interface RankedCause {
@@ -63,28 +63,21 @@ const CONDITIONS = [
   { id: 'panic-override', usual: 0.1 },
 ] as const;
 
-function wordsOf(item: Item, known: Answers): Omit<Reason, 'weight'> {
+function reasonOf(item: Item, known: Answers): Omit<Reason, 'weight'> {
   const sign = signOf(item.id);
   if (sign) {
     const evidence =
       [...sign.needs, ...sign.uses].find(
         (id) => known.choices[id] !== undefined || known.numbers[id] !== undefined,
       ) ?? sign.id;
-    return { evidence, sign: sign.id, words: (item.chance ?? 0) >= 0.5 ? sign.holds : sign.fails };
+    const says = (item.chance ?? 0) >= 0.5 ? 'reason.sign-holds' : 'reason.sign-fails';
+    return { evidence, sign: sign.id, said: sentence(says, { sign: sign.id }) };
   }
-  const question = questionOf(item.id);
   const value = known.choices[item.id];
-  if (value === undefined) {
-    const from = item.of.map((id) => questionOf(id).short.toLowerCase()).join(' and ');
-    return { evidence: item.of[0]!, sign: item.id, words: `${question.short}: as ${from} imply` };
-  }
-  return {
-    evidence: item.id,
-    words:
-      question.kind === 'choice'
-        ? `${question.short}: ${labelOf(question, value).toLowerCase()}`
-        : question.short,
-  };
+  const question = item.id;
+  return value === undefined
+    ? { evidence: item.of[0]!, sign: item.id, said: sentence('reason.implied', { question, by: item.of }) }
+    : { evidence: item.id, said: sentence('reason.answer', { question, value }) };
 }
 
 /** Nothing is called likely before what a good trainer always asks was asked. */
@@ -210,7 +203,7 @@ export function rank(
   const chance = posterior(scores);
   const shown = posterior(byFirst(chance).map((each) => SHOWN_AT * Math.log(each)));
   const best = likeliestByFirst(chance);
-  const words = new Map(items.map((item) => [item, wordsOf(item, known)]));
+  const words = new Map(items.map((item) => [item, reasonOf(item, known)]));
   const causes = CAUSE_IDS.map(
     (id, c) =>
       new Ranked(id, shown[c]!, chainOf(HYPOTHESES[best[c]!]!), () => reasonsFor(best[c]!, stories, words)),

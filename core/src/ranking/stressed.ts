@@ -29,7 +29,7 @@ export const oneWrong = (cases: readonly Case[], chance: () => number): readonly
     const asked = QUESTIONS.filter(({ id, kind }) => kind === 'choice' && each.evidence[id] !== undefined);
     const question = asked[Math.floor(chance() * asked.length)];
     if (question?.kind !== 'choice') return [];
-    const others = question.values.filter(({ id }) => id !== each.evidence[question.id] && id !== 'unknown');
+    const others = question.values.filter((id) => id !== each.evidence[question.id] && id !== 'unknown');
     const wrong = others[Math.floor(chance() * others.length)]!;
-    return [{ ...each, evidence: { ...each.evidence, [question.id]: wrong.id } }];
+    return [{ ...each, evidence: { ...each.evidence, [question.id]: wrong } }];
   });

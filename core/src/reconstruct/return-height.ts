@@ -16,38 +16,27 @@ export const returnHeight = (tallestM: number, marginM = RETURN_MARGIN_M): numbe
 export const FAILSAFES = ['return', 'hover', 'descend'] as const;
 export type Failsafe = (typeof FAILSAFES)[number];
 
-/** What the craft does by itself, as a card says it. */
-export const FAILSAFE_WORDS: Readonly<Record<Failsafe, string>> = {
-  return: 'return',
-  hover: 'hover where it is',
-  descend: 'come down where it is',
-};
-
+/** What it should do by itself, and the reason for it. */
 export interface FailsafeAdvice {
   readonly action: Failsafe;
-  readonly why: string;
+  readonly why: FailsafeReason;
 }
+export type FailsafeReason = Place | 'no-hold' | 'no-hold-here' | 'through-roof' | 'above-limit';
 
-const ADVICE: Readonly<Record<Place, FailsafeAdvice>> = {
-  open: { action: 'return', why: 'Open sky above: a return that climbs first meets nothing.' },
-  water: { action: 'return', why: 'Anything but the way home ends in the water.' },
-  trees: { action: 'hover', why: 'Branches above: a return that climbs first would climb into them.' },
-  'built-up': {
-    action: 'hover',
-    why: 'Tall walls near: a return may climb or run into one, and position is poor beside them.',
-  },
-  'under-structure': {
-    action: 'hover',
-    why: 'A roof above: a return that climbs first would climb into it.',
-  },
-  indoors: { action: 'hover', why: 'A ceiling above and no satellites: it cannot find the way home.' },
+const ACTION: Readonly<Record<Place, Failsafe>> = {
+  open: 'return',
+  water: 'return',
+  trees: 'hover',
+  'built-up': 'hover',
+  'under-structure': 'hover',
+  indoors: 'hover',
 };
 
 /**
  * What the craft should do by itself in this place when the link is lost. Common practice; the site's own
  * card comes first.
  */
-export const failsafeFor = (place: Place): FailsafeAdvice => ADVICE[place];
+export const failsafeFor = (place: Place): FailsafeAdvice => ({ action: ACTION[place], why: place });
 
 /** What decides what a lost link does: where, and on which craft. */
 export interface LostLink {
@@ -84,13 +73,13 @@ export function lostLinkOn({ place, tallestM, ceilingM, heightLimitM, craft }: L
   if (!craft.hasPositionHold)
     return {
       action: 'descend',
-      why: 'This craft cannot hold its position: it comes down wherever it is. Keep people and water from under it.',
+      why: 'no-hold',
       returnHeightM: null,
     };
   if (!holdsHere(craft, place))
     return {
       action: 'descend',
-      why: 'Nothing holds it here: no satellites, and no sensor that looks down.',
+      why: 'no-hold-here',
       returnHeightM: null,
     };
   const advice = failsafeFor(place);
@@ -99,13 +88,13 @@ export function lostLinkOn({ place, tallestM, ceilingM, heightLimitM, craft }: L
   if (ceilingM !== null && wantedM >= ceilingM)
     return {
       action: 'hover',
-      why: 'A return height over the tallest thing is through the roof.',
+      why: 'through-roof',
       returnHeightM: null,
     };
   if (wantedM > heightLimitM)
     return {
       action: 'hover',
-      why: 'A return height over the tallest thing is above the height limit.',
+      why: 'above-limit',
       returnHeightM: null,
     };
   return { ...advice, returnHeightM: wantedM };

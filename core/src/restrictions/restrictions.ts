@@ -1,9 +1,10 @@
-import { causeOf, type CauseId } from '../causes/causes';
+import type { CauseId } from '../causes/causes';
 import { type FliesIn, hasTwoForms } from '../clearance/counts-for-test';
 import type { Drill } from '../drills/drill';
 import { drillOf, type DrillId } from '../drills/drills';
 import type { SpeedSetting } from '../vocabulary/craft-facts';
 import { type FlightMode, onReleaseIn, type Place } from '../vocabulary/flying';
+import { type Said, sentence } from '../vocabulary/said';
 import { type RestrictionLimit, RESTRICTION_LIMITS, type Need } from './limits';
 
 /** An open weakness, as far as it restricts. */
@@ -25,18 +26,9 @@ export interface PlannedFlying {
 
 export interface BrokenLimit {
   readonly causeId: CauseId;
-  /** Which restriction, why it is broken, and what would do. Speeds are left open for the school's units. */
-  readonly words: string;
+  /** Which restriction, why it is broken, and what would do. */
+  readonly said: Said;
 }
-
-const PLACE_NAMES: Readonly<Record<Place, string>> = {
-  open: 'open ground',
-  trees: 'among trees',
-  indoors: 'indoors',
-  'under-structure': 'under a structure',
-  'built-up': 'between walls',
-  water: 'over water',
-};
 
 /** What has to be seen to before this pilot flies here, each once. */
 export const needsOf = (
@@ -100,37 +92,42 @@ export interface FreeFlight {
   readonly peopleM: number | null;
 }
 
+const tenth = (value: number): number => Math.round(value * 10) / 10;
+
 /** What a limit says against a place; null when nothing. */
-function againstPlace(limit: RestrictionLimit, place: Place | null, isWithoutHold: boolean): string | null {
+function againstPlace(limit: RestrictionLimit, place: Place | null, isWithoutHold: boolean): Said | null {
   if (place === null) return null;
-  if (limit.limit === 'not-at' && limit.places.includes(place))
-    return `not ${PLACE_NAMES[place]} until cleared; fly it on open ground.`;
+  if (limit.limit === 'not-at' && limit.places.includes(place)) return sentence('limit.not-at', { place });
   if (limit.limit === 'without-hold-only-at' && isWithoutHold && !limit.places.includes(place))
-    return `without hold only on ${limit.places.map((each) => PLACE_NAMES[each]).join(' or ')} until cleared.`;
+    return sentence('limit.without-hold-only-at', { places: limit.places });
   return null;
 }
 
 /** Everything that the limits of open weaknesses say against a flight. */
 const brokenWhere = <W extends Pick<Restricting, 'causeId'>>(
   weaknesses: readonly W[],
-  against: (limit: RestrictionLimit, weakness: W) => string | null,
+  against: (limit: RestrictionLimit, weakness: W) => Said | null,
 ): readonly BrokenLimit[] =>
   weaknesses.flatMap((weakness) =>
     (RESTRICTION_LIMITS[weakness.causeId] ?? []).flatMap((limit): BrokenLimit[] => {
       const { causeId } = weakness;
       const why = against(limit, weakness);
-      return why === null ? [] : [{ causeId, words: `${causeOf(causeId).name}: ${why}` }];
+      return why === null ? [] : [{ causeId, said: sentence('limit.of-cause', { cause: causeId, why }) }];
     }),
   );
 
 /** What a limit says against a number that was told, or that nobody has. */
-const needsAtLeast = (value: number | null, leastM: number, what: string, mend: string): string | null => {
-  if (value === null) return `${what} is not told, and has to be at least {m:${leastM}}: tell it.`;
-  return value < leastM ? `${what} is {m:${value}}, at least {m:${leastM}} until cleared: ${mend}.` : null;
+const needsAtLeast = (
+  value: number | null,
+  leastM: number,
+  what: 'height' | 'people' | 'things',
+): Said | null => {
+  if (value === null) return sentence(`limit.${what}-not-told`, { leastM });
+  return value < leastM ? sentence(`limit.${what}-too-near`, { value, leastM }) : null;
 };
 
 /** What a limit says against a flight outside any drill; null when nothing. */
-function againstFlight(limit: RestrictionLimit, flight: FreeFlight): string | null {
+function againstFlight(limit: RestrictionLimit, flight: FreeFlight): Said | null {
   const { place, setting, mode, heightM, nearestM, peopleM, pilotRelative } = flight;
   const isWithoutHold = onReleaseIn(mode) === 'manual';
   switch (limit.limit) {
@@ -138,20 +135,16 @@ function againstFlight(limit: RestrictionLimit, flight: FreeFlight): string | nu
       if (setting === 'slow' || (limit.withinM !== null && nearestM !== null && nearestM >= limit.withinM))
         return null;
       return limit.withinM === null
-        ? 'only the slow setting until cleared; switch to slow.'
-        : `only the slow setting within {m:${limit.withinM}} of anything until cleared; switch to slow, or keep farther off.`;
+        ? sentence('limit.slow')
+        : sentence('limit.slow-within', { withinM: limit.withinM });
     case 'floor':
-      return limit.of === 'manual' && !isWithoutHold
-        ? null
-        : needsAtLeast(heightM, limit.m, 'Height', 'fly higher, or with the trainer in its own drills');
+      return limit.of === 'manual' && !isWithoutHold ? null : needsAtLeast(heightM, limit.m, 'height');
     case 'people':
-      return needsAtLeast(peopleM, limit.m, 'The nearest person', 'have them move off');
+      return needsAtLeast(peopleM, limit.m, 'people');
     case 'hold-within':
-      return isWithoutHold
-        ? needsAtLeast(nearestM, limit.m, 'The nearest thing', 'keep off, or fly with position hold')
-        : null;
+      return isWithoutHold ? needsAtLeast(nearestM, limit.m, 'things') : null;
     case 'no-pilot-relative':
-      return pilotRelative ? 'no pilot-relative mode until cleared; switch it off.' : null;
+      return pilotRelative ? sentence('limit.no-pilot-relative') : null;
     default:
       return againstPlace(limit, place, isWithoutHold);
   }
@@ -180,19 +173,19 @@ export function brokenBy(flying: PlannedFlying, weaknesses: readonly Restricting
     if (limit.limit === 'wind-share') {
       const most = limit.share * windLimitMps;
       return !isOwn && windMps !== null && windMps > most
-        ? `no more than {v:${most.toFixed(1)}} of wind until cleared, outside its own drills; it is {v:${windMps.toFixed(1)}}.`
+        ? sentence('limit.wind-share', { most: tenth(most), windMps: tenth(windMps) })
         : null;
     }
     if (limit.limit === 'no-drills')
       return limit.drills.includes(drill.id) && !isOwn
-        ? `${drill.name} goes against "${causeOf(causeId).restriction}"; on the simulator, or once cleared.`
+        ? sentence('limit.no-drill', { drill: drill.id, cause: causeId })
         : null;
     return againstPlace(limit, place, isFlownWithoutHold(drill, flying.flies));
   });
 }
 
 /** How far a restriction holds inside the drills that lift it, and who is there. */
-export const insideItsDrills = (causeId: CauseId): string =>
+export const insideItsDrills = (causeId: CauseId): Said =>
   (RESTRICTION_LIMITS[causeId] ?? []).some(({ limit }) => limit === 'wind-share')
-    ? 'In its own drills up to the whole wind limit, with the trainer beside.'
-    : 'In its own drills as the drill says, with the trainer beside.';
+    ? sentence('limit.own-drills-whole-wind')
+    : sentence('limit.own-drills');

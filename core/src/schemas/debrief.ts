@@ -2,29 +2,34 @@ import { array, object } from 'yup';
 import { INJURIES, RECURRENCE_CLASSES, SEVERITIES } from '../debrief/severity';
 import { evidenceShape } from './evidence';
 import { causeId, causeIdOrNone, choiceOrNone, line, text, yesNo, yesNoOr } from './fields';
+import { fieldSaid } from './field-said';
 
 const linkShape = object({
-  words: line('Link', 160),
-  causeId: causeIdOrNone('Cause of the link'),
-  breakable: yesNo('Breakable'),
+  words: line('link', 160),
+  causeId: causeIdOrNone('cause-of-the-link'),
+  breakable: yesNo('breakable'),
 }).noUnknown();
 
 /** What one debrief found; every save is a version of it. */
 export const findingsShape = object({
   evidence: evidenceShape.default({}),
-  ownPick: causeIdOrNone('Own pick'),
-  primary: causeIdOrNone('Primary cause'),
-  contributing: array(causeId('Contributing cause'))
-    .max(8, 'Contributing causes are too many: keep at most 8.')
+  ownPick: causeIdOrNone('own-pick'),
+  primary: causeIdOrNone('primary-cause'),
+  contributing: array(causeId('contributing-cause'))
+    .max(8, fieldSaid('findings.too-many-contributing', { most: 8 }))
     .default([]),
-  overruleReason: text('Reason for deciding otherwise', 300),
-  actual: choiceOrNone('Actual severity', SEVERITIES),
-  potential: choiceOrNone('Potential severity', SEVERITIES),
-  likelihood: choiceOrNone('Likelihood', RECURRENCE_CLASSES),
-  damage: array(line('Damage', 80)).max(20, 'Damage is too long: keep at most 20 parts.').default([]),
-  injury: choiceOrNone('Injury', INJURIES),
-  thirdParty: yesNoOr('Third party', false),
-  wentWell: text('What went well', 600),
-  chain: array(linkShape).max(20, 'The chain is too long: keep at most 20 links.').default([]),
-  nameWithheld: yesNoOr('Name withheld', false),
+  overruleReason: text('reason-for-deciding-otherwise', 300),
+  actual: choiceOrNone('actual-severity', SEVERITIES),
+  potential: choiceOrNone('potential-severity', SEVERITIES),
+  likelihood: choiceOrNone('likelihood', RECURRENCE_CLASSES),
+  damage: array(line('damage', 80))
+    .max(20, fieldSaid('findings.too-much-damage', { most: 20 }))
+    .default([]),
+  injury: choiceOrNone('injury', INJURIES),
+  thirdParty: yesNoOr('third-party', false),
+  wentWell: text('what-went-well', 600),
+  chain: array(linkShape)
+    .max(20, fieldSaid('findings.chain-too-long', { most: 20 }))
+    .default([]),
+  nameWithheld: yesNoOr('name-withheld', false),
 }).noUnknown();

@@ -1,5 +1,6 @@
 import { mixed, type Schema, ValidationError } from 'yup';
 import { answerProblem } from '../evidence/check-answer';
+import { asMessage, fieldSaid } from './field-said';
 import type { Evidence } from '../evidence/evidence';
 
 /**
@@ -14,10 +15,12 @@ export const evidenceShape: Schema<Evidence | undefined> = mixed<Evidence>().tes
   (sent, { path, createError }) => {
     if (sent === undefined) return true;
     if (sent === null || typeof sent !== 'object' || Array.isArray(sent))
-      return createError({ message: 'evidence must be an object of answers by question id.' });
+      return createError({ message: fieldSaid('field.evidence-no-object') });
     const errors = Object.entries(sent).flatMap(([id, answer]) => {
-      const message = answerProblem(id, answer);
-      return message === null ? [] : [createError({ path: path ? `${path}.${id}` : id, message })];
+      const said = answerProblem(id, answer);
+      return said === null
+        ? []
+        : [createError({ path: path ? `${path}.${id}` : id, message: asMessage(said) })];
     });
     return errors.length === 0 || new ValidationError(errors, sent, path);
   },

@@ -1,31 +1,33 @@
-import './own-words';
+import './unnamed';
 import type { DrillId } from '../drills/drills';
 import { array, boolean, mixed, number, object, string } from 'yup';
 import { type CauseId, isCauseId } from '../causes/causes';
 import { isDay, isInstant } from '../vocabulary/day';
 import { UUID } from '../vocabulary/key';
+import { fieldSaid } from './field-said';
+import type { FieldLabel } from './labels';
 
 /**
- * Building blocks for the shapes. Each message names the field, the limit and the remedy, since
+ * Building blocks for the shapes. What is wrong is a sentence that names the field, the limit and the remedy, since
  * forms and API show it as it stands.
  */
 
 /** Keys are made by the client (UUIDv7), so that a repeated request is the same row. */
-export const key = (label: string) =>
+export const key = (label: FieldLabel) =>
   string()
     .strict()
-    .defined(`${label} is missing: pick one.`)
-    .nonNullable(`${label} is missing: pick one.`)
-    .typeError(`${label} must be a UUID in lower case.`)
-    .matches(UUID, `${label} must be a UUID in lower case.`);
+    .defined(fieldSaid('field.pick-one', { label }))
+    .nonNullable(fieldSaid('field.pick-one', { label }))
+    .typeError(fieldSaid('field.no-key', { label }))
+    .matches(UUID, { message: fieldSaid('field.no-key', { label }) });
 
-export const keyOrNone = (label: string) =>
+export const keyOrNone = (label: FieldLabel) =>
   mixed<string>()
     .nullable()
     .default(null)
     .test(
       'key',
-      `${label} must be a UUID in lower case, or null.`,
+      fieldSaid('field.no-key-nor-null', { label }),
       (value) => value === null || (typeof value === 'string' && UUID.test(value)),
     );
 
@@ -33,186 +35,178 @@ export const keyOrNone = (label: string) =>
 const NO_TEXT = /\p{Surrogate}|\0/u;
 /** Stands for a value that is no text at all, so that nothing after it takes it for some. */
 const NOT_TEXT = '\0';
-export const readableText = (label: string) =>
+export const readableText = (label: FieldLabel) =>
   string()
     .transform((value: string, original: unknown) =>
       typeof original === 'string' || original === undefined || original === null ? value : NOT_TEXT,
     )
     .test('readable', (value, { createError }) => {
-      if (value === NOT_TEXT) return createError({ message: `${label} is no text: write it as text.` });
+      if (value === NOT_TEXT) return createError({ message: fieldSaid('field.no-text', { label }) });
       return typeof value === 'string' && NO_TEXT.test(value)
         ? createError({
-            message: `${label} holds a character that is no text: delete it, or type it again.`,
+            message: fieldSaid('field.unreadable', { label }),
           })
         : true;
     });
 
-export const line = (label: string, longest: number) =>
+export const line = (label: FieldLabel, longest: number) =>
   readableText(label)
     .trim()
     .defined()
     .nonNullable()
-    .required(`${label} is empty: write something.`)
-    .max(longest, `${label} is too long: at most ${longest} characters, so shorten it.`);
+    .required(fieldSaid('field.empty', { label }))
+    .max(longest, fieldSaid('field.too-long', { label, longest }));
 
-export const text = (label: string, longest: number) =>
+export const text = (label: FieldLabel, longest: number) =>
   readableText(label)
     .trim()
     .nonNullable()
     .default('')
-    .max(longest, `${label} is too long: at most ${longest} characters, so shorten it.`);
+    .max(longest, fieldSaid('field.too-long', { label, longest }));
 
 /** A reason a trainer gives for going against what is proposed. */
 export const reason = () =>
-  readableText('Reason')
+  readableText('reason')
     .trim()
     .defined()
     .nonNullable()
-    .required('Reason is empty: say why in a few words.')
-    .min(3, 'Reason is too short: say why in a few words.')
-    .max(300, 'Reason is too long: at most 300 characters, so shorten it.');
+    .required(fieldSaid('field.reason-empty'))
+    .min(3, fieldSaid('field.reason-too-short'))
+    .max(300, fieldSaid('field.too-long', { label: 'reason', longest: 300 }));
 
-const withUnit = (value: number, unit: string) => (unit ? `${value} ${unit}` : `${value}`);
+/** Limits as a sentence says them: its unit after the last figure. */
+const limitsOf = (label: FieldLabel, least: number, most: number, unit: string) => ({
+  label,
+  least,
+  most,
+  unit: unit && ` ${unit}`,
+});
 
-export const quantity = (label: string, least: number, most: number, unit = '') =>
-  number()
+export const quantity = (label: FieldLabel, least: number, most: number, unit = '') => {
+  const limits = limitsOf(label, least, most, unit);
+  return number()
     .transform((value: number, original: unknown) =>
       original === '' || original === null ? undefined : value,
     )
-    .defined(`${label} is missing: give a number from ${least} to ${withUnit(most, unit)}.`)
-    .typeError(`${label} is not a number: give one from ${least} to ${withUnit(most, unit)}.`)
-    .min(
-      least,
-      `${label} is below ${withUnit(least, unit)}: give a number from ${least} to ${withUnit(most, unit)}.`,
-    )
-    .max(
-      most,
-      `${label} is above ${withUnit(most, unit)}: give a number from ${least} to ${withUnit(most, unit)}.`,
-    );
+    .defined(fieldSaid('field.number-missing', limits))
+    .typeError(fieldSaid('field.no-number', limits))
+    .min(least, fieldSaid('field.below', limits))
+    .max(most, fieldSaid('field.above', limits));
+};
 
-export const quantityOrNone = (label: string, least: number, most: number, unit = '') =>
-  number()
+export const quantityOrNone = (label: FieldLabel, least: number, most: number, unit = '') => {
+  const limits = limitsOf(label, least, most, unit);
+  return number()
     .transform((value: number, original: unknown) => (original === '' || original === null ? null : value))
-    .typeError(
-      `${label} is not a number: give one from ${least} to ${withUnit(most, unit)}, or leave it empty.`,
-    )
-    .min(
-      least,
-      `${label} is below ${withUnit(least, unit)}: give a number from ${least} to ${withUnit(most, unit)}, or leave it empty.`,
-    )
-    .max(
-      most,
-      `${label} is above ${withUnit(most, unit)}: give a number from ${least} to ${withUnit(most, unit)}, or leave it empty.`,
-    )
+    .typeError(fieldSaid('field.no-number-nor-empty', limits))
+    .min(least, fieldSaid('field.below-or-empty', limits))
+    .max(most, fieldSaid('field.above-or-empty', limits))
     .nullable()
     .default(null);
+};
 
-export const whole = (label: string, least: number, most: number, unit = '') =>
+export const whole = (label: FieldLabel, least: number, most: number, unit = '') =>
   quantity(label, least, most, unit).integer(
-    `${label} must be a whole number from ${least} to ${withUnit(most, unit)}.`,
+    fieldSaid('field.not-whole', limitsOf(label, least, most, unit)),
   );
 
-export const choice = <T extends string | number>(label: string, values: readonly T[]) =>
+export const choice = <T extends string | number>(label: FieldLabel, values: readonly T[]) =>
   mixed<T>()
-    .defined(`${label} is missing: pick one of ${values.join(', ')}.`)
-    .nonNullable(`${label} is missing: pick one of ${values.join(', ')}.`)
-    .test('choice', `${label} must be one of ${values.join(', ')}: pick one of these.`, (value) =>
+    .defined(fieldSaid('field.pick-one-of', { label, values }))
+    .nonNullable(fieldSaid('field.pick-one-of', { label, values }))
+    .test('choice', fieldSaid('field.other-choice', { label, values }), (value) =>
       (values as readonly unknown[]).includes(value),
     );
 
-export const choiceOrNone = <T extends string>(label: string, values: readonly T[]) =>
+export const choiceOrNone = <T extends string>(label: FieldLabel, values: readonly T[]) =>
   mixed<T>()
     .nullable()
     .default(null)
     .test(
       'choice',
-      `${label} must be one of ${values.join(', ')}, or left empty: pick one of these.`,
+      fieldSaid('field.other-choice-or-empty', { label, values }),
       (value) => value === null || (values as readonly unknown[]).includes(value),
     );
 
-export const yesNo = (label: string) =>
+export const yesNo = (label: FieldLabel) =>
   boolean()
     .strict()
-    .defined(`${label} is missing: say true or false.`)
+    .defined(fieldSaid('field.yes-no-missing', { label }))
     .nonNullable()
-    .typeError(`${label} must be true or false.`);
+    .typeError(fieldSaid('field.no-yes-no', { label }));
 
 /** True or false, or as usual where nothing is said. */
-export const yesNoOr = <T extends boolean | null>(label: string, usual: T) =>
+export const yesNoOr = <T extends boolean | null>(label: FieldLabel, usual: T) =>
   mixed<boolean>()
     .nullable()
     .default(usual)
     .test(
       'yes-no',
-      `${label} must be true or false.`,
+      fieldSaid('field.no-yes-no', { label }),
       (value) => typeof value === 'boolean' || value === usual || value === undefined,
     );
 
 /** True or false, never empty; as usual where nothing is said. */
-export const yesNoUsually = (label: string, usual: boolean) =>
+export const yesNoUsually = (label: FieldLabel, usual: boolean) =>
   mixed<boolean>()
     .default(usual)
-    .nonNullable(`${label} must be true or false.`)
-    .test('yes-no', `${label} must be true or false.`, (value) => typeof value === 'boolean');
+    .nonNullable(fieldSaid('field.no-yes-no', { label }))
+    .test('yes-no', fieldSaid('field.no-yes-no', { label }), (value) => typeof value === 'boolean');
 
-export const day = (label: string) =>
+export const day = (label: FieldLabel) =>
   string()
     .strict()
     .defined()
     .nonNullable()
-    .typeError(`${label} must be a day written YYYY-MM-DD, such as 2026-05-31.`)
-    .test(
-      'day',
-      `${label} must be a day written YYYY-MM-DD, such as 2026-05-31.`,
-      (value) => typeof value === 'string' && isDay(value),
-    );
+    .typeError(fieldSaid('field.no-day', { label }))
+    .test('day', fieldSaid('field.no-day', { label }), (value) => typeof value === 'string' && isDay(value));
 
-export const instant = (label: string) =>
+export const instant = (label: FieldLabel) =>
   string()
     .strict()
     .defined()
     .nonNullable()
-    .typeError(`${label} must be an instant in UTC, such as 2026-05-31T09:30:00.000Z.`)
+    .typeError(fieldSaid('field.no-instant', { label }))
     .test(
       'instant',
-      `${label} must be an instant in UTC, such as 2026-05-31T09:30:00.000Z.`,
+      fieldSaid('field.no-instant', { label }),
       (value) => typeof value === 'string' && isInstant(value),
     );
 
 /** An instant, or nothing at all. */
-export const instantIfAny = (label: string) =>
+export const instantIfAny = (label: FieldLabel) =>
   string()
     .strict()
     .test(
       'instant',
-      `${label} must be an instant in UTC, such as 2026-05-31T09:30:00.000Z.`,
+      fieldSaid('field.no-instant', { label }),
       (value) => value === undefined || isInstant(value),
     );
 
-export const drillIds = (label: string) =>
+export const drillIds = (label: FieldLabel) =>
   array(string<DrillId>().strict().defined())
     .strict()
-    .defined(`${label} is missing: give a list of drill ids.`)
-    .typeError(`${label} must be a list of drill ids.`);
+    .defined(fieldSaid('field.drills-missing', { label }))
+    .typeError(fieldSaid('field.no-drills', { label }));
 
-export const causeId = (label: string) =>
+export const causeId = (label: FieldLabel) =>
   string<CauseId>()
     .strict()
-    .defined(`${label} is missing: pick one.`)
+    .defined(fieldSaid('field.pick-one', { label }))
     .nonNullable()
     .test(
       'cause',
-      `${label} is not a known cause: pick one from the list.`,
+      fieldSaid('field.no-cause', { label }),
       (value) => typeof value === 'string' && isCauseId(value),
     );
 
-export const causeIdOrNone = (label: string) =>
+export const causeIdOrNone = (label: FieldLabel) =>
   mixed<CauseId>()
     .nullable()
     .default(null)
     .test(
       'cause',
-      `${label} is not a known cause: pick one from the list, or null.`,
+      fieldSaid('field.no-cause-nor-null', { label }),
       (value) => value === null || (typeof value === 'string' && isCauseId(value)),
     );
 

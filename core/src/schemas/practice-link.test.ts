@@ -1,3 +1,4 @@
+import type { ValidationError } from 'yup';
 import { USUAL_CRAFT } from '../vocabulary/craft-facts';
 import { craftAsText, craftFromText, linkSearch, practiceLinkShape } from './practice-link';
 
@@ -33,10 +34,18 @@ test('a setting goes out in a link and comes back the same; what is as usual is 
 });
 
 test.each([
-  ['wind=40', 'Wind is above 12 m/s'],
-  ['around=sea', 'Surroundings must be one of none, poles'],
-  ['jet=maybe', 'Stream of air must be 1 or 0'],
-  ['home=2', 'Return height is below 5 m'],
-  ['craft=heavy', 'Craft must be mass, span'],
-  ['craft=0.9 0.35 4.5 0.1 2 15', 'Craft must be mass, span'],
-])('%s is told by name and limit', (search, message) => expect(() => read(search)).toThrow(message));
+  ['wind=40', 'field.above-or-empty', { label: 'wind', most: 12 }],
+  ['around=sea', 'field.other-choice-or-empty', { label: 'surroundings' }],
+  ['jet=maybe', 'field.no-on-off', { label: 'stream-of-air' }],
+  ['home=2', 'field.below', { label: 'return-height', least: 5 }],
+  ['craft=heavy', 'link.no-craft', undefined],
+  ['craft=0.9 0.35 4.5 0.1 2 15', 'link.no-craft', undefined],
+])('%s is told by name and limit', (search, say, figures) => {
+  let wrong: unknown[] = [];
+  try {
+    read(search);
+  } catch (error) {
+    wrong = (error as ValidationError).errors;
+  }
+  expect(wrong).toMatchObject([{ say, ...(figures ? { with: figures } : {}) }]);
+});

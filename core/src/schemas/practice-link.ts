@@ -13,6 +13,8 @@ import {
 } from '../vocabulary/craft-facts';
 import { FLIGHT_MODES } from '../vocabulary/flying';
 import { choiceOrNone, quantity, quantityOrNone } from './fields';
+import { fieldSaid } from './field-said';
+import type { FieldLabel } from './labels';
 
 export const GUSTS = ['none', 'usual', 'strong'] as const;
 export type Gusts = (typeof GUSTS)[number];
@@ -24,38 +26,42 @@ export const LEAST_CHARGE_PERCENT = 5;
 export const HOLDS = ['keeps', 'drops'] as const;
 export const MOST_PRACTICE_WIND_MPS = 12;
 
-const onOff = (label: string) =>
+const onOff = (label: FieldLabel) =>
   mixed<boolean>()
     .nullable()
     .default(null)
     .transform((value: unknown) => (value === '1' ? true : value === '0' ? false : value))
-    .test('on-off', `${label} must be 1 or 0.`, (value) => value === null || typeof value === 'boolean');
+    .test(
+      'on-off',
+      fieldSaid('field.no-on-off', { label }),
+      (value) => value === null || typeof value === 'boolean',
+    );
 
 /** How a drill is set up, as it stands in a link. What a link leaves out is as the drill has it. */
 export const practiceLinkShape = object({
-  side: choiceOrNone('Side', SIDES),
-  mode: choiceOrNone('Mode', PILOTED_MODES),
-  setting: choiceOrNone('Speed setting', SPEED_SETTINGS),
-  wind: quantityOrNone('Wind', 0, MOST_PRACTICE_WIND_MPS, 'm/s'),
-  gusts: choiceOrNone('Gusts', GUSTS),
-  jet: onOff('Stream of air'),
-  around: choiceOrNone('Surroundings', SURROUNDINGS),
-  hold: choiceOrNone('Hold', HOLDS),
-  sensors: onOff('Sensors'),
-  relative: onOff('Pilot-relative'),
+  side: choiceOrNone('side', SIDES),
+  mode: choiceOrNone('mode', PILOTED_MODES),
+  setting: choiceOrNone('speed-setting', SPEED_SETTINGS),
+  wind: quantityOrNone('wind', 0, MOST_PRACTICE_WIND_MPS, 'm/s'),
+  gusts: choiceOrNone('gusts', GUSTS),
+  jet: onOff('stream-of-air'),
+  around: choiceOrNone('surroundings', SURROUNDINGS),
+  hold: choiceOrNone('hold', HOLDS),
+  sensors: onOff('sensors'),
+  relative: onOff('pilot-relative'),
   /** The pilot walks about while it flies. */
-  walks: onOff('Pilot walks'),
-  charge: quantityOrNone('Charge at the start', LEAST_CHARGE_PERCENT, 100, '%'),
+  walks: onOff('pilot-walks'),
+  charge: quantityOrNone('charge-at-the-start', LEAST_CHARGE_PERCENT, 100, '%'),
   /** What the craft does when the link is lost. */
-  lost: choiceOrNone('On link loss', FAILSAFES),
-  camera: quantityOrNone('Camera tilt', LEAST_TILT_DEG, MOST_TILT_DEG, '°'),
-  home: quantity('Return height', 5, 120, 'm').default(30),
+  lost: choiceOrNone('on-link-loss', FAILSAFES),
+  camera: quantityOrNone('camera-tilt', LEAST_TILT_DEG, MOST_TILT_DEG, '°'),
+  home: quantity('return-height', 5, 120, 'm').default(30),
   craft: mixed<string>()
     .nullable()
     .default(null)
     .test(
       'craft',
-      'Craft must be mass, span, rotors, rotor radius, thrust to weight and top speed, in SI units, with spaces between.',
+      fieldSaid('link.no-craft'),
       (value) => value === null || value === undefined || craftFromText(value) !== null,
     ),
 });

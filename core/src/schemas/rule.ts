@@ -1,19 +1,20 @@
 import { type InferType, object } from 'yup';
 import { TESTS } from '../clearance/clearing-rule';
+import { sentence } from '../vocabulary/said';
 import { choice, reason, whole, yesNo } from './fields';
 
 /** What a school may choose of its clearing rule. */
 export const ruleShape = object({
-  test: choice('Test', TESTS),
-  unacceptableMissPercent: whole('Not yet competent', 20, 60),
-  acceptableMissPercent: whole('Competent', 2, 25),
-  riskPercent: whole('Risk', 1, 25),
-  plannedReps: whole('Planned reps', 10, 120),
-  passDays: whole('Days', 2, 6),
-  checkGapDays: whole('Days before the check', 5, 30),
-  testsADay: whole('Tests a day', 1, 6),
-  sidesAlike: yesNo('Every side alike'),
-  mostDaysBetweenChecks: whole('Days between checks', 30, 180),
+  test: choice('test', TESTS),
+  unacceptableMissPercent: whole('not-yet-competent', 20, 60),
+  acceptableMissPercent: whole('competent', 2, 25),
+  riskPercent: whole('risk', 1, 25),
+  plannedReps: whole('planned-reps', 10, 120),
+  passDays: whole('days', 2, 6),
+  checkGapDays: whole('days-before-the-check', 5, 30),
+  testsADay: whole('tests-a-day', 1, 6),
+  sidesAlike: yesNo('every-side-alike'),
+  mostDaysBetweenChecks: whole('days-between-checks', 30, 180),
   reason: reason(),
 }).noUnknown();
 export type RuleFields = InferType<typeof ruleShape>;
@@ -32,12 +33,12 @@ export function ruleProblem(
   if (rule.test === 'strict' && (p0 !== STRICT_RATES.p0 || p1 !== STRICT_RATES.p1))
     return {
       field: p0 === STRICT_RATES.p0 ? 'acceptableMissPercent' : 'unacceptableMissPercent',
-      message: `The strict test knows one pair of miss rates: ${STRICT_RATES.p0} % not yet competent, ${STRICT_RATES.p1} % competent.`,
+      said: sentence('rule.strict-rates', STRICT_RATES),
     };
   return p1 * LEAST_RATIO <= p0
     ? null
     : {
         field: 'acceptableMissPercent',
-        message: `Competent has to be at most half of not yet competent: at most ${Math.floor(p0 / LEAST_RATIO)} %.`,
+        said: sentence('rule.rates-too-near', { most: Math.floor(p0 / LEAST_RATIO) }),
       };
 }

@@ -17,6 +17,7 @@ import {
   text,
   whole,
 } from './fields';
+import { fieldSaid } from './field-said';
 
 export const SESSION_STATES = ['planned', 'running', 'done'] as const;
 export type SessionState = (typeof SESSION_STATES)[number];
@@ -28,25 +29,25 @@ const MOST_PACKS = 12;
 const MOST_BLOCKS = 12;
 
 const blockShape = object({
-  id: text('Block', 200),
-  pilotId: key('Pilot'),
-  weaknessId: key('Weakness'),
-  causeId: causeId('Cause'),
+  id: text('block', 200),
+  pilotId: key('pilot'),
+  weaknessId: key('weakness'),
+  causeId: causeId('cause'),
   drillId: string<DrillId>()
     .strict()
-    .defined('Drill is missing: pick one.')
-    .test('drill', 'Drill is not a known drill: pick one from the list.', (value) => isDrillId(value ?? '')),
-  side: choiceOrNone('Side', SIDES),
-  purpose: choice('Purpose', PURPOSES),
-  level: number().oneOf(LEVELS, 'Level must be -2, -1, 0 or 1: 0 is the standard.').defined(),
-  reps: whole('Reps', 1, 40),
-  mode: choiceOrNone('Mode', FLIGHT_MODES),
-  minutes: quantity('Minutes', 0.5, 60, 'min'),
-  gain: quantity('Gain', 0, 100),
+    .defined(fieldSaid('field.pick-one', { label: 'drill' }))
+    .test('drill', fieldSaid('field.no-drill', { label: 'drill' }), (value) => isDrillId(value ?? '')),
+  side: choiceOrNone('side', SIDES),
+  purpose: choice('purpose', PURPOSES),
+  level: number().oneOf(LEVELS, fieldSaid('rep.other-level')).defined(),
+  reps: whole('reps', 1, 40),
+  mode: choiceOrNone('mode', FLIGHT_MODES),
+  minutes: quantity('minutes', 0.5, 60, 'min'),
+  gain: quantity('gain', 0, 100),
   isNew: boolean().strict().defined(),
-  after: array(readableText('After').max(80).defined()).max(80).defined(),
-  apartFrom: readableText('Apart from').max(200).nullable().default(null),
-  why: text('Why', 300),
+  after: array(readableText('after').max(80).defined()).max(80).defined(),
+  apartFrom: readableText('apart-from').max(200).nullable().default(null),
+  why: text('why', 300),
 }).noUnknown();
 
 /** What is looked at before a session: a dozen things of the day, and of each pilot and craft a dozen more. */
@@ -54,44 +55,44 @@ export const MOST_LOOKED_AT = 250;
 
 /** A day's flying as it was laid out, started and ended. */
 export const sessionShape = object({
-  day: day('Day'),
-  state: choice('State', SESSION_STATES),
-  siteId: keyOrNone('Site'),
-  windMps: quantity('Wind', 0, 40, 'm/s'),
+  day: day('day'),
+  state: choice('state', SESSION_STATES),
+  siteId: keyOrNone('site'),
+  windMps: quantity('wind', 0, 40, 'm/s'),
   startsAt: string()
     .strict()
-    .defined('Start is missing: give hours and minutes.')
-    .matches(CLOCK, 'Start must be written as hours:minutes, such as 09:30.'),
+    .defined(fieldSaid('session.start-missing'))
+    .matches(CLOCK, { message: fieldSaid('session.no-start') }),
   lightUntil: string()
     .strict()
     .nullable()
     .default(null)
-    .matches(CLOCK, 'Light until must be written as hours:minutes, such as 17:45.'),
-  packsThere: whole('Packs', 1, MOST_PACKS),
-  packMinutes: quantity('Minutes per pack', 1, 60, 'min'),
+    .matches(CLOCK, { message: fieldSaid('session.no-light-until') }),
+  packsThere: whole('packs', 1, MOST_PACKS),
+  packMinutes: quantity('minutes-per-pack', 1, 60, 'min'),
   minutes: number()
     .strict()
-    .min(5, 'Time is below 5 min: give more, or none.')
-    .max(720, 'Time is above 720 min: give less, or none.')
+    .min(5, fieldSaid('session.time-below', { least: 5 }))
+    .max(720, fieldSaid('session.time-above', { most: 720 }))
     .nullable()
     .default(null),
   packs: array(
     object({
-      pilotId: key('Pilot'),
+      pilotId: key('pilot'),
       blocks: array(blockShape)
-        .max(MOST_BLOCKS, `A pack holds at most ${MOST_BLOCKS} blocks: move some to another.`)
+        .max(MOST_BLOCKS, fieldSaid('session.too-many-blocks', { most: MOST_BLOCKS }))
         .defined(),
     }).noUnknown(),
   )
-    .max(MOST_PACKS, `A session holds at most ${MOST_PACKS} packs: take some out.`)
-    .defined('Packs are missing: give a list.'),
+    .max(MOST_PACKS, fieldSaid('session.most-packs', { most: MOST_PACKS }))
+    .defined(fieldSaid('session.packs-missing')),
   goNoGo: object({
-    at: instant('Time of go or no-go'),
-    items: array(object({ words: text('Item', 200), ok: boolean().strict().defined() }).noUnknown())
+    at: instant('time-of-go-or-no-go'),
+    items: array(object({ words: text('item', 200), ok: boolean().strict().defined() }).noUnknown())
       .max(MOST_LOOKED_AT)
       .defined(),
     /** Why it was flown although something was not in order. */
-    reason: text('Reason', 300),
+    reason: text('reason', 300),
   })
     .noUnknown()
     .nullable()
@@ -99,10 +100,10 @@ export const sessionShape = object({
   /** What the pilots themselves saw after a pack, and what each works on next. */
   own: array(
     object({
-      pilotId: key('Pilot'),
-      pack: whole('Pack', 1, MOST_PACKS),
-      mistakes: array(text('Mistake', 120)).max(10).defined(),
-      next: text('Next', 120),
+      pilotId: key('pilot'),
+      pack: whole('pack', 1, MOST_PACKS),
+      mistakes: array(text('mistake', 120)).max(10).defined(),
+      next: text('next', 120),
     }).noUnknown(),
   )
     .max(MOST_PACKS)

@@ -29,7 +29,7 @@ async function errorsOf(validation: Promise<unknown>): Promise<string[]> {
     await validation;
     return [];
   } catch (error) {
-    return (error as ValidationError).errors;
+    return (error as ValidationError).errors.map((each) => JSON.stringify(each));
   }
 }
 
@@ -58,29 +58,29 @@ describe('shapes', () => {
   });
 
   test.each([
-    [{ ...REP, drillId: 'barrel-roll' }, 'Drill is not a known drill: pick one from the list.'],
-    [{ ...REP, purpose: 'exam' }, 'Purpose must be one of practice, test, check: pick one of these.'],
-    [{ ...REP, met: 'yes' }, 'Met must be true or false.'],
-    [{ ...REP, pack: 0 }, 'Pack is below 1: give a number from 1 to 40.'],
-    [{ ...REP, pack: 1.5 }, 'Pack must be a whole number from 1 to 40.'],
-    [{ ...REP, day: '2026-02-30' }, 'Day must be a day written YYYY-MM-DD, such as 2026-05-31.'],
-    [
-      { ...REP, flownAt: '2026-05-01 10:00' },
-      'Time must be an instant in UTC, such as 2026-05-31T09:30:00.000Z.',
-    ],
-    [{ ...REP, weaknessId: '1' }, 'Weakness must be a UUID in lower case.'],
-    [{ ...REP, side: 'up' }, 'Side must be one of'],
+    [{ ...REP, drillId: 'barrel-roll' }, 'field.no-drill'],
+    [{ ...REP, purpose: 'exam' }, 'field.other-choice'],
+    [{ ...REP, met: 'yes' }, 'field.no-yes-no'],
+    [{ ...REP, pack: 0 }, 'field.below'],
+    [{ ...REP, pack: 1.5 }, 'field.not-whole'],
+    [{ ...REP, day: '2026-02-30' }, 'field.no-day'],
+    [{ ...REP, flownAt: '2026-05-01 10:00' }, 'field.no-instant'],
+    [{ ...REP, weaknessId: '1' }, 'field.no-key'],
+    [{ ...REP, side: 'up' }, 'field.other-choice-or-empty'],
   ])('a rep with %j', async (rep, message) => {
     expect((await errorsOf(repShape.validate(rep))).join()).toContain(message);
   });
 
   test.each([
-    [{ ...PILOT, name: '   ' }, 'Name is empty: write something.'],
-    [{ ...PILOT, name: 'x'.repeat(81) }, 'Name is too long: at most 80 characters, so shorten it.'],
-    [{ ...PILOT, windLimitMps: '' }, 'Wind limit is missing: give a number from 1 to 20 m/s.'],
-    [{ ...PILOT, windLimitMps: 'windy' }, 'Wind limit is not a number: give one from 1 to 20 m/s.'],
-    [{ ...PILOT, windLimitMps: 40 }, 'Wind limit is above 20 m/s: give a number from 1 to 20 m/s.'],
-    [{ ...PILOT, stickLayout: 5 }, 'Stick layout must be one of 1, 2, 3, 4'],
+    [{ ...PILOT, name: '   ' }, 'field.empty'],
+    [{ ...PILOT, name: 'x'.repeat(81) }, 'field.too-long'],
+    [{ ...PILOT, windLimitMps: '' }, 'field.number-missing'],
+    [{ ...PILOT, windLimitMps: 'windy' }, 'field.no-number'],
+    [
+      { ...PILOT, windLimitMps: 40 },
+      '"field.above","with":{"label":"wind-limit","least":1,"most":20,"unit":" m/s"}',
+    ],
+    [{ ...PILOT, stickLayout: 5 }, '"values":[1,2,3,4]'],
   ])('a pilot with %j', async (pilot, message) => {
     expect((await errorsOf(pilotShape.validate(pilot))).join()).toContain(message);
   });
@@ -117,7 +117,7 @@ describe('shapes', () => {
 
   test('a plan is a list', async () => {
     expect((await errorsOf(planShape.validate({ drillIds: 'tail-in-hover', reason: '' }))).join()).toContain(
-      'list of drill ids',
+      'field.no-drills',
     );
   });
 });

@@ -1,18 +1,19 @@
 import { object, string } from 'yup';
 import { readableText } from './fields';
+import { fieldSaid } from './field-said';
 
 export const signInShape = object({
-  email: readableText('E-mail')
+  email: readableText('e-mail')
     .trim()
     .lowercase()
     .defined()
-    .required('E-mail is empty: write the address you sign in with.')
-    .email('E-mail does not look like an address: write it as name@place.')
-    .max(200, 'E-mail is too long: at most 200 characters.'),
+    .required(fieldSaid('sign-in.email-empty'))
+    .email(fieldSaid('sign-in.no-email'))
+    .max(200, fieldSaid('sign-in.email-too-long', { most: 200 })),
   password: string()
     .strict()
     .defined()
-    .typeError('Password is no text: write it as text.')
-    .required('Password is empty: write it.')
-    .max(200, 'Password is too long: at most 200 characters.'),
+    .typeError(fieldSaid('sign-in.password-no-text'))
+    .required(fieldSaid('sign-in.password-empty'))
+    .max(200, fieldSaid('sign-in.password-too-long', { most: 200 })),
 }).noUnknown();

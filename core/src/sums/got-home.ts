@@ -1,5 +1,6 @@
 import { chargeHome, type HomeLeg, RESERVE_PCT, turnBackDistance } from '../reconstruct/energy-home';
-import { amount, figure, metres, numberIn, ofCraft, type Sum, told, usual } from './sum';
+import { sentence } from '../vocabulary/said';
+import { amount, figure, numberIn, ofCraft, type Sum, told, usual } from './sum';
 
 export interface HomeDrawing {
   readonly kind: 'home';
@@ -20,22 +21,16 @@ const wayOut = (side: string, homeward: boolean): number => {
 
 export const GOT_HOME: Sum<HomeDrawing> = {
   id: 'home',
-  question: 'Would it have got home?',
   wants: ['battery_pct', 'distance_m'],
   decides: ['distance_m', 'battery_pct'],
-  formula:
-    'Ground speed √(V² − w_cross²) ± w_along; charge home = distance / ground speed / endurance; turn back where out + home = charge − reserve',
-  source: 'Wind triangle and point of no return: any navigation text.',
-  assumes:
-    'Steady wind, steady draw at this air speed, straight home at one height. Cold and old packs give less.',
   inputs: [
-    amount('distance_m', 'Distance from home', 'm', [0, 20_000, 25]),
-    amount('battery_pct', 'Battery there', '%', [0, 100, 1]),
-    amount('wind_mps', 'Wind', 'm/s', [0, 30, 0.5]),
-    amount('from_deg', 'Wind from, off the way out', '°', [0, 180, 15]),
-    amount('air_mps', 'Air speed', 'm/s', [0.5, 60, 0.5]),
-    amount('endurance_min', 'Full pack lasts', 'min', [1, 120, 1]),
-    amount('reserve_pct', 'Reserve', '%', [0, 60, 5]),
+    amount('distance_m', 'm', [0, 20_000, 25]),
+    amount('battery_pct', '%', [0, 100, 1]),
+    amount('wind_mps', 'm/s', [0, 30, 0.5]),
+    amount('from_deg', '°', [0, 180, 15]),
+    amount('air_mps', 'm/s', [0.5, 60, 0.5]),
+    amount('endurance_min', 'min', [1, 120, 1]),
+    amount('reserve_pct', '%', [0, 60, 5]),
   ],
   start: (known, craft) => {
     const said = known.choices['wind_side'];
@@ -78,22 +73,27 @@ export const GOT_HOME: Sum<HomeDrawing> = {
     if (needed === null)
       return {
         tone: 'against',
-        answer: 'No: at this air speed it makes no way home against this wind.',
-        figures: [figure('Turn back by', turnBackM, 'm', 0)],
+        answer: sentence('sum.home-no-way'),
+        figures: [figure('turn-back-by', turnBackM, 'm', 0)],
         drawing,
       };
     const left = batteryPct - needed;
-    let answer = `Yes, with ${Math.round(left)} % left on landing.`;
-    if (left < 0) answer = `No: home took ${Math.ceil(needed)} % and it had ${Math.round(batteryPct)} %.`;
-    else if (left < reservePct)
-      answer = `Just, and into the reserve: ${Math.round(left)} % left of the ${Math.round(reservePct)} % wanted.`;
+    const charges = {
+      left: Math.round(left),
+      needed: Math.ceil(needed),
+      had: Math.round(batteryPct),
+      reserve: Math.round(reservePct),
+    };
+    let answer = sentence('sum.home-yes', charges);
+    if (left < 0) answer = sentence('sum.home-no', charges);
+    else if (left < reservePct) answer = sentence('sum.home-into-reserve', charges);
     return {
       tone: left < reservePct ? 'against' : 'for',
-      answer: `${answer} On a full pack, turn back by ${metres(Math.round(turnBackM))}.`,
+      answer: sentence('sum.home', { answer, turnBackM: Math.round(turnBackM) }),
       figures: [
-        figure('Charge for the way home', needed, '%', 0),
-        figure('Head for home here at', Math.min(100, needed + reservePct), '%', 0),
-        figure('Latest turn-back point', turnBackM, 'm', 0),
+        figure('charge-for-the-way-home', needed, '%', 0),
+        figure('head-for-home-here-at', Math.min(100, needed + reservePct), '%', 0),
+        figure('latest-turn-back-point', turnBackM, 'm', 0),
       ],
       drawing,
     };

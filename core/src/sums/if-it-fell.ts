@@ -1,6 +1,7 @@
 import { airDensity } from '../reconstruct/air-density';
 import { falling, terminalSpeed } from '../reconstruct/falling';
-import { amount, figure, metres, numberIn, ofCraft, speed, type Sum, told } from './sum';
+import { sentence } from '../vocabulary/said';
+import { amount, figure, numberIn, ofCraft, type Sum, told } from './sum';
 
 export interface FallDrawing {
   readonly kind: 'fall';
@@ -11,18 +12,12 @@ export interface FallDrawing {
 
 export const IF_IT_FELL: Sum<FallDrawing> = {
   id: 'fall',
-  question: 'What would a falling craft have done?',
   wants: ['height_m'],
   decides: ['height_m', 'speed_mps'],
-  formula:
-    'Gravity, and drag g·(v / v_t)² against the path; without drag √(2·g·h + level speed²); energy ½·m·v²',
-  source: 'Any mechanics text.',
-  assumes:
-    'Motors cut, still air: wind can carry it further. Terminal speed from a flat body of a third of the span squared. Not the energy a standard counts as passed on to a head.',
   inputs: [
-    amount('height_m', 'Height above ground', 'm', [0, 300, 1]),
-    amount('speed_mps', 'Speed', 'm/s', [0, 60, 0.5]),
-    amount('mass_kg', 'Mass', 'kg', [0.02, 30, 0.1]),
+    amount('height_m', 'm', [0, 300, 1]),
+    amount('speed_mps', 'm/s', [0, 60, 0.5]),
+    amount('mass_kg', 'kg', [0.02, 30, 0.1]),
   ],
   start: (known, craft) => ({
     height_m: told(known, 'height_m', 10),
@@ -43,12 +38,16 @@ export const IF_IT_FELL: Sum<FallDrawing> = {
     });
     return {
       tone: 'open',
-      answer: `Down within ${Math.round(fall.seconds * 10) / 10} s at ${speed(fall.speedMps)}, up to ${metres(Math.round(fall.aheadM))} ahead. Nobody may be there: a person in the path ends the discussion.`,
+      answer: sentence('sum.fall', {
+        seconds: Math.round(fall.seconds * 10) / 10,
+        speedMps: fall.speedMps,
+        aheadM: Math.round(fall.aheadM),
+      }),
       figures: [
-        figure('Time to the ground', fall.seconds, 's'),
-        figure('Speed there', fall.speedMps, 'm/s'),
-        figure('Energy there', fall.energyJ, 'J', 0),
-        figure('Lands ahead', fall.aheadM, 'm', 0),
+        figure('time-to-the-ground', fall.seconds, 's'),
+        figure('speed-there', fall.speedMps, 'm/s'),
+        figure('energy-there', fall.energyJ, 'J', 0),
+        figure('lands-ahead', fall.aheadM, 'm', 0),
       ],
       drawing: { kind: 'fall', heightM, aheadM: fall.aheadM, speedMps },
     };

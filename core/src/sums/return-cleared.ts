@@ -1,6 +1,7 @@
-import type { Place } from '../vocabulary/flying';
-import { FAILSAFE_WORDS, failsafeFor, RETURN_MARGIN_M, returnHeight } from '../reconstruct/return-height';
-import { amount, figure, metres, numberIn, type Sum, told, toldChoice, usual } from './sum';
+import { type Place, PLACES } from '../vocabulary/flying';
+import { failsafeFor, RETURN_MARGIN_M, returnHeight } from '../reconstruct/return-height';
+import { sentence } from '../vocabulary/said';
+import { amount, figure, numberIn, type Sum, told, toldChoice, usual } from './sum';
 
 export interface ReturnDrawing {
   readonly kind: 'return';
@@ -9,29 +10,15 @@ export interface ReturnDrawing {
   readonly wantedM: number;
 }
 
-export const PLACE_OPTIONS = [
-  { value: 'open', label: 'Open' },
-  { value: 'trees', label: 'Trees' },
-  { value: 'indoors', label: 'Indoors' },
-  { value: 'under-structure', label: 'Under a structure' },
-  { value: 'built-up', label: 'Walls near' },
-  { value: 'water', label: 'Water' },
-] as const satisfies readonly { value: Place; label: string }[];
-
 export const RETURN_CLEARED: Sum<ReturnDrawing> = {
   id: 'return',
-  question: 'Would the automatic return have cleared?',
   wants: ['return_height_m', 'tallest_m', 'auto_return'],
   decides: ['return_height_m', 'tallest_m'],
-  formula: 'Return height wanted = tallest thing on the way + margin',
-  source: "Common practice. The site's own failsafe card and local rules come first.",
-  assumes:
-    'Height counts from the take-off point: on a slope add the rise. It climbs first, then comes straight home.',
   inputs: [
-    amount('return_height_m', 'Return height as set', 'm', [0, 500, 1]),
-    amount('tallest_m', 'Tallest thing on the way', 'm', [0, 500, 1]),
-    amount('margin_m', 'Margin', 'm', [0, 100, 1]),
-    { kind: 'choice', id: 'place', label: 'Where it is flown', options: PLACE_OPTIONS },
+    amount('return_height_m', 'm', [0, 500, 1]),
+    amount('tallest_m', 'm', [0, 500, 1]),
+    amount('margin_m', 'm', [0, 100, 1]),
+    { kind: 'choice', id: 'place', options: PLACES },
   ],
   start: (known) => ({
     return_height_m: told(known, 'return_height_m', 30),
@@ -47,14 +34,13 @@ export const RETURN_CLEARED: Sum<ReturnDrawing> = {
     ];
     const wantedM = returnHeight(tallestM, marginM);
     const failsafe = failsafeFor(values['place'] as Place);
-    let answer = `Yes, with ${metres(setM - tallestM)} over the tallest thing.`;
-    if (setM < tallestM)
-      answer = `No: set ${metres(tallestM - setM)} below the tallest thing. Wanted ${metres(wantedM)}.`;
-    else if (setM < wantedM) answer = `With less than the margin: wanted ${metres(wantedM)}.`;
+    let answer = sentence('sum.return-yes', { overM: setM - tallestM });
+    if (setM < tallestM) answer = sentence('sum.return-no', { belowM: tallestM - setM, wantedM });
+    else if (setM < wantedM) answer = sentence('sum.return-scant', { wantedM });
     return {
       tone: setM < wantedM || failsafe.action !== 'return' ? 'against' : 'for',
-      answer: `${answer} On a lost link here: ${FAILSAFE_WORDS[failsafe.action]}. ${failsafe.why}`,
-      figures: [figure('Wanted', wantedM, 'm', 0), figure('Room over the tallest', setM - tallestM, 'm', 0)],
+      answer: sentence('sum.return', { answer, action: failsafe.action, why: failsafe.why }),
+      figures: [figure('wanted', wantedM, 'm', 0), figure('room-over-the-tallest', setM - tallestM, 'm', 0)],
       drawing: { kind: 'return', setM, tallestM, wantedM },
     };
   },

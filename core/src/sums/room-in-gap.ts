@@ -1,6 +1,7 @@
 import { dragTimeOf } from '../reconstruct/craft-stopping';
 import { type GapRoom, gapRoom } from '../reconstruct/gap-room';
-import { amount, figure, metres, numberIn, ofCraft, type Sum, told, usual } from './sum';
+import { sentence } from '../vocabulary/said';
+import { amount, figure, numberIn, ofCraft, type Sum, told, usual } from './sum';
 
 export interface GapDrawing extends GapRoom {
   readonly kind: 'gap';
@@ -18,20 +19,14 @@ const USUAL_WANDER_SPANS = 0.5;
 
 export const ROOM_IN_GAP: Sum<GapDrawing> = {
   id: 'gap',
-  question: 'How much room did the gap leave?',
   wants: ['gap_ratio'],
   decides: ['gap_ratio'],
-  formula:
-    'Spare = (ratio − 1)·span / 2 on each side; exposed (depth + span) / V; up-tilt arctan(V / (g·τ)); difficulty depth / free width',
-  source: 'Geometry; steering law: Accot and Zhai 1997; drift and τ as in the drift sum.',
-  assumes:
-    "Entered in the middle. Wander is the standard deviation of this pilot's line on a straight pass; measured is better than usual.",
   inputs: [
-    amount('gap_ratio', 'Gap width', 'spans', [1, 30, 0.5]),
-    amount('speed_mps', 'Speed', 'm/s', [0.2, 40, 0.5]),
-    amount('depth_m', 'Depth', 'm', [0, 50, 0.5]),
-    amount('wander_m', "Pilot's wander", 'm', [0.01, 3, 0.02]),
-    amount('cross_mps', 'Air across', 'm/s', [0, 20, 0.5]),
+    amount('gap_ratio', 'spans', [1, 30, 0.5]),
+    amount('speed_mps', 'm/s', [0.2, 40, 0.5]),
+    amount('depth_m', 'm', [0, 50, 0.5]),
+    amount('wander_m', 'm', [0.01, 3, 0.02]),
+    amount('cross_mps', 'm/s', [0, 20, 0.5]),
   ],
   start: (known, craft) => ({
     gap_ratio: told(known, 'gap_ratio', 4),
@@ -55,13 +50,17 @@ export const ROOM_IN_GAP: Sum<GapDrawing> = {
     const fitting = 1 + (2 * WANDERS_WANTED * wanderM) / craft.spanM;
     return {
       tone: wide ? 'for' : 'against',
-      answer: `${metres(room.spareM)} on each side: ${Math.round(room.spareWanders * 10) / 10} times this pilot's wander. ${wide ? 'Enough for a steady hand.' : `Train at ${Math.ceil(fitting * 10) / 10} spans first.`}`,
+      answer: sentence(wide ? 'sum.gap-wide' : 'sum.gap-tight', {
+        spareM: room.spareM,
+        wanders: Math.round(room.spareWanders * 10) / 10,
+        fitting: Math.ceil(fitting * 10) / 10,
+      }),
       figures: [
-        figure('Spare each side', room.spareSpans, 'spans', 2),
-        figure('In the gap for', room.exposedS, 's', 2),
-        figure('Carried by the air in it', room.carriedM, 'm', 2),
-        figure('Camera up-tilt for a level view', room.upTiltDeg, '°', 0),
-        figure('Difficulty', room.difficulty, '', 1),
+        figure('spare-each-side', room.spareSpans, 'spans', 2),
+        figure('in-the-gap-for', room.exposedS, 's', 2),
+        figure('carried-by-the-air-in-it', room.carriedM, 'm', 2),
+        figure('camera-up-tilt-for-a-level-view', room.upTiltDeg, '°', 0),
+        figure('difficulty', room.difficulty, '', 1),
       ],
       drawing: { kind: 'gap', ratio, spanM: craft.spanM, wanderM, ...room },
     };

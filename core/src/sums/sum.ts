@@ -1,12 +1,12 @@
 import type { Answers } from '../evidence/question';
 import type { CraftFacts } from '../vocabulary/craft-facts';
+import { OutOfLimits, type Said, sentence } from '../vocabulary/said';
 
 export type SumUnit = 'm' | 'm/s' | '%' | 'spans' | '°' | '°/s' | 's' | 'min' | 'kg' | 'J' | '';
 
 export interface NumberInput {
   readonly kind: 'number';
   readonly id: string;
-  readonly label: string;
   readonly unit: SumUnit;
   readonly least: number;
   readonly most: number;
@@ -17,8 +17,7 @@ export interface NumberInput {
 export interface ChoiceInput {
   readonly kind: 'choice';
   readonly id: string;
-  readonly label: string;
-  readonly options: readonly { readonly value: string; readonly label: string }[];
+  readonly options: readonly string[];
 }
 
 export type SumInput = NumberInput | ChoiceInput;
@@ -35,7 +34,7 @@ export interface Given {
 export type Values = Readonly<Record<string, number | string>>;
 
 export interface Figure {
-  readonly label: string;
+  readonly id: string;
   readonly value: number;
   readonly unit: SumUnit;
   /** Decimal places that the inputs can bear. */
@@ -45,21 +44,13 @@ export interface Figure {
 export interface Worked<Drawing = unknown> {
   /** Whether it came out against the flight, for it, or neither. */
   readonly tone: 'against' | 'for' | 'open';
-  /**
-   * The answer in one sentence; `{m:12.3}` and `{v:4.5}` stand for a length and a speed, to be said in the
-   * school's units.
-   */
-  readonly answer: string;
+  readonly answer: Said;
   readonly figures: readonly Figure[];
   readonly drawing: Drawing;
 }
 
 export interface Sum<Drawing = unknown> {
   readonly id: string;
-  readonly question: string;
-  readonly formula: string;
-  readonly source: string;
-  readonly assumes: string;
   readonly inputs: readonly SumInput[];
   /** The question ids without which it has nothing to say about an occurrence. */
   readonly wants: readonly string[];
@@ -83,32 +74,26 @@ export const toldChoice = (known: Answers, id: string, usual: string): Given => 
 export const ofCraft = (value: number): Given => ({ value, origin: 'craft' });
 export const usual = (value: number): Given => ({ value, origin: 'usual' });
 
-const trimmed = (value: number) => Math.round(value * 100) / 100;
-
 /** A number input's value, checked against its limits. */
-export function numberIn(sum: Pick<Sum, 'inputs'>, values: Values, id: string): number {
+export function numberIn(sum: Pick<Sum, 'id' | 'inputs'>, values: Values, id: string): number {
   const input = sum.inputs.find((each) => each.id === id);
   const value = values[id];
   if (input?.kind !== 'number') throw new RangeError(`${id} is not a number of this sum.`);
-  const limits = `give a number from ${input.least} to ${input.most}${input.unit && ` ${input.unit}`}`;
+  const { least, most, unit } = input;
+  const limits = { input: `${sum.id}.${id}`, least, most, unit: unit && ` ${unit}` };
   if (typeof value !== 'number' || Number.isNaN(value))
-    throw new RangeError(`${input.label} is missing: ${limits}.`);
-  if (value < input.least || value > input.most)
-    throw new RangeError(`${input.label} lies outside its limits: ${limits}.`);
+    throw new OutOfLimits(sentence('sum.missing', limits));
+  if (value < least || value > most) throw new OutOfLimits(sentence('sum.outside', limits));
   return value;
 }
 
-export const metres = (value: number): string => `{m:${trimmed(value)}}`;
-export const speed = (value: number): string => `{v:${trimmed(value)}}`;
-
 export const amount = (
   id: string,
-  label: string,
   unit: SumUnit,
   [least, most, step]: readonly [number, number, number],
-): NumberInput => ({ kind: 'number', id, label, unit, least, most, step });
-export const figure = (label: string, value: number, unit: SumUnit, places = 1): Figure => ({
-  label,
+): NumberInput => ({ kind: 'number', id, unit, least, most, step });
+export const figure = (id: string, value: number, unit: SumUnit, places = 1): Figure => ({
+  id,
   value,
   unit,
   places,

@@ -1,5 +1,6 @@
 import type { Answers } from '../evidence/question';
 import type { CraftFacts } from '../vocabulary/craft-facts';
+import { OutOfLimits, type Said, sentence } from '../vocabulary/said';
 import { CARRIED_BY_AIR, type DriftDrawing } from './carried-by-air';
 import { COULD_IT_STOP, type StoppingDrawing } from './could-it-stop';
 import { GOT_HOME, type HomeDrawing } from './got-home';
@@ -75,18 +76,19 @@ export function judged(
 ): Worked<Drawing> {
   const guessed = sum.inputs.filter(({ id }) => sum.decides.includes(id) && notTold.includes(id));
   if (guessed.length === 0) return worked;
-  const labels = guessed.map(({ label }) => label.charAt(0).toLowerCase() + label.slice(1)).join(' and ');
-  return { ...worked, tone: 'open', answer: `Nobody told ${labels}; taken as usual: ${worked.answer}` };
+  const inputs = guessed.map(({ id }) => `${sum.id}.${id}`);
+  return { ...worked, tone: 'open', answer: sentence('sum.guessed', { inputs, answer: worked.answer }) };
 }
 
 /** What was worked out, or why it could not be. */
-export type SumOutcome = { readonly worked: Worked<Drawing> } | { readonly problem: string };
+export type SumOutcome = { readonly worked: Worked<Drawing> } | { readonly problem: Said };
 
 export function workOut(sum: Sum<Drawing>, values: Values, craft: CraftFacts): SumOutcome {
   try {
     return { worked: sum.work(values, craft) };
   } catch (error) {
-    if (error instanceof RangeError) return { problem: error.message };
+    if (error instanceof OutOfLimits) return { problem: error.said };
+    if (error instanceof RangeError) return { problem: sentence('sum.formula', { limit: error.message }) };
     throw error;
   }
 }

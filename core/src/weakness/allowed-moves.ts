@@ -1,22 +1,23 @@
 import type { Clearance } from '../clearance/clearance';
 import type { Move } from '../clearance/facts';
 import { liveMoves } from '../clearance/standing';
+import { type Said, sentence } from '../vocabulary/said';
 import type { MoveFields } from '../commands/move-weakness';
 
 /** Why a trainer's move may not be made. */
 export interface MoveRefusal {
   /** The field that is wrong; null where the weakness stands otherwise than the move takes it to. */
   readonly field: 'reason' | null;
-  readonly message: string;
+  readonly said: Said;
 }
 
-export const REASON_WANTED = 'Reason is empty: say why in a few words.';
+export const REASON_WANTED = sentence('field.reason-empty');
 const SIGNATURES: readonly Move['kind'][] = ['signed', 'signed-early', 'closed'];
 const OVER: readonly Clearance['state'][] = ['watch', 'closed', 'withdrawn'];
 
-const no = (message: string): MoveRefusal => ({ field: null, message });
+const no = (said: Said): MoveRefusal => ({ field: null, said });
 const needsReason = ({ reason }: MoveFields): MoveRefusal | null =>
-  reason ? null : { field: 'reason', message: REASON_WANTED };
+  reason ? null : { field: 'reason', said: REASON_WANTED };
 
 /** The last signature or closing that still stands; null when there is none. */
 export function lastSignature(moves: readonly Move[]): Move | null {
@@ -34,18 +35,14 @@ export function moveProblem(
     case 'signed':
       return clearance.state === 'ready-for-check' && clearance.check?.passed
         ? null
-        : no('Not every rung is met yet: fly the check first, or sign early with a reason.');
+        : no(sentence('move.not-every-rung'));
     case 'signed-early':
-      return OVER.includes(clearance.state)
-        ? no('This weakness is not open: there is nothing to sign.')
-        : needsReason(fields);
+      return OVER.includes(clearance.state) ? no(sentence('move.not-open')) : needsReason(fields);
     case 'closed':
-      return clearance.state === 'watch'
-        ? null
-        : no('Only a weakness on watch can be closed: sign it first.');
+      return clearance.state === 'watch' ? null : no(sentence('move.not-on-watch'));
     case 'undone':
       return lastSignature(moves)?.id === fields.undoes
         ? needsReason(fields)
-        : no('Only the last signature or closing can be undone: reload to see what was last.');
+        : no(sentence('move.not-the-last'));
   }
 }

@@ -72,7 +72,7 @@ export async function given<C extends AnyCommand>(
     if (typeof fields['day'] === 'string') assertDayNotFuture(fields['day']);
   }
   const refusal = command.rule(fields, keys);
-  if (refusal) throw badField(refusal.field, refusal.message);
+  if (refusal) throw badField(refusal.field, refusal.said);
   return { keys, fields: fields as GivenCommand<C>['fields'], body };
 }
 

@@ -15,7 +15,7 @@ export const moveWeakness: Handler<typeof command> = async (
   const facts = await loadFacts(school, weaknessId);
   if (facts.moves.some((move) => move.id === id)) return { id };
   const refusal = moveProblem(fields, clearanceOf(facts), facts.moves);
-  if (refusal) throw refusal.field ? badField(refusal.field, refusal.message) : conflict(refusal.message);
+  if (refusal) throw refusal.field ? badField(refusal.field, refusal.said) : conflict(refusal.said);
   const { tx, schoolId, accountId } = school;
   const reason = fields.reason || null;
   await tx('moves').insert({

@@ -5,7 +5,7 @@ import { logOccurrence as logCommand } from '@skelby/core/commands/log-occurrenc
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import type { SchoolTx } from '../db/in-school';
 import type { LinkHolder } from '../facts/private-link';
-import { Problem } from '../problem/problem';
+import { Problem, badField } from '../problem/problem';
 import type { GivenCommand } from './handler';
 import { logOccurrence } from './log-occurrence';
 import { recordRep } from './record-rep';
@@ -50,7 +50,7 @@ export const recordOwnRepOf: PilotHandler<typeof recordOwnRep> = async (school, 
     );
   const rep = newRep({ ...fields, weaknessId: weakness.id, purpose: 'practice', flownOn: 'simulator' });
   const problem = repCommand.rule(rep, keys);
-  if (problem) throw new Problem(422, 'Not accepted', problem.message, { errors: [problem] });
+  if (problem) throw badField(problem.field, problem.said);
   return recordRep(school, { keys, fields: rep, body: rep });
 };
 

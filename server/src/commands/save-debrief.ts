@@ -1,3 +1,4 @@
+import { said } from '@skelby/copy/say';
 import type { saveDebrief as command } from '@skelby/core/commands/save-debrief';
 import { missingToClose, teaches, type Findings } from '@skelby/core/debrief/findings';
 import { answersOf } from '@skelby/core/evidence/evidence';
@@ -30,9 +31,8 @@ async function proposal(
 function assertComplete(findings: Findings, proposed: string | null): void {
   const missing = missingToClose(findings, proposed);
   if (missing.length === 0) return;
-  throw new Problem(422, 'Not accepted', missing.map((each) => each.message).join(' '), {
-    errors: missing.map((each) => ({ field: `findings.${each.field}`, message: each.message })),
-  });
+  const errors = missing.map((each) => ({ field: `findings.${each.field}`, message: said(each.said) }));
+  throw new Problem(422, 'Not accepted', errors.map(({ message }) => message).join(' '), { errors });
 }
 
 type Version = Parameters<Handler<typeof command>>[1]['fields'];

@@ -1,3 +1,4 @@
+import { OutOfLimits } from '@skelby/core/vocabulary/said';
 import { chooseLimit } from '@skelby/core/clearance/choose-limit';
 import { DEFAULT_RULE } from '@skelby/core/clearance/clearing-rule';
 import type { setRule as command } from '@skelby/core/commands/set-rule';
@@ -13,7 +14,7 @@ export const setRule: Handler<typeof command> = async (school, { keys: { id }, f
     try {
       chooseLimit(fields);
     } catch (error) {
-      if (error instanceof RangeError) throw badField('plannedReps', error.message);
+      if (error instanceof OutOfLimits) throw badField('plannedReps', error.said);
       throw error;
     }
   await tx('clearing_rules').insert({

@@ -1,3 +1,4 @@
+import { chainInWords } from '@skelby/copy/chain';
 import type { CauseId } from '@skelby/core/causes/causes';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
 import { addDays, type Day } from '@skelby/core/vocabulary/day';
@@ -146,7 +147,8 @@ class Season {
     const { kind } = (await this.school.tx('occurrences').where({ id: occurrenceId }).first('kind')) as {
       kind: OccurrenceKind;
     };
-    const chain = proposeChain(answersOf(findings.evidence), causeId, findings.contributing, kind);
+    const known = answersOf(findings.evidence);
+    const chain = chainInWords(proposeChain(known, causeId, findings.contributing, kind));
     const done = await carryOut(
       this.school,
       saveDebrief,

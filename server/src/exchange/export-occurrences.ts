@@ -53,12 +53,12 @@ async function* records(db: Knex, who: Who): AsyncGenerator<readonly OccurrenceR
 /** RFC 4180: commas, CRLF, a header, quotes where needed. */
 export async function* occurrencesAsCsv(db: Knex, who: Who): AsyncGenerator<string> {
   const options = { record_delimiter: 'windows' } as const;
-  yield stringify([COLUMNS.map((column) => column.name)], options);
+  yield stringify([COLUMNS], options);
   for await (const page of records(db, who))
     yield stringify(
       page.map((record) => {
         const cells = toCells(record);
-        return COLUMNS.map((column) => cells[column.name]);
+        return COLUMNS.map((column) => cells[column]);
       }),
       options,
     );

@@ -1,3 +1,4 @@
+import { messageWords } from '@skelby/copy/say';
 import type { ImportReport } from '@skelby/core/pages/pages';
 import { columnOf, type OccurrenceRecord } from '@skelby/core/exchange/occurrence-record';
 import { type Experience, NO_EXPERIENCE } from '@skelby/core/ranking/experience';
@@ -77,7 +78,11 @@ function readRecord(
     if (!(error instanceof ValidationError)) throw error;
     const inner = error.inner.length > 0 ? error.inner : [error];
     return {
-      problems: inner.map(({ path, message }) => ({ line, column: columnOf(path ?? ''), message })),
+      problems: inner.map(({ path, message }) => ({
+        line,
+        column: columnOf(path ?? ''),
+        message: messageWords(message),
+      })),
     };
   }
 }

@@ -38,7 +38,7 @@ function through(file: Readable, ...parts: readonly NodeJS.ReadWriteStream[]): A
   return last;
 }
 
-const named = new Set(COLUMNS.map((column) => column.name));
+const named = new Set<string>(COLUMNS);
 
 function headProblem(head: readonly string[]): string | null {
   const strange = head.find((name) => !named.has(name));

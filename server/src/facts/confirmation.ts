@@ -1,3 +1,4 @@
+import { causeWords } from '@skelby/copy/causes';
 import { causeOf } from '@skelby/core/causes/causes';
 import type { WeaknessState } from '@skelby/core/clearance/rungs';
 import type { Flies } from '@skelby/core/clearance/facts';
@@ -132,7 +133,7 @@ export async function confirm(
   if (occurrence.confirmedCauseId !== null && occurrence.weaknessId !== null) {
     if (occurrence.confirmedCauseId === fields.causeId) return { weaknessId: occurrence.weaknessId };
     throw conflict(
-      `The cause is already confirmed as "${causeOf(occurrence.confirmedCauseId).name}": take that back first.`,
+      `The cause is already confirmed as "${causeWords(occurrence.confirmedCauseId).name}": take that back first.`,
     );
   }
   if (occurrence.withdrawnAt !== null)

@@ -69,7 +69,7 @@ function abilitiesIn(reps: readonly RepKnown[]): NonNullable<KnownOfPilot['abili
   if (lastDay === undefined) return {};
   const skills = new Set(reps.map((rep) => drillOf(rep.drillId).group));
   return Object.fromEntries(
-    DRILL_GROUPS.filter(({ id }) => skills.has(id)).map(({ id }) => [id, abilityIn(id, reps, lastDay)]),
+    DRILL_GROUPS.filter((id) => skills.has(id)).map((id) => [id, abilityIn(id, reps, lastDay)]),
   );
 }
 

@@ -1,6 +1,6 @@
+import { said } from '@skelby/copy/say';
 import { restricts } from '@skelby/core/clearance/open-states';
 import type { WeaknessState } from '@skelby/core/clearance/rungs';
-import { drillOf } from '@skelby/core/drills/drills';
 import type { FlightCheck } from '@skelby/core/go-no-go/flight-to-be';
 import { judgeSession, refusedIn, type SessionToBe } from '@skelby/core/go-no-go/session';
 import type { CauseId } from '@skelby/core/causes/causes';
@@ -55,6 +55,8 @@ async function flyingIn({ tx }: SchoolTx, content: SessionFields): Promise<Sessi
 /** What nobody may begin the session with unless a trainer says why, in the school's units. */
 export async function sessionRefusals(school: SchoolTx, content: SessionFields): Promise<readonly string[]> {
   const units = await unitsOf(school);
-  const refused: readonly FlightCheck[] = refusedIn(judgeSession(await flyingIn(school, content), drillOf));
-  return refused.map(({ words, remedy }) => inUnits(`${words} ${remedy ?? ''}.`, units));
+  const refused: readonly FlightCheck[] = refusedIn(judgeSession(await flyingIn(school, content)));
+  return refused.map((check) =>
+    inUnits(`${said(check.said)} ${check.remedy ? said(check.remedy) : ''}.`, units),
+  );
 }

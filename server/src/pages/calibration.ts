@@ -1,6 +1,10 @@
 import type { Findings } from '@skelby/core/debrief/findings';
 import { answersOf, readable } from '@skelby/core/evidence/evidence';
-import { type Said, type SaidAgainstDecided, saidAgainstDecided } from '@skelby/core/ranking/calibration';
+import {
+  type SaidChance,
+  type SaidAgainstDecided,
+  saidAgainstDecided,
+} from '@skelby/core/ranking/calibration';
 import { rank } from '@skelby/core/ranking/rank';
 import { craftFacts, type CraftRecord, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import type { SchoolTx } from '../db/in-school';
@@ -25,7 +29,7 @@ export async function calibrationPage({ tx }: SchoolTx): Promise<readonly SaidAg
   const craft = new Map(
     ((await tx('craft')) as (CraftRecord & { id: string })[]).map((row) => [row.id, row]),
   );
-  const said = debriefs.flatMap(({ findings, craftId }): readonly Said[] => {
+  const said = debriefs.flatMap(({ findings, craftId }): readonly SaidChance[] => {
     const known = answersOf(readable(findings.evidence));
     if (findings.primary === null || Object.keys(known.choices).length < 3) return [];
     const [first] = rank(known, craftFacts(craft.get(craftId ?? '') ?? USUAL_CRAFT)).causes;

@@ -1,3 +1,5 @@
+import { said } from '@skelby/copy/say';
+import { figureWords, sumWords } from '@skelby/copy/sums';
 import { assertPlain } from '../problem/plain';
 import { answersOf, type Evidence } from '@skelby/core/evidence/evidence';
 import {
@@ -43,22 +45,26 @@ export async function rankEvidence(school: SchoolTx, body: unknown) {
   const sums = sumsFor(known).map((sum) => {
     const values = startOf(sum, known, craft);
     const outcome = workOut(sum, values, craft);
-    const said = {
-      id: sum.id,
-      question: sum.question,
-      inputs: values,
-      formula: sum.formula,
-      source: sum.source,
-      assumes: sum.assumes,
-    };
-    if ('problem' in outcome) return { ...said, problem: outcome.problem };
+    const { question, formula, source, assumes } = sumWords(sum.id);
+    const about = { id: sum.id, question, inputs: values, formula, source, assumes };
+    if ('problem' in outcome) return { ...about, problem: said(outcome.problem) };
     const { tone, answer, figures } = outcome.worked;
     return {
-      ...said,
+      ...about,
       tone,
-      answer: inUnits(answer, SI_UNITS),
-      figures: figures.map(({ label, value, unit }) => ({ label, value, unit })),
+      answer: inUnits(said(answer), SI_UNITS),
+      figures: figures.map(({ id, value, unit }) => ({ label: figureWords(id), value, unit })),
     };
   });
-  return { ...rank(known, craft, await modelOf(school)), sums };
+  const { causes, ...ranking } = rank(known, craft, await modelOf(school));
+  return {
+    ...ranking,
+    causes: causes.map(({ id, probability, chain, reasons }) => ({
+      id,
+      probability,
+      chain,
+      reasons: reasons.map(({ said: words, ...reason }) => ({ ...reason, words: said(words) })),
+    })),
+    sums,
+  };
 }

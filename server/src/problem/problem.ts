@@ -1,3 +1,5 @@
+import { messageWords } from '@skelby/copy/say';
+import type { Said } from '@skelby/core/vocabulary/said';
 import { ValidationError } from 'yup';
 
 export interface FieldError {
@@ -25,14 +27,17 @@ export class Problem extends Error {
 
 export const notFound = (what: string) =>
   new Problem(404, 'Not found', `There is no such ${what} in your school.`);
-export const badField = (field: string, message: string) =>
-  new Problem(422, 'Not accepted', message, { errors: [{ field, message }] });
-export const conflict = (detail: string) => new Problem(409, 'Conflict', detail);
+/** @param wrong in words, or as a rule decided it */
+export function badField(field: string, wrong: string | Said): Problem {
+  const message = messageWords(wrong);
+  return new Problem(422, 'Not accepted', message, { errors: [{ field, message }] });
+}
+export const conflict = (wrong: string | Said) => new Problem(409, 'Conflict', messageWords(wrong));
 
 const fieldErrors = (error: ValidationError): FieldError[] =>
   (error.inner.length > 0 ? error.inner : [error]).map((each) => ({
     field: each.path ?? '',
-    message: each.message,
+    message: messageWords(each.message),
   }));
 
 const FOREIGN_KEY = '23503';

@@ -1,3 +1,4 @@
+import { questionWords, valueWords } from '@skelby/copy/questions';
 import { type Evidence, quarterOf, type SentNumber } from '@skelby/core/evidence/evidence';
 import type { Answers, ChoiceQuestion } from '@skelby/core/evidence/question';
 import { questionOf, type QuestionId } from '@skelby/core/evidence/questions';
@@ -44,14 +45,15 @@ function Buttons({
   readonly onPick: (value: string) => void;
 }) {
   const many = question.values.length > MANY;
+  const { ask, values = {} } = questionWords(question.id as QuestionId);
   return (
-    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }} role="group" aria-label={question.ask}>
-      {question.values.map(({ id, label }) => (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 10 }} role="group" aria-label={ask}>
+      {question.values.map((id) => (
         <Button
           key={id}
           large={!many}
           kind={id === chosen ? 'solid' : 'plain'}
-          label={id === chosen ? `✓ ${label}` : label}
+          label={id === chosen ? `✓ ${values[id]}` : values[id]!}
           pressed={id === chosen}
           onPress={() => onPick(id)}
           style={{ justifyContent: 'flex-start', flexGrow: 1, flexBasis: many ? '45%' : '100%' }}
@@ -81,7 +83,7 @@ function OnRing({
   const [touched, setTouched] = useState(false);
   const wind = question.id === 'wind_side';
   const quarter = bearing === null ? null : wind ? windSideOf(bearing) : quarterOf(bearing);
-  const label = question.values.find((each) => each.id === quarter)?.label ?? '';
+  const label = quarter === null ? '' : valueWords(question.id as QuestionId, quarter);
   const take = () => {
     if (bearing !== null && quarter !== null)
       onAnswer({ [question.id]: question.id === 'nose' ? bearing : quarter });

@@ -1,6 +1,7 @@
+import { questionWords, valueWords } from '@skelby/copy/questions';
 import type { Evidence } from '@skelby/core/evidence/evidence';
 import type { Answers, Estimate, NumberQuestion } from '@skelby/core/evidence/question';
-import { labelOf, QUESTIONS, questionOf, type QuestionId } from '@skelby/core/evidence/questions';
+import { QUESTIONS, questionOf, type QuestionId } from '@skelby/core/evidence/questions';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
 import type { Ranking } from '@skelby/core/ranking/rank';
 import { useState } from 'react';
@@ -57,13 +58,13 @@ export function ToldList({ evidence, known, onWant }: Pick<AskProps, 'evidence' 
       return `${say(value, question.unit)} ± ${say(within, question.unit)}`;
     }
     const sent = evidence[id];
-    return `${labelOf(question, known.choices[id]!)}${typeof sent === 'number' ? ` (${sent}°)` : ''}`;
+    return `${valueWords(question.id, known.choices[id]!)}${typeof sent === 'number' ? ` (${sent}°)` : ''}`;
   };
   return (
     <Part heading={`Told so far: ${plural(told.length, 'answer')}`}>
       <Rows empty="Nothing yet.">
-        {told.map(({ id, short }) => (
-          <PressRow key={id} title={short} under={words(id)} onPress={() => onWant(id)} />
+        {told.map(({ id }) => (
+          <PressRow key={id} title={questionWords(id).short} under={words(id)} onPress={() => onWant(id)} />
         ))}
       </Rows>
     </Part>
@@ -85,8 +86,8 @@ function OpenQuestions({ ranking, onWant }: Pick<AskProps, 'ranking' | 'onWant'>
           {ranking.nextQuestions.map(({ id }) => (
             <PressRow
               key={id}
-              title={questionOf(id).short}
-              under={questionOf(id).ask}
+              title={questionWords(id).short}
+              under={questionWords(id).ask}
               onPress={() => {
                 setOpen(false);
                 onWant(id);
@@ -112,8 +113,8 @@ function EnoughAsked({ ranking, onWant }: Pick<AskProps, 'ranking' | 'onWant'>) 
           .map(({ id }) => (
             <PressRow
               key={id}
-              title={questionOf(id).short}
-              under={questionOf(id).ask}
+              title={questionWords(id).short}
+              under={questionWords(id).ask}
               onPress={() => onWant(id)}
             />
           ))}
@@ -161,7 +162,7 @@ export function Ask({
   return (
     <View style={{ gap: 16, maxWidth: 620 }}>
       <Words as="large" role="heading" aria-level={2}>
-        {question.ask}
+        {questionWords(question.id).ask}
       </Words>
       <AnswerEntry
         key={id}

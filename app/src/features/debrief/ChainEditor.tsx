@@ -1,4 +1,4 @@
-import { causeOf } from '@skelby/core/causes/causes';
+import { causeWords } from '@skelby/copy/causes';
 import { firstBreakable, type Link } from '@skelby/core/debrief/chain';
 import { Pressable, View } from 'react-native';
 import { Button, ButtonRow } from '../../shared/ui/Button';
@@ -85,7 +85,7 @@ export function ChainEditor({
           </View>
           <View style={styles.body}>
             <TextBox
-              label={`Link ${i + 1}${link.causeId ? `: ${causeOf(link.causeId).name}` : ''}`}
+              label={`Link ${i + 1}${link.causeId ? `: ${causeWords(link.causeId).name}` : ''}`}
               value={link.words}
               onChangeText={(words) => put(i, { words })}
               maxLength={LONGEST}

@@ -1,4 +1,5 @@
-import { causeOf } from '@skelby/core/causes/causes';
+import { said } from '@skelby/copy/say';
+import { causeWords } from '@skelby/copy/causes';
 import type { DebriefPage, OccurrenceOfPilot, Roster } from '@skelby/core/pages/pages';
 import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
@@ -33,7 +34,7 @@ function Closed({ debriefing: { page, change } }: PartProps) {
       <Note
         icon="lock"
         heading="This debrief is closed"
-      >{`${decided ? `Decided: ${causeOf(decided).name}. ` : ''}Every version is kept; to change it, say why.`}</Note>
+      >{`${decided ? `Decided: ${causeWords(decided).name}. ` : ''}Every version is kept; to change it, say why.`}</Note>
       <ReasonForm
         open="Reopen it"
         question="Why is it reopened?"
@@ -144,7 +145,7 @@ function Foot({ debriefing }: PartProps) {
       {saving.error ? <Words as="strong" role="alert">{`! ${saving.error.message}`}</Words> : null}
       {step === 'decide' && triedToClose && missing.length > 0 ? (
         <Words as="strong" role="alert">
-          {missing.map((each) => `! ${each.message}`).join('\n')}
+          {missing.map((each) => `! ${said(each.said)}`).join('\n')}
         </Words>
       ) : null}
       {step === 'decide' ? (

@@ -1,9 +1,12 @@
+import { said } from '@skelby/copy/say';
+import { questionWords, valueWords } from '@skelby/copy/questions';
+import { sumWords } from '@skelby/copy/sums';
+import { causeWords } from '@skelby/copy/causes';
 import { untilCleared } from '../../shared/copy/restriction-copy';
-import { causeOf } from '@skelby/core/causes/causes';
 import type { Findings } from '@skelby/core/debrief/findings';
 import { riskOf } from '@skelby/core/debrief/severity';
 import { answersOf } from '@skelby/core/evidence/evidence';
-import { labelOf, QUESTIONS } from '@skelby/core/evidence/questions';
+import { QUESTIONS } from '@skelby/core/evidence/questions';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { type FlightMode, onReleaseIn } from '@skelby/core/vocabulary/flying';
 import { sumsFor, workedFor } from '@skelby/core/sums/sums';
@@ -49,8 +52,8 @@ function toldWords(findings: Findings, { say }: Speaking): readonly string[] {
     const value =
       question.kind === 'number'
         ? say(known.numbers[question.id]!.value, question.unit)
-        : labelOf(question, known.choices[question.id]!).toLowerCase();
-    return `${question.short}: ${value}`;
+        : valueWords(question.id, known.choices[question.id]!).toLowerCase();
+    return `${questionWords(question.id).short}: ${value}`;
   });
 }
 
@@ -67,10 +70,10 @@ type SheetPart = readonly [heading: string, lines: readonly string[]];
 function causeParts({ primary: id, contributing }: Findings, mode: FlightMode): readonly SheetPart[] {
   const beside =
     contributing.length > 0
-      ? [`Contributing: ${contributing.map((each) => causeOf(each).name.toLowerCase()).join(', ')}.`]
+      ? [`Contributing: ${contributing.map((each) => causeWords(each).name.toLowerCase()).join(', ')}.`]
       : [];
   if (!id) return [['Cause', ['Not decided yet.', ...beside]]];
-  const { name, how, respond } = causeOf(id);
+  const { name, how, respond } = causeWords(id);
   return [
     ['Cause', [`${name}. ${how}`, ...beside]],
     ['What the hands should do', [respond[onReleaseIn(mode)]]],
@@ -98,7 +101,9 @@ function partsOfSheet(
   const known = answersOf(findings.evidence);
   const sums = sumsFor(known).flatMap((sum) => {
     const outcome = workedFor(sum, known, craftFacts(craft ?? USUAL_CRAFT));
-    return 'worked' in outcome ? [`${sum.question} ${units.sentence(outcome.worked.answer)}`] : [];
+    return 'worked' in outcome
+      ? [`${sumWords(sum.id).question} ${units.sentence(said(outcome.worked.answer))}`]
+      : [];
   });
   const parts: readonly SheetPart[] = [
     [

@@ -1,5 +1,7 @@
+import { chainInWords } from '@skelby/copy/chain';
+import { causeWords } from '@skelby/copy/causes';
 import { percentChance } from '@skelby/core/vocabulary/percent';
-import { causeOf, type CauseId } from '@skelby/core/causes/causes';
+import type { CauseId } from '@skelby/core/causes/causes';
 import { type Link, proposeChain, withPrimary } from '@skelby/core/debrief/chain';
 import type { Findings, Missing } from '@skelby/core/debrief/findings';
 import { INJURIES } from '@skelby/core/debrief/severity';
@@ -33,12 +35,13 @@ export interface DecideProps {
 
 const NEAR = 4;
 const named = (ids: readonly CauseId[]) =>
-  [...new Set(ids)].map((value) => ({ value, label: causeOf(value).name }));
+  [...new Set(ids)].map((value) => ({ value, label: causeWords(value).name }));
 
 /** The chain that stands: the trainer's, or the proposed one until they change it. */
 export function chainOf(findings: Findings, known: Answers, kind: OccurrenceKind): readonly Link[] {
   if (findings.chain.length > 0) return findings.chain;
-  return findings.primary === null ? [] : proposeChain(known, findings.primary, findings.contributing, kind);
+  if (findings.primary === null) return [];
+  return chainInWords(proposeChain(known, findings.primary, findings.contributing, kind));
 }
 
 function Causes({ findings, find, ranking, missing, wantsReason }: DecideProps) {
@@ -61,7 +64,7 @@ function Causes({ findings, find, ranking, missing, wantsReason }: DecideProps) 
   const decide = (causeId: CauseId) => {
     find({
       primary: causeId,
-      chain: [...withPrimary(findings.chain, primary, causeId)],
+      chain: [...withPrimary(findings.chain, primary, causeId, causeWords(causeId).name)],
       contributing: contributing.filter((id) => id !== causeId),
     });
     setPicking(null);
@@ -94,7 +97,7 @@ function Causes({ findings, find, ranking, missing, wantsReason }: DecideProps) 
             label={
               ranking.causes[0]!.id === primary
                 ? "By the school's latest weights the answers put another cause first. Why do you decide otherwise?"
-                : `The answers put "${causeOf(ranking.causes[0]!.id).name}" first. Why do you decide otherwise?`
+                : `The answers put "${causeWords(ranking.causes[0]!.id).name}" first. Why do you decide otherwise?`
             }
             value={findings.overruleReason}
             onChangeText={(overruleReason) => find({ overruleReason })}

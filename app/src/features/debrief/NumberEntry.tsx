@@ -1,3 +1,5 @@
+import { questionWords } from '@skelby/copy/questions';
+import type { QuestionId } from '@skelby/core/evidence/questions';
 import type { Estimate, NumberQuestion } from '@skelby/core/evidence/question';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -124,18 +126,19 @@ export function NumberEntry(props: NumberEntryProps) {
   const entry = useNumberEntry(props);
   const { number, paired, wrong } = entry;
   const limits = `${Math.round(from(question.least, question.unit))} to ${Math.round(from(question.most, question.unit))} ${unit(question.unit)}`;
+  const { short } = questionWords(question.id as QuestionId);
   return (
     <View style={{ gap: 14 }}>
       {isPointed(question.id) ? <PointInView entry={entry} /> : null}
       <Stepper
-        label={question.short}
+        label={short}
         unit={unit(question.unit)}
         value={number === null ? null : from(number, question.unit)}
         step={STEP[unit(question.unit)] ?? 1}
         least={from(question.least, question.unit)}
         most={from(question.most, question.unit)}
         onChange={(next) => entry.setNumber(next === null ? null : to(next, question.unit))}
-        error={wrong ? `${question.short}: give a number from ${limits}.` : undefined}
+        error={wrong ? `${short}: give a number from ${limits}.` : undefined}
       />
       {paired === null ? null : (
         <Words as="soft">{`${entry.isDistance ? 'Height' : 'Distance'} taken from the picture too: ${sayM(paired)}.`}</Words>

@@ -1,5 +1,6 @@
-import { FAMILIES } from '@skelby/core/causes/cause';
-import { causeOf, type CauseId } from '@skelby/core/causes/causes';
+import type { FamilyId } from '@skelby/core/causes/cause';
+import { causeWords, familyWords } from '@skelby/copy/causes';
+import type { CauseId } from '@skelby/core/causes/causes';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { CauseRows, FamilyRows } from '../../shared/ui/CausePicker';
@@ -15,7 +16,7 @@ export function PickCause({
   readonly heading: string;
   readonly onPick: (causeId: CauseId) => void;
 }) {
-  const [familyId, setFamilyId] = useState<string | null>(null);
+  const [familyId, setFamilyId] = useState<FamilyId | null>(null);
   if (!familyId)
     return (
       <Part heading={heading}>
@@ -24,7 +25,7 @@ export function PickCause({
     );
   return (
     <Part
-      heading={FAMILIES.find((each) => each.id === familyId)?.name ?? ''}
+      heading={familyWords(familyId).name}
       end={<Button kind="quiet" label="Other family" onPress={() => setFamilyId(null)} />}
     >
       <CauseRows familyId={familyId} onPick={onPick} />
@@ -44,9 +45,14 @@ export function OwnPick({
   if (picking) return <PickCause heading="What would you say it was?" onPick={onPick} />;
   return (
     <Part heading="First, your own pick">
-      <Words>{`Logged as: ${causeOf(loggedCauseId).name}. What do you say, before the numbers do?`}</Words>
+      <Words>{`Logged as: ${causeWords(loggedCauseId).name}. What do you say, before the numbers do?`}</Words>
       <View style={{ gap: 12 }}>
-        <Button kind="main" large label={causeOf(loggedCauseId).name} onPress={() => onPick(loggedCauseId)} />
+        <Button
+          kind="main"
+          large
+          label={causeWords(loggedCauseId).name}
+          onPress={() => onPick(loggedCauseId)}
+        />
         <Button large label="Something else" onPress={() => setPicking(true)} />
         <Button large label="I cannot say yet" onPress={() => onPick(null)} />
       </View>

@@ -1,6 +1,8 @@
+import { questionWords } from '@skelby/copy/questions';
+import { said } from '@skelby/copy/say';
+import { causeWords } from '@skelby/copy/causes';
 import { percentChance } from '@skelby/core/vocabulary/percent';
-import { causeOf } from '@skelby/core/causes/causes';
-import { questionOf, type QuestionId } from '@skelby/core/evidence/questions';
+import type { QuestionId } from '@skelby/core/evidence/questions';
 import { LIKELY_FROM, type RankedCause, type Ranking, type Reason } from '@skelby/core/ranking/rank';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -46,7 +48,7 @@ function ReasonLine({ reason }: { readonly reason: Reason }) {
         {factor(reason.weight)}
       </Words>
       <Words style={{ flex: 1 }}>
-        {`${reason.words} `}
+        {`${said(reason.said)} `}
         <Words as="soft">{`(${strength(reason.weight)})`}</Words>
       </Words>
     </View>
@@ -59,7 +61,7 @@ function CauseCard({ cause, startOpen }: { readonly cause: RankedCause; readonly
   const styles = useStyles();
   const [isOpen, setOpen] = useState(startOpen);
   const [all, setAll] = useState(false);
-  const { name } = causeOf(cause.id);
+  const { name } = causeWords(cause.id);
   const reasons = all ? cause.reasons : cause.reasons.slice(0, SHOWN);
   return (
     <View style={styles.cause}>
@@ -70,7 +72,7 @@ function CauseCard({ cause, startOpen }: { readonly cause: RankedCause; readonly
         <Words as="strong">{percentChance(cause.probability)}</Words>
       </Pressable>
       {cause.chain[1] ? (
-        <Words as="soft">{`and from it: ${causeOf(cause.chain[1]).name.toLowerCase()}`}</Words>
+        <Words as="soft">{`and from it: ${causeWords(cause.chain[1]).name.toLowerCase()}`}</Words>
       ) : null}
       <View style={styles.bar} aria-hidden>
         <View style={[styles.fill, { width: `${Math.max(1, cause.probability * 100)}%` }]} />
@@ -104,14 +106,14 @@ export function RankingStrip({ ranking }: { readonly ranking: Ranking }) {
       role="status"
       aria-label={`First three: ${ranking.causes
         .slice(0, TOP)
-        .map((cause) => `${causeOf(cause.id).name} ${percentChance(cause.probability)}`)
+        .map((cause) => `${causeWords(cause.id).name} ${percentChance(cause.probability)}`)
         .join(', ')}`}
     >
       {ranking.causes.slice(0, TOP).map((cause) => (
         <View key={cause.id} style={styles.strip}>
           <View style={styles.stripLine}>
             <Words style={[styles.stripWords, { flex: 1 }]} numberOfLines={1}>
-              {causeOf(cause.id).name}
+              {causeWords(cause.id).name}
             </Words>
             <Words as="strong" style={styles.stripWords}>
               {percentChance(cause.probability)}
@@ -166,7 +168,7 @@ export function RankingPanel({ ranking, onAsk }: RankingPanelProps) {
             : null}
         </View>
         {beside.length > 0 ? (
-          <Words as="soft">{`Beside it: ${beside.map((each) => `${causeOf(each.id).name.toLowerCase()} ${percentChance(each.probability)}`).join(', ')}.`}</Words>
+          <Words as="soft">{`Beside it: ${beside.map((each) => `${causeWords(each.id).name.toLowerCase()} ${percentChance(each.probability)}`).join(', ')}.`}</Words>
         ) : null}
         <Button
           kind="quiet"
@@ -179,7 +181,7 @@ export function RankingPanel({ ranking, onAsk }: RankingPanelProps) {
           {next.map(({ id, gain }) => (
             <PressRow
               key={id}
-              title={questionOf(id).ask}
+              title={questionWords(id).ask}
               under={gain >= WORTH_ASKING ? worth(gain) : 'always asked'}
               onPress={() => onAsk(id)}
             />

@@ -1,3 +1,4 @@
+import { chainInWords } from '@skelby/copy/chain';
 import { proposeChain } from '@skelby/core/debrief/chain';
 import { NOTHING } from '@skelby/core/evidence/question';
 import { answersOf } from '@skelby/core/evidence/evidence';
@@ -62,11 +63,8 @@ test('what it could have come to cannot be less than what it came to', () => {
 });
 
 test('the chain marks where the drills go, and moves with it', () => {
-  const chain = proposeChain(
-    answersOf({ attention: 'talked-to' }),
-    'orientation-nose-in',
-    ['distraction'],
-    'crash',
+  const chain = chainInWords(
+    proposeChain(answersOf({ attention: 'talked-to' }), 'orientation-nose-in', ['distraction'], 'crash'),
   );
   render(<ChainLine chain={chain} />);
   expect(screen.getAllByText('Training breaks it here: this is where the drills go.')).toHaveLength(1);

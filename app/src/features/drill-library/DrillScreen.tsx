@@ -1,6 +1,7 @@
+import { drillGroupName, type WordedDrill } from '@skelby/copy/drills';
 import { useDrills } from '../../shared/api/use-drills';
-import { coachingOf } from '@skelby/core/drills/coaching';
-import { DRILL_GROUPS, type Drill, type Side } from '@skelby/core/drills/drill';
+import { coachingOf } from '@skelby/copy/coaching';
+import { type Drill, type Side } from '@skelby/core/drills/drill';
 import { isDrillId, type DrillId } from '@skelby/core/drills/drills';
 import { isOwnDrillId } from '@skelby/core/drills/school-book';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
@@ -36,7 +37,7 @@ const KIND_WORDS: Readonly<Record<Drill['kind'], string>> = {
 };
 
 /** The school's own changes to the standard, each with its reason. */
-function Versions({ drill }: { readonly drill: Drill<DrillId> }) {
+function Versions({ drill }: { readonly drill: WordedDrill<DrillId> }) {
   const { sentence } = useUnits();
   const { data: versions } = useDrillVersions();
   return (
@@ -73,7 +74,7 @@ function Versions({ drill }: { readonly drill: Drill<DrillId> }) {
 }
 
 /** What is done, what goes wrong, when to stop, and what counts. */
-function DrillFacts({ drill }: { readonly drill: Drill<DrillId> }) {
+function DrillFacts({ drill }: { readonly drill: WordedDrill<DrillId> }) {
   const { drillOf } = useDrills();
   const { sentence } = useUnits();
   const coaching = coachingOf(drill.id);
@@ -115,7 +116,7 @@ function DrawnDrill({
   drill,
   whose,
 }: {
-  readonly drill: Drill<DrillId>;
+  readonly drill: WordedDrill<DrillId>;
   readonly whose: StickLayout | null;
 }) {
   const [picked, setPicked] = useState<StickLayout | null>(kept<StickLayout>(LAYOUT));
@@ -150,14 +151,14 @@ function DrawnDrill({
   );
 }
 
-function Page({ drill }: { readonly drill: Drill<DrillId> }) {
+function Page({ drill }: { readonly drill: WordedDrill<DrillId> }) {
   const { pilot } = useLocalSearchParams<{ pilot?: string }>();
   const { sentence } = useUnits();
   const roster = useRoster().data;
   const whose = roster?.pilots.find((each) => each.id === pilot);
   const moves = drill.sticks.length > 0;
   const flies = moves && isFlownHere(drill);
-  const group = DRILL_GROUPS.find((each) => each.id === drill.group)!.name;
+  const group = drillGroupName(drill.group);
   return (
     <Screen
       foot={

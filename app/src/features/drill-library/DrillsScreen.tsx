@@ -1,3 +1,4 @@
+import { drillGroupName } from '@skelby/copy/drills';
 import { useDrills } from '../../shared/api/use-drills';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
 import { useState } from 'react';
@@ -17,14 +18,14 @@ export function DrillsScreen() {
   const found = all.filter((drill) =>
     `${drill.name} ${drill.trains} ${drill.task}`.toLowerCase().includes(words),
   );
-  const groups = DRILL_GROUPS.map((group) => ({
-    ...group,
-    drills: found.filter((drill) => drill.group === group.id),
+  const groups = DRILL_GROUPS.map((id) => ({
+    id,
+    drills: found.filter((drill) => drill.group === id),
   })).filter((group) => group.drills.length > 0);
   const half = Math.ceil(groups.length / 2);
   const parts = (some: typeof groups) =>
     some.map((group) => (
-      <Part key={group.id} heading={group.name}>
+      <Part key={group.id} heading={drillGroupName(group.id)}>
         <Rows>
           {group.drills.map((drill) => (
             <LinkRow

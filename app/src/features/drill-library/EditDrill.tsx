@@ -1,3 +1,4 @@
+import { drillGroupName } from '@skelby/copy/drills';
 import { useDrills } from '../../shared/api/use-drills';
 import { saveDrillVersion } from '@skelby/core/commands/handles';
 import { type DrillVersionFields } from '@skelby/core/commands/save-drill-version';
@@ -34,7 +35,7 @@ const OWN_QUESTIONS: readonly FormQuestion[] = [
     name: 'group',
     label: 'Group',
     ask: 'choice',
-    options: DRILL_GROUPS.map(({ id, name }) => ({ value: id, label: name })),
+    options: DRILL_GROUPS.map((value) => ({ value, label: drillGroupName(value) })),
   },
   {
     name: 'kind',

@@ -1,3 +1,4 @@
+import { firstMinuteWords } from '@skelby/copy/first-minutes';
 import { FIRST_MINUTES } from '@skelby/core/debrief/first-minutes';
 import type { Roster } from '@skelby/core/pages/pages';
 import { useLocalSearchParams } from 'expo-router';
@@ -12,7 +13,7 @@ import { Note } from '../../shared/ui/Note';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 
-const CHECKS = FIRST_MINUTES.map(({ id, words }) => ({ id, words, go: null, remedy: words }));
+const CHECKS = FIRST_MINUTES.map((id) => ({ id, words: firstMinuteWords(id), go: null, remedy: null }));
 
 interface Done {
   readonly day: string;

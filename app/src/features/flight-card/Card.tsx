@@ -1,3 +1,4 @@
+import { type CheckInWords, checkWords } from '@skelby/copy/checks';
 import type { FlightCard, FlightToBe } from '@skelby/core/go-no-go/flight-to-be';
 import { View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
@@ -18,7 +19,7 @@ const useStyles = themed((theme) => ({
 }));
 
 /** What is in order, and what is not, each with what would make it go. */
-function Checks({ checks }: Pick<FlightCard, 'checks'>) {
+function Checks({ checks }: { readonly checks: readonly CheckInWords[] }) {
   const styles = useStyles();
   const { sentence } = useUnits();
   return (
@@ -95,7 +96,8 @@ interface CardProps {
 /** Go or no-go, why, and the figures of the flight. */
 export function Card({ card, flight, names, restrictions, seen, onLook }: CardProps) {
   const styles = useStyles();
-  const asked = card.checks.filter(({ go }) => go === null);
+  const checks = card.checks.map((check) => checkWords(check));
+  const asked = checks.filter(({ go }) => go === null);
   const open = asked.filter((check) => !isInOrder(check, seen));
   return (
     <View style={styles.card} role="region" aria-label="Flight card">
@@ -105,7 +107,7 @@ export function Card({ card, flight, names, restrictions, seen, onLook }: CardPr
         </Words>
         <Words as="soft">{[...names, sayTime(new Date().toISOString())].join(' · ')}</Words>
       </View>
-      <Checks checks={card.checks.filter(({ go }) => go !== null)} />
+      <Checks checks={checks.filter(({ go }) => go !== null)} />
       <CheckRows checks={asked} seen={seen} onToggle={onLook} />
       <Figures card={card} reservePct={flight.reservePct} />
       {restrictions.map((each) => (

@@ -1,4 +1,4 @@
-import { causeOf } from '@skelby/core/causes/causes';
+import { causeWords } from '@skelby/copy/causes';
 import type { Roster, TodayList } from '@skelby/core/pages/pages';
 import { toPickFrom } from '@skelby/core/pages/people';
 import { judgeWithPreFlight as withPreFlight } from '@skelby/core/go-no-go/pre-flight';
@@ -158,7 +158,7 @@ function FlightCardForm({ roster, today }: { readonly roster: Roster; readonly t
               onLook={look}
               flight={flight}
               names={[...names, SETTING_WORDS[chosen.setting].toLowerCase()]}
-              restrictions={open.map((each) => causeOf(each.causeId).restriction)}
+              restrictions={open.map((each) => causeWords(each.causeId).restriction)}
             />
           ) : (
             <Note icon="info" heading="Not complete">

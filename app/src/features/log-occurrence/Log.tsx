@@ -1,8 +1,9 @@
+import { causeWords, familyWords } from '@skelby/copy/causes';
+import type { FamilyId } from '@skelby/core/causes/cause';
 import { logOccurrence } from '@skelby/core/commands/handles';
 import type { OccurrenceFields } from '@skelby/core/schemas/records';
 import { entryOf } from '../../offline/outbox/commands';
-import { FAMILIES } from '@skelby/core/causes/cause';
-import { causeOf, type CauseId } from '@skelby/core/causes/causes';
+import type { CauseId } from '@skelby/core/causes/causes';
 import { KINDS_OF_OCCURRENCE } from '@skelby/core/vocabulary/flying';
 import { type Href, Redirect, useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
@@ -150,8 +151,8 @@ function SaveStep({ causeId, onNote, onDrop, ...props }: SaveStepProps) {
   return (
     <>
       <View>
-        <Words as="heading">{causeOf(causeId).name}</Words>
-        <Words as="soft">{causeOf(causeId).sign}</Words>
+        <Words as="heading">{causeWords(causeId).name}</Words>
+        <Words as="soft">{causeWords(causeId).sign}</Words>
       </View>
       <TextBox
         label="What happened, in a line (optional)"
@@ -172,7 +173,7 @@ function saidBefore(step: LogStep, draft: LogDraft, who: string | undefined): st
   const said = [
     who,
     draft.kind ? KIND_WORDS[draft.kind] : null,
-    draft.familyId ? FAMILIES.find((each) => each.id === draft.familyId)?.name : null,
+    draft.familyId ? familyWords(draft.familyId as FamilyId).name : null,
   ];
   return said.slice(0, LOG_STEPS.indexOf(step)).filter(Boolean).join(' · ') || undefined;
 }

@@ -1,5 +1,6 @@
-import { FAMILIES } from '@skelby/core/causes/cause';
-import { causeOf, type CauseId } from '@skelby/core/causes/causes';
+import type { FamilyId } from '@skelby/core/causes/cause';
+import { causeWords, familyWords } from '@skelby/copy/causes';
+import { type CauseId, causeOf } from '@skelby/core/causes/causes';
 import { onReleaseIn } from '@skelby/core/vocabulary/flying';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -76,12 +77,12 @@ function CauseTold({
   readonly causeId: CauseId;
   readonly mode: OccurrenceOfPilot['pilotMode'];
 }) {
-  const cause = causeOf(causeId);
+  const cause = causeWords(causeId);
   return (
     <>
       <Part heading={cause.name}>
         <Words>{cause.how}</Words>
-        {cause.humanFactor ? (
+        {causeOf(causeId).humanFactor ? (
           <Note icon="help-circle">
             Seldom the cause on its own. What did it make the pilot do wrong? If you can name that, pick it
             instead.
@@ -97,7 +98,7 @@ function CauseTold({
 
 /** Another cause than the one logged: family, then cause, in place. */
 function OtherCause({ onPick }: { readonly onPick: (causeId: CauseId) => void }) {
-  const [familyId, setFamilyId] = useState<string | null>(null);
+  const [familyId, setFamilyId] = useState<FamilyId | null>(null);
   if (!familyId)
     return (
       <Part heading="What was behind it?">
@@ -106,7 +107,7 @@ function OtherCause({ onPick }: { readonly onPick: (causeId: CauseId) => void })
     );
   return (
     <Part
-      heading={FAMILIES.find((each) => each.id === familyId)?.name ?? ''}
+      heading={familyWords(familyId).name}
       end={<Button kind="quiet" label="Other family" onPress={() => setFamilyId(null)} />}
     >
       <CauseRows familyId={familyId} onPick={onPick} />
@@ -138,7 +139,7 @@ function ToConfirm({
   const withdraw = useWithdraw(occurrence);
   const [causeId, setCauseId] = useState(occurrence.confirmedCauseId ?? occurrence.causeId);
   const [picking, setPicking] = useState(false);
-  const cause = causeOf(causeId);
+  const cause = causeWords(causeId);
   const justNow = occurrence.day === todayHere();
   // This page turns into another as soon as the cause is confirmed on this phone; the way on must outlive it.
   // A refusal shows as the error.

@@ -1,9 +1,11 @@
+import { causeWords } from '@skelby/copy/causes';
 import { untilCleared } from '../../shared/copy/restriction-copy';
 import { restricts } from '@skelby/core/clearance/open-states';
 import type { PilotPortalPage } from '@skelby/core/pages/pages';
 import { blockWords } from '../../shared/copy/block-copy';
-import { causeOf, type CauseId } from '@skelby/core/causes/causes';
-import { drillOf, type DrillId } from '@skelby/core/drills/drills';
+import type { CauseId } from '@skelby/core/causes/causes';
+import type { DrillId } from '@skelby/core/drills/drills';
+import { wordedDrill } from '@skelby/copy/drills';
 import { onReleaseIn } from '@skelby/core/vocabulary/flying';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -40,7 +42,7 @@ function OwnDrill({
   readonly rests?: boolean;
 }) {
   const [open, setOpen] = useState(false);
-  const drill = drillOf(drillId);
+  const drill = wordedDrill(drillId);
   return (
     <View style={{ gap: 6 }}>
       <Words as="strong">{first ?? drill.name}</Words>
@@ -112,7 +114,7 @@ function Tell({ token, onDone }: { readonly token: string; readonly onDone: () =
       />
       {causeId ? (
         <>
-          <Words as="heading">{causeOf(causeId).name}</Words>
+          <Words as="heading">{causeWords(causeId).name}</Words>
           <TextBox label="What happened?" value={note} onChangeText={setNote} multiline maxLength={800} />
         </>
       ) : familyId ? (
@@ -145,7 +147,7 @@ function OwnSession({ page: { session, pilot }, token }: OwnProps) {
           pilot={pilot}
           token={token}
           rests={block.purpose === 'check'}
-          first={`${blockWords(block, drillOf)} · ${PURPOSE_WORDS[block.purpose].toLowerCase()}`}
+          first={`${blockWords(block, wordedDrill)} · ${PURPOSE_WORDS[block.purpose].toLowerCase()}`}
         />
       ))}
     </Part>
@@ -195,7 +197,7 @@ function OwnWeakness({
   readonly weakness: PilotPortalPage['weaknesses'][number];
   readonly pilot: PilotPortalPage['pilot'];
 }) {
-  const cause = causeOf(weakness.causeId);
+  const cause = causeWords(weakness.causeId);
   const rests = restsNow(weakness);
   return (
     <Part heading={cause.name}>

@@ -1,7 +1,7 @@
+import { causeWords } from '@skelby/copy/causes';
 import { untilCleared } from '../../shared/copy/restriction-copy';
 import { useDrills } from '../../shared/api/use-drills';
 import { restricts } from '@skelby/core/clearance/open-states';
-import { causeOf } from '@skelby/core/causes/causes';
 import { useLocalSearchParams } from 'expo-router';
 import type { PilotPage, Roster, WeaknessLine } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
@@ -29,7 +29,7 @@ function WeaknessRows({ lines, empty }: { readonly lines: readonly WeaknessLine[
         <LinkRow
           key={line.id}
           href={`/weakness/${line.id}`}
-          title={causeOf(line.causeId).name}
+          title={causeWords(line.causeId).name}
           before={<SmallLadder shares={line.rungs} />}
           under={`${STATE_WORDS[line.state]}${line.signedEarly ? ', signed early' : ''} · opened ${sayDay(line.openedAt.slice(0, 10))}`}
         />
@@ -146,7 +146,7 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
             <LinkRow
               key={each.id}
               href={`/occurrence/${each.id}`}
-              title={`${KIND_WORDS[each.kind]}: ${causeOf(each.confirmedCauseId ?? each.causeId).name}${each.confirmedCauseId ? '' : '?'}`}
+              title={`${KIND_WORDS[each.kind]}: ${causeWords(each.confirmedCauseId ?? each.causeId).name}${each.confirmedCauseId ? '' : '?'}`}
               under={[each.withdrawnAt ? 'Withdrawn' : null, sayDay(each.day), each.note]
                 .filter(Boolean)
                 .join(' · ')}

@@ -2,7 +2,7 @@ import { useDrills } from '../../shared/api/use-drills';
 import type { Clearance } from '@skelby/core/clearance/clearance';
 import type { Purpose } from '@skelby/core/clearance/facts';
 import type { NextStep } from '@skelby/core/clearance/next-step';
-import type { Drill } from '@skelby/core/drills/drill';
+import type { WordedDrill } from '@skelby/copy/drills';
 import { type DrillId, isFlown } from '@skelby/core/drills/drills';
 import { widthAt } from '@skelby/core/drills/levels';
 import { LEVELS } from '@skelby/core/vocabulary/training';
@@ -51,7 +51,7 @@ function AsAsked({
   settings,
   drill,
   onChange,
-}: Pick<HowFlownProps, 'settings' | 'onChange'> & { readonly drill: Drill<DrillId> }) {
+}: Pick<HowFlownProps, 'settings' | 'onChange'> & { readonly drill: WordedDrill<DrillId> }) {
   return (
     <>
       {settings.purpose === 'practice' && isFlown(drill) ? (
@@ -82,7 +82,7 @@ function AsAsked({
           label="Stage"
           value={settings.stage ?? null}
           onChange={(stage) => onChange({ stage })}
-          options={drill.stages.map((label, i) => ({ value: i + 1, label }))}
+          options={drill.stageNames!.map((label, i) => ({ value: i + 1, label }))}
         />
       ) : null}
     </>
@@ -138,7 +138,7 @@ function InTheAir({
   settings,
   drill,
   onChange,
-}: Pick<HowFlownProps, 'settings' | 'onChange'> & { readonly drill: Drill<DrillId> }) {
+}: Pick<HowFlownProps, 'settings' | 'onChange'> & { readonly drill: WordedDrill<DrillId> }) {
   const { sentence } = useUnits();
   return (
     <>

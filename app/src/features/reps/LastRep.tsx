@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
 import { SIDE_WORDS } from '../../shared/copy/copy';
 import { todayHere } from '../../shared/copy/dates';
-import { valueWords } from '../../shared/copy/value-copy';
+import { measuredWords } from '../../shared/copy/value-copy';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Words } from '../../shared/ui/Words';
 
@@ -32,7 +32,7 @@ export function LastRep({
   const what = [
     drillOf(last.drillId).name,
     last.side ? SIDE_WORDS[last.side].toLowerCase() : null,
-    valueWords(last.drillId, last.measure, units),
+    measuredWords(last.drillId, last.measure, units),
   ];
   const words = `${last.met ? 'Met' : 'Missed'}: ${what.filter(Boolean).join(', ')}`;
   if (!asking)

@@ -1,3 +1,4 @@
+import type { WordedDrill } from '@skelby/copy/drills';
 import { sendRep, sendUndo } from '../../offline/outbox/reps';
 import { useDrills } from '../../shared/api/use-drills';
 import type { Clearance } from '@skelby/core/clearance/clearance';
@@ -8,8 +9,7 @@ import { testsLeft } from '@skelby/core/clearance/tests-left';
 import { newRep, type RepFields } from '@skelby/core/commands/record-rep';
 import type { DrillCase } from '@skelby/core/drill-cases/case';
 import { caseNow } from '@skelby/core/drill-cases/case-now';
-import type { Drill } from '@skelby/core/drills/drill';
-import { atLevel } from '@skelby/core/drills/levels';
+import { atLevel } from '@skelby/copy/levels';
 import type { Level } from '@skelby/core/vocabulary/training';
 import { type DrillId } from '@skelby/core/drills/drills';
 import type { RecordedRep, WeaknessPage } from '@skelby/core/pages/pages';
@@ -25,7 +25,7 @@ export interface Counting {
   readonly next: NextStep;
   readonly reps: readonly RecordedRep[];
   readonly drillIds: readonly DrillId[];
-  readonly drill: Drill<DrillId>;
+  readonly drill: WordedDrill<DrillId>;
   /** The task of the level that is practised, or the standard. */
   readonly asked: string;
   /** The case of the next attempt, where every attempt is one. */

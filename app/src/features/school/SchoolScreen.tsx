@@ -1,6 +1,7 @@
+import type { QuestionId } from '@skelby/core/evidence/questions';
+import { questionWords, valueWords } from '@skelby/copy/questions';
+import { causeWords } from '@skelby/copy/causes';
 import { setUnits, switchExperience } from '@skelby/core/commands/handles';
-import { causeOf } from '@skelby/core/causes/causes';
-import { labelOf, questionOf } from '@skelby/core/evidence/questions';
 import { LENGTH_UNITS, SPEED_UNITS, type Units as SchoolUnits } from '@skelby/core/vocabulary/units';
 import { changesBy, type CauseChange } from '@skelby/core/ranking/learn';
 import { useMemo, useState } from 'react';
@@ -66,15 +67,14 @@ function Change({ change }: { readonly change: CauseChange }) {
         <Words
           as="strong"
           style={styles.words}
-        >{`${causeOf(change.causeId).name} · ${plural(change.count, 'debrief')}`}</Words>
+        >{`${causeWords(change.causeId).name} · ${plural(change.count, 'debrief')}`}</Words>
         <Words as="figure">{`${percent(change.from)} → ${percent(change.to)}`}</Words>
       </View>
       {answers.map(({ question, value, from, to, count }) => {
-        const asked = questionOf(question);
         return (
           <View key={`${question} ${value}`} style={styles.line}>
             <Words style={styles.words}>
-              {`${asked.short}: ${asked.kind === 'choice' ? labelOf(asked, value).toLowerCase() : value} `}
+              {`${questionWords(question as QuestionId).short}: ${valueWords(question as QuestionId, value).toLowerCase()} `}
               <Words as="soft">{`(${count}×)`}</Words>
             </Words>
             <Words as="figure">{`${percent(from)} → ${percent(to)}`}</Words>
@@ -85,7 +85,7 @@ function Change({ change }: { readonly change: CauseChange }) {
         <Button
           kind="quiet"
           label={all ? 'Fewer' : `All ${change.answers.length} answers`}
-          says={`${all ? 'Fewer' : `All ${change.answers.length} answers`} for ${causeOf(change.causeId).name}`}
+          says={`${all ? 'Fewer' : `All ${change.answers.length} answers`} for ${causeWords(change.causeId).name}`}
           onPress={() => setAll(!all)}
         />
       ) : null}

@@ -1,3 +1,5 @@
+import { said } from '@skelby/copy/say';
+import { OutOfLimits } from '@skelby/core/vocabulary/said';
 import { type ClearingRule, DEFAULT_RULE, testOf } from '@skelby/core/clearance/clearing-rule';
 import { costsOf, type RuleCosts } from '@skelby/core/clearance/rule-costs';
 import { setRule } from '@skelby/core/commands/handles';
@@ -24,11 +26,11 @@ const numbersOf = (rule: ClearingRule): Numbers => ({
 /** What the numbers cost; a reason where they cannot be kept. */
 function costOrProblem(rule: Numbers): { readonly costs: RuleCosts | null; readonly problem: string | null } {
   const problem = ruleProblem(rule);
-  if (problem) return { costs: null, problem: problem.message };
+  if (problem) return { costs: null, problem: said(problem.said) };
   try {
     return { costs: costsOf({ ...rule, edition: DEFAULT_RULE.edition }), problem: null };
   } catch (error) {
-    if (error instanceof RangeError) return { costs: null, problem: error.message };
+    if (error instanceof OutOfLimits) return { costs: null, problem: said(error.said) };
     throw error;
   }
 }

@@ -1,7 +1,8 @@
+import { failsafeWords } from '@skelby/copy/places';
 import type { DrillId } from '@skelby/core/drills/drills';
-import type { Drill } from '@skelby/core/drills/drill';
+import type { WordedDrill } from '@skelby/copy/drills';
 import { PILOTED_MODES } from '@skelby/core/simulator/control/control';
-import { FAILSAFE_WORDS, FAILSAFES } from '@skelby/core/reconstruct/return-height';
+import { FAILSAFES } from '@skelby/core/reconstruct/return-height';
 import { SURROUNDINGS, type PracticeSurroundings } from '@skelby/core/simulator/surroundings';
 import { type CraftRecord, craftFacts, SPEED_SETTINGS } from '@skelby/core/vocabulary/craft-facts';
 import { STICK_LAYOUTS, type StickLayout } from '@skelby/core/vocabulary/flying';
@@ -41,7 +42,7 @@ const LEAST_RETURN_M = 5;
 const MOST_RETURN_M = 120;
 
 interface ChoicesProps {
-  readonly drill: Drill<DrillId>;
+  readonly drill: WordedDrill<DrillId>;
   readonly settings: PracticeSettings;
   readonly craft: CraftRecord;
   readonly craftId: string | null;
@@ -92,7 +93,7 @@ function ByItself({ settings, onChange }: Settings) {
         label="On a lost link"
         value={settings.onLinkLoss}
         onChange={(onLinkLoss) => onChange({ onLinkLoss })}
-        options={FAILSAFES.map((value) => ({ value, label: sentenceCase(FAILSAFE_WORDS[value]) }))}
+        options={FAILSAFES.map((value) => ({ value, label: sentenceCase(failsafeWords(value)) }))}
       />
       <Stepper
         label="Return height"

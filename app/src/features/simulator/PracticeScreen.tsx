@@ -1,6 +1,8 @@
+import { messageWords } from '@skelby/copy/say';
 import { courseFlown } from '@skelby/core/assessment/exercises';
 import { useDrills } from '../../shared/api/use-drills';
-import { type Drill, SIDES } from '@skelby/core/drills/drill';
+import { SIDES } from '@skelby/core/drills/drill';
+import type { WordedDrill } from '@skelby/copy/drills';
 import { isDrillId, type DrillId } from '@skelby/core/drills/drills';
 import { type CraftRecord, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import {
@@ -49,7 +51,7 @@ interface WhoFlies {
 }
 
 interface PracticeProps {
-  readonly drill: Drill<DrillId>;
+  readonly drill: WordedDrill<DrillId>;
   readonly link: PracticeLink;
   readonly up: Href | undefined;
   readonly crafts: readonly (CraftRecord & { readonly id: string; readonly name: string })[];
@@ -95,7 +97,7 @@ function useChosen(who: WhoFlies) {
 }
 
 /** How the drill is flown: as its link says, and as it was changed here; null where it is not flown here. */
-function useSettings(drill: Drill<DrillId>, link: PracticeLink, mode: FlightMode) {
+function useSettings(drill: WordedDrill<DrillId>, link: PracticeLink, mode: FlightMode) {
   const [changed, setChanged] = useState<Partial<PracticeSettings>>({});
   const usual = useMemo(() => {
     const set = drillSetUp(drill.id, drill.sides[0] ?? null, mode);
@@ -199,7 +201,7 @@ function useLink(): PracticeLink | string {
     try {
       return practiceLinkShape.validateSync(JSON.parse(text), { stripUnknown: true });
     } catch (error) {
-      if (error instanceof ValidationError) return error.errors.join(' ');
+      if (error instanceof ValidationError) return error.errors.map((each) => messageWords(each)).join(' ');
       throw error;
     }
   }, [text]);

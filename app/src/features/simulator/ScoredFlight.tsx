@@ -1,6 +1,6 @@
+import { causeWords } from '@skelby/copy/causes';
 import { percentChance } from '@skelby/core/vocabulary/percent';
 import type { Exercise } from '@skelby/core/assessment/exercise';
-import { causeOf } from '@skelby/core/causes/causes';
 import type { PracticeSetUp } from '@skelby/core/simulator/practice';
 import type { Ended } from '@skelby/core/simulator/simulated-flight';
 import type { Solid } from '@skelby/core/simulator/world';
@@ -34,7 +34,7 @@ interface LikelyProps {
 }
 
 const titleOf = ({ causeId, probability }: LikelyCause): string =>
-  `${causeOf(causeId).name} · ${percentChance(probability)}`;
+  `${causeWords(causeId).name} · ${percentChance(probability)}`;
 
 /**
  * What the flight itself says of its cause: a practice crash stays in practice, and no trainer has to confirm

@@ -1,3 +1,4 @@
+import { flightLogWords } from '@skelby/copy/flight-log';
 import type { DrillId } from '@skelby/core/drills/drills';
 import type { Side } from '@skelby/core/drills/drill';
 import { craftModel } from '@skelby/core/simulator/craft-model';
@@ -57,7 +58,7 @@ self.onmessage = ({ data }: MessageEvent<ToRead>) => {
         is: 'bad',
         message:
           error instanceof FlightLogError
-            ? error.message
+            ? flightLogWords(error)
             : `The log could not be read: ${error instanceof Error ? error.message : String(error)}`,
       }),
     );

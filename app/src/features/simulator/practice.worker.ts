@@ -1,3 +1,5 @@
+import { cueWords } from '@skelby/copy/cues';
+import { said } from '@skelby/copy/say';
 import type { DrillId } from '@skelby/core/drills/drills';
 import type { CauseId } from '@skelby/core/causes/causes';
 import { type CraftRecord, craftFacts } from '@skelby/core/vocabulary/craft-facts';
@@ -145,7 +147,7 @@ function shown(
     landed,
     ended,
     workMs,
-    part: { at: referee.at, of: flown.stages.length, says, hands, blind, expo },
+    part: { at: referee.at, of: flown.stages.length, says: cueWords(says), hands, blind, expo },
     pilot: { x, y },
     holdLost: holdIsLost,
     linkLost: linkIsLost,
@@ -195,7 +197,7 @@ function likelyCauses(
       because: reasons
         .filter((reason) => reason.weight > 0)
         .slice(0, MOST_REASONS)
-        .map(({ words, evidence }) => ({ words, atS: shownAt(evidence) })),
+        .map(({ said: words, evidence }) => ({ words: said(words), atS: shownAt(evidence) })),
     }));
 }
 

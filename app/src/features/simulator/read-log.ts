@@ -1,7 +1,6 @@
-import { FlightLogError, FlightLogReader, MOST_BYTES } from '@skelby/core/flight-log/reading';
+import { fileTooLarge, FlightLogReader, lineWithoutEnd, MOST_BYTES } from '@skelby/core/flight-log/reading';
 import { parse } from 'papaparse';
 
-const MEGA = 1e6;
 /** Read at a time. A longer line is no line of a log. */
 const CHUNK_BYTES = 1 << 20;
 
@@ -13,12 +12,7 @@ const CHUNK_BYTES = 1 << 20;
 export function readLog(file: File): Promise<FlightLogReader> {
   return new Promise((resolve, reject) => {
     if (file.size > MOST_BYTES) {
-      reject(
-        new FlightLogError(
-          `The file has ${Math.round(file.size / MEGA)} MB: at most ${MOST_BYTES / MEGA}. Cut out the flight that should be judged.`,
-          null,
-        ),
-      );
+      reject(fileTooLarge(file.size));
       return;
     }
     const reader = new FlightLogReader();
@@ -29,11 +23,7 @@ export function readLog(file: File): Promise<FlightLogReader> {
       chunk: ({ data: rows }, parser) => {
         pieces += 1;
         try {
-          if (rows.length === 0 && pieces * CHUNK_BYTES < file.size)
-            throw new FlightLogError(
-              'it has no end within 1 MB: a quotation mark left open, or no flight log at all.',
-              line + 1,
-            );
+          if (rows.length === 0 && pieces * CHUNK_BYTES < file.size) throw lineWithoutEnd(line + 1);
           for (const row of rows) {
             line += 1;
             reader.row(row, line);

@@ -5,7 +5,7 @@ import { recordOwnRep, recordRep } from '@skelby/core/commands/handles';
 import { newRep } from '@skelby/core/commands/record-rep';
 import { entryOf } from '../../offline/outbox/commands';
 import type { Purpose } from '@skelby/core/clearance/facts';
-import type { Drill } from '@skelby/core/drills/drill';
+import type { WordedDrill } from '@skelby/copy/drills';
 import { windBandOf } from '@skelby/core/vocabulary/wind-band';
 import { missReasonOf } from '@skelby/core/assessment/miss-reason';
 import { useCallback, useRef, useState, useSyncExternalStore } from 'react';
@@ -47,7 +47,7 @@ export interface Recorded {
 interface Belongs {
   readonly weaknessId: string | null;
   readonly token: string | null;
-  readonly drill: Drill<DrillId>;
+  readonly drill: WordedDrill<DrillId>;
   readonly settings: PracticeSettings | null;
   readonly purpose: Purpose;
 }

@@ -1,5 +1,5 @@
 import type { Exercise } from '@skelby/core/assessment/exercise';
-import type { Drill } from '@skelby/core/drills/drill';
+import type { WordedDrill } from '@skelby/copy/drills';
 import type { DrillId } from '@skelby/core/drills/drills';
 import { throttleStick } from '@skelby/core/simulator/control/control';
 import type { PracticeSetUp } from '@skelby/core/simulator/practice';
@@ -19,7 +19,7 @@ const ON_GROUND_M = 0.3;
 const READ_SWITCHES_MS = 60;
 
 export interface DrillToFly {
-  readonly drill: Drill<DrillId>;
+  readonly drill: WordedDrill<DrillId>;
   readonly course: Exercise;
   readonly setUp: PracticeSetUp;
   readonly craft: CraftRecord;

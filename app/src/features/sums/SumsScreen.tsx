@@ -1,3 +1,4 @@
+import { sumWords } from '@skelby/copy/sums';
 import { NOTHING } from '@skelby/core/evidence/question';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { sumOf, SUMS } from '@skelby/core/sums/sums';
@@ -59,7 +60,7 @@ function Sums({ roster }: { readonly roster: Roster }) {
           {SUMS.map((each) => (
             <PressRow
               key={each.id}
-              title={each.question}
+              title={sumWords(each.id).question}
               onPress={() =>
                 wide ? router.setParams({ sum: each.id }) : router.push(`/sums?sum=${each.id}`)
               }

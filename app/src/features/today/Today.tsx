@@ -1,4 +1,4 @@
-import { causeOf } from '@skelby/core/causes/causes';
+import { causeWords } from '@skelby/copy/causes';
 import { type ReactNode, useDeferredValue } from 'react';
 import type { TodayList } from '@skelby/core/pages/pages';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
@@ -55,7 +55,7 @@ function ToDebrief({ occurrences }: { readonly occurrences: TodayList['toDebrief
             key={each.id}
             href={`/occurrence/${each.id}`}
             title={each.pilotName}
-            under={`${KIND_WORDS[each.kind]} ${sayDay(each.day)}: ${causeOf(each.causeId).name}?${each.begun ? ' Debrief begun.' : ''}`}
+            under={`${KIND_WORDS[each.kind]} ${sayDay(each.day)}: ${causeWords(each.causeId).name}?${each.begun ? ' Debrief begun.' : ''}`}
           />
         ))}
       </Rows>
@@ -69,8 +69,8 @@ function TodayOf({ list }: { readonly list: TodayList }) {
   const drawsRest = useDeferredValue(true, false);
   const { checks, toSign, drilling, waiting } = inOrder(list.weaknesses, todayHere());
   const nothing = list.toDebrief.length + list.weaknesses.length === 0;
-  const cause = (line: TodayWeakness) => causeOf(line.causeId).name;
-  const restricted = (line: TodayWeakness) => `${cause(line)}. ${causeOf(line.causeId).restriction}.`;
+  const cause = (line: TodayWeakness) => causeWords(line.causeId).name;
+  const restricted = (line: TodayWeakness) => `${cause(line)}. ${causeWords(line.causeId).restriction}.`;
   return (
     <Screen
       title="Today"

@@ -17,7 +17,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import Feather from '@expo/vector-icons/Feather';
-import type { Block } from '@skelby/core/plan/layout/block';
+import type { PlannedBlock } from '@skelby/core/plan/layout/block';
 import { View } from 'react-native';
 import { Button } from '../../shared/ui/Button';
 import { themed, TOUCH, useTheme } from '../../shared/ui/theme';
@@ -26,7 +26,7 @@ import { sentenceCase } from '../../shared/copy/copy';
 
 export interface ArrangedPack {
   readonly pilotId: string;
-  readonly blocks: readonly Block[];
+  readonly blocks: readonly PlannedBlock[];
 }
 
 const useStyles = themed((theme) => ({
@@ -58,7 +58,7 @@ const HANDLE = {
 } as const;
 
 interface BlockRowProps {
-  readonly block: Block;
+  readonly block: PlannedBlock;
   readonly onOut: () => void;
 }
 

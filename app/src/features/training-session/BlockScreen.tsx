@@ -1,5 +1,5 @@
 import { RECORDED_VALUES } from '@skelby/core/assessment/recorded-value';
-import { PRE_LANDING } from '@skelby/core/go-no-go/pre-flight';
+import { PRE_LANDING } from '@skelby/copy/pre-landing';
 import { refusedIn } from '@skelby/core/go-no-go/session';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { reserveOf } from '@skelby/core/restrictions/restrictions';
@@ -9,7 +9,7 @@ import { WaitingNote } from '../../offline/ui/WaitingNote';
 import { useDrills } from '../../shared/api/use-drills';
 import { useUnits } from '../../shared/api/use-units';
 import { MODE_WORDS, PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
-import { valuesLine, valuesOf, valueWords } from '../../shared/copy/value-copy';
+import { valuesLine, valuesOf, measuredWords } from '../../shared/copy/value-copy';
 import { StickPlate } from '../../shared/drawing';
 import { AnnouncedLine, AnnounceFoot } from '../../offline/ui/Announce';
 import { DistanceChoice } from '../../shared/forms/DistanceChoice';
@@ -48,7 +48,7 @@ function Foot({ props: { block, state, change, onNext, isLast }, flying }: PartP
       />
     );
   const said = (rep: NonNullable<FlyingBlock['last']>) =>
-    [rep.met ? 'met' : 'missed', valueWords(rep.drillId, rep.measure, units)].filter(Boolean).join(', ');
+    [rep.met ? 'met' : 'missed', measuredWords(rep.drillId, rep.measure, units)].filter(Boolean).join(', ');
   return (
     <>
       <ButtonRow>

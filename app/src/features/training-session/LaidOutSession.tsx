@@ -1,10 +1,11 @@
-import type { Block, Grounded } from '@skelby/core/plan/layout/block';
+import { useSentence } from '../../shared/api/use-sentence';
+import { causeWords } from '@skelby/copy/causes';
+import type { Grounded, PlannedBlock } from '@skelby/core/plan/layout/block';
 import { WEIGHED_PER_PILOT } from '@skelby/core/plan/layout/lay-out';
 import type { Roster } from '@skelby/core/pages/pages';
 import { sessionChecks } from './session-checks';
 import { restricts } from '@skelby/core/clearance/open-states';
 import { percent } from '@skelby/core/vocabulary/percent';
-import { causeOf } from '@skelby/core/causes/causes';
 import type { TodayList } from '@skelby/core/pages/pages';
 import { useDrills } from '../../shared/api/use-drills';
 import { useUnits } from '../../shared/api/use-units';
@@ -27,8 +28,8 @@ const GROUNDED_WORDS: Readonly<Record<Grounded['why'], string>> = {
 };
 
 /** Blocks of one pilot, drill and purpose together, in the order in which the first of them came. */
-function groupedByDrill(blocks: readonly Block[]): readonly (readonly Block[])[] {
-  const groups = new Map<string, Block[]>();
+function groupedByDrill(blocks: readonly PlannedBlock[]): readonly (readonly PlannedBlock[])[] {
+  const groups = new Map<string, PlannedBlock[]>();
   for (const block of blocks) {
     const key = [block.pilotId, block.drillId, block.purpose].join(' ');
     groups.set(key, [...(groups.get(key) ?? []), block]);
@@ -113,7 +114,7 @@ function Order({ planning }: PartProps) {
 /** Drills that take no pack, blocks that found no room, and what is not flown today and why. */
 function Others({ planning: { laidOut, spare, pilotName, putIn } }: PartProps) {
   const { drillOf } = useDrills();
-  const { sentence } = useUnits();
+  const inWords = useSentence();
   const { beforeFlying = [], notToday = [] } = laidOut?.candidates ?? {};
   return (
     <>
@@ -124,7 +125,7 @@ function Others({ planning: { laidOut, spare, pilotName, putIn } }: PartProps) {
               <LinkRow
                 key={`${each.pilotId} ${each.drillId}`}
                 title={`${drillOf(each.drillId).name} · ${pilotName(each.pilotId)}`}
-                under={each.words}
+                under={inWords(each.said)}
                 href={`/weakness/${each.weaknessId}/reps?drill=${each.drillId}`}
               />
             ))}
@@ -152,8 +153,8 @@ function Others({ planning: { laidOut, spare, pilotName, putIn } }: PartProps) {
             {notToday.map((each, i) => (
               <Row
                 key={i}
-                title={`${each.drillId ? drillOf(each.drillId).name : causeOf(each.causeId).name} · ${pilotName(each.pilotId)}`}
-                under={`${each.refused ? 'Refused. ' : ''}${sentence(each.words)}`}
+                title={`${each.drillId ? drillOf(each.drillId).name : causeWords(each.causeId).name} · ${pilotName(each.pilotId)}`}
+                under={`${each.refused ? 'Refused. ' : ''}${inWords(each.said)}`}
               />
             ))}
           </Rows>

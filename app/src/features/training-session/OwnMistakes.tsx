@@ -1,4 +1,4 @@
-import { coachingOf } from '@skelby/core/drills/coaching';
+import { coachingOf } from '@skelby/copy/coaching';
 import type { Block } from '@skelby/core/plan/layout/block';
 import { useState } from 'react';
 import { Button } from '../../shared/ui/Button';

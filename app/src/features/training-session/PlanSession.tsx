@@ -1,3 +1,4 @@
+import { useSentence } from '../../shared/api/use-sentence';
 import type { Roster, TodayList } from '@skelby/core/pages/pages';
 import { CLOCK } from '@skelby/core/schemas/session';
 import { useToday } from '../../offline/overlay/today-queries';
@@ -14,6 +15,7 @@ import { lightProblem, type PlanningSession, usePlanSession } from './use-plan-s
 
 /** What is wrong with the session, and the way on. */
 function PlanFoot({ planning: { draft, judged, saving } }: { readonly planning: PlanningSession }) {
+  const inWords = useSentence();
   const [first, ...more] = judged.problems;
   return (
     <>
@@ -22,7 +24,7 @@ function PlanFoot({ planning: { draft, judged, saving } }: { readonly planning: 
         <Words
           as="strong"
           role="alert"
-        >{`! ${first}${more.length > 0 ? ` And ${more.length} more.` : ''}`}</Words>
+        >{`! ${inWords(first)}${more.length > 0 ? ` And ${more.length} more.` : ''}`}</Words>
       ) : null}
       <Button
         kind="main"

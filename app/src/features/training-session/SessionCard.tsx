@@ -2,7 +2,7 @@ import { untilCleared } from '../../shared/copy/restriction-copy';
 import { blockWords, purposeWords } from '../../shared/copy/block-copy';
 import { useDrills } from '../../shared/api/use-drills';
 import type { Level } from '@skelby/core/vocabulary/training';
-import { atLevel } from '@skelby/core/drills/levels';
+import { atLevel } from '@skelby/copy/levels';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { View } from 'react-native';
 import type { Site, TodayList } from '@skelby/core/pages/pages';

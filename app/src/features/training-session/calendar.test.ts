@@ -1,4 +1,4 @@
-import { drillOf } from '@skelby/core/drills/drills';
+import { wordedDrill } from '@skelby/copy/drills';
 import type { DrillId } from '@skelby/core/drills/drills';
 import ICAL from 'ical.js';
 import { calendarOf } from './calendar';
@@ -31,7 +31,7 @@ test('a general iCalendar library reads back the day, the hour, how long it take
       { pilotId: 'a', blocks: [block('single-stick', 3)], restBefore: true },
     ],
     {
-      findDrill: drillOf,
+      findDrill: wordedDrill,
       pilotName: () =>
         'Tove; "Lindqvane", of the long and much too long name for one line of a calendar file',
       siteName: 'Merrow Moor, airstrip',
@@ -55,7 +55,7 @@ test('lines are folded and ended as RFC 5545 asks', () => {
     'x',
     { day: '2026-03-29', startsAt: '09:30', packMinutes: 8 },
     [{ pilotId: 'a', blocks: [block('tail-in-hover', 6)], restBefore: false }],
-    { findDrill: drillOf, pilotName: () => 'N'.repeat(200), siteName: null },
+    { findDrill: wordedDrill, pilotName: () => 'N'.repeat(200), siteName: null },
   );
   const lines = text.split('\r\n');
   expect(lines.at(-1)).toBe('');

@@ -1,12 +1,12 @@
 import { blockWords } from '../../shared/copy/block-copy';
-import type { FindDrill } from '@skelby/core/drills/drill-book';
+import type { FindWordedDrill } from '@skelby/copy/drill-book';
 import type { Pack } from '@skelby/core/plan/layout/block';
 import { minutesOf } from '@skelby/core/plan/layout/sequence';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { createEvent } from 'ics';
 
 export interface CalendarWords {
-  readonly findDrill: FindDrill;
+  readonly findDrill: FindWordedDrill;
   readonly pilotName: (pilotId: string) => string;
   readonly siteName: string | null;
 }

@@ -1,4 +1,4 @@
-import { drillOf } from '@skelby/core/drills/drills';
+import { wordedDrill } from '@skelby/copy/drills';
 import type { DrillId } from '@skelby/core/drills/drills';
 import type { CauseId } from '@skelby/core/causes/causes';
 import type { Roster, Site, TodayList } from '@skelby/core/pages/pages';
@@ -25,7 +25,7 @@ const session = (drillId: DrillId) =>
 const open = (id: string, causeId: CauseId) =>
   [{ id, pilotId: 'p', causeId, state: 'drilling' }] as unknown as TodayList['weaknesses'];
 const refused = (drillId: DrillId, place: Site['place'], weaknesses: TodayList['weaknesses']) =>
-  sessionChecks({ content: session(drillId), roster, site: site(place), weaknesses }, drillOf).filter(
+  sessionChecks({ content: session(drillId), roster, site: site(place), weaknesses }, wordedDrill).filter(
     ({ go }) => go === false,
   );
 
@@ -43,7 +43,7 @@ test('a drill that a restriction names is a no-go, but for the weakness that it 
 
 test('a drill that is flown high is judged by the air and the people there', () => {
   const wordsAt = (drillId: DrillId) =>
-    sessionChecks({ content: session(drillId), roster, site: site('open'), weaknesses: [] }, drillOf)
+    sessionChecks({ content: session(drillId), roster, site: site('open'), weaknesses: [] }, wordedDrill)
       .map(({ words }) => words)
       .join('\n');
   expect(wordsAt('tail-in-hover')).toContain('at {m:5}');
@@ -63,7 +63,7 @@ test('under a roof of which nobody told how high it is nothing goes, and a craft
   const manual = { ...roster, pilots: [{ ...roster.pilots[0]!, mode: 'self-level' as const }] };
   const [link] = sessionChecks(
     { content: session('tail-in-hover'), roster: manual, site: site('open'), weaknesses: [] },
-    drillOf,
+    wordedDrill,
   ).filter(({ id }) => id.startsWith('lost-link'));
   expect(link?.words).toContain('come down where it is');
 });
@@ -88,8 +88,8 @@ test('everything that the largest session looks at fits its record: every pilot 
     ) as unknown as TodayList['weaknesses'];
     const flying = { content, roster: many, site: site('indoors'), weaknesses };
     const all = [
-      ...sessionChecks(flying, drillOf),
-      ...nearChecks(flying, drillOf),
+      ...sessionChecks(flying, wordedDrill),
+      ...nearChecks(flying, wordedDrill),
       ...preFlightChecks(flying),
     ];
     expect(new Set(all.map(({ id }) => id)).size).toBe(all.length);

@@ -1,8 +1,9 @@
+import { said } from '@skelby/copy/say';
 import { candidatesFor } from '@skelby/core/plan/layout/candidates';
 import type { Conditions, PilotToday } from '@skelby/core/plan/layout/today';
-import type { Means } from '@skelby/core/plan/layout/block';
+import type { Means, PlannedBlock } from '@skelby/core/plan/layout/block';
 import { layOut } from '@skelby/core/plan/layout/lay-out';
-import { bookOf } from '@skelby/core/drills/drill-book';
+import { bookOf } from '@skelby/copy/drill-book';
 import type { DrillVersion } from '@skelby/core/drills/school-book';
 import type { Day } from '@skelby/core/vocabulary/day';
 
@@ -17,7 +18,12 @@ export interface ToLayOut {
 
 export function laidOut({ pilots, conditions, means, today, book }: ToLayOut) {
   const started = performance.now();
-  const candidates = candidatesFor(pilots, conditions, today, bookOf(book).drillOf);
+  const { drillOf } = bookOf(book);
+  const { blocks, ...others } = candidatesFor(pilots, conditions, today, drillOf);
+  const candidates = {
+    ...others,
+    blocks: blocks.map((block): PlannedBlock => ({ ...block, why: said(block.why, { drillOf }) })),
+  };
   const layout = layOut(candidates.blocks, means);
   return { candidates, layout, ms: performance.now() - started };
 }

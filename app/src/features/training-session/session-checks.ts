@@ -1,6 +1,7 @@
-import { restricts } from '@skelby/core/clearance/open-states';
-import type { FindDrill } from '@skelby/core/drills/drill-book';
 import type { FlightCheck } from '@skelby/core/go-no-go/flight-to-be';
+import { restricts } from '@skelby/core/clearance/open-states';
+import type { FindWordedDrill } from '@skelby/copy/drill-book';
+import { type CheckInWords, checkWords } from '@skelby/copy/checks';
 import { FITNESS, placeChecks, preFlight } from '@skelby/core/go-no-go/pre-flight';
 import { judgeSession } from '@skelby/core/go-no-go/session';
 import type { Roster, Site, TodayList } from '@skelby/core/pages/pages';
@@ -25,38 +26,36 @@ function lightLeft({ day, lightUntil }: SessionFields): number | null {
   return day === todayHere() ? minutesOf(lightUntil) - minutesOf(timeOf(new Date())) : 0;
 }
 
-const ask = (id: string, words: string): FlightCheck => ({ id, go: null, words, remedy: 'Look first' });
+const ask = (id: string, words: string): CheckInWords => ({ id, go: null, words, remedy: 'Look first' });
 
 /** What is asked before anybody flies. */
 export const sessionChecks = (
   { content, roster, site, weaknesses }: SessionFlying,
-  findDrill: FindDrill,
-): readonly FlightCheck[] =>
-  judgeSession(
-    {
-      content,
-      site,
-      lightMin: lightLeft(content),
-      pilots: roster.pilots.map((pilot) => ({
-        ...pilot,
-        craft: roster.craft.find((each) => each.id === pilot.lastCraftId) ?? null,
-        weaknesses: weaknesses.filter((line) => line.pilotId === pilot.id && restricts(line)),
-      })),
-    },
-    findDrill,
-  );
+  findDrill: FindWordedDrill,
+): readonly CheckInWords[] =>
+  judgeSession({
+    content,
+    site,
+    lightMin: lightLeft(content),
+    pilots: roster.pilots.map((pilot) => ({
+      ...pilot,
+      craft: roster.craft.find((each) => each.id === pilot.lastCraftId) ?? null,
+      weaknesses: weaknesses.filter((line) => line.pilotId === pilot.id && restricts(line)),
+    })),
+  }).map((check) => checkWords(check, { drillOf: findDrill }));
 
 /** The lists of the craft that fly, ticked before the first pack, and whether people are fit for it. */
-export function preFlightChecks({ content, roster, site }: SessionFlying): readonly FlightCheck[] {
+export function preFlightChecks({ content, roster, site }: SessionFlying): readonly CheckInWords[] {
   const flying = roster.pilots.filter(({ id }) => content.packs.some(({ pilotId }) => pilotId === id));
   const craft = roster.craft.filter(({ id }) => flying.some(({ lastCraftId }) => lastCraftId === id));
   const place = site?.place ?? 'open';
   const lists = (craft.length > 0 ? craft : [{ id: 'any', name: null, ...USUAL_CRAFT }]).map((each) => ({
     ...each,
-    items: preFlight({ craft: craftFacts(each), place }),
+    items: preFlight({ craft: craftFacts(each), place }).map((check) => checkWords(check)),
   }));
+  const inWords = (checks: readonly FlightCheck[]) => checks.map((check) => checkWords(check));
   return [
-    ...FITNESS,
+    ...inWords(FITNESS),
     ...lists.flatMap(({ id, name, items }) =>
       items.map((item) => ({
         ...item,
@@ -64,7 +63,7 @@ export function preFlightChecks({ content, roster, site }: SessionFlying): reado
         words: name === null || lists.length === 1 ? item.words : `${name}: ${item.words}`,
       })),
     ),
-    ...placeChecks(place),
+    ...inWords(placeChecks(place)),
   ];
 }
 
@@ -79,8 +78,8 @@ const NEAR = [
 /** What is walked first where things are near. */
 export const nearChecks = (
   { content, site }: Pick<SessionFlying, 'content' | 'site'>,
-  findDrill: FindDrill,
-): readonly FlightCheck[] =>
+  findDrill: FindWordedDrill,
+): readonly CheckInWords[] =>
   site?.place !== 'open' ||
   content.packs.some((pack) => pack.blocks.some((block) => findDrill(block.drillId).group === 'obstacles'))
     ? NEAR

@@ -1,4 +1,4 @@
-import type { Block } from '@skelby/core/plan/layout/block';
+import type { PlannedBlock } from '@skelby/core/plan/layout/block';
 import { CLOCK, type SessionFields } from '@skelby/core/schemas/session';
 import { v7 as uuid } from 'uuid';
 import { useDraft } from '../../shared/storage/use-draft';
@@ -63,7 +63,7 @@ export function minutesThere({
 
 export const contentOf = (
   draft: SessionDraft,
-  packs: readonly { readonly pilotId: string; readonly blocks: readonly Block[] }[],
+  packs: readonly { readonly pilotId: string; readonly blocks: readonly PlannedBlock[] }[],
 ): SessionFields => ({
   day: draft.day,
   state: 'planned',

@@ -1,8 +1,8 @@
-import type { Block } from '@skelby/core/plan/layout/block';
+import type { PlannedBlock } from '@skelby/core/plan/layout/block';
 import type { LaidOut } from './layout.worker';
 import { lightProblem, packsOf, withBlock } from './use-plan-session';
 
-const block = (id: string, pilotId = 'a', minutes = 4) => ({ id, pilotId, minutes }) as Block;
+const block = (id: string, pilotId = 'a', minutes = 4) => ({ id, pilotId, minutes }) as PlannedBlock;
 const laidOut = {
   layout: { packs: [{ pilotId: 'a', blocks: [block('1'), block('2')] }] },
   candidates: { blocks: [block('1'), block('2'), block('3', 'b')] },

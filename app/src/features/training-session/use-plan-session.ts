@@ -1,5 +1,5 @@
 import type { Roster, RosterPilot, Site, TodayList } from '@skelby/core/pages/pages';
-import type { Block, Means } from '@skelby/core/plan/layout/block';
+import type { Means, PlannedBlock } from '@skelby/core/plan/layout/block';
 import { judge, type JudgedSession } from '@skelby/core/plan/layout/judge';
 import { CLOCK, type SessionFields } from '@skelby/core/schemas/session';
 import { useRouter } from 'expo-router';
@@ -43,7 +43,7 @@ export function packsOf(laidOut: LaidOut | null, moved: SessionDraft['moved']): 
 /** Packs with another block: in the first of its pilot's with room for it, else in one of its own. */
 export function withBlock(
   packs: readonly ArrangedPack[],
-  block: Block,
+  block: PlannedBlock,
   packMinutes: number,
 ): readonly ArrangedPack[] {
   const own = packs.findIndex(
@@ -57,7 +57,7 @@ export function withBlock(
 }
 
 /** Blocks that stand in no pack. */
-const spareOf = (laidOut: LaidOut | null, packs: readonly ArrangedPack[]): readonly Block[] => {
+const spareOf = (laidOut: LaidOut | null, packs: readonly ArrangedPack[]): readonly PlannedBlock[] => {
   const used = new Set(packs.flatMap((pack) => pack.blocks.map((block) => block.id)));
   return laidOut?.candidates.blocks.filter((block) => !used.has(block.id)) ?? [];
 };
@@ -78,10 +78,10 @@ export interface PlanningSession {
   readonly judged: JudgedSession;
   /** Share of the best layout's gain that the trainer's own order gives away. */
   readonly cost: number;
-  readonly spare: readonly Block[];
+  readonly spare: readonly PlannedBlock[];
   readonly content: SessionFields;
   readonly arrange: (packs: readonly ArrangedPack[]) => void;
-  readonly putIn: (block: Block) => void;
+  readonly putIn: (block: PlannedBlock) => void;
   readonly saving: {
     readonly isPending: boolean;
     readonly error: Error | null;
@@ -142,7 +142,6 @@ export function usePlanSession(roster: Roster, list: TodayList): PlanningSession
   const judged = judge(packs, {
     means,
     pilotName,
-    findDrill: drillOf,
     offered: laidOut?.candidates.blocks ?? [],
   });
   const content = contentOf(draft, packs);

@@ -1,8 +1,8 @@
+import { causeWords } from '@skelby/copy/causes';
 import { cameInLate } from '@skelby/core/clearance/came-in-late';
 import { newestFirst } from '@skelby/core/vocabulary/flown-order';
-import type { FindDrill } from '@skelby/core/drills/drill-book';
+import type { FindWordedDrill } from '@skelby/copy/drill-book';
 import { useDrills } from '../../shared/api/use-drills';
-import { causeOf } from '@skelby/core/causes/causes';
 import { liveMoves } from '@skelby/core/clearance/standing';
 import { View } from 'react-native';
 import type { RecordedRep, WeaknessMove, WeaknessPage } from '@skelby/core/pages/pages';
@@ -60,7 +60,7 @@ function lateWords(flown: readonly RecordedRep[]): string | null {
 }
 
 /** The reps of one day, drill, side and purpose in a line, each with what was measured of it. */
-function repLines(reps: readonly RecordedRep[], units: Units, drillOf: FindDrill): Line[] {
+function repLines(reps: readonly RecordedRep[], units: Units, drillOf: FindWordedDrill): Line[] {
   const groups = new Map<string, RecordedRep[]>();
   for (const rep of reps) {
     const name = [rep.day, rep.drillId, rep.side, rep.purpose].join(' ');
@@ -124,7 +124,7 @@ export function History({ page }: { readonly page: WeaknessPage }) {
     ...repLines(page.reps, units, drillOf),
   ].sort((a, b) => b.at.localeCompare(a.at));
   return (
-    <View aria-label={`History of ${causeOf(page.weakness.causeId).name}`}>
+    <View aria-label={`History of ${causeWords(page.weakness.causeId).name}`}>
       <SlipsToConfirm page={page} />
       <Rows>
         {lines.map((line) => (

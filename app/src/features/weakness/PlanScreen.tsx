@@ -1,4 +1,7 @@
-import type { DrillBook } from '@skelby/core/drills/drill-book';
+import { said } from '@skelby/copy/say';
+import { drillGroupName } from '@skelby/copy/drills';
+import { causeWords } from '@skelby/copy/causes';
+import type { DrillBook } from '@skelby/copy/drill-book';
 import { useDrills } from '../../shared/api/use-drills';
 import { causeOf } from '@skelby/core/causes/causes';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
@@ -59,9 +62,9 @@ function AddDrill({
         </Part>
       ) : null}
       {DRILL_GROUPS.map((group) => {
-        const drills = fits.filter((drill) => drill.group === group.id && !own.includes(drill.id));
+        const drills = fits.filter((drill) => drill.group === group && !own.includes(drill.id));
         return drills.length === 0 ? null : (
-          <Part key={group.id} heading={group.name}>
+          <Part key={group} heading={drillGroupName(group)}>
             <Rows>{rows(drills)}</Rows>
           </Part>
         );
@@ -135,7 +138,8 @@ function Planned({ form: { drillIds, causeId, mode, key, known, raise, drop } }:
 }
 
 function SavePlan({ form: { put, problem, isChanged, save } }: FormProps) {
-  const wrong = problem ?? put.error?.message;
+  const { drillOf } = useDrills();
+  const wrong = problem ? said(problem, { drillOf }) : put.error?.message;
   return (
     <>
       {wrong ? <Words as="strong" role="alert">{`! ${wrong}`}</Words> : null}
@@ -177,7 +181,7 @@ function PlanOf({ page }: { readonly page: WeaknessPage }) {
   return (
     <Screen
       title="Change the plan"
-      under={`${page.pilot.name} · ${causeOf(causeId).name}`}
+      under={`${page.pilot.name} · ${causeWords(causeId).name}`}
       up={up}
       foot={<SavePlan form={form} />}
     >

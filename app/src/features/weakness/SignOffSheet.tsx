@@ -1,7 +1,7 @@
+import { causeWords } from '@skelby/copy/causes';
 import { cameInLate } from '@skelby/core/clearance/came-in-late';
 import { withoutResult } from '@skelby/core/clearance/announced';
 import { useDrills } from '../../shared/api/use-drills';
-import { causeOf } from '@skelby/core/causes/causes';
 import type { Clearance } from '@skelby/core/clearance/clearance';
 import { isFirstEdition } from '@skelby/core/clearance/clearing-rule';
 import { relapseLimitOf } from '@skelby/core/clearance/choose-limit';
@@ -57,7 +57,7 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
   const styles = useStyles();
   const me = useWho();
   const { clearance, facts, drillIds, reps } = useWorkedOut(page);
-  const cause = causeOf(page.weakness.causeId);
+  const cause = causeWords(page.weakness.causeId);
   const live = reps.filter((rep) => !rep.takenBack);
   const late = live.filter(({ flownAt, recordedAt }) => cameInLate(flownAt, recordedAt)).length;
   const days = [...new Set(live.map((rep) => rep.day))].length;

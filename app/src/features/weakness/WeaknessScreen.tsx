@@ -1,10 +1,10 @@
+import { causeWords } from '@skelby/copy/causes';
 import { untilCleared } from '../../shared/copy/restriction-copy';
 import { flownOrder } from '@skelby/core/vocabulary/flown-order';
 import { useDrills } from '../../shared/api/use-drills';
 import { isFirstEdition, gathersEvidence } from '@skelby/core/clearance/clearing-rule';
 import type { Clearance } from '@skelby/core/clearance/clearance';
 import { isOpen, restricts } from '@skelby/core/clearance/open-states';
-import { causeOf } from '@skelby/core/causes/causes';
 import { nextStep } from '@skelby/core/clearance/next-step';
 import { lastSignature } from '@skelby/core/weakness/allowed-moves';
 import { onReleaseIn } from '@skelby/core/vocabulary/flying';
@@ -209,7 +209,7 @@ function WhatDidNotLast({
 function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
   const worked = useWorkedOut(page);
   const { clearance } = worked;
-  const cause = causeOf(page.weakness.causeId);
+  const cause = causeWords(page.weakness.causeId);
   const next = nextStep(clearance, todayHere());
   const restricted = restricts({ state: clearance.state, limited: clearance.watch?.limited ?? false });
   return (
@@ -243,7 +243,7 @@ function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
       <WaitingNote />
       {restricted ? (
         <Note icon="slash" heading="Until cleared">
-          {untilCleared(cause.id)}
+          {untilCleared(page.weakness.causeId)}
         </Note>
       ) : null}
       <WhatDidNotLast page={page} clearance={clearance} restricted={restricted} />

@@ -1,21 +1,21 @@
-import type { FindDrill } from '@skelby/core/drills/drill-book';
-import { causeOf } from '@skelby/core/causes/causes';
+import { placeWords } from '@skelby/copy/places';
+import { questionWords, valueWords } from '@skelby/copy/questions';
+import { causeWords } from '@skelby/copy/causes';
+import type { FindWordedDrill } from '@skelby/copy/drill-book';
 import type { DrillId } from '@skelby/core/drills/drills';
 import { type LeftOut, type Weighing, weighedFor } from '@skelby/core/plan/circumstances';
-import { labelOf, questionOf } from '@skelby/core/evidence/questions';
 import { type KnownOfPilot, type WhyInPlan, whyPlanned } from '@skelby/core/plan/propose-plan';
-import { BAND_WORDS, IN_PLACE } from '../../shared/copy/copy';
+import { BAND_WORDS } from '../../shared/copy/copy';
 
-function because(why: WhyInPlan, drillId: DrillId, drillOf: FindDrill): string {
+function because(why: WhyInPlan, drillId: DrillId, drillOf: FindWordedDrill): string {
   switch (why.because) {
     case 'key':
       return 'Decides: its test reps clear the weakness';
     case 'link':
-      return `Breaks the chain at its first link: ${causeOf(why.causeId).name.toLowerCase()}`;
+      return `Breaks the chain at its first link: ${causeWords(why.causeId).name.toLowerCase()}`;
     case 'told': {
-      const question = questionOf(why.told.question);
-      const answer = question.kind === 'choice' ? labelOf(question, why.told.value) : why.told.value;
-      return `Told in the debrief: ${question.short.toLowerCase()}, ${answer.toLowerCase()}`;
+      const { question, value } = why.told;
+      return `Told in the debrief: ${questionWords(question).short.toLowerCase()}, ${valueWords(question, value).toLowerCase()}`;
     }
     case 'before':
       return `Comes before ${drillOf(why.drillId).name.toLowerCase()}`;
@@ -28,7 +28,7 @@ function because(why: WhyInPlan, drillId: DrillId, drillOf: FindDrill): string {
 
 const asked = (weighing: Weighing): string =>
   weighing.for === 'place'
-    ? `This pilot flies ${IN_PLACE[weighing.place]}`
+    ? `This pilot flies ${placeWords(weighing.place)}`
     : `This pilot flies in up to {v:${weighing.windMps}} of wind`;
 
 /** Why a drill is in the plan, under its name. */
@@ -36,7 +36,7 @@ export function whyWords(
   drillId: DrillId,
   beside: Parameters<typeof whyPlanned>[1],
   known: KnownOfPilot,
-  drillOf: FindDrill,
+  drillOf: FindWordedDrill,
 ): string {
   const weighing = weighedFor(drillId, known);
   const why = because(whyPlanned(drillId, beside, known), drillId, drillOf);
@@ -49,7 +49,7 @@ export function leftOutWords(why: LeftOut): string {
     case 'craft':
       return 'none of the craft flown lately has that mode';
     case 'place':
-      return `flown lately only ${why.places.map((place) => IN_PLACE[place]).join(', ')}`;
+      return `flown lately only ${why.places.map(placeWords).join(', ')}`;
     case 'wind':
       return `wants ${why.bands.map((band) => BAND_WORDS[band].toLowerCase()).join(' or ')} wind, beyond this pilot's limit`;
     case 'level':

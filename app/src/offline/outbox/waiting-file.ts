@@ -7,13 +7,13 @@ const FORMAT = 'skelby-waiting';
 const ANOTHER = 'This is not a file of waiting entries: pick one that was saved on this page.';
 
 const shape = object({
-  savedAt: instant('savedAt'),
+  savedAt: instant('=savedAt'),
   entries: array(
     object({
-      key: key('key'),
-      path: line('path', 200),
-      what: line('what', 200),
-      stamp: choiceOrNone('stamp', STAMPS),
+      key: key('=key'),
+      path: line('=path', 200),
+      what: line('=what', 200),
+      stamp: choiceOrNone('=stamp', STAMPS),
       body: mixed<Readonly<Record<string, unknown>>>().defined('An entry has no body: the file is damaged.'),
     }),
   ).defined('entries is missing: the file is damaged.'),

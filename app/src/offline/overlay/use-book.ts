@@ -1,4 +1,4 @@
-import { bookOf, type DrillBook } from '@skelby/core/drills/drill-book';
+import { bookOf, type DrillBook } from '@skelby/copy/drill-book';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { get } from '../../shared/api/client';

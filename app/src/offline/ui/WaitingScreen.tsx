@@ -1,4 +1,4 @@
-import type { FindDrill } from '@skelby/core/drills/drill-book';
+import type { FindWordedDrill } from '@skelby/copy/drill-book';
 import { useDrills } from '../../shared/api/use-drills';
 import { commandAt } from '@skelby/core/commands/commands';
 import { useRef, useState } from 'react';
@@ -33,7 +33,7 @@ import { entriesIn, fileOf } from '../outbox/waiting-file';
 function questionsOf(
   { path }: Waiting,
   roster: Roster | undefined,
-  findDrill: FindDrill,
+  findDrill: FindWordedDrill,
 ): readonly FormQuestion[] {
   switch (commandAt(path)?.command.name) {
     case 'save-pilot':

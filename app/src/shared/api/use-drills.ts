@@ -1,4 +1,4 @@
-import { bookOf, type DrillBook } from '@skelby/core/drills/drill-book';
+import { bookOf, type DrillBook } from '@skelby/copy/drill-book';
 import { createContext, useContext } from 'react';
 
 const Book = createContext<DrillBook>(bookOf([]));

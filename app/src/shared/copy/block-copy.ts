@@ -1,11 +1,11 @@
-import type { FindDrill } from '@skelby/core/drills/drill-book';
+import type { FindWordedDrill } from '@skelby/copy/drill-book';
 import type { Block } from '@skelby/core/plan/layout/block';
 import { MODE_WORDS, PURPOSE_WORDS, SIDE_WORDS } from './copy';
 
 /** A block of a session in words: "6 × Clock hover, nose left". */
 export function blockWords(
   { reps, drillId, side }: Pick<Block, 'reps' | 'drillId' | 'side'>,
-  findDrill: FindDrill,
+  findDrill: FindWordedDrill,
 ): string {
   return `${reps} × ${findDrill(drillId).name}${side ? `, ${SIDE_WORDS[side].toLowerCase()}` : ''}`;
 }

@@ -1,3 +1,4 @@
+import { causeWords } from '@skelby/copy/causes';
 import { CAUSES } from '@skelby/core/causes/causes';
 import { DEFAULT_RULE, FIRST_RULE } from '@skelby/core/clearance/clearing-rule';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
@@ -121,7 +122,8 @@ describe('the rungs in words', () => {
 });
 
 test('every cause reads as a line on Today: a name without a full stop, a restriction without one', () => {
-  for (const cause of CAUSES) {
+  for (const { id } of CAUSES) {
+    const cause = causeWords(id);
     expect(cause.name).not.toMatch(/[.?!]$/);
     expect(cause.restriction).not.toMatch(/\.$/);
     expect(cause.name.length).toBeLessThanOrEqual(42);

@@ -31,16 +31,6 @@ export const PLACE_WORDS: Readonly<Record<Place, string>> = {
   water: 'Water',
 };
 
-/** The same within a sentence. */
-export const IN_PLACE: Readonly<Record<Place, string>> = {
-  open: 'in the open',
-  trees: 'among trees',
-  indoors: 'indoors',
-  'under-structure': 'under structures',
-  'built-up': 'near walls',
-  water: 'over water',
-};
-
 export const SETTING_WORDS: Readonly<Record<SpeedSetting, string>> = {
   slow: 'Slow',
   normal: 'Normal',

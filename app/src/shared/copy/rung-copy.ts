@@ -1,15 +1,15 @@
+import { drillWords } from '@skelby/copy/drills';
 import type { Day } from '@skelby/core/vocabulary/day';
 import type { Chart, Clearance } from '@skelby/core/clearance/clearance';
 import type { RungId } from '@skelby/core/clearance/rungs';
 import { type ClearingRule, testsADayOf } from '@skelby/core/clearance/clearing-rule';
 import type { DrillTally } from '@skelby/core/clearance/check-tally';
 import type { CoverageCell } from '@skelby/core/clearance/coverage';
-import { drillOf } from '@skelby/core/drills/drills';
 import { sayDay, todayHere } from './dates';
 import { BAND_WORDS, plural, SIDE_WORDS } from './copy';
 
 export const chartName = (chart: Pick<Chart, 'drillId' | 'side'>): string =>
-  drillOf(chart.drillId).name + (chart.side ? `, ${SIDE_WORDS[chart.side].toLowerCase()}` : '');
+  drillWords(chart.drillId).name + (chart.side ? `, ${SIDE_WORDS[chart.side].toLowerCase()}` : '');
 
 /** Evidence as a trainer reads it: two digits say enough. */
 const sayEvidence = (evidence: number): string =>
@@ -51,7 +51,7 @@ export function curveSentence(chart: Chart, rule: ClearingRule): string {
 }
 
 const cellName = (cell: CoverageCell): string => {
-  const drill = drillOf(cell.drillId).name;
+  const drill = drillWords(cell.drillId).name;
   if (cell.what === 'craft') return `${drill} on the craft`;
   if (cell.what === 'as-flown') return `${drill} with hold on`;
   return 'side' in cell.what
@@ -76,7 +76,7 @@ function testWords(clearance: Clearance): string {
 function daysWords(clearance: Clearance, rule: ClearingRule): string {
   const short = clearance.days.filter((drill) => drill.days.length < rule.passDays);
   if (short.length === 0) return `Met on ${rule.passDays} separate days.`;
-  return `${listed(short.map((drill) => `${drillOf(drill.drillId).name}: ${drill.days.length} of ${rule.passDays} days`))}.`;
+  return `${listed(short.map((drill) => `${drillWords(drill.drillId).name}: ${drill.days.length} of ${rule.passDays} days`))}.`;
 }
 
 function keptWords(clearance: Clearance, rule: ClearingRule, now: Day): string {

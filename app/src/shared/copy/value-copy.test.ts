@@ -1,5 +1,5 @@
 import { SI_UNITS } from '@skelby/core/vocabulary/units';
-import { sayValue, valuesLine, valueWords } from './value-copy';
+import { sayValue, valuesLine, measuredWords } from './value-copy';
 
 const FEET = { length: 'ft', speed: 'kn' } as const;
 
@@ -10,7 +10,7 @@ test('a value is said with its unit, in what the school reads; nothing where not
   expect(sayValue('fore-aft-line', 0, SI_UNITS)).toBe('0\u00a0m');
   expect(sayValue('fore-aft-line', null, SI_UNITS)).toBeNull();
   expect(sayValue('power-turn', 3, SI_UNITS)).toBeNull();
-  expect(valueWords('fore-aft-line', 2, SI_UNITS)).toBe('overshoot 2\u00a0m');
+  expect(measuredWords('fore-aft-line', 2, SI_UNITS)).toBe('overshoot 2\u00a0m');
 });
 
 test('values of several reps say which were met, and stop at five', () => {

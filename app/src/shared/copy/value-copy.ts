@@ -1,3 +1,4 @@
+import { recordedValueWords } from '@skelby/copy/recorded-values';
 import type { DrillId } from '@skelby/core/drills/drills';
 import { RECORDED_VALUES } from '@skelby/core/assessment/recorded-value';
 import { sayQuantity, type Units } from '@skelby/core/vocabulary/units';
@@ -12,9 +13,13 @@ export function sayValue(drillId: DrillId, value: number | null | undefined, uni
 }
 
 /** The same with what it is: "overshoot 1.8 m". */
-export function valueWords(drillId: DrillId, value: number | null | undefined, units: Units): string | null {
+export function measuredWords(
+  drillId: DrillId,
+  value: number | null | undefined,
+  units: Units,
+): string | null {
   const said = sayValue(drillId, value, units);
-  return said === null ? null : `${RECORDED_VALUES[drillId]!.label.toLowerCase()} ${said}`;
+  return said === null ? null : `${recordedValueWords(drillId)!.toLowerCase()} ${said}`;
 }
 
 interface Flown {
@@ -41,5 +46,5 @@ export function valuesLine(
   const said = reps
     .slice(0, VALUES_SHOWN)
     .map(({ met, value }) => `${sayValue(drillId, value, units)} ${met ? 'met' : 'missed'}`);
-  return `${recorded.label}${reps.length > 1 ? ', newest first' : ''}: ${said.join(', ')}`;
+  return `${recordedValueWords(drillId)}${reps.length > 1 ? ', newest first' : ''}: ${said.join(', ')}`;
 }

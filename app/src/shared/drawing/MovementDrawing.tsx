@@ -1,8 +1,11 @@
+import type { CueId } from '@skelby/core/vocabulary/cues';
+import { cueWords } from '@skelby/copy/cues';
+import { drillWords } from '@skelby/copy/drills';
 import { momentAt } from '@skelby/core/choreography/fly';
 import { movementOf, sceneOf } from '@skelby/core/choreography/scenes';
 import { fixedView, turningView } from '@skelby/core/choreography/seen';
 import type { Side } from '@skelby/core/drills/drill';
-import { drillOf, type DrillId } from '@skelby/core/drills/drills';
+import { type DrillId, drillOf } from '@skelby/core/drills/drills';
 import { axesOf, type StickLayout } from '@skelby/core/vocabulary/flying';
 import { useCallback, useId, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -41,6 +44,9 @@ export function MovementDrawing(props: MovementProps) {
   return <Playing {...props} />;
 }
 
+/** What is said to the pilot at a moment. */
+const saidAt = ({ says }: { readonly says: CueId | null }): string => (says ? cueWords(says) : '');
+
 function Playing({ drillId, layout, side }: MovementProps) {
   const styles = useStyles();
   const theme = useTheme();
@@ -55,7 +61,7 @@ function Playing({ drillId, layout, side }: MovementProps) {
   const frame = useMemo(() => frameOf(moments, marks), [moments, marks]);
   const scale = useMemo(() => sideScaleOf(moments, marks), [moments, marks]);
   const still = useMemo(() => fixedView(moments), [moments]);
-  const [said, setSaid] = useState(moments[0]!.says ?? '');
+  const [said, setSaid] = useState(saidAt(moments[0]!));
   const lastSaid = useRef(said);
   const draw = useCallback(
     (t: number) => {
@@ -68,7 +74,7 @@ function Playing({ drillId, layout, side }: MovementProps) {
         transform: `translate(${scale.toX(Math.hypot(moment.x, moment.y)).toFixed(1)} ${scale.toY(moment.z).toFixed(1)}) rotate(${(moment.sticks.pitch * LEAN_AT_FULL_DEG).toFixed(1)})`,
       });
       drawEye(id, moment, still ?? turningView(moment), { near: theme.ink, far: theme.ground });
-      const says = moment.says ?? '';
+      const says = saidAt(moment);
       if (says !== lastSaid.current) {
         lastSaid.current = says;
         setSaid(says);
@@ -81,7 +87,7 @@ function Playing({ drillId, layout, side }: MovementProps) {
   const highest = Math.max(...moments.map((each) => each.z));
   return (
     <View style={{ gap: 10 }}>
-      <View style={styles.sticks} role="img" aria-label={`Sticks of ${drillOf(drillId).name}`}>
+      <View style={styles.sticks} role="img" aria-label={`Sticks of ${drillWords(drillId).name}`}>
         <MovingPlate id={`${id}-left`} {...axes.left} />
         <MovingPlate id={`${id}-right`} {...axes.right} />
       </View>

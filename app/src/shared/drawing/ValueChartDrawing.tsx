@@ -1,3 +1,4 @@
+import { recordedValueWords } from '@skelby/copy/recorded-values';
 import type { DrillId } from '@skelby/core/drills/drills';
 import { RECORDED_VALUES } from '@skelby/core/assessment/recorded-value';
 import { useState } from 'react';
@@ -38,7 +39,7 @@ export function ValueChartDrawing({ drillId, reps: all }: ValueChartProps) {
   const recorded = RECORDED_VALUES[drillId];
   const reps = all.slice(-SHOWN);
   if (!recorded || reps.length < 2) return null;
-  const heading = `${recorded.label}, ${unit(recorded.unit)}, ${all.length > SHOWN ? `the last ${SHOWN} reps` : 'rep by rep'}`;
+  const heading = `${recordedValueWords(drillId)}, ${unit(recorded.unit)}, ${all.length > SHOWN ? `the last ${SHOWN} reps` : 'rep by rep'}`;
   const newestFirst = [...reps].reverse();
   const sentence = valuesLine(drillId, newestFirst, units)!;
   const values = reps.map(({ value }) => from(value, recorded.unit));

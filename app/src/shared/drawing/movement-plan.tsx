@@ -1,3 +1,4 @@
+import { cueWords } from '@skelby/copy/cues';
 import { type Moment } from '@skelby/core/choreography/fly';
 import type { Mark, Scene } from '@skelby/core/choreography/scene';
 import { Circle, G, Line, Rect } from 'react-native-svg';
@@ -116,7 +117,7 @@ function MarkInPlan({ mark, frame }: MarkProps) {
       <MarkShape mark={mark} frame={frame} />
       {mark.label ? (
         <Label x={frame.toX(mark.x) + 12} y={frame.toY(mark.y) + 18} soft>
-          {mark.label}
+          {cueWords(mark.label)}
         </Label>
       ) : null}
     </G>

@@ -1,6 +1,6 @@
 import type { DrillCase } from '@skelby/core/drill-cases/case';
 import { View } from 'react-native';
-import { useUnits } from '../api/use-units';
+import { useSentence } from '../api/use-sentence';
 import { themed } from '../ui/theme';
 import { Words } from '../ui/Words';
 
@@ -11,11 +11,11 @@ const useStyles = themed((theme) => ({
 /** The case of the next attempt, for the trainer's eyes: what is read out or set up, and what is right. */
 export function CaseCard({ drawn }: { readonly drawn: DrillCase }) {
   const styles = useStyles();
-  const { sentence } = useUnits();
+  const inWords = useSentence();
   return (
     <View style={styles.card} role="region" aria-label="Case drawn by lot">
-      <Words as="strong">{sentence(drawn.says)}</Words>
-      <Words as="soft">{`Right, for you alone: ${sentence(drawn.answer)}`}</Words>
+      <Words as="strong">{inWords(drawn.says)}</Words>
+      <Words as="soft">{`Right, for you alone: ${inWords(drawn.answer)}`}</Words>
       <Words as="soft">At the craft, you beside the pilot.</Words>
     </View>
   );

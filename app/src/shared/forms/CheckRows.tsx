@@ -1,4 +1,4 @@
-import type { FlightCheck } from '@skelby/core/go-no-go/flight-to-be';
+import type { CheckInWords } from '@skelby/copy/checks';
 import { Pressable, View } from 'react-native';
 import { useUnits } from '../api/use-units';
 import { themed, TOUCH } from '../ui/theme';
@@ -28,11 +28,11 @@ const useStyles = themed((theme) => ({
 }));
 
 /** What is known from numbers is as it is; the rest is in order once somebody has looked. */
-export const isInOrder = ({ id, go }: FlightCheck, seen: readonly string[]): boolean =>
+export const isInOrder = ({ id, go }: Pick<CheckInWords, 'id' | 'go'>, seen: readonly string[]): boolean =>
   go ?? seen.includes(id);
 
 interface CheckRowsProps {
-  readonly checks: readonly FlightCheck[];
+  readonly checks: readonly CheckInWords[];
   /** Ids of what somebody has looked at. */
   readonly seen: readonly string[];
   readonly onToggle: (id: string) => void;

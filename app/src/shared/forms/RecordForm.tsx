@@ -1,3 +1,4 @@
+import { messageWords } from '@skelby/copy/say';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { type Href, useRouter } from 'expo-router';
 import {
@@ -215,7 +216,7 @@ export function RecordForm({ title, up, shape, questions, values, onSave }: Reco
       }
     });
   const errorOf = (name: string) =>
-    errors[name]?.message === undefined ? undefined : limitsIn(String(errors[name].message), units);
+    errors[name]?.message === undefined ? undefined : limitsIn(messageWords(errors[name].message), units);
   return (
     <Screen
       title={title}

@@ -1,8 +1,11 @@
+import { PLACE_WORDS, SETTING_WORDS } from '../copy/copy';
+import { figureWords, sumWords } from '@skelby/copy/sums';
 import type { CraftFacts } from '@skelby/core/vocabulary/craft-facts';
 import type { Figure, Given, NumberInput, Sum, SumInput, Values } from '@skelby/core/sums/sum';
 import { type Drawing, judged, workOut } from '@skelby/core/sums/sums';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useSentence } from '../api/use-sentence';
 import { useUnits } from '../api/use-units';
 import { SumPicture } from '../drawing';
 import { Button } from '../ui/Button';
@@ -31,6 +34,7 @@ const MARK = { against: '✗', for: '✓', open: '•' } as const;
 
 interface InputProps {
   readonly input: SumInput;
+  readonly called: string;
   readonly value: number | string | null;
   readonly origin: Given['origin'] | 'changed';
   readonly onChange: (value: number | string | null) => void;
@@ -61,10 +65,20 @@ function NumberBox({
   );
 }
 
-function InputBox({ input, value, origin, onChange }: InputProps) {
-  const label = `${input.label} (${origin === 'changed' ? 'changed' : ORIGIN_WORDS[origin]})`;
+/** What can be picked where an input is no number. */
+const OPTION_WORDS: Readonly<Record<string, string>> = { ...SETTING_WORDS, ...PLACE_WORDS };
+
+function InputBox({ input, called, value, origin, onChange }: InputProps) {
+  const label = `${called} (${origin === 'changed' ? 'changed' : ORIGIN_WORDS[origin]})`;
   if (input.kind === 'choice')
-    return <Choice label={label} options={input.options} value={value as string} onChange={onChange} />;
+    return (
+      <Choice
+        label={label}
+        options={input.options.map((option) => ({ value: option, label: OPTION_WORDS[option] ?? option }))}
+        value={value as string}
+        onChange={onChange}
+      />
+    );
   return <NumberBox input={input} value={value as number | null} label={label} onChange={onChange} />;
 }
 
@@ -86,9 +100,9 @@ function Figures({ figures }: { readonly figures: readonly Figure[] }) {
   return (
     <View style={styles.figures}>
       {figures.map((each) => (
-        <View key={each.label} style={styles.figure}>
+        <View key={each.id} style={styles.figure}>
           <Words as="soft" style={{ flex: 1 }}>
-            {each.label}
+            {figureWords(each.id)}
           </Words>
           <Words as="figure">{inUnit(each)}</Words>
         </View>
@@ -100,7 +114,8 @@ function Figures({ figures }: { readonly figures: readonly Figure[] }) {
 /** One sum: its answer, its picture, its figures; change an input and it is worked out again at once. */
 export function SumCard({ sum, given, craft, open = false }: SumCardProps) {
   const styles = useStyles();
-  const { say, sayM, sentence } = useUnits();
+  const { say, sayM } = useUnits();
+  const inWords = useSentence();
   const [changed, setChanged] = useState<Readonly<Record<string, number | string | null>>>({});
   const [isOpen, setOpen] = useState(open);
   const valueOf = (id: string) => (id in changed ? changed[id]! : given[id]!.value);
@@ -110,6 +125,7 @@ export function SumCard({ sum, given, craft, open = false }: SumCardProps) {
   const notTold = sum.inputs
     .filter((input) => given[input.id]!.origin === 'usual' && !(input.id in changed))
     .map(({ id }) => id);
+  const words = sumWords(sum.id);
   const raw = workOut(sum, values, craft);
   // By itself a sum is tried out with whatever stands there; of an occurrence it judges only what was told.
   const outcome = 'worked' in raw && !open ? { worked: judged(sum, raw.worked, notTold) } : raw;
@@ -117,10 +133,10 @@ export function SumCard({ sum, given, craft, open = false }: SumCardProps) {
     ? []
     : sum.inputs.filter((input) => given[input.id]!.origin === 'usual' && !(input.id in changed));
   return (
-    <View style={styles.card} role="group" aria-label={sum.question}>
-      <Words as="heading">{sum.question}</Words>
+    <View style={styles.card} role="group" aria-label={words.question}>
+      <Words as="heading">{words.question}</Words>
       {'problem' in outcome ? (
-        <Words as="strong" role="alert">{`! ${outcome.problem}`}</Words>
+        <Words as="strong" role="alert">{`! ${inWords(outcome.problem)}`}</Words>
       ) : (
         <>
           <View style={styles.answer}>
@@ -128,11 +144,11 @@ export function SumCard({ sum, given, craft, open = false }: SumCardProps) {
               {MARK[outcome.worked.tone]}
             </Words>
             <Words as="strong" style={{ flex: 1 }} aria-live="polite">
-              {sentence(outcome.worked.answer)}
+              {inWords(outcome.worked.answer)}
             </Words>
           </View>
           {assumed.length > 0 ? (
-            <Words as="soft">{`Not told, so as usual: ${assumed.map((input) => input.label.toLowerCase()).join(', ')}.`}</Words>
+            <Words as="soft">{`Not told, so as usual: ${assumed.map((input) => words.inputs[input.id]!.toLowerCase()).join(', ')}.`}</Words>
           ) : null}
           <SumPicture drawing={outcome.worked.drawing} say={sayM} />
         </>
@@ -143,6 +159,7 @@ export function SumCard({ sum, given, craft, open = false }: SumCardProps) {
             <InputBox
               key={input.id}
               input={input}
+              called={words.inputs[input.id]!}
               value={valueOf(input.id)}
               origin={input.id in changed ? 'changed' : given[input.id]!.origin}
               onChange={(value) => setChanged({ ...changed, [input.id]: value })}
@@ -152,9 +169,9 @@ export function SumCard({ sum, given, craft, open = false }: SumCardProps) {
             <Button kind="quiet" label="Back to what was given" onPress={() => setChanged({})} />
           ) : null}
           {'worked' in outcome ? <Figures figures={outcome.worked.figures} /> : null}
-          <Words>{sum.formula}</Words>
-          <Words as="soft">{`Assumes: ${sum.assumes}`}</Words>
-          <Words as="soft">{`Source: ${sum.source}`}</Words>
+          <Words>{words.formula}</Words>
+          <Words as="soft">{`Assumes: ${words.assumes}`}</Words>
+          <Words as="soft">{`Source: ${words.source}`}</Words>
           <Words as="soft">{`Craft: ${craft.massKg} kg, span ${say(craft.spanM, 'm')}, thrust to weight ${craft.thrustToWeight}, top speed ${say(craft.topSpeedMps.normal, 'm/s')} in normal.`}</Words>
         </View>
       ) : null}
@@ -162,7 +179,7 @@ export function SumCard({ sum, given, craft, open = false }: SumCardProps) {
         kind="quiet"
         label={isOpen ? 'Less' : 'Inputs, formula, source'}
         onPress={() => setOpen(!isOpen)}
-        says={`${isOpen ? 'Less' : 'Inputs, formula, source'}: ${sum.question}`}
+        says={`${isOpen ? 'Less' : 'Inputs, formula, source'}: ${words.question}`}
       />
     </View>
   );

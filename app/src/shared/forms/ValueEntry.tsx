@@ -1,3 +1,4 @@
+import { recordedValueWords } from '@skelby/copy/recorded-values';
 import type { DrillId } from '@skelby/core/drills/drills';
 import { RECORDED_VALUES } from '@skelby/core/assessment/recorded-value';
 import { useState } from 'react';
@@ -28,7 +29,7 @@ export function ValueEntry({ drillId, value, onChange }: ValueEntryProps) {
   };
   return (
     <Stepper
-      label={`${recorded.label}, this rep`}
+      label={`${recordedValueWords(drillId)}, this rep`}
       unit={unit(recorded.unit)}
       value={value === null ? null : from(value, recorded.unit)}
       step={recorded.step}
@@ -36,7 +37,7 @@ export function ValueEntry({ drillId, value, onChange }: ValueEntryProps) {
       most={most}
       error={
         isRefused
-          ? `${recorded.label}: give a number from 0 to ${most} ${unit(recorded.unit)}, or leave it empty.`
+          ? `${recordedValueWords(drillId)}: give a number from 0 to ${most} ${unit(recorded.unit)}, or leave it empty.`
           : undefined
       }
       onChange={take}

@@ -1,7 +1,7 @@
+import { drillWords } from '@skelby/copy/drills';
 import { blockWords } from '../copy/block-copy';
-import { drillOf } from '@skelby/core/drills/drills';
 import { COMES_BEFORE } from '@skelby/core/drills/prerequisites';
-import type { FindDrill } from '@skelby/core/drills/drill-book';
+import type { FindWordedDrill } from '@skelby/copy/drill-book';
 import { FLIGHT_MODES, STICK_LAYOUTS } from '@skelby/core/vocabulary/flying';
 import { SENSOR_SIDES } from '@skelby/core/vocabulary/craft-facts';
 import { BEGINNER_WIND_LIMIT_MPS } from '@skelby/core/vocabulary/wind-band';
@@ -61,7 +61,7 @@ export const PILOT_QUESTIONS: readonly FormQuestion[] = [
     name: 'shown',
     label: 'Already shown before the first lesson here: not asked for again',
     ask: 'many',
-    options: COMES_BEFORE.map((value) => ({ value, label: drillOf(value).name })),
+    options: COMES_BEFORE.map((value) => ({ value, label: drillWords(value).name })),
   },
   { name: 'note', label: 'Note', ask: 'text' },
 ];
@@ -242,7 +242,7 @@ export const occurrenceQuestions = (roster: Roster, confirmed: boolean): readonl
 type Packs = SessionFields['packs'];
 
 /** What two trainers may have set differently in a day's session, for telling the two apart. */
-export function sessionQuestions(roster: Roster, findDrill: FindDrill): readonly FormQuestion[] {
+export function sessionQuestions(roster: Roster, findDrill: FindWordedDrill): readonly FormQuestion[] {
   const pilotName = (id: string) => roster.pilots.find((pilot) => pilot.id === id)?.name ?? 'A pilot';
   return [
     { name: 'day', label: 'Day', ask: 'day' },

@@ -1,12 +1,18 @@
-import { FAMILIES } from '@skelby/core/causes/cause';
+import { causeWords, familyWords } from '@skelby/copy/causes';
+import { FAMILIES, type FamilyId } from '@skelby/core/causes/cause';
 import { CAUSES, type CauseId } from '@skelby/core/causes/causes';
 import { PressRow, Rows } from './Rows';
 
-export function FamilyRows({ onPick }: { readonly onPick: (familyId: string) => void }) {
+export function FamilyRows({ onPick }: { readonly onPick: (familyId: FamilyId) => void }) {
   return (
     <Rows>
-      {FAMILIES.map((family) => (
-        <PressRow key={family.id} title={family.name} under={family.hint} onPress={() => onPick(family.id)} />
+      {FAMILIES.map((id) => (
+        <PressRow
+          key={id}
+          title={familyWords(id).name}
+          under={familyWords(id).hint}
+          onPress={() => onPick(id)}
+        />
       ))}
     </Rows>
   );
@@ -21,8 +27,13 @@ export function CauseRows({
 }) {
   return (
     <Rows>
-      {CAUSES.filter((cause) => cause.family === familyId).map((cause) => (
-        <PressRow key={cause.id} title={cause.name} under={cause.sign} onPress={() => onPick(cause.id)} />
+      {CAUSES.filter((cause) => cause.family === familyId).map(({ id }) => (
+        <PressRow
+          key={id}
+          title={causeWords(id).name}
+          under={causeWords(id).sign}
+          onPress={() => onPick(id)}
+        />
       ))}
     </Rows>
   );

@@ -15,14 +15,14 @@ const axisStages = () => {
   const stop = { is: 'there', standS: 0.4 } as const;
   const nose = { is: 'nose' } as const;
   return [
-    leg('Up', at, [0, 6, 4.5], { nose: 0, axis: 'throttle', until: stop, settleS: 0.5 }),
-    leg('And down', [0, 6, 4.5], at, { nose: 0, axis: 'throttle', until: stop, settleS: 0.5 }),
-    stay('Nose to the right', at, 0, { nose: 45, axis: 'yaw', until: nose, settleS: 0.5 }),
-    stay('And back', at, 0, { nose: 0, axis: 'yaw', until: nose, settleS: 0.5 }),
-    leg('Ahead', at, [0, 10, 3], { nose: 0, axis: 'pitch', until: stop, settleS: 0.5 }),
-    leg('And back', [0, 10, 3], at, { nose: 0, axis: 'pitch', until: stop, settleS: 0.5 }),
-    leg('To the right', at, [4, 6, 3], { nose: 0, axis: 'roll', until: stop, settleS: 0.5 }),
-    leg('And back', [4, 6, 3], at, { nose: 0, axis: 'roll', until: stop, settleS: 0.5 }),
+    leg('up', at, [0, 6, 4.5], { nose: 0, axis: 'throttle', until: stop, settleS: 0.5 }),
+    leg('and-down', [0, 6, 4.5], at, { nose: 0, axis: 'throttle', until: stop, settleS: 0.5 }),
+    stay('nose-to-the-right', at, 0, { nose: 45, axis: 'yaw', until: nose, settleS: 0.5 }),
+    stay('and-back', at, 0, { nose: 0, axis: 'yaw', until: nose, settleS: 0.5 }),
+    leg('ahead', at, [0, 10, 3], { nose: 0, axis: 'pitch', until: stop, settleS: 0.5 }),
+    leg('and-back', [0, 10, 3], at, { nose: 0, axis: 'pitch', until: stop, settleS: 0.5 }),
+    leg('to-the-right', at, [4, 6, 3], { nose: 0, axis: 'roll', until: stop, settleS: 0.5 }),
+    leg('and-back', [4, 6, 3], at, { nose: 0, axis: 'roll', until: stop, settleS: 0.5 }),
   ];
 };
 
@@ -35,7 +35,7 @@ const squares = () => {
     [5, 10, 4],
   ];
   return Array.from({ length: 8 }, (_, i) =>
-    leg(i < 4 ? 'First square' : 'Second square', corners[i % 4]!, corners[(i + 1) % 4]!, { nose: 0 }),
+    leg(i < 4 ? 'first-square' : 'second-square', corners[i % 4]!, corners[(i + 1) % 4]!, { nose: 0 }),
   );
 };
 
@@ -43,8 +43,8 @@ const squares = () => {
 const aStepAside = ([x, y, z]: PathPoint, nose: number): readonly Stage[] => {
   const stop = { nose, until: { is: 'there', standS: 0.5 }, speedMps: 1.5 } as const;
   return [
-    leg('A step to your right, stop', [x, y, z], [x + 1.5, y, z], stop),
-    leg('And back, stop', [x + 1.5, y, z], [x, y, z], stop),
+    leg('a-step-to-your-right-stop', [x, y, z], [x + 1.5, y, z], stop),
+    leg('and-back-stop', [x + 1.5, y, z], [x, y, z], stop),
   ];
 };
 
@@ -62,11 +62,11 @@ export function quarter(nose: number, y: number, seconds: number, withinM: numbe
   const stop = { nose, until: { is: 'there', standS: 0.5 }, speedMps: 1.5 } as const;
   return {
     stages: [
-      stay('Hold it', at, seconds, { nose }),
-      leg('A little to your right, stop', at, [1.5, y, 3], stop),
-      leg('Back, stop', [1.5, y, 3], at, stop),
-      leg('A little away from you, stop', at, [0, y + 1.5, 3], stop),
-      leg('Back, stop', [0, y + 1.5, 3], at, stop),
+      stay('hold-it', at, seconds, { nose }),
+      leg('a-little-to-your-right-stop', at, [1.5, y, 3], stop),
+      leg('back-stop', [1.5, y, 3], at, stop),
+      leg('a-little-away-from-you-stop', at, [0, y + 1.5, 3], stop),
+      leg('back-stop', [0, y + 1.5, 3], at, stop),
     ],
     standards: [
       { of: 'cross-track', most: withinM },
@@ -86,7 +86,7 @@ const INTO_WIND: Readonly<Partial<Record<Side, number>>> = {
 export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>>> = {
   'single-stick': () => ({ stages: axisStages(), standards: [{ of: 'others', most: 0.1 }] }),
   'half-thumb': () => ({
-    stages: [stay('Hold the mark with small thumbs', MARK, 30, { nose: 0 }), ...aStepAside(MARK, 0)],
+    stages: [stay('hold-the-mark-with-small-thumbs', MARK, 30, { nose: 0 }), ...aStepAside(MARK, 0)],
     standards: [
       { of: 'small-share', least: 0.9, in: [0] },
       { of: 'cross-track', most: 2 },
@@ -94,8 +94,8 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>
   }),
   'soft-centre-stick': () => ({
     stages: [
-      ...[0, 0.3, 0.6].map((expo) =>
-        stay(`Sticks softened by ${expo * 100} %`, MARK, OWN_HOLD, { nose: 0, expo, settleS: 2 }),
+      ...([0, 30, 60] as const).map((percent) =>
+        stay(`sticks-softened-by-${percent}`, MARK, OWN_HOLD, { nose: 0, expo: percent / 100, settleS: 2 }),
       ),
       ...aStepAside(MARK, 0),
     ],
@@ -104,8 +104,8 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>
   'never-coast': () => ({ stages: squares(), standards: [{ of: 'neutral', most: 1 }], mode: 'self-level' }),
   'pop-up-takeoff': () => ({
     stages: [
-      leg('Firm, straight up', [0, 6, 0], [0, 6, 1.75], { nose: 0, speedMps: 2.5 }),
-      stay('And hold', [0, 6, 1.75], 3, { nose: 0, settleS: 0.5 }),
+      leg('firm-straight-up', [0, 6, 0], [0, 6, 1.75], { nose: 0, speedMps: 2.5 }),
+      stay('and-hold', [0, 6, 1.75], 3, { nose: 0, settleS: 0.5 }),
     ],
     standards: [
       { of: 'low-time', most: 1 },
@@ -113,14 +113,14 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>
     ],
   }),
   'tilt-hands': () => ({
-    stages: [stay('Hold over the mark', MARK, 30, { nose: 0 }), ...aStepAside(MARK, 0)],
+    stages: [stay('hold-over-the-mark', MARK, 30, { nose: 0 }), ...aStepAside(MARK, 0)],
     standards: [
       { of: 'cross-track', most: 2 },
       { of: 'lean', most: 18 },
     ],
   }),
   'tail-in-hover': () => ({
-    stages: [stay('Hold over the mark', MARK, 60, { nose: 0 }), ...aStepAside(MARK, 0)],
+    stages: [stay('hold-over-the-mark', MARK, 60, { nose: 0 }), ...aStepAside(MARK, 0)],
     standards: [
       { of: 'cross-track', most: 2, mostWithHold: 1 },
       { of: 'height', most: 0.5 },
@@ -131,8 +131,8 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>
     const stop = { nose: 0, until: { is: 'there', standS: 2 } } as const;
     return {
       stages: [
-        leg('Out along the line, stand 2 s', near, far, stop),
-        leg('And back, stand 2 s', far, near, stop),
+        leg('out-along-the-line-stand-2-s', near, far, stop),
+        leg('and-back-stand-2-s', far, near, stop),
       ],
       standards: [
         { of: 'cross-track', most: 1 },
@@ -150,9 +150,9 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>
     const stop = { nose: 0, until: { is: 'there', standS: 0.5 } } as const;
     return {
       stages: [
-        leg('10 m left', middle, left, stop),
-        leg('20 m right', left, right, stop),
-        leg('10 m left', right, middle, stop),
+        leg('10-m-left', middle, left, stop),
+        leg('20-m-right', left, right, stop),
+        leg('10-m-left', right, middle, stop),
       ],
       standards: [
         { of: 'cross-track', most: 1 },
@@ -162,7 +162,7 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>
   },
   'pad-landing': () => ({
     stages: [
-      leg('Down onto the pad', [0, 6, 3], [0, 6, 0], { nose: 0, until: { is: 'landed' }, speedMps: 0.6 }),
+      leg('down-onto-the-pad', [0, 6, 3], [0, 6, 0], { nose: 0, until: { is: 'landed' }, speedMps: 0.6 }),
     ],
     standards: [
       { of: 'touch-speed', most: 0.5 },
@@ -172,7 +172,7 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>
   }),
   'into-wind-hover': (side) => ({
     stages: [
-      stay('Lean on the wind', [0, 8, 3], 45, { nose: INTO_WIND[side ?? 'nose-in']! }),
+      stay('lean-on-the-wind', [0, 8, 3], 45, { nose: INTO_WIND[side ?? 'nose-in']! }),
       ...aStepAside([0, 8, 3], INTO_WIND[side ?? 'nose-in']!),
     ],
     standards: [{ of: 'cross-track', most: 1.5 }],
@@ -185,7 +185,7 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>
     return {
       stages: [
         round(
-          'Twice round yourself, tail always to you',
+          'twice-round-yourself-tail-always-to-you',
           { centre: [0, 0, 3], radiusM: 8, fromDeg: 0, sweepDeg: sweep },
           {
             nose: 'outward',

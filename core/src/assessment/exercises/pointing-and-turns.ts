@@ -3,6 +3,13 @@ import type { Side } from '../../drills/drill';
 import { type Exercise, free, LEAD_DISTANCE_M, leg, round, type Stage, stay, type Walk } from '../exercise';
 import type { PathPoint } from '../../geometry/path';
 
+/** How far it is leaned, degrees, and for how long, s. */
+const LEANS = [
+  { deg: 15, seconds: 3, says: 'lean-15-deg-for-3-s' },
+  { deg: 25, seconds: 2, says: 'lean-25-deg-for-2-s' },
+  { deg: 35, seconds: 1, says: 'lean-35-deg-for-1-s' },
+] as const;
+
 type CourseOf = (side: Side | null) => Exercise;
 
 /** 1 to the right or clockwise, −1 to the left or counter-clockwise. */
@@ -30,13 +37,13 @@ const HOME: PathPoint = [0, 6, 3];
 const passes = (): readonly Stage[] =>
   [0, 1, 2, 3].flatMap((i) => {
     const [y, out] = [12 + 12 * i, i % 2 === 0 ? 1 : -1];
-    const pass = leg('Across in front', [-14 * out, y, 6], [14 * out, y, 6], { nose: 'along', speedMps: 3 });
+    const pass = leg('across-in-front', [-14 * out, y, 6], [14 * out, y, 6], { nose: 'along', speedMps: 3 });
     return i === 3
       ? [pass]
       : [
           pass,
           round(
-            'Away from yourself',
+            'away-from-yourself',
             { centre: [14 * out, y + 6, 6], radiusM: 6, fromDeg: 180, sweepDeg: -180 * out },
             { speedMps: 3 },
           ),
@@ -45,17 +52,17 @@ const passes = (): readonly Stage[] =>
 
 /** A lap with two straights and two level bends: 6 m, down to 3, and up again. */
 const steps = (): readonly Stage[] => [
-  leg('Down to 3 m', [-10, 18, 6], [-10, 28, 3], { nose: 'along' }),
-  round('Level round', { centre: [0, 28, 3], radiusM: 10, fromDeg: -90, sweepDeg: 180 }, { settleS: 1 }),
-  leg('Up to 6 m', [10, 28, 3], [10, 18, 6], { nose: 'along' }),
-  round('Level round', { centre: [0, 18, 6], radiusM: 10, fromDeg: 90, sweepDeg: 180 }, { settleS: 1 }),
+  leg('down-to-3-m', [-10, 18, 6], [-10, 28, 3], { nose: 'along' }),
+  round('level-round', { centre: [0, 28, 3], radiusM: 10, fromDeg: -90, sweepDeg: 180 }, { settleS: 1 }),
+  leg('up-to-6-m', [10, 28, 3], [10, 18, 6], { nose: 'along' }),
+  round('level-round', { centre: [0, 18, 6], radiusM: 10, fromDeg: 90, sweepDeg: 180 }, { settleS: 1 }),
 ];
 
 export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, CourseOf>>> = {
   'lead-walk': () => ({
     stages: [
       free(
-        'Walk behind it, tail always to you',
+        'walk-behind-it-tail-always-to-you',
         [0, LEAD_DISTANCE_M, 3],
         { is: 'for', seconds: 120 },
         { nose: 'outward', settleS: 2, speedMps: 1 },
@@ -77,21 +84,21 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'home-by-readout': () => ({
     stages: [
-      stay('It is being turned: look away', [12, 32, 12], 1.5, { blind: true, settleS: 0 }),
-      leg('Find the nose, bring it home', [12, 32, 12], [0, 8, 12], {
+      stay('it-is-being-turned-look-away', [12, 32, 12], 1.5, { blind: true, settleS: 0 }),
+      leg('find-the-nose-bring-it-home', [12, 32, 12], [0, 8, 12], {
         begins: 'spun',
         hands: 'find-nose',
         until: { is: 'there', standS: 0 },
         speedMps: 3,
       }),
-      free('And stop', [0, 8, 12], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'stop' }),
+      free('and-stop', [0, 8, 12], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'stop' }),
     ],
     standards: [{ of: 'pulses', most: 2 }],
   }),
   'look-away-recover': () => ({
     stages: [
-      stay('Look away', [0, 12, 3], 2, { blind: true, settleS: 0 }),
-      leg('Name the nose, bring it back', [0, 12, 3], [0, 12, 3], {
+      stay('look-away', [0, 12, 3], 2, { blind: true, settleS: 0 }),
+      leg('name-the-nose-bring-it-back', [0, 12, 3], [0, 12, 3], {
         begins: 'carried-off',
         until: { is: 'there', standS: 0.5 },
       }),
@@ -100,14 +107,14 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'relative-mode-discipline': () => ({
     stages: [
-      stay('Tail aligned: switch it on', [0, 9, 3], 2, { nose: 'outward' }),
-      leg('It moves as you see it', [0, 9, 3], [4, 9, 3], {
+      stay('tail-aligned-switch-it-on', [0, 9, 3], 2, { nose: 'outward' }),
+      leg('it-moves-as-you-see-it', [0, 9, 3], [4, 9, 3], {
         relative: true,
         nose: 'any',
         until: { is: 'there', standS: 0.5 },
       }),
-      leg('And back', [4, 9, 3], [0, 9, 3], { relative: true, until: { is: 'there', standS: 0.5 } }),
-      stay('Tail to you, then switch it off', [0, 9, 3], 2, { nose: 'outward', settleS: 0 }),
+      leg('and-back', [4, 9, 3], [0, 9, 3], { relative: true, until: { is: 'there', standS: 0.5 } }),
+      stay('tail-to-you-then-switch-it-off', [0, 9, 3], 2, { nose: 'outward', settleS: 0 }),
     ],
     standards: [
       { of: 'breaches-relative', most: 0 },
@@ -116,30 +123,30 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'yaw-alone': () => ({
     stages: [
-      leg('Forward', [0, 10, 8], [0, 20, 8], { nose: 0, speedMps: 3 }),
-      leg('Yaw a quarter: the path runs on', [0, 20, 8], [0, 30, 8], {
+      leg('forward', [0, 10, 8], [0, 20, 8], { nose: 0, speedMps: 3 }),
+      leg('yaw-a-quarter-the-path-runs-on', [0, 20, 8], [0, 30, 8], {
         nose: 90,
         until: { is: 'nose' },
         speedMps: 3,
       }),
-      free('Recover: stop it', [0, 32, 8], { is: 'still', standS: 1 }),
+      free('recover-stop-it', [0, 32, 8], { is: 'still', standS: 1 }),
     ],
     standards: [{ of: 'height', most: 2 }],
     mode: 'self-level',
   }),
   'skid-turn': () => ({
     stages: [
-      leg('Forward', [0, 10, 6], [0, 20, 6], { nose: 0, speedMps: 3 }),
-      leg('Yaw a quarter without roll: it follows late and wide', [0, 20, 6], [6, 28, 6], {
+      leg('forward', [0, 10, 6], [0, 20, 6], { nose: 0, speedMps: 3 }),
+      leg('yaw-a-quarter-without-roll-it-follows-late-and-wide', [0, 20, 6], [6, 28, 6], {
         nose: 90,
         until: { is: 'nose' },
         speedMps: 3,
       }),
-      stay('Stop', [6, 26, 6], 0, { until: { is: 'still', standS: 0.5 }, hands: 'stop' }),
-      leg('Back to the line', [6, 26, 6], [0, 10, 6], { nose: 0, until: { is: 'there', standS: 0.5 } }),
-      leg('Again', [0, 10, 6], [0, 18, 6], { nose: 'along', speedMps: 2.5 }),
+      stay('stop', [6, 26, 6], 0, { until: { is: 'still', standS: 0.5 }, hands: 'stop' }),
+      leg('back-to-the-line', [6, 26, 6], [0, 10, 6], { nose: 0, until: { is: 'there', standS: 0.5 } }),
+      leg('again', [0, 10, 6], [0, 18, 6], { nose: 'along', speedMps: 2.5 }),
       round(
-        'Now roll first: it closes',
+        'now-roll-first-it-closes',
         { centre: [9, 18, 6], radiusM: 9, fromDeg: -90, sweepDeg: 90 },
         { speedMps: 2.5 },
       ),
@@ -152,17 +159,8 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
     mode: 'height-hold',
   }),
   'lean-and-lift': () => ({
-    stages: [
-      [15, 3],
-      [25, 2],
-      [35, 1],
-    ].map(([deg, seconds]) =>
-      free(
-        `Lean ${deg}° for ${seconds} s`,
-        [0, 8, 8],
-        { is: 'leaned', deg: deg!, seconds: seconds! },
-        { hands: 'lean', nose: 0 },
-      ),
+    stages: LEANS.map(({ deg, seconds, says }) =>
+      free(says, [0, 8, 8], { is: 'leaned', deg, seconds }, { hands: 'lean', nose: 0 }),
     ),
     standards: [{ of: 'height', most: 1 }],
     mode: 'self-level',
@@ -172,16 +170,16 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
     const to = way(side);
     return {
       stages: [
-        leg('Straight', [0, 10, 40], [0, 20, 40], { nose: 0, speedMps: 4 }),
+        leg('straight', [0, 10, 40], [0, 20, 40], { nose: 0, speedMps: 4 }),
         round(
-          'Roll: it slides; then yaw to look along it',
+          'roll-it-slides-then-yaw-to-look-along-it',
           { centre: [10 * to, 20, 40], radiusM: 10, fromDeg: -90 * to, sweepDeg: 90 * to },
           {
             speedMps: 4,
             settleS: 3,
           },
         ),
-        leg('Nose on the path', [10 * to, 30, 40], [24 * to, 30, 40], { nose: 'along', speedMps: 4 }),
+        leg('nose-on-the-path', [10 * to, 30, 40], [24 * to, 30, 40], { nose: 'along', speedMps: 4 }),
       ],
       standards: [{ of: 'nose-to-path', most: 15, in: [1, 2] }],
       mode: 'self-level',
@@ -190,7 +188,7 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
   'circle-both-ways': (side) => ({
     stages: [
       round(
-        'Three laps, nose on the path',
+        'three-laps-nose-on-the-path',
         { centre: [0, 24, 5.5], radiusM: 12, fromDeg: -90 * way(side), sweepDeg: 1080 * way(side) },
         {
           settleS: 2,
@@ -212,15 +210,15 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'figure-eight': () => ({
     stages: times(3, [
-      round('Round one', { centre: [10, 20, 5], radiusM: 10, fromDeg: -90, sweepDeg: 360 }, { settleS: 1 }),
-      round('Cross, round the other', { centre: [-10, 20, 5], radiusM: 10, fromDeg: 90, sweepDeg: -360 }),
+      round('round-one', { centre: [10, 20, 5], radiusM: 10, fromDeg: -90, sweepDeg: 360 }, { settleS: 1 }),
+      round('cross-round-the-other', { centre: [-10, 20, 5], radiusM: 10, fromDeg: 90, sweepDeg: -360 }),
     ]),
     standards: [{ of: 'cross-track', most: 2 }],
   }),
   'orbit-the-post': (side) => ({
     stages: [
       round(
-        'Two laps, nose on the post',
+        'two-laps-nose-on-the-post',
         { centre: [0, 22, 4], radiusM: 10, fromDeg: 180, sweepDeg: 720 * way(side) },
         {
           nose: { at: [0, 22, 0] },
@@ -236,14 +234,14 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'safe-posture': () => ({
     stages: [
-      stay('It will be upset', [0, 18, 45], 1.5, { settleS: 0 }),
+      stay('it-will-be-upset', [0, 18, 45], 1.5, { settleS: 0 }),
       free(
-        'Yaw to look, level, slow, keep creeping',
+        'yaw-to-look-level-slow-keep-creeping',
         [0, 18, 45],
         { is: 'safe' },
         { begins: 'upset', hands: 'recover' },
       ),
-      free('Now the nose home', [0, 18, 40], { is: 'nose' }, { nose: 180, hands: 'fly' }),
+      free('now-the-nose-home', [0, 18, 40], { is: 'nose' }, { nose: 180, hands: 'fly' }),
     ],
     standards: [
       { of: 'lasted', most: 4, in: [1] },
@@ -254,7 +252,7 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
   'outside-lean': (side) => ({
     stages: [
       round(
-        'Nose well inside, rolled to the outside',
+        'nose-well-inside-rolled-to-the-outside',
         { centre: [0, 24, 12], radiusM: 12, fromDeg: -90 * way(side), sweepDeg: 360 * way(side) },
         {
           nose: { insideDeg: 65 },
@@ -271,14 +269,14 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'return-takeover': () => ({
     stages: [
-      stay('Wait', [0, 34, 20], 0, { until: { is: 'surprise', afterS: [1, 3] } }),
+      stay('wait', [0, 34, 20], 0, { until: { is: 'surprise', afterS: [1, 3] } }),
       free(
-        'It comes home by itself: take it over',
+        'it-comes-home-by-itself-take-it-over',
         [0, 34, 20],
         { is: 'taken-over' },
         { begins: 'return', hands: 'take-over' },
       ),
-      leg('Fly it home by hand, and stop', [0, 34, 20], [0, 8, 6], {
+      leg('fly-it-home-by-hand-and-stop', [0, 34, 20], [0, 8, 6], {
         nose: 'any',
         speedMps: 3,
         until: { is: 'there', standS: 0.5 },
@@ -291,24 +289,24 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'turn-back-call': () => ({
     stages: [
-      leg('Out with the wind; turn back before the point', [0, 8, 8], [0, 32, 8], {
+      leg('out-with-the-wind-turn-back-before-the-point', [0, 8, 8], [0, 32, 8], {
         nose: 0,
         until: { is: 'still', standS: 0.3 },
         speedMps: 4,
       }),
-      leg('Home', [0, 32, 8], HOME, { speedMps: 4 }),
+      leg('home', [0, 32, 8], HOME, { speedMps: 4 }),
     ],
     standards: [{ of: 'called-at', least: 0.9, most: 1, in: [0] }],
   }),
   'pause-then-talk': () => ({
     stages: [
-      leg('Fly across', [-5, 12, 3], [5, 12, 3], {
+      leg('fly-across', [-5, 12, 3], [5, 12, 3], {
         nose: 0,
         until: { is: 'surprise', afterS: [1.5, 3] },
         speedMps: 2,
       }),
       free(
-        '“What height is it at?” Craft first, then answer',
+        'what-height-is-it-at-craft-first-then-answer',
         [0, 12, 3],
         { is: 'answered' },
         { begins: 'call', hands: 'answer' },
@@ -318,12 +316,12 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'release-drill': () => ({
     stages: [
-      leg('Fly on', [0, 8, 3], [2, 40, 3], {
+      leg('fly-on', [0, 8, 3], [2, 40, 3], {
         nose: 10,
         until: { is: 'surprise', afterS: [2, 4] },
         speedMps: 3,
       }),
-      free('Let go!', [0, 20, 3], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'off' }),
+      free('let-go', [0, 20, 3], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'off' }),
     ],
     standards: [
       { of: 'pace', least: 1, in: [0] },

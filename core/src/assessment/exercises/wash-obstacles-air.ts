@@ -1,3 +1,4 @@
+import type { CueId } from '../../vocabulary/cues';
 import type { DrillId } from '../../drills/drills';
 import type { Side } from '../../drills/drill';
 import { type Exercise, free, leg, round, stay } from '../exercise';
@@ -18,15 +19,15 @@ interface Racetrack {
 function racetrack({ x, near, far, z, speedMps }: Racetrack, side: Side | null) {
   const to = way(side);
   return {
-    out: leg('Straight, at speed', [-x * to, near, z], [-x * to, far, z], { nose: 'along', speedMps }),
+    out: leg('straight-at-speed', [-x * to, near, z], [-x * to, far, z], { nose: 'along', speedMps }),
     round: round(
-      'Round, with power',
+      'round-with-power',
       { centre: [0, far, z], radiusM: x, fromDeg: -90 * to, sweepDeg: 180 * to },
       { speedMps },
     ),
-    back: leg('Straight', [x * to, far, z], [x * to, near, z], { nose: 'along', speedMps }),
+    back: leg('straight', [x * to, far, z], [x * to, near, z], { nose: 'along', speedMps }),
     home: round(
-      'Round, with power',
+      'round-with-power',
       { centre: [0, near, z], radiusM: x, fromDeg: 90 * to, sweepDeg: 180 * to },
       { speedMps },
     ),
@@ -55,13 +56,13 @@ const SQUARE: readonly PathPoint[] = [
   [12.5, 35, 4],
   [12.5, 10, 4],
 ];
-const through = (from: PathPoint, to: PathPoint, says: string, speedMps = 2) =>
+const through = (from: PathPoint, to: PathPoint, says: CueId, speedMps = 2) =>
   leg(says, from, to, { nose: 0, speedMps });
 
 export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, CourseOf>>> = {
   'slow-vertical': () => ({
     stages: [
-      leg('Straight down, slowly, and stop', [0, 12, 20], [0, 12, 2], {
+      leg('straight-down-slowly-and-stop', [0, 12, 20], [0, 12, 2], {
         speedMps: 0.8,
         until: { is: 'there', standS: 0.5 },
       }),
@@ -70,7 +71,7 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'slant-descent': () => ({
     stages: [
-      leg('Down while it moves forward, level off and stop', [0, 12, 18], [0, 42, 3], {
+      leg('down-while-it-moves-forward-level-off-and-stop', [0, 12, 18], [0, 42, 3], {
         nose: 0,
         speedMps: 4,
         until: { is: 'there', standS: 0.3 },
@@ -83,7 +84,7 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'zigzag-descent': () => ({
     stages: ZIGZAG.slice(1).map((to, i) =>
-      leg(i % 2 === 0 ? 'Back-slant' : 'Forward-slant', ZIGZAG[i]!, to, { nose: 0, speedMps: 2 }),
+      leg(i % 2 === 0 ? 'back-slant' : 'forward-slant', ZIGZAG[i]!, to, { nose: 0, speedMps: 2 }),
     ),
     standards: [
       { of: 'sink-ratio', most: 0.5 },
@@ -93,14 +94,14 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'wash-exit': () => ({
     stages: [
-      free('Straight down, into your own wash', [0, 20, 50], { is: 'in-wash' }, { hands: 'sink' }),
+      free('straight-down-into-your-own-wash', [0, 20, 50], { is: 'in-wash' }, { hands: 'sink' }),
       free(
-        'Forward first, power second',
+        'forward-first-power-second',
         [0, 20, 50],
         { is: 'out-of-wash' },
         { hands: 'fly', speedMps: 4, nose: 0 },
       ),
-      free('And stand still', [0, 20, 40], { is: 'still', standS: 1 }, { hands: 'stop' }),
+      free('and-stand-still', [0, 20, 40], { is: 'still', standS: 1 }, { hands: 'stop' }),
     ],
     standards: [
       { of: 'sideways-first', least: 1, in: [1] },
@@ -135,18 +136,18 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
   },
   'tumble-recovery': () => ({
     stages: [
-      leg('Fly on; one side will drop', [0, 24, 60], [0, 60, 60], {
+      leg('fly-on-one-side-will-drop', [0, 24, 60], [0, 60, 60], {
         nose: 0,
         until: { is: 'surprise', afterS: [1.5, 3] },
         speedMps: 4,
       }),
       free(
-        'Neutral, and wait',
+        'neutral-and-wait',
         [0, 30, 60],
         { is: 'for', seconds: 1.6 },
         { begins: 'snap-over', hands: 'off', settleS: 0 },
       ),
-      free('Read it, then correct', [0, 30, 60], { is: 'safe' }, { hands: 'recover' }),
+      free('read-it-then-correct', [0, 30, 60], { is: 'safe' }, { hands: 'recover' }),
     ],
     standards: [
       { of: 'hands-off', most: 1, in: [1] },
@@ -157,7 +158,7 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'brake-to-mark': () => ({
     stages: [
-      leg('Stop at the mark', [0, 6, 3], [0, 26, 3], {
+      leg('stop-at-the-mark', [0, 6, 3], [0, 26, 3], {
         nose: 0,
         until: { is: 'still', standS: 1 },
         speedMps: 5,
@@ -171,48 +172,48 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
   'mode-stop-table': () => ({
     stages: [1, 2].flatMap((run) => [
       leg(
-        run === 1 ? 'At speed to the mark: this makes your card' : 'The same again: match it',
+        run === 1 ? 'at-speed-to-the-mark-this-makes-your-card' : 'the-same-again-match-it',
         [0, 6, 3],
         [0, 20, 3],
         { nose: 0, speedMps: 4 },
       ),
-      free('Let go', [0, 24, 3], { is: 'still', standS: 0.5 }, { hands: 'stop' }),
+      free('let-go-2', [0, 24, 3], { is: 'still', standS: 0.5 }, { hands: 'stop' }),
       ...(run === 1
-        ? [leg('Back to the start', [0, 22, 3], [0, 6, 3], { nose: 0, until: { is: 'there', standS: 0.5 } })]
+        ? [leg('back-to-the-start', [0, 22, 3], [0, 6, 3], { nose: 0, until: { is: 'there', standS: 0.5 } })]
         : []),
     ]),
     standards: [{ of: 'stops-alike', most: 0.15, in: [1, 4] }],
   }),
   'climb-over': () => ({
     stages: [
-      leg('Toward the barrier', [0, 8, 2], [0, 16, 2], { nose: 0, speedMps: 2.5 }),
-      leg('Up! Over it', [0, 16, 2], [0, 22, 6.2], { begins: 'call', nose: 0, speedMps: 2.5 }),
-      leg('And on', [0, 22, 6.2], [0, 32, 6.2], { nose: 0 }),
+      leg('toward-the-barrier', [0, 8, 2], [0, 16, 2], { nose: 0, speedMps: 2.5 }),
+      leg('up-over-it', [0, 16, 2], [0, 22, 6.2], { begins: 'call', nose: 0, speedMps: 2.5 }),
+      leg('and-on', [0, 22, 6.2], [0, 32, 6.2], { nose: 0 }),
     ],
     standards: [{ of: 'clearance', least: 2, in: [1, 2] }],
   }),
   'turn-then-go': () => ({
     stages: [
-      stay('Stop', [0, 14, 3], 1.5, { nose: 0 }),
-      stay('Turn and look', [0, 14, 3], 0, { nose: 180, until: { is: 'nose' } }),
-      leg('Then go', [0, 14, 3], [0, 7, 3], { nose: 180, until: { is: 'there', standS: 0.5 }, speedMps: 2 }),
+      stay('stop', [0, 14, 3], 1.5, { nose: 0 }),
+      stay('turn-and-look', [0, 14, 3], 0, { nose: 180, until: { is: 'nose' } }),
+      leg('then-go', [0, 14, 3], [0, 7, 3], { nose: 180, until: { is: 'there', standS: 0.5 }, speedMps: 2 }),
     ],
     standards: [{ of: 'blind-moves', most: 0 }],
   }),
   'blind-side-brake': () => ({
     stages: [
-      leg('Sideways', [-6, 10, 3], [8, 10, 3], {
+      leg('sideways', [-6, 10, 3], [8, 10, 3], {
         nose: 0,
         until: { is: 'surprise', afterS: [2, 4] },
         speedMps: 1.7,
       }),
-      free('Stop!', [0, 10, 3], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'stop' }),
-      leg('Backwards', [0, 10, 3], [0, 4, 3], {
+      free('stop-2', [0, 10, 3], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'stop' }),
+      leg('backwards', [0, 10, 3], [0, 4, 3], {
         nose: 0,
         until: { is: 'surprise', afterS: [1, 1.6] },
         speedMps: 1.7,
       }),
-      free('Stop!', [0, 8, 3], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'stop' }),
+      free('stop-2', [0, 8, 3], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'stop' }),
     ],
     standards: [
       { of: 'top-speed', most: 2.5 },
@@ -224,18 +225,18 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
     const clearSide = -way(side);
     return {
       stages: [
-        leg('Slowly along the line', [0, 8, 3], [0, 40, 3], {
+        leg('slowly-along-the-line', [0, 8, 3], [0, 40, 3], {
           nose: 0,
           until: { is: 'surprise', afterS: [3, 5] },
           speedMps: 2,
         }),
         free(
-          `Person, ${side ?? 'left'}! Stop`,
+          side === 'right' ? 'person-right-stop' : 'person-left-stop',
           [0, 14, 3],
           { is: 'still', standS: 0.5 },
           { begins: 'call', hands: 'stop' },
         ),
-        leg('Off to the free side, and wait', [0, 15, 3], [7 * clearSide, 15, 3], {
+        leg('off-to-the-free-side-and-wait', [0, 15, 3], [7 * clearSide, 15, 3], {
           nose: 0,
           until: { is: 'there', standS: 2 },
           speedMps: 2,
@@ -251,12 +252,12 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
   },
   'leave-low': () => ({
     stages: [
-      leg('Fly out', [0, 10, 18], [0, 60, 18], {
+      leg('fly-out', [0, 10, 18], [0, 60, 18], {
         nose: 0,
         until: { is: 'surprise', afterS: [2, 4] },
         speedMps: 3,
       }),
-      leg('Birds! Down and away, on a slant', [0, 28, 18], [20, 44, 6], {
+      leg('birds-down-and-away-on-a-slant', [0, 28, 18], [20, 44, 6], {
         begins: 'call',
         nose: 0,
         until: { is: 'there', standS: 0.5 },
@@ -272,42 +273,42 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'slow-slalom': () => ({
     stages: SLALOM.slice(1).map((to, i) =>
-      leg('Forward and yaw only', SLALOM[i]!, to, { nose: 'along', hands: 'nose-first', speedMps: 1.5 }),
+      leg('forward-and-yaw-only', SLALOM[i]!, to, { nose: 'along', hands: 'nose-first', speedMps: 1.5 }),
     ),
     standards: [{ of: 'roll-used', most: 0.1 }],
     setting: 'slow',
   }),
   'gap-ladder': () => ({
     stages: [
-      through([-0.8, 8, 2], [0, 14, 1.4], 'Line up'),
-      through([0, 14, 1.4], [0, 26, 1.4], 'Through the middle, eyes beyond'),
+      through([-0.8, 8, 2], [0, 14, 1.4], 'line-up'),
+      through([0, 14, 1.4], [0, 26, 1.4], 'through-the-middle-eyes-beyond'),
     ],
     standards: [{ of: 'gap', most: 0.5 }],
   }),
   'gap-chain': () => ({
     stages: [
-      through([-0.6, 8, 2], [0, 12, 1.2], 'Line up'),
-      through([0, 12, 1.2], [0, 38, 1.2], 'All three, set up for the next'),
+      through([-0.6, 8, 2], [0, 12, 1.2], 'line-up'),
+      through([0, 12, 1.2], [0, 38, 1.2], 'all-three-set-up-for-the-next'),
     ],
     standards: [{ of: 'gap', most: 0.5 }],
   }),
   'portal-drop': () => ({
     stages: [
-      through([0, 8, 2.6], [0, 17, 2.3], 'A little high'),
-      through([0, 17, 2.3], [0, 20, 1.3], 'Let it sink'),
-      through([0, 20, 1.3], [0, 24, 2], 'Through, and rise'),
+      through([0, 8, 2.6], [0, 17, 2.3], 'a-little-high'),
+      through([0, 17, 2.3], [0, 20, 1.3], 'let-it-sink'),
+      through([0, 20, 1.3], [0, 24, 2], 'through-and-rise'),
     ],
     standards: [{ of: 'gap', most: 1 }],
   }),
   'under-roof-pass': () => ({
-    stages: [leg('Level, slow, no rise until well clear', [0, 8, 2], [0, 32, 2], { nose: 0, speedMps: 2 })],
+    stages: [leg('level-slow-no-rise-until-well-clear', [0, 8, 2], [0, 32, 2], { nose: 0, speedMps: 2 })],
     standards: [{ of: 'height', most: 0.5 }],
     setting: 'slow',
   }),
   'hold-off-hover': () => ({
     stages: [
-      stay('Hold it by hand', [0, 12, 5], 30, { nose: 0 }),
-      leg('Two steps to your right, stop', [0, 12, 5], [3, 12, 5], {
+      stay('hold-it-by-hand', [0, 12, 5], 30, { nose: 0 }),
+      leg('two-steps-to-your-right-stop', [0, 12, 5], [3, 12, 5], {
         nose: 0,
         until: { is: 'there', standS: 0.5 },
         speedMps: 1.5,
@@ -320,8 +321,8 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
     const stop = { nose: 0, until: { is: 'there', standS: 0.8 }, speedMps: 2.5 } as const;
     return {
       stages: [
-        leg('Along the line, brake by hand', [0, 8, 5], [0, 28, 5], stop),
-        leg('And back', [0, 28, 5], [0, 8, 5], stop),
+        leg('along-the-line-brake-by-hand', [0, 8, 5], [0, 28, 5], stop),
+        leg('and-back', [0, 28, 5], [0, 8, 5], stop),
       ],
       standards: [
         { of: 'overshoot', most: 2 },
@@ -332,11 +333,11 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
   },
   'surprise-hold-loss': () => ({
     stages: [
-      stay('A task: hold over the mark', [0, 12, 4], 0, {
+      stay('a-task-hold-over-the-mark', [0, 12, 4], 0, {
         nose: 0,
         until: { is: 'surprise', afterS: [3, 7] },
       }),
-      stay('Hold over the mark', [0, 12, 4], 10, { begins: 'hold-lost', nose: 0, settleS: 0 }),
+      stay('hold-over-the-mark', [0, 12, 4], 10, { begins: 'hold-lost', nose: 0, settleS: 0 }),
     ],
     standards: [
       { of: 'response', most: 2, in: [1] },
@@ -346,7 +347,7 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'leg-circuit': () => ({
     stages: Array.from({ length: 8 }, (_, i) =>
-      leg(i < 4 ? 'First circuit' : 'Second circuit', SQUARE[i % 4]!, SQUARE[(i + 1) % 4]!, {
+      leg(i < 4 ? 'first-circuit' : 'second-circuit', SQUARE[i % 4]!, SQUARE[(i + 1) % 4]!, {
         nose: 0,
         speedMps: 3,
         until: { is: 'there', standS: 0.3 },
@@ -357,7 +358,7 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
   }),
   'crab-leg': () => ({
     stages: [
-      leg('Nose on the mark, lean into the wind; stop at its end', [0, 6, 3], [0, 36, 3], {
+      leg('nose-on-the-mark-lean-into-the-wind-stop-at-its-end', [0, 6, 3], [0, 36, 3], {
         nose: 0,
         speedMps: 3,
         until: { is: 'there', standS: 2 },
@@ -370,7 +371,7 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
     ],
   }),
   'airflow-step': () => ({
-    stages: [leg('Through the stream of air', [-8, 12, 3], [8, 12, 3], { nose: 0, speedMps: 1.5 })],
+    stages: [leg('through-the-stream-of-air', [-8, 12, 3], [8, 12, 3], { nose: 0, speedMps: 1.5 })],
     standards: [{ of: 'cross-track', most: 1 }],
   }),
 };

@@ -19,7 +19,7 @@ const inAll = (of: MeasureId): Comparing => {
 };
 const value = (of: MeasureId, from: Segment): number => inPart(of)(from)!.value;
 
-const LINE = leg('Out', [0, 10, 3], [0, 30, 3]);
+const LINE = leg('forward', [0, 10, 3], [0, 30, 3]);
 /** Along the line at 2 m/s, and what else. */
 const along = (more: (t: number) => At = () => ({}), seconds = 10) =>
   madeUpSegment(LINE, seconds, (t) => ({ y: 10 + 2 * t, vy: 2, ...more(t) }));
@@ -56,7 +56,7 @@ describe('places', () => {
       ),
     ).toBeCloseTo(0.8));
   test('carried off, and how far it took to stop', () => {
-    const slides = madeUpSegment(stay('Hold', [0, 10, 3], 20), 4, (t) => ({ x: t < 2 ? 1.5 * t : 3 }));
+    const slides = madeUpSegment(stay('hold', [0, 10, 3], 20), 4, (t) => ({ x: t < 2 ? 1.5 * t : 3 }));
     expect(value('moved', slides)).toBe(3);
     expect(value('stopped-in', slides)).toBe(3);
   });
@@ -69,7 +69,7 @@ describe('the nose', () => {
     expect(
       value(
         'heading',
-        madeUpSegment(leg('Out', [0, 10, 3], [0, 30, 3], { nose: 'along' }), 2, (t) => ({
+        madeUpSegment(leg('forward', [0, 10, 3], [0, 30, 3], { nose: 'along' }), 2, (t) => ({
           noseDeg: t < 1 ? 0 : 25,
         })),
       ),
@@ -98,7 +98,7 @@ describe('the nose', () => {
     ).toBe(0);
   });
   test('how long tail-on at a time while walking behind it', () => {
-    const behind = stay('Behind it', [0, 10, 3], 20, { nose: 'outward' });
+    const behind = stay('fly-on', [0, 10, 3], 20, { nose: 'outward' });
     expect(
       value(
         'tail-on-time',
@@ -114,7 +114,7 @@ describe('the nose', () => {
       ),
     ).toBeCloseTo(2));
   test('pulses that do not point home', () => {
-    const home = leg('Home', [0, 30, 3], [0, 8, 3], { hands: 'find-nose' });
+    const home = leg('home', [0, 30, 3], [0, 8, 3], { hands: 'find-nose' });
     const pulsed = (noseDeg: number) =>
       madeUpSegment(home, 6, (t) => ({ y: 30, noseDeg, pitch: t % 2 > 1 ? 0.2 : 0 }));
     expect(value('pulses', pulsed(90))).toBe(3);
@@ -123,7 +123,7 @@ describe('the nose', () => {
 });
 
 describe('hands', () => {
-  const HOLD = stay('Hold', [0, 10, 3], 20);
+  const HOLD = stay('hold', [0, 10, 3], 20);
   test('a first push away from where it should go is wrong, toward it is not', () => {
     const pushed = (pitch: number) => madeUpSegment(LINE, 2, (t) => ({ pitch: t > 0.5 ? pitch : 0 }));
     expect(inPart('wrong-moves')(pushed(-0.3))).toEqual({ value: 1, atS: 0.52 });
@@ -165,7 +165,10 @@ describe('hands', () => {
     expect(
       value(
         'others',
-        madeUpSegment(stay('Yaw only', [0, 10, 3], 5, { axis: 'yaw' }), 5, () => ({ yaw: 0.8, roll: 0.12 })),
+        madeUpSegment(stay('forward-and-yaw-only', [0, 10, 3], 5, { axis: 'yaw' }), 5, () => ({
+          yaw: 0.8,
+          roll: 0.12,
+        })),
       ),
     ).toBeCloseTo(0.12);
     expect(
@@ -183,7 +186,7 @@ describe('hands', () => {
       ),
     ).toBeCloseTo(6.9, 1));
   test('hands off after the call, and on again', () => {
-    const called = free('Let go', [0, 10, 3], { is: 'still', standS: 0.5 }, { hands: 'off' });
+    const called = free('let-go', [0, 10, 3], { is: 'still', standS: 0.5 }, { hands: 'off' });
     const held = (t: number) => (t < 0.6 || (t > 2 && t < 2.3) ? 0.5 : 0);
     expect(
       value(
@@ -221,7 +224,7 @@ describe('hands', () => {
   });
   test('softer sticks compared with plain ones; calm hands have nothing to better', () => {
     const at = (hertz: number, expo: number) =>
-      madeUpSegment(stay('Hold', [0, 10, 3], 20, { expo }), 20, (t) => ({
+      madeUpSegment(stay('hold', [0, 10, 3], 20, { expo }), 20, (t) => ({
         pitch: 0.3 * Math.sin(2 * Math.PI * hertz * t),
       }));
     expect(inAll('calmer')([at(2, 0), at(1, 0.5)])!.value).toBeCloseTo(0.5, 1);
@@ -276,7 +279,7 @@ describe('solids', () => {
       value(
         'gap',
         madeUpSegment(
-          leg('Through', [0, 10, 3], [0, 30, 3]),
+          leg('fly-across', [0, 10, 3], [0, 30, 3]),
           10,
           (t) => ({ x: (2 - span) / 4, y: 10 + 2 * t, vy: 2 }),
           { solids },
@@ -286,7 +289,7 @@ describe('solids', () => {
     expect(
       value(
         'gap',
-        madeUpSegment(leg('Through', [0, 10, 3], [0, 30, 3]), 10, (t) => ({ y: 10 + 2 * t, vy: 2 }), {
+        madeUpSegment(leg('fly-across', [0, 10, 3], [0, 30, 3]), 10, (t) => ({ y: 10 + 2 * t, vy: 2 }), {
           solids,
         }),
       ),
@@ -294,7 +297,7 @@ describe('solids', () => {
   });
   test('off the middle of a gate in metres, sideways or up, the worst of two', () => {
     const through = (x: number, z: number) =>
-      madeUpSegment(leg('Through', [0, 10, 3], [0, 40, 3]), 15, (t) => ({ x, z, y: 10 + 2 * t, vy: 2 }), {
+      madeUpSegment(leg('fly-across', [0, 10, 3], [0, 40, 3]), 15, (t) => ({ x, z, y: 10 + 2 * t, vy: 2 }), {
         solids: [...gate([0, 20, 3], 0, 2), ...gate([0.5, 30, 3], 0, 2)],
       });
     expect(value('gap-offset', through(0.2, 3))).toBeCloseTo(0.3);
@@ -308,7 +311,7 @@ describe('solids', () => {
       value(
         'clearance',
         madeUpSegment(
-          leg('Over', [0, 10, 3], [0, 30, 3]),
+          leg('up-over-it', [0, 10, 3], [0, 30, 3]),
           10,
           (t) => ({ y: 10 + 2 * t, z: t > 4 && t < 6 ? 3.2 : 0.5 }),
           { solids },
@@ -330,7 +333,7 @@ describe('take-off and landing', () => {
     expect(inPart('low-time')(madeUpSegment(LINE, 1, () => ({ z: 0 })))).toBeNull();
   });
   test('how hard and how far off the pad', () => {
-    const down = leg('Down', [0, 10, 3], [0, 10, 0]);
+    const down = leg('down-to-3-m', [0, 10, 3], [0, 10, 0]);
     const landed = madeUpSegment(down, 4, (t) => ({
       x: 0.3,
       z: Math.max(0, 1.5 - 0.5 * t),
@@ -349,7 +352,7 @@ test('leading a pilot who walks: nearest and farthest are from where they have c
     ] as const,
     speedMps: 1,
   };
-  const led = madeUpSegment(stay('Lead', [0, 6, 2], 20), 10, (t) => ({ y: t + (t < 5 ? 6 : 8) }), {
+  const led = madeUpSegment(stay('fly-out', [0, 6, 2], 20), 10, (t) => ({ y: t + (t < 5 ? 6 : 8) }), {
     course: { walk },
   });
   expect(value('lead-near', led)).toBeCloseTo(6);
@@ -357,7 +360,7 @@ test('leading a pilot who walks: nearest and farthest are from where they have c
 });
 
 test('a turn that slips outward: nose inside the curve, sliding to the other side', () => {
-  const turn = round('Round', { centre: [0, 20, 5], radiusM: 8, fromDeg: 180, sweepDeg: 360 });
+  const turn = round('round-one', { centre: [0, 20, 5], radiusM: 8, fromDeg: 180, sweepDeg: 360 });
   // Clockwise from the south: it flies west. The nose points north-west of west, inside; its right hand is
   // north-east, and it slides from it.
   expect(

@@ -3,6 +3,7 @@ import type { FlightMode } from '../../vocabulary/flying';
 import type { DrillId } from '../../drills/drills';
 import type { CauseId } from '../../causes/causes';
 import type { Purpose } from '../../clearance/facts';
+import type { Said } from '../../vocabulary/said';
 import type { Side } from '../../drills/drill';
 
 /** Some reps of one drill by one pilot, flown one after the other on one pack. */
@@ -27,7 +28,15 @@ export interface Block {
   readonly after: readonly string[];
   /** The other half of a mixed pair: not on the same pack. */
   readonly apartFrom: string | null;
-  /** Why it is there, for the trainer. */
+}
+
+/** A block with why it is offered. */
+export interface ProposedBlock extends Block {
+  readonly why: Said;
+}
+
+/** A block as it is kept with a session: why it is there, as it was said to the trainer. */
+export interface PlannedBlock extends Block {
   readonly why: string;
 }
 
@@ -40,20 +49,20 @@ export interface Means {
   readonly minutes: number | null;
 }
 
-export interface Pack {
+export interface Pack<B extends Block = Block> {
   readonly pilotId: string;
-  readonly blocks: readonly Block[];
+  readonly blocks: readonly B[];
   /** This pilot has just flown two in a row. */
   readonly restBefore: boolean;
 }
 
-export interface SessionLayout {
-  readonly packs: readonly Pack[];
+export interface SessionLayout<B extends Block = Block> {
+  readonly packs: readonly Pack<B>[];
   readonly gain: number;
   /** Whole time, with changes and rests, minutes. */
   readonly minutes: number;
   /** Blocks that found no room. */
-  readonly left: readonly Block[];
+  readonly left: readonly B[];
   /** Pilots with something to fly for whom there was no pack. */
   readonly grounded: readonly Grounded[];
   /** Blocks that were never weighed, since the pilot had more than can be. */

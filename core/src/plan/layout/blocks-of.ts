@@ -1,7 +1,7 @@
 import type { Around, BeforeFlying, PilotToday, WeaknessToday } from './today';
 import type { Level } from '../../vocabulary/training';
 import { USUAL_SEVERITY } from '../../debrief/severity';
-import { percent } from '../../vocabulary/percent';
+import { type Said, sentence } from '../../vocabulary/said';
 import { binomialAtMost } from '../../rates/exact-interval';
 import type { Drill } from '../../drills/drill';
 import type { Chart, Clearance } from '../../clearance/clearance';
@@ -12,11 +12,10 @@ import { ScoreLattice } from '../../clearance/score-lattice';
 import type { Purpose } from '../../clearance/facts';
 import type { DrillGroupId, Side } from '../../drills/drill';
 import { drillOf, type DrillId, isFlown } from '../../drills/drills';
-import { LEVEL_BESIDE_STANDARD } from '../../drills/levels';
 import { allBefore } from '../../drills/prerequisites';
 import { type WindBand, windBandOf } from '../../vocabulary/wind-band';
 import { AIM, abilityIn, chanceMet, levelFor } from '../ability';
-import type { Block } from './block';
+import type { Block, ProposedBlock } from './block';
 
 /** One attempt and getting back to its start, s (from memory). */
 const SECONDS_A_REP: Readonly<Record<DrillGroupId, number>> = {
@@ -112,7 +111,7 @@ const idOf = ({ pilotId, weaknessId, drillId }: Hand['base'], part: string) =>
   [pilotId, weaknessId, drillId, part].join('/');
 
 /** Practice in one go, or in two halves that stay apart once most of it comes off. */
-function practiceBlocks(hand: Hand): readonly Block[] {
+function practiceBlocks(hand: Hand): readonly ProposedBlock[] {
   const { weakness, drill, weight, level, atLevel, comingOff, base } = hand;
   const sides = sidesBehindFirst(drill.id, weakness.clearance);
   const side = sides[0] ?? null;
@@ -122,7 +121,7 @@ function practiceBlocks(hand: Hand): readonly Block[] {
   const left = charts.length > 0 ? 1 - (behind?.curve.share ?? 1) : 0.5;
   const fit = Math.max(0, 1 - Math.abs(atLevel - AIM) / AIM);
   const gain = (reps: number) => weight * reps * LEARNT_A_REP * fit * left;
-  const why = `Practice ${LEVEL_BESIDE_STANDARD[level]}: about ${percent(atLevel)} should come off`;
+  const why = (how: Said): Said => sentence('block.practice', { level, atLevel, how });
   const block = { ...base, purpose: 'practice' as const, level };
   if (comingOff >= MIXED_FROM)
     return (['a', 'b'] as const).map((half, i) => ({
@@ -133,7 +132,7 @@ function practiceBlocks(hand: Hand): readonly Block[] {
       minutes: minutesFor(drill, MIXED_REPS),
       gain: gain(MIXED_REPS),
       apartFrom: idOf(base, `practice-${half === 'a' ? 'b' : 'a'}`),
-      why: `${why}; mixed, since ${percent(comingOff)} came off lately.`,
+      why: why(sentence('block.mixed', { comingOff })),
     }));
   return Array.from({ length: BLOCKS_OF_ONE }, (_, i) => ({
     ...block,
@@ -143,7 +142,7 @@ function practiceBlocks(hand: Hand): readonly Block[] {
     minutes: minutesFor(drill, PRACTICE_REPS),
     gain: gain(PRACTICE_REPS) * TIRING ** i,
     apartFrom: null,
-    why: `${why}; in one go until seven in ten come off.`,
+    why: why(sentence('block.in-one-go')),
   }));
 }
 
@@ -168,7 +167,7 @@ function bringsTo({ clearance }: WeaknessToday, { drillId, side }: Chart, band: 
 }
 
 /** Test reps of one chart, for what they bring to chart, coverage and days; null where that is nothing. */
-function testBlock(hand: Hand, chart: Chart, { pilot, conditions, today }: Around): Block | null {
+function testBlock(hand: Hand, chart: Chart, { pilot, conditions, today }: Around): ProposedBlock | null {
   const { weakness, drill, weight, chance, base } = hand;
   const { clearance, rule } = weakness;
   const { side } = chart;
@@ -183,11 +182,11 @@ function testBlock(hand: Hand, chart: Chart, { pilot, conditions, today }: Aroun
   const day = isNewDay ? once / (rule.passDays * clearance.days.length) : 0;
   const gain = gainOfChart(hand, chart, reps);
   const brings = [
-    gain > 0 ? 'the chart' : null,
-    newBand ? `${band} wind` : null,
-    newSide ? 'a side not yet shown' : null,
-    asFlown ? 'the way it is usually flown, hold on' : null,
-    day > 0 ? 'another day' : null,
+    gain > 0 ? sentence('brings.chart') : null,
+    newBand ? sentence('brings.band', { band }) : null,
+    newSide ? sentence('brings.side') : null,
+    asFlown ? sentence('brings.as-flown') : null,
+    day > 0 ? sentence('brings.day') : null,
   ].filter((each) => each !== null);
   if (reps === 0 || brings.length === 0) return null;
   return {
@@ -200,7 +199,7 @@ function testBlock(hand: Hand, chart: Chart, { pilot, conditions, today }: Aroun
     minutes: minutesFor(drill, reps),
     gain: weight * (gain + coverage + day),
     apartFrom: null,
-    why: `Test, said beforehand: brings ${brings.join(', ')}; ${percent(chance)} should be met.`,
+    why: sentence('block.test', { brings, chance }),
   };
 }
 
@@ -216,7 +215,7 @@ export function onTheGround(
     pilotId: pilot.pilotId,
     weaknessId: weakness.weaknessId,
     drillId: drill.id,
-    words: left ? `Decides: up to ${left} cases by lot today, at the craft.` : drill.dose,
+    said: left ? sentence('today.decides-by-cases', { left }) : sentence('today.dose', { drill: drill.id }),
   };
 }
 
@@ -226,7 +225,11 @@ function modeOf({ clearance }: WeaknessToday, drill: Drill<DrillId>, purpose: Pu
 }
 
 /** Practice, and tests of every chart of it that still wants some. */
-export function blocksOf(weakness: WeaknessToday, drillId: DrillId, around: Around): readonly Block[] {
+export function blocksOf(
+  weakness: WeaknessToday,
+  drillId: DrillId,
+  around: Around,
+): readonly ProposedBlock[] {
   const hand = handAt(weakness, drillId, around);
   const charts = weakness.clearance.charts.filter((chart) => chart.drillId === drillId);
   const isShown = charts.length > 0 && !charts.some(isOpenChart);
@@ -236,7 +239,7 @@ export function blocksOf(weakness: WeaknessToday, drillId: DrillId, around: Arou
   return blocks.map((block) => ({ ...block, mode: modeOf(weakness, hand.drill, block.purpose, around) }));
 }
 
-export function checkBlocks(weakness: WeaknessToday, around: Around): readonly Block[] {
+export function checkBlocks(weakness: WeaknessToday, around: Around): readonly ProposedBlock[] {
   const { pilot, today, findDrill } = around;
   const { clearance } = weakness;
   const tally = (clearance.watch?.next ?? clearance.check)!.drills;
@@ -265,9 +268,7 @@ export function checkBlocks(weakness: WeaknessToday, around: Around): readonly B
         isNew: false,
         after: [],
         apartFrom: null,
-        why: clearance.watch
-          ? 'The check on watch is due: fresh, before anything else.'
-          : 'The check is due: fresh, before anything else.',
+        why: clearance.watch ? sentence('block.check-on-watch') : sentence('block.check'),
       };
     });
 }

@@ -88,7 +88,7 @@ test('a beginner practises, easier than the standard; a test is offered once mos
   expect(hover.map((block) => block.purpose)).toEqual(['practice', 'practice', 'practice']);
   expect(hover[1]!.gain).toBeLessThan(hover[0]!.gain);
   expect(hover[0]!.level).toBeLessThan(0);
-  expect(hover[0]!.why).toContain('easier than the standard');
+  expect(hover[0]!.why).toMatchObject({ say: 'block.practice', with: { level: hover[0]!.level } });
 
   const able = candidatesFor(
     [
@@ -102,7 +102,13 @@ test('a beginner practises, easier than the standard; a test is offered once mos
   ).blocks.filter((block) => block.drillId === 'tail-in-hover');
   const test = able.find((block) => block.purpose === 'test')!;
   expect(test).toMatchObject({ level: 0, reps: 4 });
-  expect(test.why).toMatch(/brings the chart, calm wind, .*another day/);
+  expect(test.why.with!['brings']).toEqual(
+    expect.arrayContaining([
+      { say: 'brings.chart' },
+      { say: 'brings.band', with: { band: 'calm' } },
+      { say: 'brings.day' },
+    ]),
+  );
   // Past seven in ten it is mixed: two halves that stay apart.
   expect(
     able.filter((block) => block.purpose === 'practice').map((block) => block.apartFrom !== null),
@@ -124,7 +130,7 @@ test("wind over the pilot's limit grounds the pilot, and a restriction refuses w
   expect(windy.blocks).toEqual([]);
   expect(windy.notToday[0]).toMatchObject({
     refused: true,
-    words: expect.stringContaining('limit {v:6.0}') as string,
+    said: { say: 'today.too-windy', with: { windMps: 6.5, windLimitMps: 6 } },
   });
   const carried = candidatesFor(
     [
@@ -170,14 +176,17 @@ test('a check that is due is all that is offered for its weakness; one that is n
   };
   expect(withKey('2026-03-10').blocks.map((block) => block.purpose)).toEqual(['check']);
   expect(withKey('2026-03-05').blocks).toEqual([]);
-  expect(withKey('2026-03-05').notToday[0]!.words).toContain('Rests until the check on 2026-03-10');
+  expect(withKey('2026-03-05').notToday[0]!.said).toEqual({
+    say: 'today.rests',
+    with: { until: '2026-03-10' },
+  });
 });
 
 test('simulator-first drills go to the simulator first, and two weaknesses share a drill instead of repeating it', () => {
   const one = pilot('orientation-nose-in', []);
   expect(
     candidatesFor([one], FIELD, TODAY).beforeFlying.some(
-      (each) => each.drillId === 'nose-in-hover' && each.words.includes('simulator'),
+      (each) => each.drillId === 'nose-in-hover' && each.said.say === 'today.simulator-first',
     ),
   ).toBe(true);
   const both = {
@@ -192,7 +201,7 @@ test('simulator-first drills go to the simulator first, and two weaknesses share
   for (const each of [...shared.blocks, ...shared.beforeFlying])
     weaknessesOf.set(each.drillId, (weaknessesOf.get(each.drillId) ?? new Set()).add(each.weaknessId));
   for (const weaknesses of weaknessesOf.values()) expect(weaknesses.size).toBe(1);
-  expect(shared.notToday.some((each) => each.words.includes('counts here too'))).toBe(true);
+  expect(shared.notToday.some((each) => each.said.say === 'today.counts-here-too')).toBe(true);
 });
 
 test('a worse ending next time weighs more: of two pilots with one pack the one in more danger flies', () => {

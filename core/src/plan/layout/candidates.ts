@@ -8,17 +8,18 @@ import type {
   WeaknessToday,
 } from './today';
 import { blocksOf, checkBlocks, hasShown, onTheGround, PRACTICE_REPS } from './blocks-of';
-import type { FindDrill } from '../../drills/drill-book';
+import type { FindDrill } from '../../drills/drills';
 import { restricts } from '../../clearance/open-states';
 import { nextStep } from '../../clearance/next-step';
 import { drillOf, type DrillId, isFlown } from '../../drills/drills';
 import type { Day } from '../../vocabulary/day';
 import { brokenBy } from '../../restrictions/restrictions';
-import type { Block } from './block';
+import { type Said, sentence } from '../../vocabulary/said';
+import type { Block, ProposedBlock } from './block';
 
 /** What one weakness asks for today. */
 interface Asked {
-  readonly blocks: readonly Block[];
+  readonly blocks: readonly ProposedBlock[];
   readonly notToday: readonly NotToday[];
   readonly beforeFlying: readonly BeforeFlying[];
 }
@@ -39,9 +40,9 @@ function drillToday(weakness: WeaknessToday, drillId: DrillId, around: Around): 
   if (!isFlown(drill)) return { ...NOTHING, beforeFlying: [onTheGround(weakness, drill, around)] };
   if (drill.simulator !== 'first' || hasShown(pilot, drillId))
     return { ...NOTHING, blocks: blocksOf(weakness, drillId, around) };
-  const words = `On the simulator first: ${PRACTICE_REPS} reps, until one comes off.`;
+  const said = sentence('today.simulator-first', { reps: PRACTICE_REPS });
   const { weaknessId } = weakness;
-  return { ...NOTHING, beforeFlying: [{ pilotId: pilot.pilotId, weaknessId, drillId, words }] };
+  return { ...NOTHING, beforeFlying: [{ pilotId: pilot.pilotId, weaknessId, drillId, said }] };
 }
 
 /** The check that is due: flown, or in cases at the craft. */
@@ -57,14 +58,14 @@ function checkToday(weakness: WeaknessToday, around: Around): Asked {
         pilotId,
         weaknessId,
         drillId,
-        words: `The check is due: up to ${reps} cases by lot, at the craft, before anything else.`,
+        said: sentence('today.check-in-cases', { reps }),
       })),
   };
 }
 
 /** @param taken drills that another weakness of the pilot has asked for already; those of this one are added */
 function askedBy(weakness: WeaknessToday, taken: Set<string>, around: Around): Asked {
-  const { pilot, today, findDrill } = around;
+  const { pilot, today } = around;
   const next = nextStep(weakness.clearance, today);
   const whose = { pilotId: pilot.pilotId, causeId: weakness.causeId, refused: false };
   switch (next.do) {
@@ -74,22 +75,16 @@ function askedBy(weakness: WeaknessToday, taken: Set<string>, around: Around): A
       return why({
         ...whose,
         drillId: null,
-        words: `Rests until the check on ${next.until}: practice now would move it.`,
+        said: sentence('today.rests', { until: next.until }),
       });
     case 'sign':
-      return why({ ...whose, drillId: null, words: 'The check is passed: it waits for your signature.' });
+      return why({ ...whose, drillId: null, said: sentence('today.waits-for-signature') });
     case 'drill':
       return together(
         weakness.drillIds.map((drillId) => {
           // Its reps count wherever it decides: it is flown once.
-          if (taken.has(drillId)) {
-            const { name } = findDrill(drillId);
-            return why({
-              ...whose,
-              drillId,
-              words: `${name} is flown for another weakness today and counts here too.`,
-            });
-          }
+          if (taken.has(drillId))
+            return why({ ...whose, drillId, said: sentence('today.counts-here-too', { drill: drillId }) });
           taken.add(drillId);
           return drillToday(weakness, drillId, around);
         }),
@@ -100,11 +95,10 @@ function askedBy(weakness: WeaknessToday, taken: Set<string>, around: Around): A
 }
 
 /** Why a block may not be flown on the craft today; null when it may. */
-function refusalOf({ drillId }: Block, { pilot, conditions, restricting }: Around): string | null {
+function refusalOf({ drillId }: Block, { pilot, conditions, restricting }: Around): Said | null {
   const { windLimitMps, flies } = pilot;
   const { windMps, place } = conditions;
-  if (windMps > windLimitMps)
-    return `The wind is {v:${windMps.toFixed(1)}} and this pilot's limit {v:${windLimitMps.toFixed(1)}}: not today, or on the simulator.`;
+  if (windMps > windLimitMps) return sentence('today.too-windy', { windMps, windLimitMps });
   const flying = {
     drillId,
     flownOn: 'craft',
@@ -113,7 +107,7 @@ function refusalOf({ drillId }: Block, { pilot, conditions, restricting }: Aroun
     windLimitMps,
     ...(flies ? { flies } : {}),
   } as const;
-  return brokenBy(flying, restricting)[0]?.words ?? null;
+  return brokenBy(flying, restricting)[0]?.said ?? null;
 }
 
 /** What one pilot could fly today; of what may not be flown each drill once, with the reason. */
@@ -131,7 +125,7 @@ function askedOf(around: Around): Asked {
           pilotId: around.pilot.pilotId,
           causeId: weakness.causeId,
           drillId,
-          words: refusal,
+          said: refusal,
           refused: true,
         };
       });

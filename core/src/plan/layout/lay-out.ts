@@ -127,9 +127,9 @@ const byWorth = (a: Block, b: Block): number =>
  * Those of a pilot's blocks that are weighed. None goes in without what comes before it, however little that brings;
  * where there is no room for both, both stay out.
  */
-function weighedOf(own: readonly Block[]): readonly Block[] {
-  const weighed = new Set<Block>();
-  const wants = (block: Block, wanted: Set<Block>): Set<Block> => {
+function weighedOf<B extends Block>(own: readonly B[]): readonly B[] {
+  const weighed = new Set<B>();
+  const wants = (block: B, wanted: Set<B>): Set<B> => {
     wanted.add(block);
     for (const drillId of block.after) {
       const before = own.filter((each) => each.drillId === drillId);
@@ -157,7 +157,7 @@ function weighedOf(own: readonly Block[]): readonly Block[] {
  * on different packs; one drill once in a pack; the time there is.
  * @param blocks at most `WEIGHED_PER_PILOT` of each pilot are weighed
  */
-export function layOut(blocks: readonly Block[], means: Means): SessionLayout {
+export function layOut<B extends Block>(blocks: readonly B[], means: Means): SessionLayout<B> {
   const pilots = [...new Set(blocks.map((block) => block.pilotId))];
   const fitting = pilots.map((pilotId) =>
     blocks.filter((block) => block.pilotId === pilotId && block.minutes <= means.packMinutes).sort(byWorth),
@@ -189,7 +189,7 @@ export function layOut(blocks: readonly Block[], means: Means): SessionLayout {
 
   const { order, rests } = sequence(top.counts);
   const taken = pilots.map(() => 0);
-  const packs: Pack[] = order.map((pilot, i) => {
+  const packs: Pack<B>[] = order.map((pilot, i) => {
     const filled = best[pilot]![top.counts[pilot]!]!.packs[taken[pilot]!]!;
     taken[pilot]! += 1;
     return {

@@ -1,4 +1,4 @@
-import type { FindDrill } from '../../drills/drill-book';
+import type { FindDrill } from '../../drills/drills';
 import type { CauseId } from '../../causes/causes';
 import type { Clearance } from '../../clearance/clearance';
 import { type ClearingRule } from '../../clearance/clearing-rule';
@@ -8,7 +8,8 @@ import { type DrillId } from '../../drills/drills';
 import type { Day } from '../../vocabulary/day';
 import type { Place } from '../../vocabulary/flying';
 import { type Restricting } from '../../restrictions/restrictions';
-import type { Block } from './block';
+import type { Said } from '../../vocabulary/said';
+import type { ProposedBlock } from './block';
 
 export interface WeaknessToday {
   readonly weaknessId: string;
@@ -42,7 +43,7 @@ export interface NotToday {
   readonly pilotId: string;
   readonly drillId: DrillId | null;
   readonly causeId: CauseId;
-  readonly words: string;
+  readonly said: Said;
   /** It may not be flown, rather than that it is not its turn. */
   readonly refused: boolean;
 }
@@ -52,11 +53,11 @@ export interface BeforeFlying {
   readonly pilotId: string;
   readonly weaknessId: string;
   readonly drillId: DrillId;
-  readonly words: string;
+  readonly said: Said;
 }
 
 export interface Candidates {
-  readonly blocks: readonly Block[];
+  readonly blocks: readonly ProposedBlock[];
   readonly notToday: readonly NotToday[];
   readonly beforeFlying: readonly BeforeFlying[];
 }

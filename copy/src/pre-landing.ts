@@ -1,0 +1,1 @@
+export { PRE_LANDING } from './en/pre-landing';
