@@ -1,3 +1,4 @@
+import { messageWords } from '@skelby/copy/say';
 import { createInterface } from 'node:readline/promises';
 import { object, string } from 'yup';
 import { addSchool, addTrainer as insertTrainer } from '../server/src/db/add-school';
@@ -43,7 +44,7 @@ export async function runTrainer(options: TrainerOptions): Promise<number> {
   const wanted = await shape
     .validate({ ...options, password }, { abortEarly: false })
     .catch((error: { errors: string[] }) => {
-      throw new CannotGoOn(error.errors.join('\n'));
+      throw new CannotGoOn(error.errors.map((each) => messageWords(each)).join('\n'));
     });
   const { url, release } = await dataInUse(options.data);
   try {

@@ -5,6 +5,7 @@ import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
+import type { Lanes } from './db/lanes';
 import { problems } from './http/problems';
 import { type InFlight, requests } from './http/requests';
 import { sameOriginWrites } from './http/same-origin';
@@ -13,7 +14,7 @@ import { Problem } from './problem/problem';
 import { apiRouter } from './routes';
 
 export interface ApplicationOptions {
-  readonly db: Knex;
+  readonly lanes: Lanes;
   readonly log: Logger;
   /** Folder of the built app. */
   readonly appFolder: string;
@@ -72,7 +73,7 @@ function healthRouter(db: Knex, isStopping: () => boolean): Router {
 
 /** The whole server: one list of middleware, and one router with a file per resource behind it. */
 export function application({
-  db,
+  lanes,
   log,
   appFolder,
   isStopping,
@@ -88,8 +89,8 @@ export function application({
     if (error.code !== 'ECONNRESET' && error.code !== 'EPIPE' && error.code !== 'ERR_STREAM_PREMATURE_CLOSE')
       log.error({ err: error }, 'stream failed');
   });
-  const api = apiRouter(db, log);
-  const health = healthRouter(db, isStopping);
+  const api = apiRouter(lanes, log);
+  const health = healthRouter(lanes.asked, isStopping);
   koa.use(requests(log, inFlight));
   koa.use(
     helmet({

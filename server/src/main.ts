@@ -1,7 +1,7 @@
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import { application } from './application';
-import { connect } from './db/connection';
+import { openLanes } from './db/lanes';
 import { assertUpToDate } from './db/migrate';
 import { assertWorkingRole } from './db/working-role';
 import { InFlight } from './http/requests';
@@ -23,14 +23,14 @@ function count(name: string): number {
 }
 
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
-const db = connect(setting('DATABASE_URL'));
+const lanes = openLanes(setting('DATABASE_URL'));
 const inFlight = new InFlight();
 let stopping = false;
 
-await assertWorkingRole(db);
-await assertUpToDate(db);
+await assertWorkingRole(lanes.asked);
+await assertUpToDate(lanes.asked);
 const server = application({
-  db,
+  lanes,
   log,
   appFolder: setting('APP_FOLDER'),
   isStopping: () => stopping,
@@ -60,7 +60,7 @@ function stop(signal: string): void {
     // A reader that hung up has closed its connection, but its handler may still be at work.
     void inFlight
       .none()
-      .then(() => db.destroy())
+      .then(() => lanes.close())
       .then(() => {
         log.info('stopped');
         process.exit(0);

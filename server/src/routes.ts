@@ -2,7 +2,6 @@ import Router from '@koa/router';
 import type { AnyCommand } from '@skelby/core/commands/command';
 import { COMMANDS } from '@skelby/core/commands/commands';
 import { recordOwnRep, tellNearMiss } from '@skelby/core/commands/of-a-pilot';
-import type { Role } from '@skelby/core/pages/people';
 import type { Knex } from 'knex';
 import type { Context } from 'koa';
 import type { Logger } from 'pino';
@@ -34,15 +33,15 @@ import { recentFlights, roster } from './pages/roster';
 import { recentSessions, sessionOf } from './pages/sessions';
 import { today } from './pages/today';
 import { weaknessPage } from './pages/weakness';
+import { peopleRoutes } from './people/routes';
 import { notFound } from './problem/problem';
 import type { SchoolTx } from './db/in-school';
+import type { Lanes } from './db/lanes';
 
 /** What can be read, by address. */
 const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown>> = {
-  '/history': historyPage,
   '/me': async (school, ctx) => {
-    const { accountId, name, schoolName } = ctx.state['who'] as Who;
-    const { role } = (await school.tx('accounts').where({ id: accountId }).first('role')) as { role: Role };
+    const { accountId, name, schoolName, role } = ctx.state['who'] as Who;
     return { accountId, name, schoolName, role, units: await unitsOf(school) };
   },
   '/today': today,
@@ -53,7 +52,6 @@ const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown
   '/school/rule': ruleInForce,
   '/sessions': recentSessions,
   '/drills': drillVersions,
-  '/carry': prefetchPage,
   '/pilots/:id': (school, ctx) => pilotPage(school, keyIn(ctx, 'id', 'pilot')),
   '/sessions/:id': (school, ctx) => sessionOf(school, keyIn(ctx, 'id', 'session')),
   '/weaknesses/:id': (school, ctx) => weaknessPage(school, keyIn(ctx, 'id', 'weakness')),
@@ -92,31 +90,35 @@ function pilotRoutes(router: Router, db: Knex): void {
  * Everything under /api. Routes are matched in one case only: what stands before a handler must not be passed
  * by writing its address otherwise.
  */
-export function apiRouter(db: Knex, log: Logger): Router {
+export function apiRouter({ asked: db, ahead, files }: Lanes, log: Logger): Router {
   const router = new Router({ prefix: '/api', sensitive: true });
   const inSchool = inTheirSchool(db);
+  const later = inTheirSchool(db, ahead);
   router.post('/sign-in', makeSignIn(db));
   router.post('/sign-out', signOut(db));
   pilotRoutes(router, db);
-  exchangeRoutes(router, db, inSchool);
+  exchangeRoutes(router, { asked: db, ahead, files });
+  router.get('/carry', later('read', prefetchPage));
+  router.get('/history', inSchool('history', historyPage));
+  peopleRoutes(router, db, inSchool);
   for (const [address, page] of Object.entries(PAGES))
     router.get(
       address,
-      inSchool(async (school, ctx) => page(school, ctx)),
+      inSchool('read', async (school, ctx) => page(school, ctx)),
     );
   for (const command of COMMANDS as readonly AnyCommand[])
     if (isOfTrainer(command))
       router.put(
         command.address.pattern,
-        inSchool((school, ctx) => carryOut(school, command, keysOf(command, ctx), bodyOf(ctx))),
+        inSchool('read', (school, ctx) => carryOut(school, command, keysOf(command, ctx), bodyOf(ctx))),
       );
   router.post(
     '/pilots/:id/links',
-    inSchool((school, ctx) => makeLink(school, keyIn(ctx, 'id', 'pilot'), bodyOf(ctx))),
+    inSchool('keep-records', (school, ctx) => makeLink(school, keyIn(ctx, 'id', 'pilot'), bodyOf(ctx))),
   );
   router.get(
     '/pilots/:id/everything.json',
-    inSchool(async (school, ctx) => {
+    later('take-out', async (school, ctx) => {
       const pilotId = keyIn(ctx, 'id', 'pilot');
       const everything = await pilotEverything(school, pilotId);
       await recordEvent(school, { action: 'exported', subject: 'file', subjectId: pilotId, pilotId });
@@ -126,15 +128,15 @@ export function apiRouter(db: Knex, log: Logger): Router {
   );
   router.post(
     '/pilots/:id/forget',
-    inSchool((school, ctx) => forgetPilot(school, keyIn(ctx, 'id', 'pilot'), bodyOf(ctx))),
+    inSchool('forget', (school, ctx) => forgetPilot(school, keyIn(ctx, 'id', 'pilot'), bodyOf(ctx))),
   );
   router.post(
     '/v1/rank',
-    inSchool((school, ctx) => rankEvidence(school, bodyOf(ctx))),
+    inSchool('read', (school, ctx) => rankEvidence(school, bodyOf(ctx))),
   );
   router.post(
     '/sync',
-    inSchool((school, ctx) =>
+    inSchool('read', (school, ctx) =>
       carryOutBatch(school, bodyOf(ctx), (command, error) =>
         log.error({ err: error, requestId: ctx.state['requestId'], command: command.path }, 'command failed'),
       ),

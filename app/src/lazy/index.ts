@@ -40,3 +40,6 @@ export const SchoolScreen = later(beyond, (all) => all.SchoolScreen);
 export const FirstMinutesScreen = later(beyond, (all) => all.FirstMinutesScreen);
 export const RuleScreen = later(beyond, (all) => all.RuleScreen);
 export const HistoryScreen = later(beyond, (all) => all.HistoryScreen);
+export const PeopleScreen = later(beyond, (all) => all.PeopleScreen);
+export const OwnAccountScreen = later(beyond, (all) => all.OwnAccountScreen);
+export const JoinScreen = later(beyond, (all) => all.JoinScreen);

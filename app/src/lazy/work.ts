@@ -16,3 +16,6 @@ export { Counter } from '../features/reps/Counter';
 export { PlanScreen } from '../features/weakness/PlanScreen';
 export { SignOffSheet } from '../features/weakness/SignOffSheet';
 export { WeaknessScreen } from '../features/weakness/WeaknessScreen';
+export { PeopleScreen } from '../features/people/PeopleScreen';
+export { OwnAccountScreen } from '../features/people/OwnAccountScreen';
+export { JoinScreen } from '../features/people/JoinScreen';

@@ -6,6 +6,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { keepPrefetching } from '../offline/prefetch/prefetch';
 import { OfflineStrip } from '../offline/ui/OfflineStrip';
 import { DrillBookProvider } from '../shared/api/use-drills';
+import { useMay } from '../shared/api/use-may';
 import { useBook } from '../offline/overlay/use-book';
 import { outbox, useOutbox } from '../offline/outbox/use-outbox';
 import { loadArithmetic } from '../lazy';
@@ -26,7 +27,7 @@ const PLACES: readonly {
   { href: '/pilots', label: 'Pilots', icon: 'users', owns: /^\/pilots/ },
   { href: '/flights', label: 'Flights', icon: 'send', owns: /^\/flights/ },
   { href: '/sums', label: 'Sums', icon: 'compass', owns: /^\/sums/ },
-  { href: '/kit', label: 'Kit', icon: 'tool', owns: /^\/(kit|craft|sites|school|drills)/ },
+  { href: '/kit', label: 'Kit', icon: 'tool', owns: /^\/(kit|craft|sites|school|drills|account)/ },
 ];
 
 const useStyles = themed((theme) => ({
@@ -62,6 +63,7 @@ const useStyles = themed((theme) => ({
   },
   here: { borderTopColor: theme.ink },
   railHere: { borderLeftColor: theme.ink },
+  reads: { paddingHorizontal: 18, paddingVertical: 8, borderBottomWidth: 2, borderBottomColor: theme.ink },
   label: { fontSize: 15, lineHeight: 20, color: theme.ink },
 }));
 
@@ -102,10 +104,16 @@ const BARE = /^\/weakness\/[^/]+\/reps|^\/session\/.|\/practice$/;
 function Pages() {
   const styles = useStyles();
   const book = useBook();
+  const mayTrain = useMay('train');
   return (
     <DrillBookProvider value={book}>
       <View style={styles.page}>
         <OfflineStrip />
+        {mayTrain ? null : (
+          <Words as="soft" role="note" style={styles.reads}>
+            You read here. What you enter is not taken.
+          </Words>
+        )}
         <Slot />
       </View>
     </DrillBookProvider>

@@ -1,14 +1,12 @@
+import type { Role } from '../people/roles';
 import type { Units } from '../vocabulary/units';
-
-/** What an account may do in its school: the owner, its first trainer, may forget a pilot. */
-export type Role = 'owner' | 'trainer';
 
 /** Who is signed in. */
 export interface Me {
   readonly accountId: string;
   readonly name: string;
   readonly schoolName: string;
-  /** Absent in what an older version kept: a trainer. */
+  /** Absent in what an older version kept. */
   readonly role?: Role;
   /** Absent on a phone that last signed in before there were any. */
   readonly units?: Units;
@@ -30,4 +28,52 @@ export interface PilotLink {
   readonly binds?: boolean;
   /** Hour and place of sessions may be told. */
   readonly tellsWhen?: boolean;
+}
+
+/** An account of the school. */
+export interface Account {
+  readonly id: string;
+  readonly name: string;
+  readonly email: string;
+  readonly role: Role;
+  /** It opens nothing any more. */
+  readonly endedAt: string | null;
+  /** Null: not since sessions are written down. */
+  readonly lastSeenAt: string | null;
+}
+
+/** A link that is out: to a new account, or to a new password for one that is there. */
+export interface Invitation {
+  readonly id: string;
+  readonly role: Role;
+  readonly accountId: string | null;
+  readonly madeAt: string;
+  readonly expiresAt: string;
+}
+
+export interface PeoplePage {
+  readonly accounts: readonly Account[];
+  readonly invitations: readonly Invitation[];
+}
+
+export type DeviceKind = 'phone' | 'desk';
+
+/** Somewhere that one is signed in. */
+export interface OwnSession {
+  readonly id: string;
+  /** Empty: begun before this was written down. */
+  readonly device: DeviceKind | '';
+  readonly madeAt: string;
+  readonly usedAt: string | null;
+  /** It is the one that asks. */
+  readonly here: boolean;
+}
+
+/** What an invitation leads to, told to whoever holds it. */
+export interface Invited {
+  readonly schoolName: string;
+  readonly invitedBy: string;
+  readonly role: Role;
+  /** Set: a new password for this account. */
+  readonly email: string | null;
 }

@@ -1,6 +1,8 @@
 import type { AnyCommand } from '@skelby/core/commands/command';
 import type { CommandName, CommandNamed } from '@skelby/core/commands/commands';
+import { RIGHT_OF } from '@skelby/core/people/roles';
 import type { SchoolTx } from '../db/in-school';
+import { assertMay } from '../problem/may';
 import { assertDayNotFuture, assertNotFuture } from '../facts/when';
 import { assertPlain } from '../problem/plain';
 import { badField } from '../problem/problem';
@@ -83,7 +85,9 @@ export async function carryOut<C extends AnyCommand>(
   keys: GivenCommand<C>['keys'],
   body: unknown,
 ): Promise<unknown> {
-  const handler = HANDLERS[command.name as TrainerCommandName] as unknown as Handler<C>;
+  const name = command.name as TrainerCommandName;
+  assertMay(school, RIGHT_OF[name]);
+  const handler = HANDLERS[name] as unknown as Handler<C>;
   return handler(school, await given(command, keys, body));
 }
 

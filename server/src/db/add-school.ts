@@ -1,4 +1,5 @@
 import { type ClearingRule, DEFAULT_RULE } from '@skelby/core/clearance/clearing-rule';
+import type { Role } from '@skelby/core/people/roles';
 import type { Knex } from 'knex';
 import { v7 as uuid } from 'uuid';
 import { hashPassword } from './password';
@@ -7,6 +8,8 @@ export interface NewTrainer {
   readonly name: string;
   readonly email: string;
   readonly password: string;
+  /** Absent: the first of a school is its owner, the others are trainers. */
+  readonly role?: Role;
 }
 
 export interface NewSchool {
@@ -39,7 +42,7 @@ export async function addTrainer(db: Knex, schoolId: string, trainer: NewTrainer
     name: trainer.name,
     email: trainer.email.trim().toLowerCase(),
     passwordHash: await hashPassword(trainer.password),
-    role: first ? 'trainer' : 'owner',
+    role: trainer.role ?? (first ? 'trainer' : 'owner'),
   });
   return id;
 }

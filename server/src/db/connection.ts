@@ -1,5 +1,6 @@
 import knex, { type Knex } from 'knex';
 import pg from 'pg';
+import { Share } from './share';
 
 const DATE = 1082;
 const TIMESTAMPTZ = 1184;
@@ -18,12 +19,41 @@ const camelKeys = (row: unknown): unknown =>
     ? Object.fromEntries(Object.entries(row).map(([name, value]) => [toCamel(name), value]))
     : row;
 
-/** Columns are snake_case in the database and camelCase in the code; JSON inside a column is left alone. */
-export function connect(databaseUrl: string): Knex {
-  return knex({
+/** What the work on some connections may take. */
+export interface Lane {
+  /** At once, of all schools and of one. */
+  readonly connections: number;
+  readonly ofOneSchool: number;
+  /** Longer than this nobody waits for a connection, ms. */
+  readonly waitMs: number;
+  /** Longest statement, and longest wait for another's lock, ms. */
+  readonly statementMs: number;
+  readonly lockMs: number;
+}
+
+/** Longest time a transaction is left open with nothing to do, ms: whoever opened it has gone. */
+export const IDLE_MS = 30_000;
+
+/** What holds for a lane's transactions. */
+export interface LaneRules {
+  readonly lane: Lane;
+  readonly share: Share;
+}
+const RULES = new WeakMap<Knex, LaneRules>();
+
+/** What holds for the transactions on these connections; undefined: nothing, they are a tool's. */
+export const rulesOf = (db: Knex): LaneRules | undefined => RULES.get(db);
+
+/**
+ * Columns are snake_case in the database and camelCase in the code; JSON inside a column is left alone.
+ * @param lane what work on these connections may take; absent: all it wants
+ */
+export function connect(databaseUrl: string, lane?: Lane): Knex {
+  const db = knex({
     client: 'pg',
     connection: databaseUrl,
-    pool: { min: 0, max: 10 },
+    pool: { min: 0, max: lane?.connections ?? 10 },
+    ...(lane ? { acquireConnectionTimeout: lane.waitMs } : {}),
     // What Knex would print here it also throws.
     log: { warn: () => {}, error: () => {} },
     wrapIdentifier: (name, original) => (name === '*' ? name : original(toSnake(name))),
@@ -35,4 +65,6 @@ export function connect(databaseUrl: string): Knex {
       return camelKeys(result);
     },
   });
+  if (lane) RULES.set(db, { lane, share: new Share(lane.ofOneSchool, lane.waitMs) });
+  return db;
 }

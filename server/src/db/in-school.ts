@@ -1,5 +1,7 @@
 import type { DrillId } from '@skelby/core/drills/drills';
+import type { Role } from '@skelby/core/people/roles';
 import type { Knex } from 'knex';
+import { IDLE_MS, type Lane, rulesOf } from './connection';
 
 /**
  * Work before anybody is known: row level security hides every row from it, and it may call the sign-in
@@ -18,25 +20,39 @@ export interface SchoolTx {
   readonly tx: Knex.Transaction;
   readonly schoolId: string;
   readonly accountId: string | null;
+  /** What whoever acts is in the school; absent: a tool, or the holder of a pilot's link. */
+  readonly role?: Role;
   /** The phone that sends, where it says. */
   readonly phone?: string | null;
   /** In a batch: what is to be worked out again once, at its end. */
   readonly deferred?: Deferred;
 }
 
+const AS_SERVER = "select set_config('role', 'skelby_app', true), set_config('skelby.school', ?, true)";
+/** For the transaction alone, so that a pooler may hand its connection on. */
+const WITHIN_LIMITS = `${AS_SERVER}, set_config('statement_timeout', ?, true), set_config('lock_timeout', ?, true), set_config('idle_in_transaction_session_timeout', ?, true)`;
+const limitsOf = ({ statementMs, lockMs }: Lane): readonly string[] =>
+  [statementMs, lockMs, IDLE_MS].map((ms) => `${ms}ms`);
+
 /**
  * The only way to the data. Opens a transaction as the database role that cannot bypass row-level
  * security, for one school: every row of another school is invisible to everything inside.
+ * @throws Busy when the school has too much under way already
  */
-export function inSchool<T>(
+export async function inSchool<T>(
   db: Knex,
-  who: { readonly schoolId: string; readonly accountId: string | null },
+  who: { readonly schoolId: string; readonly accountId: string | null; readonly role?: Role },
   work: (school: SchoolTx) => Promise<T>,
 ): Promise<T> {
-  return db.transaction(async (tx) => {
-    await tx.raw("select set_config('role', 'skelby_app', true), set_config('skelby.school', ?, true)", [
-      who.schoolId,
-    ]);
-    return work({ tx, schoolId: who.schoolId, accountId: who.accountId });
-  });
+  const rules = rulesOf(db);
+  const giveBack = who.schoolId === NO_SCHOOL ? undefined : await rules?.share.take(who.schoolId);
+  try {
+    return await db.transaction(async (tx) => {
+      await tx.raw(rules ? WITHIN_LIMITS : AS_SERVER, [who.schoolId, ...(rules ? limitsOf(rules.lane) : [])]);
+      const { schoolId, accountId, role } = who;
+      return work({ tx, schoolId, accountId, ...(role ? { role } : {}) });
+    });
+  } finally {
+    giveBack?.();
+  }
 }

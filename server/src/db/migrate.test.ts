@@ -81,9 +81,11 @@ describe('bringing a database up to date', () => {
       await expect(assertUpToDate(db)).rejects.toThrow(/stands at nothing.*\.\/skelby migrate/);
       await migrate(db);
       await db('skelby_migrations_lock').update({ is_locked: 1 });
-      await db('skelby_migrations').where({ name: '017-came-in' }).delete();
-      await db.raw('alter table reps drop column recorded_at; drop index events_newest');
-      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 016/);
+      await db('skelby_migrations').where({ name: '018-people' }).delete();
+      await db.raw(
+        'drop table invitations; drop function invitation_by_token(bytea), signs_in(text); alter table accounts drop column ended_at; alter table sessions drop column made_at, drop column used_at, drop column device',
+      );
+      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 017/);
       await migrate(fresh());
       await expect(assertUpToDate(db)).resolves.toBeUndefined();
     });

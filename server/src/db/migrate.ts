@@ -16,6 +16,7 @@ import * as signInLimits from './migrations/014-sign-in-limits';
 import * as forgetting from './migrations/015-forgetting';
 import * as linkUse from './migrations/016-link-use';
 import * as cameIn from './migrations/017-came-in';
+import * as people from './migrations/018-people';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -36,6 +37,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '015-forgetting': forgetting,
   '016-link-use': linkUse,
   '017-came-in': cameIn,
+  '018-people': people,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -34,6 +34,7 @@ const TABLES = [
   'accounts',
   'devices',
   'sessions',
+  'invitations',
   'pilots',
   'craft',
   'sites',

@@ -1,4 +1,4 @@
-import { PassThrough, type Readable, Transform } from 'node:stream';
+import { PassThrough, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { COLUMNS, fromCells } from '@skelby/core/exchange/occurrence-record';
 import { CsvError, parse } from 'csv-parse';
@@ -15,25 +15,11 @@ export type ImportedEntry =
   | { readonly line: number; readonly raw: unknown }
   | { readonly line: number; readonly column: string; readonly message: string };
 
-const MOST_BYTES = 64 * 1024 * 1024;
-
-/** Lets a file through as long as it is not too large. */
-function limited(): Transform {
-  let bytes = 0;
-  return new Transform({
-    transform(chunk: Buffer, _, done) {
-      bytes += chunk.length;
-      if (bytes > MOST_BYTES) done(new Problem(413, 'Too large', 'The file is larger than 64 MB: split it.'));
-      else done(null, chunk);
-    },
-  });
-}
-
 /** Runs a file through its parser; an error of either ends the other. */
 function through(file: Readable, ...parts: readonly NodeJS.ReadWriteStream[]): AsyncIterable<unknown> {
   const last = new PassThrough({ objectMode: true });
-  (pipeline as (...streams: unknown[]) => Promise<void>)(file, limited(), ...parts, last).catch(
-    (error: Error) => last.destroy(error),
+  (pipeline as (...streams: unknown[]) => Promise<void>)(file, ...parts, last).catch((error: Error) =>
+    last.destroy(error),
   );
   return last;
 }

@@ -1,14 +1,15 @@
 import { Readable } from 'node:stream';
 import type Router from '@koa/router';
-import type { Knex } from 'knex';
 import type { Context } from 'koa';
 import { occurrencesAsCsv, occurrencesAsJson } from '../exchange/export-occurrences';
 import { importOccurrences } from '../exchange/import-occurrences';
 import { readCsv, readJson } from '../exchange/read-file';
-import type { InTheirSchool } from '../http/in-their-school';
+import { withReceived } from '../exchange/received-file';
+import { assertMay } from '../problem/may';
 import { badField } from '../problem/problem';
 import { whoAsks, type Who } from '../http/session';
-import { inSchool as inSchoolOf } from '../db/in-school';
+import { inSchool } from '../db/in-school';
+import type { Lanes } from '../db/lanes';
 import { recordEvent } from '../facts/events';
 import { historyAsCsv } from '../pages/history';
 
@@ -29,29 +30,29 @@ const send = (ctx: Context, type: string, name: string, parts: AsyncGenerator<st
 
 /**
  * Occurrences out as a file, and in from one. A file is checked first; nothing is saved until that is asked
- * for.
+ * for. It is here whole before anything of the database is taken for it.
  */
-export function exchangeRoutes(router: Router, db: Knex, inSchool: InTheirSchool): void {
+export function exchangeRoutes(router: Router, { asked: db, ahead, files }: Omit<Lanes, 'close'>): void {
   /** A file that leaves the school is in its history. */
   const leaves = (file: string, type: string, parts: (who: Who, ctx: Context) => AsyncGenerator<string>) =>
     router.get(`/${file}`, async (ctx) => {
       const who = await whoAsks(db, ctx);
-      await inSchoolOf(db, who, (school) =>
+      assertMay(who, file === 'history.csv' ? 'history' : 'take-out');
+      await inSchool(db, who, (school) =>
         recordEvent(school, { action: 'exported', subject: 'file', subjectId: who.accountId, reason: file }),
       );
       send(ctx, type, file, parts(who, ctx));
     });
-  leaves('occurrences.csv', 'text/csv', (who) => occurrencesAsCsv(db, who));
-  leaves('occurrences.json', 'application/json', (who) => occurrencesAsJson(db, who));
-  leaves('history.csv', 'text/csv', (who, ctx) => historyAsCsv(db, who, ctx));
-  router.post(
-    '/imports/occurrences',
-    inSchool((school, ctx) =>
-      importOccurrences(
-        school,
-        READERS[asked(ctx, 'format', ['csv', 'json'])](ctx.req),
-        asked(ctx, 'save', ['nothing', 'good']) === 'good',
-      ),
-    ),
-  );
+  leaves('occurrences.csv', 'text/csv', (who) => occurrencesAsCsv(ahead, who));
+  leaves('occurrences.json', 'application/json', (who) => occurrencesAsJson(ahead, who));
+  leaves('history.csv', 'text/csv', (who, ctx) => historyAsCsv(ahead, who, ctx));
+  router.post('/imports/occurrences', async (ctx) => {
+    const who = await whoAsks(db, ctx);
+    assertMay(who, 'bring-in');
+    const read = READERS[asked(ctx, 'format', ['csv', 'json'])];
+    const save = asked(ctx, 'save', ['nothing', 'good']) === 'good';
+    await withReceived(ctx.req, async (file) => {
+      ctx.body = await inSchool(files, who, (school) => importOccurrences(school, read(file()), save));
+    });
+  });
 }

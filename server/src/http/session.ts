@@ -1,5 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { verify } from '@node-rs/argon2';
+import type { DeviceKind } from '@skelby/core/pages/people';
+import type { Role } from '@skelby/core/people/roles';
 import { signInShape } from '@skelby/core/schemas/sign-in';
 import type { Knex } from 'knex';
 import type { Context } from 'koa';
@@ -10,7 +12,7 @@ import { recordEvent } from '../facts/events';
 import { bodyOf } from './body';
 import { SignInLimits } from './sign-in-limits';
 import { assertPlain } from '../problem/plain';
-import { Problem } from '../problem/problem';
+import { badField, Problem } from '../problem/problem';
 
 export const COOKIE = 'skelby_session';
 /** Says that this account has signed in here before; it opens nothing. */
@@ -25,6 +27,8 @@ export interface Who {
   readonly accountId: string;
   readonly name: string;
   readonly schoolName: string;
+  readonly role: Role;
+  readonly sessionId: string;
 }
 
 /** Behind TLS a cookie is this host's alone, and no neighbour can set it (RFC 6265bis, "__Host-"). */
@@ -44,15 +48,17 @@ const decoy = hashPassword(randomBytes(16).toString('hex'));
 interface Device {
   readonly token: string | null;
   readonly isKnown: boolean;
+  readonly kind: DeviceKind;
 }
 
 async function deviceOf(db: Knex, ctx: Context, email: string): Promise<Device> {
   const token = ctx.cookies.get(cookieOf(ctx, DEVICE)) ?? null;
-  if (token === null) return { token, isKnown: false };
+  const kind: DeviceKind = /Mobi|Android/.test(ctx.get('User-Agent')) ? 'phone' : 'desk';
+  if (token === null) return { token, isKnown: false, kind };
   const { rows } = (await db.raw('select is_device_of(?, ?) as own', [email, tokenHash(token)])) as {
     rows: { own: boolean }[];
   };
-  return { token, isKnown: rows[0]!.own };
+  return { token, isKnown: rows[0]!.own, kind };
 }
 
 interface Account {
@@ -69,7 +75,7 @@ const newToken = () => randomBytes(32).toString('base64url');
  * A new session, and the device it is on where that was not known; a device that two trainers share is known for both.
  * @returns the cookies to set, by name
  */
-async function beginSession(db: Knex, account: Account, device: Device) {
+async function beginSession(db: Knex, account: Pick<Account, 'schoolId' | 'accountId'>, device: Device) {
   const { accountId } = account;
   const [token, deviceToken] = [newToken(), device.token ?? newToken()];
   const expires = daysFromNow(SESSION_DAYS);
@@ -83,6 +89,7 @@ async function beginSession(db: Knex, account: Account, device: Device) {
       accountId,
       tokenHash: tokenHash(token),
       expiresAt: expires,
+      device: device.kind,
     });
     if (device.isKnown) return;
     await tx('devices').where('made_at', '<', daysFromNow(-DEVICE_DAYS)).delete();
@@ -92,6 +99,35 @@ async function beginSession(db: Knex, account: Account, device: Device) {
     { name: COOKIE, token, expires },
     ...(device.isKnown ? [] : [{ name: DEVICE, token: deviceToken, expires: daysFromNow(DEVICE_DAYS) }]),
   ];
+}
+
+/** Begins a session for whoever has shown who they are, and hands its cookies over. */
+async function letIn(
+  db: Knex,
+  ctx: Context,
+  account: Pick<Account, 'schoolId' | 'accountId'>,
+  device: Device,
+): Promise<void> {
+  for (const { name, token, expires } of await beginSession(db, account, device))
+    ctx.cookies.set(cookieOf(ctx, name), token, { ...cookieSettings(ctx), expires });
+}
+
+/** The same for somebody who has just made an account, or a new password for it. */
+export const letInNew = async (
+  db: Knex,
+  ctx: Context,
+  account: Pick<Account, 'schoolId' | 'accountId'> & { readonly email: string },
+): Promise<void> => letIn(db, ctx, account, await deviceOf(db, ctx, account.email));
+
+/** @throws Problem 401 unless it is the account's password; wrong ones count as when signing in */
+export async function assertPassword(db: Knex, ctx: Context, email: string, password: string): Promise<void> {
+  const limits = new SignInLimits(db);
+  const trying = { email, source: ctx.ip, device: null };
+  await limits.count(trying, (seconds) => ctx.set('Retry-After', String(seconds)));
+  const { rows } = (await db.raw('select * from account_by_email(?)', [email])) as { rows: Account[] };
+  if (!(await verify(rows[0]?.passwordHash ?? (await decoy), password)))
+    throw badField('password', 'Password is not yours: type the one you sign in with now.');
+  await limits.wasRight(trying);
 }
 
 export function makeSignIn(db: Knex) {
@@ -107,19 +143,28 @@ export function makeSignIn(db: Knex) {
     const right = await verify(account?.passwordHash ?? (await decoy), password);
     if (!account || !right) throw wrong();
     await limits.wasRight(trying);
-    for (const { name, token, expires } of await beginSession(db, account, device))
-      ctx.cookies.set(cookieOf(ctx, name), token, { ...cookieSettings(ctx), expires });
+    await letIn(db, ctx, account, device);
     ctx.body = { name: account.name };
   };
 }
 
 /**
- * One query, and no transaction around it: the function sees across schools by itself and gives away nothing
+ * One query, and mostly no transaction around it: the function sees across schools by itself and gives away nothing
  * but whose token it is.
  */
 async function whoHas(db: Knex, token: string): Promise<Who | undefined> {
-  const { rows } = (await db.raw('select * from session_by_token(?)', [tokenHash(token)])) as { rows: Who[] };
-  return rows[0];
+  const { rows } = (await db.raw('select * from session_by_token(?)', [tokenHash(token)])) as {
+    rows: (Who & { readonly seenLately: boolean })[];
+  };
+  const [found] = rows;
+  if (!found) return undefined;
+  const { seenLately, ...who } = found;
+  // Use is seen to five minutes: not every reading is a write.
+  if (!seenLately)
+    await inSchool(db, who, ({ tx }) =>
+      tx('sessions').where({ id: who.sessionId }).update({ usedAt: tx.fn.now() }),
+    );
+  return who;
 }
 
 /**

@@ -1,6 +1,7 @@
 import { messageWords } from '@skelby/copy/say';
 import type { Said } from '@skelby/core/vocabulary/said';
 import { ValidationError } from 'yup';
+import { Busy } from '../db/share';
 
 export interface FieldError {
   readonly field: string;
@@ -50,7 +51,10 @@ const PASSES = /^(08|40|53|57)|^55P03$/;
 
 /** Whether the same request, sent again a little later, may well go through. */
 export const passesByItself = (error: unknown): boolean =>
-  error instanceof Error && 'code' in error && typeof error.code === 'string' && PASSES.test(error.code);
+  error instanceof Busy ||
+  (error instanceof Error &&
+    (error.name === 'KnexTimeoutError' ||
+      ('code' in error && typeof error.code === 'string' && PASSES.test(error.code))));
 
 /** Told where the fault is ours. */
 export const OUR_MISTAKE = new Problem(
@@ -61,7 +65,7 @@ export const OUR_MISTAKE = new Problem(
 export const BUSY = new Problem(
   503,
   'Busy',
-  'The server is busy with the same records. Nothing was changed; it is tried again by itself.',
+  'The server has much to do just now. Nothing was changed; it is tried again by itself.',
 );
 
 /** Told where a row refers to one that is not there. */
@@ -80,6 +84,12 @@ function lostReference(error: unknown): Problem | null {
     },
   );
 }
+
+/** Whether whoever sent it has gone. */
+const hasHungUp = (error: unknown): boolean =>
+  error instanceof Error &&
+  'code' in error &&
+  (error.code === 'ERR_STREAM_PREMATURE_CLOSE' || error.code === 'ECONNRESET');
 
 /** Node's codes for what zlib cannot unpack. */
 const isBadCompression = (error: unknown): boolean =>
@@ -112,6 +122,7 @@ export function problemOf(error: unknown): Problem | null {
   }
   if (isBadCompression(error))
     return new Problem(400, 'Bad request', 'The request could not be read: it is not compressed as it says.');
+  if (hasHungUp(error)) return new Problem(400, 'Broke off', 'The request broke off before its end.');
   if (passesByItself(error)) return BUSY;
   return null;
 }

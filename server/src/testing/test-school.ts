@@ -8,6 +8,7 @@ import { v7 as uuid } from 'uuid';
 import { application } from '../application';
 import { addSchool, addTrainer } from '../db/add-school';
 import { connect } from '../db/connection';
+import { type Lanes, openLanes } from '../db/lanes';
 import { migrate } from '../db/migrate';
 import { InFlight } from '../http/requests';
 
@@ -130,19 +131,19 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
   // The server works as in earnest: by a connection that owns nothing. Tests look at the tables as the owner.
   const working = new URL(process.env['TEST_CLUSTER_APP_URL'] ?? '');
   working.pathname = `/${name}`;
-  const running: { readonly server: Server; readonly appDb: Knex }[] = [];
+  const running: { readonly server: Server; readonly lanes: Lanes }[] = [];
   /** Starts a server of its own on this database. @returns its address */
   const another = async (proxies = 0): Promise<string> => {
-    const appDb = connect(working.href);
+    const lanes = openLanes(working.href);
     const server = application({
-      db: appDb,
+      lanes,
       log: pino({ level: 'silent' }),
       appFolder: options.appFolder ?? '/nowhere',
       isStopping: options.isStopping ?? (() => false),
       inFlight: new InFlight(),
       proxies,
     }).listen(0, '127.0.0.1');
-    running.push({ server, appDb });
+    running.push({ server, lanes });
     await new Promise((resolve) => {
       server.once('listening', resolve);
     });
@@ -171,12 +172,12 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
       return new Visitor(base).signIn(email);
     },
     close: async () => {
-      for (const { server, appDb } of running) {
+      for (const { server, lanes } of running) {
         server.closeAllConnections();
         await new Promise((resolve) => {
           server.close(resolve);
         });
-        await appDb.destroy();
+        await lanes.close();
       }
       await db.destroy();
       await admin.raw('drop database if exists ?? with (force)', [name]);

@@ -22,6 +22,7 @@ function Account() {
   return (
     <Part heading="Signed in">
       <Words>{`${me.data.name}, ${me.data.schoolName}`}</Words>
+      <LinkButton icon="key" label="Password and devices" href="/account" />
       {signOut.error ? <Words as="strong" role="alert">{`! ${signOut.error.message}`}</Words> : null}
       {unsent === 0 ? (
         <Button label="Sign out" icon="log-out" onPress={() => signOut.mutate()} />

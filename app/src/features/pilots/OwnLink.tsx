@@ -1,15 +1,14 @@
 import { revokeLink } from '@skelby/core/commands/handles';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { postFor, put } from '../../shared/api/client';
 import type { PilotPage } from '@skelby/core/pages/pages';
 import type { PilotLink } from '@skelby/core/pages/people';
 import { Choice } from '../../shared/forms/Choice';
-import { Button, ButtonRow } from '../../shared/ui/Button';
+import { Button } from '../../shared/ui/Button';
+import { LinkToPassOn } from '../../shared/ui/LinkToPassOn';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';
-import { usePassOn } from '../../shared/ui/use-pass-on';
 import { Words } from '../../shared/ui/Words';
 import { sayDay } from '../../shared/copy/dates';
 
@@ -73,17 +72,13 @@ function ToMake({ isPending, onMake }: ToMakeProps) {
 /** A private link to the pilot's own page: made here, shown once, and taken back here. */
 export function OwnLink({ page }: { readonly page: PilotPage }) {
   const client = useQueryClient();
-  const { copied, pass, anew } = usePassOn('Your Skelby page');
   const look = () => {
     void client.invalidateQueries({ queryKey: ['pilot', page.pilot.id] });
   };
   const make = useMutation({
     mutationFn: (asked: LinkAsked) =>
       postFor<{ token: string }>(`/pilots/${page.pilot.id}/links`, { days: DAYS, ...asked }),
-    onSuccess: () => {
-      anew();
-      look();
-    },
+    onSuccess: look,
   });
   const revoke = useMutation({
     mutationFn: (id: string) => put(revokeLink.address.build({ id }), {}),
@@ -100,18 +95,7 @@ export function OwnLink({ page }: { readonly page: PilotPage }) {
       <Words as="soft">{`Own weaknesses, drills and progress, without an account, for ${DAYS} days. Whoever has the link sees it.`}</Words>
       {error ? <Words as="strong" role="alert">{`! ${error.message}`}</Words> : null}
       {address ? (
-        <View style={{ gap: 8 }}>
-          <Words aria-label="Link">{address}</Words>
-          <ButtonRow>
-            <Button
-              kind="solid"
-              icon="share-2"
-              label={copied ? 'Copied' : 'Pass it on'}
-              onPress={() => void pass(address)}
-            />
-          </ButtonRow>
-          <Words as="soft">It is shown this once.</Words>
-        </View>
+        <LinkToPassOn address={address} title="Your Skelby page" lasts="It is shown this once." />
       ) : (
         <ToMake isPending={make.isPending} onMake={(asked) => make.mutate(asked)} />
       )}

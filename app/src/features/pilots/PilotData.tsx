@@ -2,7 +2,7 @@ import type { PilotPage } from '@skelby/core/pages/pages';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useMe } from '../../offline/account-queries';
+import { useMay } from '../../shared/api/use-may';
 import { dropKept } from '../../offline/prefetch/prefetch';
 import { get, postFor } from '../../shared/api/client';
 import { plural } from '../../shared/copy/copy';
@@ -67,7 +67,7 @@ function Forget({ pilot }: Pick<PilotPage, 'pilot'>) {
 
 /** What is kept of a pilot: out as a file, and, by the owner of the school, forgotten. */
 export function PilotData({ page: { pilot } }: { readonly page: PilotPage }) {
-  const me = useMe().data;
+  const mayForget = useMay('forget');
   const everything = useMutation({
     mutationFn: () => get<unknown>(`/pilots/${pilot.id}/everything.json`),
     onSuccess: (told) => saveFile('pilot.json', JSON.stringify(told, null, 2), 'application/json'),
@@ -84,7 +84,7 @@ export function PilotData({ page: { pilot } }: { readonly page: PilotPage }) {
       {everything.error ? <Words as="strong" role="alert">{`! ${everything.error.message}`}</Words> : null}
       {pilot.forgottenAt ? (
         <Words as="soft">Name and words were blanked at somebody's wish.</Words>
-      ) : me?.role === 'owner' ? (
+      ) : mayForget ? (
         <Forget pilot={pilot} />
       ) : null}
     </Part>

@@ -1,3 +1,4 @@
+import { useMay } from '../../shared/api/use-may';
 import type { QuestionId } from '@skelby/core/evidence/questions';
 import { questionWords, valueWords } from '@skelby/copy/questions';
 import { causeWords } from '@skelby/copy/causes';
@@ -10,7 +11,7 @@ import type { SchoolExperience } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { useExperience } from '../../offline/overlay/debrief-queries';
 import { useSaveNow } from '../../offline/overlay/record-queries';
-import { Button, LinkButton } from '../../shared/ui/Button';
+import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
 import { Choice } from '../../shared/forms/Choice';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Part, Screen } from '../../shared/ui/Screen';
@@ -144,6 +145,12 @@ function Notices() {
 /** What the school sets for itself, and what its records have taught. */
 export function SchoolScreen() {
   const experience = useExperience();
+  const sees = {
+    sets: useMay('set-school'),
+    people: useMay('people'),
+    history: useMay('history'),
+    files: useMay('take-out'),
+  };
   return (
     <Loaded query={experience} title="School" up="/kit">
       {(data) => (
@@ -153,19 +160,26 @@ export function SchoolScreen() {
           aside={
             <>
               <Calibration />
-              <Experience experience={data} />
+              {sees.sets ? <Experience experience={data} /> : null}
             </>
           }
         >
-          <Units />
+          {sees.sets ? <Units /> : null}
           <Part heading="Clearing">
             <LinkButton icon="sliders" label="Clearing rule" href="/school/rule" />
           </Part>
-          <Part heading="Who did what">
-            <LinkButton icon="clock" label="History" href="/school/history" />
-          </Part>
-          <Reporting />
-          <Exchange />
+          {sees.history ? (
+            <Part heading="People">
+              <ButtonRow>
+                {sees.people ? (
+                  <LinkButton icon="users" label="Who may do what" href="/school/people" />
+                ) : null}
+                <LinkButton icon="clock" label="Who did what" href="/school/history" />
+              </ButtonRow>
+            </Part>
+          ) : null}
+          {sees.sets ? <Reporting /> : null}
+          {sees.files ? <Exchange /> : null}
           <Notices />
         </Screen>
       )}

@@ -1,3 +1,4 @@
+import { useMay } from '../../shared/api/use-may';
 import { causeWords } from '@skelby/copy/causes';
 import { type ReactNode, useDeferredValue } from 'react';
 import type { TodayList } from '@skelby/core/pages/pages';
@@ -70,16 +71,21 @@ function TodayOf({ list }: { readonly list: TodayList }) {
   const { checks, toSign, drilling, waiting } = inOrder(list.weaknesses, todayHere());
   const nothing = list.toDebrief.length + list.weaknesses.length === 0;
   const cause = (line: TodayWeakness) => causeWords(line.causeId).name;
+  const mayTrain = useMay('train');
   const restricted = (line: TodayWeakness) => `${cause(line)}. ${causeWords(line.causeId).restriction}.`;
   return (
     <Screen
       title="Today"
       end={
-        list.weaknesses.length > 0 ? (
+        mayTrain && list.weaknesses.length > 0 ? (
           <LinkButton icon="list" label="Plan a session" href="/session" />
         ) : undefined
       }
-      foot={<LinkButton kind="main" icon="plus" label="Log a crash or near-miss" href="/log/pilot" />}
+      foot={
+        mayTrain ? (
+          <LinkButton kind="main" icon="plus" label="Log a crash or near-miss" href="/log/pilot" />
+        ) : undefined
+      }
       aside={
         nothing || !drawsRest ? null : (
           <>

@@ -1,6 +1,7 @@
+import { messageWords } from '@skelby/copy/say';
 import { STAMPS } from '@skelby/core/sync/batch';
 import { choiceOrNone, instant, key, line } from '@skelby/core/schemas/fields';
-import { array, mixed, object } from 'yup';
+import { array, mixed, object, ValidationError } from 'yup';
 import type { Waiting } from './waiting';
 
 const FORMAT = 'skelby-waiting';
@@ -48,6 +49,10 @@ export async function entriesIn(
     throw new Error(ANOTHER);
   }
   if ((content as { format?: unknown } | null)?.format !== FORMAT) throw new Error(ANOTHER);
-  const { entries } = await shape.validate(content);
+  const { entries } = await shape.validate(content).catch((error: unknown) => {
+    throw error instanceof ValidationError
+      ? new Error(error.errors.map((each) => messageWords(each)).join(' '))
+      : error;
+  });
   return entries.map((entry) => ({ ...entry, stamp: entry.stamp ?? null }));
 }

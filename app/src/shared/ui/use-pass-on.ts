@@ -4,7 +4,6 @@ import { useState } from 'react';
 export function usePassOn(title: string): {
   readonly copied: boolean;
   readonly pass: (address: string) => Promise<void>;
-  readonly anew: () => void;
 } {
   const [copied, setCopied] = useState(false);
   const pass = async (address: string) => {
@@ -19,5 +18,5 @@ export function usePassOn(title: string): {
       if (!(error instanceof DOMException && error.name === 'AbortError')) throw error;
     }
   };
-  return { copied, pass, anew: () => setCopied(false) };
+  return { copied, pass };
 }

@@ -1,0 +1,1 @@
+export { OwnAccountScreen as default } from '../../lazy';

@@ -1,0 +1,114 @@
+import type { OwnSession } from '@skelby/core/pages/people';
+import { useState } from 'react';
+import { useOwnAccountActs, useOwnSessions } from '../../offline/people-queries';
+import { ApiProblem } from '../../shared/api/client';
+import { useWho } from '../../shared/api/use-who';
+import { sayTime } from '../../shared/copy/dates';
+import { TextBox } from '../../shared/forms/TextBox';
+import { Button } from '../../shared/ui/Button';
+import { Loaded } from '../../shared/ui/Loaded';
+import { Row, Rows } from '../../shared/ui/Rows';
+import { Part, Screen } from '../../shared/ui/Screen';
+import { Words } from '../../shared/ui/Words';
+
+const DEVICE_WORDS: Readonly<Record<OwnSession['device'], string>> = {
+  phone: 'A phone',
+  desk: 'A desk',
+  '': 'Begun before this was written down',
+};
+
+type Acts = ReturnType<typeof useOwnAccountActs>;
+
+function ChangePassword({ changePassword }: Pick<Acts, 'changePassword'>) {
+  const [now, setNow] = useState('');
+  const [password, setPassword] = useState('');
+  const { error } = changePassword;
+  const errors = error instanceof ApiProblem ? error.errors : [];
+  const wrong = errors.find(({ field }) => field === 'password')?.message;
+  const isOld = wrong?.startsWith('Password is not yours') ?? false;
+  const submit = () =>
+    changePassword.mutate(
+      { now, password },
+      {
+        onSuccess: () => {
+          setNow('');
+          setPassword('');
+        },
+      },
+    );
+  return (
+    <Part heading="Password">
+      <TextBox
+        label="The one of now"
+        value={now}
+        onChangeText={setNow}
+        error={isOld ? wrong : undefined}
+        secureTextEntry
+        autoComplete="current-password"
+      />
+      <TextBox
+        label="The new one: four words that only you would put together"
+        value={password}
+        onChangeText={setPassword}
+        error={isOld ? undefined : wrong}
+        secureTextEntry
+        autoComplete="new-password"
+        onSubmitEditing={submit}
+      />
+      {error && errors.length === 0 ? <Words as="strong" role="alert">{`! ${error.message}`}</Words> : null}
+      {changePassword.isSuccess ? (
+        <Words role="status">Changed. Everywhere else you are signed out.</Words>
+      ) : null}
+      <Button
+        label={changePassword.isPending ? 'One moment …' : 'Change it'}
+        disabled={changePassword.isPending || now === '' || password === ''}
+        onPress={submit}
+      />
+    </Part>
+  );
+}
+
+/** One's own password, and where one is signed in. */
+export function OwnAccountScreen() {
+  const sessions = useOwnSessions();
+  const acts = useOwnAccountActs();
+  const me = useWho();
+  return (
+    <Loaded query={sessions} title="Your account" up="/kit">
+      {(all) => (
+        <Screen
+          title="Your account"
+          under={[me?.name, me?.schoolName].filter(Boolean).join(' · ')}
+          up="/kit"
+          aside={<ChangePassword changePassword={acts.changePassword} />}
+        >
+          <Part heading="Signed in">
+            {acts.end.error ? <Words as="strong" role="alert">{`! ${acts.end.error.message}`}</Words> : null}
+            <Rows>
+              {all.map(({ id, device, madeAt, usedAt, here }) => (
+                <Row
+                  key={id}
+                  title={here ? 'Here' : DEVICE_WORDS[device]}
+                  under={`since ${sayTime(madeAt)}${usedAt ? ` · last used ${sayTime(usedAt)}` : ''}`}
+                  after={
+                    here ? undefined : <Button label="Sign out there" onPress={() => acts.end.mutate(id)} />
+                  }
+                />
+              ))}
+            </Rows>
+            {all.length > 1 ? (
+              <Button
+                icon="log-out"
+                label="Sign out everywhere else"
+                disabled={acts.end.isPending}
+                onPress={() => acts.end.mutate(null)}
+              />
+            ) : (
+              <Words as="soft">Nowhere else. A sign-in that is not used for two weeks ends by itself.</Words>
+            )}
+          </Part>
+        </Screen>
+      )}
+    </Loaded>
+  );
+}

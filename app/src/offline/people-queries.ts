@@ -1,0 +1,79 @@
+import type { Invited, OwnSession, PeoplePage } from '@skelby/core/pages/people';
+import type { Role } from '@skelby/core/people/roles';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { get, getAs, post, postAs, postFor, put } from '../shared/api/client';
+
+const PEOPLE = ['people'];
+const SESSIONS = ['own-sessions'];
+
+/** Everybody of the school. Read from the server alone: nothing of it is done without signal. */
+export const usePeople = () =>
+  useQuery({ queryKey: PEOPLE, queryFn: () => get<PeoplePage>('/people'), gcTime: 0 });
+
+/** What is done to people; each looks at the list again. */
+export function usePeopleActs() {
+  const client = useQueryClient();
+  const look = () => void client.invalidateQueries({ queryKey: PEOPLE });
+  return {
+    set: useMutation({
+      mutationFn: ({ id, ...body }: { readonly id: string; readonly role: Role; readonly ended: boolean }) =>
+        put(`/people/${id}`, body),
+      onSuccess: look,
+    }),
+    invite: useMutation({
+      mutationFn: (body: { readonly role: Role; readonly accountId: string | null }) =>
+        postFor<{ readonly token: string }>('/people/invitations', body),
+      onSuccess: look,
+    }),
+    takeBack: useMutation({
+      mutationFn: (id: string) => put(`/people/invitations/${id}/ended`, {}),
+      onSuccess: look,
+    }),
+  };
+}
+
+/** What an invitation leads to. */
+export const useInvited = (token: string) =>
+  useQuery({
+    queryKey: ['invitation', token],
+    queryFn: () => getAs<Invited>(token, '/invitation'),
+    enabled: token !== '',
+    retry: false,
+    gcTime: 0,
+  });
+
+export interface Joining {
+  readonly name?: string;
+  readonly email?: string;
+  readonly password: string;
+}
+
+/** Takes an invitation up; whoever does is signed in. */
+export function useJoin(token: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (fields: Joining) => postAs(token, '/invitation', fields),
+    onSuccess: () => client.resetQueries({ queryKey: ['me'] }),
+  });
+}
+
+/** Where one is signed in. */
+export const useOwnSessions = () =>
+  useQuery({ queryKey: SESSIONS, queryFn: () => get<readonly OwnSession[]>('/me/sessions'), gcTime: 0 });
+
+export function useOwnAccountActs() {
+  const client = useQueryClient();
+  const look = () => void client.invalidateQueries({ queryKey: SESSIONS });
+  return {
+    changePassword: useMutation({
+      mutationFn: (fields: { readonly now: string; readonly password: string }) =>
+        post('/me/password', fields),
+      onSuccess: look,
+    }),
+    /** Null: all but this one. */
+    end: useMutation({
+      mutationFn: (id: string | null) => post('/me/sessions/ended', { id }),
+      onSuccess: look,
+    }),
+  };
+}

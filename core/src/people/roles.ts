@@ -1,0 +1,69 @@
+import type { CommandName } from '../commands/commands';
+
+/** What an account is in its school, from the most it may do to the least. */
+export const ROLES = ['owner', 'lead', 'trainer', 'reader'] as const;
+export type Role = (typeof ROLES)[number];
+
+/** What may be done in a school, as far as it is given to some and not to others. */
+export const RIGHTS = [
+  'read',
+  'train',
+  'keep-records',
+  'take-out',
+  'history',
+  'bring-in',
+  'set-school',
+  'people',
+  'forget',
+] as const;
+export type Right = (typeof RIGHTS)[number];
+
+/** Who may do what: the one table of it, for server and screens. */
+const MAY: Readonly<Record<Right, readonly Role[]>> = {
+  read: ['owner', 'lead', 'trainer', 'reader'],
+  train: ['owner', 'lead', 'trainer'],
+  'keep-records': ['owner', 'lead', 'trainer'],
+  'take-out': ['owner', 'lead', 'trainer'],
+  history: ['owner', 'lead', 'trainer'],
+  'bring-in': ['owner', 'lead'],
+  'set-school': ['owner', 'lead'],
+  people: ['owner', 'lead'],
+  forget: ['owner'],
+};
+
+/** @param role absent: kept by a version that knew none, when everybody trained and set the school */
+export const may = (role: Role | undefined, right: Right): boolean => MAY[right].includes(role ?? 'lead');
+
+/** The right that each command of a trainer asks for. */
+export const RIGHT_OF: Readonly<Record<Exclude<CommandName, 'record-own-rep' | 'tell-near-miss'>, Right>> = {
+  'log-occurrence': 'train',
+  'withdraw-occurrence': 'train',
+  'confirm-cause': 'train',
+  'take-confirmation-back': 'train',
+  'save-debrief': 'train',
+  'change-plan': 'train',
+  'stamp-weakness': 'train',
+  'announce-tests': 'train',
+  'call-off-tests': 'train',
+  'record-rep': 'train',
+  'take-rep-back': 'train',
+  'confirm-rep-error': 'train',
+  'move-weakness': 'train',
+  'save-session': 'train',
+  'save-pilot': 'keep-records',
+  'save-craft': 'keep-records',
+  'save-site': 'keep-records',
+  'save-flight': 'keep-records',
+  'revoke-link': 'keep-records',
+  'save-drill-version': 'set-school',
+  'set-units': 'set-school',
+  'set-rule': 'set-school',
+  'set-reporting': 'set-school',
+  'switch-experience': 'set-school',
+};
+
+/** Whose role somebody may set, and to what: nobody makes more of others than they are. */
+export const maySetRole = (mine: Role, theirs: Role, to: Role): boolean => {
+  if (!may(mine, 'people')) return false;
+  return mine === 'owner' || (theirs !== 'owner' && to !== 'owner');
+};

@@ -1,0 +1,199 @@
+import { randomBytes } from 'node:crypto';
+import type { Invited, PeoplePage } from '@skelby/core/pages/people';
+import { maySetRole, type Role, ROLES } from '@skelby/core/people/roles';
+import { choice, keyOrNone, line, readableText } from '@skelby/core/schemas/fields';
+import type { Knex } from 'knex';
+import type { Context } from 'koa';
+import { v7 as uuid } from 'uuid';
+import { object, string } from 'yup';
+import { inSchool, type SchoolTx } from '../db/in-school';
+import { hashPassword } from '../db/password';
+import { recordEvent } from '../facts/events';
+import { hashOfToken } from '../facts/private-link';
+import { bodyOf } from '../http/body';
+import { letInNew } from '../http/session';
+import { assertPlain } from '../problem/plain';
+import { badField, conflict, notFound, Problem } from '../problem/problem';
+import { assertStrong } from './strength';
+
+const OPEN_DAYS = 7;
+const MS_PER_DAY = 86_400_000;
+
+const inviteShape = object({
+  role: choice('role', ROLES),
+  /** Set: a new password for this account, and no new account. */
+  accountId: keyOrNone('account'),
+}).noUnknown();
+
+/** Everybody of the school, and the links that are out. */
+export async function peoplePage({ tx }: SchoolTx): Promise<PeoplePage> {
+  const { rows: accounts } = (await tx.raw(`
+    select a.id, a.name, a.email, a.role, a.ended_at,
+      (select max(greatest(s.made_at, s.used_at)) from sessions s where s.school_id = a.school_id and s.account_id = a.id)
+        as last_seen_at
+    from accounts a order by a.ended_at nulls first, a.name`)) as { rows: PeoplePage['accounts'] };
+  const invitations = (await tx('invitations')
+    .whereNull('used_at')
+    .whereNull('ended_at')
+    .where('expires_at', '>', tx.fn.now())
+    .orderBy('made_at', 'desc')
+    .select('id', 'role', 'account_id', 'made_at', 'expires_at')) as PeoplePage['invitations'];
+  return { accounts, invitations };
+}
+
+const notYours = () =>
+  new Problem(403, 'Not yours to do', 'Only the owner of the school makes or changes an owner: ask them.');
+
+/** The role that a link gives: that of the account it is a new password for, else the one asked for. */
+async function roleOfLink(
+  { tx }: SchoolTx,
+  { role, accountId }: { readonly role: Role; readonly accountId: string | null },
+): Promise<Role> {
+  if (accountId === null) return role;
+  const account = (await tx('accounts').where({ id: accountId }).first('role', 'ended_at')) as
+    { role: Role; endedAt: string | null } | undefined;
+  if (!account) throw notFound('account');
+  if (account.endedAt) throw conflict('This account is ended: let it sign in again first.');
+  return account.role;
+}
+
+/** @returns the link's token, told once; only its hash is kept */
+export async function invite(
+  school: SchoolTx,
+  body: unknown,
+): Promise<{ readonly id: string; readonly token: string; readonly expiresAt: string }> {
+  assertPlain(body);
+  const asked = await inviteShape.validate(body, { abortEarly: false });
+  const { tx, schoolId } = school;
+  const { accountId } = asked;
+  const role = await roleOfLink(school, asked);
+  if (!maySetRole(school.role!, role, role)) throw notYours();
+  const [id, token] = [uuid(), randomBytes(24).toString('base64url')];
+  const expiresAt = new Date(Date.now() + OPEN_DAYS * MS_PER_DAY).toISOString();
+  await tx('invitations').insert({
+    schoolId,
+    id,
+    role,
+    accountId,
+    tokenHash: hashOfToken(token),
+    madeBy: school.accountId,
+    expiresAt,
+  });
+  await recordEvent(school, {
+    action: accountId ? 'password-link-made' : 'invited',
+    subject: 'account',
+    subjectId: accountId ?? id,
+    data: { role },
+  });
+  return { id, token, expiresAt };
+}
+
+/** Takes a link back that is still out. */
+export async function endInvitation(school: SchoolTx, id: string): Promise<{ readonly id: string }> {
+  const { tx } = school;
+  const ended = await tx('invitations').where({ id }).whereNull('used_at').update({ endedAt: tx.fn.now() });
+  if (ended === 0) throw notFound('open invitation');
+  await recordEvent(school, { action: 'invitation-ended', subject: 'account', subjectId: id });
+  return { id };
+}
+
+interface Found extends Invited {
+  readonly id: string;
+  readonly schoolId: string;
+  readonly accountId: string | null;
+  readonly madeBy: string;
+}
+
+async function foundBy(db: Knex, ctx: Context): Promise<Found> {
+  const token = /^Bearer ([\w-]{20,64})$/.exec(ctx.get('Authorization'))?.[1];
+  const found = token
+    ? ((await db.raw('select * from invitation_by_token(?)', [hashOfToken(token)])) as { rows: Found[] })
+        .rows[0]
+    : undefined;
+  if (!found)
+    throw new Problem(404, 'Not found', 'This invitation leads nowhere any more: ask for a new one.');
+  return found;
+}
+
+/** What an invitation leads to. */
+export const invited =
+  (db: Knex) =>
+  async (ctx: Context): Promise<void> => {
+    const { schoolName, invitedBy, role, email } = await foundBy(db, ctx);
+    ctx.body = { schoolName, invitedBy, role, email } satisfies Invited;
+  };
+
+const password = string()
+  .strict()
+  .defined('Password is empty: type one.')
+  .typeError('Password is no text: write it as text.');
+const joinShape = object({
+  name: line('name', 80),
+  email: readableText('e-mail')
+    .trim()
+    .lowercase()
+    .defined()
+    .required('E-mail is empty: write the address you will sign in with.')
+    .email('E-mail does not look like an address: write it as name@place.')
+    .max(200, 'E-mail is too long: at most 200 characters.'),
+  password,
+}).noUnknown();
+const renewShape = object({ password }).noUnknown();
+
+/** A new password, by a link: whoever was signed in elsewhere is not any more. */
+async function renew(db: Knex, ctx: Context, found: Found & { readonly accountId: string }): Promise<void> {
+  const given = await renewShape.validate(bodyOf(ctx), { abortEarly: false });
+  assertStrong(given.password, [found.email!, found.schoolName]);
+  const passwordHash = await hashPassword(given.password);
+  await inSchool(db, found, async (school) => {
+    await use(school, found.id);
+    await school.tx('accounts').where({ id: found.accountId }).update({ passwordHash });
+    await school.tx('sessions').where({ accountId: found.accountId }).delete();
+    await recordEvent(school, {
+      action: 'password-set',
+      subject: 'account',
+      subjectId: found.accountId,
+    });
+  });
+  await letInNew(db, ctx, { ...found, email: found.email! });
+}
+
+/** An invitation is used once, by whoever is first. */
+async function use({ tx }: SchoolTx, id: string): Promise<void> {
+  const used = await tx('invitations').where({ id }).whereNull('used_at').update({ usedAt: tx.fn.now() });
+  if (used === 0) throw conflict('This invitation was used a moment ago: sign in, or ask for a new one.');
+}
+
+async function joinNew(db: Knex, ctx: Context, found: Found): Promise<void> {
+  const { name, email, password: given } = await joinShape.validate(bodyOf(ctx), { abortEarly: false });
+  assertStrong(given, [name, email, found.schoolName]);
+  const { rows } = (await db.raw('select signs_in(?) as taken', [email])) as { rows: { taken: boolean }[] };
+  if (rows[0]!.taken) throw badField('email', 'E-mail signs in already: use another address, or sign in.');
+  const passwordHash = await hashPassword(given);
+  const accountId = uuid();
+  const who = { schoolId: found.schoolId, accountId };
+  await inSchool(db, who, async (school) => {
+    await use(school, found.id);
+    await school
+      .tx('accounts')
+      .insert({ schoolId: found.schoolId, id: accountId, name, email, passwordHash, role: found.role });
+    await recordEvent(school, {
+      action: 'joined',
+      subject: 'account',
+      subjectId: accountId,
+      data: { role: found.role, invitedBy: found.madeBy },
+    });
+  });
+  await letInNew(db, ctx, { ...who, email });
+}
+
+/** Makes the account that an invitation is for, or sets the new password, and signs in. */
+export const join =
+  (db: Knex) =>
+  async (ctx: Context): Promise<void> => {
+    assertPlain(bodyOf(ctx));
+    const found = await foundBy(db, ctx);
+    const { accountId } = found;
+    await (accountId === null ? joinNew(db, ctx, found) : renew(db, ctx, { ...found, accountId }));
+    ctx.body = { schoolName: found.schoolName };
+  };

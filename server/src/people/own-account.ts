@@ -1,0 +1,77 @@
+import type { OwnSession } from '@skelby/core/pages/people';
+import { keyOrNone } from '@skelby/core/schemas/fields';
+import type { Knex } from 'knex';
+import type { Context } from 'koa';
+import { object, string } from 'yup';
+import { inSchool, type SchoolTx } from '../db/in-school';
+import { hashPassword } from '../db/password';
+import { recordEvent } from '../facts/events';
+import { bodyOf } from '../http/body';
+import { assertPassword, type Who, whoAsks } from '../http/session';
+import { assertPlain } from '../problem/plain';
+import { assertStrong } from './strength';
+
+const text = (label: string) =>
+  string()
+    .strict()
+    .defined(`${label} is empty: type it.`)
+    .typeError(`${label} is no text: write it as text.`);
+const passwordShape = object({ now: text('Password'), password: text('New password') }).noUnknown();
+/** Null: all but the one that asks. */
+const endShape = object({ id: keyOrNone('session') }).noUnknown();
+
+/** Changes one's own password; whoever is signed in elsewhere with the old one is not any more. */
+export const changePassword =
+  (db: Knex) =>
+  async (ctx: Context): Promise<void> => {
+    const who = await whoAsks(db, ctx);
+    assertPlain(bodyOf(ctx));
+    const { now, password } = await passwordShape.validate(bodyOf(ctx), { abortEarly: false });
+    const email = await inSchool(db, who, async ({ tx }) => {
+      const own = (await tx('accounts').where({ id: who.accountId }).first('email')) as { email: string };
+      return own.email;
+    });
+    await assertPassword(db, ctx, email, now);
+    assertStrong(password, [who.name, email, who.schoolName]);
+    const passwordHash = await hashPassword(password);
+    await inSchool(db, who, async (school) => {
+      const { tx, accountId } = school;
+      await tx('accounts').where({ id: accountId }).update({ passwordHash });
+      await tx('sessions').where({ accountId }).whereNot({ id: who.sessionId }).delete();
+      await recordEvent(school, {
+        action: 'password-set',
+        subject: 'account',
+        subjectId: who.accountId,
+      });
+    });
+    ctx.status = 204;
+  };
+
+/** Where one is signed in. */
+export async function ownSessions({ tx, accountId }: SchoolTx, ctx: Context): Promise<readonly OwnSession[]> {
+  const { sessionId } = ctx.state['who'] as Who;
+  const rows = (await tx('sessions')
+    .where({ accountId })
+    .where('expires_at', '>', tx.fn.now())
+    .orderByRaw('coalesce(used_at, made_at) desc')
+    .select('id', 'device', 'made_at', 'used_at')) as Omit<OwnSession, 'here'>[];
+  return rows.map((row) => ({ ...row, here: row.id === sessionId }));
+}
+
+/** Ends one session of one's own, or all but this one. */
+export async function endSessions(school: SchoolTx, ctx: Context): Promise<{ readonly ended: number }> {
+  assertPlain(bodyOf(ctx));
+  const { id } = await endShape.validate(bodyOf(ctx), { abortEarly: false });
+  const { tx, accountId } = school;
+  const { sessionId } = ctx.state['who'] as Who;
+  const own = tx('sessions').where({ accountId });
+  const ended = await (id === null ? own.whereNot({ id: sessionId }) : own.where({ id })).delete();
+  if (ended > 0)
+    await recordEvent(school, {
+      action: 'sessions-ended',
+      subject: 'account',
+      subjectId: accountId!,
+      data: { ended },
+    });
+  return { ended };
+}

@@ -1,0 +1,30 @@
+import type Router from '@koa/router';
+import type { Knex } from 'knex';
+import { bodyOf } from '../http/body';
+import { type InTheirSchool, keyIn } from '../http/in-their-school';
+import { setAccount } from './accounts';
+import { endInvitation, invite, invited, join, peoplePage } from './invitations';
+import { changePassword, endSessions, ownSessions } from './own-account';
+
+/** The people of a school, and one's own account. */
+export function peopleRoutes(router: Router, db: Knex, inSchool: InTheirSchool): void {
+  router.get('/people', inSchool('people', peoplePage));
+  router.post(
+    '/people/invitations',
+    inSchool('people', (school, ctx) => invite(school, bodyOf(ctx))),
+  );
+  router.put(
+    '/people/invitations/:id/ended',
+    inSchool('people', (school, ctx) => endInvitation(school, keyIn(ctx, 'id', 'invitation'))),
+  );
+  router.put(
+    '/people/:id',
+    inSchool('people', (school, ctx) => setAccount(school, keyIn(ctx, 'id', 'account'), bodyOf(ctx))),
+  );
+  router.get('/me/sessions', inSchool('read', ownSessions));
+  router.post('/me/sessions/ended', inSchool('read', endSessions));
+  router.post('/me/password', changePassword(db));
+  // By the link alone: nobody is signed in yet.
+  router.get('/invitation', invited(db));
+  router.post('/invitation', join(db));
+}
