@@ -1,6 +1,30 @@
+import type { Page } from '@playwright/test';
 import { expect, test } from './field';
 
 /** Who belongs to the school, and what each may do. */
+
+/** What a browser keeps of the pages it has read, as text. */
+const heldBy = (page: Page): Promise<string> =>
+  page.evaluate(
+    () =>
+      new Promise<string>((resolve) => {
+        const opening = indexedDB.open('skelby-read');
+        opening.onerror = () => resolve('');
+        opening.onsuccess = () => {
+          const db = opening.result;
+          if (!db.objectStoreNames.contains('queries')) {
+            db.close();
+            resolve('');
+            return;
+          }
+          const reading = db.transaction('queries').objectStore('queries').getAll();
+          reading.onsuccess = () => {
+            db.close();
+            resolve(JSON.stringify([reading.result, { ...localStorage }]));
+          };
+        };
+      }),
+  );
 
 test('an owner invites a reader, who joins, reads everything, enters nothing, and is shown out', async ({
   trainer,
@@ -38,7 +62,26 @@ test('an owner invites a reader, who joins, reads everything, enters nothing, an
   await page.getByRole('button', { name: 'End this account' }).click();
   await page.getByRole('button', { name: 'End it' }).click();
   await expect(page.getByRole('button', { name: 'Let sign in again' })).toBeVisible();
+  // The phone is told when it next asks, and holds nothing of the school any more.
+  await expect.poll(() => heldBy(phone), { timeout: 15_000 }).toContain('Davit Orrel');
   await phone.goto('/');
   await expect(phone.getByLabel('Password')).toBeVisible();
+  await expect.poll(() => heldBy(phone)).not.toContain('Davit Orrel');
   await theirs.close();
+});
+
+test('signed out without signal, nobody is let in by what the server remembers', async ({
+  trainer,
+  page,
+  context,
+}) => {
+  await trainer.today();
+  await page.goto('/kit');
+  await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible();
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByLabel('Password')).toBeVisible();
+  await context.setOffline(false);
+  await page.goto('/pilots');
+  await expect(page.getByLabel('Password')).toBeVisible();
 });

@@ -1,5 +1,5 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { ApiProblem, get, post } from '../shared/api/client';
+import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { ApiProblem, get, NoConnection, post } from '../shared/api/client';
 import type { Me } from '@skelby/core/pages/pages';
 import { outbox } from './outbox/use-outbox';
 import { wipeQueries } from './prefetch/kept-queries';
@@ -7,11 +7,37 @@ import { forget, forgetAll, keep, kept } from '../shared/storage/storage';
 
 const ME = 'me';
 
+/** Takes everything of whoever was signed in off this device: what was read, what waits, what was begun. */
+async function wipeDevice(client: QueryClient): Promise<void> {
+  outbox.use(null);
+  forgetAll();
+  await Promise.all([outbox.wipe(), wipeQueries()]);
+  client.removeQueries({ predicate: (query) => query.queryKey[0] !== ME });
+}
+
+/** Signed out here without signal: the server is still to be told, before anybody is let in by what it remembers. */
+const OWED = 'sign-out-owed';
+
+/** @returns false while the server has still to be told */
+async function paidOff(): Promise<boolean> {
+  if (!kept<boolean>(OWED)) return true;
+  try {
+    await post('/sign-out');
+  } catch (error) {
+    // Who is not signed in any more need not be signed out.
+    if (!(error instanceof ApiProblem && error.status === 401)) return false;
+  }
+  forget(OWED);
+  return true;
+}
+
 /** Who is signed in: null when nobody is. Without signal, whoever was. */
 export function useMe() {
+  const client = useQueryClient();
   return useQuery({
     queryKey: [ME],
     queryFn: async (): Promise<Me | null> => {
+      if (!(await paidOff())) return null;
       try {
         const me = await get<Me>('/me');
         keep(ME, me);
@@ -19,6 +45,7 @@ export function useMe() {
       } catch (error) {
         if (error instanceof ApiProblem && error.status === 401) {
           forget(ME);
+          if (error.clash.wipe) await wipeDevice(client);
           return null;
         }
         const last = kept<Me>(ME);
@@ -35,6 +62,7 @@ export function useSignIn() {
   return useMutation({
     mutationFn: (fields: { email: string; password: string }) => post('/sign-in', fields),
     onSuccess: () => {
+      forget(OWED);
       client.removeQueries({ predicate: (query) => query.queryKey[0] !== ME });
       return client.resetQueries({ queryKey: [ME] });
     },
@@ -44,12 +72,18 @@ export function useSignIn() {
 export function useSignOut() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: () => post('/sign-out'),
-    onSuccess: async () => {
-      outbox.use(null);
-      forgetAll();
-      await Promise.all([outbox.wipe(), wipeQueries()]);
-      client.removeQueries({ predicate: (query) => query.queryKey[0] !== ME });
+    mutationFn: async (): Promise<{ readonly told: boolean }> => {
+      try {
+        await post('/sign-out');
+        return { told: true };
+      } catch (error) {
+        if (error instanceof NoConnection) return { told: false };
+        throw error;
+      }
+    },
+    onSuccess: async ({ told }) => {
+      await wipeDevice(client);
+      if (!told) keep(OWED, true);
       client.setQueryData([ME], null);
     },
   });

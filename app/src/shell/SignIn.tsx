@@ -65,6 +65,9 @@ export function SignIn() {
           onPress={submit}
           disabled={signIn.isPending}
         />
+        <Words as="soft">
+          No account yet, or the password is gone? A lead of your school has a link for you.
+        </Words>
       </View>
     </Screen>
   );

@@ -83,7 +83,7 @@ describe('bringing a database up to date', () => {
       await db('skelby_migrations_lock').update({ is_locked: 1 });
       await db('skelby_migrations').where({ name: '018-people' }).delete();
       await db.raw(
-        'drop table invitations; drop function invitation_by_token(bytea), signs_in(text); alter table accounts drop column ended_at; alter table sessions drop column made_at, drop column used_at, drop column device',
+        'drop table invitations; drop function invitation_by_token(bytea), signs_in(text); alter table accounts drop column ended_at; alter table sessions drop column made_at, drop column used_at, drop column device, drop column ended_at',
       );
       await expect(assertUpToDate(db)).rejects.toThrow(/stands at 017/);
       await migrate(fresh());

@@ -151,14 +151,19 @@ export function makeSignIn(db: Knex) {
 /**
  * One query, and mostly no transaction around it: the function sees across schools by itself and gives away nothing
  * but whose token it is.
+ * @throws Problem 401 that tells the device to wipe what it holds, when the session was ended from elsewhere
  */
 async function whoHas(db: Knex, token: string): Promise<Who | undefined> {
   const { rows } = (await db.raw('select * from session_by_token(?)', [tokenHash(token)])) as {
-    rows: (Who & { readonly seenLately: boolean })[];
+    rows: (Who & { readonly seenLately: boolean; readonly ended: boolean })[];
   };
   const [found] = rows;
   if (!found) return undefined;
-  const { seenLately, ...who } = found;
+  const { seenLately, ended, ...who } = found;
+  if (ended)
+    throw new Problem(401, 'Signed out', 'You were signed out here from elsewhere. Sign in to go on.', {
+      more: { wipe: true },
+    });
   // Use is seen to five minutes: not every reading is a write.
   if (!seenLately)
     await inSchool(db, who, ({ tx }) =>

@@ -4,6 +4,7 @@ import { object } from 'yup';
 import type { SchoolTx } from '../db/in-school';
 import { recordEvent } from '../facts/events';
 import { assertPlain } from '../problem/plain';
+import { endSessionsOf } from './own-account';
 import { conflict, notFound, Problem } from '../problem/problem';
 
 const accountShape = object({ role: choice('role', ROLES), ended: yesNo('ended') }).noUnknown();
@@ -52,7 +53,7 @@ export async function setAccount(
   await tx('accounts')
     .where({ id })
     .update({ role, endedAt: ended ? (before.endedAt ?? tx.fn.now()) : null });
-  if (ended) await tx('sessions').where({ accountId: id }).delete();
+  if (ended) await endSessionsOf(school, { accountId: id });
   await recordEvent(school, {
     action: ended === wasEnded ? 'role-set' : ended ? 'account-ended' : 'account-opened',
     subject: 'account',

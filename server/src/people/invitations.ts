@@ -14,6 +14,7 @@ import { bodyOf } from '../http/body';
 import { letInNew } from '../http/session';
 import { assertPlain } from '../problem/plain';
 import { badField, conflict, notFound, Problem } from '../problem/problem';
+import { endSessionsOf } from './own-account';
 import { assertStrong } from './strength';
 
 const OPEN_DAYS = 7;
@@ -148,7 +149,7 @@ async function renew(db: Knex, ctx: Context, found: Found & { readonly accountId
   await inSchool(db, found, async (school) => {
     await use(school, found.id);
     await school.tx('accounts').where({ id: found.accountId }).update({ passwordHash });
-    await school.tx('sessions').where({ accountId: found.accountId }).delete();
+    await endSessionsOf(school, { accountId: found.accountId });
     await recordEvent(school, {
       action: 'password-set',
       subject: 'account',

@@ -20,6 +20,22 @@ const passwordShape = object({ now: text('Password'), password: text('New passwo
 /** Null: all but the one that asks. */
 const endShape = object({ id: keyOrNone('session') }).noUnknown();
 
+/**
+ * Ends sessions of an account: their devices are told so when they next ask, and wipe what they hold.
+ * @returns how many
+ */
+export const endSessionsOf = (
+  { tx }: SchoolTx,
+  { accountId, but, only }: { readonly accountId: string; readonly but?: string; readonly only?: string },
+): Promise<number> =>
+  tx('sessions')
+    .where({ accountId, ...(only ? { id: only } : {}) })
+    .whereNull('ended_at')
+    .modify((sessions) => {
+      if (but) void sessions.whereNot({ id: but });
+    })
+    .update({ endedAt: tx.fn.now() }) as unknown as Promise<number>;
+
 /** Changes one's own password; whoever is signed in elsewhere with the old one is not any more. */
 export const changePassword =
   (db: Knex) =>
@@ -37,7 +53,7 @@ export const changePassword =
     await inSchool(db, who, async (school) => {
       const { tx, accountId } = school;
       await tx('accounts').where({ id: accountId }).update({ passwordHash });
-      await tx('sessions').where({ accountId }).whereNot({ id: who.sessionId }).delete();
+      await endSessionsOf(school, { accountId: who.accountId, but: who.sessionId });
       await recordEvent(school, {
         action: 'password-set',
         subject: 'account',
@@ -53,6 +69,7 @@ export async function ownSessions({ tx, accountId }: SchoolTx, ctx: Context): Pr
   const rows = (await tx('sessions')
     .where({ accountId })
     .where('expires_at', '>', tx.fn.now())
+    .whereNull('ended_at')
     .orderByRaw('coalesce(used_at, made_at) desc')
     .select('id', 'device', 'made_at', 'used_at')) as Omit<OwnSession, 'here'>[];
   return rows.map((row) => ({ ...row, here: row.id === sessionId }));
@@ -62,10 +79,12 @@ export async function ownSessions({ tx, accountId }: SchoolTx, ctx: Context): Pr
 export async function endSessions(school: SchoolTx, ctx: Context): Promise<{ readonly ended: number }> {
   assertPlain(bodyOf(ctx));
   const { id } = await endShape.validate(bodyOf(ctx), { abortEarly: false });
-  const { tx, accountId } = school;
+  const { accountId } = school;
   const { sessionId } = ctx.state['who'] as Who;
-  const own = tx('sessions').where({ accountId });
-  const ended = await (id === null ? own.whereNot({ id: sessionId }) : own.where({ id })).delete();
+  const ended = await endSessionsOf(school, {
+    accountId: accountId!,
+    ...(id === null ? { but: sessionId } : { only: id }),
+  });
   if (ended > 0)
     await recordEvent(school, {
       action: 'sessions-ended',

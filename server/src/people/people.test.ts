@@ -190,7 +190,9 @@ describe('accounts', () => {
     expect(account).toMatchObject({ role: 'trainer', endedAt: null });
     expect(account.lastSeenAt).not.toBeNull();
     await at.here.trainer.put(`/people/${account.id}`, { role: 'trainer', ended: true });
-    expect((await visitor.get('/today')).status).toBe(401);
+    const out = await visitor.get('/today');
+    // Its device is told to wipe what it holds.
+    expect([out.status, out.body['wipe']]).toEqual([401, true]);
     await expect(visitor.signIn('leaving@fell.example', PASSWORD)).rejects.toThrow('401');
     await at.here.trainer.put(`/people/${account.id}`, { role: 'reader', ended: false });
     await visitor.signIn('leaving@fell.example', PASSWORD);
@@ -271,6 +273,7 @@ describe('accounts', () => {
     await at.here.server.db.raw(
       "update sessions set used_at = now() - interval '15 days', made_at = now() - interval '20 days' where account_id = (select id from accounts where email = 'idle@fell.example')",
     );
-    expect((await idle.get('/me')).status).toBe(401);
+    const over = await idle.get('/me');
+    expect([over.status, over.body['wipe']]).toEqual([401, undefined]);
   });
 });

@@ -8,6 +8,8 @@ export const KEPT_MS = 14 * 86_400_000;
 /** Raised when what is kept changes its shape: older copies are then left alone and read anew. */
 const SHAPE = '2';
 const WRITE_EVERY_MS = 3_000;
+/** Kept elsewhere, or of no use without signal and nobody's to find on a phone. */
+const NOT_KEPT = ['me', 'own', 'people', 'own-sessions', 'invitation', 'history'];
 
 let opened: ReturnType<typeof createStore> | undefined;
 const store = () => (opened ??= createStore('skelby-read', 'queries'));
@@ -55,7 +57,7 @@ export function keepQueries(client: QueryClient): Promise<void> {
     buster: SHAPE,
     dehydrateOptions: {
       shouldDehydrateQuery: (query) =>
-        query.state.data !== undefined && query.queryKey[0] !== 'me' && query.queryKey[0] !== 'own',
+        query.state.data !== undefined && !NOT_KEPT.includes(String(query.queryKey[0])),
     },
   });
   return restored;

@@ -13,6 +13,8 @@ export interface Clash {
   readonly theirs?: Readonly<Record<string, unknown>>;
   readonly by?: string | null;
   readonly override?: Readonly<Record<string, unknown>>;
+  /** Signed out from elsewhere: what this device holds is to go. */
+  readonly wipe?: boolean;
 }
 
 /** The server's answer when it does not do what was asked, in words a trainer can act on. */

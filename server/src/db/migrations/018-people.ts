@@ -3,7 +3,8 @@ import { refers, schoolTable } from '../school-table';
 
 /**
  * People and roles. Whoever was a trainer before there were roles set the school too, and so becomes a lead; an
- * account that is ended opens nothing any more, and stays where it signed. Invitations are links, kept as hashes.
+ * account that is ended opens nothing any more, and stays where it signed. A session that is ended from elsewhere is kept
+ * until it would have expired, so that its device is told to wipe what it holds. Invitations are links, kept as hashes.
  */
 export async function up(db: Knex): Promise<void> {
   await db.raw(`
@@ -15,8 +16,8 @@ export async function up(db: Knex): Promise<void> {
     grant update (role, ended_at, password_hash, name) on accounts to skelby_app;
 
     alter table sessions add column made_at timestamptz not null default now(), add column used_at timestamptz,
-      add column device text not null default '';
-    grant update (used_at) on sessions to skelby_app;
+      add column device text not null default '', add column ended_at timestamptz;
+    grant update (used_at, ended_at) on sessions to skelby_app;
 
     ${schoolTable(
       'invitations',
@@ -39,15 +40,17 @@ export async function up(db: Knex): Promise<void> {
     drop function session_by_token(bytea);
     create function session_by_token(wanted bytea)
       returns table (school_id uuid, account_id uuid, name text, school_name text, role text, session_id uuid,
-        seen_lately boolean)
+        seen_lately boolean, ended boolean)
       language sql stable security definer set search_path = public, pg_temp as
       $body$ select a.school_id, a.id, a.name, s.name, a.role, x.id,
-               coalesce(x.used_at > now() - interval '5 minutes', false)
+               coalesce(x.used_at > now() - interval '5 minutes', false),
+               x.ended_at is not null or a.ended_at is not null
              from sessions x
              join accounts a on a.school_id = x.school_id and a.id = x.account_id
              join schools s on s.id = x.school_id
-             where x.token_hash = wanted and x.expires_at > now() and a.ended_at is null
-               and coalesce(x.used_at, x.made_at) > now() - interval '14 days' $body$;
+             where x.token_hash = wanted and x.expires_at > now()
+               and (x.ended_at is not null or a.ended_at is not null
+                 or coalesce(x.used_at, x.made_at) > now() - interval '14 days') $body$;
 
     create or replace function account_by_email(wanted text)
       returns table (school_id uuid, account_id uuid, name text, password_hash text)
