@@ -1,7 +1,7 @@
 import { type Href, Redirect, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ApiProblem } from '../shared/api/client';
+import { errorsIn } from '../shared/api/errors-in';
 import { Button } from '../shared/ui/Button';
 import { SmallLadder } from '../shared/ui/Ladder';
 import { Note } from '../shared/ui/Note';
@@ -19,15 +19,8 @@ export function SignIn() {
   if (me.data)
     return <Redirect href={(next?.startsWith('/') && !next.startsWith('//') ? next : '/') as Href} />;
 
-  const errorOf = (field: string) =>
-    signIn.error instanceof ApiProblem
-      ? signIn.error.errors.find((each) => each.field === field)?.message
-      : undefined;
+  const errors = errorsIn(signIn.error);
   const submit = () => signIn.mutate({ email, password });
-  const general =
-    signIn.error && !(signIn.error instanceof ApiProblem && signIn.error.errors.length > 0)
-      ? signIn.error.message
-      : null;
   return (
     <Screen title="Skelby">
       <View style={{ maxWidth: 460, gap: 18 }}>
@@ -39,7 +32,7 @@ export function SignIn() {
           label="E-mail"
           value={email}
           onChangeText={setEmail}
-          error={errorOf('email')}
+          error={errors.of('email')}
           inputMode="email"
           autoComplete="username"
           autoCapitalize="none"
@@ -49,14 +42,14 @@ export function SignIn() {
           label="Password"
           value={password}
           onChangeText={setPassword}
-          error={errorOf('password')}
+          error={errors.of('password')}
           secureTextEntry
           autoComplete="current-password"
           onSubmitEditing={submit}
         />
-        {general ? (
+        {errors.whole ? (
           <Note icon="alert-circle" live>
-            {general}
+            {errors.whole}
           </Note>
         ) : null}
         <Button

@@ -119,14 +119,14 @@ export const letInNew = async (
   account: Pick<Account, 'schoolId' | 'accountId'> & { readonly email: string },
 ): Promise<void> => letIn(db, ctx, account, await deviceOf(db, ctx, account.email));
 
-/** @throws Problem 401 unless it is the account's password; wrong ones count as when signing in */
+/** @throws Problem 422 of the field `now` unless it is the account's password; wrong ones count as when signing in */
 export async function assertPassword(db: Knex, ctx: Context, email: string, password: string): Promise<void> {
   const limits = new SignInLimits(db);
   const trying = { email, source: ctx.ip, device: null };
   await limits.count(trying, (seconds) => ctx.set('Retry-After', String(seconds)));
   const { rows } = (await db.raw('select * from account_by_email(?)', [email])) as { rows: Account[] };
   if (!(await verify(rows[0]?.passwordHash ?? (await decoy), password)))
-    throw badField('password', 'Password is not yours: type the one you sign in with now.');
+    throw badField('now', 'Password is not yours: type the one you sign in with now.');
   await limits.wasRight(trying);
 }
 

@@ -1,11 +1,12 @@
 import { randomBytes } from 'node:crypto';
 import type { Invited, PeoplePage } from '@skelby/core/pages/people';
 import { maySetRole, type Role, ROLES } from '@skelby/core/people/roles';
-import { choice, keyOrNone, line, readableText } from '@skelby/core/schemas/fields';
+import { choice, keyOrNone, line } from '@skelby/core/schemas/fields';
+import { signInShape } from '@skelby/core/schemas/sign-in';
 import type { Knex } from 'knex';
 import type { Context } from 'koa';
 import { v7 as uuid } from 'uuid';
-import { object, string } from 'yup';
+import { object } from 'yup';
 import { inSchool, type SchoolTx } from '../db/in-school';
 import { hashPassword } from '../db/password';
 import { recordEvent } from '../facts/events';
@@ -124,22 +125,8 @@ export const invited =
     ctx.body = { schoolName, invitedBy, role, email } satisfies Invited;
   };
 
-const password = string()
-  .strict()
-  .defined('Password is empty: type one.')
-  .typeError('Password is no text: write it as text.');
-const joinShape = object({
-  name: line('name', 80),
-  email: readableText('e-mail')
-    .trim()
-    .lowercase()
-    .defined()
-    .required('E-mail is empty: write the address you will sign in with.')
-    .email('E-mail does not look like an address: write it as name@place.')
-    .max(200, 'E-mail is too long: at most 200 characters.'),
-  password,
-}).noUnknown();
-const renewShape = object({ password }).noUnknown();
+const joinShape = signInShape.shape({ name: line('name', 80) }).noUnknown();
+const renewShape = signInShape.pick(['password']).noUnknown();
 
 /** A new password, by a link: whoever was signed in elsewhere is not any more. */
 async function renew(db: Knex, ctx: Context, found: Found & { readonly accountId: string }): Promise<void> {

@@ -1,5 +1,5 @@
 import { causeWords, familyWords } from '@skelby/copy/causes';
-import type { FamilyId } from '@skelby/core/causes/cause';
+import { FAMILIES, type FamilyId } from '@skelby/core/causes/cause';
 import { logOccurrence } from '@skelby/core/commands/handles';
 import type { OccurrenceFields } from '@skelby/core/schemas/records';
 import { entryOf } from '../../offline/outbox/commands';
@@ -173,7 +173,7 @@ function saidBefore(step: LogStep, draft: LogDraft, who: string | undefined): st
   const said = [
     who,
     draft.kind ? KIND_WORDS[draft.kind] : null,
-    draft.familyId ? familyWords(draft.familyId as FamilyId).name : null,
+    FAMILIES.some((each) => each === draft.familyId) ? familyWords(draft.familyId as FamilyId).name : null,
   ];
   return said.slice(0, LOG_STEPS.indexOf(step)).filter(Boolean).join(' · ') || undefined;
 }

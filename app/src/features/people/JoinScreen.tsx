@@ -3,7 +3,7 @@ import { Redirect } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useInvited, useJoin } from '../../offline/people-queries';
-import { ApiProblem } from '../../shared/api/client';
+import { errorsIn } from '../../shared/api/errors-in';
 import { TextBox } from '../../shared/forms/TextBox';
 import { Button } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
@@ -19,8 +19,7 @@ function Form({ token, invited }: { readonly token: string; readonly invited: In
   const [password, setPassword] = useState('');
   if (join.isSuccess) return <Redirect href="/" />;
   const isNew = invited.email === null;
-  const errors = join.error instanceof ApiProblem ? join.error.errors : [];
-  const errorOf = (field: string) => errors.find((each) => each.field === field)?.message;
+  const errors = errorsIn(join.error);
   const submit = () => join.mutate(isNew ? { name, email, password } : { password });
   return (
     <Screen title={invited.schoolName} under={`Invited by ${invited.invitedBy}`}>
@@ -36,14 +35,14 @@ function Form({ token, invited }: { readonly token: string; readonly invited: In
               label="Your name"
               value={name}
               onChangeText={setName}
-              error={errorOf('name')}
+              error={errors.of('name')}
               autoComplete="name"
             />
             <TextBox
               label="E-mail, to sign in with"
               value={email}
               onChangeText={setEmail}
-              error={errorOf('email')}
+              error={errors.of('email')}
               inputMode="email"
               autoComplete="username"
               autoCapitalize="none"
@@ -54,14 +53,14 @@ function Form({ token, invited }: { readonly token: string; readonly invited: In
           label="Password: four words that only you would put together"
           value={password}
           onChangeText={setPassword}
-          error={errorOf('password')}
+          error={errors.of('password')}
           secureTextEntry
           autoComplete="new-password"
           onSubmitEditing={submit}
         />
-        {join.error && errors.length === 0 ? (
+        {errors.whole ? (
           <Note icon="alert-circle" live>
-            {join.error.message}
+            {errors.whole}
           </Note>
         ) : null}
         <Button

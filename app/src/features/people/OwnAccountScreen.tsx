@@ -1,7 +1,7 @@
 import type { OwnSession } from '@skelby/core/pages/people';
 import { useState } from 'react';
 import { useOwnAccountActs, useOwnSessions } from '../../offline/people-queries';
-import { ApiProblem } from '../../shared/api/client';
+import { errorsIn } from '../../shared/api/errors-in';
 import { useWho } from '../../shared/api/use-who';
 import { sayTime } from '../../shared/copy/dates';
 import { TextBox } from '../../shared/forms/TextBox';
@@ -14,7 +14,7 @@ import { Words } from '../../shared/ui/Words';
 const DEVICE_WORDS: Readonly<Record<OwnSession['device'], string>> = {
   phone: 'A phone',
   desk: 'A desk',
-  '': 'Begun before this was written down',
+  '': 'A device',
 };
 
 type Acts = ReturnType<typeof useOwnAccountActs>;
@@ -22,10 +22,7 @@ type Acts = ReturnType<typeof useOwnAccountActs>;
 function ChangePassword({ changePassword }: Pick<Acts, 'changePassword'>) {
   const [now, setNow] = useState('');
   const [password, setPassword] = useState('');
-  const { error } = changePassword;
-  const errors = error instanceof ApiProblem ? error.errors : [];
-  const wrong = errors.find(({ field }) => field === 'password')?.message;
-  const isOld = wrong?.startsWith('Password is not yours') ?? false;
+  const errors = errorsIn(changePassword.error);
   const submit = () =>
     changePassword.mutate(
       { now, password },
@@ -39,23 +36,23 @@ function ChangePassword({ changePassword }: Pick<Acts, 'changePassword'>) {
   return (
     <Part heading="Password">
       <TextBox
-        label="The one of now"
+        label="Password now"
         value={now}
         onChangeText={setNow}
-        error={isOld ? wrong : undefined}
+        error={errors.of('now')}
         secureTextEntry
         autoComplete="current-password"
       />
       <TextBox
-        label="The new one: four words that only you would put together"
+        label="New password: four words that only you would put together"
         value={password}
         onChangeText={setPassword}
-        error={isOld ? undefined : wrong}
+        error={errors.of('password')}
         secureTextEntry
         autoComplete="new-password"
         onSubmitEditing={submit}
       />
-      {error && errors.length === 0 ? <Words as="strong" role="alert">{`! ${error.message}`}</Words> : null}
+      {errors.whole ? <Words as="strong" role="alert">{`! ${errors.whole}`}</Words> : null}
       {changePassword.isSuccess ? (
         <Words role="status">Changed. Everywhere else you are signed out.</Words>
       ) : null}
