@@ -11,7 +11,6 @@ import {
 import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { constants, createBrotliCompress, createGzip } from 'node:zlib';
-import { generateSW } from 'workbox-build';
 import { notices } from './packages';
 import { ROOT } from './places';
 import { run } from './run';
@@ -54,6 +53,8 @@ function sourceHash(): string {
  * with the app itself.
  */
 async function addServiceWorker(folder: string): Promise<void> {
+  // Slow to load, and of no use while nothing is built.
+  const { generateSW } = await import('workbox-build');
   const { warnings, count } = await generateSW({
     globDirectory: folder,
     globPatterns: ['**/*.{js,css,html,svg,png,ttf,woff,woff2,wasm,webmanifest}'],

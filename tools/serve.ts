@@ -2,8 +2,6 @@ import path from 'node:path';
 import { connect } from '../server/src/db/connection';
 import { assertUpToDate } from '../server/src/db/migrate';
 import { assertWorkingRole, TWO_ROLES } from '../server/src/db/working-role';
-import { loadDemo } from '../server/src/demo/load';
-import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { buildApp } from './build-app';
 import { backUpDaily } from './backups';
 import { claim } from './claim';
@@ -56,7 +54,10 @@ async function fill(url: string, options: ServeOptions, cluster: Cluster | null)
     await remakeDatabase(cluster.url, DATABASE);
   }
   await withDatabase(url, async (db) => {
-    if (options.demo && (await loadDemo(db, new Date()))) say('Loaded the demo school.');
+    if (!options.demo) return;
+    // What only a demo needs is loaded with it: whoever mistyped is told at once.
+    const { loadDemo } = await import('../server/src/demo/load');
+    if (await loadDemo(db, new Date())) say('Loaded the demo school.');
   });
 }
 
@@ -133,8 +134,10 @@ export async function serve(options: ServeOptions): Promise<number> {
     if (setUp === null) return 0;
     server = await startServer(own?.appUrl ?? cluster!.appUrl(DATABASE), port);
     say(`\nSkelby is at http://127.0.0.1:${port}`);
-    if (options.demo)
+    if (options.demo) {
+      const { DEMO_TRAINERS } = await import('../server/src/demo/school');
       say(`Sign in as ${DEMO_TRAINERS[0].email} with the password ${DEMO_TRAINERS[0].password}`);
+    }
     say('Ctrl-C stops it.');
     if (options.backups) stopBackups = backUpOf(url, options.backups);
     const died = await Promise.race([told.then(() => null), server.ended]);

@@ -11,13 +11,28 @@ pg.types.setTypeParser(DATE, (value) => value);
 pg.types.setTypeParser(TIMESTAMPTZ, (value) => new Date(value).toISOString());
 pg.types.setTypeParser(BIGINT, Number);
 
-const toSnake = (name: string) => name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
-const toCamel = (name: string) => name.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase());
+/** Does it once for each name: there are a few hundred, and every row has its own copy of them. */
+function once(change: (name: string) => string): (name: string) => string {
+  const known = new Map<string, string>();
+  return (name) => {
+    let changed = known.get(name);
+    if (changed === undefined) {
+      changed = change(name);
+      known.set(name, changed);
+    }
+    return changed;
+  };
+}
 
-const camelKeys = (row: unknown): unknown =>
-  row !== null && typeof row === 'object' && !Array.isArray(row)
-    ? Object.fromEntries(Object.entries(row).map(([name, value]) => [toCamel(name), value]))
-    : row;
+const toSnake = once((name) => name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`));
+const toCamel = once((name) => name.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase()));
+
+function camelKeys(row: unknown): unknown {
+  if (row === null || typeof row !== 'object' || Array.isArray(row)) return row;
+  const camel: Record<string, unknown> = {};
+  for (const [name, value] of Object.entries(row)) camel[toCamel(name)] = value;
+  return camel;
+}
 
 /** What the work on some connections may take. */
 export interface Lane {

@@ -15,7 +15,6 @@ import { logOccurrence } from '@skelby/core/commands/log-occurrence';
 import { moveWeakness } from '@skelby/core/commands/move-weakness';
 import { saveDebrief } from '@skelby/core/commands/save-debrief';
 import { saveCraft, saveFlight, savePilot, saveSite } from '@skelby/core/commands/save-records';
-import { carryOut } from '../commands/carry-out';
 import { loadFacts } from '../facts/weakness-facts';
 import { DEMO_DEBRIEFS } from './debriefs';
 import { SeasonBook } from './season-book';
@@ -57,7 +56,7 @@ class Season {
       const keys: string[] = [];
       for (const fields of all) {
         const id = this.book.key();
-        await carryOut(this.school, command, { id }, fields);
+        await this.book.carryOut(command, { id }, fields);
         keys.push(id);
       }
       return keys;
@@ -69,6 +68,7 @@ class Season {
     };
     await this.flights();
     for (const story of [...DEMO_STORIES].sort((a, b) => b.daysAgo - a.daysAgo)) await this.tell(story);
+    await this.book.catchUp();
   }
 
   private async flights(): Promise<void> {
@@ -78,8 +78,7 @@ class Season {
       for (let ago = SEASON_DAYS - i; ago > 0; ago -= 3 + Math.floor(this.book.chance() * 6)) {
         const craft = own[Math.floor(this.book.chance() * own.length)]!;
         const packs = 1 + Math.floor(this.book.chance() * 4);
-        await carryOut(
-          this.school,
+        await this.book.carryOut(
           saveFlight,
           { id: this.book.key() },
           {
@@ -100,8 +99,7 @@ class Season {
     const id = this.book.key();
     const { kind, note, windMps, cause: causeId } = story;
     const { pilots, craft, sites } = this.fleet;
-    await carryOut(
-      this.school,
+    await this.book.carryOut(
       logOccurrence,
       { id },
       {
@@ -135,7 +133,7 @@ class Season {
       planId: this.book.key(),
       at,
     };
-    const done = await carryOut(this.school, confirmCause, { id: occurrenceId }, fields);
+    const done = await this.book.carryOut(confirmCause, { id: occurrenceId }, fields);
     return (done as { weaknessId: string }).weaknessId;
   }
 
@@ -149,8 +147,7 @@ class Season {
     };
     const known = answersOf(findings.evidence);
     const chain = chainInWords(proposeChain(known, causeId, findings.contributing, kind));
-    const done = await carryOut(
-      this.school,
+    const done = await this.book.carryOut(
       saveDebrief,
       { id: occurrenceId, versionId: this.book.key() },
       {
@@ -174,8 +171,7 @@ class Season {
     day: Day,
     reason = '',
   ): Promise<void> {
-    await carryOut(
-      this.school,
+    await this.book.carryOut(
       moveWeakness,
       { id: weaknessId, moveId: this.book.key() },
       {

@@ -1,6 +1,10 @@
 import { addDays, type Day } from '@skelby/core/vocabulary/day';
 import { v7 as uuidv7 } from 'uuid';
+import type { AnyCommand } from '@skelby/core/commands/command';
+import { carryOut } from '../commands/carry-out';
+import type { GivenCommand } from '../commands/handler';
 import type { SchoolTx } from '../db/in-school';
+import { refreshDeferred } from '../facts/weakness-facts';
 import { chanceFrom } from './chance';
 
 const SEED = 7;
@@ -9,11 +13,31 @@ const SEED = 7;
 export class SeasonBook {
   readonly chance = chanceFrom(SEED);
   made = 0;
+  private readonly putOff: SchoolTx;
+  private series = '';
 
   constructor(
     readonly school: SchoolTx,
     readonly today: Day,
-  ) {}
+  ) {
+    this.putOff = { ...school, deferred: { weaknesses: new Set(), drills: new Map() } };
+  }
+
+  /** Does what a trainer asked for then; what lists keep is worked out once a series of reps, as for a batch. */
+  async carryOut<C extends AnyCommand>(
+    command: C,
+    keys: GivenCommand<C>['keys'],
+    body: unknown,
+    series = '',
+  ): Promise<unknown> {
+    if (series === '' || series !== this.series) await this.catchUp();
+    this.series = series;
+    return carryOut(series === '' ? this.school : this.putOff, command, keys, body);
+  }
+
+  catchUp(): Promise<void> {
+    return refreshDeferred(this.putOff);
+  }
 
   key(): string {
     this.made += 1;

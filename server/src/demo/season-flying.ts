@@ -11,7 +11,6 @@ import { Learner } from '@skelby/core/synthetic-pilot/learner';
 import { addDays, type Day } from '@skelby/core/vocabulary/day';
 import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import type { WindBand } from '@skelby/core/vocabulary/wind-band';
-import { carryOut } from '../commands/carry-out';
 import { loadFacts, type LoadedFacts } from '../facts/weakness-facts';
 import { FLOWN } from './flown';
 import { demoHabitOf, FLOWN_EACH, flownKey, type FlownRep } from './flying';
@@ -77,7 +76,7 @@ export class SeasonFlying {
       flownAt: this.book.at(day, 60 + minute),
       caseId: this.nextCase(drillId),
     });
-    await carryOut(this.book.school, recordRep, { id: this.book.key() }, rep);
+    await this.book.carryOut(recordRep, { id: this.book.key() }, rep, `${weaknessId} ${purpose} ${day}`);
   }
 
   /** One case after the other: what was drawn does not matter here. */
