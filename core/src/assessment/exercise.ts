@@ -5,6 +5,8 @@ import type { FlightMeasureId } from './measures/measures';
 import type { RecordedValue } from './recorded-value';
 import type { Path, PathPoint } from '../geometry/path';
 import type { CueId } from '../vocabulary/cues';
+import { type Sample, settingAt } from '../flight-log/flight-log';
+import type { AskId, Thing } from './asked';
 
 /**
  * Where the nose should point: a bearing, the way the path runs, away from the pilot, at a place, or so far
@@ -25,13 +27,24 @@ export type Until =
   | { readonly is: 'landed' }
   | { readonly is: 'safe' }
   | { readonly is: 'answered' }
+  /** At the end of the path, or held off by its sensors for so long while the stick still asks for more. */
+  | { readonly is: 'held-off'; readonly standS: number }
   | { readonly is: 'taken-over' }
   | { readonly is: 'leaned'; readonly deg: number; readonly seconds: number }
   | { readonly is: 'in-wash' }
   | { readonly is: 'out-of-wash' };
 
 /** What is done to the craft, or said to the pilot, as a part begins. */
-export type Surprise = 'call' | 'hold-lost' | 'upset' | 'snap-over' | 'return' | 'spun' | 'carried-off';
+export type Surprise =
+  | 'call'
+  | 'hold-lost'
+  | 'upset'
+  | 'snap-over'
+  | 'return'
+  | 'spun'
+  | 'carried-off'
+  /** Set back to where the part's way begins, its nose as the part asks. */
+  | 'set-back';
 
 /** What hands do in a part. `fly` holds to the path. */
 export type ControlAids =
@@ -42,6 +55,8 @@ export interface Stage {
   /** Told to the pilot. */
   readonly says: CueId;
   readonly path: Path;
+  /** Where the way depends on the speed setting that the part begins in. */
+  readonly pathIn?: Readonly<Record<SpeedSetting, Path>>;
   readonly nose: Nose;
   readonly until: Until;
   readonly hands: ControlAids;
@@ -50,6 +65,8 @@ export interface Stage {
   /** At its beginning not measured, s. */
   readonly settleS: number;
   readonly begins?: Surprise;
+  /** A speed setting is drawn from these by lot as the part begins; absent: it stays as it is. */
+  readonly drawnFrom?: readonly SpeedSetting[];
   /** The only stick that should move. */
   readonly axis?: Axis;
   /** Expo of the sticks, 0 to 1. */
@@ -58,7 +75,15 @@ export interface Stage {
   readonly relative?: true;
   /** The pilot does not look. */
   readonly blind?: true;
+  /** Seen through the camera, or looked up from it, and without figures beside it; absent: as the pilot has it. */
+  readonly seen?: 'camera' | 'by-eye';
+  /** What the pilot is asked, with answers to choose from. */
+  readonly asks?: AskId;
 }
+
+/** A part as it begins with a line: its way where that depends on the setting. */
+export const stageBegun = (stage: Stage, s: Sample): Stage =>
+  stage.pathIn ? { ...stage, path: stage.pathIn[settingAt(s)] } : stage;
 
 /** One condition of the standard. Parts by their numbers; all of them where none are given. */
 export interface ExerciseStandard {
@@ -91,6 +116,10 @@ export interface Exercise {
   readonly mode?: PilotedMode;
   readonly setting?: SpeedSetting;
   readonly walk?: Walk;
+  /** What stands about and is asked for. */
+  readonly things?: readonly Thing[];
+  /** Without obstacle sensors there is nothing to find out. */
+  readonly needsSensors?: true;
   /** The pilot walks about while it is flown; the drill itself stays where it is. */
   readonly pilotWalks?: Walk;
 }

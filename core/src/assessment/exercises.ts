@@ -4,9 +4,15 @@ import type { Exercise, Walk } from './exercise';
 import { HANDS_AND_HOVER_COURSES } from './exercises/hands-and-hover';
 import { POINTING_AND_TURNS_COURSES } from './exercises/pointing-and-turns';
 import { RECORDED_VALUES } from './recorded-value';
+import { SETTINGS_AND_SENSORS_COURSES } from './exercises/settings-and-sensors';
 import { WASH_OBSTACLES_AIR_COURSES } from './exercises/wash-obstacles-air';
 
-const COURSES = { ...HANDS_AND_HOVER_COURSES, ...POINTING_AND_TURNS_COURSES, ...WASH_OBSTACLES_AIR_COURSES };
+const COURSES = {
+  ...HANDS_AND_HOVER_COURSES,
+  ...POINTING_AND_TURNS_COURSES,
+  ...WASH_OBSTACLES_AIR_COURSES,
+  ...SETTINGS_AND_SENSORS_COURSES,
+};
 
 /** Drills that are flown and measured on the simulator or in a log. */
 export const MEASURED_DRILLS: readonly DrillId[] = Object.keys(COURSES).filter(isDrillId);

@@ -1,16 +1,10 @@
 import type { CraftModel } from '../simulator/craft-model';
 import { vortexRingState } from '../reconstruct/vortex-ring-state';
-import { type Sample, type LogEventName, turned } from '../flight-log/flight-log';
+import { answerIn, type Sample, type LogEventName, turned } from '../flight-log/flight-log';
 import { headingOf, leanOf, thrustAxis } from '../geometry/rotation';
-import { type Exercise, LEAD_DISTANCE_M, type Stage, type Walk } from './exercise';
-import {
-  bearing,
-  offsetFromPath,
-  type PathOffset,
-  type PathPoint,
-  lengthOf,
-  wayRound,
-} from '../geometry/path';
+import { type Exercise, type Stage, stageBegun, type Until } from './exercise';
+import { leadAt, pilotAt } from './walk';
+import { bearing, offsetFromPath, type PathOffset, lengthOf, wayRound } from '../geometry/path';
 
 /** Whoever counts what happens unforeseen: 0 to 1. */
 export interface Chance {
@@ -26,6 +20,9 @@ const PASSING_M = 0.3;
 const PASSED_WIDE_M = 6;
 const STILL_MPS = 0.5;
 const NOSE_DEG = 8;
+/** A stick that asks to go on, and how far it has come when its sensors may have stopped it, m. */
+const ASKS_FOR_MORE = 0.1;
+const HELD_OFF_AFTER_M = 2;
 /** Before a part is given up. */
 const PATIENCE = 4;
 const PATIENCE_S = 25;
@@ -36,46 +33,6 @@ const OUT_OF_WASH = 0.1;
 const OUT_FOR_S = 0.6;
 
 export const speedOver = ({ vx, vy }: Pick<Sample, 'vx' | 'vy'>): number => Math.hypot(vx, vy);
-
-/** Where a walking pilot is, and which way they walk. */
-export function walkerAt(
-  { points, speedMps }: Walk,
-  t: number,
-): { readonly x: number; readonly y: number; readonly bearingDeg: number } {
-  let left = speedMps * t;
-  for (let i = 1; i < points.length; i += 1) {
-    const [[ax, ay], [bx, by]] = [points[i - 1]!, points[i]!];
-    const length = Math.hypot(bx - ax, by - ay);
-    if (left <= length || i === points.length - 1) {
-      const share = Math.min(1, left / length);
-      return { x: ax + share * (bx - ax), y: ay + share * (by - ay), bearingDeg: bearing(bx - ax, by - ay) };
-    }
-    left -= length;
-  }
-  throw new RangeError('A walk needs two points or more.');
-}
-
-/** Where the pilot stands. */
-export function pilotAt(
-  { walk, pilotWalks = walk }: Pick<Exercise, 'walk' | 'pilotWalks'>,
-  t: number,
-): { readonly x: number; readonly y: number } {
-  return pilotWalks ? walkerAt(pilotWalks, t) : { x: 0, y: 0 };
-}
-
-/** The place that a walking pilot keeps the craft at, so high, and which way they walk. */
-export function leadAt(
-  walk: Walk,
-  t: number,
-  heightM: number,
-): { readonly at: PathPoint; readonly bearingDeg: number } {
-  const { x, y, bearingDeg } = walkerAt(walk, t);
-  const ahead = (bearingDeg * Math.PI) / 180;
-  return {
-    at: [x + LEAD_DISTANCE_M * Math.sin(ahead), y + LEAD_DISTANCE_M * Math.cos(ahead), heightM],
-    bearingDeg,
-  };
-}
 
 /** The bearing that the nose should have in a part; null when it does not matter. */
 export function noseWanted(
@@ -126,6 +83,9 @@ const isStill = ({ vx, vy, vz }: Sample): boolean => Math.hypot(vx, vy, vz) < ST
 /** What is written down of a flight where something came unforeseen. */
 const SURPRISES: ReadonlySet<LogEventName> = new Set(['call', 'hold-lost', 'upset', 'snap-over', 'return']);
 
+/** Ends of a part that are states of the craft. */
+type State = Extract<Until, { readonly is: 'safe' | 'leaned' | 'in-wash' | 'out-of-wash' }>;
+
 export type ExerciseOver = 'finished' | 'given-up' | 'at-pilot';
 
 /** Nearer than this to whoever flies it, m, a rep is over: it came at them. Common practice. */
@@ -146,6 +106,8 @@ export class Referee {
   /** Degrees come round on the part's arc. */
   round = 0;
   offset: PathOffset;
+  /** The part that is being flown. */
+  stage: Stage;
   private since: number | null = null;
   private surpriseS = Infinity;
   private leanedS = 0;
@@ -162,12 +124,9 @@ export class Referee {
     this.beganS = first.t;
     this.lastS = first.t;
     this.firstS = first.t;
+    this.stage = stageBegun(course.stages[0]!, first);
     this.offset = this.place(first);
     this.draw();
-  }
-
-  get stage(): Stage {
-    return this.course.stages[this.at]!;
   }
 
   /**
@@ -192,6 +151,7 @@ export class Referee {
       return false;
     }
     this.at += 1;
+    this.stage = stageBegun(this.course.stages[this.at]!, s);
     this.beganS = s.t;
     [this.since, this.leanedS, this.round] = [null, 0, 0];
     this.offset = this.place(s);
@@ -260,6 +220,13 @@ export class Referee {
     return this.lasts(isStill(s) && asked && moved, s.t, standS);
   }
 
+  /** It stands on its way though the stick asks for more. */
+  private isHeldOff(s: Sample, standS: number): boolean {
+    const asks = Math.max(Math.abs(s.pitch), Math.abs(s.roll)) >= ASKS_FOR_MORE;
+    const isOnItsWay = this.offset.alongTrackM > HELD_OFF_AFTER_M;
+    return this.lasts(isStill(s) && asks && isOnItsWay, s.t, standS);
+  }
+
   private noseIsThere(s: Sample): boolean {
     const wanted = noseWanted(this.stage, s, this.offset, { x: 0, y: 0 });
     return this.lasts(wanted === null || Math.abs(turned(headingOf(s), wanted)) < NOSE_DEG, s.t, 0.4);
@@ -285,12 +252,22 @@ export class Referee {
         return this.hasStopped(s, until.standS);
       case 'landed':
         return this.lasts(s.z < 0.01, s.t, 0.6);
-      case 'safe':
-        return this.lasts(isSafe(s), s.t, SAFE.forS);
       case 'answered':
-        return happened.includes('answer');
+        return happened.some((each) => answerIn(each) !== null);
+      case 'held-off':
+        return this.isThere(s, 0) || this.isHeldOff(s, until.standS);
       case 'taken-over':
         return happened.includes('take-over');
+      default:
+        return this.isInState(s, until);
+    }
+  }
+
+  /** Whether the craft is as the part wants it. */
+  private isInState(s: Sample, until: State): boolean {
+    switch (until.is) {
+      case 'safe':
+        return this.lasts(isSafe(s), s.t, SAFE.forS);
       case 'leaned':
         return this.hasLeaned(s, until.deg, until.seconds);
       case 'in-wash':

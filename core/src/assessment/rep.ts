@@ -8,6 +8,7 @@ import {
   PHYSICS_STEP_S,
 } from '../simulator/simulated-flight';
 import { Random } from '../simulator/random';
+import type { SpeedSetting } from '../vocabulary/craft-facts';
 import type { Failsafe } from '../reconstruct/return-height';
 import { failsafeSticks, landingSticks } from '../simulator/control/failsafe';
 import { LANDS_ITSELF_BELOW } from '../simulator/pack';
@@ -17,10 +18,11 @@ import {
   type Sample,
   settingIndex,
   LOG_HZ,
+  type AnswerNumber,
   type LogEventName,
   FlightLogWriter,
 } from '../flight-log/flight-log';
-import type { Exercise } from './exercise';
+import type { Exercise, Surprise } from './exercise';
 import { Referee } from './referee';
 
 const LINE_EVERY = Math.round(1 / (LOG_HZ * PHYSICS_STEP_S));
@@ -50,13 +52,17 @@ export interface RepFlightSetUp {
 
 /** What is pressed beside the sticks. */
 export interface Pressed {
-  readonly answer?: boolean;
+  /** What the pilot says: one of the answers to choose from, or just that it is said. */
+  readonly answer?: AnswerNumber | boolean;
   readonly takeOver?: boolean;
 }
 
 const deflectionOf = ({ throttle, yaw, pitch, roll }: StickPosition): number =>
   Math.max(Math.abs(pitch), Math.abs(roll), Math.abs(yaw), Math.abs(throttle));
 const NOTHING: Pressed = {};
+/** What a surprise is in a log. */
+const writtenAs = (begins: Surprise = 'call'): LogEventName =>
+  begins === 'spun' || begins === 'carried-off' || begins === 'set-back' ? 'call' : begins;
 const NO_SENSORS: FittedSensors = { sides: [], inFast: false };
 /** Spread of what a craft is off its trim by, m/s²: half a degree of lean. From memory. */
 const TRIM_MPS2 = 0.08;
@@ -75,6 +81,10 @@ export class RepFlight {
   private holdLost = false;
   private failsafe: AutoReturn | null = null;
   private holdTurnsS = Infinity;
+  /** The speed setting that was drawn by lot; null: the pilot's own. */
+  private drawnSetting: SpeedSetting | null = null;
+  private toSay: AnswerNumber | boolean = false;
+  private isPressed = false;
   private count = 0;
   private happened: LogEventName[] = [];
   /** The sticks as the sensors let them through. */
@@ -136,6 +146,7 @@ export class RepFlight {
   step(sticks: StickPosition, asked: ModeNow, pressed: Pressed = NOTHING): void {
     const { flight } = this;
     if (flight.ended) return;
+    this.hear(pressed.answer ?? false);
     const steered = this.steered(sticks, asked, pressed);
     const { mode } = steered;
     const flown = this.heedsPack(mode) ? landingSticks(steered.flown) : steered.flown;
@@ -145,7 +156,8 @@ export class RepFlight {
     }
     if (this.count % LINE_EVERY === 0) {
       this.heed(flown, mode);
-      if (pressed.answer) this.happens('answer');
+      if (this.toSay) this.happens(this.toSay === true ? 'answer' : `answer-${this.toSay}`);
+      this.toSay = false;
       this.write(sticks, mode);
     }
     flight.step(this.heeded ?? flown, mode);
@@ -156,11 +168,21 @@ export class RepFlight {
     }
   }
 
+  /** An answer counts once, however long it is pressed. */
+  private hear(answer: AnswerNumber | boolean): void {
+    if (answer && !this.isPressed) this.toSay = answer;
+    this.isPressed = answer !== false;
+  }
+
   /** Whoever steers now, by the sticks that reach the craft: the pilot, its failsafe, or its return. */
   private steered(sticks: StickPosition, asked: ModeNow, pressed: Pressed) {
     const { setUp } = this;
     const { body } = this.flight;
-    const mode: ModeNow = this.holdLost ? { ...asked, hold: false } : asked;
+    const mode: ModeNow = {
+      ...asked,
+      ...(this.holdLost ? { hold: false } : {}),
+      ...(this.drawnSetting ? { setting: this.drawnSetting } : {}),
+    };
     const byItself: ModeNow = { ...mode, mode: 'position-hold', setting: 'normal', pilotHeadingDeg: null };
     if (this.failsafe)
       return { flown: failsafeSticks(setUp.onLinkLoss ?? 'return', body, this.failsafe), mode: byItself };
@@ -218,7 +240,8 @@ export class RepFlight {
   /** What comes with the part that begins. */
   private begin(surprised: boolean): void {
     const { flight, random } = this;
-    const { begins, path } = this.referee.stage;
+    const { begins, drawnFrom } = this.referee.stage;
+    if (drawnFrom) this.drawnSetting = drawnFrom[Math.floor(drawnFrom.length * random.uniform())]!;
     switch (begins) {
       case 'hold-lost':
         this.holdLost = true;
@@ -233,29 +256,38 @@ export class RepFlight {
         this.goHome();
         return;
       case 'spun':
-        flight.carry(flight.body.px, flight.body.py, flight.body.pz, 360 * random.uniform());
+      case 'carried-off':
+      case 'set-back':
+        this.putElsewhere(begins);
         break;
-      case 'carried-off': {
-        const toward = 2 * Math.PI * random.uniform();
-        const z = path.is === 'segment' ? path.to[2] : flight.body.pz;
-        flight.carry(
-          flight.body.px + CARRIED_M * Math.cos(toward),
-          flight.body.py + 2 + 3 * Math.abs(Math.sin(toward)),
-          z,
-          360 * random.uniform(),
-        );
-        break;
-      }
       case 'call':
       case undefined:
         break;
     }
     // Written at the line on which it came, so that a log tells it again.
-    if (surprised)
-      this.writer.happens(
-        begins === undefined || begins === 'spun' || begins === 'carried-off' ? 'call' : begins,
-        flight.timeS,
-      );
+    if (surprised) this.writer.happens(writtenAs(begins), flight.timeS);
+  }
+
+  /** Somewhere else, or with its nose elsewhere, as nobody foresees; or back to where the part begins. */
+  private putElsewhere(how: 'spun' | 'carried-off' | 'set-back'): void {
+    const { flight, random } = this;
+    const { px, py, pz } = flight.body;
+    const { path, nose } = this.referee.stage;
+    if (how === 'set-back') {
+      if (path.is === 'segment') flight.carry(...path.from, typeof nose === 'number' ? nose : 0);
+      return;
+    }
+    if (how === 'spun') {
+      flight.carry(px, py, pz, 360 * random.uniform());
+      return;
+    }
+    const toward = 2 * Math.PI * random.uniform();
+    flight.carry(
+      px + CARRIED_M * Math.cos(toward),
+      py + 2 + 3 * Math.abs(Math.sin(toward)),
+      path.is === 'segment' ? path.to[2] : pz,
+      360 * random.uniform(),
+    );
   }
 
   private line(sticks: StickPosition, mode: ModeNow): Sample {

@@ -1,7 +1,7 @@
 import type { CraftModel } from '../simulator/craft-model';
 import type { Solid } from '../simulator/world';
 import { type Sample, sampleAt, type FlightLog, type LogEvent } from '../flight-log/flight-log';
-import type { Exercise, ExerciseStandard } from './exercise';
+import { type Exercise, type ExerciseStandard, stageBegun } from './exercise';
 import { type Segment, holdsHeight, holdsPlace, type Measured } from './segment';
 import { type FlightMeasureId, MEASURES, type MeasureId } from './measures/measures';
 import { fromPilot } from './measures/over-samples';
@@ -69,7 +69,8 @@ export function partsOf(track: FlightLog, flown: FlownDrill, from = 0): Parts {
   ];
   if (nextEvent < 0) nextEvent = track.events.length;
   const close = () => {
-    const stage = course.stages[segments.length]!;
+    const begun = course.stages[segments.length]!;
+    const stage = samples[0] ? stageBegun(begun, samples[0]) : begun;
     const start = samples[0]?.t ?? 0;
     const settled = samples.findIndex((s) => s.t - start >= stage.settleS);
     segments.push({

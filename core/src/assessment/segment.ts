@@ -4,7 +4,8 @@ import { modeAt, modeIndex, type Sample, type LogEvent, turned } from '../flight
 import { headingOf } from '../geometry/rotation';
 import type { Exercise, Stage } from './exercise';
 import type { PathOffset } from '../geometry/path';
-import { noseWanted, pilotAt } from './referee';
+import { noseWanted } from './referee';
+import { pilotAt } from './walk';
 
 /** A part of a flight that one part of the drill was flown in, with what its measures need. */
 export interface Segment {

@@ -14,6 +14,8 @@ export interface Mark {
   readonly height?: number;
   /** Stands along y instead of along x. */
   readonly deep?: boolean;
+  /** A net or a twig, which may be flown into. */
+  readonly soft?: true;
   readonly label?: CueId;
 }
 

@@ -46,6 +46,11 @@ export interface LogEvent {
 export const LOG_EVENTS = [
   'call',
   'answer',
+  'answer-1',
+  'answer-2',
+  'answer-3',
+  'answer-4',
+  'answer-5',
   'hold-lost',
   'upset',
   'snap-over',
@@ -58,6 +63,15 @@ export const LOG_EVENTS = [
   'landed',
 ] as const;
 export type LogEventName = (typeof LOG_EVENTS)[number];
+
+/** One of the answers to choose from, by its place in the list. */
+export type AnswerNumber = 1 | 2 | 3 | 4 | 5;
+const ANSWERED = /^answer(?:-(\d))?$/;
+/** Which answer was given; 0 where one was given without a choice, null for any other event. */
+export function answerIn(is: LogEventName): AnswerNumber | 0 | null {
+  const found = ANSWERED.exec(is);
+  return found && (Number(found[1] ?? 0) as AnswerNumber | 0);
+}
 
 /** A flight written down, column by column. */
 export interface FlightLog {

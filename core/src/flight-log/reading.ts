@@ -84,6 +84,8 @@ const LOG_HZ = { least: 50, most: 200 } as const;
 const GAP_S = 0.25;
 /** An hour at the fastest rate. */
 const MOST_LINES = 720_000;
+/** Faster than any craft flies, even where its places are in feet. */
+const SET_BACK_MPS = 300;
 /** Larger files are not read, bytes. */
 export const MOST_BYTES = 150_000_000;
 const UNIT_TOLERANCE = 0.05;
@@ -301,8 +303,12 @@ export class FlightLogReader {
           titleOf(FILE_COLUMNS[0]!),
         );
       const before = this.writer.line(length - 1);
-      this.moved += Math.hypot(s.x - before.x, s.y - before.y, s.z - before.z);
-      this.flown += Math.hypot(s.vx + before.vx, s.vy + before.vy, s.vz + before.vz) * 0.5 * step;
+      const moved = Math.hypot(s.x - before.x, s.y - before.y, s.z - before.z);
+      // A simulator sets a craft back for the next try: no flight, and no other unit either.
+      if (moved <= SET_BACK_MPS * step) {
+        this.moved += moved;
+        this.flown += Math.hypot(s.vx + before.vx, s.vy + before.vy, s.vz + before.vz) * 0.5 * step;
+      }
     }
     this.lastS = s.t;
   }

@@ -1,6 +1,7 @@
 import type { Sample } from '../flight-log/flight-log';
 import type { Segment } from '../assessment/segment';
-import { pilotAt, speedOver, washTrouble } from '../assessment/referee';
+import { speedOver, washTrouble } from '../assessment/referee';
+import { pilotAt } from '../assessment/walk';
 import { craftModel } from '../simulator/craft-model';
 import { Lines, mean, median, type ReadFrom } from './lines';
 import { type Onset, onsetOf } from './onset';

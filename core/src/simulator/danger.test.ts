@@ -3,7 +3,7 @@ import { type CraftFacts, craftFacts, SPEED_SETTINGS, USUAL_CRAFT } from '../voc
 import { type ModeNow, PILOTED_MODES, type PilotedMode, type StickPosition } from './control/control';
 import { CENTRED } from './control/control';
 import { courseFlown, exerciseOf } from '../assessment/exercises';
-import { pilotAt } from '../assessment/referee';
+import { pilotAt } from '../assessment/walk';
 import { RepFlight } from '../assessment/rep';
 import { craftModel } from './craft-model';
 import { STILL, type Wind } from './gusts-dryden';

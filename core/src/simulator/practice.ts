@@ -40,8 +40,11 @@ function slab(
   return { solid: 'box', x, y, z, alongM, acrossM, highM, turnedDeg: 0 };
 }
 
-/** What of a mark can be flown into. Paint and pads cannot. */
-function solidsOf(mark: Mark): readonly Solid[] {
+/** What of a mark stands in the way. Paint and pads do not. */
+const solidsOf = (mark: Mark): readonly Solid[] =>
+  mark.soft ? hardSolidsOf(mark).map((solid) => ({ ...solid, soft: true })) : hardSolidsOf(mark);
+
+function hardSolidsOf(mark: Mark): readonly Solid[] {
   const { x, y, width = USUAL_WIDE_M, height = USUAL_HIGH_M, deep = false } = mark;
   switch (mark.is) {
     case 'post':

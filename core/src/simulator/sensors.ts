@@ -33,6 +33,13 @@ export interface FittedSensors {
   readonly inFast: boolean;
 }
 
+/** Ahead and behind, and not in fast: where nobody says what a craft carries. Common practice. */
+export const USUAL_SENSORS: FittedSensors = { sides: ['ahead', 'behind'], inFast: false };
+
+/** Whether there is anything to find out about what it sees on its way over the ground. */
+export const looksAlong = ({ sides }: FittedSensors): boolean =>
+  sides.some((side) => side === 'ahead' || side === 'behind' || side === 'side');
+
 /** A craft with sensors among the things that stand about. */
 export interface SensingCraft {
   readonly fitted: FittedSensors;

@@ -275,7 +275,7 @@ export class SimulatedFlight {
       this.landed = false;
     }
     for (const solid of this.scene.solids) {
-      if (distanceTo(solid, body.px, body.py, body.pz) < craft.spanM / 2) {
+      if (!solid.soft && distanceTo(solid, body.px, body.py, body.pz) < craft.spanM / 2) {
         this.ended = { how: 'solid', atS: this.timeS, speedMps, solid };
         return;
       }

@@ -1,5 +1,9 @@
 /** Simple solids. World axes x east, y north, z up; m. */
-export type Solid =
+export type Solid = Hard & {
+  /** A net, a screen, a twig of tape: sensors look at it as at any other, and what flies into it goes through. */
+  readonly soft?: true;
+};
+type Hard =
   /** A wall, a roof, a box: sides along the axes after a turn about the vertical. */
   | {
       readonly solid: 'box';

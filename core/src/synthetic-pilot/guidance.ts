@@ -1,5 +1,6 @@
 import type { Stage } from '../assessment/exercise';
-import { clockwiseOf, leadAt, noseWanted, pilotAt, type Referee } from '../assessment/referee';
+import { clockwiseOf, noseWanted, type Referee } from '../assessment/referee';
+import { leadAt, pilotAt } from '../assessment/walk';
 import { type Sample, turned } from '../flight-log/flight-log';
 import { bearing, lengthOf, offsetFromPath, type PathOffset } from '../geometry/path';
 import { headingOf } from '../geometry/rotation';

@@ -3,12 +3,14 @@ import { RepFlight } from '../assessment/rep';
 import { scoreFlightLog } from '../assessment/score';
 import { STEP_S } from '../choreography/fly';
 import { movementOf } from '../choreography/scenes';
+import type { AnswerNumber } from '../flight-log/flight-log';
 import type { Side } from '../drills/drill';
 import { drillOf, type DrillId } from '../drills/drills';
 import { CENTRED, type PilotedMode, type StickPosition } from '../simulator/control/control';
 import type { CraftModel } from '../simulator/craft-model';
 import { practiceOf } from '../simulator/practice';
 import { Random } from '../simulator/random';
+import { USUAL_SENSORS } from '../simulator/sensors';
 import { PHYSICS_STEP_S } from '../simulator/simulated-flight';
 
 /**
@@ -22,6 +24,8 @@ export type Sticks = (t: number) => StickPosition;
 export interface NullPilot {
   readonly name: string;
   readonly sticks: Sticks;
+  /** Says so whatever is asked; absent: the first answer. */
+  readonly says?: AnswerNumber;
 }
 
 /** Held sticks, in a fixed set that fills the space. */
@@ -90,7 +94,7 @@ export const nullPilots = (others: readonly NullPilot[] = []): readonly NullPilo
   { name: 'hands off', sticks: () => CENTRED },
   ...Array.from({ length: HELD }, (_, i) => {
     const position = held(i + 1);
-    return { name: `held ${i + 1}`, sticks: () => position };
+    return { name: `held ${i + 1}`, sticks: () => position, says: ((i % 5) + 1) as AnswerNumber };
   }),
   ...Array.from({ length: RANDOM }, (_, i) => ({ name: `random ${i + 1}`, sticks: moving(91 + i) })),
   ...others,
@@ -109,7 +113,7 @@ const LONGEST_S = 130;
 const GONE_M = 25;
 
 /** Whether a null pilot meets the drill: flown until it is over, or can no longer be met. */
-export function meets(craft: CraftModel, { sticks }: NullPilot, flight: NullFlight): boolean {
+export function meets(craft: CraftModel, { sticks, says = 1 }: NullPilot, flight: NullFlight): boolean {
   const { drillId, side, windMps, mode, seed } = flight;
   const [setUp, course] = [practiceOf(drillId, side, 'position-hold'), exerciseOf(drillId, side)];
   if (!setUp || !course) throw new RangeError(`"${drillId}" is not flown on the simulator.`);
@@ -122,10 +126,11 @@ export function meets(craft: CraftModel, { sticks }: NullPilot, flight: NullFlig
     },
     start: setUp.start,
     seed,
+    ...(course.needsSensors ? { sensors: USUAL_SENSORS } : {}),
   });
   const now = { mode, setting: course.setting ?? 'normal', pilotHeadingDeg: null, hold: true } as const;
   for (let step = 0; !rep.isOver && rep.flight.timeS < LONGEST_S; step += 1) {
-    rep.step(sticks(step * PHYSICS_STEP_S), now);
+    rep.step(sticks(step * PHYSICS_STEP_S), now, { answer: step % 2 === 0 && says });
     if (rep.referee.offset.crossTrackM > GONE_M) return false;
   }
   const { score } = { score: scoreFlightLog(rep.writer.track(), course, craft, setUp.solids) };

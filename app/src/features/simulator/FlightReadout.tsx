@@ -4,6 +4,7 @@ import type { PracticeSetUp } from '@skelby/core/simulator/practice';
 import { useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
+import { SETTING_WORDS } from '../../shared/copy/copy';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
 import { Inset } from './Inset';
@@ -44,6 +45,7 @@ export function Readout({ live }: { readonly live: Live }) {
       <Words as="figure">{`${say(Math.round(z * 10) / 10, 'm')} up`}</Words>
       <Words as="figure">{say(Math.round(Math.hypot(...velocity) * 10) / 10, 'm/s')}</Words>
       <Words as="figure">{percent(charge)}</Words>
+      {shown.setting ? <Words as="figure">{SETTING_WORDS[shown.setting]}</Words> : null}
       {nearestM !== null ? (
         <Words as="figure">{`! ${say(Math.round(nearestM * 10) / 10, 'm')} to something`}</Words>
       ) : null}

@@ -6,6 +6,7 @@ import { useUnits } from '../../shared/api/use-units';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
+import { AnswerChoices } from './AnswerChoices';
 import { Field, FIELD_PX } from './Field';
 import { FieldMap, Readout } from './FlightReadout';
 import { Gimbal } from './Gimbal';
@@ -25,12 +26,16 @@ const useStyles = themed((theme) => ({
     left: 8,
     right: 8,
     bottom: 8,
+    // Chromium leaves out what an opaque box hides of the picture, and takes it away at the wrong end.
+    opacity: 0.99,
     padding: 10,
     backgroundColor: theme.ground,
     borderWidth: 2,
     borderColor: theme.ink,
     gap: 8,
   },
+  // What is to be judged is below: the craft and the ground.
+  above: { top: 8, bottom: 'auto' },
   hands: { flexDirection: 'row', justifyContent: 'space-between' },
   low: { flexDirection: 'row', gap: 12, alignItems: 'flex-end' },
   middle: { flex: 1, minWidth: 0, gap: 6 },
@@ -48,11 +53,13 @@ interface PartProps {
 }
 
 /** What the flight waits for, over the field; null while it waits for nothing. */
-function askedOf({ flight, standing }: FlyState): ReactNode {
+function askedOf({ flight, standing }: FlyState, { things = [] }: FlyProps['course']): ReactNode {
   if (!flight.isFlying)
     return <Button kind="main" icon="play" label="Start" onPress={flight.go} disabled={!standing} />;
+  if (standing?.part.asks)
+    return <AnswerChoices asks={standing.part.asks} things={things} onAnswer={flight.answer} />;
   if (standing?.part.hands === 'answer')
-    return <Button kind="solid" icon="message-circle" label="Answer" onPress={flight.answer} />;
+    return <Button kind="solid" icon="message-circle" label="Answer" onPress={() => flight.answer(true)} />;
   return standing?.returning ? (
     <Button kind="solid" icon="corner-up-left" label="Take it over" onPress={flight.takeOver} />
   ) : null;
@@ -67,10 +74,10 @@ function Seen({
 }: PartProps & { readonly height: number; readonly reads: boolean }) {
   const styles = useStyles();
   const { sentence } = useUnits();
-  const { drill, craft, setUp, settings } = props;
+  const { drill, craft, course, setUp, settings } = props;
   const { flight, standing, live } = state;
   const { isFlying, failed } = flight;
-  const asked = askedOf(state);
+  const asked = askedOf(state, course);
   const part = standing?.part;
   const says = part ? `${part.of > 1 ? `${part.at + 1} of ${part.of}: ` : ''}${part.says}` : '';
   return (
@@ -88,7 +95,7 @@ function Seen({
         blind={isFlying && (part?.blind ?? false)}
         inset={reads ? <FieldMap live={live} marks={setUp.marks} /> : null}
       >
-        {asked ? <View style={styles.over}>{asked}</View> : null}
+        {asked ? <View style={[styles.over, part?.asks ? styles.above : null]}>{asked}</View> : null}
       </Field>
       {failed ? (
         <Words as="strong" role="alert">{`! ${failed}`}</Words>
@@ -138,7 +145,8 @@ function HoldActs({ state: { flight, standing, turnHold, turnLink } }: Pick<Part
 
 interface ActsProps extends PartProps {
   readonly reads: boolean;
-  readonly onReads: (reads: boolean) => void;
+  /** Null where there are no figures to show. */
+  readonly onReads: ((reads: boolean) => void) | null;
 }
 
 function Acts({ props, state, reads, onReads }: ActsProps) {
@@ -160,11 +168,13 @@ function Acts({ props, state, reads, onReads }: ActsProps) {
           onPress={() => onRelative(!relative)}
         />
       ) : null}
-      <Button
-        kind="quiet"
-        label={reads ? 'Hide figures and map' : 'Show figures and map'}
-        onPress={() => onReads(!reads)}
-      />
+      {onReads ? (
+        <Button
+          kind="quiet"
+          label={reads ? 'Hide figures and map' : 'Show figures and map'}
+          onPress={() => onReads(!reads)}
+        />
+      ) : null}
     </ButtonRow>
   );
 }
@@ -173,7 +183,10 @@ function Acts({ props, state, reads, onReads }: ActsProps) {
 export function Fly(props: FlyProps) {
   const styles = useStyles();
   const { width, height } = useWindowDimensions();
-  const [reads, setReads] = useState(true);
+  const [readsFigures, setReads] = useState(true);
+  // What is to be judged by eye is not written beside the picture.
+  const isByEye = props.course.stages.some(({ seen }) => seen !== undefined);
+  const reads = readsFigures && !isByEye;
   const state = useFly(props);
   const { scored, save } = state.flight;
   if (scored)
@@ -214,7 +227,7 @@ export function Fly(props: FlyProps) {
           </View>
         </>
       )}
-      <Acts {...part} reads={reads} onReads={setReads} />
+      <Acts {...part} reads={reads} onReads={isByEye ? null : setReads} />
     </>
   );
 }

@@ -1,4 +1,5 @@
 import { messageWords } from '@skelby/copy/say';
+import { looksAlong } from '@skelby/core/simulator/sensors';
 import { courseFlown } from '@skelby/core/assessment/exercises';
 import { useDrills } from '../../shared/api/use-drills';
 import { SIDES } from '@skelby/core/drills/drill';
@@ -34,7 +35,15 @@ import { Fly } from './Fly';
 import { LogPart } from './LogPart';
 import { PracticeChoices } from './PracticeChoices';
 import { RecordedNote, useRecorded } from './record';
-import { drillSetUp, flightFrom, linkFrom, type PracticeSettings, setAnew, settingsFrom } from './settings';
+import {
+  drillSetUp,
+  flightFrom,
+  linkFrom,
+  sensorsOf,
+  type PracticeSettings,
+  setAnew,
+  settingsFrom,
+} from './settings';
 import { useTilt } from './tilt';
 
 const NAME = 'practice.chosen';
@@ -176,19 +185,26 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
         </>
       }
     >
-      <Fly
-        key={setAnew(settings, craft)}
-        drill={drill}
-        course={course}
-        setUp={setUp}
-        craft={craft}
-        settings={settings}
-        layout={chosen.layout}
-        tilt={tilt}
-        onRelative={(relative) => change({ relative })}
-        onScored={recorded.record}
-        recorded={<RecordedNote recorded={recorded} />}
-      />
+      {course.needsSensors && !(settings.sensors && looksAlong(sensorsOf(craft))) ? (
+        <Note icon="slash" heading="Nothing to find out">
+          This craft carries no sensors that look ahead, behind or aside, or they are switched off. Choose one
+          that does.
+        </Note>
+      ) : (
+        <Fly
+          key={setAnew(settings, craft)}
+          drill={drill}
+          course={course}
+          setUp={setUp}
+          craft={craft}
+          settings={settings}
+          layout={chosen.layout}
+          tilt={tilt}
+          onRelative={(relative) => change({ relative })}
+          onScored={recorded.record}
+          recorded={<RecordedNote recorded={recorded} />}
+        />
+      )}
     </Screen>
   );
 }

@@ -1,7 +1,7 @@
 import type { Mark } from '@skelby/core/choreography/scene';
 import type { SimulatedScene } from '@skelby/core/simulator/simulated-flight';
 import type { Exercise } from '@skelby/core/assessment/exercise';
-import { pilotAt } from '@skelby/core/assessment/referee';
+import { pilotAt } from '@skelby/core/assessment/walk';
 import { lineAt, type Replay } from '@skelby/core/assessment/replay';
 import { headingOf } from '@skelby/core/geometry/rotation';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';

@@ -1,7 +1,16 @@
 import { Live, standingIn } from './live';
 import type { Shown } from './practice.worker';
 
-const PART = { at: 0, of: 2, says: 'Out to the mark.', hands: 'fly', blind: false, expo: 0 } as const;
+const PART = {
+  at: 0,
+  of: 2,
+  says: 'Out to the mark.',
+  hands: 'fly',
+  blind: false,
+  expo: 0,
+  asks: null,
+  seen: null,
+} as const;
 const shown = (timeS: number, x: number, more: Partial<Shown> = {}): Shown => ({
   is: 'shown',
   position: [x, 10, 2],
@@ -9,6 +18,7 @@ const shown = (timeS: number, x: number, more: Partial<Shown> = {}): Shown => ({
   attitude: [1, 0, 0, 0],
   timeS,
   charge: 1,
+  setting: 'normal',
   landsItself: false,
   wash: 0,
   landed: false,

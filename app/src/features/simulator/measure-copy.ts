@@ -49,6 +49,9 @@ export const CHANGES: Readonly<Record<FlightMeasureId, string>> = {
   'relative-used': 'Switch the mode on for the second and third part.',
   'called-at': 'Call it just before the point: late is too late, early wastes the flight.',
   'speed-at-answer': 'Craft first: let it stand, then answer.',
+  'said-right': 'Look first, then say it: the display for the setting, the craft for the rest.',
+  'foretold-wrong':
+    'Say it from what is fitted: which side looks, in which setting, and how thin the thing is.',
   calmer: 'Rest between corrections: the softer curve forgives, it does not calm.',
   'stops-alike': 'Same speed, same mark, same let-go.',
   footprint: 'Shorter slants: turn each one before it runs on.',

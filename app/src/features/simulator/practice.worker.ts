@@ -2,7 +2,7 @@ import { cueWords } from '@skelby/copy/cues';
 import { said } from '@skelby/copy/say';
 import type { DrillId } from '@skelby/core/drills/drills';
 import type { CauseId } from '@skelby/core/causes/causes';
-import { type CraftRecord, craftFacts } from '@skelby/core/vocabulary/craft-facts';
+import { type CraftRecord, craftFacts, type SpeedSetting } from '@skelby/core/vocabulary/craft-facts';
 import type { FittedSensors } from '@skelby/core/simulator/sensors';
 import type { Side } from '@skelby/core/drills/drill';
 import type { ModeNow, StickPosition } from '@skelby/core/simulator/control/control';
@@ -15,15 +15,17 @@ import {
 } from '@skelby/core/simulator/simulated-flight';
 import type { Failsafe } from '@skelby/core/reconstruct/return-height';
 import type { ReturnPhase } from '@skelby/core/simulator/control/auto-return';
-import type { Exercise, ControlAids } from '@skelby/core/assessment/exercise';
+import type { AskId } from '@skelby/core/assessment/asked';
+import type { Exercise, ControlAids, Stage } from '@skelby/core/assessment/exercise';
 import { courseFlown, exerciseOf } from '@skelby/core/assessment/exercises';
-import { pilotAt } from '@skelby/core/assessment/referee';
+import { pilotAt } from '@skelby/core/assessment/walk';
 import { RepFlight } from '@skelby/core/assessment/rep';
 import { type Replay, replayOf } from '@skelby/core/assessment/replay';
 import { partsOf, type Score, scoreFlightLog } from '@skelby/core/assessment/score';
 import { rank } from '@skelby/core/ranking/rank';
 import { answersOf } from '@skelby/core/evidence/evidence';
 import { evidenceOf, readFlight } from '@skelby/core/flight-reading/read-flight';
+import { type AnswerNumber, settingAt } from '@skelby/core/flight-log/flight-log';
 import { flightLogCsv } from '@skelby/core/flight-log/reading';
 
 /** Starts anew. */
@@ -48,7 +50,7 @@ export interface ToFly {
   readonly sticks: StickPosition;
   readonly mode: ModeNow;
   readonly seconds: number;
-  readonly answer: boolean;
+  readonly answer: AnswerNumber | boolean;
   readonly takeOver: boolean;
 }
 export type ToDo =
@@ -80,7 +82,11 @@ export interface Shown {
     readonly hands: ControlAids;
     readonly blind: boolean;
     readonly expo: number;
+    readonly asks: AskId | null;
+    readonly seen: Stage['seen'] | null;
   };
+  /** The speed setting that it is in, whatever the switch says; null before it flies. */
+  readonly setting: SpeedSetting | null;
   readonly pilot: { readonly x: number; readonly y: number };
   readonly holdLost: boolean;
   readonly linkLost: boolean;
@@ -129,12 +135,12 @@ let owed = 0;
 let scored = false;
 
 function shown(
-  { flight, referee, holdIsLost, linkIsLost, autoReturn, landsItself, nearestM }: RepFlight,
+  { flight, referee, holdIsLost, linkIsLost, autoReturn, landsItself, nearestM, writer }: RepFlight,
   flown: Exercise,
   workMs: number,
 ): Shown {
   const { body, timeS, charge, wash, landed, ended } = flight;
-  const { says, hands, blind = false, expo = 0 } = referee.stage;
+  const { says, hands, blind = false, expo = 0, asks = null, seen = null } = referee.stage;
   const { x, y } = pilotAt(flown, timeS);
   return {
     is: 'shown',
@@ -147,7 +153,8 @@ function shown(
     landed,
     ended,
     workMs,
-    part: { at: referee.at, of: flown.stages.length, says: cueWords(says), hands, blind, expo },
+    part: { at: referee.at, of: flown.stages.length, says: cueWords(says), hands, blind, expo, asks, seen },
+    setting: writer.length > 0 ? settingAt(writer.line(writer.length - 1)) : null,
     pilot: { x, y },
     holdLost: holdIsLost,
     linkLost: linkIsLost,

@@ -8,6 +8,7 @@ import { exerciseOf } from '@skelby/core/assessment/exercises';
 import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import { type PracticeSurroundings, solidsAround } from '@skelby/core/simulator/surroundings';
 import { type CraftRecord, craftFacts, type SpeedSetting } from '@skelby/core/vocabulary/craft-facts';
+import type { FittedSensors } from '@skelby/core/simulator/sensors';
 import type { Failsafe } from '@skelby/core/reconstruct/return-height';
 import type { WindBand } from '@skelby/core/vocabulary/wind-band';
 import { craftAsText, GUST_SHARE, type Gusts, type PracticeLink } from '@skelby/core/schemas/practice-link';
@@ -143,6 +144,12 @@ export function setAnew(
   return JSON.stringify([rest, craftAsText(craft)]);
 }
 
+/** The obstacle sensors of a craft. */
+export function sensorsOf(craft: CraftRecord): FittedSensors {
+  const { sensorSides, sensorsInFast } = craftFacts(craft);
+  return { sides: sensorSides, inFast: sensorsInFast };
+}
+
 /** What the flight needs of it. */
 export function flightFrom(
   drillId: DrillId,
@@ -157,7 +164,6 @@ export function flightFrom(
       course.stages.map((stage) => stage.path),
     ),
   ];
-  const facts = craftFacts(craft);
   return {
     drillId,
     side: now.side,
@@ -167,7 +173,7 @@ export function flightFrom(
     returnHeightM: now.returnHeightM,
     onLinkLoss: now.onLinkLoss,
     walks: now.walks,
-    sensors: { sides: now.sensors ? facts.sensorSides : [], inFast: facts.sensorsInFast },
+    sensors: { ...sensorsOf(craft), ...(now.sensors ? {} : { sides: [] }) },
     scene: {
       solids,
       charge: now.chargePercent / 100,

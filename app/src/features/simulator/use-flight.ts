@@ -1,3 +1,4 @@
+import type { AnswerNumber } from '@skelby/core/flight-log/flight-log';
 import { CENTRED, type ModeNow, type StickPosition } from '@skelby/core/simulator/control/control';
 import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { saveFile } from '../../shared/ui/save-file';
@@ -16,7 +17,7 @@ export interface FlightControls {
   readonly dropHold: (lost: boolean) => void;
   readonly loseLink: (lost: boolean) => void;
   readonly goHome: () => void;
-  readonly answer: () => void;
+  readonly answer: (answer: AnswerNumber | true) => void;
   readonly takeOver: () => void;
   /** Keeps the flight as an open log. */
   readonly save: () => void;
@@ -68,7 +69,7 @@ class Frames {
 }
 
 interface PressedNow {
-  answer: boolean;
+  answer: AnswerNumber | boolean;
   takeOver: boolean;
 }
 
@@ -81,8 +82,8 @@ function useTools(tell: (what: ToDo) => void, run: (on: boolean) => void, presse
       loseLink: (lost: boolean) => tell({ do: 'link', lost }),
       goHome: () => tell({ do: 'go-home' }),
       save: () => tell({ do: 'save' }),
-      answer: () => {
-        pressed.current = { ...pressed.current, answer: true };
+      answer: (answer: AnswerNumber | true) => {
+        pressed.current = { ...pressed.current, answer };
       },
       takeOver: () => {
         pressed.current = { ...pressed.current, takeOver: true };

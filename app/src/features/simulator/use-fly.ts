@@ -112,12 +112,13 @@ export function useFly(fly: DrillToFly) {
   };
   const turnHold = () => flight.dropHold(!(standing?.holdLost ?? false));
   const turnCamera = () => setThroughCamera((on) => !on);
+  const seen = standing?.part.seen ?? null;
   useSwitches({ again, camera: turnCamera, hold: turnHold, home: flight.goHome });
   return {
     field,
     live,
     standing,
-    throughCamera,
+    throughCamera: flight.isFlying && seen ? seen === 'camera' : throughCamera,
     turnCamera,
     round,
     hands,

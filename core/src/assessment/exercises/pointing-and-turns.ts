@@ -312,7 +312,10 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
         { begins: 'call', hands: 'answer' },
       ),
     ],
-    standards: [{ of: 'speed-at-answer', most: 0.6, in: [1] }],
+    standards: [
+      { of: 'pace', least: 0.5, in: [0] },
+      { of: 'speed-at-answer', most: 0.6, in: [1] },
+    ],
   }),
   'release-drill': () => ({
     stages: [

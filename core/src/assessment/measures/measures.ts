@@ -7,6 +7,7 @@ import { calmer } from './calmer';
 import { clearance } from './clearance';
 import { crossTrack } from './cross-track';
 import { footprint } from './footprint';
+import { foretoldWrong } from './foretold';
 import { gap } from './gap';
 import { gapOffset } from './gap-offset';
 import { handsOffTime } from './hands-off';
@@ -31,6 +32,7 @@ import { pulses } from './pulses';
 import { relativeUsed } from './relative-used';
 import { response } from './response';
 import { rollUsed } from './roll-used';
+import { saidRight } from './said-right';
 import { sidewaysFirst } from './sideways-first';
 import { sinkRatio } from './sink-ratio';
 import { slipOutward } from './slip-outward';
@@ -99,6 +101,8 @@ export const MEASURES = {
   'relative-used': relativeUsed,
   'called-at': calledAt,
   'speed-at-answer': speedAtAnswer,
+  'said-right': saidRight,
+  'foretold-wrong': foretoldWrong,
   calmer,
   'stops-alike': stopsAlike,
   footprint,

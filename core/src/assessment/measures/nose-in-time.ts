@@ -1,5 +1,6 @@
 import { longest, MOVING_MPS } from './over-samples';
-import { pilotAt, speedOver } from '../referee';
+import { speedOver } from '../referee';
+import { pilotAt } from '../walk';
 import { bearing } from '../../geometry/path';
 import { turned } from '../../flight-log/flight-log';
 import { headingOf } from '../../geometry/rotation';

@@ -1,7 +1,8 @@
 import { type Sample, turned } from '../../flight-log/flight-log';
 import { headingOf } from '../../geometry/rotation';
 import { bearing } from '../../geometry/path';
-import { pilotAt, speedOver } from '../referee';
+import { speedOver } from '../referee';
+import { pilotAt } from '../walk';
 import { deflection, type Measured, type Segment } from '../segment';
 import type { Measuring } from './measure';
 
