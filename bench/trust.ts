@@ -13,7 +13,7 @@ import type { PilotedMode } from '@skelby/core/simulator/control/control';
 import { practiceOf } from '@skelby/core/simulator/practice';
 import { flyDrill } from '@skelby/core/synthetic-pilot/fly-drill';
 import { HABIT_SHOWS, type Habit, HABITS } from '@skelby/core/synthetic-pilot/habits';
-import { meets, nullPilots, othersFor } from '@skelby/core/synthetic-pilot/null-pilots';
+import { LAZY_ANSWERS, meets, nullPilots, othersFor } from '@skelby/core/synthetic-pilot/null-pilots';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 
 /** What can be trusted: the tables behind cleared, null pilots, what clearing takes, and the watch. */
@@ -100,6 +100,25 @@ function sayNull(): string {
   ].join('\n');
 }
 
+/** Drills that ask something in flight. */
+const ASKING = MEASURED_DRILLS.filter((id) =>
+  exerciseOf(id, drillOf(id).sides[0] ?? null)!.stages.some(({ asks }) => asks !== undefined),
+);
+
+/** Good hands that do not look: what is said is always the same, or anything. */
+function sayLazy(): string {
+  const lines = ASKING.flatMap((drillId) =>
+    LAZY_ANSWERS.map(({ name, says }) => {
+      const met = Array.from({ length: FLIGHTS }, (_, i) => {
+        const [seed, windMps] = [90 + 13 * i, i % 2 === 0 ? BAND_MPS.calm : BAND_MPS.light];
+        return flyDrill(CRAFT, { drillId, side: null, windMps, seed, says: says(seed) }).score.met;
+      }).filter(Boolean).length;
+      return `| ${drillId} | ${name} | ${met} of ${FLIGHTS} |${met > FLIGHTS / 20 ? ' ✗' : ''}`;
+    }),
+  );
+  return ['| drill | says | met |', '| --- | --- | --- |', ...lines].join('\n');
+}
+
 const FLIGHTS = 40;
 const BAND_MPS = { calm: 1, light: 3.5, breezy: 6 };
 
@@ -130,13 +149,14 @@ function sayHabits(): string {
   return ['| habit | drill | misses |', '| --- | --- | --- |', ...lines].join('\n');
 }
 
-/** @param only a part: `rule`, `takes`, `watch`, `null` or `habits`; all where none is given */
+/** @param only a part: `rule`, `takes`, `watch`, `null`, `lazy` or `habits`; all where none is given */
 export function sayTrust(only: string | undefined): string {
   const parts: readonly (readonly [id: string, title: string, say: () => string])[] = [
     ['rule', 'What the test lets through', sayRule],
     ['takes', 'What a competent pilot needs, by cause', sayTakes],
     ['watch', 'How long until the watch calls', sayWatch],
     ['null', 'Doing nothing', sayNull],
+    ['lazy', 'Saying anything', sayLazy],
     ['habits', 'What a weakness misses', sayHabits],
   ];
   return parts

@@ -14,10 +14,10 @@ import type { DrillId } from '../drills/drills';
 import { flightLogCsv, FlightLogReader } from '../flight-log/reading';
 import { craftModel } from '../simulator/craft-model';
 import { practiceOf } from '../simulator/practice';
-import { Random } from '../simulator/random';
 import { madeUpSample } from '../testing/made-up-flight';
 import { craftFacts, SENSOR_SIDES, SPEED_SETTINGS, USUAL_CRAFT } from '../vocabulary/craft-facts';
-import { flyDrill, type RepAsked, type Says } from './fly-drill';
+import { flyDrill, type RepAsked } from './fly-drill';
+import { LAZY_ANSWERS } from './null-pilots';
 
 /** Drills in which something is asked in flight: who flies well and says anything must not meet them. */
 
@@ -66,20 +66,7 @@ test.each(DRILLS)('%s is met by who flies it and says what is right', (drillId) 
   expect(met.length).toBeGreaterThanOrEqual(SEEDS.length - 1);
 });
 
-const LAZY: readonly (readonly [string, (seed: number) => Says])[] = [
-  ['always the first', () => () => 1],
-  ['always the last', () => (_, choices) => choices],
-  ['always the middle', () => (_, choices) => Math.ceil(choices / 2)],
-  [
-    'any by lot',
-    (seed) => {
-      const random = new Random(seed);
-      return (_, choices) => 1 + Math.floor(choices * random.uniform());
-    },
-  ],
-];
-
-test.each(DRILLS.flatMap((drillId) => LAZY.map(([name, says]) => [drillId, name, says] as const)))(
+test.each(DRILLS.flatMap((drillId) => LAZY_ANSWERS.map(({ name, says }) => [drillId, name, says] as const)))(
   '%s is not met by good hands that say %s',
   (drillId, _, says) => {
     // By lot one of many is met: the share, at most one in twenty, is measured by the bench.

@@ -12,6 +12,7 @@ import { practiceOf } from '../simulator/practice';
 import { Random } from '../simulator/random';
 import { USUAL_SENSORS } from '../simulator/sensors';
 import { PHYSICS_STEP_S } from '../simulator/simulated-flight';
+import type { Says } from './fly-drill';
 
 /**
  * Pilots who do nothing about what happens: hands off, sticks held anywhere, sticks moved at random, or the sticks
@@ -98,6 +99,20 @@ export const nullPilots = (others: readonly NullPilot[] = []): readonly NullPilo
   }),
   ...Array.from({ length: RANDOM }, (_, i) => ({ name: `random ${i + 1}`, sticks: moving(91 + i) })),
   ...others,
+];
+
+/** What is said by somebody who flies well and does not look. @param seed of what is said by lot */
+export const LAZY_ANSWERS: readonly { readonly name: string; readonly says: (seed: number) => Says }[] = [
+  { name: 'always the first', says: () => () => 1 },
+  { name: 'always the last', says: () => (_, choices) => choices },
+  { name: 'always the middle', says: () => (_, choices) => Math.ceil(choices / 2) },
+  {
+    name: 'any by lot',
+    says: (seed) => {
+      const random = new Random(seed);
+      return (_, choices) => 1 + Math.floor(choices * random.uniform());
+    },
+  },
 ];
 
 export interface NullFlight {

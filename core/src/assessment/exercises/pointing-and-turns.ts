@@ -311,9 +311,13 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
         { is: 'answered' },
         { begins: 'call', hands: 'answer' },
       ),
+      leg('and-on', [-5, 12, 3], [10, 12, 3], { nose: 0, speedMps: 2, until: { is: 'there', standS: 0.5 } }),
     ],
     standards: [
-      { of: 'pace', least: 0.5, in: [0] },
+      { of: 'pace', least: 0.8, in: [0] },
+      // By hand nothing stops it: it is flown on, along its line and at its height, while the answer waits.
+      { of: 'cross-track', most: 2, in: [0, 2] },
+      { of: 'height', most: 1.5 },
       { of: 'speed-at-answer', most: 0.6, in: [1] },
     ],
   }),

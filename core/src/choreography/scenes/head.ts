@@ -46,7 +46,7 @@ export const HEAD_SCENES: Readonly<Partial<Record<DrillId, Scene>>> = {
   'pause-then-talk': {
     ...FIELD,
     start: { x: -5, y: 12, z: 3, noseDeg: 0 },
-    marks: [{ is: 'mark', x: 5, y: 12 }],
+    marks: [{ is: 'mark', x: 10, y: 12 }],
     legs: [
       ...climb(0.5),
       ...forward(2),
