@@ -13,6 +13,7 @@ const SHORT: readonly DrillId[] = [
   'pop-up-takeoff',
   'release-drill',
   'pause-then-talk',
+  'wash-exit',
   'power-turn',
   'brake-to-mark',
 ];

@@ -60,6 +60,10 @@ const LEVEL_LINES = [
   'airflow-step',
   'under-roof-pass',
   'roll-then-look',
+  'pause-then-talk',
+  'setting-readback',
+  'sensor-find-out',
+  'clear-the-line',
   ...TURNS,
 ];
 const LINES = [
@@ -73,6 +77,7 @@ const LINES = [
   'climb-over',
   'never-coast',
   'pop-up-takeoff',
+  'camera-scan',
 ];
 
 /**
@@ -189,6 +194,11 @@ export const HABIT_SHOWS: Readonly<
     cause: 'wind-displacement',
     drills: ['crab-leg', 'airflow-step'],
     touches: [
+      'pause-then-talk',
+      'clear-the-line',
+      'setting-readback',
+      'camera-scan',
+      'sensor-find-out',
       'never-coast',
       'lateral-line',
       'tail-in-ring',
