@@ -5,6 +5,7 @@ import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
+import type { Jobs } from './db/jobs';
 import type { Lanes } from './db/lanes';
 import { problems } from './http/problems';
 import { type InFlight, requests } from './http/requests';
@@ -15,6 +16,7 @@ import { apiRouter } from './routes';
 
 export interface ApplicationOptions {
   readonly lanes: Lanes;
+  readonly jobs: Jobs;
   readonly log: Logger;
   /** Folder of the built app. */
   readonly appFolder: string;
@@ -74,6 +76,7 @@ function healthRouter(db: Knex, isStopping: () => boolean): Router {
 /** The whole server: one list of middleware, and one router with a file per resource behind it. */
 export function application({
   lanes,
+  jobs,
   log,
   appFolder,
   isStopping,
@@ -89,7 +92,7 @@ export function application({
     if (error.code !== 'ECONNRESET' && error.code !== 'EPIPE' && error.code !== 'ERR_STREAM_PREMATURE_CLOSE')
       log.error({ err: error }, 'stream failed');
   });
-  const api = apiRouter(lanes, log);
+  const api = apiRouter(lanes, jobs, log);
   const health = healthRouter(lanes.asked, isStopping);
   koa.use(requests(log, inFlight));
   koa.use(

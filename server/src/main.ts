@@ -1,9 +1,11 @@
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import { application } from './application';
+import { openJobs } from './db/jobs';
 import { openLanes } from './db/lanes';
 import { assertUpToDate } from './db/migrate';
 import { assertWorkingRole } from './db/working-role';
+import { workOnImports } from './exchange/work-on-import';
 import { InFlight } from './http/requests';
 
 const STOP_WITHIN_MS = 10_000;
@@ -29,8 +31,11 @@ let stopping = false;
 
 await assertWorkingRole(lanes.asked);
 await assertUpToDate(lanes.asked);
+const jobs = await openJobs(setting('DATABASE_URL'), (error) => log.error({ err: error }, 'jobs'));
+await workOnImports(jobs, { files: lanes.files, log, isStopping: () => stopping });
 const server = application({
   lanes,
+  jobs,
   log,
   appFolder: setting('APP_FOLDER'),
   isStopping: () => stopping,
@@ -58,8 +63,7 @@ function stop(signal: string): void {
   }, STOP_WITHIN_MS).unref();
   server.close(() => {
     // A reader that hung up has closed its connection, but its handler may still be at work.
-    void inFlight
-      .none()
+    void Promise.all([inFlight.none(), jobs.close()])
       .then(() => lanes.close())
       .then(() => {
         log.info('stopped');

@@ -36,6 +36,7 @@ import { weaknessPage } from './pages/weakness';
 import { peopleRoutes } from './people/routes';
 import { notFound } from './problem/problem';
 import type { SchoolTx } from './db/in-school';
+import type { Jobs } from './db/jobs';
 import type { Lanes } from './db/lanes';
 
 /** What can be read, by address. */
@@ -90,14 +91,15 @@ function pilotRoutes(router: Router, db: Knex): void {
  * Everything under /api. Routes are matched in one case only: what stands before a handler must not be passed
  * by writing its address otherwise.
  */
-export function apiRouter({ asked: db, ahead, files }: Lanes, log: Logger): Router {
+export function apiRouter(lanes: Lanes, jobs: Jobs, log: Logger): Router {
+  const { asked: db, ahead } = lanes;
   const router = new Router({ prefix: '/api', sensitive: true });
   const inSchool = inTheirSchool(db);
   const later = inTheirSchool(db, ahead);
   router.post('/sign-in', makeSignIn(db));
   router.post('/sign-out', signOut(db));
   pilotRoutes(router, db);
-  exchangeRoutes(router, { asked: db, ahead, files });
+  exchangeRoutes(router, lanes, jobs);
   router.get('/carry', later('read', prefetchPage));
   router.get('/history', inSchool('history', historyPage));
   peopleRoutes(router, db, inSchool);

@@ -34,6 +34,8 @@ export async function forgetPilot(
   if (pilot.forgottenAt !== null) return { name: pilot.name, rows: 0 };
   if (pilot.name.trim() !== name.trim())
     throw badField('name', 'Name is not that of this pilot: type it as it stands on the page.');
+  // Files on their way in, and the reports on them, may name anybody: whoever brings one in gives it again.
+  await tx('imports').delete();
   const { rows } = (await tx.raw('select forget_pilot(?, ?, ?) as rows', [pilotId, accountId, uuid()])) as {
     rows: { rows: number }[];
   };

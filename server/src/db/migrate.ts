@@ -17,6 +17,7 @@ import * as forgetting from './migrations/015-forgetting';
 import * as linkUse from './migrations/016-link-use';
 import * as cameIn from './migrations/017-came-in';
 import * as people from './migrations/018-people';
+import * as imports from './migrations/019-imports';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -38,6 +39,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '016-link-use': linkUse,
   '017-came-in': cameIn,
   '018-people': people,
+  '019-imports': imports,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -2,11 +2,12 @@ import type { Knex } from 'knex';
 
 /**
  * One school in a file: a line of JSON for what the file is, one for each row as PostgreSQL itself writes it, and one at
- * the end that says how many there were. Sign-ins stay behind: whoever restores signs in anew.
+ * the end that says how many there were. Sign-ins stay behind, and files that are on their way in: whoever restores signs
+ * in anew, and gives them again.
  */
 
 const FORMAT = 'skelby-school';
-const LEFT_BEHIND = new Set(['sessions']);
+const LEFT_BEHIND = new Set(['sessions', 'imports', 'import_parts']);
 const AT_ONCE = 500;
 
 /** What is wrong with a file, or with where it should go. */

@@ -35,6 +35,8 @@ const TABLES = [
   'devices',
   'sessions',
   'invitations',
+  'imports',
+  'import_parts',
   'pilots',
   'craft',
   'sites',

@@ -5,7 +5,7 @@ import { CsvError, parse } from 'csv-parse';
 import streamJson from 'stream-json';
 import Pick from 'stream-json/filters/Pick.js';
 import StreamArray from 'stream-json/streamers/StreamArray.js';
-import { Problem } from '../problem/problem';
+import { passesByItself, Problem } from '../problem/problem';
 
 /**
  * One entry of a file: what it says, or why it cannot be read. `line` is the CSV's first line of it, or its
@@ -93,7 +93,7 @@ export async function* readJson(file: Readable): AsyncGenerator<ImportedEntry> {
       yield { line, raw: (item as { value: unknown }).value };
     }
   } catch (error) {
-    if (error instanceof Problem) throw error;
+    if (error instanceof Problem || passesByItself(error)) throw error;
     throw new Problem(
       422,
       'Not accepted',

@@ -1,9 +1,9 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import type { ImportPage } from '@skelby/core/pages/imports';
+import { percent } from '@skelby/core/vocabulary/percent';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { postFile } from '../../shared/api/client';
-import type { ImportReport } from '@skelby/core/pages/pages';
-import { Button, ButtonRow } from '../../shared/ui/Button';
+import { goesOn, useImportActs, useImports } from '../../offline/import-queries';
+import { Button, ButtonRow, type IconName } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { pickFile } from '../../shared/ui/pick-file';
@@ -11,55 +11,66 @@ import { Part } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { plural } from '../../shared/copy/copy';
 
-const formatOf = (file: File): 'csv' | 'json' => (file.name.toLowerCase().endsWith('.json') ? 'json' : 'csv');
+const SHOWN = 30;
+const MOST_NAMES = 5;
 
-function useImport() {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: ({ file, save }: { file: File; save: 'nothing' | 'good' }) =>
-      postFile<ImportReport>(`/imports/occurrences?format=${formatOf(file)}&save=${save}`, file),
-    onSuccess: ({ saved }) => {
-      if (saved) void client.invalidateQueries();
-    },
-  });
+const entries = (count: number): string => plural(count, 'entry', 'entries');
+
+/** What became of the good entries. */
+function goodOf({ state, saves, report: { good } }: ImportPage): string {
+  if (saves) return `${entries(good)} brought in${state === 'stopped' ? ' before it was stopped' : ''}`;
+  return `${entries(good)} can come in`;
 }
 
-function Report({
-  report,
-  file,
-  busy,
-  onSave,
-  onDrop,
-}: {
-  readonly report: ImportReport;
-  readonly file: File;
-  readonly busy: boolean;
-  readonly onSave: () => void;
-  readonly onDrop: () => void;
-}) {
-  const { good, already, bad, problems, newPilots, saved } = report;
+function newPilotsOf(names: readonly string[]): string | null {
+  if (names.length === 0) return null;
+  const more = names.length - MOST_NAMES;
+  return `new pilots: ${names.slice(0, MOST_NAMES).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
+}
+
+/** A file in a sentence or two. */
+function saidOf(file: ImportPage): string {
+  const { state, saves, share, problem, report } = file;
+  const { rows, already, bad, newPilots } = report;
+  if (state === 'failed') return problem ?? '';
+  if (goesOn(file))
+    return `${saves ? 'Bringing in' : 'Looking it over'}: ${percent(share)}, ${entries(rows)} so far.`;
   const facts = [
-    saved
-      ? `${plural(good, 'entry', 'entries')} brought in`
-      : `${plural(good, 'entry', 'entries')} can come in`,
+    goodOf(file),
     already > 0 ? `${already} here already, left as they are` : null,
     bad > 0 ? `${bad} with mistakes` : null,
-    newPilots.length > 0
-      ? `new pilots: ${newPilots.slice(0, 5).join(', ')}${newPilots.length > 5 ? ` and ${newPilots.length - 5} more` : ''}`
-      : null,
-  ]
-    .filter(Boolean)
-    .join('; ');
+    newPilotsOf(newPilots),
+  ].filter(Boolean);
+  return `${facts.join('; ')}.${state === 'looked-over' ? ' Nothing is saved yet.' : ''}`;
+}
+
+const ICONS: Readonly<Record<ImportPage['state'], IconName>> = {
+  waiting: 'clock',
+  working: 'clock',
+  'looked-over': 'file-text',
+  'brought-in': 'check',
+  stopped: 'slash',
+  failed: 'alert-triangle',
+};
+
+interface FileProps {
+  readonly file: ImportPage;
+  readonly busy: boolean;
+  readonly onAct: (act: 'bring-in' | 'stop') => void;
+  readonly onHide: () => void;
+}
+
+function FileOnItsWay({ file, busy, onAct, onHide }: FileProps) {
+  const { name, state, report } = file;
+  const { good, bad, problems } = report;
   return (
     <View style={{ gap: 12 }}>
-      <Note
-        icon={saved ? 'check' : 'file-text'}
-        heading={file.name}
-        live
-      >{`${facts}.${saved ? '' : ' Nothing is saved yet.'}`}</Note>
+      <Note icon={ICONS[state]} heading={name} live={!goesOn(file)}>
+        {saidOf(file)}
+      </Note>
       {problems.length > 0 ? (
         <Rows>
-          {problems.slice(0, 30).map((each, i) => (
+          {problems.slice(0, SHOWN).map((each, i) => (
             <Row
               key={i}
               title={`Line ${each.line}${each.column ? `, ${each.column}` : ''}`}
@@ -68,32 +79,58 @@ function Report({
           ))}
         </Rows>
       ) : null}
-      {problems.length > 30 ? (
-        <Words as="soft">The first 30 are shown. Mend these and check the file again.</Words>
+      {problems.length > SHOWN ? (
+        <Words as="soft">{`The first ${SHOWN} are shown. Mend these and give the file again.`}</Words>
       ) : null}
       <ButtonRow>
-        {!saved && good > 0 ? (
+        {state === 'looked-over' && good > 0 ? (
           <Button
             kind="solid"
-            label={busy ? 'Bringing in …' : `Bring in ${bad > 0 ? 'the good ' : ''}${good}`}
+            label={`Bring in ${bad > 0 ? 'the good ' : ''}${good}`}
             disabled={busy}
-            onPress={onSave}
+            onPress={() => onAct('bring-in')}
           />
         ) : null}
-        <Button kind="quiet" label={saved ? 'Done' : 'Leave it'} onPress={onDrop} />
+        {goesOn(file) ? (
+          <Button icon="x" label="Stop" disabled={busy} onPress={() => onAct('stop')} />
+        ) : state === 'looked-over' ? (
+          <Button kind="quiet" label="Leave it" disabled={busy} onPress={() => onAct('stop')} />
+        ) : (
+          <Button kind="quiet" label="Done" onPress={onHide} />
+        )}
       </ButtonRow>
     </View>
   );
 }
 
+/** A file that waits for somebody, or that was given or acted on here. */
+function useFile() {
+  const imports = useImports();
+  const { give, act } = useImportActs();
+  const [mine, setMine] = useState<string | null>(null);
+  const isAtWork = (file: ImportPage) => goesOn(file) || file.state === 'looked-over';
+  const file = imports.data?.find((each) => each.id === mine || isAtWork(each)) ?? null;
+  return {
+    file,
+    busy: give.isPending || act.isPending,
+    isGiving: give.isPending,
+    error: give.error ?? act.error,
+    give: (picked: File) => {
+      act.reset();
+      give.mutate(picked, { onSuccess: ({ id }) => setMine(id) });
+    },
+    onAct: (what: 'bring-in' | 'stop') => {
+      if (!file) return;
+      setMine(what === 'stop' && file.state === 'looked-over' ? null : file.id);
+      act.mutate({ id: file.id, act: what });
+    },
+    onHide: () => setMine(null),
+  };
+}
+
 /** Occurrences out as a file and in from one. */
 export function Exchange() {
-  const [file, setFile] = useState<File | null>(null);
-  const bring = useImport();
-  const check = (picked: File) => {
-    setFile(picked);
-    bring.mutate({ file: picked, save: 'nothing' });
-  };
+  const { file, busy, isGiving, error, give, onAct, onHide } = useFile();
   const download = (format: string) => window.location.assign(`/api/occurrences.${format}`);
   return (
     <Part heading="Occurrences as a file">
@@ -113,27 +150,17 @@ export function Exchange() {
         <Button
           icon="upload"
           label="Bring in a file"
-          onPress={() => pickFile('.csv,.json,text/csv,application/json', check)}
+          disabled={busy}
+          onPress={() => pickFile('.csv,.json,text/csv,application/json', give)}
         />
       </ButtonRow>
-      {bring.isPending && !bring.data ? (
+      {isGiving ? (
         <Words as="soft" role="status">
-          Reading the file …
+          Giving the file …
         </Words>
       ) : null}
-      {bring.error ? <Words as="strong" role="alert">{`! ${bring.error.message}`}</Words> : null}
-      {file && bring.data ? (
-        <Report
-          report={bring.data}
-          file={file}
-          busy={bring.isPending}
-          onSave={() => bring.mutate({ file, save: 'good' })}
-          onDrop={() => {
-            setFile(null);
-            bring.reset();
-          }}
-        />
-      ) : null}
+      {error ? <Words as="strong" role="alert">{`! ${error.message}`}</Words> : null}
+      {file ? <FileOnItsWay file={file} busy={busy} onAct={onAct} onHide={onHide} /> : null}
     </Part>
   );
 }
