@@ -8,51 +8,76 @@ import { abilityIn } from '@skelby/core/plan/ability';
 import { reasonsTold, type ToldReason } from '@skelby/core/plan/remedies';
 import type { KnownOfPilot } from '@skelby/core/plan/propose-plan';
 import type { SchoolTx } from '../db/in-school';
+import { rowsBy } from './by';
 
 /** So many flights count as lately. */
 const LATELY = 20;
 
-/**
- * How bad its occurrences may end next time, 1 to 5, by what their closed debriefs say; null where none does.
- */
-async function severityOf({ tx }: SchoolTx, weaknessId: string): Promise<number | null> {
-  const said = (await tx('debriefs as d')
-    .join('occurrences as o', (on) => on.on('o.school_id', 'd.school_id').andOn('o.id', 'd.occurrence_id'))
-    .where({ 'o.weakness_id': weaknessId, 'd.state': 'closed' })
-    .select(tx.raw("d.findings->>'potential' as potential"))) as { potential: string | null }[];
-  const ranks = said.map(({ potential }) => rankOfSeverity(potential)).filter((rank) => rank !== null);
-  return ranks.length === 0 ? null : Math.max(...ranks);
+interface ClosedDebrief {
+  readonly weaknessId: string;
+  readonly potential: string | null;
+  readonly evidence: Evidence | null;
 }
 
-/** Answers of its closed debriefs that its plan hangs on, the latest debrief first. */
-async function toldOf({ tx }: SchoolTx, weaknessId: string): Promise<readonly ToldReason[]> {
-  const debriefs = (await tx('debriefs as d')
+/** Closed debriefs of weaknesses, of each the latest first. */
+async function closedDebriefsOf(
+  { tx }: SchoolTx,
+  weaknessIds: readonly string[],
+): Promise<readonly ClosedDebrief[]> {
+  if (weaknessIds.length === 0) return [];
+  return (await tx('debriefs as d')
     .join('occurrences as o', (on) => on.on('o.school_id', 'd.school_id').andOn('o.id', 'd.occurrence_id'))
-    .where({ 'o.weakness_id': weaknessId, 'd.state': 'closed' })
+    .whereIn('o.weakness_id', weaknessIds)
+    .where({ 'd.state': 'closed' })
     .orderBy([
       { column: 'o.happened_at', order: 'desc' },
       { column: 'd.number', order: 'desc' },
     ])
-    .select(tx.raw("d.findings->'evidence' as evidence"))) as { evidence: Evidence | null }[];
-  return debriefs.length === 0 ? [] : reasonsTold(readable(debriefs[0]!.evidence ?? {}));
+    .select(
+      'o.weakness_id',
+      tx.raw("d.findings->>'potential' as potential"),
+      tx.raw("d.findings->'evidence' as evidence"),
+    )) as ClosedDebrief[];
 }
 
-/** Where, in what wind and on what craft the last flights were. */
-async function flownLately(
-  { tx }: SchoolTx,
-  pilotId: string,
-): Promise<Pick<KnownOfPilot, 'places' | 'windiestMps' | 'hasPilotRelative'>> {
-  const flown = (await tx('flights as f')
-    .join('craft as c', (on) => on.on('c.school_id', 'f.school_id').andOn('c.id', 'f.craft_id'))
-    .join('sites as s', (on) => on.on('s.school_id', 'f.school_id').andOn('s.id', 'f.site_id'))
-    .where({ 'f.pilot_id': pilotId })
-    .orderBy([{ column: 'f.day', order: 'desc' }, 'f.id'])
-    .limit(LATELY)
-    .select('f.wind_mps', 's.place', 'c.has_pilot_relative')) as {
-    windMps: number;
-    place: Place;
-    hasPilotRelative: boolean | null;
-  }[];
+/** How bad its occurrences may end next time, 1 to 5, by what they say; null where none does. */
+function severityIn(debriefs: readonly ClosedDebrief[]): number | null {
+  const ranks = debriefs.map(({ potential }) => rankOfSeverity(potential)).filter((rank) => rank !== null);
+  return ranks.length === 0 ? null : Math.max(...ranks);
+}
+
+/** Answers of the latest that its plan hangs on. */
+const toldIn = ([latest]: readonly ClosedDebrief[]): readonly ToldReason[] =>
+  latest ? reasonsTold(readable(latest.evidence ?? {})) : [];
+
+interface FlownRow {
+  readonly pilotId: string;
+  readonly windMps: number;
+  readonly place: Place;
+  readonly hasPilotRelative: boolean | null;
+}
+
+/** The last flights of pilots, of each the latest first. */
+async function lastFlightsOf({ tx }: SchoolTx, pilotIds: readonly string[]): Promise<readonly FlownRow[]> {
+  const { rows } = (await tx.raw(
+    `
+    select * from (
+      select f.pilot_id, f.wind_mps, s.place, c.has_pilot_relative,
+        row_number() over (partition by f.pilot_id order by f.day desc, f.id) as nth
+      from flights f
+      join craft c on c.school_id = f.school_id and c.id = f.craft_id
+      join sites s on s.school_id = f.school_id and s.id = f.site_id
+      where f.pilot_id = any(?::uuid[])) lately
+    where nth <= ? order by pilot_id, nth`,
+    [[...pilotIds], LATELY],
+  )) as { rows: FlownRow[] };
+  return rows;
+}
+
+/** Where, in what wind and on what craft they were. */
+function flownLately(
+  flown: readonly FlownRow[],
+): Pick<KnownOfPilot, 'places' | 'windiestMps' | 'hasPilotRelative'> {
   const never = flown.length > 0 && flown.every((flight) => flight.hasPilotRelative === false);
   return {
     places: [...new Set(flown.map((flight) => flight.place))].sort(),
@@ -73,6 +98,18 @@ function abilitiesIn(reps: readonly RepKnown[]): NonNullable<KnownOfPilot['abili
   );
 }
 
+/** Of whom something is to be known, and for which weakness; null: one about to be opened, or none. */
+interface Wanted {
+  readonly pilotId: string;
+  readonly weaknessId: string | null;
+}
+interface PilotRow {
+  readonly id: string;
+  readonly track: Track;
+  readonly shown: readonly string[];
+  readonly windLimitMps: number;
+}
+
 /**
  * What a plan weighs beside the cause: how the pilot learns, what was met before, where, in what wind and on
  * what craft the last flights were,
@@ -84,25 +121,58 @@ export async function knownOf(
   pilotId: string,
   weaknessId: string | null,
 ): Promise<KnownOfPilot> {
+  const [known] = await knownOfEach(school, [{ pilotId, weaknessId }]);
+  return known!;
+}
+
+/** The same of several, in their order, in as many statements as of one. */
+export async function knownOfEach(
+  school: SchoolTx,
+  wanted: readonly Wanted[],
+): Promise<readonly KnownOfPilot[]> {
   const { tx } = school;
-  const pilot = (await tx('pilots').where({ id: pilotId }).first('track', 'wind_limit_mps', 'shown')) as {
-    track: Track;
-    shown: readonly string[];
-    windLimitMps: number;
-  };
-  const rows = (await tx('reps')
-    .where({ pilotId })
-    .whereNull('taken_back_at')
-    .orderBy('flown_at')
-    .select('id', 'drill_id', 'met', 'day', 'flown_at', 'level')) as Omit<RepKnown, 'takenBack'>[];
-  const reps = rows.map((rep) => ({ ...rep, takenBack: false }));
-  return {
-    ...(await flownLately(school, pilotId)),
-    track: pilot.track,
-    windLimitMps: pilot.windLimitMps,
-    met: [...new Set([...pilot.shown, ...reps.filter((rep) => rep.met).map((rep) => rep.drillId)])].sort(),
-    severity: weaknessId === null ? null : await severityOf(school, weaknessId),
-    told: weaknessId === null ? [] : await toldOf(school, weaknessId),
-    abilities: abilitiesIn(reps),
-  };
+  const pilotIds = [...new Set(wanted.map(({ pilotId }) => pilotId))];
+  const pilots = (await tx('pilots')
+    .whereIn('id', pilotIds)
+    .select('id', 'track', 'wind_limit_mps', 'shown')) as PilotRow[];
+  const reps = rowsBy(
+    (await tx('reps')
+      .whereIn('pilotId', pilotIds)
+      .whereNull('taken_back_at')
+      .orderBy('flown_at')
+      .select('pilot_id', 'id', 'drill_id', 'met', 'day', 'flown_at', 'level')) as (Omit<
+      RepKnown,
+      'takenBack'
+    > & {
+      readonly pilotId: string;
+    })[],
+    (rep) => rep.pilotId,
+  );
+  const flights = rowsBy(await lastFlightsOf(school, pilotIds), (flight) => flight.pilotId);
+  const debriefs = rowsBy(
+    await closedDebriefsOf(
+      school,
+      wanted.flatMap(({ weaknessId }) => weaknessId ?? []),
+    ),
+    (debrief) => debrief.weaknessId,
+  );
+  const ofPilot = new Map(
+    pilots.map(({ id, track, shown, windLimitMps }) => {
+      const flown = reps(id).map((rep) => ({ ...rep, takenBack: false }));
+      return [
+        id,
+        {
+          ...flownLately(flights(id)),
+          track,
+          windLimitMps,
+          met: [...new Set([...shown, ...flown.filter((rep) => rep.met).map((rep) => rep.drillId)])].sort(),
+          abilities: abilitiesIn(flown),
+        },
+      ] as const;
+    }),
+  );
+  return wanted.map(({ pilotId, weaknessId }) => {
+    const closed = weaknessId === null ? [] : debriefs(weaknessId);
+    return { ...ofPilot.get(pilotId)!, severity: severityIn(closed), told: toldIn(closed) };
+  });
 }

@@ -6,9 +6,10 @@ import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Move, Rep, TestSet, WeaknessFacts } from '@skelby/core/clearance/facts';
 import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import type { WeaknessStamp } from '@skelby/core/pages/pages';
-import { factsOf, type KeptPlan } from '@skelby/core/weakness/facts-of';
+import { factsOf, type KeptPlan, type KeptWeakness } from '@skelby/core/weakness/facts-of';
 import type { SchoolTx } from '../db/in-school';
 import { notFound } from '../problem/problem';
+import { rowsBy } from './by';
 
 export interface WeaknessRow {
   readonly id: string;
@@ -83,65 +84,114 @@ const ruleIn = (row: ClearingRule): ClearingRule => ({
   mostDaysBetweenChecks: row.mostDaysBetweenChecks,
 });
 
-/** Reads all that decides where a weakness stands. */
-export async function loadFacts({ tx }: SchoolTx, id: string): Promise<LoadedFacts> {
-  const { rows } = (await tx.raw(
+/** Reads all that decides where a weakness stands. @throws Problem 404 */
+export async function loadFacts(school: SchoolTx, id: string): Promise<LoadedFacts> {
+  const facts = (await loadFactsOf(school, [id])).get(id);
+  if (!facts) throw notFound('weakness');
+  return facts;
+}
+
+interface OfWeakness {
+  readonly weaknessId: string;
+}
+type RepRow = Rep &
+  OfWeakness & {
+    readonly pilotId: string;
+    readonly takenBackAt: string | null;
+    readonly errorConfirmedBy: string | null;
+  };
+
+/** What is kept of weaknesses, but their reps. */
+async function readKept({ tx }: SchoolTx, ids: readonly string[]) {
+  const { rows: heads } = (await tx.raw(
     `
-    select r.*, w.cause_id, w.pilot_id, w.failed_at, p.mode, p.wind_limit_mps, p.hold_off
+    select w.id as weakness_id, r.*, w.cause_id, w.pilot_id, w.failed_at, p.mode, p.wind_limit_mps, p.hold_off
       from weaknesses w
       join pilots p on p.school_id = w.school_id and p.id = w.pilot_id
       join clearing_rules r on r.school_id = w.school_id and r.id = w.rule_id
-     where w.id = ?`,
-    [id],
-  )) as { rows: HeadRow[] };
-  const head = rows[0];
-  if (!head) throw notFound('weakness');
-  const moves = (await tx('moves').where({ weaknessId: id }).orderBy(['at', 'id'])) as MoveRow[];
-  const plans = (await tx('plans').where({ weaknessId: id }).orderBy('made_at', 'desc')) as KeptPlan[];
-  const stamps = (await tx('opening_stamps as s')
-    .leftJoin('accounts as a', (on) => on.on('a.school_id', 's.school_id').andOn('a.id', 's.account_id'))
-    .select(
-      's.at',
-      's.mode',
-      's.wind_limit_mps',
-      's.hold_off',
-      's.craft_id',
-      's.reason',
-      's.told_by',
-      'a.name as by',
-    )
-    .where({ weaknessId: id })
-    .orderBy('s.at')) as WeaknessStamp[];
-  const sets = (await tx('test_sets').where({ weaknessId: id }).orderBy('at')) as TestSet[];
-  const kept = {
+     where w.id = any(?::uuid[])`,
+    [[...ids]],
+  )) as { rows: (HeadRow & OfWeakness)[] };
+  const of = <Row extends OfWeakness>(rows: readonly Row[]) => rowsBy(rows, (row) => row.weaknessId);
+  const moves = of(
+    (await tx('moves').whereIn('weaknessId', ids).orderBy(['at', 'id'])) as (MoveRow & OfWeakness)[],
+  );
+  const plans = of(
+    (await tx('plans').whereIn('weaknessId', ids).orderBy('made_at', 'desc')) as (KeptPlan & OfWeakness)[],
+  );
+  const stamps = of(
+    (await tx('opening_stamps as s')
+      .leftJoin('accounts as a', (on) => on.on('a.school_id', 's.school_id').andOn('a.id', 's.account_id'))
+      .select(
+        's.weakness_id',
+        's.at',
+        's.mode',
+        's.wind_limit_mps',
+        's.hold_off',
+        's.craft_id',
+        's.reason',
+        's.told_by',
+        'a.name as by',
+      )
+      .whereIn('s.weakness_id', ids)
+      .orderBy('s.at')) as (WeaknessStamp & OfWeakness)[],
+  );
+  const sets = of(
+    (await tx('test_sets').whereIn('weaknessId', ids).orderBy('at')) as (TestSet & OfWeakness)[],
+  );
+  return heads.map((head) => ({
+    id: head.weaknessId,
+    pilotId: head.pilotId,
     causeId: head.causeId,
     pilot: { mode: head.mode, windLimitMps: head.windLimitMps, holdOff: head.holdOff },
     rule: ruleIn(head),
-    moves,
-    stamps,
-    plans,
-    sets,
+    moves: moves(head.weaknessId),
+    stamps: stamps(head.weaknessId).map(({ weaknessId: _, ...stamp }) => stamp),
+    plans: plans(head.weaknessId),
+    sets: sets(head.weaknessId),
     failedAt: head.failedAt,
-  };
-  const known = factsOf({ ...kept, reps: [] });
-  const decide = [...known.keyDrills, ...(known.deciding ?? []).flatMap(({ keyDrills }) => keyDrills)];
+  }));
+}
+
+/** The same of several, in as many statements as of one; those that are not there are left out. */
+export async function loadFactsOf(
+  school: SchoolTx,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, LoadedFacts>> {
+  const kept = await readKept(school, ids);
+  const decides = new Map(kept.map((each) => [each.id, drillsThatDecide(each)]));
   // A rep counts wherever its drill decides or decided, for whichever weakness it was flown.
-  const reps = (await tx('reps')
-    .where({ pilotId: head.pilotId })
-    .where((own) => own.where({ weaknessId: id }).orWhereIn('drill_id', [...new Set(decide)]))
-    .orderBy(['flown_at', 'id'])) as (Rep & {
-    takenBackAt: string | null;
-    errorConfirmedBy: string | null;
-  })[];
-  const facts = factsOf({
-    ...kept,
-    reps: reps.map((row) => ({
-      ...row,
-      takenBack: row.takenBackAt !== null,
-      takenBackConfirmed: row.errorConfirmedBy !== null,
-    })),
-  });
-  return { ...facts, moves, stamps, pilotId: head.pilotId };
+  const reps = rowsBy(
+    (await school
+      .tx('reps')
+      .whereIn('pilotId', [...new Set(kept.map(({ pilotId }) => pilotId))])
+      .where((own) =>
+        own
+          .whereIn('weaknessId', ids)
+          .orWhereIn('drill_id', [...new Set([...decides.values()].flatMap((drills) => [...drills]))]),
+      )
+      .orderBy(['flown_at', 'id'])) as RepRow[],
+    (rep) => rep.pilotId,
+  );
+  return new Map(
+    kept.map((each) => {
+      const { id, pilotId } = each;
+      const counts = reps(pilotId)
+        .filter((rep) => rep.weaknessId === id || decides.get(id)!.has(rep.drillId))
+        .map((row) => ({
+          ...row,
+          takenBack: row.takenBackAt !== null,
+          takenBackConfirmed: row.errorConfirmedBy !== null,
+        }));
+      return [id, { ...factsOf({ ...each, reps: counts }), moves: each.moves, stamps: each.stamps, pilotId }];
+    }),
+  );
+}
+
+/** Drills that decide a weakness, or did. */
+function drillsThatDecide(kept: Omit<KeptWeakness, 'reps'>): ReadonlySet<DrillId> {
+  const { keyDrills, deciding = [] } = factsOf({ ...kept, reps: [] });
+  return new Set([...keyDrills, ...deciding.flatMap((each) => each.keyDrills)]);
 }
 
 /**

@@ -1,20 +1,49 @@
 import type { DebriefRow } from '../facts/debrief-versions';
+import { rowsBy } from '../facts/by';
 import { notFound } from '../problem/problem';
 import type { SchoolTx } from '../db/in-school';
 
-/** Versions of a debrief, with who saved them. */
-const versionsOf = ({ tx }: SchoolTx, occurrenceId: string) =>
+/** Versions of debriefs, with who saved them. */
+const versionsOf = ({ tx }: SchoolTx, occurrenceIds: readonly string[]) =>
   tx('debriefs as d')
     .leftJoin('accounts as a', (on) => on.on('a.school_id', 'd.school_id').andOn('a.id', 'd.account_id'))
-    .where({ 'd.occurrence_id': occurrenceId });
+    .whereIn('d.occurrence_id', occurrenceIds);
+
+interface Version {
+  readonly occurrenceId: string;
+  readonly id: string;
+}
 
 /** The debrief as it stands, and when, by whom and why each version of it was saved. */
-export async function debriefOf(school: SchoolTx, occurrenceId: string) {
-  const versions = (await versionsOf(school, occurrenceId)
-    .select('d.id', 'd.number', 'd.state', 'd.reason', 'd.at', 'a.name as by')
-    .orderBy('d.number', 'desc')) as { id: string }[];
-  const [newest] = versions;
-  return { debrief: newest ? await debriefVersion(school, occurrenceId, newest.id) : null, versions };
+export const debriefOf = async (school: SchoolTx, occurrenceId: string) =>
+  (await debriefsOf(school, [occurrenceId]))[occurrenceId]!;
+
+/** The same of several occurrences by their keys, in two statements. */
+export async function debriefsOf(school: SchoolTx, occurrenceIds: readonly string[]) {
+  const versions = rowsBy(
+    (await versionsOf(school, occurrenceIds)
+      .select('d.occurrence_id', 'd.id', 'd.number', 'd.state', 'd.reason', 'd.at', 'a.name as by')
+      .orderBy('d.number', 'desc')) as Version[],
+    (version) => version.occurrenceId,
+  );
+  const newest = occurrenceIds.flatMap((id) => versions(id)[0]?.id ?? []);
+  const standing = rowsBy(
+    newest.length === 0
+      ? []
+      : ((await versionsOf(school, occurrenceIds)
+          .whereIn('d.id', newest)
+          .select('d.*', 'a.name as by')) as (DebriefRow & Version & { readonly by: string | null })[]),
+    (row) => row.occurrenceId,
+  );
+  return Object.fromEntries(
+    occurrenceIds.map((id) => [
+      id,
+      {
+        debrief: standing(id)[0] ?? null,
+        versions: versions(id).map(({ occurrenceId: _, ...version }) => version),
+      },
+    ]),
+  );
 }
 
 /** One version of a debrief, as it was saved. */
@@ -23,7 +52,7 @@ export async function debriefVersion(
   occurrenceId: string,
   id: string,
 ): Promise<DebriefRow & { readonly by: string | null }> {
-  const version = (await versionsOf(school, occurrenceId)
+  const version = (await versionsOf(school, [occurrenceId])
     .andWhere({ 'd.id': id })
     .first('d.*', 'a.name as by')) as (DebriefRow & { readonly by: string | null }) | undefined;
   if (!version) throw notFound('version');

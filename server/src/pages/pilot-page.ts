@@ -1,4 +1,5 @@
-import { knownOf } from '../facts/known-of-pilot';
+import { rowsBy } from '../facts/by';
+import { knownOfEach } from '../facts/known-of-pilot';
 import type { SchoolTx } from '../db/in-school';
 import { notFound } from '../problem/problem';
 import { linksOf } from './pilot-links';
@@ -7,37 +8,75 @@ const FLIGHTS_SHOWN = 30;
 /** More than are shown: a phone may take some back. */
 const VALUES_SENT = 20;
 
+interface OfPilot {
+  readonly pilotId: string;
+}
+const NEVER_FLOWN = { flights: 0, packs: 0, minutes: 0, since: null };
+
 /** Everything about one pilot: weaknesses, occurrences, reps by drill, and what was flown. */
 export async function pilotPage(school: SchoolTx, id: string) {
+  const page = (await pilotPages(school, [id]))[id];
+  if (!page) throw notFound('pilot');
+  return page;
+}
+
+const of = <Row extends OfPilot>(rows: readonly Row[]) => rowsBy(rows, (row) => row.pilotId);
+/** Without the key by which rows of several pilots are told apart. */
+const withoutPilot = <Row extends OfPilot>(rows: readonly Row[]) => rows.map(({ pilotId: _, ...row }) => row);
+
+/** The pages of several by their keys, in as many statements as of one. */
+export async function pilotPages(school: SchoolTx, ids: readonly string[]) {
   const { tx } = school;
-  const pilot = (await tx('pilots').where({ id }).first()) as unknown;
-  if (!pilot) throw notFound('pilot');
+  const pilots = (await tx('pilots').whereIn('id', ids)) as { readonly id: string }[];
+  const known = await knownOfEach(
+    school,
+    pilots.map(({ id }) => ({ pilotId: id, weaknessId: null })),
+  );
   const reps = (await tx.raw(
     `
-    select drill_id, purpose, count(*) as reps, count(*) filter (where met) as met, max(day) as last_day,
+    select pilot_id, drill_id, purpose, count(*) as reps, count(*) filter (where met) as met, max(day) as last_day,
       coalesce(to_json((array_agg(json_build_object('id', id, 'flownAt', to_char(flown_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'met', met, 'value', measure)
         order by flown_at desc, id desc) filter (where measure is not null))[1:?]), '[]') as values
-      from reps where pilot_id = ? and taken_back_at is null group by drill_id, purpose order by max(flown_at) desc`,
-    [VALUES_SENT, id],
-  )) as { rows: unknown[] };
+      from reps where pilot_id = any(?::uuid[]) and taken_back_at is null
+      group by pilot_id, drill_id, purpose order by max(flown_at) desc`,
+    [VALUES_SENT, [...ids]],
+  )) as { rows: OfPilot[] };
   const flown = (await tx.raw(
-    'select count(*) as flights, coalesce(sum(packs), 0) as packs, coalesce(sum(minutes), 0) as minutes, min(day) as since from flights where pilot_id = ?',
-    [id],
-  )) as { rows: unknown[] };
-  return {
-    pilot,
-    known: await knownOf(school, id, null),
-    weaknesses: await tx('weaknesses').where({ pilotId: id }).orderBy('opened_at', 'desc'),
-    occurrences: await tx('occurrences').where({ pilotId: id }).orderBy('happened_at', 'desc'),
-    reps: reps.rows,
-    flown: flown.rows[0],
-    links: await linksOf(school, id),
-    flights: await tx('flights')
-      .where({ pilotId: id })
-      .orderBy([
-        { column: 'day', order: 'desc' },
-        { column: 'id', order: 'desc' },
-      ])
-      .limit(FLIGHTS_SHOWN),
-  };
+    `
+    select pilot_id, count(*) as flights, coalesce(sum(packs), 0) as packs, coalesce(sum(minutes), 0) as minutes, min(day) as since
+      from flights where pilot_id = any(?::uuid[]) group by pilot_id`,
+    [[...ids]],
+  )) as { rows: OfPilot[] };
+  const flights = (await tx.raw(
+    `
+    select * from (
+      select f.*, row_number() over (partition by pilot_id order by day desc, id desc) as nth
+        from flights f where pilot_id = any(?::uuid[])) last
+    where nth <= ? order by nth`,
+    [[...ids], FLIGHTS_SHOWN],
+  )) as { rows: (OfPilot & { readonly nth: number })[] };
+  const [repsOf, flownOf] = [of(reps.rows), of(flown.rows)];
+  const flightsOf = of(flights.rows.map(({ nth: _, ...flight }) => flight));
+  const weaknesses = of(
+    (await tx('weaknesses').whereIn('pilotId', ids).orderBy('opened_at', 'desc')) as OfPilot[],
+  );
+  const occurrences = of(
+    (await tx('occurrences').whereIn('pilotId', ids).orderBy('happened_at', 'desc')) as OfPilot[],
+  );
+  const links = of(await linksOf(school, ids));
+  return Object.fromEntries(
+    pilots.map((pilot, i) => [
+      pilot.id,
+      {
+        pilot: pilot as unknown,
+        known: known[i]!,
+        weaknesses: weaknesses(pilot.id),
+        occurrences: occurrences(pilot.id),
+        reps: withoutPilot(repsOf(pilot.id)) as unknown[],
+        flown: (withoutPilot(flownOf(pilot.id))[0] ?? NEVER_FLOWN) as unknown,
+        links: withoutPilot(links(pilot.id)) as unknown,
+        flights: flightsOf(pilot.id),
+      },
+    ]),
+  );
 }

@@ -1,28 +1,61 @@
 import type { SchoolTx } from '../db/in-school';
-import { knownOf } from '../facts/known-of-pilot';
-import { loadFacts, ownKey } from '../facts/weakness-facts';
+import { rowsBy } from '../facts/by';
+import { knownOfEach } from '../facts/known-of-pilot';
+import { loadFactsOf, ownKey } from '../facts/weakness-facts';
+import { notFound } from '../problem/problem';
 
 /** A weakness with the facts that decide it; the app works out the rungs from these with the same core. */
 export async function weaknessPage(school: SchoolTx, named: string) {
+  const id = await ownKey(school.tx, named);
+  const page = (await weaknessPages(school, [id]))[id];
+  if (!page) throw notFound('weakness');
+  return page;
+}
+
+interface OfWeakness {
+  readonly weaknessId: string;
+}
+interface Keyed {
+  readonly id: string;
+}
+
+/** The pages of several by their keys, in as many statements as of one. */
+export async function weaknessPages(school: SchoolTx, ids: readonly string[]) {
   const { tx } = school;
-  const id = await ownKey(tx, named);
-  const { rule, reps, stamps, sets, pilotId } = await loadFacts(school, id);
-  return {
-    weakness: (await tx('weaknesses').where({ id }).first()) as unknown,
-    known: await knownOf(school, pilotId, id),
-    pilot: (await tx('pilots').where({ id: pilotId }).first()) as unknown,
-    rule,
-    stamps,
-    reps,
-    testSets: sets,
-    moves: (await tx('moves as m')
+  const facts = await loadFactsOf(school, ids);
+  const of = (rows: unknown) => rowsBy(rows as readonly OfWeakness[], (row) => row.weaknessId);
+  const own = rowsBy((await tx('weaknesses').whereIn('id', ids)) as Keyed[], ({ id }) => id);
+  const pilotIds = [...new Set([...facts.values()].map(({ pilotId }) => pilotId))];
+  const pilots = rowsBy((await tx('pilots').whereIn('id', pilotIds)) as Keyed[], ({ id }) => id);
+  const wanted = [...facts].map(([weaknessId, { pilotId }]) => ({ weaknessId, pilotId }));
+  const known = await knownOfEach(school, wanted);
+  const moves = of(
+    await tx('moves as m')
       .leftJoin('accounts as a', (on) => on.on('a.school_id', 'm.school_id').andOn('a.id', 'm.account_id'))
       .select('m.*', 'a.name as by')
-      .where({ 'm.weakness_id': id })
-      .orderBy(['m.at', 'm.id'])) as unknown,
-    plans: (await tx('plans').where({ weaknessId: id }).orderBy('made_at', 'desc')) as unknown,
-    occurrences: (await tx('occurrences')
-      .where({ weaknessId: id })
-      .orderBy('happened_at', 'desc')) as unknown,
-  };
+      .whereIn('m.weakness_id', ids)
+      .orderBy(['m.at', 'm.id']),
+  );
+  const plans = of(await tx('plans').whereIn('weaknessId', ids).orderBy('made_at', 'desc'));
+  const occurrences = of(await tx('occurrences').whereIn('weaknessId', ids).orderBy('happened_at', 'desc'));
+  return Object.fromEntries(
+    wanted.map(({ weaknessId: id, pilotId }, i) => {
+      const { rule, reps, stamps, sets } = facts.get(id)!;
+      return [
+        id,
+        {
+          weakness: own(id)[0] as unknown,
+          known: known[i]!,
+          pilot: pilots(pilotId)[0] as unknown,
+          rule,
+          stamps,
+          reps,
+          testSets: sets,
+          moves: moves(id) as unknown,
+          plans: plans(id) as unknown,
+          occurrences: occurrences(id) as unknown,
+        },
+      ];
+    }),
+  );
 }

@@ -1,0 +1,73 @@
+import { inSchool } from '../db/in-school';
+import { type Lanes, openLanes } from '../db/lanes';
+import { id, occurrence, PILOT } from '../testing/test-school';
+import { ownSchool } from '../testing/own-school';
+import { prefetchPage } from './prefetch';
+
+/** What a phone takes along: the same as each page by itself, and no dearer for a school with many pilots. */
+
+const own = ownSchool();
+let lanes: Lanes;
+beforeAll(() => {
+  lanes = openLanes(own.here.server.appUrl);
+});
+afterAll(() => lanes.close());
+
+/** A pilot with a confirmed weakness, a few reps of it, and an occurrence nobody has debriefed. */
+async function pilotWithAll(n: number): Promise<void> {
+  const { trainer } = own.here;
+  const [pilotId, first, second, weaknessId] = [id(), id(), id(), id()];
+  await trainer.put(`/pilots/${pilotId}`, { ...PILOT, name: `Pilot ${n}` });
+  await trainer.put(`/occurrences/${first}`, occurrence(pilotId));
+  await trainer.put(`/occurrences/${second}`, occurrence(pilotId, { note: 'Not yet looked at.' }));
+  await trainer.put(`/occurrences/${first}/confirmation`, {
+    causeId: n % 2 === 0 ? 'obstacle-overrun' : 'orientation-nose-in',
+    weaknessId,
+    moveId: id(),
+    planId: id(),
+    at: new Date().toISOString(),
+  });
+}
+
+async function prefetched(): Promise<{
+  readonly page: Awaited<ReturnType<typeof prefetchPage>>;
+  statements: number;
+}> {
+  let statements = 0;
+  const count = () => {
+    statements += 1;
+  };
+  lanes.ahead.on('query', count);
+  const { schoolId } = own.here;
+  const page = await inSchool(lanes.ahead, { schoolId, accountId: null }, prefetchPage);
+  lanes.ahead.off('query', count);
+  return { page, statements };
+}
+
+test('as many statements for forty pilots as for one, and each page as its own address has it', async () => {
+  await pilotWithAll(0);
+  const one = await prefetched();
+  for (let n = 1; n < 40; n += 1) await pilotWithAll(n);
+  const many = await prefetched();
+  expect(Object.keys(many.page.weakness)).toHaveLength(40);
+  expect(many.statements).toBe(one.statements);
+  expect(many.statements).toBeLessThanOrEqual(42);
+  const asSent = JSON.parse(JSON.stringify(many.page)) as Record<
+    'weakness' | 'occurrence' | 'debrief' | 'pilot',
+    Record<string, unknown>
+  >;
+  const addresses = [
+    ['weakness', (key: string) => `/weaknesses/${key}`],
+    ['occurrence', (key: string) => `/occurrences/${key}`],
+    ['debrief', (key: string) => `/occurrences/${key}/debrief`],
+    ['pilot', (key: string) => `/pilots/${key}`],
+  ] as const;
+  for (const [kind, address] of addresses) {
+    const keys = Object.keys(asSent[kind]);
+    expect(keys).toHaveLength(40);
+    for (const key of keys.slice(0, 5)) {
+      const { status, body } = await own.here.trainer.get(address(key));
+      expect([kind, status, body]).toEqual([kind, 200, asSent[kind][key]]);
+    }
+  }
+}, 60_000);
