@@ -174,6 +174,8 @@ export interface PilotPage {
 
 export interface WeaknessMove extends Move {
   readonly by: string | null;
+  /** When the server took it; absent for one that waits, or in a copy kept by an older version. */
+  readonly recordedAt?: string | null;
   readonly occurrenceId: string | null;
 }
 

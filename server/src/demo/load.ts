@@ -279,5 +279,9 @@ export async function loadDemo(db: Knex, now: Date): Promise<boolean> {
   });
   // A season is written down in one go; in the story everything came in as it was flown.
   await db('reps').update({ recordedAt: db.ref('flown_at') });
+  await db.raw(`
+    alter table moves disable trigger only_added;
+    update moves set recorded_at = at;
+    alter table moves enable trigger only_added;`);
   return true;
 }

@@ -89,6 +89,27 @@ test('a rep that is typed long after it was flown says both times, here and wher
   expect(cameInLate('2026-01-01T10:00:00Z', null)).toBe(false);
 });
 
+test('a move that came in long after it is said to have been made says both times too', async () => {
+  const { weaknessId } = await withWeakness(school.here.trainer);
+  const moveId = id();
+  const at = new Date(Date.now() - 3 * 86_400_000).toISOString();
+  await school.here.trainer.put(`/weaknesses/${weaknessId}/moves/${moveId}`, {
+    kind: 'signed-early',
+    undoes: null,
+    at,
+    day: at.slice(0, 10),
+    reason: 'Shown beside me at the hut.',
+  });
+  const { moves } = (
+    await school.here.trainer.get<{ moves: { id: string; at: string; recordedAt: string }[] }>(
+      `/weaknesses/${weaknessId}`,
+    )
+  ).body;
+  const signed = moves.find((each) => each.id === moveId)!;
+  expect(signed.at).toBe(at);
+  expect(cameInLate(signed.at, signed.recordedAt)).toBe(true);
+});
+
 test('page after page nothing is left out and nothing comes twice; kind and pilot narrow it', async () => {
   const pilotId = id();
   await school.here.trainer.put(`/pilots/${pilotId}`, { ...PILOT, name: 'Paged' });

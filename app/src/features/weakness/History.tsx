@@ -11,6 +11,7 @@ import { useUnits } from '../../shared/api/use-units';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { sayTime } from '../../shared/copy/dates';
 import { KIND_WORDS, MODE_WORDS, PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
+import { cameInWords } from './came-in-words';
 import { valuesLine, valuesOf } from '../../shared/copy/value-copy';
 import { SlipsToConfirm } from './SlipsToConfirm';
 
@@ -37,6 +38,7 @@ function lineOf(move: WeaknessMove, page: WeaknessPage, live: ReadonlySet<string
   const what = undone ? `Undone: ${MOVE_WORDS[undone.kind].toLowerCase()}` : MOVE_WORDS[move.kind];
   const facts = [
     sayTime(move.at),
+    cameInWords(move),
     move.by,
     occurrence ? `${KIND_WORDS[occurrence.kind].toLowerCase()} ${sayTime(occurrence.happenedAt)}` : null,
     move.reason,

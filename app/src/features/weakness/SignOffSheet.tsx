@@ -19,6 +19,7 @@ import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
 import { sayTime, todayHere } from '../../shared/copy/dates';
 import { MODE_WORDS, plural, STANDING_LINE, STATE_WORDS } from '../../shared/copy/copy';
+import { cameInWords } from './came-in-words';
 import { CoverageGrid } from './CoverageGrid';
 import { sureSentences } from '../../shared/copy/sure-copy';
 import { chartName, curveSentence, rungWords } from '../../shared/copy/rung-copy';
@@ -65,7 +66,9 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
   const signed = [...liveMoves(page.moves)]
     .reverse()
     .find((move) => move.kind === 'signed' || move.kind === 'signed-early');
-  const by = page.moves.find((move) => move.id === signed?.id)?.by ?? me?.name ?? '';
+  const kept = page.moves.find((move) => move.id === signed?.id);
+  const by = kept?.by ?? me?.name ?? '';
+  const cameIn = kept ? cameInWords(kept) : null;
   return (
     <Screen
       title={page.pilot.name}
@@ -109,7 +112,7 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
         ) : null}
       </Part>
       {signed ? (
-        <Words as="strong">{`${signed.kind === 'signed-early' ? 'Signed early' : 'Signed'} ${sayTime(signed.at)}${by ? ` by ${by}` : ''}${signed.reason ? `: ${signed.reason}` : ''}`}</Words>
+        <Words as="strong">{`${signed.kind === 'signed-early' ? 'Signed early' : 'Signed'} ${sayTime(signed.at)}${cameIn ? ` (${cameIn})` : ''}${by ? ` by ${by}` : ''}${signed.reason ? `: ${signed.reason}` : ''}`}</Words>
       ) : (
         <Words as="strong">Not signed.</Words>
       )}
