@@ -54,6 +54,12 @@ test('an owner invites a reader, who joins, reads everything, enters nothing, an
   await expect(phone.getByRole('heading', { name: 'Today' })).toBeVisible();
   await expect(phone.getByText('You read here. What you enter is not taken.')).toBeVisible();
   await expect(phone.getByRole('link', { name: 'Log a crash or near-miss' })).toBeHidden();
+  // What may be read is there, what may be entered is not: neither as a way there, nor by its address.
+  await phone.locator('a[href^="/weakness/"]').first().click();
+  await expect(phone.getByText('Coverage', { exact: true }).first()).toBeVisible();
+  await expect(phone.getByText(/^Count reps|^Sign early|^Change$/)).toHaveCount(0);
+  await phone.goto('/log/pilot');
+  await expect(phone.getByText('Your role reads')).toBeVisible();
   await phone.goto('/account');
   await expect(phone.getByText('Here', { exact: true })).toBeVisible();
 

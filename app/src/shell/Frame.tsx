@@ -6,13 +6,15 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { keepPrefetching } from '../offline/prefetch/prefetch';
 import { OfflineStrip } from '../offline/ui/OfflineStrip';
 import { DrillBookProvider } from '../shared/api/use-drills';
+import { rightOfAddress } from '../shared/api/right-of-address';
 import { useMay } from '../shared/api/use-may';
 import { useBook } from '../offline/overlay/use-book';
 import { outbox, useOutbox } from '../offline/outbox/use-outbox';
 import { loadArithmetic } from '../lazy';
 import type { IconName } from '../shared/ui/Button';
 import { Loaded } from '../shared/ui/Loaded';
-import { useIsWide } from '../shared/ui/Screen';
+import { Note } from '../shared/ui/Note';
+import { Screen, useIsWide } from '../shared/ui/Screen';
 import { themed, useTheme } from '../shared/ui/theme';
 import { Words } from '../shared/ui/Words';
 import { useMe } from '../offline/account-queries';
@@ -33,6 +35,7 @@ const PLACES: readonly {
 const useStyles = themed((theme) => ({
   frame: { flex: 1, backgroundColor: theme.ground },
   wide: { flexDirection: 'row' },
+  hidden: { display: 'none' },
   page: { flex: 1, minWidth: 0 },
   bar: { flexDirection: 'row', borderTopWidth: 2, borderTopColor: theme.ink, backgroundColor: theme.ground },
   rail: {
@@ -100,11 +103,21 @@ function Places({ rail }: { readonly rail: boolean }) {
 /** Counting, a session in the field and practice are screens for the thumb alone: no way out but back. */
 const BARE = /^\/weakness\/[^/]+\/reps|^\/session\/.|\/practice$/;
 
+/** In the place of a page on which whoever asks may enter nothing. */
+const NotYours = () => (
+  <Screen title="Not here" up="/">
+    <Note icon="lock" heading="Your role reads">
+      Something is entered on this page. A lead or the owner of the school can give you another role.
+    </Note>
+  </Screen>
+);
+
 /** The page asked for. */
 function Pages() {
   const styles = useStyles();
   const book = useBook();
   const mayTrain = useMay('train');
+  const mayBeHere = useMay(rightOfAddress(usePathname()));
   return (
     <DrillBookProvider value={book}>
       <View style={styles.page}>
@@ -114,7 +127,11 @@ function Pages() {
             You read here. What you enter is not taken.
           </Words>
         )}
-        <Slot />
+        {mayBeHere ? null : <NotYours />}
+        {/* The router loses the address while no page is mounted. */}
+        <View style={mayBeHere ? styles.page : styles.hidden}>
+          <Slot />
+        </View>
       </View>
     </DrillBookProvider>
   );

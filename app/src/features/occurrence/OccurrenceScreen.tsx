@@ -12,6 +12,7 @@ import { useRoster } from '../../offline/overlay/use-roster';
 import { CauseRows, FamilyRows } from '../../shared/ui/CausePicker';
 import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
+import { May } from '../../shared/ui/May';
 import { Note } from '../../shared/ui/Note';
 import { ReasonForm } from '../../shared/forms/ReasonForm';
 import { Part, Screen } from '../../shared/ui/Screen';
@@ -127,6 +128,12 @@ function PeopleFirst() {
   );
 }
 
+const BroughtIn = () => (
+  <Note icon="download" heading="Brought in from a file">
+    Its cause was confirmed elsewhere. Confirm it here to put the pilot on drills.
+  </Note>
+);
+
 function ToConfirm({
   occurrence,
   roster,
@@ -163,12 +170,14 @@ function ToConfirm({
               label="Debrief"
               href={`/occurrence/${occurrence.id}/debrief`}
             />
-            <Button
-              icon="check"
-              label={confirm.isPending ? 'Confirming …' : `Confirm: ${cause.name}`}
-              disabled={confirm.isPending}
-              onPress={act}
-            />
+            <May right="train">
+              <Button
+                icon="check"
+                label={confirm.isPending ? 'Confirming …' : `Confirm: ${cause.name}`}
+                disabled={confirm.isPending}
+                onPress={act}
+              />
+            </May>
           </>
         )
       }
@@ -176,11 +185,7 @@ function ToConfirm({
       {picking || !justNow ? null : <PeopleFirst />}
       <Facts occurrence={occurrence} roster={roster} />
       <Reports occurrence={occurrence} roster={roster} causeId={occurrence.confirmedCauseId} />
-      {occurrence.confirmedCauseId ? (
-        <Note icon="download" heading="Brought in from a file">
-          Its cause was confirmed elsewhere. Confirm it here to put the pilot on drills.
-        </Note>
-      ) : null}
+      {occurrence.confirmedCauseId ? <BroughtIn /> : null}
       {picking ? (
         <OtherCause
           onPick={(picked) => {
@@ -191,7 +196,9 @@ function ToConfirm({
       ) : (
         <>
           <CauseTold causeId={causeId} mode={occurrence.pilotMode} />
-          <Button label="It was something else" onPress={() => setPicking(true)} />
+          <May right="train">
+            <Button label="It was something else" onPress={() => setPicking(true)} />
+          </May>
           {justNow ? null : <PeopleFirst />}
           <ReasonForm
             open="Logged by mistake: withdraw it"

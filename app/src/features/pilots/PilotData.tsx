@@ -10,6 +10,7 @@ import { TextBox } from '../../shared/forms/TextBox';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
 import { saveFile } from '../../shared/ui/save-file';
+import { May } from '../../shared/ui/May';
 import { Part } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 
@@ -74,13 +75,15 @@ export function PilotData({ page: { pilot } }: { readonly page: PilotPage }) {
   });
   return (
     <Part heading="What is kept of this pilot">
-      <Button
-        kind="quiet"
-        icon="download"
-        label={everything.isPending ? 'Gathering …' : 'Save all of it as a file'}
-        disabled={everything.isPending}
-        onPress={() => everything.mutate()}
-      />
+      <May right="take-out">
+        <Button
+          kind="quiet"
+          icon="download"
+          label={everything.isPending ? 'Gathering …' : 'Save all of it as a file'}
+          disabled={everything.isPending}
+          onPress={() => everything.mutate()}
+        />
+      </May>
       {everything.error ? <Words as="strong" role="alert">{`! ${everything.error.message}`}</Words> : null}
       {pilot.forgottenAt ? (
         <Words as="soft">Name and words were blanked at somebody's wish.</Words>

@@ -12,6 +12,7 @@ import { SmallLadder } from '../../shared/ui/Ladder';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { LinkRow, Row, Rows } from '../../shared/ui/Rows';
+import { May } from '../../shared/ui/May';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { sayDay } from '../../shared/copy/dates';
@@ -156,7 +157,9 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
       </Part>
       {pilot.forgottenAt ? null : (
         <>
-          <OwnLink page={page} />
+          <May right="keep-records">
+            <OwnLink page={page} />
+          </May>
           <LinkButton kind="quiet" label="Change this pilot" href={`/pilots/${pilot.id}/edit`} />
         </>
       )}

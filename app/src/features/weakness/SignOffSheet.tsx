@@ -53,6 +53,19 @@ function announcedWords({ testSets = [], moves, reps }: WeaknessPage): string {
   return `${tests.filter(({ testSetId }) => testSetId).length} of ${plural(tests.length, 'test')} announced beforehand${announced > 0 && without > 0 ? `; ${without} announced without a result` : ''}.`;
 }
 
+/** Who signed and when, and when it came in where that was later. @param me who signs a move that still waits here */
+function signatureWords({ moves }: WeaknessPage, me: string): string {
+  const signed = [...liveMoves(moves)]
+    .reverse()
+    .find(({ kind }) => kind === 'signed' || kind === 'signed-early');
+  if (!signed) return 'Not signed.';
+  const kept = moves.find(({ id }) => id === signed.id);
+  const cameIn = kept ? cameInWords(kept) : null;
+  const by = kept?.by ?? me;
+  const what = signed.kind === 'signed-early' ? 'Signed early' : 'Signed';
+  return `${what} ${sayTime(signed.at)}${cameIn ? ` (${cameIn})` : ''}${by ? ` by ${by}` : ''}${signed.reason ? `: ${signed.reason}` : ''}`;
+}
+
 function Sheet({ page }: { readonly page: WeaknessPage }) {
   const { drillOf } = useDrills();
   const styles = useStyles();
@@ -63,12 +76,6 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
   const late = live.filter(({ flownAt, recordedAt }) => cameInLate(flownAt, recordedAt)).length;
   const days = [...new Set(live.map((rep) => rep.day))].length;
   const most = Math.max(0, ...clearance.charts.map((chart) => chart.curve.reps));
-  const signed = [...liveMoves(page.moves)]
-    .reverse()
-    .find((move) => move.kind === 'signed' || move.kind === 'signed-early');
-  const kept = page.moves.find((move) => move.id === signed?.id);
-  const by = kept?.by ?? me?.name ?? '';
-  const cameIn = kept ? cameInWords(kept) : null;
   return (
     <Screen
       title={page.pilot.name}
@@ -111,11 +118,7 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
           <Words as="soft">{`On watch, a pilot who slips back is called back after ${relapseLimitOf(page.rule).repsToTrueAlarm.toFixed(0)} reps on average.`}</Words>
         ) : null}
       </Part>
-      {signed ? (
-        <Words as="strong">{`${signed.kind === 'signed-early' ? 'Signed early' : 'Signed'} ${sayTime(signed.at)}${cameIn ? ` (${cameIn})` : ''}${by ? ` by ${by}` : ''}${signed.reason ? `: ${signed.reason}` : ''}`}</Words>
-      ) : (
-        <Words as="strong">Not signed.</Words>
-      )}
+      <Words as="strong">{signatureWords(page, me?.name ?? '')}</Words>
       <View style={styles.hand}>
         <View style={styles.line}>
           <Words as="soft">Trainer, date</Words>

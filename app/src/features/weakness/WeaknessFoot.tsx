@@ -3,6 +3,7 @@ import type { WeaknessPage } from '@skelby/core/pages/pages';
 import { useMove } from '../../offline/overlay/weakness-queries';
 import { sayDay } from '../../shared/copy/dates';
 import { Button, LinkButton } from '../../shared/ui/Button';
+import { May } from '../../shared/ui/May';
 import { Words } from '../../shared/ui/Words';
 
 /** The one thing to do next about a weakness. */
@@ -19,12 +20,14 @@ export function WeaknessFoot({
   const counter = `/weakness/${page.weakness.id}/reps` as const;
   const problem = move.error ? <Words as="strong" role="alert">{`! ${move.error.message}`}</Words> : null;
   const close = (
-    <Button
-      icon="archive"
-      label={move.isPending ? 'Closing …' : 'End the watch: close'}
-      disabled={move.isPending}
-      onPress={() => move.mutate({ kind: 'closed' })}
-    />
+    <May right="train">
+      <Button
+        icon="archive"
+        label={move.isPending ? 'Closing …' : 'End the watch: close'}
+        disabled={move.isPending}
+        onPress={() => move.mutate({ kind: 'closed' })}
+      />
+    </May>
   );
   switch (next.do) {
     case 'drill':
@@ -41,13 +44,15 @@ export function WeaknessFoot({
       return (
         <>
           {problem}
-          <Button
-            kind="main"
-            icon="edit-3"
-            label={move.isPending ? 'Signing …' : 'Sign: cleared'}
-            disabled={move.isPending}
-            onPress={() => move.mutate({ kind: 'signed' })}
-          />
+          <May right="train">
+            <Button
+              kind="main"
+              icon="edit-3"
+              label={move.isPending ? 'Signing …' : 'Sign: cleared'}
+              disabled={move.isPending}
+              onPress={() => move.mutate({ kind: 'signed' })}
+            />
+          </May>
         </>
       );
     case 'wait':

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useMay } from '../api/use-may';
 import { Button, ButtonRow } from '../ui/Button';
 import { TextBox } from './TextBox';
 
@@ -20,6 +21,8 @@ export function ReasonForm({ open, question, act, busy, error, onGive }: ReasonF
   const [isOpen, setOpen] = useState(false);
   const [reason, setReason] = useState('');
   const [tried, setTried] = useState(false);
+  const may = useMay('train');
+  if (!may) return null;
   if (!isOpen) return <Button kind="quiet" label={open} onPress={() => setOpen(true)} />;
   const tooShort = reason.trim().length < SHORTEST ? 'Reason is empty: say why in a few words.' : undefined;
   const give = () => {

@@ -16,6 +16,7 @@ import type { AnyObjectSchema } from 'yup';
 import { ApiProblem, type Clash } from '../api/client';
 import { type Speaking, useUnits } from '../api/use-units';
 import { BothVersions } from './BothVersions';
+import { May } from '../ui/May';
 import { Button } from '../ui/Button';
 import { LongChoice, ManyChoice } from './Choice';
 import type { FormQuestion } from './form-question';
@@ -175,13 +176,15 @@ function SaveFoot({
           {`! ${errors.root?.message ?? 'Not saved: see what is marked above.'}`}
         </Words>
       ) : null}
-      <Button
-        kind="main"
-        icon="check"
-        label={isSubmitting ? 'Saving …' : 'Save'}
-        disabled={isSubmitting}
-        onPress={onSave}
-      />
+      <May right="keep-records">
+        <Button
+          kind="main"
+          icon="check"
+          label={isSubmitting ? 'Saving …' : 'Save'}
+          disabled={isSubmitting}
+          onPress={onSave}
+        />
+      </May>
     </>
   );
 }

@@ -9,6 +9,8 @@ import {
   View,
   type ViewStyle,
 } from 'react-native';
+import { rightOfAddress } from '../api/right-of-address';
+import { useMay } from '../api/use-may';
 import { themed, TOUCH, useTheme } from './theme';
 import { Words } from './Words';
 
@@ -96,10 +98,13 @@ export function Button({ onPress, disabled = false, pressed, says, style, ...loo
 }
 
 /**
- * Looks like a button and goes somewhere. The style is flat, since a link hands it on merged with its own.
+ * Looks like a button and goes somewhere; whoever may do nothing there is not shown it. The style is flat, since a link
+ * hands it on merged with its own.
  */
 export function LinkButton({ href, style, ...look }: ButtonLook & { readonly href: Href }) {
   const styles = useStyles();
+  const may = useMay(rightOfAddress(typeof href === 'string' ? href : href.pathname));
+  if (!may) return null;
   return (
     <Link href={href} asChild>
       <Pressable style={StyleSheet.flatten([styles.base, styles[look.kind ?? 'plain'], style])}>

@@ -1,8 +1,23 @@
+import type { Role } from '@skelby/core/people/roles';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { Choice } from '../forms/Choice';
 import { LargeLadder, SmallLadder } from './Ladder';
 import { ReasonForm } from '../forms/ReasonForm';
 import { TextBox } from '../forms/TextBox';
+import { May } from './May';
+import { Words } from './Words';
+import type { ReactElement } from 'react';
+
+/** As whoever is signed in with a role. */
+function renderAs(role: Role, children: ReactElement): void {
+  const client = new QueryClient({ defaultOptions: { queries: { gcTime: Infinity } } });
+  client.setQueryData(['me'], { role });
+  render(<QueryClientProvider client={client}>{children}</QueryClientProvider>);
+}
+const SignEarly = ({ onGive }: { readonly onGive: (reason: string) => void }) => (
+  <ReasonForm open="Sign early" question="Why?" act="Do it" busy={false} error={null} onGive={onGive} />
+);
 
 test('a small ladder says how many rungs are met', () => {
   render(<SmallLadder shares={[1, 1, 0.5, 0, 0]} />);
@@ -45,9 +60,7 @@ test('a choice shows the chosen one by a tick and not by colour alone', () => {
 
 test('what is out of the ordinary is not done without a reason, and the reason is kept while it is sent', () => {
   const onGive = jest.fn();
-  render(
-    <ReasonForm open="Sign early" question="Why?" act="Do it" busy={false} error={null} onGive={onGive} />,
-  );
+  renderAs('trainer', <SignEarly onGive={onGive} />);
   fireEvent.press(screen.getByText('Sign early'));
   fireEvent.press(screen.getByText('Do it'));
   expect(onGive).not.toHaveBeenCalled();
@@ -55,6 +68,24 @@ test('what is out of the ordinary is not done without a reason, and the reason i
   fireEvent.changeText(screen.getByLabelText('Why?'), '  Flew it clean  ');
   fireEvent.press(screen.getByText('Do it'));
   expect(onGive).toHaveBeenCalledWith('Flew it clean');
+});
+
+test('whoever only reads is not asked for a reason, nor shown what may only be done by others', () => {
+  renderAs(
+    'reader',
+    <>
+      <SignEarly onGive={() => {}} />
+      <May right="take-out">
+        <Words>Save all of it</Words>
+      </May>
+      <May right="read">
+        <Words>History</Words>
+      </May>
+    </>,
+  );
+  expect(screen.queryByText('Sign early')).toBeNull();
+  expect(screen.queryByText('Save all of it')).toBeNull();
+  expect(screen.getByText('History')).toBeTruthy();
 });
 
 test('a field in error says so in words beside it', () => {
