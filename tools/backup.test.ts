@@ -97,6 +97,13 @@ test('a database that was set up and holds no school yet takes a whole copy; wha
   const { of_somebody_else: _, ...own } = await counts('set-up');
   expect(own).toEqual(await counts('full'));
   expect(Object.keys(await counts('set-up'))).toContain('of_somebody_else');
+  // The queue of jobs is there, and empty: it is made anew and not brought along.
+  const { rows } = await withDatabase(cluster.url('set-up'), (db) =>
+    db.raw<{ rows: { queues: string; jobs: number }[] }>(
+      "select (select string_agg(name, ',') from pgboss.queue) as queues, (select count(*)::int from pgboss.job) as jobs",
+    ),
+  );
+  expect(rows).toEqual([{ queues: 'imports', jobs: 0 }]);
 }, 60_000);
 
 test('nothing is written over: a database with a school refuses', async () => {

@@ -16,6 +16,7 @@ import { pipeline } from 'node:stream/promises';
 import { createGunzip, createGzip } from 'node:zlib';
 import { checkDatabase, type Checked, countRows } from '../server/src/facts/check-database';
 import { connect } from '../server/src/db/connection';
+import { makeJobTables } from '../server/src/db/job-tables';
 import { ensureRole } from '../server/src/db/migrate';
 import { copyIn, copyOut, CopyProblem } from '../server/src/db/school-copy';
 import { withDatabase } from './database';
@@ -33,6 +34,8 @@ export interface BackupOptions {
 
 /** How PostgreSQL's own archives and gzip begin. */
 const ARCHIVE = 'PGDMP';
+/** The job queue stays behind: what waits in it belongs to a running server. */
+const WITHOUT_JOBS = ['--exclude-schema', 'pgboss'];
 const GZIP = '1f8b';
 const DIFFERENCES_SHOWN = 20;
 
@@ -134,7 +137,12 @@ export async function backUp(file: string, url: string): Promise<void> {
   const part = `${file}.part`;
   try {
     const before = await lookAt(url, countRows);
-    await postgres('pg_dump', url, ['-Fc', '--no-owner', '-f', part], `${file} could not be written.`);
+    await postgres(
+      'pg_dump',
+      url,
+      ['-Fc', '--no-owner', ...WITHOUT_JOBS, '-f', part],
+      `${file} could not be written.`,
+    );
     await drill(part, url, [before, await lookAt(url, countRows)]);
     renameSync(part, file);
   } finally {
@@ -214,6 +222,14 @@ async function restoreAll(file: string, url: string): Promise<void> {
     ['--no-owner', '--clean', '--if-exists', '--exit-on-error', '--single-transaction', file],
     `${file} could not be restored; nothing of it was kept.`,
   );
+  await lookAt(url, (db) => db.transaction(withoutJobs));
+}
+
+/** What was on its way in when the copy was made has no job any more: whoever gave it gives it again. */
+async function withoutJobs(tx: Knex): Promise<void> {
+  if (!(await tx.schema.hasTable('imports'))) return;
+  await makeJobTables(tx);
+  await tx('imports').whereIn('state', ['waiting', 'working']).update({ state: 'stopped' });
 }
 
 /** The lines of a gzipped file, read as they are asked for. */

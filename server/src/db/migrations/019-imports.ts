@@ -1,28 +1,10 @@
 import type { Knex } from 'knex';
-import PgBoss from 'pg-boss';
+import { makeJobTables } from '../job-tables';
 import { refers, schoolTable } from '../school-table';
-
-/** The queue in which files that are brought in wait. Parameters of a job: see `../jobs.ts`. */
-const QUEUE = {
-  policy: 'standard',
-  retryLimit: 100,
-  retryDelay: 5,
-  retryBackoff: false,
-  expireInSeconds: 60,
-  retentionMinutes: 1440,
-};
-
-/** What pg-boss sets up, within the transaction that is under way. */
-const bossTables = (): string =>
-  PgBoss.getConstructionPlans()
-    .replace(/^\s*BEGIN;/, '')
-    .replace(/COMMIT;\s*$/, '')
-    // A question mark that is not escaped is a binding to Knex.
-    .replaceAll('?', '\\?');
 
 /**
  * Files that are brought in, with how far each has come, and their bytes until it is over; and the tables of the job
- * queue. A job names a school and a file by their keys and says nothing else, since it is read by every server.
+ * queue.
  */
 export async function up(db: Knex): Promise<void> {
   await db.raw(`
@@ -56,14 +38,7 @@ export async function up(db: Knex): Promise<void> {
     )}
     grant select, insert, update, delete on imports, import_parts to skelby_app;
   `);
-  await db.raw(bossTables());
-  await db.raw('select pgboss.create_queue(?, ?)', ['imports', JSON.stringify(QUEUE)]);
-  await db.raw(`
-    grant usage on schema pgboss to skelby_app;
-    grant select on all tables in schema pgboss to skelby_app;
-    grant update (maintained_on, monitored_on, cron_on) on pgboss.version to skelby_app;
-    grant insert, update, delete on pgboss.job, pgboss.archive to skelby_app;
-  `);
+  await makeJobTables(db);
 }
 
 export async function down(): Promise<void> {
