@@ -1,3 +1,4 @@
+import type { Knex } from 'knex';
 import PgBoss from 'pg-boss';
 
 /**
@@ -13,23 +14,32 @@ export interface Job {
   readonly id: string;
 }
 /** A job is worked on in pieces, so that it can be stopped, and others have their turn. */
-export type PieceDone = 'more' | 'ended';
+export type PieceEnd = 'more' | 'ended';
 
 /** So many at once on one server. */
 const AT_ONCE = 2;
-const LOOKS_EVERY_S = 1;
+const LOOKS_EVERY_S = 0.5;
 /** How often it is looked for jobs whose server has gone, s. */
 const LOOKS_AFTER_S = 10;
 const STOPS_WITHIN_MS = 8_000;
 
 export interface Jobs {
-  /** Adds a job; a worker may have it before the transaction that asks for it is over. */
-  readonly add: (name: JobName, job: Job) => Promise<void>;
+  /** Adds a job with the transaction that asks for it: nobody has it before, and none is left of one that fails. */
+  readonly add: (tx: Knex.Transaction, name: JobName, job: Job) => Promise<void>;
   /** @param each works on a job for a while; whatever it throws, the job comes again */
-  readonly work: (name: JobName, each: (job: Job) => Promise<PieceDone>) => Promise<void>;
+  readonly work: (name: JobName, each: (job: Job) => Promise<PieceEnd>) => Promise<void>;
   /** Takes no more, and waits until what is under way has come to the end of its piece. */
   readonly close: () => Promise<void>;
 }
+
+/** Statements of pg-boss, whose values are $1, $2 …, in a transaction of Knex. */
+const within = (tx: Knex.Transaction): PgBoss.Db => ({
+  executeSql: (text, values) =>
+    tx.raw<{ rows: unknown[] }>(
+      text.replace(/\$(\d+)/g, ':p$1'),
+      Object.fromEntries(values.map((value: Knex.Value | undefined, i) => [`p${i + 1}`, value ?? null])),
+    ),
+});
 
 /** @param url as the role that the server logs in as @param onError told of what goes wrong between jobs */
 export async function openJobs(url: string, onError: (error: Error) => void): Promise<Jobs> {
@@ -42,21 +52,16 @@ export async function openJobs(url: string, onError: (error: Error) => void): Pr
   });
   boss.on('error', onError);
   await boss.start();
-  const workers: string[] = [];
-  const add = async (name: JobName, job: Job) => {
-    await boss.send(name, job);
-    for (const worker of workers) boss.notifyWorker(worker);
-  };
   return {
-    add,
+    add: async (tx, name, job) => {
+      await boss.send(name, job, { db: within(tx) });
+    },
     work: async (name, each) => {
       const options = { batchSize: 1, pollingIntervalSeconds: LOOKS_EVERY_S };
       for (let i = 0; i < AT_ONCE; i += 1)
-        workers.push(
-          await boss.work<Job>(name, options, async ([job]) => {
-            if (job && (await each(job.data)) === 'more') await add(name, job.data);
-          }),
-        );
+        await boss.work<Job>(name, options, async ([job]) => {
+          if (job && (await each(job.data)) === 'more') await boss.send(name, job.data);
+        });
     },
     close: () => boss.stop({ graceful: true, wait: true, timeout: STOPS_WITHIN_MS }),
   };

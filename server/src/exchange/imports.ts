@@ -3,6 +3,7 @@ import type { Readable } from 'node:stream';
 import type { ImportPage, ImportReport, ImportState } from '@skelby/core/pages/imports';
 import type { SchoolTx } from '../db/in-school';
 import type { Jobs } from '../db/jobs';
+import { recordEvent } from '../facts/events';
 import { conflict, notFound } from '../problem/problem';
 
 /** Files on their way in: what is known of each, and their bytes until it is over. */
@@ -35,7 +36,7 @@ const NOTHING_YET: ImportReport = {
   newPilots: [],
   saved: false,
 };
-const GOES_ON: readonly ImportState[] = ['waiting', 'working'];
+export const goesOn = ({ state }: ImportRow): boolean => state === 'waiting' || state === 'working';
 const PART_BYTES = 1024 * 1024;
 /** What nobody went on with is thrown away after a day. */
 const KEPT = "interval '1 day'";
@@ -52,15 +53,18 @@ const pageOf = (row: ImportRow): ImportPage => ({
   problem: row.problem,
 });
 
-/** @throws Problem 404 */
-export async function importRow({ tx }: SchoolTx, id: string): Promise<ImportRow> {
-  const row = (await tx('imports').where({ id }).forUpdate().first()) as ImportRow | undefined;
+const there = (row: ImportRow | undefined): ImportRow => {
   if (!row) throw notFound('file on its way in');
   return row;
-}
+};
 
-export const importPage = async (school: SchoolTx, id: string): Promise<ImportPage> =>
-  pageOf(await importRow(school, id));
+/** For whoever is about to change it: nobody else does until the transaction ends. Undefined where it is gone. */
+export const lockImport = ({ tx }: SchoolTx, id: string): Promise<ImportRow | undefined> =>
+  tx('imports').where({ id }).forUpdate().first() as Promise<ImportRow | undefined>;
+
+/** How far it is, without waiting for whoever is at work on it. @throws Problem 404 */
+export const importPage = async ({ tx }: SchoolTx, id: string): Promise<ImportPage> =>
+  pageOf(there((await tx('imports').where({ id }).first()) as ImportRow | undefined));
 
 /** The last files, the newest first. */
 export const importPages = async ({ tx }: SchoolTx): Promise<readonly ImportPage[]> =>
@@ -102,7 +106,7 @@ export async function startImport(
     number += 1;
   }
   await tx('imports').where({ id }).update({ bytes });
-  await jobs.add('imports', { schoolId, id });
+  await jobs.add(tx, 'imports', { schoolId, id });
   return importPage(school, id);
 }
 
@@ -121,19 +125,19 @@ async function* inParts(file: Readable): AsyncGenerator<Buffer> {
 
 /** What was looked over is brought in now. @throws Problem 409 where it was not looked over, or is on its way */
 export async function bringIn(school: SchoolTx, jobs: Jobs, id: string): Promise<ImportPage> {
-  const row = await importRow(school, id);
-  if (row.saves && (GOES_ON.includes(row.state) || row.state === 'brought-in')) return pageOf(row);
+  const row = there(await lockImport(school, id));
+  if (row.saves && (goesOn(row) || row.state === 'brought-in')) return pageOf(row);
   if (row.state !== 'looked-over')
     throw conflict('This file is not there to be brought in any more: give it once more.');
   await changed(school, id, { saves: true, state: 'waiting', rows: 0, bytesRead: 0, report: NOTHING_YET });
-  await jobs.add('imports', { schoolId: school.schoolId, id });
+  await jobs.add(school.tx, 'imports', { schoolId: school.schoolId, id });
   return importPage(school, id);
 }
 
 /** Ends it where it stands; what has come in stays. */
 export async function stopImport(school: SchoolTx, id: string): Promise<ImportPage> {
-  const { state } = await importRow(school, id);
-  if (GOES_ON.includes(state) || state === 'looked-over') await over(school, id, { state: 'stopped' });
+  const row = there(await lockImport(school, id));
+  if (goesOn(row) || row.state === 'looked-over') await over(school, row, { state: 'stopped' });
   return importPage(school, id);
 }
 
@@ -154,8 +158,16 @@ export const changed = (
       changedAt: tx.fn.now(),
     });
 
-/** It is over: its bytes are of no more use. */
-export async function over(school: SchoolTx, id: string, change: ImportChange): Promise<void> {
-  await changed(school, id, change);
-  await school.tx('import_parts').where({ importId: id }).delete();
+/** It is over: its bytes are of no more use, and what has come in, all of it or some, is history. */
+export async function over(school: SchoolTx, row: ImportRow, change: ImportChange): Promise<void> {
+  await changed(school, row.id, change);
+  await school.tx('import_parts').where({ importId: row.id }).delete();
+  const { rows, good, already, bad } = change.report ?? row.report;
+  if (!row.saves || good === 0) return;
+  await recordEvent(school, {
+    action: 'imported',
+    subject: 'school',
+    subjectId: school.schoolId,
+    data: { rows, good, already, bad },
+  });
 }

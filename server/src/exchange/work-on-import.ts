@@ -3,11 +3,10 @@ import type { ImportReport } from '@skelby/core/pages/imports';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { inSchool, type SchoolTx } from '../db/in-school';
-import type { Job, Jobs, PieceDone } from '../db/jobs';
-import { recordEvent } from '../facts/events';
+import type { Job, Jobs, PieceEnd } from '../db/jobs';
 import { OUR_MISTAKE, passesByItself, Problem } from '../problem/problem';
 import { type CheckedEntry, EntryCheck, type GoodRow, type Known, knownIn } from './check-entries';
-import { changed, type ImportRow, importRow, over } from './imports';
+import { changed, goesOn, type ImportRow, lockImport, over } from './imports';
 import { type ImportedEntry, readCsv, readJson } from './read-file';
 import { freshAmong, saveRows } from './save-entries';
 
@@ -33,7 +32,7 @@ export const workOnImports = (jobs: Jobs, work: ImportWork): Promise<void> =>
   jobs.work('imports', (job) => workOnImport(job, work));
 
 /** As much as a piece of time allows. @throws whatever passes by itself, so that the job comes again */
-export async function workOnImport(job: Job, { files, log, isStopping }: ImportWork): Promise<PieceDone> {
+export async function workOnImport(job: Job, { files, log, isStopping }: ImportWork): Promise<PieceEnd> {
   const asSchool = { schoolId: job.schoolId, accountId: null };
   const begun = await inSchool(files, asSchool, (school) => begin(school, job.id));
   if (!begun) return 'ended';
@@ -46,12 +45,14 @@ export async function workOnImport(job: Job, { files, log, isStopping }: ImportW
     const isOurs = !(error instanceof Problem);
     if (isOurs) log.error({ err: error, import: job.id }, 'import failed');
     return inSchool(files, asSchool, async (school) => {
-      const { tries } = await importRow(school, job.id);
-      if (isOurs && tries + 1 < MOST_TRIES) {
-        await changed(school, job.id, { tries: tries + 1 });
+      const row = await lockImport(school, job.id);
+      // Stopped meanwhile its bytes were taken away: that is no fault of the file.
+      if (row?.state !== 'working') return 'ended' as const;
+      if (isOurs && row.tries + 1 < MOST_TRIES) {
+        await changed(school, job.id, { tries: row.tries + 1 });
         return 'more' as const;
       }
-      await over(school, job.id, { state: 'failed', problem: (isOurs ? OUR_MISTAKE : error).detail });
+      await over(school, row, { state: 'failed', problem: (isOurs ? OUR_MISTAKE : error).detail });
       return 'ended' as const;
     });
   }
@@ -64,8 +65,8 @@ interface Begun {
 
 /** @returns null where there is nothing to do any more */
 async function begin(school: SchoolTx, id: string): Promise<Begun | null> {
-  const row = (await school.tx('imports').where({ id }).forUpdate().first()) as ImportRow | undefined;
-  if (!row || (row.state !== 'waiting' && row.state !== 'working')) return null;
+  const row = await lockImport(school, id);
+  if (!row || !goesOn(row)) return null;
   await changed(school, id, { state: 'working' });
   return { row, known: await knownIn(school) };
 }
@@ -120,7 +121,7 @@ class Piece {
     this.report = row.report;
   }
 
-  async work(): Promise<PieceDone> {
+  async work(): Promise<PieceEnd> {
     const { row } = this.begun;
     const entries = READERS[row.format](this.file.read());
     // What was worked on before is looked over again, since later lines are held against it.
@@ -147,8 +148,7 @@ class Piece {
     const { row, known } = this.begun;
     const { schoolId, accountId } = row;
     return inSchool(this.files, { schoolId, accountId }, async (school) => {
-      const now = (await school.tx('imports').where({ id: row.id }).forUpdate().first()) as
-        ImportRow | undefined;
+      const now = await lockImport(school, row.id);
       if (now?.state !== 'working' || now.rows !== this.done) return false;
       const good = batch.flatMap((each) => ('row' in each ? [each.row] : []));
       const fresh = await freshAmong(school, good);
@@ -158,25 +158,9 @@ class Piece {
       const change = { rows, report, bytesRead: isLast ? row.bytes : this.file.bytesRead };
       if (!isLast) await changed(school, row.id, change);
       else if (!row.saves) await changed(school, row.id, { ...change, state: 'looked-over' });
-      else await this.end(school, report, change);
+      else await over(school, row, { ...change, state: 'brought-in' });
       [this.done, this.report] = [rows, report];
       return true;
-    });
-  }
-
-  private async end(
-    school: SchoolTx,
-    { rows, good, already, bad }: ImportReport,
-    change: Parameters<typeof over>[2],
-  ): Promise<void> {
-    const { id } = this.begun.row;
-    await over(school, id, { ...change, state: 'brought-in' });
-    if (good === 0) return;
-    await recordEvent(school, {
-      action: 'imported',
-      subject: 'school',
-      subjectId: school.schoolId,
-      data: { rows, good, already, bad },
     });
   }
 

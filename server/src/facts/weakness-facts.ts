@@ -25,6 +25,8 @@ interface MoveRow extends Move {
 export interface LoadedFacts extends WeaknessFacts {
   readonly pilotId: string;
   readonly moves: readonly MoveRow[];
+  /** Newest first. */
+  readonly plans: readonly KeptPlan[];
   readonly stamps: readonly WeaknessStamp[];
 }
 
@@ -114,7 +116,11 @@ async function readKept({ tx }: SchoolTx, ids: readonly string[]) {
   )) as { rows: (HeadRow & OfWeakness)[] };
   const of = <Row extends OfWeakness>(rows: readonly Row[]) => rowsBy(rows, (row) => row.weaknessId);
   const moves = of(
-    (await tx('moves').whereIn('weaknessId', ids).orderBy(['at', 'id'])) as (MoveRow & OfWeakness)[],
+    (await tx('moves as m')
+      .leftJoin('accounts as a', (on) => on.on('a.school_id', 'm.school_id').andOn('a.id', 'm.account_id'))
+      .select('m.*', 'a.name as by')
+      .whereIn('m.weakness_id', ids)
+      .orderBy(['m.at', 'm.id'])) as (MoveRow & OfWeakness)[],
   );
   const plans = of(
     (await tx('plans').whereIn('weaknessId', ids).orderBy('made_at', 'desc')) as (KeptPlan & OfWeakness)[],
@@ -183,7 +189,16 @@ export async function loadFactsOf(
           takenBack: row.takenBackAt !== null,
           takenBackConfirmed: row.errorConfirmedBy !== null,
         }));
-      return [id, { ...factsOf({ ...each, reps: counts }), moves: each.moves, stamps: each.stamps, pilotId }];
+      return [
+        id,
+        {
+          ...factsOf({ ...each, reps: counts }),
+          moves: each.moves,
+          plans: each.plans,
+          stamps: each.stamps,
+          pilotId,
+        },
+      ];
     }),
   );
 }

@@ -29,18 +29,10 @@ export async function weaknessPages(school: SchoolTx, ids: readonly string[]) {
   const pilots = rowsBy((await tx('pilots').whereIn('id', pilotIds)) as Keyed[], ({ id }) => id);
   const wanted = [...facts].map(([weaknessId, { pilotId }]) => ({ weaknessId, pilotId }));
   const known = await knownOfEach(school, wanted);
-  const moves = of(
-    await tx('moves as m')
-      .leftJoin('accounts as a', (on) => on.on('a.school_id', 'm.school_id').andOn('a.id', 'm.account_id'))
-      .select('m.*', 'a.name as by')
-      .whereIn('m.weakness_id', ids)
-      .orderBy(['m.at', 'm.id']),
-  );
-  const plans = of(await tx('plans').whereIn('weaknessId', ids).orderBy('made_at', 'desc'));
   const occurrences = of(await tx('occurrences').whereIn('weaknessId', ids).orderBy('happened_at', 'desc'));
   return Object.fromEntries(
     wanted.map(({ weaknessId: id, pilotId }, i) => {
-      const { rule, reps, stamps, sets } = facts.get(id)!;
+      const { rule, reps, stamps, sets, moves, plans } = facts.get(id)!;
       return [
         id,
         {
@@ -51,8 +43,8 @@ export async function weaknessPages(school: SchoolTx, ids: readonly string[]) {
           stamps,
           reps,
           testSets: sets,
-          moves: moves(id) as unknown,
-          plans: plans(id) as unknown,
+          moves: moves as unknown,
+          plans: plans as unknown,
           occurrences: occurrences(id) as unknown,
         },
       ];
