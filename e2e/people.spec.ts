@@ -59,7 +59,7 @@ test('an owner invites a reader, who joins, reads everything, enters nothing, an
   await expect(phone.getByText('Coverage', { exact: true }).first()).toBeVisible();
   await expect(phone.getByText(/^Count reps|^Sign early|^Change$/)).toHaveCount(0);
   await phone.goto('/log/pilot');
-  await expect(phone.getByText('Your role reads')).toBeVisible();
+  await expect(phone.getByText('Not open to your role')).toBeVisible();
   await phone.goto('/account');
   await expect(phone.getByText('Here', { exact: true })).toBeVisible();
 

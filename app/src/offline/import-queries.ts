@@ -10,12 +10,13 @@ export const goesOn = ({ state }: Pick<ImportPage, 'state'>): boolean =>
   state === 'waiting' || state === 'working';
 
 /** Files on their way into the school, the newest first; looked at again while one of them goes on. */
-export function useImports() {
+export function useImports(mayBringIn: boolean) {
   const client = useQueryClient();
   const imports = useQuery({
     queryKey: IMPORTS,
     queryFn: () => get<readonly ImportPage[]>('/imports'),
     gcTime: 0,
+    enabled: mayBringIn,
     refetchInterval: ({ state }) => (state.data?.some(goesOn) ? LOOKS_EVERY_MS : false),
   });
   // What has come in stands on many pages.

@@ -103,11 +103,11 @@ function Places({ rail }: { readonly rail: boolean }) {
 /** Counting, a session in the field and practice are screens for the thumb alone: no way out but back. */
 const BARE = /^\/weakness\/[^/]+\/reps|^\/session\/.|\/practice$/;
 
-/** In the place of a page on which whoever asks may enter nothing. */
+/** In the place of a page that the role of whoever asks does not open. */
 const NotYours = () => (
   <Screen title="Not here" up="/">
-    <Note icon="lock" heading="Your role reads">
-      Something is entered on this page. A lead or the owner of the school can give you another role.
+    <Note icon="lock" heading="Not open to your role">
+      A lead or the owner of the school can give you another one.
     </Note>
   </Screen>
 );

@@ -88,6 +88,19 @@ test('whatever looks along the ground, saying that it always comes on is wrong',
     }
 });
 
+test('with the hold off nothing is found out: saying that it comes on is right, and does not meet it', () => {
+  const { score } = fly('sensor-find-out', 5);
+  expect(score.met).toBe(true);
+  const course = exerciseOf('sensor-find-out')!;
+  const { track, solids } = fly('sensor-find-out', 5, {
+    sensors: { sides: [], inFast: false },
+    says: () => 2,
+  });
+  const byHand = { ...track, columns: { ...track.columns, mode: track.columns.mode.map(() => 2) } };
+  const scored = scoreFlightLog(byHand, course, CRAFT, solids);
+  expect(scored.values.find(({ of }) => of === 'foretold-wrong')).toMatchObject({ value: 5, ok: false });
+});
+
 test('an answer that is held down answers one question, not the next as well', () => {
   const { track } = fly('camera-scan', 11);
   const answers = track.events.filter(({ is }) => is.startsWith('answer'));

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { goesOn, useImportActs, useImports } from '../../offline/import-queries';
 import { Button, ButtonRow, type IconName } from '../../shared/ui/Button';
+import { useMay } from '../../shared/api/use-may';
 import { Note } from '../../shared/ui/Note';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { pickFile } from '../../shared/ui/pick-file';
@@ -104,8 +105,8 @@ function FileOnItsWay({ file, busy, onAct, onHide }: FileProps) {
 }
 
 /** A file that waits for somebody, or that was given or acted on here. */
-function useFile() {
-  const imports = useImports();
+function useFile(mayBringIn: boolean) {
+  const imports = useImports(mayBringIn);
   const { give, act } = useImportActs();
   const [mine, setMine] = useState<string | null>(null);
   const isAtWork = (file: ImportPage) => goesOn(file) || file.state === 'looked-over';
@@ -130,7 +131,8 @@ function useFile() {
 
 /** Occurrences out as a file and in from one. */
 export function Exchange() {
-  const { file, busy, isGiving, error, give, onAct, onHide } = useFile();
+  const mayBringIn = useMay('bring-in');
+  const { file, busy, isGiving, error, give, onAct, onHide } = useFile(mayBringIn);
   const download = (format: string) => window.location.assign(`/api/occurrences.${format}`);
   return (
     <Part heading="Occurrences as a file">
@@ -147,16 +149,18 @@ export function Exchange() {
           says="Download the occurrences as JSON"
           onPress={() => download('json')}
         />
-        <Button
-          icon="upload"
-          label="Bring in a file"
-          disabled={busy}
-          onPress={() => pickFile('.csv,.json,text/csv,application/json', give)}
-        />
+        {mayBringIn ? (
+          <Button
+            icon="upload"
+            label="Bring in a file"
+            disabled={busy}
+            onPress={() => pickFile('.csv,.json,text/csv,application/json', give)}
+          />
+        ) : null}
       </ButtonRow>
       {isGiving ? (
         <Words as="soft" role="status">
-          Giving the file …
+          Sending the file …
         </Words>
       ) : null}
       {error ? <Words as="strong" role="alert">{`! ${error.message}`}</Words> : null}

@@ -1,16 +1,17 @@
 import { lengthOf } from '../../geometry/path';
 import { FORETOLD } from '../asked';
-import type { Measured, Segment } from '../segment';
+import { holdsPlace, type Measured, type Segment } from '../segment';
 import { comparison } from './measure';
 import { answerOf } from './said-right';
 
 /** So near the end of its way it came on, m. */
 const CAME_ON_M = 0.5;
 
-/** What became of a way toward something. */
-function becameOf({ stage, offsets }: Segment): (typeof FORETOLD)[number] | null {
+/** What became of a way toward something; `by-hand` where the hold was off, and with it what the sensors do. */
+function becameOf({ stage, offsets, samples }: Segment): (typeof FORETOLD)[number] | 'by-hand' | null {
   const last = offsets.at(-1);
   if (stage.until.is !== 'held-off' || !last) return null;
+  if (!samples.every(holdsPlace)) return 'by-hand';
   return lengthOf(stage.path) - last.alongTrackM < CAME_ON_M ? 'comes-on' : 'stops-by-itself';
 }
 
