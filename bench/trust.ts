@@ -138,10 +138,17 @@ function metShare(drillId: DrillId, habits: readonly Habit[], pilotMode?: Pilote
   return met.filter(Boolean).length / FLIGHTS;
 }
 
-/** The weakness's own habit through the drills that train it away. */
+/** Drills that a habit is to miss: those that train it away, and those that decide its weakness. */
+function missedBy(habit: Habit): readonly DrillId[] {
+  const { cause, drills } = HABIT_SHOWS[habit];
+  const deciding: readonly DrillId[] = CAUSES.find(({ id }) => id === cause)?.key ?? [];
+  return [...new Set([...drills, ...deciding.filter((id) => MEASURED_DRILLS.includes(id))])];
+}
+
+/** The weakness's own habit through them, all sides by turns: of a drill with sides it may miss its own alone. */
 function sayHabits(): string {
   const lines = HABITS.flatMap((habit) =>
-    HABIT_SHOWS[habit].drills.map((drillId) => {
+    missedBy(habit).map((drillId) => {
       const missed = 1 - metShare(drillId, [habit], HABIT_SHOWS[habit].mode);
       return `| ${habit} | ${drillId} | ${percent(missed)} |${missed < 0.9 ? ' ✗' : ''}`;
     }),

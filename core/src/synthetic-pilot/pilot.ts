@@ -1,5 +1,5 @@
 import type { Stage } from '../assessment/exercise';
-import { turned } from '../flight-log/flight-log';
+import { type Sample, turned } from '../flight-log/flight-log';
 import { bearing, type PathOffset } from '../geometry/path';
 import { headingOf } from '../geometry/rotation';
 import type { Random } from '../simulator/random';
@@ -12,6 +12,8 @@ import { StickWork } from './stick-work';
 const STICK_PER_S = 5;
 const TREMOR_S = 0.15;
 const REST_STICK = 0.03;
+/** Sine of the angle between nose and way from which a way runs to the side. */
+const SIDEWAYS = 0.7;
 const AXES = ['throttle', 'yaw', 'pitch', 'roll'] as const;
 type Axis = (typeof AXES)[number];
 
@@ -204,7 +206,11 @@ export class SyntheticPilot {
     if (this.has('coasts') && (s.t - this.stageS) % 4 > 1.6 && stage.path.is !== 'point') {
       [pitch, roll, yaw] = [0, 0, 0];
     }
-    if (this.has('forgets-the-wind')) roll = 0;
+    // What is left out is the lean across the way, on whichever stick it lies.
+    if (this.has('forgets-the-wind')) {
+      if (isSideways(stage, s)) pitch = 0;
+      else roll = 0;
+    }
     if (this.has('backs-blind') && stage.until.is === 'nose') yaw = 0;
     if (
       this.has('turns-by-yaw-alone') &&
@@ -276,5 +282,12 @@ export class SyntheticPilot {
     return { ...sticks, yaw: speed > 0.5 ? clamp((2.2 * off * DEGREE) / YAW_RATE[setting], 1) : 0 };
   }
 }
+
+/** Whether the way runs to the side of the nose. */
+const isSideways = ({ path }: Stage, s: Sample): boolean =>
+  path.is === 'segment' &&
+  Math.abs(
+    Math.sin(turned(headingOf(s), bearing(path.to[0] - path.from[0], path.to[1] - path.from[1])) * DEGREE),
+  ) > SIDEWAYS;
 
 const leanAsked = ({ until }: Stage): number => (until.is === 'leaned' ? until.deg : 0);
