@@ -36,7 +36,7 @@ const NOTHING_YET: ImportReport = {
   newPilots: [],
   saved: false,
 };
-export const goesOn = ({ state }: ImportRow): boolean => state === 'waiting' || state === 'working';
+export const isUnderWay = ({ state }: ImportRow): boolean => state === 'waiting' || state === 'working';
 const PART_BYTES = 1024 * 1024;
 /** What nobody went on with is thrown away after a day. */
 const KEPT = "interval '1 day'";
@@ -126,7 +126,7 @@ async function* inParts(file: Readable): AsyncGenerator<Buffer> {
 /** What was looked over is brought in now. @throws Problem 409 where it was not looked over, or is on its way */
 export async function bringIn(school: SchoolTx, jobs: Jobs, id: string): Promise<ImportPage> {
   const row = there(await lockImport(school, id));
-  if (row.saves && (goesOn(row) || row.state === 'brought-in')) return pageOf(row);
+  if (row.saves && (isUnderWay(row) || row.state === 'brought-in')) return pageOf(row);
   if (row.state !== 'looked-over')
     throw conflict('This file is not there to be brought in any more: give it once more.');
   await changed(school, id, { saves: true, state: 'waiting', rows: 0, bytesRead: 0, report: NOTHING_YET });
@@ -137,7 +137,7 @@ export async function bringIn(school: SchoolTx, jobs: Jobs, id: string): Promise
 /** Ends it where it stands; what has come in stays. */
 export async function stopImport(school: SchoolTx, id: string): Promise<ImportPage> {
   const row = there(await lockImport(school, id));
-  if (goesOn(row) || row.state === 'looked-over') await over(school, row, { state: 'stopped' });
+  if (isUnderWay(row) || row.state === 'looked-over') await over(school, row, { state: 'stopped' });
   return importPage(school, id);
 }
 
