@@ -6,7 +6,7 @@ import { inSchool, type SchoolTx } from '../db/in-school';
 import type { Job, Jobs, PieceEnd } from '../db/jobs';
 import { OUR_MISTAKE, passesByItself, Problem } from '../problem/problem';
 import { type CheckedEntry, EntryCheck, type GoodRow, type Known, knownIn } from './check-entries';
-import { changed, goesOn, type ImportRow, lockImport, over } from './imports';
+import { changed, isUnderWay, type ImportRow, lockImport, over } from './imports';
 import { type ImportedEntry, readCsv, readJson } from './read-file';
 import { freshAmong, saveRows } from './save-entries';
 
@@ -66,7 +66,7 @@ interface Begun {
 /** @returns null where there is nothing to do any more */
 async function begin(school: SchoolTx, id: string): Promise<Begun | null> {
   const row = await lockImport(school, id);
-  if (!row || !goesOn(row)) return null;
+  if (!row || !isUnderWay(row)) return null;
   await changed(school, id, { state: 'working' });
   return { row, known: await knownIn(school) };
 }
