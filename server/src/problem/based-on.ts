@@ -21,8 +21,8 @@ export interface Revised {
 
 /** What an edit writes beside its fields. */
 export function nextRevision({ tx, phone = null }: SchoolTx, row: Revised) {
-  const isUnderWay = phone !== null && row.runOf === phone;
-  return { revision: tx.raw('revision + 1'), runOf: phone, runFrom: isUnderWay ? row.runFrom : row.revision };
+  const goesOn = phone !== null && row.runOf === phone;
+  return { revision: tx.raw('revision + 1'), runOf: phone, runFrom: goesOn ? row.runFrom : row.revision };
 }
 
 /**
