@@ -12,7 +12,7 @@ import { craftModel } from '@skelby/core/simulator/craft-model';
 import type { PilotedMode } from '@skelby/core/simulator/control/control';
 import { practiceOf } from '@skelby/core/simulator/practice';
 import { flyDrill } from '@skelby/core/synthetic-pilot/fly-drill';
-import { HABIT_SHOWS, type Habit, HABITS } from '@skelby/core/synthetic-pilot/habits';
+import { HABIT_SHOWS, type Habit, HABITS, missedBy, sidesShown } from '@skelby/core/synthetic-pilot/habits';
 import { LAZY_ANSWERS, meets, nullPilots, othersFor } from '@skelby/core/synthetic-pilot/null-pilots';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 
@@ -124,7 +124,8 @@ const BAND_MPS = { calm: 1, light: 3.5, breezy: 6 };
 
 /** Share of flights that met the drill, its sides and bands by turns. */
 function metShare(drillId: DrillId, habits: readonly Habit[], pilotMode?: PilotedMode): number {
-  const { sides, bands = ['calm', 'light'] } = drillOf(drillId);
+  const { bands = ['calm', 'light'] } = drillOf(drillId);
+  const sides = habits[0] ? sidesShown(habits[0], drillId) : drillOf(drillId).sides;
   const met = Array.from({ length: FLIGHTS }, (_, i) => {
     return flyDrill(CRAFT, {
       drillId,
@@ -138,14 +139,7 @@ function metShare(drillId: DrillId, habits: readonly Habit[], pilotMode?: Pilote
   return met.filter(Boolean).length / FLIGHTS;
 }
 
-/** Drills that a habit is to miss: those that train it away, and those that decide its weakness. */
-function missedBy(habit: Habit): readonly DrillId[] {
-  const { cause, drills } = HABIT_SHOWS[habit];
-  const deciding: readonly DrillId[] = CAUSES.find(({ id }) => id === cause)?.key ?? [];
-  return [...new Set([...drills, ...deciding.filter((id) => MEASURED_DRILLS.includes(id))])];
-}
-
-/** The weakness's own habit through them, all sides by turns: of a drill with sides it may miss its own alone. */
+/** The weakness's own habit through them, by turns on the sides on which it shows: each has its own chart. */
 function sayHabits(): string {
   const lines = HABITS.flatMap((habit) =>
     missedBy(habit).map((drillId) => {

@@ -10,6 +10,8 @@ import { clamp, DEGREE, type FlyingHands, type Perception, type Velocity } from 
 const BRAKE_MPS2 = 1.6;
 /** Beside the middle of an opening, for whoever aims at its frame, m. */
 const FRAME_OFF_M = 0.85;
+/** Whoever does not look where nothing sees goes there as fast as ahead: so many times the pace. */
+const BACKS_AT = 2;
 
 type Path = Stage['path'];
 type Line = Extract<Path, { is: 'segment' }>;
@@ -65,12 +67,15 @@ function roundBend(
   return [speedMps * Math.sin(b) + ox * pull, speedMps * Math.cos(b) + oy * pull, 0];
 }
 
+/** How far on whoever brakes late still flies, m. */
+export const lateBrakingM = (speedMps: number): number => 3.5 + speedMps * 0.7;
+
 /** The speed along a line from which it still stops where it should. */
 function speedAlong({ habits }: FlyingHands, { s, mode }: Perception, stage: Stage, leftM: number): number {
   const { until, speedMps } = stage;
   if (!(until.is === 'still' || (until.is === 'there' && until.standS > 0))) return speedMps;
   const late = habits.has('brakes-late')
-    ? 3.5 + speedMps * 0.7
+    ? lateBrakingM(speedMps)
     : habits.has('goes-too-far') && until.is === 'still'
       ? 6
       : 0;
@@ -80,6 +85,11 @@ function speedAlong({ habits }: FlyingHands, { s, mode }: Perception, stage: Sta
     Math.sign(room) * Math.min(speedMps, Math.sqrt(2 * BRAKE_MPS2 * Math.abs(room)), 1.2 * Math.abs(room))
   );
 }
+
+/** To the side of the nose or behind it. */
+const isBlindWay = (s: Sample, { from, to }: Line): boolean =>
+  Math.hypot(to[0] - from[0], to[1] - from[1]) > 0 &&
+  Math.abs(turned(headingOf(s), bearing(to[0] - from[0], to[1] - from[1]))) > 60;
 
 function alongLine(
   hands: FlyingHands,
@@ -94,7 +104,8 @@ function alongLine(
   const length = lengthOf(stage.path);
   if (hands.habits.has('drops-straight-down') && to[2] < from[2] - 0.2 * length) return [0, 0, -1];
   if (length === 0) return [clamp(k * ox, 2), clamp(k * oy, 2), 0];
-  const speed = speedAlong(hands, seen, stage, length - at.alongTrackM);
+  const hurry = hands.habits.has('backs-blind') && isBlindWay(s, stage.path) ? BACKS_AT : 1;
+  const speed = hurry * speedAlong(hands, seen, stage, length - at.alongTrackM);
   const d: Velocity = [(to[0] - from[0]) / length, (to[1] - from[1]) / length, (to[2] - from[2]) / length];
   const across = Math.hypot(ox, oy);
   const pull = across > 0 ? Math.min(k * across, 1.2) / across : 0;
@@ -112,16 +123,17 @@ export function climbWanted(
   let up = upMps + 1.2 * skill.gain * (at.nearest[2] - s.z);
   if (stage.until.is === 'landed') up = landingClimb(s.z, at.crossTrackM);
   if (habits.has('drops-straight-down') && upMps < -0.1) up = -0.9 * craft.inducedMps;
-  if (
-    habits.has('rises-early') &&
-    stage.path.is === 'segment' &&
-    stage.path.from[2] === stage.path.to[2] &&
-    at.alongTrackM > 0.45 * lengthOf(stage.path)
-  )
-    up = 1.2;
-  if (habits.has('lingers-low') && s.z < 0.5) up = Math.min(up, 0.15);
+  if (habits.has('rises-early') && risesHere(stage, at)) up = 1.2;
+  if (habits.has('lingers-low') && s.z < 0.5) up = Math.max(-0.03, Math.min(up, 0.15));
   return up;
 }
+
+/** Before the end of a level way; and at once on the way home from under whatever there is. */
+const risesHere = ({ path }: Stage, { alongTrackM }: PathOffset): boolean =>
+  path.is === 'segment' &&
+  (path.from[2] === path.to[2]
+    ? alongTrackM > 0.45 * lengthOf(path)
+    : path.to[2] < path.from[2] && alongTrackM < 0.3 * lengthOf(path));
 
 /** Down to a pad: slow near the ground, waiting over it until it is over its middle. */
 function landingClimb(heightM: number, offM: number): number {

@@ -1,4 +1,7 @@
-import type { DrillId } from '../drills/drills';
+import { MEASURED_DRILLS } from '../assessment/exercises';
+import { CAUSES } from '../causes/causes';
+import { drillOf, type DrillId } from '../drills/drills';
+import type { Side } from '../drills/drill';
 import type { PilotedMode } from '../simulator/control/control';
 
 /** What a synthetic pilot does wrong, each the mechanism of a cause. */
@@ -91,13 +94,17 @@ export const HABIT_SHOWS: Readonly<
       readonly cause: string;
       readonly drills: readonly DrillId[];
       readonly touches: readonly string[] | 'all';
+      /** The mode in which it shows: what holds by itself hides it. */
       readonly mode?: PilotedMode;
+      /** Sides of the nose on which it shows; absent: all. */
+      readonly sides?: readonly Side[];
     }
   >
 > = {
   'mirrors-nose-in': {
     cause: 'orientation-nose-in',
     drills: ['nose-in-hover'],
+    sides: ['nose-in'],
     touches: [
       'into-wind-hover',
       'clock-hover',
@@ -111,6 +118,7 @@ export const HABIT_SHOWS: Readonly<
   'flies-side-on-as-tail-in': {
     cause: 'orientation-side-on',
     drills: ['side-on-hover'],
+    sides: ['nose-left', 'nose-right'],
     touches: [
       'into-wind-hover',
       'lateral-line',
@@ -131,6 +139,8 @@ export const HABIT_SHOWS: Readonly<
   'switches-relative-turned': {
     cause: 'pilot-relative-trap',
     drills: ['relative-mode-discipline'],
+    // Switched on tail to the pilot it is what it was.
+    sides: ['nose-left', 'nose-right', 'nose-in'],
     touches: [
       'side-on-hover',
       'nose-in-hover',
@@ -164,10 +174,10 @@ export const HABIT_SHOWS: Readonly<
     drills: ['power-turn', 'downwind-turn'],
     touches: ['tail-in-ring', 'banked-s', 'roll-then-look', ...TURNS],
   },
-  'lingers-low': { cause: 'ground-wash', drills: ['pop-up-takeoff'], touches: ['pad-landing'] },
+  'lingers-low': { cause: 'ground-wash', drills: ['pop-up-takeoff', 'pad-landing'], touches: [] },
   'brakes-late': {
     cause: 'obstacle-overrun',
-    drills: ['brake-to-mark', 'fore-aft-line', 'hold-off-line'],
+    drills: ['brake-to-mark', 'climb-over', 'fore-aft-line', 'hold-off-line'],
     touches: [
       'single-stick',
       'lateral-line',
@@ -176,10 +186,19 @@ export const HABIT_SHOWS: Readonly<
       'clock-hover',
       'turn-back-call',
       'leg-circuit',
+      'leave-low',
     ],
   },
-  'backs-blind': { cause: 'obstacle-blind-side', drills: ['turn-then-go'], touches: ['yaw-alone'] },
-  'rises-early': { cause: 'obstacle-overhead', drills: ['under-roof-pass'], touches: LEVEL_LINES },
+  'backs-blind': {
+    cause: 'obstacle-blind-side',
+    drills: ['turn-then-go', 'blind-side-brake'],
+    touches: [...LINES, 'yaw-alone', 'leave-low'],
+  },
+  'rises-early': {
+    cause: 'obstacle-overhead',
+    drills: ['under-roof-pass', 'return-takeover'],
+    touches: [...LINES, 'leave-low'],
+  },
   'aims-at-the-frame': {
     cause: 'gap-clip',
     drills: ['gap-ladder', 'gap-chain', 'portal-drop'],
@@ -219,13 +238,20 @@ export const HABIT_SHOWS: Readonly<
   'heavy-hands': { cause: 'overcontrol', drills: ['half-thumb', 'tail-in-hover'], touches: 'all' },
   coasts: {
     cause: 'coasting',
-    drills: ['never-coast'],
-    touches: [...LEVEL_LINES, ...TURNS, 'lateral-line', 'roll-then-look', 'airflow-step'],
+    drills: ['never-coast', 'tail-in-hover'],
+    touches: [...LEVEL_LINES, 'airflow-step'],
+    mode: 'height-hold',
   },
-  'turns-by-yaw-alone': { cause: 'uncoordinated-turn', drills: ['roll-then-look'], touches: [] },
+  'turns-by-yaw-alone': {
+    cause: 'uncoordinated-turn',
+    drills: ['roll-then-look', 'circle-both-ways'],
+    touches: [],
+    mode: 'height-hold',
+  },
   'no-power-in-a-lean': {
     cause: 'height-loss',
-    drills: ['lean-and-lift'],
+    drills: ['lean-and-lift', 'circle-height-steps'],
+    mode: 'self-level',
     touches: [
       'never-coast',
       'yaw-alone',
@@ -245,3 +271,17 @@ export const HABIT_SHOWS: Readonly<
     touches: ['safe-posture'],
   },
 };
+
+/** Drills that a habit is to miss: those that train it away, and the measured ones that decide its weakness. */
+export function missedBy(habit: Habit): readonly DrillId[] {
+  const { cause, drills } = HABIT_SHOWS[habit];
+  const deciding: readonly DrillId[] = CAUSES.find(({ id }) => id === cause)?.key ?? [];
+  return [...new Set([...drills, ...deciding.filter((id) => MEASURED_DRILLS.includes(id))])];
+}
+
+/** Sides of a drill on which a habit shows; none where the drill has none. */
+export function sidesShown(habit: Habit, drillId: DrillId): readonly Side[] {
+  const { sides } = drillOf(drillId);
+  const shown = sides.filter((side) => HABIT_SHOWS[habit].sides?.includes(side) ?? true);
+  return shown.length > 0 ? shown : sides;
+}

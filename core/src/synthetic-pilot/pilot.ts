@@ -4,7 +4,7 @@ import { bearing, type PathOffset } from '../geometry/path';
 import { headingOf } from '../geometry/rotation';
 import type { Random } from '../simulator/random';
 import { CENTRED, type StickPosition, YAW_RATE } from '../simulator/control/control';
-import { besideWay, climbWanted, velocityWanted, yawWanted } from './guidance';
+import { besideWay, climbWanted, lateBrakingM, velocityWanted, yawWanted } from './guidance';
 import type { Habit } from './habits';
 import { clamp, DECIDES_S, DEGREE, type FlyingHands, type Leg, type Perception } from './hands';
 import { StickWork } from './stick-work';
@@ -94,7 +94,8 @@ export class SyntheticPilot {
       case 'answer':
         return this.flyLeg(seen, { stage, at, velocity: [0, 0, 0], turnRate: 0 });
       case 'take-over':
-        return this.has('watches-the-return') || inPart < 1 ? CENTRED : { ...CENTRED, pitch: 0.35 };
+        if (this.has('watches-the-return') || inPart < 1) return CENTRED;
+        return { ...CENTRED, pitch: 0.35, throttle: this.has('rises-early') ? 0.8 : 0 };
       case 'find-nose':
         return this.findNose(seen, stage, at);
       case 'recover':
@@ -146,6 +147,12 @@ export class SyntheticPilot {
 
   private fly(seen: Perception, stage: Stage, at: PathOffset): StickPosition {
     const { s, referee, mode } = seen;
+    if (
+      this.has('brakes-late') &&
+      stage.begins === 'call' &&
+      s.t - referee.beganS < lateBrakingM(stage.speedMps) / stage.speedMps
+    )
+      return this.meant;
     if (stage.until.is === 'out-of-wash') return this.outOfWash(s.t - referee.beganS);
     if (
       this.has('freezes-on-drift') &&
@@ -203,9 +210,7 @@ export class SyntheticPilot {
       roll = clamp(6 * roll + 0.35 * Math.sin(3.9 * s.t), 1);
       throttle = clamp(2 * throttle + 0.5 * Math.sin(2 * s.t), 1);
     }
-    if (this.has('coasts') && (s.t - this.stageS) % 4 > 1.6 && stage.path.is !== 'point') {
-      [pitch, roll, yaw] = [0, 0, 0];
-    }
+    if (this.has('coasts') && this.letsItRun(seen, stage)) [pitch, roll, yaw] = [0, 0, 0];
     // What is left out is the lean across the way, on whichever stick it lies.
     if (this.has('forgets-the-wind')) {
       if (isSideways(stage, s)) pitch = 0;
@@ -222,6 +227,12 @@ export class SyntheticPilot {
     if (this.has('no-power-in-a-lean') && seen.mode === 'self-level')
       throttle = this.work.hoverThrottle(seen, 0);
     return { throttle, yaw, pitch, roll };
+  }
+
+  /** On a way again and again, over a place for as long as nothing seems to happen: with hold nothing does. */
+  private letsItRun({ s, mode }: Perception, { path }: Stage): boolean {
+    const since = s.t - this.stageS;
+    return path.is === 'point' ? mode !== 'position-hold' && since % 8 > 1.5 : since % 4 > 1.6;
   }
 
   private throttleFor(seen: Perception, stage: Stage, at: PathOffset): number {

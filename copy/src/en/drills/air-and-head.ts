@@ -81,8 +81,8 @@ export const AIR_AND_HEAD_WORDS = {
     name: 'Take over the return',
     trains: 'Do not just watch',
     task: 'Start the automatic return, cancel it, fly it home by hand.',
-    byEye: 'Clean take-over, no jolt, flown home and stopped',
-    measured: 'Clean take-over',
+    byEye: 'Clean take-over, no jolt, no climb, flown home and stopped',
+    measured: 'Clean take-over, at most 2 m higher',
     dose: '3 of 3',
   },
   'turn-back-call': {

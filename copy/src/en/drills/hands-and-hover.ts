@@ -94,9 +94,9 @@ export const HANDS_AND_HOVER_WORDS = {
   'pad-landing': {
     name: 'Pad landing',
     trains: 'Touch down',
-    task: 'Feet down, slow setting, sensors as the maker says for landing. Descend at half stick, ease off under 1 m, motors off before the hand leaves the throttle.',
-    byEye: 'Soft, within half a pace of the pad centre, motors off at once',
-    measured: 'Under 0.5 m/s, within 0.5 m',
+    task: 'Feet down, slow setting, sensors as the maker says for landing. Descend at half stick, ease off under 1 m, then set it down without waiting in its own wash; motors off before the hand leaves the throttle.',
+    byEye: 'Soft, without hanging over it, within half a pace of the pad centre, motors off at once',
+    measured: 'Under 0.5 m/s, within 0.5 m, at most 6 s below a span',
     dose: '5 a pack',
     caution: 'Never caught by hand.',
   },

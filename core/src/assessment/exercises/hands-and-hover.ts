@@ -167,6 +167,8 @@ export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>
     standards: [
       { of: 'touch-speed', most: 0.5 },
       { of: 'touch-miss', most: 0.5 },
+      // Not left hanging in what its own wash throws back.
+      { of: 'low-time', most: 6 },
     ],
     setting: 'slow',
   }),

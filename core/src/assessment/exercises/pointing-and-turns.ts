@@ -285,6 +285,8 @@ export const POINTING_AND_TURNS_COURSES: Readonly<Partial<Record<DrillId, Course
     standards: [
       { of: 'lasted', most: 8, in: [1] },
       { of: 'lean', most: 25, in: [2] },
+      // Home from under whatever there is, not up into it.
+      { of: 'height-gained', most: 2, in: [2] },
     ],
   }),
   'turn-back-call': () => ({

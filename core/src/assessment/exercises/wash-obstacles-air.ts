@@ -190,7 +190,10 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
       leg('up-over-it', [0, 16, 2], [0, 22, 6.2], { begins: 'call', nose: 0, speedMps: 2.5 }),
       leg('and-on', [0, 22, 6.2], [0, 32, 6.2], { nose: 0 }),
     ],
-    standards: [{ of: 'clearance', least: 2, in: [1, 2] }],
+    standards: [
+      { of: 'clearance', least: 2, in: [1, 2] },
+      { of: 'climbs-after', most: 1.5, in: [1] },
+    ],
   }),
   'turn-then-go': () => ({
     stages: [

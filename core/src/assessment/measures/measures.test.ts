@@ -319,6 +319,31 @@ describe('solids', () => {
       ),
     ).toBeCloseTo(1.2);
   });
+  test('how long until it climbs, and how far up it went', () => {
+    const up = (s: (t: number) => number) =>
+      madeUpSegment(leg('up-over-it', [0, 10, 3], [0, 30, 3]), 6, (t) => ({
+        z: 3 + 2 * Math.max(0, t - 1.4),
+        vz: s(t),
+      }));
+    expect(
+      value(
+        'climbs-after',
+        up((t) => (t < 1.4 ? 0.2 : 2)),
+      ),
+    ).toBeCloseTo(1.4, 1);
+    expect(
+      value(
+        'climbs-after',
+        up(() => 0.2),
+      ),
+    ).toBeCloseTo(6, 1);
+    expect(
+      value(
+        'height-gained',
+        up(() => 0.2),
+      ),
+    ).toBeCloseTo(9.2, 1);
+  });
 });
 
 describe('take-off and landing', () => {
@@ -331,6 +356,24 @@ describe('take-off and landing', () => {
       ),
     ).toBeCloseTo(1 - 0.03 / span, 1); // off the ground from 3 cm
     expect(inPart('low-time')(madeUpSegment(LINE, 1, () => ({ z: 0 })))).toBeNull();
+  });
+  test('left hanging over the pad counts, up and down again too', () => {
+    const span = MADE_UP_CRAFT.spanM;
+    const hung = (t: number) =>
+      t < 1 ? 2 * span : t < 4 ? 0.5 * span : t < 5 ? 2 * span : t < 6 ? 0.5 * span : 0;
+    expect(
+      value(
+        'low-time',
+        madeUpSegment(LINE, 8, (t) => ({ z: hung(t) })),
+      ),
+    ).toBeCloseTo(4, 1);
+    // One that never gets clear is low for as long as it flies.
+    expect(
+      value(
+        'low-time',
+        madeUpSegment(LINE, 8, () => ({ z: 0.5 * span })),
+      ),
+    ).toBeCloseTo(8, 1);
   });
   test('how hard and how far off the pad', () => {
     const down = leg('down-to-3-m', [0, 10, 3], [0, 10, 0]);

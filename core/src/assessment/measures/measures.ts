@@ -4,6 +4,7 @@ import { blindMoves } from './blind-moves';
 import { breachesRelative } from './breaches-relative';
 import { calledAt } from './called-at';
 import { calmer } from './calmer';
+import { climbsAfter } from './climbs-after';
 import { clearance } from './clearance';
 import { crossTrack } from './cross-track';
 import { footprint } from './footprint';
@@ -13,6 +14,7 @@ import { gapOffset } from './gap-offset';
 import { handsOffTime } from './hands-off';
 import { heading } from './heading';
 import { height } from './height';
+import { heightGained } from './height-gained';
 import { heightLost } from './height-lost';
 import { judgingError } from './judging-error';
 import { lasted } from './lasted';
@@ -79,6 +81,8 @@ export const MEASURES = {
   'tail-on-time': tailOnTime,
   lasted,
   'height-lost': heightLost,
+  'height-gained': heightGained,
+  'climbs-after': climbsAfter,
   'hands-off': handsOffTime,
   'touched-again': touchedAgain,
   response,
