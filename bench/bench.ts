@@ -254,6 +254,7 @@ const ALONE: Readonly<Record<string, () => Promise<void>>> = {
       run(path.join(ROOT, 'skelby'), ['test', '--only', ...args], { cwd: ROOT, show: true, env });
     const ran = [
       await skelby(['browser'], { LOOKS: 'all', BROWSER_ALL: '1' }),
+      await skelby(['unit', '--', '--selectProjects', 'core'], { TEST_ALL: '1' }),
       await skelby(['unit', '--', '--selectProjects', 'tools', '--', 'phone-and-server'], {
         PHONE_RUNS: String(PHONE_RUNS),
       }),

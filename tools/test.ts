@@ -138,7 +138,7 @@ const placesOf = ({ file, specs = [], suites = [] }: ListedSuite): readonly stri
 ];
 
 /** Every so many days each browser test has its turn. */
-const TURNS = 4;
+const TURNS = 6;
 
 /**
  * The browser tests that are run today: the first of every file, and those of the others whose turn it is by the day.

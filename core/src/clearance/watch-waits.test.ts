@@ -1,3 +1,4 @@
+import { ofToday } from '../testing/by-day';
 import { watchedYear } from '../testing/watch-year';
 import { DEFAULT_RULE } from './clearing-rule';
 import { drawFrom } from './evidence/simulated';
@@ -9,10 +10,12 @@ const ONE = [{ drillId: 'tail-in-hover', side: null }] as const;
 const TWO = [...ONE, { drillId: 'pad-landing', side: null }] as const;
 const PILOTS = 120;
 
-test.each([
+const TAKEN = [
   ['one drill', ONE],
   ['two drills', TWO],
-] as const)(
+] as const;
+
+test.each(ofToday(TAKEN, 2))(
   'with %s the waits are those of the whole rule, within the error of both',
   (_, cells) => {
     const waits = watchWaits(DEFAULT_RULE, cells);

@@ -3,13 +3,15 @@ import { rank } from '../ranking/rank';
 import { type FlightStory, recordStory } from '../second-model/flights';
 import type { Recorder } from '../second-model/recorder';
 import { GOOD_FLIGHTS, TROUBLES } from '../second-model/stories';
+import { DAY, ofToday } from '../testing/by-day';
 import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import { evidenceFrom, readFlight } from './read-flight';
 
 // Flights of a second, simpler model that shares no code with the simulator that the drills are flown on.
 
 const FACTS = craftFacts(USUAL_CRAFT);
-const EIGHT = [0, 1, 2, 3, 4, 5, 6, 7];
+/** Four of eight, the others on other days; the bench reads all of them. */
+const SOME = ofToday([0, 1, 2, 3, 4, 5, 6, 7], 2);
 const usual = (nth: number, leavesOut: Recorder['leavesOut'] = []): Recorder => ({
   hz: [50, 20, 10, 25][nth % 4]!,
   wanderM: [0.1, 0.5, 1][nth % 3]!,
@@ -28,12 +30,12 @@ const firstOf = (story: FlightStory, recorder: Recorder, seed: number): string =
 
 const share = (leavesOut: Recorder['leavesOut'], base: number): number => {
   const right = TROUBLES.flatMap((make) =>
-    EIGHT.map((nth) => firstOf(make(nth), usual(nth, leavesOut), base + 7 * nth) === make(nth).cause),
+    SOME.map((nth) => firstOf(make(nth), usual(nth, leavesOut), base + 7 * nth) === make(nth).cause),
   );
   return right.filter(Boolean).length / right.length;
 };
 
-test('the cause of a recorded flight comes first, also where much was not recorded', () => {
+test(`the cause of a recorded flight comes first, also where much was not recorded (TEST_DAY ${DAY})`, () => {
   expect(share([], 500)).toBeGreaterThanOrEqual(0.85);
   expect(share(['sticks', 'wind', 'hold'], 500)).toBeGreaterThanOrEqual(0.65);
 }, 60_000);
@@ -42,8 +44,8 @@ test.each(['orientation-nose-in', 'orientation-lost', 'uncoordinated-turn'] as c
   '%s after steady flight is found in most flights',
   (cause) => {
     const make = TROUBLES.find((each) => each(0).cause === cause)!;
-    const found = EIGHT.filter((nth) => firstOf(make(nth), usual(nth), 900 + nth) === cause);
-    expect(found.length).toBeGreaterThanOrEqual(6);
+    const found = SOME.filter((nth) => firstOf(make(nth), usual(nth), 900 + nth) === cause);
+    expect(found.length / SOME.length).toBeGreaterThanOrEqual(0.75);
   },
 );
 
@@ -53,7 +55,7 @@ test.each([
   ['only places', ['sticks', 'wind', 'hold', 'attitude', 'battery']],
 ] as const)('a good flight leans to no cause: %s', (_, leavesOut) => {
   const leaning = GOOD_FLIGHTS.flatMap((make) =>
-    EIGHT.map((nth) => readOf(make(nth), usual(nth, leavesOut), 300 + nth)).filter(
+    SOME.map((nth) => readOf(make(nth), usual(nth, leavesOut), 300 + nth)).filter(
       ({ ranking }) => ranking.stance !== 'not-known',
     ),
   );
@@ -62,7 +64,7 @@ test.each([
 
 test('the beginning of the trouble is found, however long it flew well before', () => {
   const off = TROUBLES.flatMap((make) =>
-    EIGHT.map((nth) => {
+    SOME.map((nth) => {
       const { onsetS } = readOf(make(nth), usual(nth), 40 + nth);
       return onsetS === null ? Infinity : Math.abs(onsetS - make(nth).goodS);
     }),

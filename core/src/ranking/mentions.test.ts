@@ -2,6 +2,7 @@ import type { Evidence } from '../evidence/evidence';
 import { NOTHING } from '../evidence/question';
 import { questionOf } from '../evidence/questions';
 import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
+import { ofToday } from '../testing/by-day';
 import { type Case, CASES } from './cases';
 import { TOLD_CASES } from './cases-told';
 import { askedOf, mentionedIn, MENTIONS } from './mentions';
@@ -10,8 +11,7 @@ import { questionsUntilRight } from './until-right';
 
 const CRAFT = craftFacts(USUAL_CRAFT);
 /** A third of the cases, another one every day; the bench asks of all of them. */
-const DAY = Number(process.env['CASES_DAY'] ?? Math.floor(Date.now() / 86_400_000));
-const SOME = [...CASES, ...TOLD_CASES].filter((_, i) => (i + DAY) % 3 === 0);
+const SOME = ofToday([...CASES, ...TOLD_CASES], 3);
 
 test('every mention opens questions there are, and calls ordinary only answers there are', () => {
   for (const { id, asks } of MENTIONS)
