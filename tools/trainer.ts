@@ -1,5 +1,6 @@
 import { messageWords } from '@skelby/copy/say';
 import { createInterface } from 'node:readline/promises';
+import { Writable } from 'node:stream';
 import { object, string } from 'yup';
 import { addSchool, addTrainer as insertTrainer } from '../server/src/db/add-school';
 import { withDatabase } from './database';
@@ -23,11 +24,15 @@ const shape = object({
 async function askPassword(): Promise<string> {
   const given = process.env['SKELBY_PASSWORD'];
   if (given !== undefined) return given;
-  const prompt = createInterface({ input: process.stdin, output: process.stdout });
+  process.stdout.write('Password (at least 12 characters; it is not shown): ');
+  // What is typed goes nowhere: at a terminal the line would stand on the screen and in its scrollback.
+  const nowhere = new Writable({ write: (_part, _encoding, done) => done() });
+  const prompt = createInterface({ input: process.stdin, output: nowhere, terminal: process.stdin.isTTY });
   try {
-    return await prompt.question('Password (at least 12 characters): ');
+    return await prompt.question('');
   } finally {
     prompt.close();
+    process.stdout.write('\n');
   }
 }
 
