@@ -60,7 +60,7 @@ export function useMe() {
 export function useSignIn() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (fields: { email: string; password: string }) => post('/sign-in', fields),
+    mutationFn: (fields: { email: string; password: string; code?: string }) => post('/sign-in', fields),
     onSuccess: () => {
       forget(OWED);
       client.removeQueries({ predicate: (query) => query.queryKey[0] !== ME });

@@ -1,10 +1,17 @@
-import type { Invited, OwnSession, PeoplePage } from '@skelby/core/pages/people';
+import type {
+  Invited,
+  NewSecondFactor,
+  OwnSecondFactor,
+  OwnSession,
+  PeoplePage,
+} from '@skelby/core/pages/people';
 import type { Role } from '@skelby/core/people/roles';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { get, getAs, post, postAs, postFor, put } from '../shared/api/client';
 
 const PEOPLE = ['people'];
 const SESSIONS = ['own-sessions'];
+const SECOND = ['own-second-factor'];
 
 /** Everybody of the school. Read from the server alone: nothing of it is done without signal. */
 export const usePeople = () =>
@@ -76,4 +83,35 @@ export function useOwnAccountActs() {
       onSuccess: look,
     }),
   };
+}
+
+/** Whether a code is asked for beside one's password. */
+export const useOwnSecondFactor = () =>
+  useQuery({ queryKey: SECOND, queryFn: () => get<OwnSecondFactor>('/me/second-factor'), gcTime: 0 });
+
+/** Setting it up, a first code, and taking it off. What is told once stands in what was answered, and nowhere else. */
+export function useSecondFactorActs() {
+  const client = useQueryClient();
+  const look = () => void client.invalidateQueries({ queryKey: SECOND });
+  const begin = useMutation({
+    mutationFn: (now: string) => postFor<NewSecondFactor>('/me/second-factor', { now }),
+    gcTime: 0,
+  });
+  const on = useMutation({
+    mutationFn: (code: string) =>
+      postFor<{ readonly codes: readonly string[] }>('/me/second-factor/on', { code }),
+    gcTime: 0,
+    onSuccess: () => {
+      begin.reset();
+      look();
+    },
+  });
+  const off = useMutation({
+    mutationFn: (now: string) => post('/me/second-factor/off', { now }),
+    onSuccess: () => {
+      on.reset();
+      look();
+    },
+  });
+  return { begin, on, off };
 }

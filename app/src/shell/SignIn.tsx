@@ -1,6 +1,7 @@
 import { type Href, Redirect, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { ApiProblem } from '../shared/api/client';
 import { errorsIn } from '../shared/api/errors-in';
 import { Button } from '../shared/ui/Button';
 import { SmallLadder } from '../shared/ui/Ladder';
@@ -16,11 +17,22 @@ export function SignIn() {
   const { next } = useLocalSearchParams<{ next?: string }>();
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
+  const [code, setCode] = useState('');
+  // Asked for once, it stays there: a wrong one is typed again beside the password that was right.
+  const [asksCode, setAsksCode] = useState(false);
   if (me.data)
     return <Redirect href={(next?.startsWith('/') && !next.startsWith('//') ? next : '/') as Href} />;
 
   const errors = errorsIn(signIn.error);
-  const submit = () => signIn.mutate({ email, password });
+  const submit = () =>
+    signIn.mutate(
+      { email, password, ...(asksCode ? { code } : {}) },
+      {
+        onError: (error) => {
+          if (error instanceof ApiProblem && error.clash.needs === 'code') setAsksCode(true);
+        },
+      },
+    );
   return (
     <Screen title="Skelby">
       <View style={{ maxWidth: 460, gap: 18 }}>
@@ -47,6 +59,19 @@ export function SignIn() {
           autoComplete="current-password"
           onSubmitEditing={submit}
         />
+        {asksCode ? (
+          <TextBox
+            label="Code"
+            hint="Six figures from your code app, or a spare code."
+            value={code}
+            onChangeText={setCode}
+            error={errors.of('code')}
+            autoComplete="one-time-code"
+            autoCapitalize="none"
+            autoFocus
+            onSubmitEditing={submit}
+          />
+        ) : null}
         {errors.whole ? (
           <Note icon="alert-circle" live>
             {errors.whole}

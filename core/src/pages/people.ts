@@ -69,6 +69,22 @@ export interface OwnSession {
   readonly here: boolean;
 }
 
+/** One's own second factor. */
+export interface OwnSecondFactor {
+  /** Null: none is asked for. */
+  readonly since: string | null;
+  /** Spare codes that are left. */
+  readonly spare: number;
+}
+
+/** One that is being set up, told once. */
+export interface NewSecondFactor {
+  /** To type into a code app, base32. */
+  readonly secret: string;
+  /** The same as an address that code apps read from a picture. */
+  readonly address: string;
+}
+
 /** What an invitation leads to, told to whoever holds it. */
 export interface Invited {
   readonly schoolName: string;

@@ -17,3 +17,13 @@ export const signInShape = object({
     .required(fieldSaid('sign-in.password-empty'))
     .max(200, fieldSaid('sign-in.password-too-long', { most: 200 })),
 }).noUnknown();
+
+/** With the code of a second factor where there is one. */
+export const signInWithCodeShape = signInShape
+  .shape({
+    code: string()
+      .strict()
+      .typeError(fieldSaid('sign-in.code-no-text'))
+      .max(40, fieldSaid('sign-in.code-too-long', { most: 40 })),
+  })
+  .noUnknown();

@@ -63,6 +63,8 @@ export type SentenceId =
   | 'sign-in.password-no-text'
   | 'sign-in.password-empty'
   | 'sign-in.password-too-long'
+  | 'sign-in.code-no-text'
+  | 'sign-in.code-too-long'
   | 'link.no-craft'
   | 'ranking.unknown-part'
   | 'ranking.no-craft'

@@ -18,6 +18,7 @@ import * as linkUse from './migrations/016-link-use';
 import * as cameIn from './migrations/017-came-in';
 import * as people from './migrations/018-people';
 import * as imports from './migrations/019-imports';
+import * as secondFactor from './migrations/020-second-factor';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -40,6 +41,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '017-came-in': cameIn,
   '018-people': people,
   '019-imports': imports,
+  '020-second-factor': secondFactor,
 };
 
 const source: Knex.MigrationSource<string> = {

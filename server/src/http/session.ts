@@ -2,7 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { verify } from '@node-rs/argon2';
 import type { DeviceKind } from '@skelby/core/pages/people';
 import type { Role } from '@skelby/core/people/roles';
-import { signInShape } from '@skelby/core/schemas/sign-in';
+import { signInWithCodeShape } from '@skelby/core/schemas/sign-in';
 import type { Knex } from 'knex';
 import type { Context } from 'koa';
 import { v7 as uuid } from 'uuid';
@@ -10,6 +10,7 @@ import { inSchool } from '../db/in-school';
 import { hashPassword } from '../db/password';
 import { recordEvent } from '../facts/events';
 import { bodyOf } from './body';
+import { assertSecondFactor } from './second-factor';
 import { SignInLimits } from './sign-in-limits';
 import { assertPlain } from '../problem/plain';
 import { badField, Problem } from '../problem/problem';
@@ -134,7 +135,7 @@ export function makeSignIn(db: Knex) {
   const limits = new SignInLimits(db);
   return async function signIn(ctx: Context): Promise<void> {
     assertPlain(bodyOf(ctx));
-    const { email, password } = await signInShape.validate(bodyOf(ctx), { abortEarly: false });
+    const { email, password, code } = await signInWithCodeShape.validate(bodyOf(ctx), { abortEarly: false });
     const device = await deviceOf(db, ctx, email);
     const trying = { email, source: ctx.ip, device: device.isKnown ? device.token : null };
     await limits.count(trying, (seconds) => ctx.set('Retry-After', String(seconds)));
@@ -142,6 +143,7 @@ export function makeSignIn(db: Knex) {
     const account = rows[0];
     const right = await verify(account?.passwordHash ?? (await decoy), password);
     if (!account || !right) throw wrong();
+    await assertSecondFactor(db, account, code);
     await limits.wasRight(trying);
     await letIn(db, ctx, account, device);
     ctx.body = { name: account.name };

@@ -15,6 +15,7 @@ import { bodyOf } from '../http/body';
 import { letInNew } from '../http/session';
 import { assertPlain } from '../problem/plain';
 import { badField, conflict, notFound, Problem } from '../problem/problem';
+import { dropSecondFactor } from './own-second-factor';
 import { endSessionsOf } from './own-account';
 import { assertStrong } from './strength';
 
@@ -137,6 +138,8 @@ async function renew(db: Knex, ctx: Context, found: Found & { readonly accountId
     await use(school, found.id);
     await school.tx('accounts').where({ id: found.accountId }).update({ passwordHash });
     await endSessionsOf(school, { accountId: found.accountId });
+    // Whoever lost the phone with the codes has no other way back.
+    await dropSecondFactor(school, found.accountId);
     await recordEvent(school, {
       action: 'password-set',
       subject: 'account',

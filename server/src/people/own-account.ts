@@ -11,7 +11,7 @@ import { assertPassword, type Who, whoAsks } from '../http/session';
 import { assertPlain } from '../problem/plain';
 import { assertStrong } from './strength';
 
-const text = (label: string) =>
+export const text = (label: string) =>
   string()
     .strict()
     .defined(`${label} is empty: type it.`)

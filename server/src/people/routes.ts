@@ -4,6 +4,12 @@ import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { setAccount } from './accounts';
 import { endInvitation, invite, invited, join, peoplePage } from './invitations';
+import {
+  beginSecondFactor,
+  ownSecondFactor,
+  switchSecondFactorOff,
+  switchSecondFactorOn,
+} from './own-second-factor';
 import { changePassword, endSessions, ownSessions } from './own-account';
 
 /** The people of a school, and one's own account. */
@@ -24,6 +30,10 @@ export function peopleRoutes(router: Router, db: Knex, inSchool: InTheirSchool):
   router.get('/me/sessions', inSchool('read', ownSessions));
   router.post('/me/sessions/ended', inSchool('read', endSessions));
   router.post('/me/password', changePassword(db));
+  router.get('/me/second-factor', ownSecondFactor(db));
+  router.post('/me/second-factor', beginSecondFactor(db));
+  router.post('/me/second-factor/on', switchSecondFactorOn(db));
+  router.post('/me/second-factor/off', switchSecondFactorOff(db));
   // By the link alone: nobody is signed in yet.
   router.get('/invitation', invited(db));
   router.post('/invitation', join(db));

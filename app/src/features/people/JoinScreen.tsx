@@ -10,7 +10,7 @@ import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
-import { ROLE_MEANS, ROLE_WORDS } from './role-copy';
+import { ROLE_MEANS, ROLE_WORDS } from '../../shared/copy/role-copy';
 
 function Form({ token, invited }: { readonly token: string; readonly invited: Invited }) {
   const join = useJoin(token);

@@ -10,6 +10,7 @@ import { Loaded } from '../../shared/ui/Loaded';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
+import { SecondFactor } from './SecondFactor';
 
 const DEVICE_WORDS: Readonly<Record<OwnSession['device'], string>> = {
   phone: 'A phone',
@@ -65,7 +66,7 @@ function ChangePassword({ changePassword }: Pick<Acts, 'changePassword'>) {
   );
 }
 
-/** One's own password, and where one is signed in. */
+/** One's own password and second factor, and where one is signed in. */
 export function OwnAccountScreen() {
   const sessions = useOwnSessions();
   const acts = useOwnAccountActs();
@@ -77,7 +78,12 @@ export function OwnAccountScreen() {
           title="Your account"
           under={[me?.name, me?.schoolName].filter(Boolean).join(' · ')}
           up="/kit"
-          aside={<ChangePassword changePassword={acts.changePassword} />}
+          aside={
+            <>
+              <ChangePassword changePassword={acts.changePassword} />
+              <SecondFactor />
+            </>
+          }
         >
           <Part heading="Signed in">
             {acts.end.error ? <Words as="strong" role="alert">{`! ${acts.end.error.message}`}</Words> : null}

@@ -14,7 +14,7 @@ import { PressRow, Row, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { LinkToPassOn } from '../../shared/ui/LinkToPassOn';
 import { Words } from '../../shared/ui/Words';
-import { ROLE_MEANS, ROLE_WORDS } from './role-copy';
+import { ROLE_MEANS, ROLE_WORDS } from '../../shared/copy/role-copy';
 
 type Acts = ReturnType<typeof usePeopleActs>;
 

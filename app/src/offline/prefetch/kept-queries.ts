@@ -9,7 +9,16 @@ export const KEPT_MS = 14 * 86_400_000;
 const SHAPE = '2';
 const WRITE_EVERY_MS = 3_000;
 /** Kept elsewhere, or of no use without signal and nobody's to find on a phone. */
-const NOT_KEPT = ['me', 'own', 'people', 'own-sessions', 'invitation', 'history', 'imports'];
+const NOT_KEPT = [
+  'me',
+  'own',
+  'people',
+  'own-sessions',
+  'own-second-factor',
+  'invitation',
+  'history',
+  'imports',
+];
 
 let opened: ReturnType<typeof createStore> | undefined;
 const store = () => (opened ??= createStore('skelby-read', 'queries'));

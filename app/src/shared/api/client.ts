@@ -15,6 +15,8 @@ export interface Clash {
   readonly override?: Readonly<Record<string, unknown>>;
   /** Signed out from elsewhere: what this device holds is to go. */
   readonly wipe?: boolean;
+  /** The password was right, and this is asked for as well. */
+  readonly needs?: 'code';
 }
 
 /** The server's answer when it does not do what was asked, in words a trainer can act on. */

@@ -75,6 +75,8 @@ export const FIELD_SENTENCES = {
   'sign-in.password-no-text': 'Password is no text: write it as text.',
   'sign-in.password-empty': 'Password is empty: write it.',
   'sign-in.password-too-long': 'Password is too long: at most {most} characters.',
+  'sign-in.code-no-text': 'Code is no text: write it as text.',
+  'sign-in.code-too-long': 'Code is too long: at most {most} characters.',
 
   'link.no-craft':
     'Craft must be mass, span, rotors, rotor radius, thrust to weight and top speed, in SI units, with spaces between.',
