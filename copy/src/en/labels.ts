@@ -18,6 +18,7 @@ export const LABEL_WORDS: Readonly<Record<Exclude<FieldLabel, `=${string}`>, str
   plan: 'Plan',
   'move-to-undo': 'Move to undo',
   'what-happened': 'What happened',
+  says: 'What is said',
   purpose: 'Purpose',
   met: 'Met',
   'why-missed': 'Why missed',

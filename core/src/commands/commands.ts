@@ -6,7 +6,7 @@ import { confirmCause } from './confirm-cause';
 import { confirmRepError } from './confirm-rep-error';
 import { logOccurrence } from './log-occurrence';
 import { moveWeakness } from './move-weakness';
-import { recordOwnRep, tellNearMiss } from './of-a-pilot';
+import { recordOwnRep, sayOfWeakness, tellNearMiss } from './of-a-pilot';
 import { recordRep } from './record-rep';
 import { revokeLink } from './revoke-link';
 import { saveDebrief } from './save-debrief';
@@ -49,9 +49,15 @@ export const COMMANDS = [
   revokeLink,
   recordOwnRep,
   tellNearMiss,
+  sayOfWeakness,
 ] as const;
 
 export type CommandName = (typeof COMMANDS)[number]['name'];
+/** What a private link does is asked for by no right. */
+export type TrainerCommandName = Exclude<
+  CommandName,
+  'record-own-rep' | 'tell-near-miss' | 'say-of-weakness'
+>;
 export type CommandNamed<Name extends CommandName> = Extract<
   (typeof COMMANDS)[number],
   { readonly name: Name }

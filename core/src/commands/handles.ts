@@ -10,7 +10,7 @@ import type { CallOffFields } from './call-off-tests';
 import type { PlanFields } from './change-plan';
 import type { ConfirmFields } from './confirm-cause';
 import type { MoveFields } from './move-weakness';
-import type { NearMissFields, OwnRepFields } from './of-a-pilot';
+import type { NearMissFields, OwnRepFields, OwnViewFields } from './of-a-pilot';
 import type { RepFields } from './record-rep';
 import type { DebriefFields } from './save-debrief';
 import type { DrillVersionFields } from './save-drill-version';
@@ -97,3 +97,4 @@ export const tellNearMiss = handle<NearMissFields>()(
   'happenedAt',
   'pilot',
 );
+export const sayOfWeakness = handle<OwnViewFields>()('say-of-weakness', '/own/said/:id', 'at', 'pilot');

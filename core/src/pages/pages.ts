@@ -1,9 +1,9 @@
 import type { ReportingRule } from '../debrief/reporting';
 import type { Track } from '../vocabulary/training';
-import type { Side } from '../drills/drill';
 import type { DrillId } from '../drills/drills';
 import type { CauseId } from '../causes/causes';
 import type { WeaknessState } from '../clearance/rungs';
+import type { Says } from '../commands/of-a-pilot';
 import type { ClearingRule } from '../clearance/clearing-rule';
 import type { TestSet, Move, OpeningStamp, Purpose, Rep } from '../clearance/facts';
 import type { Findings } from '../debrief/findings';
@@ -207,6 +207,15 @@ export interface RecordedRep extends Rep {
   readonly distanceM?: number | null;
 }
 
+/** What the pilot says of a weakness, by the private link. */
+export interface SaidByPilot {
+  readonly id: string;
+  readonly says: Says;
+  readonly words: string | null;
+  readonly saidAt: string;
+  readonly cameInAt: string;
+}
+
 export interface WeaknessPage {
   /** What a plan weighs beside the cause. */
   readonly known: KnownOfPilot;
@@ -228,6 +237,8 @@ export interface WeaknessPage {
   /** Oldest first; absent in a copy kept by an older version. */
   readonly testSets?: readonly TestSet[] | undefined;
   readonly occurrences: readonly Occurrence[];
+  /** Oldest first; absent in a copy kept by an older version. */
+  readonly said?: readonly SaidByPilot[] | undefined;
 }
 
 export interface DebriefVersion {
@@ -266,8 +277,17 @@ export interface SchoolExperience {
   readonly counts: Experience;
 }
 
+/** Nothing was changed since this version was taken along. */
+export interface SameAsBefore {
+  readonly version: string;
+  readonly same: true;
+}
+
 /** Everything a trainer may want where there is no signal, in one answer. */
 export interface PrefetchPage {
+  /** Given back when it is asked for again; absent from an older server. */
+  readonly version?: string;
+  readonly same?: never;
   readonly today: TodayList;
   readonly roster: Roster;
   readonly flights: readonly Flight[];
@@ -279,32 +299,4 @@ export interface PrefetchPage {
   readonly occurrence: Readonly<Record<string, OccurrenceOfPilot>>;
   readonly debrief: Readonly<Record<string, DebriefPage>>;
   readonly pilot: Readonly<Record<string, PilotPage>>;
-}
-
-/** A pilot's own page, by the private link. */
-export interface PilotPortalPage {
-  readonly pilot: { readonly name: string; readonly stickLayout: StickLayout; readonly mode: FlightMode };
-  readonly schoolName: string;
-  readonly weaknesses: readonly {
-    readonly causeId: CauseId;
-    readonly state: WeaknessState;
-    readonly rungs: readonly number[];
-    readonly checkFrom: string | null;
-    readonly checkPassed: boolean;
-    readonly limited?: boolean;
-    readonly drillIds: readonly DrillId[] | null;
-  }[];
-  readonly flown: readonly { readonly day: string; readonly reps: number; readonly met: number }[];
-  readonly session: {
-    readonly day: string;
-    /** Null where the link may not tell. */
-    readonly startsAt: string | null;
-    readonly siteName: string | null;
-    readonly blocks: readonly {
-      readonly drillId: DrillId;
-      readonly side: Side | null;
-      readonly purpose: Purpose;
-      readonly reps: number;
-    }[];
-  } | null;
 }

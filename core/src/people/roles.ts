@@ -1,4 +1,4 @@
-import type { CommandName } from '../commands/commands';
+import type { TrainerCommandName } from '../commands/commands';
 
 /** What an account is in its school, from the most it may do to the least. */
 export const ROLES = ['owner', 'lead', 'trainer', 'reader'] as const;
@@ -35,7 +35,7 @@ const MAY: Readonly<Record<Right, readonly Role[]>> = {
 export const may = (role: Role | undefined, right: Right): boolean => MAY[right].includes(role ?? 'lead');
 
 /** The right that each command of a trainer asks for. */
-export const RIGHT_OF: Readonly<Record<Exclude<CommandName, 'record-own-rep' | 'tell-near-miss'>, Right>> = {
+export const RIGHT_OF: Readonly<Record<TrainerCommandName, Right>> = {
   'log-occurrence': 'train',
   'withdraw-occurrence': 'train',
   'confirm-cause': 'train',

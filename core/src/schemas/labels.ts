@@ -16,6 +16,7 @@ export type FieldLabel =
   | 'plan'
   | 'move-to-undo'
   | 'what-happened'
+  | 'says'
   | 'purpose'
   | 'met'
   | 'why-missed'

@@ -1,5 +1,5 @@
 import type { AnyCommand } from '@skelby/core/commands/command';
-import type { CommandName, CommandNamed } from '@skelby/core/commands/commands';
+import type { CommandNamed, TrainerCommandName } from '@skelby/core/commands/commands';
 import { RIGHT_OF } from '@skelby/core/people/roles';
 import type { SchoolTx } from '../db/in-school';
 import { assertMay } from '../problem/may';
@@ -25,8 +25,6 @@ import { stampWeakness } from './stamp-weakness';
 import { takeConfirmationBack } from './take-confirmation-back';
 import { takeRepBack } from './take-rep-back';
 import { withdrawOccurrence } from './withdraw-occurrence';
-
-type TrainerCommandName = Exclude<CommandName, 'record-own-rep' | 'tell-near-miss'>;
 
 const HANDLERS: { readonly [Name in TrainerCommandName]: Handler<CommandNamed<Name>> } = {
   'record-rep': recordRep,

@@ -1,16 +1,21 @@
 import { TRAINED_STATES } from '@skelby/core/clearance/open-states';
-import type { recordOwnRep, tellNearMiss } from '@skelby/core/commands/of-a-pilot';
+import type { recordOwnRep, sayOfWeakness, tellNearMiss } from '@skelby/core/commands/of-a-pilot';
 import { newRep, recordRep as repCommand } from '@skelby/core/commands/record-rep';
 import { logOccurrence as logCommand } from '@skelby/core/commands/log-occurrence';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import type { SchoolTx } from '../db/in-school';
+import { recordEvent } from '../facts/events';
+import { SAID_ACTIONS } from '../facts/said-by-pilot';
 import type { LinkHolder } from '../facts/private-link';
-import { Problem, badField } from '../problem/problem';
+import { badField, notFound, Problem } from '../problem/problem';
 import type { GivenCommand } from './handler';
 import { logOccurrence } from './log-occurrence';
 import { recordRep } from './record-rep';
 
-export type PilotHandler<C extends typeof recordOwnRep | typeof tellNearMiss> = (
+/** What a pilot does by a private link. */
+export type PilotCommand = typeof recordOwnRep | typeof tellNearMiss | typeof sayOfWeakness;
+
+export type PilotHandler<C extends PilotCommand> = (
   school: SchoolTx,
   holder: LinkHolder,
   given: GivenCommand<C>,
@@ -68,5 +73,28 @@ export const tellNearMissOf: PilotHandler<typeof tellNearMiss> = async (school, 
     windMps: null,
   });
   await logOccurrence(school, { keys, fields: occurrence, body: occurrence });
+  return { id: keys.id };
+};
+
+export const sayOfWeaknessOf: PilotHandler<typeof sayOfWeakness> = async (
+  school,
+  holder,
+  { keys, fields },
+) => {
+  const { tx } = school;
+  const { weaknessId, says, words, at } = fields;
+  const { pilotId } = holder;
+  if (await tx('events').where({ id: keys.id }).first('id')) return { id: keys.id };
+  if (!(await tx('weaknesses').where({ id: weaknessId, pilotId }).first('id'))) throw notFound('weakness');
+  await within(told, holder, `More than ${PER_DAY} in a day: speak to your trainer.`);
+  await recordEvent(school, {
+    id: keys.id,
+    action: SAID_ACTIONS[says],
+    subject: 'weakness',
+    subjectId: weaknessId,
+    pilotId,
+    reason: words,
+    data: { saidAt: at },
+  });
   return { id: keys.id };
 };

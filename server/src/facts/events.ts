@@ -2,6 +2,8 @@ import { v7 as uuid } from 'uuid';
 import type { SchoolTx } from '../db/in-school';
 
 export interface Change {
+  /** Named by whoever asks, so that the same asked again is seen; absent: a new one. */
+  readonly id?: string;
   readonly action: string;
   readonly subject:
     | 'pilot'
@@ -30,7 +32,7 @@ export interface Change {
 export async function recordEvent({ tx, schoolId, accountId }: SchoolTx, change: Change): Promise<void> {
   await tx('events').insert({
     schoolId,
-    id: uuid(),
+    id: change.id ?? uuid(),
     accountId,
     action: change.action,
     subject: change.subject,

@@ -1,7 +1,23 @@
 import { TRAINED_STATES } from '@skelby/core/clearance/open-states';
 import type { SessionFields } from '@skelby/core/schemas/session';
+import type { Says } from '@skelby/core/commands/of-a-pilot';
+import { type Role, ROLES } from '@skelby/core/people/roles';
 import type { SchoolTx } from '../db/in-school';
+import { saidOf, type SaidOfWeakness } from '../facts/said-by-pilot';
 import type { LinkHolder } from '../facts/private-link';
+
+interface OpenRow {
+  readonly id: string;
+  readonly happenedAt: string | null;
+}
+
+/** A restriction that was read before it happened again is to be read again. */
+function standingOf(said: readonly SaidOfWeakness[], id: string, happenedAt: string | null) {
+  const newest = (says: Says) => said.filter((each) => each.weaknessId === id && each.says === says).at(-1);
+  const read = newest('read');
+  const counts = read && (happenedAt === null || Date.parse(read.cameInAt) > Date.parse(happenedAt));
+  return { readAt: counts ? read.saidAt : null, otherwise: newest('otherwise')?.words ?? null };
+}
 
 /** What a pilot sees of oneself, and nobody else. */
 export async function pilotPortal(school: SchoolTx, { pilotId, tellsWhen }: LinkHolder) {
@@ -13,10 +29,20 @@ export async function pilotPortal(school: SchoolTx, { pilotId, tellsWhen }: Link
   const { name: schoolName } = (await tx('schools').first('name')) as { name: string };
   const { rows: weaknesses } = (await tx.raw(
     `
-    select w.cause_id, w.state, w.rungs, w.check_from, w.check_passed, w.limited, (select drill_ids from plans p where p.school_id = w.school_id and p.weakness_id = w.id order by made_at desc limit 1) as drill_ids
+    select w.id, w.cause_id, w.state,
+      (select max(m.recorded_at) from moves m where m.school_id = w.school_id and m.weakness_id = w.id
+        and m.kind in ('opened', 'reopened', 'occurrence-added')) as happened_at,
+      w.rungs, w.check_from, w.check_passed, w.limited, (select drill_ids from plans p where p.school_id = w.school_id and p.weakness_id = w.id order by made_at desc limit 1) as drill_ids
       from weaknesses w where w.pilot_id = ? and w.state = any(?) order by w.opened_at`,
     [pilotId, [...TRAINED_STATES]],
-  )) as { rows: unknown[] };
+  )) as { rows: OpenRow[] };
+  const said = await saidOf(
+    school,
+    weaknesses.map(({ id }) => id),
+  );
+  const readBy = (await tx('accounts').whereNull('ended_at').orderBy('name').select('name', 'role')) as {
+    role: Role;
+  }[];
   const { rows: flown } = (await tx.raw(
     'select day, count(*) as reps, count(*) filter (where met) as met from reps where pilot_id = ? and taken_back_at is null group by day order by day desc limit 14',
     [pilotId],
@@ -34,7 +60,11 @@ export async function pilotPortal(school: SchoolTx, { pilotId, tellsWhen }: Link
   return {
     pilot,
     schoolName,
-    weaknesses,
+    readBy: [...readBy].sort((a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role)),
+    weaknesses: weaknesses.map(({ happenedAt, ...weakness }) => ({
+      ...weakness,
+      ...standingOf(said, weakness.id, happenedAt),
+    })),
     flown,
     session: next
       ? {

@@ -2,6 +2,7 @@ import type { SchoolTx } from '../db/in-school';
 import { rowsBy } from '../facts/by';
 import { knownOfEach } from '../facts/known-of-pilot';
 import { loadFactsOf, ownKey } from '../facts/weakness-facts';
+import { saidOf } from '../facts/said-by-pilot';
 import { notFound } from '../problem/problem';
 
 /** A weakness with the facts that decide it; the app works out the rungs from these with the same core. */
@@ -29,6 +30,7 @@ export async function weaknessPages(school: SchoolTx, ids: readonly string[]) {
   const pilots = rowsBy((await tx('pilots').whereIn('id', pilotIds)) as Keyed[], ({ id }) => id);
   const wanted = [...facts].map(([weaknessId, { pilotId }]) => ({ weaknessId, pilotId }));
   const known = await knownOfEach(school, wanted);
+  const said = of(await saidOf(school, ids));
   const occurrences = of(await tx('occurrences').whereIn('weaknessId', ids).orderBy('happened_at', 'desc'));
   return Object.fromEntries(
     wanted.map(({ weaknessId: id, pilotId }, i) => {
@@ -46,6 +48,7 @@ export async function weaknessPages(school: SchoolTx, ids: readonly string[]) {
           moves: moves as unknown,
           plans: plans as unknown,
           occurrences: occurrences(id) as unknown,
+          said: said(id) as unknown,
         },
       ];
     }),

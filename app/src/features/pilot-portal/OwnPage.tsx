@@ -1,7 +1,5 @@
 import { causeWords } from '@skelby/copy/causes';
-import { untilCleared } from '../../shared/copy/restriction-copy';
-import { restricts } from '@skelby/core/clearance/open-states';
-import type { PilotPortalPage } from '@skelby/core/pages/pages';
+import type { PilotPortalPage } from '@skelby/core/pages/portal';
 import { blockWords } from '../../shared/copy/block-copy';
 import type { CauseId } from '@skelby/core/causes/causes';
 import type { DrillId } from '@skelby/core/drills/drills';
@@ -26,6 +24,8 @@ import { RUNGS } from '@skelby/core/clearance/rungs';
 import { useOwnSending } from '../../offline/outbox/own-outbox';
 import { OwnWaiting } from '../../offline/ui/OwnWaiting';
 import { useOwnPage, useTell } from '../../offline/overlay/own-queries';
+import { ROLE_WORDS } from '../../shared/copy/role-copy';
+import { SeenOtherwise, ToBeRead } from './OwnSaid';
 
 /** A drill of one's own: the standard, and the sticks in motion when asked for. */
 function OwnDrill({
@@ -209,15 +209,26 @@ function OwnWeakness({
       </View>
       <Words>{cause.how}</Words>
       <Words as="strong">{`When it happens: ${cause.respond[onReleaseIn(pilot.mode)]}`}</Words>
-      {restricts(weakness) ? (
-        <Note icon="slash" heading="Until cleared">
-          {untilCleared(weakness.causeId)}
-        </Note>
-      ) : null}
+      <ToBeRead weakness={weakness} token={token} />
       {rests ? <Words as="soft">No practice of these until the check: it would move it.</Words> : null}
       {(weakness.drillIds ?? []).map((id) => (
         <OwnDrill key={id} drillId={id} pilot={pilot} token={token} rests={rests} />
       ))}
+      <SeenOtherwise weakness={weakness} token={token} />
+    </Part>
+  );
+}
+
+/** Whoever may read what is written of the pilot. */
+function ReadBy({ readBy = [] }: Pick<PilotPortalPage, 'readBy'>) {
+  if (readBy.length === 0) return null;
+  return (
+    <Part heading="Who can read this">
+      <Rows>
+        {readBy.map(({ name, role }, i) => (
+          <Row key={i} title={name} under={ROLE_WORDS[role]} />
+        ))}
+      </Rows>
     </Part>
   );
 }
@@ -241,6 +252,7 @@ function Own({
         <>
           <OwnSession page={page} token={token} />
           <FlownLately flown={page.flown} />
+          <ReadBy readBy={page.readBy} />
           <Words as="soft">{STANDING_LINE}</Words>
         </>
       }

@@ -1,15 +1,18 @@
-import type { PilotPortalPage } from '@skelby/core/pages/pages';
+import type { PilotPortalPage } from '@skelby/core/pages/portal';
 import type { CauseId } from '@skelby/core/causes/causes';
-import { tellNearMiss } from '@skelby/core/commands/handles';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { sayOfWeakness, tellNearMiss } from '@skelby/core/commands/handles';
+import type { Says } from '@skelby/core/commands/of-a-pilot';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { v7 as uuid } from 'uuid';
 import { getAs, putAs } from '../../shared/api/client';
 import { todayHere } from '../../shared/copy/dates';
 
+const ownKey = (token: string) => ['own', token.slice(0, 8)];
+
 export const useOwnPage = (token: string) =>
   useQuery({
-    queryKey: ['own', token.slice(0, 8)],
+    queryKey: ownKey(token),
     queryFn: () => getAs<PilotPortalPage>(token, '/own'),
     enabled: token !== '',
   });
@@ -26,6 +29,23 @@ export function useTell(token: string) {
       }),
     onSuccess: () => {
       key.current = uuid();
+    },
+  });
+}
+
+/** Says something of a weakness of one's own; a second try of the same is the same saying. */
+export function useSay(token: string) {
+  const client = useQueryClient();
+  const key = useRef(uuid());
+  return useMutation({
+    mutationFn: (said: { readonly weaknessId: string; readonly says: Says; readonly words: string }) =>
+      putAs(token, sayOfWeakness.address.build({ id: key.current }), {
+        ...said,
+        at: new Date().toISOString(),
+      }),
+    onSuccess: () => {
+      key.current = uuid();
+      return client.invalidateQueries({ queryKey: ownKey(token) });
     },
   });
 }

@@ -1,0 +1,25 @@
+import type { SaidByPilot as Said, WeaknessPage } from '@skelby/core/pages/pages';
+import { sayTime } from '../../shared/copy/dates';
+import { Note } from '../../shared/ui/Note';
+import { Words } from '../../shared/ui/Words';
+
+const newest = (said: readonly Said[], says: Said['says']) =>
+  said.filter((each) => each.says === says).at(-1);
+
+/** What the pilot says of it: read, when that was, and another view beside the trainer's. */
+export function SaidByPilot({ page: { said = [], pilot } }: { readonly page: WeaknessPage }) {
+  const read = newest(said, 'read');
+  const otherwise = newest(said, 'otherwise');
+  return (
+    <>
+      {read ? (
+        <Words as="soft">{`${pilot.name} read what holds until then: ${sayTime(read.saidAt)}.`}</Words>
+      ) : null}
+      {otherwise ? (
+        <Note icon="message-square" heading={`${pilot.name} sees it otherwise`}>
+          {`“${otherwise.words ?? ''}” ${sayTime(otherwise.saidAt)}.`}
+        </Note>
+      ) : null}
+    </>
+  );
+}
