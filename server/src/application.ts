@@ -5,8 +5,10 @@ import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
+import type { Changes } from './db/changes';
 import type { Jobs } from './db/jobs';
 import type { Lanes } from './db/lanes';
+import type { Live } from './http/live';
 import { problems } from './http/problems';
 import { type InFlight, requests } from './http/requests';
 import { sameOriginWrites } from './http/same-origin';
@@ -17,6 +19,8 @@ import { apiRouter } from './routes';
 export interface ApplicationOptions {
   readonly lanes: Lanes;
   readonly jobs: Jobs;
+  readonly changes: Changes;
+  readonly live: Live;
   readonly log: Logger;
   /** Folder of the built app. */
   readonly appFolder: string;
@@ -77,6 +81,8 @@ function healthRouter(db: Knex, isStopping: () => boolean): Router {
 export function application({
   lanes,
   jobs,
+  changes,
+  live,
   log,
   appFolder,
   isStopping,
@@ -92,7 +98,7 @@ export function application({
     if (error.code !== 'ECONNRESET' && error.code !== 'EPIPE' && error.code !== 'ERR_STREAM_PREMATURE_CLOSE')
       log.error({ err: error }, 'stream failed');
   });
-  const api = apiRouter(lanes, jobs, log);
+  const api = apiRouter({ lanes, jobs, changes, live, log });
   const health = healthRouter(lanes.asked, isStopping);
   koa.use(requests(log, inFlight));
   koa.use(

@@ -1,11 +1,13 @@
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import { application } from './application';
+import { openChanges } from './db/changes';
 import { openJobs } from './db/jobs';
 import { openLanes } from './db/lanes';
 import { assertUpToDate } from './db/migrate';
 import { assertWorkingRole } from './db/working-role';
 import { workOnImports } from './exchange/work-on-import';
+import { live } from './http/live';
 import { InFlight } from './http/requests';
 
 const STOP_WITHIN_MS = 10_000;
@@ -32,10 +34,18 @@ let stopping = false;
 await assertWorkingRole(lanes.asked);
 await assertUpToDate(lanes.asked);
 const jobs = await openJobs(setting('DATABASE_URL'), (error) => log.error({ err: error }, 'jobs'));
-await workOnImports(jobs, { files: lanes.files, log, isStopping: () => stopping });
+const changes = await openChanges(
+  setting('DATABASE_DIRECT_URL', setting('DATABASE_URL')),
+  lanes.asked,
+  (error) => log.error({ err: error }, 'changes'),
+);
+const streams = live(lanes.asked, changes);
+await workOnImports(jobs, { files: lanes.files, changes, log, isStopping: () => stopping });
 const server = application({
   lanes,
   jobs,
+  changes,
+  live: streams,
   log,
   appFolder: setting('APP_FOLDER'),
   isStopping: () => stopping,
@@ -61,9 +71,10 @@ function stop(signal: string): void {
     log.warn('stopping took too long');
     process.exit(1);
   }, STOP_WITHIN_MS).unref();
+  streams.end();
   server.close(() => {
     // A reader that hung up has closed its connection, but its handler may still be at work.
-    void Promise.all([inFlight.none(), jobs.close()])
+    void Promise.all([inFlight.none(), jobs.close(), changes.close()])
       .then(() => lanes.close())
       .then(() => {
         log.info('stopped');

@@ -1,7 +1,7 @@
 import Router from '@koa/router';
 import type { AnyCommand } from '@skelby/core/commands/command';
 import { COMMANDS } from '@skelby/core/commands/commands';
-import { recordOwnRep, tellNearMiss } from '@skelby/core/commands/of-a-pilot';
+import { recordOwnRep, sayOfWeakness, tellNearMiss } from '@skelby/core/commands/of-a-pilot';
 import type { Knex } from 'knex';
 import type { Context } from 'koa';
 import type { Logger } from 'pino';
@@ -9,14 +9,21 @@ import { carryOutBatch } from './commands/batch';
 import { carryOut, given, isOfTrainer } from './commands/carry-out';
 import { forgetPilot } from './commands/forget-pilot';
 import { makeLink } from './commands/make-link';
-import { type PilotHandler, recordOwnRepOf, tellNearMissOf } from './commands/of-a-pilot';
+import {
+  type PilotCommand,
+  type PilotHandler,
+  recordOwnRepOf,
+  sayOfWeaknessOf,
+  tellNearMissOf,
+} from './commands/of-a-pilot';
 import { exchangeRoutes } from './exchange/routes';
 import { recordEvent } from './facts/events';
 import { experienceOf } from './facts/experience';
 import { ruleInForce } from './facts/occurrence-rows';
 import { unitsOf } from './facts/units';
 import { bodyOf } from './http/body';
-import { inTheirSchool, keyIn } from './http/in-their-school';
+import { type InTheirSchool, inTheirSchool, keyIn } from './http/in-their-school';
+import { type Live, tellsOfChanges } from './http/live';
 import { asPilot } from './http/pilot-link';
 import { makeSignIn, signOut, type Who } from './http/session';
 import { debriefOf, debriefVersion } from './pages/debrief';
@@ -26,7 +33,7 @@ import { historyPage } from './pages/history';
 import { pilotEverything } from './pages/pilot-everything';
 import { pilotPage } from './pages/pilot-page';
 import { pilotPortal } from './pages/pilot-portal';
-import { prefetchPage } from './pages/prefetch';
+import { carriedSince } from './pages/prefetch';
 import { calibrationPage } from './pages/calibration';
 import { rankEvidence } from './pages/ranking';
 import { recentFlights, roster } from './pages/roster';
@@ -36,6 +43,7 @@ import { weaknessPage } from './pages/weakness';
 import { peopleRoutes } from './people/routes';
 import { notFound } from './problem/problem';
 import type { SchoolTx } from './db/in-school';
+import type { Changes } from './db/changes';
 import type { Jobs } from './db/jobs';
 import type { Lanes } from './db/lanes';
 
@@ -74,7 +82,7 @@ function keysOf(command: AnyCommand, ctx: Context): Record<string, string> {
 
 /** What the holder of a pilot's private link may read and do. */
 function pilotRoutes(router: Router, db: Knex): void {
-  const does = <C extends typeof recordOwnRep | typeof tellNearMiss>(command: C, handler: PilotHandler<C>) =>
+  const does = <C extends PilotCommand>(command: C, handler: PilotHandler<C>) =>
     router.put(command.address.pattern, async (ctx) => {
       ctx.body = await asPilot(db, ctx, async (school, holder) =>
         handler(school, holder, await given(command, keysOf(command, ctx) as never, bodyOf(ctx))),
@@ -85,35 +93,11 @@ function pilotRoutes(router: Router, db: Knex): void {
   });
   does(recordOwnRep, recordOwnRepOf);
   does(tellNearMiss, tellNearMissOf);
+  does(sayOfWeakness, sayOfWeaknessOf);
 }
 
-/**
- * Everything under /api. Routes are matched in one case only: what stands before a handler must not be passed
- * by writing its address otherwise.
- */
-export function apiRouter(lanes: Lanes, jobs: Jobs, log: Logger): Router {
-  const { asked: db, ahead } = lanes;
-  const router = new Router({ prefix: '/api', sensitive: true });
-  const inSchool = inTheirSchool(db);
-  const later = inTheirSchool(db, ahead);
-  router.post('/sign-in', makeSignIn(db));
-  router.post('/sign-out', signOut(db));
-  pilotRoutes(router, db);
-  exchangeRoutes(router, lanes, jobs);
-  router.get('/carry', later('read', prefetchPage));
-  router.get('/history', inSchool('history', historyPage));
-  peopleRoutes(router, db, inSchool);
-  for (const [address, page] of Object.entries(PAGES))
-    router.get(
-      address,
-      inSchool('read', async (school, ctx) => page(school, ctx)),
-    );
-  for (const command of COMMANDS as readonly AnyCommand[])
-    if (isOfTrainer(command))
-      router.put(
-        command.address.pattern,
-        inSchool('read', (school, ctx) => carryOut(school, command, keysOf(command, ctx), bodyOf(ctx))),
-      );
+/** A pilot's private links, everything there is of one, and forgetting one. */
+function recordRoutes(router: Router, inSchool: InTheirSchool, later: InTheirSchool): void {
   router.post(
     '/pilots/:id/links',
     inSchool('keep-records', (school, ctx) => makeLink(school, keyIn(ctx, 'id', 'pilot'), bodyOf(ctx))),
@@ -132,6 +116,52 @@ export function apiRouter(lanes: Lanes, jobs: Jobs, log: Logger): Router {
     '/pilots/:id/forget',
     inSchool('forget', (school, ctx) => forgetPilot(school, keyIn(ctx, 'id', 'pilot'), bodyOf(ctx))),
   );
+}
+
+interface ApiParts {
+  readonly lanes: Lanes;
+  readonly jobs: Jobs;
+  readonly changes: Changes;
+  readonly live: Live;
+  readonly log: Logger;
+}
+
+/**
+ * Everything under /api. Routes are matched in one case only: what stands before a handler must not be passed
+ * by writing its address otherwise.
+ */
+export function apiRouter({ lanes, jobs, changes, live, log }: ApiParts): Router {
+  const { asked: db, ahead } = lanes;
+  const router = new Router({ prefix: '/api', sensitive: true });
+  const inSchool = inTheirSchool(db);
+  const later = inTheirSchool(db, ahead);
+  router.use(tellsOfChanges(changes));
+  router.get('/live', live.stream);
+  router.post('/sign-in', makeSignIn(db));
+  router.post('/sign-out', signOut(db));
+  pilotRoutes(router, db);
+  exchangeRoutes(router, lanes, jobs);
+  router.get(
+    '/carry',
+    later('read', (school, ctx) => {
+      const { since } = ctx.query;
+      return carriedSince(school, typeof since === 'string' ? since : undefined);
+    }),
+  );
+  router.get('/history', inSchool('history', historyPage));
+  peopleRoutes(router, db, inSchool);
+  for (const [address, page] of Object.entries(PAGES))
+    router.get(
+      address,
+      inSchool('read', async (school, ctx) => page(school, ctx)),
+    );
+  for (const command of COMMANDS as readonly AnyCommand[])
+    if (isOfTrainer(command))
+      router.put(
+        command.address.pattern,
+        inSchool('read', (school, ctx) => carryOut(school, command, keysOf(command, ctx), bodyOf(ctx))),
+      );
+  recordRoutes(router, inSchool, later);
   router.post(
     '/v1/rank',
     inSchool('read', (school, ctx) => rankEvidence(school, bodyOf(ctx))),

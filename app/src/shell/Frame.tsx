@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { type Href, Link, Redirect, Slot, usePathname } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { readAnewOnChange } from '../offline/live';
 import { keepPrefetching } from '../offline/prefetch/prefetch';
 import { OfflineStrip } from '../offline/ui/OfflineStrip';
 import { DrillBookProvider } from '../shared/api/use-drills';
@@ -164,6 +165,7 @@ export function Frame() {
     if (isWaiting) loadArithmetic();
   }, [isWaiting]);
   useEffect(() => (accountId ? keepPrefetching(client) : undefined), [client, accountId]);
+  useEffect(() => (accountId ? readAnewOnChange(client) : undefined), [client, accountId]);
 
   if (me.data === null)
     return <Redirect href={{ pathname: '/sign-in', params: wanted === '/' ? {} : { next: wanted } }} />;

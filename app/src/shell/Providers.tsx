@@ -1,4 +1,4 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { type ReactNode, useEffect, useState } from 'react';
 import { ApiProblem } from '../shared/api/client';
 import { KEPT_MS, keepQueries } from '../offline/prefetch/kept-queries';
@@ -6,11 +6,26 @@ import { useOwnFonts } from '../shared/ui/fonts';
 
 const RETRIES = 2;
 
+/** Signed out meanwhile, whatever is asked first says so: who is signed in is asked anew. */
+function askingWhoIsHere(): QueryCache {
+  const cache: QueryCache = new QueryCache({
+    onError: (error, { queryKey }) => {
+      if (error instanceof ApiProblem && error.status === 401 && queryKey[0] !== 'me')
+        cache
+          .find({ queryKey: ['me'] })
+          ?.fetch()
+          .catch(() => undefined);
+    },
+  });
+  return cache;
+}
+
 export function Providers({ children }: { readonly children: ReactNode }) {
   useOwnFonts();
   const [client] = useState(
     () =>
       new QueryClient({
+        queryCache: askingWhoIsHere(),
         defaultOptions: {
           queries: {
             staleTime: 5_000,

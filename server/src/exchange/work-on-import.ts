@@ -2,6 +2,7 @@ import { Readable } from 'node:stream';
 import type { ImportReport } from '@skelby/core/pages/imports';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
+import type { Changes } from '../db/changes';
 import { inSchool, type SchoolTx } from '../db/in-school';
 import type { Job, Jobs, PieceEnd } from '../db/jobs';
 import { OUR_MISTAKE, passesByItself, Problem } from '../problem/problem';
@@ -28,8 +29,15 @@ export interface ImportWork {
 }
 
 /** Takes up the work on files that are brought in. */
-export const workOnImports = (jobs: Jobs, work: ImportWork): Promise<void> =>
-  jobs.work('imports', (job) => workOnImport(job, work));
+export const workOnImports = (
+  jobs: Jobs,
+  { changes, ...work }: ImportWork & { readonly changes: Pick<Changes, 'tell'> },
+): Promise<void> =>
+  jobs.work('imports', async (job) => {
+    const end = await workOnImport(job, work);
+    changes.tell({ schoolId: job.schoolId, sessionId: null });
+    return end;
+  });
 
 /** As much as a piece of time allows. @throws whatever passes by itself, so that the job comes again */
 export async function workOnImport(job: Job, { files, log, isStopping }: ImportWork): Promise<PieceEnd> {

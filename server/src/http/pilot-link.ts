@@ -57,6 +57,7 @@ export async function asPilot<T>(
     : undefined;
   if (!found)
     throw new Problem(404, 'Not found', 'This link leads nowhere any more: ask your trainer for a new one.');
+  ctx.state['schoolOfLink'] = found.schoolId;
   const device = found.binds ? deviceOf(ctx, found) : null;
   return inSchool(db, { schoolId: found.schoolId, accountId: null }, async (school) => {
     const { tx } = school;

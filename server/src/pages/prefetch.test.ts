@@ -1,6 +1,7 @@
-import { inSchool } from '../db/in-school';
+import { inSchool, type SchoolTx } from '../db/in-school';
 import { type Lanes, openLanes } from '../db/lanes';
-import { id, occurrence, PILOT } from '../testing/test-school';
+import { CRAFT, id, occurrence, PILOT, rep, SITE } from '../testing/test-school';
+import { recordEvent } from '../facts/events';
 import { ownSchool } from '../testing/own-school';
 import { prefetchPage } from './prefetch';
 
@@ -51,7 +52,7 @@ test('as many statements for forty pilots as for one, and each page as its own a
   const many = await prefetched();
   expect(Object.keys(many.page.weakness)).toHaveLength(40);
   expect(many.statements).toBe(one.statements);
-  expect(many.statements).toBeLessThanOrEqual(40);
+  expect(many.statements).toBeLessThanOrEqual(41);
   const asSent = JSON.parse(JSON.stringify(many.page)) as Record<
     'weakness' | 'occurrence' | 'debrief' | 'pilot',
     Record<string, unknown>
@@ -71,3 +72,73 @@ test('as many statements for forty pilots as for one, and each page as its own a
     }
   }
 }, 60_000);
+
+describe('a phone that is up to date', () => {
+  const carried = async (since?: string) =>
+    (
+      await own.here.trainer.get<{ version: string; same?: true; roster?: object }>(
+        `/carry${since ? `?since=${since}` : ''}`,
+      )
+    ).body;
+
+  test('costs one small answer, and is given all again after any change that a page could show', async () => {
+    const { trainer } = own.here;
+    const [pilotId, occurrenceId, weaknessId, planId] = [id(), id(), id(), id()];
+    const changes: readonly (readonly [path: string, body: object])[] = [
+      [`/pilots/${pilotId}`, PILOT],
+      [`/occurrences/${occurrenceId}`, occurrence(pilotId)],
+      [
+        `/occurrences/${occurrenceId}/confirmation`,
+        { causeId: 'overcontrol', weaknessId, moveId: id(), planId, at: new Date().toISOString() },
+      ],
+      [`/reps/${id()}`, rep(weaknessId)],
+      [
+        `/occurrences/${occurrenceId}/confirmation/taken-back`,
+        { moveId: id(), at: new Date().toISOString(), reason: 'Another one.' },
+      ],
+      [`/occurrences/${occurrenceId}/withdrawn`, { reason: 'Entered twice.' }],
+      [`/craft/${id()}`, CRAFT],
+      [`/sites/${id()}`, SITE],
+      ['/school/units', { speed: 'km/h', length: 'm' }],
+    ];
+    let { version } = await carried();
+    for (const [path, body] of changes) {
+      const same = await carried(version);
+      expect(same).toEqual({ version, same: true });
+      expect([path, (await trainer.put(path, body)).status]).toEqual([path, 200]);
+      const after = await carried(version);
+      expect([path, after.same, after.version === version]).toEqual([path, undefined, false]);
+      expect(after.roster).toBeDefined();
+      version = after.version;
+    }
+    // Signing in and reading change no page.
+    await own.here.server.visitor().signIn(own.here.email);
+    expect((await carried(version)).same).toBe(true);
+  });
+
+  test('does not miss a change that began before the newest one and was committed after it', async () => {
+    const { schoolId } = own.here;
+    let go = () => {};
+    const wait = new Promise<void>((resolve) => {
+      go = resolve;
+    });
+    const event = (school: SchoolTx) =>
+      recordEvent(school, { action: 'changed', subject: 'pilot', subjectId: id() });
+    const who = { schoolId, accountId: null };
+    let begun = () => {};
+    const hasBegun = new Promise<void>((resolve) => {
+      begun = resolve;
+    });
+    const slow = inSchool(lanes.asked, who, async (school) => {
+      await event(school);
+      begun();
+      await wait;
+    });
+    await hasBegun;
+    await inSchool(lanes.asked, who, event);
+    const { version } = await carried();
+    go();
+    await slow;
+    expect((await carried(version)).same).toBeUndefined();
+  });
+});

@@ -1,4 +1,5 @@
 import type { SchoolTx } from '../db/in-school';
+import { schoolVersion } from '../facts/school-version';
 import { debriefsOf } from './debrief';
 import { drillVersions } from './drills';
 import { experienceOf } from '../facts/experience';
@@ -13,6 +14,15 @@ import { weaknessPages } from './weakness';
 interface Line {
   readonly id: string;
   readonly pilotId: string;
+}
+
+/**
+ * What a phone takes along; where nothing was changed since it last did, only that.
+ * @param since the version that the phone has; absent: it has none
+ */
+export async function carriedSince(school: SchoolTx, since: string | undefined) {
+  const version = await schoolVersion(school);
+  return since === version ? { version, same: true as const } : { version, ...(await prefetchPage(school)) };
 }
 
 /**

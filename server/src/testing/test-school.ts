@@ -8,10 +8,12 @@ import { v7 as uuid } from 'uuid';
 import { application } from '../application';
 import { addSchool, addTrainer } from '../db/add-school';
 import { connect } from '../db/connection';
+import { type Changes, openChanges } from '../db/changes';
 import { type Jobs, openJobs } from '../db/jobs';
 import { type Lanes, openLanes } from '../db/lanes';
 import { migrate } from '../db/migrate';
 import { workOnImports } from '../exchange/work-on-import';
+import { live } from '../http/live';
 import { InFlight } from '../http/requests';
 
 const PASSWORD = 'a long enough password';
@@ -133,23 +135,32 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
   // The server works as in earnest: by a connection that owns nothing. Tests look at the tables as the owner.
   const working = new URL(process.env['TEST_CLUSTER_APP_URL'] ?? '');
   working.pathname = `/${name}`;
-  const running: { readonly server: Server; readonly lanes: Lanes; readonly jobs: Jobs }[] = [];
+  const running: {
+    readonly server: Server;
+    readonly lanes: Lanes;
+    readonly jobs: Jobs;
+    readonly changes: Changes;
+  }[] = [];
   /** Starts a server of its own on this database. @returns its address */
   const another = async (proxies = 0): Promise<string> => {
     const lanes = openLanes(working.href);
     const log = pino({ level: 'silent' });
     const jobs = await openJobs(working.href, () => undefined);
-    await workOnImports(jobs, { files: lanes.files, log, isStopping: () => false });
+    const changes = await openChanges(working.href, lanes.asked, () => undefined);
+    const streams = live(lanes.asked, changes);
+    await workOnImports(jobs, { files: lanes.files, changes, log, isStopping: () => false });
     const server = application({
       lanes,
       jobs,
+      changes,
+      live: streams,
       log,
       appFolder: options.appFolder ?? '/nowhere',
       isStopping: options.isStopping ?? (() => false),
       inFlight: new InFlight(),
       proxies,
     }).listen(0, '127.0.0.1');
-    running.push({ server, lanes, jobs });
+    running.push({ server, lanes, jobs, changes });
     await new Promise((resolve) => {
       server.once('listening', resolve);
     });
@@ -178,12 +189,13 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
       return new Visitor(base).signIn(email);
     },
     close: async () => {
-      for (const { server, lanes, jobs } of running) {
+      for (const { server, lanes, jobs, changes } of running) {
         server.closeAllConnections();
         await new Promise((resolve) => {
           server.close(resolve);
         });
         await jobs.close();
+        await changes.close();
         await lanes.close();
       }
       await db.destroy();

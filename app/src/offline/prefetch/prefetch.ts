@@ -1,4 +1,4 @@
-import type { PrefetchPage, Roster } from '@skelby/core/pages/pages';
+import type { PrefetchPage, Roster, SameAsBefore } from '@skelby/core/pages/pages';
 import type { QueryClient } from '@tanstack/react-query';
 import { ApiProblem, get, NoConnection } from '../../shared/api/client';
 import { keep, kept } from '../../shared/storage/storage';
@@ -9,6 +9,8 @@ const MANY = ['weakness', 'occurrence', 'debrief', 'pilot'] as const;
 const EVERY_MS = 120_000;
 const AFTER_FIRST_PAGE_MS = 2_500;
 
+/** What the server called what this phone took along. */
+const VERSION = 'carried';
 const DROPPED = 'forgotten.dropped';
 
 /** Drops every page that this phone keeps, but for who is signed in; what is on the screen is read anew. */
@@ -30,7 +32,9 @@ export function dropForgotten(client: QueryClient, { pilots }: Pick<Roster, 'pil
 async function prefetch(client: QueryClient): Promise<void> {
   // What is sent while this is on its way may not be in the answer.
   const readAt = Date.now();
-  const all = await get<PrefetchPage>('/carry');
+  const had = hasAll(client) ? kept<string>(VERSION) : null;
+  const all = await get<PrefetchPage | SameAsBefore>(had ? `/carry?since=${had}` : '/carry');
+  if (all.same) return;
   dropForgotten(client, all.roster);
   const lay = (key: readonly string[], data: unknown) => {
     // A page may have been read by itself meanwhile.
@@ -40,7 +44,12 @@ async function prefetch(client: QueryClient): Promise<void> {
   for (const name of SINGLE) lay([name], all[name]);
   for (const name of MANY) for (const [id, page] of Object.entries(all[name])) lay([name, id], page);
   await outbox.forgetSent(readAt);
+  if (all.version) keep(VERSION, all.version);
 }
+
+/** Whether what was taken along is still there: a browser may have emptied one shelf and not the other. */
+const hasAll = (client: QueryClient): boolean =>
+  SINGLE.every((name) => client.getQueryData([name]) !== undefined);
 
 /**
  * Keeps this phone ready to walk out of signal: soon after the first page, every few minutes, and when it is
