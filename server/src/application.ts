@@ -8,7 +8,7 @@ import type { Logger } from 'pino';
 import type { Changes } from './db/changes';
 import type { Jobs } from './db/jobs';
 import type { Lanes } from './db/lanes';
-import type { Live } from './http/live';
+import type { LiveStreams } from './http/live';
 import { problems } from './http/problems';
 import { type InFlight, requests } from './http/requests';
 import { sameOriginWrites } from './http/same-origin';
@@ -20,7 +20,7 @@ export interface ApplicationOptions {
   readonly lanes: Lanes;
   readonly jobs: Jobs;
   readonly changes: Changes;
-  readonly live: Live;
+  readonly live: LiveStreams;
   readonly log: Logger;
   /** Folder of the built app. */
   readonly appFolder: string;

@@ -23,7 +23,7 @@ import { ruleInForce } from './facts/occurrence-rows';
 import { unitsOf } from './facts/units';
 import { bodyOf } from './http/body';
 import { type InTheirSchool, inTheirSchool, keyIn } from './http/in-their-school';
-import { type Live, tellsOfChanges } from './http/live';
+import { type LiveStreams, tellsOfChanges } from './http/live';
 import { asPilot } from './http/pilot-link';
 import { makeSignIn, signOut, type Who } from './http/session';
 import { debriefOf, debriefVersion } from './pages/debrief';
@@ -122,7 +122,7 @@ interface ApiParts {
   readonly lanes: Lanes;
   readonly jobs: Jobs;
   readonly changes: Changes;
-  readonly live: Live;
+  readonly live: LiveStreams;
   readonly log: Logger;
 }
 

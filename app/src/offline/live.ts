@@ -14,7 +14,7 @@ const NOT_READ_ANEW = ['history', 'imports', 'own-second-factor'];
  * @param onChange called at once for a change, and every minute while no stream is open
  * @returns stops it
  */
-export function hearChanges(onChange: () => void): () => void {
+function hearChanges(onChange: () => void): () => void {
   const stop = new AbortController();
   const tabs = new BroadcastChannel(NAME);
   tabs.onmessage = onChange;

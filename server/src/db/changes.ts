@@ -13,18 +13,18 @@ const TRIES_AGAIN_MS = 1_000;
 /** By nobody in particular, or by several. */
 const NOBODY = '-';
 
-export interface Change {
+export interface SchoolChange {
   readonly schoolId: string;
   /** The session whose entry it was; null: another's, or several. */
   readonly sessionId: string | null;
 }
 
 /** Null: the line was down, and anything may have changed. */
-type Hears = (change: Change | null) => void;
+type Hears = (change: SchoolChange | null) => void;
 
 export interface Changes {
   /** Something was changed and committed. */
-  readonly tell: (change: Change) => void;
+  readonly tell: (change: SchoolChange) => void;
   readonly hear: (hears: Hears) => void;
   readonly close: () => Promise<void>;
 }
@@ -37,7 +37,7 @@ interface Due {
   lastAt: number;
 }
 
-function changeIn(payload: string | undefined): Change | null {
+function changeIn(payload: string | undefined): SchoolChange | null {
   const [schoolId = '', sessionId = NOBODY] = (payload ?? '').split(' ');
   return UUID.test(schoolId) ? { schoolId, sessionId: sessionId === NOBODY ? null : sessionId } : null;
 }

@@ -102,19 +102,17 @@ test('a pilot who tells something by the private link is heard of as well', asyn
   const link = await trainer.ask<{ token: string }>('POST', `/api/pilots/${pilotId}/links`, { days: 5 });
   await pause(1_200);
   const stream = await listen(server.base, await server.colleague(schoolId));
-  await server
-    .visitor()
-    .ask(
-      'PUT',
-      `/api/own/near-miss/${id()}`,
-      {
-        causeId: 'overcontrol',
-        note: 'It came close.',
-        happenedAt: new Date().toISOString(),
-        day: new Date().toISOString().slice(0, 10),
-      },
-      { Authorization: `Bearer ${link.body.token}` },
-    );
+  await server.visitor().ask(
+    'PUT',
+    `/api/own/near-miss/${id()}`,
+    {
+      causeId: 'overcontrol',
+      note: 'It came close.',
+      happenedAt: new Date().toISOString(),
+      day: new Date().toISOString().slice(0, 10),
+    },
+    { Authorization: `Bearer ${link.body.token}` },
+  );
   await until(() => stream.told() === 1);
   stream.close();
 });

@@ -1,7 +1,7 @@
 import { PassThrough } from 'node:stream';
 import type { Knex } from 'knex';
 import type { Context, Middleware } from 'koa';
-import type { Change, Changes } from '../db/changes';
+import type { Changes, SchoolChange } from '../db/changes';
 import { type Who, whoAsks } from './session';
 
 /** Server-sent events (HTML Living Standard, section 9.2): that something changed, never what. */
@@ -19,17 +19,17 @@ interface Stream {
   readonly out: PassThrough;
 }
 
-export interface Live {
+export interface LiveStreams {
   /** Answers with a stream. */
   readonly stream: Middleware;
   /** Ends every stream, so that the server can stop. */
   readonly end: () => void;
 }
 
-export function live(db: Knex, changes: Pick<Changes, 'hear'>): Live {
+export function live(db: Knex, changes: Pick<Changes, 'hear'>): LiveStreams {
   const schools = new Map<string, Set<Stream>>();
   const all = () => [...schools.values()].flatMap((streams) => [...streams]);
-  changes.hear((change: Change | null) => {
+  changes.hear((change: SchoolChange | null) => {
     const streams = change ? [...(schools.get(change.schoolId) ?? [])] : all();
     // Whoever entered it has it already.
     for (const { sessionId, out } of streams) if (sessionId !== change?.sessionId) out.write(CHANGED);

@@ -13,7 +13,7 @@ export interface OfAccount {
   readonly accountId: string;
 }
 
-export interface SecondFactor {
+export interface SecondFactorState {
   /** Base32; null: none. */
   readonly secret: string | null;
   /** Null: not asked for when signing in. */
@@ -42,9 +42,12 @@ const spareHash = (code: string): Buffer =>
     .update(code.toLowerCase().replaceAll(/[^0-9a-z]/g, ''))
     .digest();
 
-export async function secondFactorOf(db: Knex, { schoolId, accountId }: OfAccount): Promise<SecondFactor> {
+export async function secondFactorOf(
+  db: Knex,
+  { schoolId, accountId }: OfAccount,
+): Promise<SecondFactorState> {
   const { rows } = (await db.raw('select * from second_factor_of(?, ?)', [schoolId, accountId])) as {
-    rows: SecondFactor[];
+    rows: SecondFactorState[];
   };
   return rows[0] ?? { secret: null, since: null, spare: 0 };
 }

@@ -11,12 +11,12 @@ import { assertPassword, type Who, whoAsks } from '../http/session';
 import { assertPlain } from '../problem/plain';
 import { assertStrong } from './strength';
 
-export const text = (label: string) =>
+export const typedText = (label: string) =>
   string()
     .strict()
     .defined(`${label} is empty: type it.`)
     .typeError(`${label} is no text: write it as text.`);
-const passwordShape = object({ now: text('Password'), password: text('New password') }).noUnknown();
+const passwordShape = object({ now: typedText('Password'), password: typedText('New password') }).noUnknown();
 /** Null: all but the one that asks. */
 const endShape = object({ id: keyOrNone('session') }).noUnknown();
 

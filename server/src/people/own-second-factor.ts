@@ -9,13 +9,13 @@ import { newSecret, newSpareCodes, secondFactorOf, spendsCode, totpOf } from '..
 import { assertPassword, type Who, whoAsks } from '../http/session';
 import { assertPlain } from '../problem/plain';
 import { badField, conflict } from '../problem/problem';
-import { text } from './own-account';
+import { typedText } from './own-account';
 
 /** One's own second factor: set up with the password, on with a first code, off with the password. */
 
-const passwordShape = object({ now: text('Password') }).noUnknown();
+const passwordShape = object({ now: typedText('Password') }).noUnknown();
 const codeShape = object({
-  code: text('Code').max(40, 'Code is too long: at most 40 characters.'),
+  code: typedText('Code').max(40, 'Code is too long: at most 40 characters.'),
 }).noUnknown();
 
 /** Takes it off; what asks for nothing afterwards is written down. */

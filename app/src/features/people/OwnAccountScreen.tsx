@@ -10,7 +10,7 @@ import { Loaded } from '../../shared/ui/Loaded';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
-import { SecondFactor } from './SecondFactor';
+import { SecondFactorPart } from './SecondFactorPart';
 
 const DEVICE_WORDS: Readonly<Record<OwnSession['device'], string>> = {
   phone: 'A phone',
@@ -81,7 +81,7 @@ export function OwnAccountScreen() {
           aside={
             <>
               <ChangePassword changePassword={acts.changePassword} />
-              <SecondFactor />
+              <SecondFactorPart />
             </>
           }
         >

@@ -35,7 +35,7 @@ import { HowSure, WhatItTakes } from './HowSure';
 import { OtherwiseNow } from './OtherwiseNow';
 import { OnWatch } from '../../shared/drawing/OnWatch';
 import { chartName, curveSentence, rungWords } from '../../shared/copy/rung-copy';
-import { SaidByPilot } from './SaidByPilot';
+import { PilotsWord } from './PilotsWord';
 import { useMove, useWeakness, useWorkedOut, type WorkedOut } from '../../offline/overlay/weakness-queries';
 import { valuesOf } from '../../shared/copy/value-copy';
 import { whyWords } from './why-copy';
@@ -247,7 +247,7 @@ function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
           {untilCleared(page.weakness.causeId)}
         </Note>
       ) : null}
-      <SaidByPilot page={page} />
+      <PilotsWord page={page} />
       <WhatDidNotLast page={page} clearance={clearance} restricted={restricted} />
       <OtherwiseNow page={page} worked={worked} />
       <LargeLadder

@@ -1,13 +1,13 @@
-import type { SaidByPilot as Said, WeaknessPage } from '@skelby/core/pages/pages';
+import type { SaidByPilot, WeaknessPage } from '@skelby/core/pages/pages';
 import { sayTime } from '../../shared/copy/dates';
 import { Note } from '../../shared/ui/Note';
 import { Words } from '../../shared/ui/Words';
 
-const newest = (said: readonly Said[], says: Said['says']) =>
+const newest = (said: readonly SaidByPilot[], says: SaidByPilot['says']) =>
   said.filter((each) => each.says === says).at(-1);
 
 /** What the pilot says of it: read, when that was, and another view beside the trainer's. */
-export function SaidByPilot({ page: { said = [], pilot } }: { readonly page: WeaknessPage }) {
+export function PilotsWord({ page: { said = [], pilot } }: { readonly page: WeaknessPage }) {
   const read = newest(said, 'read');
   const otherwise = newest(said, 'otherwise');
   return (

@@ -120,7 +120,7 @@ function On({ since, spare, off }: OwnSecondFactor & { readonly off: Acts['off']
 }
 
 /** One's own second factor: off, being set up, or on. */
-export function SecondFactor() {
+export function SecondFactorPart() {
   const own = useOwnSecondFactor();
   const acts = useSecondFactorActs();
   if (!own.data) return null;
