@@ -35,6 +35,7 @@ import { pilotPage } from './pages/pilot-page';
 import { pilotPortal } from './pages/pilot-portal';
 import { carriedSince } from './pages/prefetch';
 import { calibrationPage } from './pages/calibration';
+import { retentionPage } from './pages/retention';
 import { rankEvidence } from './pages/ranking';
 import { recentFlights, roster } from './pages/roster';
 import { recentSessions, sessionOf } from './pages/sessions';
@@ -59,6 +60,7 @@ const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown
   '/experience': experienceOf,
   '/experience/calibration': calibrationPage,
   '/school/rule': ruleInForce,
+  '/school/retention': retentionPage,
   '/sessions': recentSessions,
   '/drills': drillVersions,
   '/pilots/:id': (school, ctx) => pilotPage(school, keyIn(ctx, 'id', 'pilot')),

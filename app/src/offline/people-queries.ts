@@ -4,6 +4,7 @@ import type {
   OwnSecondFactor,
   OwnSession,
   PeoplePage,
+  RetentionPage,
 } from '@skelby/core/pages/people';
 import type { Role } from '@skelby/core/people/roles';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -115,3 +116,7 @@ export function useSecondFactorActs() {
   });
   return { begin, on, off };
 }
+
+/** Whom the school has not seen for longer than it keeps. Read from the server alone. */
+export const useRetention = () =>
+  useQuery({ queryKey: ['retention'], queryFn: () => get<RetentionPage>('/school/retention'), gcTime: 0 });

@@ -10,6 +10,7 @@ import { DrillBookProvider } from '../shared/api/use-drills';
 import { rightOfAddress } from '../shared/api/right-of-address';
 import { useMay } from '../shared/api/use-may';
 import { useBook } from '../offline/overlay/use-book';
+import { askToKeep } from '../shared/storage/room';
 import { outbox, useOutbox } from '../offline/outbox/use-outbox';
 import { loadArithmetic } from '../lazy';
 import type { IconName } from '../shared/ui/Button';
@@ -159,6 +160,8 @@ export function Frame() {
   }, [client]);
   useEffect(() => {
     outbox.use(accountId);
+    // What waits for signal must outlast a browser that tidies up.
+    if (accountId) void askToKeep();
   }, [accountId]);
   const isWaiting = useOutbox().items.length > 0;
   useEffect(() => {

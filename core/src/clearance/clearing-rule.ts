@@ -35,6 +35,8 @@ export interface ClearingRule {
   readonly sidesAlike?: boolean;
   /** Days between two checks on watch, at most; the second edition. */
   readonly mostDaysBetweenChecks?: number;
+  /** Whether whoever counted its tests may not sign it; absent: they may. */
+  readonly secondSigner?: boolean;
 }
 
 /** House defaults (common practice for the rates, as Biau and Porcher 2010 use them for the method). */
@@ -54,6 +56,7 @@ export const DEFAULT_RULE = {
   testsADay: 4,
   sidesAlike: false,
   mostDaysBetweenChecks: 90,
+  secondSigner: false,
 } as const satisfies ClearingRule;
 
 export const testOf = ({ test }: ClearingRule): TestKind => test ?? 'learning-curve';

@@ -15,7 +15,7 @@ import { saveCraft, saveFlight, savePilot, saveSite } from './save-records';
 import { saveSession } from './save-session';
 import { setReporting } from './set-reporting';
 import { setRule } from './set-rule';
-import { setUnits, switchExperience } from './school-settings';
+import { setRetention, setUnits, switchExperience } from './school-settings';
 import { stampWeakness } from './stamp-weakness';
 import { takeConfirmationBack } from './take-confirmation-back';
 import { takeRepBack } from './take-rep-back';
@@ -45,6 +45,7 @@ export const COMMANDS = [
   setUnits,
   setRule,
   setReporting,
+  setRetention,
   switchExperience,
   revokeLink,
   recordOwnRep,

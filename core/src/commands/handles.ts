@@ -88,6 +88,10 @@ export const saveDrillVersion = handle<DrillVersionFields>()(
 export const setUnits = handle<Units>()('set-units', '/school/units');
 export const setRule = handle<RuleFields>()('set-rule', '/school/rules/:id');
 export const setReporting = handle<ReportingFields>()('set-reporting', '/school/reporting');
+export const setRetention = handle<{ readonly keepYears: number | null }>()(
+  'set-retention',
+  '/school/retention',
+);
 export const switchExperience = handle<{ readonly enabled: boolean }>()('switch-experience', '/experience');
 export const revokeLink = handle<object>()('revoke-link', '/links/:id/revoked');
 export const recordOwnRep = handle<OwnRepFields>()('record-own-rep', '/own/reps/:id', 'flownAt', 'pilot');

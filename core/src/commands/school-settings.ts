@@ -2,9 +2,18 @@ import { switchShape } from '../schemas/ranking';
 import { unitsShape } from '../schemas/records';
 import { command } from './command';
 import * as handles from './handles';
+import { quantityOrNone } from '../schemas/fields';
+import { fieldSaid } from '../schemas/field-said';
+import { object } from 'yup';
 
 /** What is set at a desk, and never waits for signal. */
 export const setUnits = command(handles.setUnits, { schema: unitsShape });
+/** Years that records of pilots are kept after they last flew; null: until they are forgotten by hand. */
+export const setRetention = command(handles.setRetention, {
+  schema: object({
+    keepYears: quantityOrNone('kept-for', 1, 30).integer(fieldSaid('retention.no-whole-years')),
+  }).noUnknown(),
+});
 export const switchExperience = command(handles.switchExperience, {
   schema: switchShape,
 });

@@ -29,6 +29,9 @@ export interface Pilot {
   readonly windLimitMps: number;
   /** Flies with position hold off too; absent in a copy kept by an older version. */
   readonly holdOff?: boolean;
+  /** These two are absent in a copy kept by an older version. */
+  readonly isMinor?: boolean;
+  readonly consentBy?: string;
   readonly track: Track;
   /** Drills shown before anything was counted here; absent in a copy kept by an older version. */
   readonly shown?: readonly DrillId[];

@@ -85,6 +85,14 @@ export interface NewSecondFactor {
   readonly address: string;
 }
 
+/** How long a school keeps records of pilots who do not fly any more. */
+export interface RetentionPage {
+  /** Null: until somebody is forgotten by hand. */
+  readonly keepYears: number | null;
+  /** Pilots who have not flown for longer, the longest first. */
+  readonly over: readonly { readonly id: string; readonly name: string; readonly lastDay: string }[];
+}
+
 /** What an invitation leads to, told to whoever holds it. */
 export interface Invited {
   readonly schoolName: string;

@@ -59,6 +59,7 @@ export const RIGHT_OF: Readonly<Record<TrainerCommandName, Right>> = {
   'set-units': 'set-school',
   'set-rule': 'set-school',
   'set-reporting': 'set-school',
+  'set-retention': 'set-school',
   'switch-experience': 'set-school',
 };
 

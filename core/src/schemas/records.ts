@@ -38,6 +38,9 @@ export const pilotShape = object({
   shown: array(choice('shown-before', COMES_BEFORE))
     .max(40, fieldSaid('pilot.too-many-shown', { most: 40 }))
     .default([]),
+  isMinor: yesNoUsually('under-age', false),
+  /** Who agreed that this is kept, a guardian for a minor; empty: nobody is noted. */
+  consentBy: text('agreed-by', 80),
   note: text('note', 500),
 }).noUnknown();
 export type PilotFields = InferType<typeof pilotShape>;

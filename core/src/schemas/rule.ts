@@ -1,7 +1,7 @@
 import { type InferType, object } from 'yup';
 import { TESTS } from '../clearance/clearing-rule';
 import { sentence } from '../vocabulary/said';
-import { choice, reason, whole, yesNo } from './fields';
+import { choice, reason, whole, yesNo, yesNoUsually } from './fields';
 
 /** What a school may choose of its clearing rule. */
 export const ruleShape = object({
@@ -15,6 +15,7 @@ export const ruleShape = object({
   testsADay: whole('tests-a-day', 1, 6),
   sidesAlike: yesNo('every-side-alike'),
   mostDaysBetweenChecks: whole('days-between-checks', 30, 180),
+  secondSigner: yesNoUsually('second-signer', false),
   reason: reason(),
 }).noUnknown();
 export type RuleFields = InferType<typeof ruleShape>;

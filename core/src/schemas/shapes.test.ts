@@ -52,6 +52,8 @@ describe('shapes', () => {
     expect(await pilotShape.validate(PILOT)).toEqual({
       track: 'assist-down',
       holdOff: false,
+      isMinor: false,
+      consentBy: '',
       shown: [],
       ...PILOT,
     });

@@ -20,7 +20,12 @@ import { saveDrillVersion } from './save-drill-version';
 import { saveCraftRecord, saveFlightRecord, savePilotRecord, saveSiteRecord } from './save-records';
 import { saveSession } from './save-session';
 import { setRule } from './set-rule';
-import { setReportingOfSchool, setUnitsOfSchool, switchExperienceOfSchool } from './school-settings';
+import {
+  setReportingOfSchool,
+  setRetentionOfSchool,
+  setUnitsOfSchool,
+  switchExperienceOfSchool,
+} from './school-settings';
 import { stampWeakness } from './stamp-weakness';
 import { takeConfirmationBack } from './take-confirmation-back';
 import { takeRepBack } from './take-rep-back';
@@ -49,6 +54,7 @@ const HANDLERS: { readonly [Name in TrainerCommandName]: Handler<CommandNamed<Na
   'set-units': setUnitsOfSchool,
   'set-rule': setRule,
   'set-reporting': setReportingOfSchool,
+  'set-retention': setRetentionOfSchool,
   'switch-experience': switchExperienceOfSchool,
   'revoke-link': revokeLink,
 };

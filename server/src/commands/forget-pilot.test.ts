@@ -11,7 +11,14 @@ const school = ownSchool();
 async function written(trainer: Visitor, name = NAME) {
   const pilotId = id();
   await trainer.put(`/pilots/${pilotId}`, { ...PILOT, name, note: `${name} flies left-handed` });
-  await trainer.put(`/pilots/${pilotId}`, { ...PILOT, name, note: `Ask ${name}'s mother`, basedOn: 0 });
+  await trainer.put(`/pilots/${pilotId}`, {
+    ...PILOT,
+    name,
+    note: `Ask ${name}'s mother`,
+    isMinor: true,
+    consentBy: 'Signe, of the blue kite',
+    basedOn: 0,
+  });
   const occurrenceId = id();
   await trainer.put(`/occurrences/${occurrenceId}`, {
     ...occurrence(pilotId),

@@ -1,5 +1,5 @@
 import type { moveWeakness as command } from '@skelby/core/commands/move-weakness';
-import { moveProblem } from '@skelby/core/weakness/allowed-moves';
+import { countedTestsOf, moveProblem } from '@skelby/core/weakness/allowed-moves';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
 import { recordEvent } from '../facts/events';
 import { loadFacts, lockWeakness, refreshWeakness } from '../facts/weakness-facts';
@@ -14,7 +14,8 @@ export const moveWeakness: Handler<typeof command> = async (
   const { id: weaknessId } = await lockWeakness(school, named);
   const facts = await loadFacts(school, weaknessId);
   if (facts.moves.some((move) => move.id === id)) return { id };
-  const refusal = moveProblem(fields, clearanceOf(facts), facts.moves);
+  const mayNotSign = (facts.rule.secondSigner ?? false) && countedTestsOf(school.accountId, facts);
+  const refusal = moveProblem(fields, clearanceOf(facts), facts.moves, mayNotSign);
   if (refusal) throw refusal.field ? badField(refusal.field, refusal.said) : conflict(refusal.said);
   const { tx, schoolId, accountId } = school;
   const reason = fields.reason || null;

@@ -1,4 +1,5 @@
-import { id, rep, withWeakness } from '../testing/test-school';
+import type { WeaknessPage } from '@skelby/core/pages/pages';
+import { id, rep, type Visitor, withWeakness } from '../testing/test-school';
 import { ownSchool } from '../testing/own-school';
 
 /** A school chooses how it clears, and what it chose is what its new weaknesses are opened under. */
@@ -54,4 +55,50 @@ test('a rep keeps its distance from the pilot; one of nothing is refused', async
   expect(body.reps.find((each) => each.id === repId)?.distanceM).toBe(12);
   const { status } = await school.here.trainer.put(`/reps/${id()}`, rep(weaknessId, { distanceM: 0 }));
   expect(status).toBe(422);
+});
+
+test('where the rule asks for a second signer, whoever counted the tests signs neither early nor late; another one does', async () => {
+  const { trainer, schoolId, server } = school.here;
+  const today = new Date().toISOString().slice(0, 10);
+  const rule = { ...STRICT, test: 'evidence', secondSigner: true };
+  expect((await trainer.put(`/school/rules/${id()}`, rule)).status).toBeLessThan(300);
+  const { weaknessId } = await withWeakness(trainer);
+  const sign = (who: Visitor) =>
+    who.put(`/weaknesses/${weaknessId}/moves/${id()}`, {
+      kind: 'signed-early',
+      undoes: null,
+      at: new Date().toISOString(),
+      day: today,
+      reason: 'Flown for the unit for years.',
+    });
+  const undo = async () => {
+    const { body } = await trainer.get<WeaknessPage>(`/weaknesses/${weaknessId}`);
+    const undoes = body.moves.at(-1)!.id;
+    const at = new Date().toISOString();
+    return trainer.put(`/weaknesses/${weaknessId}/moves/${id()}`, {
+      kind: 'undone',
+      undoes,
+      at,
+      day: today,
+      reason: 'To try again.',
+    });
+  };
+  // Practice is not a test: who only taught may sign.
+  await trainer.put(`/reps/${id()}`, rep(weaknessId, { purpose: 'practice' }));
+  expect((await sign(trainer)).status).toBeLessThan(300);
+  expect((await undo()).status).toBeLessThan(300);
+
+  const setId = id();
+  await trainer.put(`/weaknesses/${weaknessId}/test-sets/${setId}`, {
+    drillId: 'tail-in-hover',
+    side: null,
+    number: 1,
+    at: new Date().toISOString(),
+    day: new Date().toISOString().slice(0, 10),
+  });
+  const test = await trainer.put(`/reps/${id()}`, rep(weaknessId, { purpose: 'test', testSetId: setId }));
+  expect([test.status, test.body]).toMatchObject([200, {}]);
+  const refused = await sign(trainer);
+  expect([refused.status, refused.body['detail']]).toEqual([409, expect.stringContaining('second person')]);
+  expect((await sign(await server.colleague(schoolId))).status).toBeLessThan(300);
 });

@@ -1,5 +1,5 @@
 import type { setReporting } from '@skelby/core/commands/set-reporting';
-import type { setUnits, switchExperience } from '@skelby/core/commands/school-settings';
+import type { setRetention, setUnits, switchExperience } from '@skelby/core/commands/school-settings';
 import { NO_EXPERIENCE } from '@skelby/core/ranking/experience';
 import { recordEvent } from '../facts/events';
 import { experienceOf } from '../facts/experience';
@@ -32,6 +32,19 @@ export const setReportingOfSchool: Handler<typeof setReporting> = async (school,
     data: { reporting: rules },
   });
   return { rules };
+};
+
+export const setRetentionOfSchool: Handler<typeof setRetention> = async (school, { fields }) => {
+  const { tx, schoolId } = school;
+  const keepYears = fields.keepYears ?? null;
+  await tx('schools').where({ id: schoolId }).update({ keepYears });
+  await recordEvent(school, {
+    action: 'changed',
+    subject: 'school',
+    subjectId: schoolId,
+    data: { keepYears },
+  });
+  return { keepYears };
 };
 
 export const switchExperienceOfSchool: Handler<typeof switchExperience> = async (

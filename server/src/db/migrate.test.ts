@@ -81,12 +81,9 @@ describe('bringing a database up to date', () => {
       await expect(assertUpToDate(db)).rejects.toThrow(/stands at nothing.*\.\/skelby migrate/);
       await migrate(db);
       await db('skelby_migrations_lock').update({ is_locked: 1 });
-      await db('skelby_migrations').where({ name: '020-second-factor' }).delete();
-      await db.raw(`
-        drop function second_factor_of(uuid, uuid), spend_second_step(uuid, uuid, bigint), spend_spare_code(uuid, uuid, bytea);
-        alter table accounts drop column second_secret, drop column second_since, drop column second_step,
-          drop column spare_hashes`);
-      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 019/);
+      await db('skelby_migrations').where({ name: '023-retention' }).delete();
+      await db.raw('alter table schools drop column keep_years');
+      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 022/);
       await migrate(fresh());
       await expect(assertUpToDate(db)).resolves.toBeUndefined();
     });

@@ -19,6 +19,9 @@ import * as cameIn from './migrations/017-came-in';
 import * as people from './migrations/018-people';
 import * as imports from './migrations/019-imports';
 import * as secondFactor from './migrations/020-second-factor';
+import * as secondSigner from './migrations/021-second-signer';
+import * as consent from './migrations/022-consent';
+import * as retention from './migrations/023-retention';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -42,6 +45,9 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '018-people': people,
   '019-imports': imports,
   '020-second-factor': secondFactor,
+  '021-second-signer': secondSigner,
+  '022-consent': consent,
+  '023-retention': retention,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -71,6 +71,35 @@ test('every table with a school has row-level security, and the working role can
   expect(role.rows).toEqual([{ rolsuper: false, rolbypassrls: false, rolcanlogin: true }]);
 });
 
+test('every key of a school begins with the school, but those that are looked up before one is known', async () => {
+  const { rows } = (await server.db.raw(`
+    select t.relname as of_table, i.relname as key,
+      (select a.attname from pg_attribute a where a.attrelid = t.oid and a.attnum = x.indkey[0]) as begins_with
+    from pg_index x
+      join pg_class t on t.oid = x.indrelid
+      join pg_class i on i.oid = x.indexrelid
+      join pg_namespace n on n.oid = t.relnamespace
+    where n.nspname = 'public' and x.indisunique
+      and exists (select 1 from pg_attribute a where a.attrelid = t.oid and a.attname = 'school_id')`)) as {
+    rows: { ofTable: string; key: string; beginsWith: string }[];
+  };
+  expect(rows.length).toBeGreaterThan(25);
+  // The list of docs/scaling.md.
+  expect(
+    rows
+      .filter(({ beginsWith }) => beginsWith !== 'school_id')
+      .map(({ ofTable, beginsWith }) => `${ofTable}.${beginsWith}`)
+      .sort(),
+  ).toEqual(['accounts.email', 'invitations.token_hash', 'pilot_links.token_hash', 'sessions.token_hash']);
+  const references = (await server.db.raw(`
+    select c.conrelid::regclass::text as of_table, c.conname as name,
+      (select a.attname from pg_attribute a where a.attrelid = c.conrelid and a.attnum = c.conkey[1]) as begins_with
+    from pg_constraint c join pg_namespace n on n.oid = c.connamespace
+    where n.nspname = 'public' and c.contype = 'f'`)) as { rows: { beginsWith: string }[] };
+  expect(references.rows.length).toBeGreaterThan(40);
+  expect(references.rows.filter(({ beginsWith }) => beginsWith !== 'school_id')).toEqual([]);
+});
+
 test('a query without any condition sees only the own school, and none before sign-in', async () => {
   await withWeakness(own.trainer);
   await withWeakness(other.trainer);

@@ -112,7 +112,10 @@ test('every page answers with what its type in core says', async () => {
     answers.push({ type, answer: body });
     return body;
   };
-  await read('/me', 'pages.Me');
+  await read('/me', 'people.Me');
+  await read('/people', 'people.PeoplePage');
+  await read('/school/retention', 'people.RetentionPage');
+  await read('/me/second-factor', 'people.OwnSecondFactor');
   const { sessions } = (await read('/carry', 'pages.PrefetchPage')) as PrefetchPage;
   for (const { id } of sessions) await read(`/sessions/${id}`, 'pages.TrainingSession');
   const ids = async (table: string) => (await server.db(table).pluck('id')) as string[];
@@ -131,7 +134,7 @@ test('every page answers with what its type in core says', async () => {
   const { body: own } = await server
     .visitor()
     .ask('GET', '/api/own', undefined, { Authorization: `Bearer ${link.token}` });
-  answers.push({ type: 'pages.PilotPortalPage', answer: own });
+  answers.push({ type: 'portal.PilotPortalPage', answer: own });
   expect(answers.length).toBeGreaterThan(80);
   expect(typeProblems(answers)).toEqual([]);
 }, 180_000);

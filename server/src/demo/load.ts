@@ -62,7 +62,10 @@ class Season {
       return keys;
     };
     this.fleet = {
-      pilots: await saveAll(savePilot, DEMO_PILOTS),
+      pilots: await saveAll(
+        savePilot,
+        DEMO_PILOTS.map((pilot) => ({ ...pilot, consentBy: pilot.name })),
+      ),
       craft: await saveAll(saveCraft, DEMO_CRAFT),
       sites: await saveAll(saveSite, DEMO_SITES),
     };

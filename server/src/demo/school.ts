@@ -140,7 +140,7 @@ export const DEMO_SITES: readonly SiteFields[] = [
   },
 ];
 
-export const DEMO_PILOTS: readonly Omit<PilotFields, 'shown'>[] = [
+export const DEMO_PILOTS: readonly Omit<PilotFields, 'shown' | 'isMinor' | 'consentBy'>[] = [
   {
     name: 'Tove Lindqvane',
     stickLayout: 2,

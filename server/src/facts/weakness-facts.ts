@@ -24,6 +24,8 @@ interface MoveRow extends Move {
 
 export interface LoadedFacts extends WeaknessFacts {
   readonly pilotId: string;
+  /** With who counted each; nobody where the pilot flew alone. */
+  readonly reps: readonly (Rep & { readonly accountId: string | null })[];
   readonly moves: readonly MoveRow[];
   /** Newest first. */
   readonly plans: readonly KeptPlan[];
@@ -84,6 +86,7 @@ const ruleIn = (row: ClearingRule): ClearingRule => ({
   testsADay: row.testsADay,
   sidesAlike: row.sidesAlike,
   mostDaysBetweenChecks: row.mostDaysBetweenChecks,
+  secondSigner: row.secondSigner,
 });
 
 /** Reads all that decides where a weakness stands. @throws Problem 404 */
@@ -99,6 +102,7 @@ interface OfWeakness {
 type RepRow = Rep &
   OfWeakness & {
     readonly pilotId: string;
+    readonly accountId: string | null;
     readonly takenBackAt: string | null;
     readonly errorConfirmedBy: string | null;
   };
@@ -193,6 +197,7 @@ export async function loadFactsOf(
         id,
         {
           ...factsOf({ ...each, reps: counts }),
+          reps: counts,
           moves: each.moves,
           plans: each.plans,
           stamps: each.stamps,

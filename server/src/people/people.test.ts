@@ -37,6 +37,7 @@ describe('what each role may do, route by route', () => {
     ['/experience', 'read'],
     ['/experience/calibration', 'read'],
     ['/school/rule', 'read'],
+    ['/school/retention', 'read'],
     ['/sessions', 'read'],
     ['/drills', 'read'],
     ['/carry', 'read'],

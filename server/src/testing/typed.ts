@@ -22,7 +22,10 @@ export function typeProblems(answers: readonly TypedAnswer[]): readonly string[]
       ({ type, answer }, i) =>
         `const raw${i} = ${JSON.stringify(answer)} as const;\nexport const answer${i}: ${type} = raw${i};`,
     );
-    writeFileSync(file, `import type * as pages from '@skelby/core/pages/pages';\n${lines.join('\n')}\n`);
+    writeFileSync(
+      file,
+      `import type * as pages from '@skelby/core/pages/pages';\nimport type * as people from '@skelby/core/pages/people';\nimport type * as portal from '@skelby/core/pages/portal';\n${lines.join('\n')}\n`,
+    );
     const config = path.join(SRC, '..', 'tsconfig.json');
     const { options } = ts.parseJsonConfigFileContent(
       ts.readConfigFile(config, (name) => ts.sys.readFile(name)).config,

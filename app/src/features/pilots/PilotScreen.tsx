@@ -96,6 +96,20 @@ function Reps({ page }: { readonly page: PilotPage }) {
   );
 }
 
+/** Whether somebody agreed that this is kept. */
+function Consent({ pilot: { id, isMinor, consentBy, forgottenAt } }: Pick<PilotPage, 'pilot'>) {
+  if (consentBy === undefined || forgottenAt) return null;
+  if (consentBy) return <Words as="soft">{`${consentBy} agreed that this is kept.`}</Words>;
+  return (
+    <LinkButton
+      kind="quiet"
+      icon="edit-3"
+      label={`${isMinor ? 'No guardian' : 'Nobody'} has agreed yet that this is kept: ask, and note who did`}
+      href={`/pilots/${id}/edit`}
+    />
+  );
+}
+
 function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
   const { say } = useUnits();
   const open = page.weaknesses.filter(restricts);
@@ -133,6 +147,7 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
         </Note>
       ) : null}
       {pilot.note ? <Words>{pilot.note}</Words> : null}
+      <Consent pilot={pilot} />
       <Part heading="Open weaknesses">
         <WeaknessRows lines={open} empty="None open." />
       </Part>

@@ -33,12 +33,17 @@ const TESTS = [
   { value: 'learning-curve', label: 'Learning curve: within the planned reps' },
 ] as const;
 
+const SIGNERS = [
+  { value: 'any', label: 'Any trainer' },
+  { value: 'second', label: 'Somebody who counted none of its tests' },
+] as const;
+
 type Form = ReturnType<typeof useRuleForm>;
 
 /** The numbers of the rule, each with its limits. */
 function Numbers({ rule, change }: Pick<Form, 'rule' | 'change'>) {
   const whole = (
-    name: Exclude<keyof Form['rule'], 'test' | 'sidesAlike'>,
+    name: Exclude<keyof Form['rule'], 'test' | 'sidesAlike' | 'secondSigner'>,
     label: string,
     unit: string,
     [least, most]: readonly [number, number],
@@ -65,6 +70,12 @@ function Numbers({ rule, change }: Pick<Form, 'rule' | 'change'>) {
       {whole('passDays', 'Met on separate days', 'days', [2, 6])}
       {whole('checkGapDays', 'Rest before the check', 'days', [5, 30])}
       {whole('mostDaysBetweenChecks', 'Between checks on watch, at most', 'days', [30, 180])}
+      <Choice
+        label="Signed by"
+        options={SIGNERS}
+        value={rule.secondSigner ? 'second' : 'any'}
+        onChange={(signer) => change({ secondSigner: signer === 'second' })}
+      />
     </Part>
   );
 }

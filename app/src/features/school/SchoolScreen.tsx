@@ -21,6 +21,7 @@ import { plural } from '../../shared/copy/copy';
 import { Calibration } from './Calibration';
 import { Exchange } from './Exchange';
 import { Reporting } from './Reporting';
+import { Retention } from './Retention';
 
 const useStyles = themed((theme) => ({
   cause: { borderTopWidth: 2, borderTopColor: theme.ink, paddingVertical: 10, gap: 4 },
@@ -179,6 +180,7 @@ export function SchoolScreen() {
             </Part>
           ) : null}
           {sees.sets ? <Reporting /> : null}
+          <Retention />
           {sees.files ? <Exchange /> : null}
           <Notices />
         </Screen>

@@ -21,6 +21,7 @@ const numbersOf = (rule: ClearingRule): Numbers => ({
   testsADay: rule.testsADay ?? DEFAULT_RULE.testsADay,
   sidesAlike: rule.sidesAlike ?? DEFAULT_RULE.sidesAlike,
   mostDaysBetweenChecks: rule.mostDaysBetweenChecks ?? DEFAULT_RULE.mostDaysBetweenChecks,
+  secondSigner: rule.secondSigner ?? DEFAULT_RULE.secondSigner,
 });
 
 /** What the numbers cost; a reason where they cannot be kept. */

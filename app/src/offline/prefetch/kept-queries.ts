@@ -15,6 +15,7 @@ const NOT_KEPT = [
   'people',
   'own-sessions',
   'own-second-factor',
+  'retention',
   'invitation',
   'history',
   'imports',

@@ -1,6 +1,8 @@
 import Feather from '@expo/vector-icons/Feather';
+import { useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { useOutOfReach } from '../../shared/api/reach';
+import { noRoom } from '../../shared/storage/storage';
 import { Button } from '../../shared/ui/Button';
 import { themed, useTheme } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
@@ -24,11 +26,22 @@ export function OfflineStrip() {
   const theme = useTheme();
   const out = useOutOfReach();
   const loadNewer = useServiceWorker();
+  const isFull = useSyncExternalStore(noRoom.subscribe, noRoom.now);
   if (out) {
     return (
       <View style={styles.strip} role="status">
         <Feather name="wifi-off" size={18} color={theme.ground} aria-hidden />
         <Words style={styles.words}>No connection: this phone's own copy</Words>
+      </View>
+    );
+  }
+  if (isFull) {
+    return (
+      <View style={styles.strip} role="status">
+        <Feather name="alert-triangle" size={18} color={theme.ground} aria-hidden />
+        <Words style={styles.words}>
+          No room on this phone: what you begin here is lost when you leave it
+        </Words>
       </View>
     );
   }

@@ -17,6 +17,7 @@ import { BothVersions } from '../../shared/forms/BothVersions';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
 import type { FormQuestion } from '../../shared/forms/form-question';
+import { useRoom } from '../../shared/storage/room';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
@@ -138,6 +139,28 @@ function HandOver({ items }: { readonly items: readonly Waiting[] }) {
   );
 }
 
+const MEGA = 1_000_000;
+const megabytes = (bytes: number): string => (bytes / MEGA).toFixed(bytes < 10 * MEGA ? 1 : 0);
+
+/** How much is kept here, and whether the browser may throw it away. */
+function RoomHere() {
+  const { room, ask } = useRoom();
+  if (!room) return null;
+  return (
+    <Part heading="Room">
+      <Words>
+        {`${megabytes(room.usedBytes)} of at most ${megabytes(room.mostBytes)} MB. `}
+        {room.isKept
+          ? 'The browser keeps it until you sign out.'
+          : 'Where room is short the browser may throw it away, with what waits here.'}
+      </Words>
+      {room.isKept ? null : (
+        <Button kind="quiet" icon="save" label="Ask it to keep everything" onPress={ask} />
+      )}
+    </Part>
+  );
+}
+
 /**
  * What this phone has not handed over yet: what it is, what the server said to it, and ways to hand it over.
  */
@@ -176,6 +199,7 @@ export function WaitingScreen() {
         <Words as="soft">{`${plural(others, 'entry', 'entries')} of another trainer on this phone: sent when they sign in.`}</Words>
       ) : null}
       <HandOver items={[...waiting, ...refused]} />
+      <RoomHere />
     </Screen>
   );
 }

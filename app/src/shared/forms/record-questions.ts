@@ -63,6 +63,18 @@ export const PILOT_QUESTIONS: readonly FormQuestion[] = [
     ask: 'many',
     options: COMES_BEFORE.map((value) => ({ value, label: drillWords(value).name })),
   },
+  {
+    name: 'isMinor',
+    label: 'Under age',
+    ask: 'choice',
+    options: [false, true].map((value) => ({ value, label: value ? 'Yes: a guardian agrees' : 'No' })),
+  },
+  {
+    name: 'consentBy',
+    label: 'Who agreed that this is kept',
+    ask: 'line',
+    hint: 'The pilot, or of a minor a guardian. Empty: nobody yet.',
+  },
   { name: 'note', label: 'Note', ask: 'text' },
 ];
 export const NEW_PILOT = {
@@ -73,6 +85,8 @@ export const NEW_PILOT = {
   windLimitMps: BEGINNER_WIND_LIMIT_MPS,
   holdOff: false,
   track: 'assist-down',
+  isMinor: false,
+  consentBy: '',
   note: '',
 };
 

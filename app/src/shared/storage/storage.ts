@@ -1,30 +1,73 @@
+import { Listeners } from './listeners';
+
 /** What this phone keeps for itself. Written at once, so that a refresh a moment later finds it. */
 
 const PREFIX = 'skelby.';
 
+const roomListeners = new Listeners();
+let isWithoutRoom = false;
+
+/** Whether the last thing that was to be kept was not: no room, or a browser that keeps nothing for this page. */
+export const noRoom = { subscribe: roomListeners.subscribe, now: (): boolean => isWithoutRoom };
+
+function tellRoom(without: boolean): void {
+  if (without === isWithoutRoom) return;
+  isWithoutRoom = without;
+  roomListeners.tell();
+}
+
+const REFUSALS = ['QuotaExceededError', 'NS_ERROR_DOM_QUOTA_REACHED', 'SecurityError'];
+const isRefusal = (error: unknown): boolean => error instanceof DOMException && REFUSALS.includes(error.name);
+
+/** One of the browser's own; null where it keeps nothing for this page, which asking for it already says. */
+function shelfOf(which: 'localStorage' | 'sessionStorage'): Storage | null {
+  try {
+    return window[which];
+  } catch (error) {
+    if (!isRefusal(error)) throw error;
+    return null;
+  }
+}
+const shelf = () => shelfOf('localStorage');
+/** What lasts as long as the tab. */
+export const tabShelf = () => shelfOf('sessionStorage');
+
+/** Keeps it, or says by `noRoom` that it is not: the page goes on either way. */
 export function keep(name: string, value: unknown): void {
-  localStorage.setItem(PREFIX + name, JSON.stringify(value));
+  const there = shelf();
+  if (!there) {
+    tellRoom(true);
+    return;
+  }
+  try {
+    there.setItem(PREFIX + name, JSON.stringify(value));
+    tellRoom(false);
+  } catch (error) {
+    if (!isRefusal(error)) throw error;
+    tellRoom(true);
+  }
 }
 
 export function kept<T>(name: string): T | null {
-  const text = localStorage.getItem(PREFIX + name);
-  if (text === null) return null;
+  const there = shelf();
+  const text = there?.getItem(PREFIX + name) ?? null;
+  if (!there || text === null) return null;
   try {
     return JSON.parse(text) as T;
   } catch {
     // Half-written by a browser that was killed: as good as not there.
-    localStorage.removeItem(PREFIX + name);
+    there.removeItem(PREFIX + name);
     return null;
   }
 }
 
 /** Names of everything that is kept under a beginning. */
 export const namesUnder = (start: string): readonly string[] =>
-  Object.keys(localStorage)
+  Object.keys(shelf() ?? {})
     .filter((name) => name.startsWith(PREFIX + start))
     .map((name) => name.slice(PREFIX.length));
 
-export const forget = (name: string): void => localStorage.removeItem(PREFIX + name);
+export const forget = (name: string): void => shelf()?.removeItem(PREFIX + name);
 
 /** Tells when another tab forgets what is kept under a name. @returns stops telling */
 export function whenForgottenElsewhere(name: string, tell: () => void): () => void {
@@ -37,6 +80,5 @@ export function whenForgottenElsewhere(name: string, tell: () => void): () => vo
 
 /** Leaves nothing behind. */
 export function forgetAll(): void {
-  for (const name of Object.keys(localStorage).filter((each) => each.startsWith(PREFIX)))
-    localStorage.removeItem(name);
+  for (const name of namesUnder('')) forget(name);
 }

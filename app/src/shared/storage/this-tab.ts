@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid';
-import { forget, keep, kept, namesUnder } from './storage';
+import { forget, keep, kept, namesUnder, tabShelf } from './storage';
 
 /** A tab says that it is there so often; one that has not for longer is gone. */
 const SAYS_EVERY_MS = 2_000;
@@ -24,7 +24,7 @@ let id: string | null = null;
 
 /** A copy of a tab is given the same memory: while the first is there the copy is another tab. */
 function knownId(): string {
-  const known = sessionStorage.getItem(NAME);
+  const known = tabShelf()?.getItem(NAME);
   return known && !isThere(known) ? known : uuid();
 }
 
@@ -46,7 +46,7 @@ function sayThere(tab: string): void {
 export function thisTab(): string {
   if (id === null) {
     id = knownId();
-    sessionStorage.setItem(NAME, id);
+    tabShelf()?.setItem(NAME, id);
     sayThere(id);
   }
   return id;

@@ -24,6 +24,9 @@ export const TRAINING_SENTENCES = {
   'rule.too-few-reps':
     '{reps} planned reps are too few for a risk of {risk} %: plan more reps or accept more risk.',
 
+  'move.counted-by-signer':
+    'You counted its tests, and your school asks for a second person: somebody who counted none of them signs.',
+  'retention.no-whole-years': 'Kept for is no whole number of years: give one from 1 to 30.',
   'move.not-every-rung': 'Not every rung is met yet: fly the check first, or sign early with a reason.',
   'move.not-open': 'This weakness is not open: there is nothing to sign.',
   'move.not-on-watch': 'Only a weakness on watch can be closed: sign it first.',
