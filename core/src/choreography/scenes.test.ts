@@ -1,14 +1,24 @@
 import { DRILLS, type DrillId } from '../drills/drills';
+import type { Side } from '../drills/drill';
 import { movementOf, sceneOf } from './scenes';
 import { STEP_S } from './fly';
 
 const FLOWN = DRILLS.filter((drill) => drill.kind === 'flown');
 
+/** Each is worked out once: the tests below look at the same ones. */
+const movements = new Map<string, ReturnType<typeof movementOf>>();
+function flownOnce(id: DrillId, side: Side | null) {
+  const key = `${id} ${side}`;
+  const there = movements.get(key) ?? movementOf(id, side);
+  movements.set(key, there);
+  return there;
+}
+
 test('every flown drill is drawn, on every side it has', () => {
   for (const drill of FLOWN) {
     expect([drill.id, sceneOf(drill.id) !== null]).toEqual([drill.id, true]);
     for (const side of drill.sides.length > 0 ? drill.sides : [null])
-      expect(movementOf(drill.id, side).moments.length).toBeGreaterThan(20);
+      expect(flownOnce(drill.id, side).moments.length).toBeGreaterThan(20);
   }
 });
 
@@ -17,7 +27,7 @@ test('nothing is flown into the ground, at the pilot, out of sight or at a speed
   for (const drill of FLOWN)
     for (const side of drill.sides.length > 0 ? drill.sides : [null]) {
       const landed = sceneOf(drill.id)!.marks.some((mark) => mark.is === 'pad');
-      const { moments } = movementOf(drill.id, side);
+      const { moments } = flownOnce(drill.id, side);
       for (const [i, moment] of moments.entries()) {
         const said = `${drill.id} ${String(side)} at ${moment.t.toFixed(1)} s: ${JSON.stringify({ x: moment.x, y: moment.y, z: moment.z })}`;
         if (moment.z < 0.5 && !landed) wrong.push(`Into the ground: ${said}`);
@@ -30,7 +40,8 @@ test('nothing is flown into the ground, at the pilot, out of sight or at a speed
           Math.hypot(moment.x - before.x, moment.y - before.y) / (moment.t - before.t || STEP_S) > 7
         )
           wrong.push(`Too fast to follow: ${said}`);
-        for (const stick of Object.values(moment.sticks)) expect(Math.abs(stick)).toBeLessThanOrEqual(1);
+        if (Object.values(moment.sticks).some((stick) => !(Math.abs(stick) <= 1)))
+          wrong.push(`Sticks beyond their stops: ${said}`);
       }
       const { t } = moments.at(-1)!;
       if (t < 3 || t > 55) wrong.push(`${drill.id} takes ${t.toFixed(1)} s`);
@@ -43,7 +54,7 @@ test('a drill moves the sticks that it says it trains', () => {
     const sides = drill.sides.length > 0 ? drill.sides : [null];
     const moved = new Set(
       sides.flatMap((side) =>
-        movementOf(drill.id, side).moments.flatMap(({ sticks }) =>
+        flownOnce(drill.id, side).moments.flatMap(({ sticks }) =>
           Object.entries(sticks)
             .filter(([, push]) => Math.abs(push) > 0.03)
             .map(([axis]) => axis),

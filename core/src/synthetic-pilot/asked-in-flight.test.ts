@@ -80,16 +80,17 @@ test.each(ofToday(LAZY, 2))(
 );
 
 test('whatever looks along the ground, saying that it always comes on is wrong', () => {
-  for (const side of SENSOR_SIDES.filter((each) => each !== 'above' && each !== 'below'))
-    for (const inFast of [true, false]) {
-      const sensors = { sides: [side], inFast };
-      const always = (answer: number) =>
-        fly('sensor-find-out', 5, { sensors, says: () => answer }).score.values.find(
-          ({ of }) => of === 'foretold-wrong',
-        )!.value;
-      expect([side, always(2) > 0, always(1) > 0]).toEqual([side, true, true]);
-      expect([side, inFast, fly('sensor-find-out', 5, { sensors }).score.met]).toEqual([side, inFast, true]);
-    }
+  const along = SENSOR_SIDES.filter((each) => each !== 'above' && each !== 'below');
+  const ways = along.flatMap((side) => [true, false].map((inFast) => ({ side, inFast })));
+  for (const { side, inFast } of ofToday(ways, 2)) {
+    const sensors = { sides: [side], inFast };
+    const always = (answer: number) =>
+      fly('sensor-find-out', 5, { sensors, says: () => answer }).score.values.find(
+        ({ of }) => of === 'foretold-wrong',
+      )!.value;
+    expect([side, always(2) > 0, always(1) > 0]).toEqual([side, true, true]);
+    expect([side, inFast, fly('sensor-find-out', 5, { sensors }).score.met]).toEqual([side, inFast, true]);
+  }
 });
 
 test('with the hold off nothing is found out: saying that it comes on is right, and does not meet it', () => {

@@ -1,4 +1,5 @@
 import { clear, createStore, del, entries, set } from 'idb-keyval';
+import { orNothing } from '../../shared/storage/or-nothing';
 
 /** Where the outbox outlives the page. */
 export interface Shelf<T> {
@@ -15,9 +16,9 @@ export function shelfIn<T>(name: string): Shelf<T> {
   let opened: ReturnType<typeof createStore> | undefined;
   const store = () => (opened ??= createStore(name, 'items'));
   return {
-    all: async () => (await entries<string, T>(store())).map(([, item]) => item),
-    put: (key, item) => set(key, item, store()),
-    drop: (key) => del(key, store()),
-    clear: () => clear(store()),
+    all: () => orNothing(async () => (await entries<string, T>(store())).map(([, item]) => item), []),
+    put: async (key, item) => set(key, item, store()),
+    drop: (key) => orNothing(async () => del(key, store()), undefined),
+    clear: () => orNothing(async () => clear(store()), undefined),
   };
 }

@@ -2,6 +2,7 @@ import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persi
 import { persistQueryClient } from '@tanstack/query-persist-client-core';
 import type { DehydratedState, QueryClient } from '@tanstack/react-query';
 import { clear, createStore, del, get, set } from 'idb-keyval';
+import { orNothing } from '../../shared/storage/or-nothing';
 
 /** What was read stays readable for so long without signal. */
 export const KEPT_MS = 14 * 86_400_000;
@@ -25,9 +26,9 @@ let opened: ReturnType<typeof createStore> | undefined;
 const store = () => (opened ??= createStore('skelby-read', 'queries'));
 
 const storage = {
-  getItem: (key: string) => get<string>(key, store()),
-  setItem: (key: string, value: string) => set(key, value, store()),
-  removeItem: (key: string) => del(key, store()),
+  getItem: (key: string) => orNothing(async () => get<string>(key, store()), undefined),
+  setItem: (key: string, value: string) => orNothing(async () => set(key, value, store()), undefined),
+  removeItem: (key: string) => orNothing(async () => del(key, store()), undefined),
 };
 
 /** What was read stays good although a later try found no signal. */
@@ -73,4 +74,4 @@ export function keepQueries(client: QueryClient): Promise<void> {
   return restored;
 }
 
-export const wipeQueries = (): Promise<void> => clear(store());
+export const wipeQueries = (): Promise<void> => orNothing(async () => clear(store()), undefined);

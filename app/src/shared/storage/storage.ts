@@ -32,42 +32,56 @@ const shelf = () => shelfOf('localStorage');
 /** What lasts as long as the tab. */
 export const tabShelf = () => shelfOf('sessionStorage');
 
-/** Keeps it, or says by `noRoom` that it is not: the page goes on either way. */
+/** What the browser did not take: this page goes on with it for as long as it is open. */
+const inMemory = new Map<string, string>();
+
+/** Keeps it; where the browser does not, only while the page is open, which `noRoom` then says. */
 export function keep(name: string, value: unknown): void {
-  const there = shelf();
-  if (!there) {
-    tellRoom(true);
-    return;
-  }
+  const text = JSON.stringify(value);
+  const isKept = puts(name, text);
+  if (isKept) inMemory.delete(name);
+  else inMemory.set(name, text);
+  tellRoom(!isKept);
+}
+
+function puts(name: string, text: string): boolean {
   try {
-    there.setItem(PREFIX + name, JSON.stringify(value));
-    tellRoom(false);
+    const there = shelf();
+    there?.setItem(PREFIX + name, text);
+    return there !== null;
   } catch (error) {
     if (!isRefusal(error)) throw error;
-    tellRoom(true);
+    return false;
   }
 }
 
 export function kept<T>(name: string): T | null {
-  const there = shelf();
-  const text = there?.getItem(PREFIX + name) ?? null;
-  if (!there || text === null) return null;
+  const text = inMemory.get(name) ?? shelf()?.getItem(PREFIX + name) ?? null;
+  if (text === null) return null;
   try {
     return JSON.parse(text) as T;
   } catch {
     // Half-written by a browser that was killed: as good as not there.
-    there.removeItem(PREFIX + name);
+    forget(name);
     return null;
   }
 }
 
 /** Names of everything that is kept under a beginning. */
 export const namesUnder = (start: string): readonly string[] =>
-  Object.keys(shelf() ?? {})
-    .filter((name) => name.startsWith(PREFIX + start))
-    .map((name) => name.slice(PREFIX.length));
+  [
+    ...new Set([
+      ...inMemory.keys(),
+      ...Object.keys(shelf() ?? {})
+        .filter((name) => name.startsWith(PREFIX))
+        .map((name) => name.slice(PREFIX.length)),
+    ]),
+  ].filter((name) => name.startsWith(start));
 
-export const forget = (name: string): void => shelf()?.removeItem(PREFIX + name);
+export function forget(name: string): void {
+  inMemory.delete(name);
+  shelf()?.removeItem(PREFIX + name);
+}
 
 /** Tells when another tab forgets what is kept under a name. @returns stops telling */
 export function whenForgottenElsewhere(name: string, tell: () => void): () => void {
