@@ -18,7 +18,7 @@ test('with no room left an occurrence is logged all the same, and the page says 
   });
   await trainer.today();
   await trainer.log(pilot, 'Near-miss', 'Obstacles', 'Could not stop');
-  await expect(page.getByText(/^No room on this phone/)).toBeVisible();
+  await expect(page.getByText(/^This browser keeps nothing more/)).toBeVisible();
   await trainer.sent();
   await page.evaluate(() => localStorage.clear());
   await trainer.today();
@@ -43,7 +43,7 @@ test('a browser that refuses to keep anything for the page lets a trainer work w
   const pilot = await trainer.addPilot('Rook Fellside');
   await trainer.today();
   await trainer.log(pilot, 'Near-miss', 'Obstacles', 'Could not stop');
-  await expect(page.getByText(/^No room on this phone/)).toBeVisible();
+  await expect(page.getByText(/^This browser keeps nothing more/)).toBeVisible();
   // Nothing outlives the page here: it is sent before the page is left.
   await expect.poll(async () => (await page.request.get('/api/today')).text()).toContain(pilot);
   await trainer.today();

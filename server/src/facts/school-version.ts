@@ -5,8 +5,8 @@ import type { SchoolTx } from '../db/in-school';
 const CHANGES_NO_PAGE = ['signed-in', 'opened', 'exported'];
 
 /**
- * Stands for everything the pages of a school say today: another one as soon as anything was changed, for every change
- * is written down. The newest change alone would miss one that began before it and was committed after it; those are
+ * Names what the pages of a school say today. It is another name once anything was changed, since every change is
+ * written down. The newest change alone would miss one that began before it and was committed after it; those are
  * counted for longer than anything can take. A change that has grown that old makes another version of the same.
  */
 export async function schoolVersion({ tx, schoolId }: SchoolTx): Promise<string> {

@@ -64,7 +64,8 @@ export function live(db: Knex, changes: Pick<Changes, 'hear'>): LiveStreams {
       ctx.compress = false;
       ctx.type = 'text/event-stream';
       ctx.set('X-Accel-Buffering', 'no');
-      ctx.req.once('close', () => out.destroy());
+      // The answer's end and not the request's: that one has been read to its end long before.
+      ctx.res.once('close', () => out.destroy());
       ctx.body = out;
     },
     end: () => {

@@ -19,6 +19,17 @@ function standingOf(said: readonly SaidOfWeakness[], id: string, happenedAt: str
   return { readAt: counts ? read.saidAt : null, otherwise: newest('otherwise')?.words ?? null };
 }
 
+/** Whoever may read what is written of a pilot, from the most they may do to the least. */
+async function readersOf({
+  tx,
+}: SchoolTx): Promise<readonly { readonly name: string; readonly role: Role }[]> {
+  const accounts = (await tx('accounts').whereNull('ended_at').orderBy('name').select('name', 'role')) as {
+    name: string;
+    role: Role;
+  }[];
+  return accounts.sort((a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role));
+}
+
 /** What a pilot sees of oneself, and nobody else. */
 export async function pilotPortal(school: SchoolTx, { pilotId, tellsWhen }: LinkHolder) {
   const { tx } = school;
@@ -32,7 +43,9 @@ export async function pilotPortal(school: SchoolTx, { pilotId, tellsWhen }: Link
     select w.id, w.cause_id, w.state,
       (select max(m.recorded_at) from moves m where m.school_id = w.school_id and m.weakness_id = w.id
         and m.kind in ('opened', 'reopened', 'occurrence-added')) as happened_at,
-      w.rungs, w.check_from, w.check_passed, w.limited, (select drill_ids from plans p where p.school_id = w.school_id and p.weakness_id = w.id order by made_at desc limit 1) as drill_ids
+      w.rungs, w.check_from, w.check_passed, w.limited, 
+      (select drill_ids from plans p where p.school_id = w.school_id and p.weakness_id = w.id
+        order by made_at desc limit 1) as drill_ids
       from weaknesses w where w.pilot_id = ? and w.state = any(?) order by w.opened_at`,
     [pilotId, [...TRAINED_STATES]],
   )) as { rows: OpenRow[] };
@@ -40,9 +53,7 @@ export async function pilotPortal(school: SchoolTx, { pilotId, tellsWhen }: Link
     school,
     weaknesses.map(({ id }) => id),
   );
-  const readBy = (await tx('accounts').whereNull('ended_at').orderBy('name').select('name', 'role')) as {
-    role: Role;
-  }[];
+  const readBy = await readersOf(school);
   const { rows: flown } = (await tx.raw(
     'select day, count(*) as reps, count(*) filter (where met) as met from reps where pilot_id = ? and taken_back_at is null group by day order by day desc limit 14',
     [pilotId],
@@ -60,7 +71,7 @@ export async function pilotPortal(school: SchoolTx, { pilotId, tellsWhen }: Link
   return {
     pilot,
     schoolName,
-    readBy: [...readBy].sort((a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role)),
+    readBy,
     weaknesses: weaknesses.map(({ happenedAt, ...weakness }) => ({
       ...weakness,
       ...standingOf(said, weakness.id, happenedAt),

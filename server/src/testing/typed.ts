@@ -3,6 +3,8 @@ import path from 'node:path';
 import ts from 'typescript';
 
 const SRC = path.join(__dirname, '..');
+/** Files of core/src/pages whose types answers are held against. */
+const PAGES = ['pages', 'people', 'portal'];
 
 /** An answer of the server, and the type in core/src/pages that says what it is. */
 export interface TypedAnswer {
@@ -24,7 +26,11 @@ export function typeProblems(answers: readonly TypedAnswer[]): readonly string[]
     );
     writeFileSync(
       file,
-      `import type * as pages from '@skelby/core/pages/pages';\nimport type * as people from '@skelby/core/pages/people';\nimport type * as portal from '@skelby/core/pages/portal';\n${lines.join('\n')}\n`,
+      [
+        ...PAGES.map((name) => `import type * as ${name} from '@skelby/core/pages/${name}';`),
+        ...lines,
+        '',
+      ].join('\n'),
     );
     const config = path.join(SRC, '..', 'tsconfig.json');
     const { options } = ts.parseJsonConfigFileContent(

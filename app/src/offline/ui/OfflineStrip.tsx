@@ -40,7 +40,7 @@ export function OfflineStrip() {
       <View style={styles.strip} role="status">
         <Feather name="alert-triangle" size={18} color={theme.ground} aria-hidden />
         <Words style={styles.words}>
-          No room on this phone: what you begin here is lost when you leave it
+          This browser keeps nothing more: what you begin is lost when you leave
         </Words>
       </View>
     );
