@@ -1,6 +1,7 @@
+import fc from 'fast-check';
 import { Diary } from '../testing/diary';
-import { openSet, withoutResult } from './announced';
-import type { TestSet } from './facts';
+import { openSet, unreported, withoutResult } from './announced';
+import type { Rep, TestSet } from './facts';
 
 /**
  * An attempt that was announced and not written down was missed: or one miss in four is left out, and nobody
@@ -99,4 +100,53 @@ test('a result told after the set was over fills no place: the miss stays, and n
   // It counts as a test of its own day, beside the miss.
   expect(diary.now().charts[0]!.curve.reps).toBe(3);
   expect(scoresOf(diary).slice(0, before.length)).toEqual(before);
+});
+
+/** Said a second way, set by set over everything that was flown. */
+function leftByWords(one: TestSet, sets: readonly TestSet[], reps: readonly Rep[]): number | null {
+  const ends = [
+    ...sets.map(({ at }) => at),
+    ...reps.filter(({ day }) => day > one.day).map(({ flownAt }) => flownAt),
+  ].filter((at) => at > one.at);
+  if (ends.length === 0) return null;
+  const end = ends.reduce((first, at) => (at < first ? at : first));
+  if (one.calledOffAt !== null && one.calledOffAt < end) return 0;
+  const results = reps.filter((rep) => rep.testSetId === one.id && rep.flownAt < end).length;
+  return Math.max(0, one.number - results);
+}
+
+test('whatever was announced and flown in whatever order, what has no result is the same said set by set', () => {
+  const day = fc.integer({ min: 3, max: 6 }).map((d) => `2026-03-0${d}`);
+  const minute = fc.integer({ min: 0, max: 59 });
+  const two = (n: number) => String(n).padStart(2, '0');
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(day, minute, fc.integer({ min: 1, max: 4 }), fc.option(minute)), { maxLength: 6 }),
+      fc.array(fc.tuple(day, day, minute, fc.integer({ min: 0, max: 7 })), { maxLength: 25 }),
+      (announced, flown) => {
+        const sets = announced
+          .map(([on, at, number, off], i) =>
+            set(`s${i}`, on, at, number, {
+              calledOffAt: off === null ? null : `${on}T00:${two(off)}:45.000Z`,
+            }),
+          )
+          .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+        const diary = new Diary();
+        // A clock may run wrong: the day that is told need not be that of the instant.
+        for (const [told, on, at, of] of flown)
+          diary.rep(told, true, {
+            flownAt: `${on}T00:${two(at)}:00.000Z`,
+            testSetId: of < 6 ? `s${of}` : null,
+          });
+        const { reps } = diary;
+        const facts = { ...diary.facts(), sets, moves: [], reps };
+        const told = unreported(facts);
+        for (const one of sets)
+          expect(told.filter(({ testSetId }) => testSetId === one.id).length).toBe(
+            leftByWords(one, sets, reps) ?? 0,
+          );
+      },
+    ),
+    { numRuns: 300 },
+  );
 });
