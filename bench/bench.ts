@@ -7,7 +7,6 @@ import { freePort, startCluster } from '../tools/cluster';
 import { ensureDatabase, withDatabase } from '../tools/database';
 import { needChromium } from '../tools/needs';
 import { ROOT, throwawayFolder } from '../tools/places';
-import { run } from '../tools/run';
 import { CannotGoOn, say } from '../tools/say';
 import { startServer } from '../tools/server-process';
 import { measureApi } from './api';
@@ -20,7 +19,9 @@ import { measureHeadless, measurePractice } from './flight';
 import { measureConfusion, measureLogScoring, measurePilots } from './pilots';
 import { sayShare } from './accuracy';
 import { measureAccuracy } from './ranking';
+import { sayRepCost } from './rep-cost';
 import { sayTrust } from './trust';
+import { flyWhole } from './whole';
 import { sayWhy } from './why';
 
 const row = (what: string, figure: string) => say(`${what.padEnd(68)}${figure}`);
@@ -178,8 +179,6 @@ const WITH_THE_APP: Readonly<Record<string, (running: Running) => Promise<void>>
   },
 };
 
-/** Random lists of commands, phone against server. */
-const PHONE_RUNS = 150;
 const REPS_EACH = 10;
 const REPS_OF_OTHERS = 1;
 const CRASHES_EACH = 8;
@@ -234,6 +233,9 @@ const ALONE: Readonly<Record<string, () => Promise<void>>> = {
   async why() {
     say(`\n${sayWhy()}`);
   },
+  async server() {
+    say(`\nWhat one rep costs\n\n${await sayRepCost()}`);
+  },
   async trust() {
     say(`\n${sayTrust(process.env['TRUST'])}`);
   },
@@ -248,22 +250,7 @@ const ALONE: Readonly<Record<string, () => Promise<void>>> = {
       rmSync(starts, { recursive: true, force: true });
     }
   },
-  async whole() {
-    say('\nWhat ./skelby test takes a sample of every day, all of it');
-    const skelby = (args: readonly string[], env: NodeJS.ProcessEnv) =>
-      run(path.join(ROOT, 'skelby'), ['test', '--only', ...args], { cwd: ROOT, show: true, env });
-    const ran = [
-      await skelby(['browser'], { LOOKS: 'all', BROWSER_ALL: '1' }),
-      await skelby(['unit', '--', '--selectProjects', 'core'], { TEST_ALL: '1' }),
-      await skelby(['unit', '--', '--selectProjects', 'tools', '--', 'phone-and-server'], {
-        PHONE_RUNS: String(PHONE_RUNS),
-      }),
-    ];
-    ran.push(
-      await skelby(['unit', '--', '--selectProjects', 'server', '--', 'http/fuzz'], { FUZZ_RUNS: '5000' }),
-    );
-    if (ran.some(({ code }) => code !== 0)) throw new CannotGoOn('Something of the whole fails: see above.');
-  },
+  whole: flyWhole,
 };
 
 /** Runs something against the app on a new database with the demo school. */

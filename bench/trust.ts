@@ -5,7 +5,7 @@ import { drawFrom } from '@skelby/core/clearance/evidence/simulated';
 import { costsOf, LOOKED_AFTER, whatItTakes } from '@skelby/core/clearance/rule-costs';
 import { type SignedPilot, steadily, watchedYear } from '@skelby/core/testing/watch-year';
 import { drillOf, type DrillId } from '@skelby/core/drills/drills';
-import { keyDrillsFor } from '@skelby/core/plan/key-drills';
+import { keyDrillsFor, suits } from '@skelby/core/plan/key-drills';
 import { exerciseOf, MEASURED_DRILLS } from '@skelby/core/assessment/exercises';
 import { modeFlown } from '@skelby/core/assessment/exercise';
 import { craftModel } from '@skelby/core/simulator/craft-model';
@@ -150,7 +150,25 @@ function sayHabits(): string {
   return ['| habit | drill | misses |', '| --- | --- | --- |', ...lines].join('\n');
 }
 
-/** @param only a part: `rule`, `takes`, `watch`, `null`, `lazy` or `habits`; all where none is given */
+/** What decides somewhere, by every mode that whoever flies it may usually fly in. */
+const DECIDING = MEASURED_DRILLS.filter((id) => CAUSES.some(({ key }) => key.includes(id)));
+const USUAL_MODES = ['position-hold', 'height-hold', 'self-level', 'rate'] as const;
+
+/** Steady hands through what decides, in every mode in which it decides. */
+function saySteady(): string {
+  const lines = DECIDING.map((drillId) => {
+    const cells = USUAL_MODES.map((mode) => (suits(drillId, mode) ? metShare(drillId, [], mode) : null));
+    const isShort = cells.some((met) => met !== null && met < 0.9);
+    return `| ${drillId} | ${cells.map((met) => (met === null ? '–' : percent(met))).join(' | ')} |${isShort ? ' ✗' : ''}`;
+  });
+  return [
+    `| drill, met by steady hands who usually fly in | ${USUAL_MODES.join(' | ')} |`,
+    `| --- | ${USUAL_MODES.map(() => '---').join(' | ')} |`,
+    ...lines,
+  ].join('\n');
+}
+
+/** @param only a part: `rule`, `takes`, `watch`, `null`, `lazy`, `habits` or `steady`; all where none is given */
 export function sayTrust(only: string | undefined): string {
   const parts: readonly (readonly [id: string, title: string, say: () => string])[] = [
     ['rule', 'What the test lets through', sayRule],
@@ -159,6 +177,7 @@ export function sayTrust(only: string | undefined): string {
     ['null', 'Doing nothing', sayNull],
     ['lazy', 'Saying anything', sayLazy],
     ['habits', 'What a weakness misses', sayHabits],
+    ['steady', 'What steady hands meet', saySteady],
   ];
   return parts
     .filter(([id]) => only === undefined || id === only)

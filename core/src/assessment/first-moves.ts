@@ -15,6 +15,16 @@ const AS_MEANT_DEG = 60;
 const OPPOSITE_DEG = 105;
 const DEG = 180 / Math.PI;
 
+/** What was pushed since sticks were held so: neither a stick left where it was nor a lean kept up is a move. */
+function movedBy(s: Sample, held: Sample | undefined): readonly [number, number] {
+  const [ox, oy] = pushOf(s);
+  if (!held) return [ox, oy];
+  const [hx, hy] = pushOf(held);
+  const byLean = [ox - hx, oy - hy] as const;
+  const byStick = pushOf({ ...s, pitch: s.pitch - held.pitch, roll: s.roll - held.roll });
+  return Math.hypot(...byStick) < Math.hypot(...byLean) ? byStick : byLean;
+}
+
 /**
  * First moves of a part of a flight, where its way says where to go. Of a short way only the first is one: the brake at
  * its end is another thing.
@@ -23,11 +33,10 @@ export function firstMovesIn(segment: Segment): readonly FirstMove[] {
   const moves: FirstMove[] = [];
   const isWay = segment.stage.path.is === 'segment';
   // A lean that is held against the wind is no move.
-  const [heldX, heldY] = isWay && segment.samples[0] ? pushOf(segment.samples[0]) : [0, 0];
+  const held = isWay ? segment.samples[0] : undefined;
   let rested = true;
   for (const s of segment.samples) {
-    const [ox, oy] = pushOf(s);
-    const [px, py] = [ox - heldX, oy - heldY];
+    const [px, py] = movedBy(s, held);
     const push = Math.hypot(px, py);
     if (push < REST) {
       rested = true;

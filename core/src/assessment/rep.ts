@@ -24,10 +24,9 @@ import {
 } from '../flight-log/flight-log';
 import type { Exercise, Surprise } from './exercise';
 import { Referee } from './referee';
+import { SticksSince } from './taking-over';
 
 const LINE_EVERY = Math.round(1 / (LOG_HZ * PHYSICS_STEP_S));
-/** Stick that takes a craft back from its automatic return. */
-const TAKES_OVER = 0.25;
 const SNAP_S = 0.9;
 const CARRIED_M = 6;
 /** How long hold keeps, and how long it is away, where it drops by chance, s. */
@@ -57,8 +56,6 @@ export interface Pressed {
   readonly takeOver?: boolean;
 }
 
-const deflectionOf = ({ throttle, yaw, pitch, roll }: StickPosition): number =>
-  Math.max(Math.abs(pitch), Math.abs(roll), Math.abs(yaw), Math.abs(throttle));
 const NOTHING: Pressed = {};
 /** What a surprise is in a log. */
 const writtenAs = (begins: Surprise = 'call'): LogEventName =>
@@ -75,6 +72,7 @@ export class RepFlight {
   /** Nearest thing that the obstacle sensors see, m. */
   nearestM = Infinity;
   autoReturn: AutoReturn | null = null;
+  private since = new SticksSince();
   /** Its pack is nearly flat: it comes down by itself, wherever it is. */
   landsItself = false;
   private readonly random: Random;
@@ -134,6 +132,7 @@ export class RepFlight {
 
   goHome(): void {
     this.autoReturn = this.wayHome();
+    this.since = new SticksSince();
     this.happens('return');
   }
 
@@ -187,7 +186,7 @@ export class RepFlight {
     if (this.failsafe)
       return { flown: failsafeSticks(setUp.onLinkLoss ?? 'return', body, this.failsafe), mode: byItself };
     if (!this.autoReturn) return { flown: sticks, mode };
-    if (!pressed.takeOver && deflectionOf(sticks) <= TAKES_OVER)
+    if (!pressed.takeOver && !this.since.pushedOut(sticks))
       return { flown: this.autoReturn.sticks(body), mode: byItself };
     this.autoReturn = null;
     this.happens('take-over');

@@ -9,6 +9,7 @@ export const HANDS_AND_HOVER = [
     simulator: 'allowed',
     sticks: ['throttle', 'yaw', 'pitch', 'roll'],
     sides: [],
+    bands: ['calm'],
     assistance: 'as-flown',
     after: [],
   },
@@ -43,6 +44,8 @@ export const HANDS_AND_HOVER = [
     sides: [],
     assistance: 'manual',
     craft: 'manual',
+    // A lean in rate mode stays without an order: there is nothing to count.
+    modes: ['self-level', 'height-hold'],
     after: ['tail-in-hover'],
   },
   {

@@ -163,6 +163,7 @@ export const WASH_AND_OBSTACLES = [
     sticks: ['pitch', 'yaw'],
     sides: [],
     assistance: 'as-flown',
+    craft: 'hold',
     after: ['lead-walk'],
   },
   {

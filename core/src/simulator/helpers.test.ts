@@ -100,6 +100,21 @@ describe('what the craft does by itself', () => {
     for (let i = 0; i < 20 / PHYSICS_STEP_S && !roofed.flight.ended; i += 1) roofed.step(CENTRED, HELD);
     expect(roofed.flight.ended?.how).toBe('solid');
   });
+  test('a return is taken over by a stick that is moved, not by one that is held or let go', () => {
+    const flown = (sticks: (s: number) => StickPosition) => {
+      const one = rep();
+      one.goHome();
+      for (let i = 0; i < 6 / PHYSICS_STEP_S; i += 1) one.step(sticks(i * PHYSICS_STEP_S), HELD);
+      return one.writer.track().events.map((each) => each.is);
+    };
+    // As hands without height hold have it, and as a pilot on the way has it.
+    const held = { ...CENTRED, throttle: 0.45, pitch: 0.6 };
+    expect(flown(() => held)).toEqual(['return']);
+    expect(flown((s) => (s < 2 ? held : CENTRED))).toEqual(['return']);
+    expect(flown((s) => (s < 2 ? held : { ...held, pitch: 0.9 }))).toEqual(['return', 'take-over']);
+    expect(flown((s) => (s < 2 ? held : s < 3 ? CENTRED : held))).toEqual(['return', 'take-over']);
+    expect(flown((s) => ({ ...held, pitch: 0.6 - Math.min(1.2, s) }))).toEqual(['return', 'take-over']);
+  });
   test('a lost link does what was set, and the sticks count again when it is back', () => {
     const [hovers, lands] = [rep([], 'hover'), rep([], 'descend')];
     for (const each of [hovers, lands]) {

@@ -4,10 +4,14 @@ import { leadAt, pilotAt } from '../assessment/walk';
 import { type Sample, turned } from '../flight-log/flight-log';
 import { bearing, lengthOf, offsetFromPath, type PathOffset } from '../geometry/path';
 import { headingOf } from '../geometry/rotation';
-import { YAW_RATE } from '../simulator/control/control';
-import { clamp, DEGREE, type FlyingHands, type Perception, type Velocity } from './hands';
+import { type PilotedMode, YAW_RATE } from '../simulator/control/control';
+import { clamp, DEGREE, type FlyingHands, isByHand, type Perception, type Velocity } from './hands';
 
 const BRAKE_MPS2 = 1.6;
+/** Sink that steady hands keep to, as a share of the induced speed of hovering. */
+const SINKS_AT = 0.4;
+/** And beyond that of the way itself, m/s. */
+const MAKES_UP_MPS = 0.5;
 /** Beside the middle of an opening, for whoever aims at its frame, m. */
 const FRAME_OFF_M = 0.85;
 /** Whoever does not look where nothing sees goes there as fast as ahead: so many times the pace. */
@@ -35,7 +39,7 @@ export function velocityWanted(hands: FlyingHands, seen: Perception, stage: Stag
 
 /** How hard what is off the way is corrected, 1/s. */
 const pullOf = ({ skill }: FlyingHands, { mode }: Perception): number =>
-  (mode === 'position-hold' ? 0.8 : mode === 'rate' ? 0.5 : 0.65) * skill.gain;
+  (mode === 'position-hold' ? 0.8 : mode === 'rate' ? 0.7 : 0.9) * skill.gain;
 
 function toPoint(hands: FlyingHands, seen: Perception, stage: Stage, at: PathOffset): Velocity {
   const { course, habits } = hands;
@@ -72,7 +76,9 @@ export const lateBrakingM = (speedMps: number): number => 3.5 + speedMps * 0.7;
 
 /** The speed along a line from which it still stops where it should. */
 function speedAlong({ habits }: FlyingHands, { s, mode }: Perception, stage: Stage, leftM: number): number {
-  const { until, speedMps } = stage;
+  const { until, speedMps, path } = stage;
+  // Sinking it is braked early and softly: whoever stops short above its own wash drops into it.
+  const brake = path.is === 'segment' && path.to[2] < path.from[2] - 1 ? BRAKE_MPS2 / 2 : BRAKE_MPS2;
   if (!(until.is === 'still' || (until.is === 'there' && until.standS > 0))) return speedMps;
   const late = habits.has('brakes-late')
     ? lateBrakingM(speedMps)
@@ -81,9 +87,7 @@ function speedAlong({ habits }: FlyingHands, { s, mode }: Perception, stage: Sta
       : 0;
   const lag = mode === 'position-hold' ? 0.5 : 0.3;
   const room = leftM - lag * Math.hypot(s.vx, s.vy) + late;
-  return (
-    Math.sign(room) * Math.min(speedMps, Math.sqrt(2 * BRAKE_MPS2 * Math.abs(room)), 1.2 * Math.abs(room))
-  );
+  return Math.sign(room) * Math.min(speedMps, Math.sqrt(2 * brake * Math.abs(room)), 1.2 * Math.abs(room));
 }
 
 /** To the side of the nose or behind it. */
@@ -116,12 +120,14 @@ function alongLine(
 /** The climb that is wanted, m/s. @param upMps of the way itself */
 export function climbWanted(
   { craft, skill, habits }: FlyingHands,
-  s: Sample,
+  { s, mode }: Perception,
   { stage, at }: { readonly stage: Stage; readonly at: PathOffset },
   upMps: number,
 ): number {
-  let up = upMps + 1.2 * skill.gain * (at.nearest[2] - s.z);
-  if (stage.until.is === 'landed') up = landingClimb(s.z, at.crossTrackM);
+  // What was lost of a descent is not made up by sinking much faster: the wash is below.
+  const least = Math.max(upMps - MAKES_UP_MPS, -SINKS_AT * craft.inducedMps);
+  let up = Math.max(upMps + 1.2 * skill.gain * (at.nearest[2] - s.z), least);
+  if (stage.until.is === 'landed') up = landingClimb(s.z, at.crossTrackM, mode);
   if (habits.has('drops-straight-down') && upMps < -0.1) up = -0.9 * craft.inducedMps;
   if (habits.has('rises-early') && risesHere(stage, at)) up = 1.2;
   if (habits.has('lingers-low') && s.z < 0.5) up = Math.max(-0.03, Math.min(up, 0.15));
@@ -136,8 +142,8 @@ const risesHere = ({ path }: Stage, { alongTrackM }: PathOffset): boolean =>
     : path.to[2] < path.from[2] && alongTrackM < 0.3 * lengthOf(path));
 
 /** Down to a pad: slow near the ground, waiting over it until it is over its middle. */
-function landingClimb(heightM: number, offM: number): number {
-  if (heightM < 0.08) return -1;
+function landingClimb(heightM: number, offM: number, mode: PilotedMode): number {
+  if (heightM < 0.08) return isByHand(mode) ? -0.5 : -1;
   if (heightM < 0.8) return -0.32;
   return heightM < 1.4 && offM > 0.2 ? 0 : -0.6;
 }

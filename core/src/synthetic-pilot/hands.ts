@@ -25,6 +25,9 @@ export const DECIDES_S = 0.02;
 export const DEGREE = Math.PI / 180;
 export const clamp = (value: number, most: number): number => Math.max(-most, Math.min(most, value));
 
+/** Height is not held for the pilot. */
+export const isByHand = (mode: PilotedMode): boolean => mode === 'rate' || mode === 'self-level';
+
 /** Who flies what: all that does not change in a flight. */
 export interface FlyingHands {
   readonly craft: CraftModel;

@@ -1,12 +1,21 @@
 import type { Stage } from '../assessment/exercise';
 import { type Sample, turned } from '../flight-log/flight-log';
-import { bearing, type PathOffset } from '../geometry/path';
+import { bearing, type PathOffset, type PathPoint } from '../geometry/path';
 import { headingOf } from '../geometry/rotation';
 import type { Random } from '../simulator/random';
 import { CENTRED, type StickPosition, YAW_RATE } from '../simulator/control/control';
 import { besideWay, climbWanted, lateBrakingM, velocityWanted, yawWanted } from './guidance';
 import type { Habit } from './habits';
-import { clamp, DECIDES_S, DEGREE, type FlyingHands, type Leg, type Perception } from './hands';
+import {
+  clamp,
+  DECIDES_S,
+  DEGREE,
+  type FlyingHands,
+  type Leg,
+  type Perception,
+  type Velocity,
+} from './hands';
+import { oneStick, SMALL_STICK } from './one-stick';
 import { StickWork } from './stick-work';
 
 const STICK_PER_S = 5;
@@ -95,7 +104,11 @@ export class SyntheticPilot {
         return this.flyLeg(seen, { stage, at, velocity: [0, 0, 0], turnRate: 0 });
       case 'take-over':
         if (this.has('watches-the-return') || inPart < 1) return CENTRED;
-        return { ...CENTRED, pitch: 0.35, throttle: this.has('rises-early') ? 0.8 : 0 };
+        return {
+          ...CENTRED,
+          pitch: 0.35,
+          throttle: this.has('rises-early') ? 0.8 : this.work.hoverThrottle(seen, 0),
+        };
       case 'find-nose':
         return this.findNose(seen, stage, at);
       case 'recover':
@@ -137,12 +150,14 @@ export class SyntheticPilot {
         Math.sign(turned(at.bearingDeg, bearing(dx, dy)));
     const off = turned(headingOf(s), ahead);
     const speed = stage.speedMps * Math.max(0.25, Math.cos(Math.min(90, Math.abs(off)) * DEGREE));
-    return {
-      throttle: this.throttleFor(seen, stage, at),
-      yaw: clamp((1.6 * off * DEGREE) / YAW_RATE[setting], 1),
-      pitch: speed / this.hands.craft.topSpeedMps[setting],
-      roll: 0,
-    };
+    const throttle = this.throttleFor(seen, stage, at);
+    const yaw = clamp((1.6 * off * DEGREE) / YAW_RATE[setting], 1);
+    if (seen.mode === 'position-hold')
+      return { throttle, yaw, pitch: speed / this.hands.craft.topSpeedMps[setting], roll: 0 };
+    const nose = headingOf(s) * DEGREE;
+    const velocity: Velocity = [speed * Math.sin(nose), speed * Math.cos(nose), 0];
+    const { pitch, roll } = this.work.lean(seen, { stage, at, velocity, turnRate: 0 });
+    return { throttle, yaw, pitch, roll: clamp(roll, SMALL_STICK) };
   }
 
   private fly(seen: Perception, stage: Stage, at: PathOffset): StickPosition {
@@ -153,6 +168,8 @@ export class SyntheticPilot {
       s.t - referee.beganS < lateBrakingM(stage.speedMps) / stage.speedMps
     )
       return this.meant;
+    // What it was carried to is seen only now.
+    if (stage.begins === 'carried-off' && s.t - referee.beganS < 0) return this.meant;
     if (stage.until.is === 'out-of-wash') return this.outOfWash(s.t - referee.beganS);
     if (
       this.has('freezes-on-drift') &&
@@ -181,24 +198,16 @@ export class SyntheticPilot {
   private flyLeg(seen: Perception, leg: Leg): StickPosition {
     const { stage, at } = leg;
     const yaw = yawWanted(this.hands, seen, stage, at);
-    const climb = climbWanted(this.hands, seen.s, leg, leg.velocity[2]);
+    const climb = climbWanted(this.hands, seen, leg, leg.velocity[2]);
     const lean = this.work.lean(seen, leg);
     const throttle = this.work.throttle(seen, climb);
-    if (stage.axis) return this.onlyOne(stage.axis, { throttle, yaw, ...lean }, seen);
+    if (stage.axis)
+      return oneStick(stage.axis, { throttle, yaw, ...lean }, seen.mode, this.has('wrong-stick'));
     return this.habitual(
       { throttle: Math.abs(throttle) < REST_STICK ? 0 : throttle, yaw, ...lean },
       seen,
       stage,
     );
-  }
-
-  /** One axis at a time; without height hold throttle holds the height beside it. */
-  private onlyOne(axis: Axis, sticks: StickPosition, { mode }: Perception): StickPosition {
-    const throttle = axis === 'throttle' || mode === 'self-level' ? sticks.throttle : 0;
-    const only = { ...CENTRED, [axis]: sticks[axis], throttle };
-    return this.has('wrong-stick')
-      ? { roll: only.pitch, pitch: only.roll, yaw: only.throttle, throttle: only.yaw }
-      : only;
   }
 
   /** What habits make of what ought to be done. */
@@ -238,7 +247,7 @@ export class SyntheticPilot {
   private throttleFor(seen: Perception, stage: Stage, at: PathOffset): number {
     if (this.has('no-power-in-a-lean') && seen.mode === 'self-level') return this.work.hoverThrottle(seen, 0);
     const up = velocityWanted(this.hands, seen, stage, at)[2];
-    return this.work.throttle(seen, climbWanted(this.hands, seen.s, { stage, at }, up));
+    return this.work.throttle(seen, climbWanted(this.hands, seen, { stage, at }, up));
   }
 
   /** Pulses ahead and reads whether it comes nearer; turns until it does; then brings it in. */
@@ -259,12 +268,20 @@ export class SyntheticPilot {
     if (Math.abs(off) > 12 && this.lookedS <= this.stageS)
       return { ...CENTRED, throttle, yaw: clamp(off * DEGREE * 1.6, 0.8) };
     this.lookedS = s.t + 1;
+    if (seen.mode !== 'position-hold') return this.bringHome(seen, stage, at, home);
     return {
       throttle,
       yaw: clamp(off * DEGREE * 1.6, 0.5),
       pitch: stage.speedMps / this.hands.craft.topSpeedMps[seen.setting],
       roll: 0,
     };
+  }
+
+  /** Nose first to where it should come, against whatever blows. */
+  private bringHome(seen: Perception, stage: Stage, at: PathOffset, [x, y]: PathPoint): StickPosition {
+    const toward = bearing(x - seen.s.x, y - seen.s.y) * DEGREE;
+    const velocity: Velocity = [stage.speedMps * Math.sin(toward), stage.speedMps * Math.cos(toward), 0];
+    return this.flyLeg(seen, { stage: { ...stage, nose: toward / DEGREE }, at, velocity, turnRate: 0 });
   }
 
   /** Looks along the path, levels, slows, keeps creeping ahead. */

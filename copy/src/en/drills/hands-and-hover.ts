@@ -7,7 +7,7 @@ export const HANDS_AND_HOVER_WORDS = {
     trains: 'Each axis alone',
     task: 'Tail to you, 3 to 5 m up. Up and down, yaw left and right, fore and aft, left and right: each out and back, moving one axis only.',
     byEye: 'All four axes out and back, and nothing else moved',
-    measured: 'Four axes; the others under 10 % of travel',
+    measured: 'Four axes; the others under 10 % of travel, under 15 % where nothing holds the place',
     dose: '3 rounds',
   },
   'half-thumb': {

@@ -84,7 +84,10 @@ const INTO_WIND: Readonly<Partial<Record<Side, number>>> = {
 };
 
 export const HANDS_AND_HOVER_COURSES: Readonly<Partial<Record<DrillId, CourseOf>>> = {
-  'single-stick': () => ({ stages: axisStages(), standards: [{ of: 'others', most: 0.1 }] }),
+  'single-stick': () => ({
+    stages: axisStages(),
+    standards: [{ of: 'others', most: 0.15, mostWithHold: 0.1 }],
+  }),
   'half-thumb': () => ({
     stages: [stay('hold-the-mark-with-small-thumbs', MARK, 30, { nose: 0 }), ...aStepAside(MARK, 0)],
     standards: [

@@ -208,13 +208,13 @@ export const WASH_OBSTACLES_AIR_COURSES: Readonly<Partial<Record<DrillId, Course
       leg('sideways', [-6, 10, 3], [8, 10, 3], {
         nose: 0,
         until: { is: 'surprise', afterS: [2, 4] },
-        speedMps: 1.7,
+        speedMps: 1.5,
       }),
       free('stop-2', [0, 10, 3], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'stop' }),
       leg('backwards', [0, 10, 3], [0, 4, 3], {
         nose: 0,
         until: { is: 'surprise', afterS: [1, 1.6] },
-        speedMps: 1.7,
+        speedMps: 1.5,
       }),
       free('stop-2', [0, 8, 3], { is: 'still', standS: 0.5 }, { begins: 'call', hands: 'stop' }),
     ],

@@ -136,6 +136,28 @@ describe('hands', () => {
       ),
     ).toBe(1);
   });
+  test('a stick that stays where it was is no move when the craft is turned under it, nor is a lean kept up', () => {
+    const turned = (pitch: (t: number) => number, roll: (t: number) => number) =>
+      madeUpSegment(LINE, 2, (t) => ({ noseDeg: t > 0.5 ? 120 : 0, pitch: pitch(t), roll: roll(t) }));
+    const still = turned(
+      () => -0.3,
+      () => 0,
+    );
+    expect(value('wrong-moves', still)).toBe(0);
+    const [cos, sin] = [Math.cos((120 * Math.PI) / 180), Math.sin((120 * Math.PI) / 180)];
+    // The same push against the wind, by the nose as it points now.
+    const kept = turned(
+      (t) => (t > 0.5 ? -0.3 * cos : -0.3),
+      (t) => (t > 0.5 ? 0.3 * sin : 0),
+    );
+    expect(value('wrong-moves', kept)).toBe(0);
+    expect(
+      value(
+        'wrong-moves',
+        madeUpSegment(LINE, 2, (t) => ({ noseDeg: t > 0.5 ? 180 : 0, pitch: t > 0.7 ? 0.6 : -0.3 })),
+      ),
+    ).toBe(1);
+  });
   test('reversals a minute', () => {
     // Full swings of half a second: two turnings each, on one axis.
     expect(

@@ -2,7 +2,7 @@ import { greatest } from './over-samples';
 import { holdsHeight } from '../segment';
 import { measure } from './measure';
 
-/** Largest deflection of a stick that should rest. */
+/** Largest deflection of a stick that should rest; without height hold the throttle never does. */
 export const others = measure({
   unit: '%',
   label: 'Other sticks moved',
@@ -11,10 +11,8 @@ export const others = measure({
     greatest((_, __, s) =>
       Math.max(
         ...(['throttle', 'yaw', 'pitch', 'roll'] as const)
-          .filter((axis) => axis !== segment.stage.axis)
-          .map((axis) =>
-            Math.abs(s[axis] - (axis === 'throttle' && !holdsHeight(s) ? segment.samples[0]!.throttle : 0)),
-          ),
+          .filter((axis) => axis !== segment.stage.axis && (axis !== 'throttle' || holdsHeight(s)))
+          .map((axis) => Math.abs(s[axis])),
       ),
     )(segment),
 });

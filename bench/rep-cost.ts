@@ -1,0 +1,211 @@
+import { rmSync } from 'node:fs';
+import { recordRep } from '../core/src/commands/record-rep';
+import { v7 as uuid } from 'uuid';
+import { connect } from '../server/src/db/connection';
+import { inSchool } from '../server/src/db/in-school';
+import { carryOut } from '../server/src/commands/carry-out';
+import {
+  rep,
+  startTestServer,
+  type TestServer,
+  type Visitor,
+  withWeakness,
+} from '../server/src/testing/test-school';
+import { startCluster } from '../tools/cluster';
+import { throwawayFolder } from '../tools/places';
+
+/** What one rep costs beside a bare insert in the same run, for pilots with ever more reps behind them. */
+
+const SIZES = [20, 1_000] as const;
+const ROUNDS = 60;
+const WARM_UP = 5;
+const A_DAY = 12;
+const OPENED_AT = '2020-01-02T09:00:00Z';
+
+interface RepCost extends Transaction {
+  readonly behind: number;
+  /** Medians, ms: a bare insert with commit, and one rep end to end. */
+  readonly insertMs: number;
+  readonly endToEndMs: number;
+  /** Ratios of medians to the bare insert, with the middle 90 % of ratios of pairs drawn again. */
+  readonly ratioOfDatabase: Ratio;
+  readonly ratioEndToEnd: Ratio;
+}
+type Ratio = { readonly is: number; readonly from: number; readonly to: number };
+
+const median = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+
+/** Ratio of medians of pairs, with its interval by drawing the pairs again (Efron 1979). */
+function ratio(of: readonly number[], to: readonly number[]): Ratio {
+  const drawn = Array.from({ length: 400 }, () => {
+    const at = of.map(() => Math.floor(Math.random() * of.length));
+    return median(at.map((i) => of[i]!)) / median(at.map((i) => to[i]!));
+  }).sort((a, b) => a - b);
+  return { is: median(of) / median(to), from: drawn[20]!, to: drawn[379]! };
+}
+
+async function timed(work: () => Promise<unknown>): Promise<number> {
+  const started = performance.now();
+  await work();
+  return performance.now() - started;
+}
+
+/** Reps of a weakness over so many flying days, as they are flown: practice, then tests in an announced set. */
+async function fill({ db }: TestServer, weaknessId: string, behind: number): Promise<void> {
+  await db.raw(
+    `
+    with w as (select school_id, id, pilot_id from weaknesses where id = ?),
+         n as (select i, ('2026-03-03'::date + (i / ${A_DAY}) - ?::int) as day, i % ${A_DAY} as k from generate_series(0, ? - 1) i),
+         sets as (
+           insert into test_sets (school_id, id, weakness_id, drill_id, side, number, day, at)
+           select w.school_id, gen_random_uuid(), w.id, 'tail-in-hover', null, 4, n.day, n.day + time '10:00'
+             from w, n where n.k = 8 returning id, day)
+    insert into reps (school_id, id, weakness_id, pilot_id, drill_id, purpose, met, band, flown_on, mode, pilot_relative, pack, day, flown_at, test_set_id)
+    select w.school_id, gen_random_uuid(), w.id, w.pilot_id, 'tail-in-hover', case when k >= 8 then 'test' else 'practice' end, i % 4 <> 1,
+           'calm', 'craft', 'position-hold', false, 1, n.day, n.day + time '10:01' + k * interval '1 minute', s.id
+      from w, n left join sets s on s.day = n.day and n.k >= 8`,
+    [weaknessId, Math.ceil(behind / A_DAY), behind],
+  );
+}
+
+/** The transaction of one rep, in this process. */
+interface Transaction {
+  /** Waiting for the database, ms. */
+  readonly databaseMs: number;
+  /** Begin and commit among them. */
+  readonly statements: number;
+  /** Processor time, ms. */
+  readonly cpuMs: number;
+}
+
+interface Whose {
+  readonly schoolId: string;
+  readonly pilotId: string;
+  readonly weaknessId: string;
+}
+
+/** Connections that count what is asked of them, and how long it takes. */
+function counting(url: string) {
+  const db = connect(url);
+  const counted = { statements: 0, databaseMs: 0 };
+  const began = new Map<string, number>();
+  db.on('query', ({ __knexQueryUid: key }: { __knexQueryUid: string }) => {
+    counted.statements += 1;
+    began.set(key, performance.now());
+  });
+  db.on('query-response', (_: unknown, { __knexQueryUid: key }: { __knexQueryUid: string }) => {
+    counted.databaseMs += performance.now() - began.get(key)!;
+  });
+  return { db, counted };
+}
+
+/** A rep as a bare row, as a transaction of ours, and over the network. */
+function waysToRecord(server: TestServer, trainer: Visitor, { schoolId, pilotId, weaknessId }: Whose) {
+  const { db, counted } = counting(server.appUrl);
+  let half = 0;
+  const next = () => {
+    half += 1;
+    return rep(weaknessId, {
+      purpose: 'practice',
+      day: '2026-03-04',
+      flownAt: new Date(Date.UTC(2026, 2, 4, 6) + half * 30_000).toISOString(),
+    });
+  };
+  return {
+    insert: async () => {
+      await server.db('reps').insert({ schoolId, id: uuid(), pilotId, ...next() });
+    },
+    transaction: async (): Promise<Transaction> => {
+      [counted.statements, counted.databaseMs] = [0, 0];
+      const cpu = process.cpuUsage();
+      await inSchool(db, { schoolId, accountId: null, role: 'trainer' }, (school) =>
+        carryOut(school, recordRep, { id: uuid() }, next()),
+      );
+      const { user, system } = process.cpuUsage(cpu);
+      return { ...counted, cpuMs: (user + system) / 1000 };
+    },
+    endToEnd: async () => {
+      const { status } = await trainer.put(`/reps/${uuid()}`, next());
+      if (status !== 200) throw new Error(`A rep was answered ${status}.`);
+    },
+    close: () => db.destroy(),
+  };
+}
+
+async function costWith(server: TestServer, behind: number): Promise<RepCost> {
+  const { trainer, schoolId } = await server.school(`With ${behind}`);
+  const { pilotId, weaknessId } = await withWeakness(trainer);
+  // Opened long ago; what was written down is not changed but here.
+  await server.db.transaction(async (tx) => {
+    await tx.raw('set local session_replication_role = replica');
+    await tx('moves').where({ weaknessId }).update({ at: OPENED_AT });
+    await tx('plans').where({ weaknessId }).update({ madeAt: OPENED_AT });
+    await tx('opening_stamps').where({ weaknessId }).update({ at: OPENED_AT });
+  });
+  await fill(server, weaknessId, behind);
+  await server.db.raw('analyze reps; analyze test_sets');
+  const { insert, transaction, endToEnd, close } = waysToRecord(server, trainer, {
+    schoolId,
+    pilotId,
+    weaknessId,
+  });
+  const rounds: (Transaction & { readonly insertMs: number; readonly endToEndMs: number })[] = [];
+  // By turns, so that whatever else the machine does comes over all of them alike.
+  for (let i = 0; i < WARM_UP + ROUNDS; i += 1)
+    rounds.push({
+      insertMs: await timed(insert),
+      ...(await transaction()),
+      endToEndMs: await timed(endToEnd),
+    });
+  await close();
+  const all = (what: keyof (typeof rounds)[number]) => rounds.slice(WARM_UP).map((round) => round[what]);
+  const middle = (what: keyof (typeof rounds)[number]) => median(all(what));
+  return {
+    behind,
+    insertMs: middle('insertMs'),
+    endToEndMs: middle('endToEndMs'),
+    databaseMs: middle('databaseMs'),
+    statements: middle('statements'),
+    cpuMs: middle('cpuMs'),
+    ratioOfDatabase: ratio(all('databaseMs'), all('insertMs')),
+    ratioEndToEnd: ratio(all('endToEndMs'), all('insertMs')),
+  };
+}
+
+const show = ({ is, from, to }: Ratio): string => `${is.toFixed(1)} (${from.toFixed(1)} to ${to.toFixed(1)})`;
+const ms = (value: number): string => `${value.toFixed(1)} ms`;
+
+/** Measures every size on a server and a database of its own. */
+export async function sayRepCost(): Promise<string> {
+  const folder = throwawayFolder();
+  const cluster = await startCluster(folder);
+  try {
+    process.env['TEST_CLUSTER_URL'] = cluster.url('postgres');
+    process.env['TEST_CLUSTER_APP_URL'] = cluster.appUrl('postgres');
+    return await costTable();
+  } finally {
+    await cluster.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+async function costTable(): Promise<string> {
+  const server = await startTestServer();
+  try {
+    const lines: string[] = [];
+    for (const size of SIZES) {
+      const cost = await costWith(server, size);
+      lines.push(
+        `| ${size} | ${ms(cost.insertMs)} | ${cost.statements} | ${ms(cost.databaseMs)} | ${show(cost.ratioOfDatabase)} | ${ms(cost.cpuMs)} | ${ms(cost.endToEndMs)} | ${show(cost.ratioEndToEnd)} |`,
+      );
+    }
+    return [
+      '| reps behind | a bare insert | statements of a rep | database | times the insert | processor | end to end | times the insert |',
+      '| --- | --- | --- | --- | --- | --- | --- | --- |',
+      ...lines,
+    ].join('\n');
+  } finally {
+    await server.close();
+  }
+}
