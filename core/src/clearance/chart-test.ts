@@ -1,4 +1,5 @@
 import type { Day } from '../vocabulary/day';
+import type { KeptFraction } from './evidence/fraction';
 
 /** A chart as it is drawn and told. */
 export interface TestCurve {
@@ -19,6 +20,35 @@ export interface TestCurve {
   readonly toGo: number;
   /** Evidence after each rep since it was passed or signed, for the watch; empty before, and of a score. */
   readonly since: readonly number[];
+}
+
+/** Where a test stands, as it is written down. */
+export type KeptTest = KeptEvidence | KeptLearning;
+export interface KeptEvidence {
+  readonly of: 'evidence';
+  readonly evidence: KeptFraction;
+  readonly watched: KeptFraction | null;
+  readonly needed: KeptFraction;
+  readonly days: number;
+  readonly day: Day | null;
+  readonly flownOn: Day | null;
+  readonly slotsUsed: number;
+  readonly passed: boolean;
+  readonly counted: number;
+  readonly ofDay: { readonly met: number; readonly missed: number };
+  /** Where it stood last, for the watch. */
+  readonly since: readonly number[];
+}
+export interface KeptLearning {
+  readonly of: 'learning';
+  readonly met: readonly boolean[];
+  readonly since: readonly boolean[];
+  readonly passed: boolean;
+  readonly isWatched: boolean;
+  readonly flownOn: Day | null;
+  readonly slotsUsed: number;
+  readonly days: readonly Day[];
+  readonly counted: number;
 }
 
 /** The sequential test of one chart, rep by rep in the order they were flown. */
@@ -45,4 +75,6 @@ export interface ChartTest {
   /** Begun again for another plan or another stamp. */
   beginAgain(): void;
   curve(): TestCurve;
+  /** Where it stands, to be gone on from; its curve is left behind. */
+  kept(): KeptTest;
 }

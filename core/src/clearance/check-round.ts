@@ -21,12 +21,17 @@ interface Count {
 const neededAt = ({ side }: Cell): number => (side === null ? CHECK_MET_NEEDED : CHECK_MET_A_SIDE);
 const isThrough = ({ cell, met }: Count): boolean => met >= neededAt(cell);
 
+export interface KeptCheck {
+  readonly begunOn: Day | null;
+  readonly counts: readonly Readonly<Count>[];
+}
+
 /**
  * One check: four met before two missed at each deciding drill, or two before two on each of its sides. An
  * interrupted one keeps its misses and may be gone on with for a fortnight.
  */
 export class CheckRound {
-  private readonly counts: ReadonlyMap<string, Count>;
+  private counts: ReadonlyMap<string, Count>;
   private begunOn: Day | null = null;
 
   constructor(cells: readonly Cell[]) {
@@ -67,6 +72,17 @@ export class CheckRound {
     return [...this.counts.values()]
       .filter(({ missed }) => missed >= CHECK_MISSED_ENDS)
       .map(({ cell }) => cell);
+  }
+
+  kept(): KeptCheck {
+    return { begunOn: this.begunOn, counts: [...this.counts.values()].map((count) => ({ ...count })) };
+  }
+
+  static from({ begunOn, counts }: KeptCheck): CheckRound {
+    const round = new CheckRound([]);
+    round.begunOn = begunOn;
+    round.counts = new Map(counts.map((count) => [cellKey(count.cell), { ...count }]));
+    return round;
   }
 
   drills(): readonly DrillTally[] {

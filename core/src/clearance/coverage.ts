@@ -1,7 +1,7 @@
 import type { Side } from '../drills/drill';
 import { drillOf, isFlown, type DrillId } from '../drills/drills';
 import { bandsUpTo, type WindBand } from '../vocabulary/wind-band';
-import type { Rep } from './facts';
+import { LAST_LOOKED_AT, type ShownRep } from './shown-tests';
 
 export interface CoverageCell {
   readonly drillId: DrillId;
@@ -27,25 +27,24 @@ export function bandsWanted(drillId: DrillId, windLimitMps: number): readonly Wi
   return both.length > 0 ? both : flies.slice(-1);
 }
 
-/** How many of the last tests of a cell are looked at, and how many of them must be met. */
-const LAST = 3;
+/** How many of the last tests of a cell must be met. */
 const LAST_MET = 2;
 
 /** Whether tests of one cell, oldest first, show it: one that was met, or two of the last three. */
-const isShown = (tests: readonly Rep[], by: ShownBy): boolean =>
+const isShown = (tests: readonly ShownRep[], by: ShownBy): boolean =>
   by === 'one-hit'
     ? tests.some(({ met }) => met)
-    : tests.slice(-LAST).filter(({ met }) => met).length >= LAST_MET;
+    : tests.slice(-LAST_LOOKED_AT).filter(({ met }) => met).length >= LAST_MET;
 
 /** By the first edition one hit shows a cell; by the second what was shown must still stand. */
 export type ShownBy = 'one-hit' | 'still-stands';
 
 /** Tests, on craft or simulator, oldest first. */
-export interface ShownTests {
+interface Shown {
   /** Those that move a chart. */
-  readonly counted: readonly Rep[];
+  readonly counted: readonly ShownRep[];
   /** Those in the mode that is usually flown; null or absent where no other form decides. */
-  readonly asFlown?: readonly Rep[] | null;
+  readonly asFlown?: readonly ShownRep[] | null;
 }
 
 /**
@@ -55,12 +54,12 @@ export interface ShownTests {
 export function coverageOf(
   keyDrills: readonly DrillId[],
   windLimitMps: number,
-  { counted, asFlown = null }: ShownTests,
+  { counted, asFlown = null }: Shown,
   by: ShownBy = 'one-hit',
 ): readonly CoverageCell[] {
   return keyDrills.flatMap((drillId): CoverageCell[] => {
     const flown = counted.filter((rep) => rep.drillId === drillId && rep.flownOn === 'craft');
-    const shownWhere = (fits: (rep: Rep) => boolean) => isShown(flown.filter(fits), by);
+    const shownWhere = (fits: (rep: ShownRep) => boolean) => isShown(flown.filter(fits), by);
     const { sides, handsForm } = drillOf(drillId);
     const usual = asFlown?.filter((rep) => rep.drillId === drillId && rep.flownOn === 'craft');
     return [

@@ -1,9 +1,9 @@
 import type { DrillId } from '../drills/drills';
-import type { Rep } from './facts';
+import type { ShownRep } from './shown-tests';
 import type { Clearance } from './rungs';
 
 /** Days on which each deciding drill was met in a counted test. */
-export const daysOf = (keyDrills: readonly DrillId[], tests: readonly Rep[]): Clearance['days'] =>
+export const daysOf = (keyDrills: readonly DrillId[], tests: readonly ShownRep[]): Clearance['days'] =>
   keyDrills.map((drillId) => ({
     drillId,
     days: [

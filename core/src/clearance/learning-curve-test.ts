@@ -1,5 +1,5 @@
 import type { Day } from '../vocabulary/day';
-import type { ChartTest, TestCurve } from './chart-test';
+import type { ChartTest, KeptLearning, TestCurve } from './chart-test';
 import { type ClearingRule, testsADayOf } from './clearing-rule';
 import { learningCurve } from './learning-curve';
 import { relapseCurve } from './relapse-curve';
@@ -15,7 +15,7 @@ export class LearningCurveTest implements ChartTest {
   private isWatched = false;
   private flownOn: Day | null = null;
   private slotsUsed = 0;
-  private readonly days = new Set<Day>();
+  private days = new Set<Day>();
   private counted = 0;
 
   constructor(private readonly rule: ClearingRule) {}
@@ -75,5 +75,23 @@ export class LearningCurveTest implements ChartTest {
 
   curve(): TestCurve {
     return learningCurve(this.rule, this.met);
+  }
+
+  kept(): KeptLearning {
+    const { met, since, passed, isWatched, flownOn, slotsUsed, days, counted } = this;
+    return {
+      of: 'learning',
+      ...{ met: [...met], since: [...since], passed, isWatched, flownOn, slotsUsed, counted },
+      days: [...days],
+    };
+  }
+
+  /** Goes on from where one stood. */
+  static from(rule: ClearingRule, kept: KeptLearning): LearningCurveTest {
+    const test = new LearningCurveTest(rule);
+    [test.met, test.since, test.days] = [[...kept.met], [...kept.since], new Set(kept.days)];
+    [test.passedNow, test.isWatched, test.counted] = [kept.passed, kept.isWatched, kept.counted];
+    [test.flownOn, test.slotsUsed] = [kept.flownOn, kept.slotsUsed];
+    return test;
   }
 }

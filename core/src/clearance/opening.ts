@@ -1,6 +1,6 @@
 import { addDays, type Day } from '../vocabulary/day';
 import { onReleaseIn } from '../vocabulary/flying';
-import { type Cell, CheckRound } from './check-round';
+import { type Cell, CheckRound, type KeptCheck } from './check-round';
 import { testsADayOf } from './clearing-rule';
 import { whyNotCounted } from './counts-for-test';
 import { coverageOf } from './coverage';
@@ -8,12 +8,27 @@ import { daysOf } from './days-of';
 import type { Move, Rep, OpeningStamp, WeaknessFacts } from './facts';
 import { firstThree, type FirstThree } from './first-three';
 import type { Check } from './rungs';
-import { TestCharts } from './test-charts';
-import { WatchRound } from './watch-round';
+import { type KeptShown, ShownTests } from './shown-tests';
+import { type KeptCharts, TestCharts } from './test-charts';
+import { type KeptWatch, WatchRound } from './watch-round';
 
 /** Whether drills with two forms are shown in both, flown with this. */
 const showsTwoForms = ({ mode, holdOff }: OpeningStamp): boolean =>
   holdOff === true && onReleaseIn(mode) === 'hold';
+
+/** An opening as it is written down. */
+export interface KeptOpening extends Pick<
+  Opening,
+  'phase' | 'openings' | 'signedEarly' | 'isUnproven' | 'relapsed' | 'keptOn' | 'lastPractice' | 'flown'
+> {
+  readonly openedAnewAt: string | null;
+  readonly failedAt: readonly string[];
+  readonly round: KeptCheck | null;
+  readonly watch: KeptWatch | null;
+  readonly charts: KeptCharts;
+  readonly shown: KeptShown;
+  readonly stamps: readonly OpeningStamp[];
+}
 
 /**
  * A weakness from its first confirmed cause on, moved by what happened in the order in which it did. What was
@@ -34,12 +49,9 @@ export class Opening {
   lastPractice: Day | null = null;
   /** Reps flown since it was opened, or since it was called back. */
   flown = 0;
-  readonly failedAt: string[] = [];
-  readonly charts: TestCharts;
-  /** Counted tests that show the coverage and the days. */
-  private tests: Rep[] = [];
-  /** Tests flown in the usual mode of a drill that has two forms; they move no chart. */
-  private asFlown: Rep[] = [];
+  failedAt: string[] = [];
+  charts: TestCharts;
+  private shown = new ShownTests();
   private stamps: OpeningStamp[];
   private known: FirstThree | null = null;
   private openedAnewAt: string | null = null;
@@ -53,15 +65,13 @@ export class Opening {
   get three(): FirstThree {
     const limit = Math.max(...this.stamps.map(({ windLimitMps }) => windLimitMps));
     const keyDrills = [...new Set(this.charts.deciding.map(({ drillId }) => drillId))];
-    const shown = {
-      counted: this.tests,
-      asFlown: this.stamps.some(showsTwoForms) ? this.asFlown : null,
-    };
+    const { counted, asFlown } = this.shown.all;
+    const shown = { counted, asFlown: this.stamps.some(showsTwoForms) ? asFlown : null };
     this.known ??= firstThree(
       {
         charts: this.charts.charts(),
         coverage: coverageOf(keyDrills, limit, shown, 'still-stands'),
-        days: daysOf(keyDrills, this.tests),
+        days: daysOf(keyDrills, counted),
       },
       this.facts.rule,
     );
@@ -187,15 +197,14 @@ export class Opening {
     this.showAsFlown(rep);
     if (!cell) return;
     if (!this.charts.of(cell).add(rep.met, rep.day)) return;
-    this.tests.push(rep);
+    this.shown.add(rep);
     this.slip(rep);
   }
 
   /** The first few tests of a day in the usual mode of a drill that has two forms. */
   private showAsFlown(rep: Rep): void {
     if (rep.mode !== this.stamps.at(-1)!.mode || onReleaseIn(rep.mode) !== 'hold') return;
-    const today = this.asFlown.filter(({ drillId, day }) => drillId === rep.drillId && day === rep.day);
-    if (today.length < testsADayOf(this.facts.rule)) this.asFlown.push(rep);
+    this.shown.addAsFlown(rep, testsADayOf(this.facts.rule));
   }
 
   private attempt(rep: Rep, cell: Cell): void {
@@ -255,10 +264,37 @@ export class Opening {
   /** Everything has to be shown again; the evidence is dealt with by who calls this. */
   private goBack(): void {
     this.phase = 'active';
-    this.tests = [];
-    this.asFlown = [];
+    this.shown.forget();
     [this.round, this.keptOn, this.watch] = [null, null, null];
     this.known = null;
+  }
+
+  /** Where it stands, to be gone on from by `from`. */
+  kept(): KeptOpening {
+    const { phase, openings, signedEarly, isUnproven, relapsed, keptOn, lastPractice, flown, failedAt } =
+      this;
+    const { round, watch, charts, shown, stamps, openedAnewAt, facts } = this;
+    return {
+      ...{ phase, openings, signedEarly, isUnproven, relapsed, keptOn, lastPractice, flown, openedAnewAt },
+      failedAt: [...failedAt],
+      round: round && round.kept(),
+      watch: watch && watch.kept(),
+      charts: charts.kept(),
+      shown: shown.kept(facts.rule.passDays),
+      stamps: [...stamps],
+    };
+  }
+
+  /** @param facts as they were when it was kept, but for what happened since */
+  static from(facts: WeaknessFacts, kept: KeptOpening): Opening {
+    const { round, watch, charts, shown, stamps, failedAt, ...plain } = kept;
+    const opening = Object.assign(new Opening(facts), plain);
+    opening.round = round && CheckRound.from(round);
+    opening.watch = watch && WatchRound.from(facts.rule, watch);
+    opening.charts = TestCharts.from(facts.rule, charts);
+    opening.shown = ShownTests.from(shown);
+    [opening.stamps, opening.failedAt] = [[...stamps], [...failedAt]];
+    return opening;
   }
 
   private openAnew(at: string): void {

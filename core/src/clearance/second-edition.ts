@@ -2,7 +2,7 @@ import { flownOrder } from '../vocabulary/flown-order';
 import { unreported } from './announced';
 import type { Move, WeaknessFacts } from './facts';
 import { share } from './first-three';
-import { Opening } from './opening';
+import { type KeptOpening, Opening } from './opening';
 import type { Check, Clearance, WeaknessState } from './rungs';
 import { liveMoves, standingOf } from './standing';
 import { watchCurveOf } from './watch-curve';
@@ -32,8 +32,8 @@ function moveHappens(move: Move, stands: boolean): Happening['happens'] | null {
   }
 }
 
-/** Moves, plans, stamps and reps, in the order in which they happened. */
-function happenings(facts: WeaknessFacts): readonly Happening[] {
+/** Moves, plans, stamps and reps, in the order in which they happened. @param from instant of the first; absent: all */
+function happenings(facts: WeaknessFacts, from = ''): readonly Happening[] {
   const live = new Set(liveMoves(facts.moves));
   const moves = facts.moves.flatMap((move): readonly Happening[] => {
     const happens = moveHappens(move, live.has(move));
@@ -54,9 +54,9 @@ function happenings(facts: WeaknessFacts): readonly Happening[] {
     order: ORDER.rep,
     happens: (opening: Opening) => opening.rep(rep),
   }));
-  return [...moves, ...stamps, ...plans, ...reps].sort((a, b) =>
-    a.at < b.at ? -1 : a.at > b.at ? 1 : a.order - b.order,
-  );
+  return [...moves, ...stamps, ...plans, ...reps]
+    .filter(({ at }) => at >= from)
+    .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.order - b.order));
 }
 
 function checkOf(opening: Opening): Check | null {
@@ -83,10 +83,39 @@ const keptShare = ({ drills, passed }: Check): number =>
         drills.reduce((sum, { needed }) => sum + needed, 0),
       );
 
-/** The rungs by the second edition, in which what was shown must still stand. */
-export function secondEditionOf(facts: WeaknessFacts): Clearance {
-  const opening = new Opening(facts);
-  for (const { happens } of happenings(facts)) happens(opening);
+/** Where a weakness stood before an instant. */
+export interface Checkpoint {
+  readonly before: string;
+  readonly opening: KeptOpening;
+}
+
+function openingOf(facts: WeaknessFacts, since: Checkpoint | null): Opening {
+  const opening = since ? Opening.from(facts, since.opening) : new Opening(facts);
+  for (const { happens } of happenings(facts, since?.before)) happens(opening);
+  return opening;
+}
+
+/**
+ * Where it stood before an instant.
+ * @param since an earlier one to go on from: of what happened before it the facts need not have the reps
+ */
+export function checkpointBefore(
+  before: string,
+  facts: WeaknessFacts,
+  since: Checkpoint | null = null,
+): Checkpoint {
+  const opening = since ? Opening.from(facts, since.opening) : new Opening(facts);
+  for (const { at, happens } of happenings(facts, since?.before)) if (at < before) happens(opening);
+  return { before, opening: opening.kept() };
+}
+
+/**
+ * The rungs by the second edition, in which what was shown must still stand.
+ * @param since goes on from there: the curves then begin there, and of the days that were met only so many are told as
+ * are asked for; all that decides is the same
+ */
+export function secondEditionOf(facts: WeaknessFacts, since: Checkpoint | null = null): Clearance {
+  const opening = openingOf(facts, since);
   const isWithdrawn = standingOf(facts.moves).state === 'withdrawn';
   const { three, watch, keptOn } = opening;
   const check = checkOf(opening);

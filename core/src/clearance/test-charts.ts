@@ -1,6 +1,6 @@
 import type { Side } from '../drills/drill';
 import { type DrillId, drillOf } from '../drills/drills';
-import type { ChartTest } from './chart-test';
+import type { ChartTest, KeptTest } from './chart-test';
 import { type Cell, cellKey } from './check-round';
 import { type ClearingRule, gathersEvidence, OTHER_SIDES_NEED } from './clearing-rule';
 import { EvidenceTest } from './evidence/evidence-test';
@@ -24,6 +24,12 @@ function neededFor({ drillId, side }: Cell, rule: ClearingRule, happenedOn: Happ
   // Of a drill none of whose sides was told, any may be the one.
   if (!drillOf(drillId).sides.some((each) => happenedOn.includes(each))) return all;
   return Math.min(all, OTHER_SIDES_NEED);
+}
+
+export interface KeptCharts {
+  readonly cells: readonly Cell[];
+  readonly happenedOn: HappenedOn;
+  readonly tests: readonly (readonly [key: string, test: KeptTest])[];
 }
 
 /**
@@ -101,6 +107,23 @@ export class TestCharts {
 
   spent(): Clearance['spent'] {
     return this.cells.map((cell) => ({ ...cell, ...this.of(cell).spent }));
+  }
+
+  kept(): KeptCharts {
+    const { cells, happenedOn } = this;
+    return { cells, happenedOn, tests: [...this.tests].map(([key, test]) => [key, test.kept()]) };
+  }
+
+  static from(rule: ClearingRule, kept: KeptCharts): TestCharts {
+    const charts = new TestCharts(rule);
+    [charts.cells, charts.happenedOn] = [kept.cells, kept.happenedOn];
+    charts.tests = new Map(
+      kept.tests.map(([key, test]) => [
+        key,
+        test.of === 'evidence' ? EvidenceTest.from(rule, test) : LearningCurveTest.from(rule, test),
+      ]),
+    );
+    return charts;
   }
 
   private fresh(cell: Cell): ChartTest {

@@ -1,15 +1,23 @@
 import { addDays, type Day } from '../vocabulary/day';
-import { type Cell, CheckRound } from './check-round';
+import { type Cell, CheckRound, type KeptCheck } from './check-round';
 import { type ClearingRule, DEFAULT_RULE, SECOND_CHECK_DAYS } from './clearing-rule';
 import { type FlownCheck, nextCheckDue } from './spaced-checks';
 import type { Watch } from './watch';
+
+export interface KeptWatch {
+  readonly checks: readonly FlownCheck[];
+  readonly cells: readonly Cell[];
+  readonly from: Day;
+  readonly secondBy: Day | null;
+  readonly round: KeptCheck;
+}
 
 /**
  * The checks of one watch. One that fails limits the pilot at once and asks for a second within a week; that one
  * failing too calls the pilot back.
  */
 export class WatchRound {
-  private readonly checks: FlownCheck[];
+  private checks: FlownCheck[];
   private round: CheckRound;
   private from: Day;
   private secondBy: Day | null = null;
@@ -65,6 +73,18 @@ export class WatchRound {
     this.secondBy = null;
     this.from = this.due();
     return [];
+  }
+
+  kept(): KeptWatch {
+    const { checks, cells, from, secondBy } = this;
+    return { checks: [...checks], cells, from, secondBy, round: this.round.kept() };
+  }
+
+  static from(rule: ClearingRule, { checks, cells, from, secondBy, round }: KeptWatch): WatchRound {
+    const watch = new WatchRound(rule, cells, null, from);
+    [watch.checks, watch.from, watch.secondBy] = [[...checks], from, secondBy];
+    watch.round = CheckRound.from(round);
+    return watch;
   }
 
   told(): Omit<Watch, 'curve'> {

@@ -1,7 +1,17 @@
 import { type Day, daysBetween } from '../../vocabulary/day';
-import type { ChartTest, TestCurve } from '../chart-test';
+import type { ChartTest, KeptEvidence, TestCurve } from '../chart-test';
 import { type ClearingRule, testOf, testsADayOf } from '../clearing-rule';
-import { type Fraction, fraction, reaches, lesserOf, added, multiplied, toNumber } from './fraction';
+import {
+  added,
+  type Fraction,
+  fraction,
+  keptFraction,
+  lesserOf,
+  multiplied,
+  reaches,
+  readFraction,
+  toNumber,
+} from './fraction';
 import { type Weight, weightOf } from './weights';
 
 const NOTHING = fraction(0);
@@ -35,7 +45,7 @@ export class EvidenceTest implements ChartTest {
   /** Signed without a pass: watched from the top all the same; it clears nothing. */
   private watched: Fraction | null = null;
   private since: number[] = [];
-  private readonly values: number[] = [0];
+  private values: number[] = [0];
   private readonly weight: Weight;
   /** Judged when its day is over, and not before. */
   private readonly byDay: boolean;
@@ -169,6 +179,30 @@ export class EvidenceTest implements ChartTest {
       toGo: this.toGo(),
       since: this.since,
     };
+  }
+
+  kept(): KeptEvidence {
+    const { evidence, watched, needed, days, day, flownOn, slotsUsed, passed, counted, ofDay, since } = this;
+    return {
+      of: 'evidence',
+      evidence: keptFraction(evidence),
+      watched: watched && keptFraction(watched),
+      needed: keptFraction(needed),
+      ...{ days, day, flownOn, slotsUsed, passed, counted, ofDay: { ...ofDay } },
+      since: since.slice(-1),
+    };
+  }
+
+  /** Goes on from where one stood. */
+  static from(rule: ClearingRule, kept: KeptEvidence): EvidenceTest {
+    const test = new EvidenceTest(rule, 1);
+    test.evidence = readFraction(kept.evidence);
+    test.watched = kept.watched && readFraction(kept.watched);
+    test.needed = readFraction(kept.needed);
+    [test.days, test.day, test.flownOn, test.slotsUsed] = [kept.days, kept.day, kept.flownOn, kept.slotsUsed];
+    [test.passedAt, test.counted, test.ofDay] = [kept.passed ? 0 : null, kept.counted, { ...kept.ofDay }];
+    [test.since, test.values] = [[...kept.since], [test.value]];
+    return test;
   }
 
   private start(day: number): Fraction {

@@ -5,6 +5,14 @@ export interface Fraction {
   readonly under: bigint;
 }
 
+/** As it is written down: two whole numbers. */
+export type KeptFraction = readonly [over: string, under: string];
+export const keptFraction = ({ over, under }: Fraction): KeptFraction => [String(over), String(under)];
+export const readFraction = ([over, under]: KeptFraction): Fraction => ({
+  over: BigInt(over),
+  under: BigInt(under),
+});
+
 const ZERO = BigInt(0);
 
 const commonDivisor = (a: bigint, b: bigint): bigint => {
