@@ -21,22 +21,27 @@ const commonDivisor = (a: bigint, b: bigint): bigint => {
   return high;
 };
 
-/** The fraction of two whole numbers of which the second is above 0. */
-export const fraction = (over: number | bigint, under: number | bigint = 1): Fraction => ({
-  over: BigInt(over),
-  under: BigInt(under),
-});
-
-const lowestTerms = ({ over, under }: Fraction): Fraction => {
-  const by = commonDivisor(over, under);
-  return by === ZERO ? { over, under } : { over: over / by, under: under / by };
+/** The fraction of two whole numbers of which the second is above 0, in lowest terms. */
+export const fraction = (over: number | bigint, under: number | bigint = 1): Fraction => {
+  const by = commonDivisor(BigInt(over), BigInt(under));
+  return { over: BigInt(over) / by, under: BigInt(under) / by };
 };
 
-export const added = (a: Fraction, b: Fraction): Fraction =>
-  lowestTerms({ over: a.over * b.under + b.over * a.under, under: a.under * b.under });
+/**
+ * Sum and product in lowest terms, of two that are. After years the one has thousands of digits and the other one or
+ * two: only divisors of the short one are looked for. Source: Knuth, The Art of Computer Programming 2, 4.5.1.
+ */
+export const added = (a: Fraction, b: Fraction): Fraction => {
+  const shared = commonDivisor(a.under, b.under);
+  const over = a.over * (b.under / shared) + b.over * (a.under / shared);
+  const by = commonDivisor(over, shared);
+  return { over: over / by, under: (a.under / shared) * (b.under / by) };
+};
 
-export const multiplied = (a: Fraction, b: Fraction): Fraction =>
-  lowestTerms({ over: a.over * b.over, under: a.under * b.under });
+export const multiplied = (a: Fraction, b: Fraction): Fraction => {
+  const [above, below] = [commonDivisor(a.over, b.under), commonDivisor(b.over, a.under)];
+  return { over: (a.over / above) * (b.over / below), under: (a.under / below) * (b.under / above) };
+};
 
 export const reaches = (a: Fraction, b: Fraction): boolean => a.over * b.under >= b.over * a.under;
 
