@@ -58,6 +58,13 @@ function standingOf(set: TestSet, { endOf, resultsOf }: ReturnType<typeof ordere
   return { isOver: end !== null, results, left };
 }
 
+/** Whether every set that was announced before an instant was over by then, whatever is flown later. */
+export function overSince(flown: Flown): (instant: string) => boolean {
+  const { endOf } = ordered(flown);
+  const ends = (flown.sets ?? []).map((set) => ({ at: set.at, end: endOf(set) }));
+  return (instant) => ends.every(({ at, end }) => at >= instant || (end !== null && end <= instant));
+}
+
 /** Attempts of a set that have no result. */
 export const withoutResult = (set: TestSet, flown: Flown): number => standingOf(set, ordered(flown)).left;
 

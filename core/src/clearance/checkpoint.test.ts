@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { Diary } from '../testing/diary';
 import { addDays } from '../vocabulary/day';
+import { checkpointPlace, inputsOf } from './checkpoint';
 import { DEFAULT_RULE } from './clearing-rule';
-import type { Rep, WeaknessFacts } from './facts';
+import type { WeaknessFacts } from './facts';
 import { inLists } from './in-lists';
 import { checkpointBefore, secondEditionOf } from './second-edition';
 
@@ -104,13 +105,18 @@ function lived(steps: readonly Step[], rule: number, key: number): WeaknessFacts
   return diary.facts();
 }
 
-/** Beginnings of flying days by which every announced set was over. */
-function placesIn({ reps, sets = [] }: WeaknessFacts): readonly string[] {
-  const firsts = reps.filter((rep, i) => i > 0 && rep.day > reps[i - 1]!.day);
-  return firsts
-    .filter(({ day, flownAt }) => sets.every((set) => set.at >= flownAt || set.day < day))
-    .map(({ flownAt }) => flownAt);
-}
+/** Places at which it may be gone on from, as the record grew. */
+const placesIn = (facts: WeaknessFacts): readonly string[] => [
+  ...new Set(
+    facts.reps.flatMap((rep) => {
+      // Known by the end of that day: what came later is not there yet.
+      const known = facts.reps.filter(({ flownAt }) => flownAt <= rep.flownAt);
+      const sets = (facts.sets ?? []).filter(({ at }) => at <= rep.flownAt);
+      const moves = facts.moves.filter(({ at }) => at <= rep.flownAt);
+      return checkpointPlace({ ...facts, reps: known, sets, moves }) ?? [];
+    }),
+  ),
+];
 
 const decided = (facts: WeaknessFacts, since: Parameters<typeof secondEditionOf>[1] = null) => {
   const all = secondEditionOf(facts, since);
@@ -126,7 +132,12 @@ const decided = (facts: WeaknessFacts, since: Parameters<typeof secondEditionOf>
 };
 /** As it comes back from where it is written down. */
 const writtenDown = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
-const since = (reps: readonly Rep[], at: string) => reps.filter(({ flownAt }) => flownAt >= at);
+/** What is still to be known of a life that is gone on from there. */
+const since = (facts: WeaknessFacts, from: string): WeaknessFacts => ({
+  ...facts,
+  reps: facts.reps.filter(({ flownAt }) => flownAt >= from),
+  sets: (facts.sets ?? []).filter(({ at }) => at >= from),
+});
 
 test.each(RULES.flatMap((_, rule) => KEYS.map((__, key) => [rule, key] as const)))(
   'by rule %i with deciding drills %i',
@@ -140,13 +151,13 @@ test.each(RULES.flatMap((_, rule) => KEYS.map((__, key) => [rule, key] as const)
         const whole = decided(facts);
         const at = places[nth % places.length]!;
         const first = writtenDown(checkpointBefore(at, facts));
-        expect(decided({ ...facts, reps: since(facts.reps, at) }, first)).toEqual(whole);
+        expect(decided(since(facts, at), first)).toEqual(whole);
         // And from there to a later one.
         const later = places.at(-1)!;
         const second = writtenDown(
-          checkpointBefore(later, { ...facts, reps: since(facts.reps, at) }, later >= at ? first : null),
+          checkpointBefore(later, later >= at ? since(facts, at) : facts, later >= at ? first : null),
         );
-        expect(decided({ ...facts, reps: since(facts.reps, later) }, second)).toEqual(whole);
+        expect(decided(since(facts, later), second)).toEqual(whole);
         compared += 1;
       }),
       { numRuns: 60 },
@@ -154,3 +165,20 @@ test.each(RULES.flatMap((_, rule) => KEYS.map((__, key) => [rule, key] as const)
     expect(compared).toBeGreaterThan(20);
   },
 );
+
+test('what it hangs on beside reps and tests: the rule, the pilot, the plan, and every move', () => {
+  const facts = lived([], 0, 0);
+  const is = inputsOf(facts);
+  const rep = new Diary().met('2026-03-03', 1).reps;
+  expect(inputsOf({ ...facts, reps: rep, sets: [] })).toBe(is);
+  const others: readonly Partial<WeaknessFacts>[] = [
+    { rule: { ...facts.rule, riskPercent: 5 } },
+    { pilot: { ...facts.pilot, windLimitMps: 3 } },
+    { keyDrills: ['half-thumb'] },
+    { deciding: [{ at: facts.moves[0]!.at, keyDrills: ['half-thumb'] }] },
+    { stamps: [] },
+    { causeId: 'coasting' },
+    { moves: [...facts.moves, { ...facts.moves[0]!, id: 'late', kind: 'undone', undoes: 'm0' }] },
+  ];
+  for (const other of others) expect(inputsOf({ ...facts, ...other })).not.toBe(is);
+});

@@ -12,6 +12,7 @@ import {
   key,
   keyOrNone,
   quantityOrNone,
+  text,
   whole,
   yesNo,
 } from '../schemas/fields';
@@ -60,6 +61,8 @@ export const repShape = object({
   distanceM: quantityOrNone('distance-from-the-pilot', 1, 500),
   day: day('day'),
   flownAt: instant('time'),
+  /** Why it is entered for a weakness that was opened long after it was flown. */
+  lateReason: text('reason', 300),
 }).noUnknown();
 export type RepFields = InferType<typeof repShape>;
 
@@ -168,6 +171,7 @@ export type CountedRep = Omit<
   | 'widthSpans'
   | 'distanceM'
   | 'testSetId'
+  | 'lateReason'
 > & {
   readonly purpose: Purpose;
   readonly missReason?: MissReason | null;
@@ -180,6 +184,7 @@ export type CountedRep = Omit<
   readonly stage?: number | null;
   readonly widthSpans?: number | null;
   readonly distanceM?: number | null;
+  readonly lateReason?: string;
 };
 
 /** The one place in which a rep is put together. */
@@ -194,5 +199,6 @@ export const newRep = (counted: CountedRep): RepFields => ({
   stage: null,
   widthSpans: null,
   distanceM: null,
+  lateReason: '',
   ...counted,
 });

@@ -1,7 +1,8 @@
 import type { announceTests as announce } from '@skelby/core/commands/announce-tests';
 import type { callOffTests as callOff } from '@skelby/core/commands/call-off-tests';
 import { recordEvent } from '../facts/events';
-import { lockWeakness, refreshWeakness } from '../facts/weakness-facts';
+import { dropSince, refreshWeakness } from '../facts/refresh-weakness';
+import { lockWeakness } from '../facts/weakness-facts';
 import { notFound } from '../problem/problem';
 import type { Handler } from './handler';
 
@@ -14,6 +15,7 @@ export const announceTests: Handler<typeof announce> = async (
   const { id: weaknessId, pilotId } = await lockWeakness(school, named);
   if (await tx('test_sets').where({ id }).first('id')) return { id };
   await tx('test_sets').insert({ schoolId, id, weaknessId, accountId, ...fields });
+  await dropSince(school, weaknessId, fields.at);
   await recordEvent(school, {
     action: 'announced',
     subject: 'test-set',
@@ -32,11 +34,12 @@ export const callOffTests: Handler<typeof callOff> = async (
 ) => {
   const { tx } = school;
   const { id: weaknessId, pilotId } = await lockWeakness(school, named);
-  const set = (await tx('test_sets').where({ id, weaknessId }).first('called_off_at')) as
-    { readonly calledOffAt: string | null } | undefined;
+  const set = (await tx('test_sets').where({ id, weaknessId }).first('at', 'called_off_at')) as
+    { readonly at: string; readonly calledOffAt: string | null } | undefined;
   if (!set) throw notFound('announced set');
   if (set.calledOffAt !== null) return { id };
   await tx('test_sets').where({ id }).update({ calledOffAt: at });
+  await dropSince(school, weaknessId, set.at);
   await recordEvent(school, {
     action: 'called-off',
     subject: 'test-set',

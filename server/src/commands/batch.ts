@@ -8,7 +8,7 @@ import type { SchoolTx } from '../db/in-school';
 import { assertPlain } from '../problem/plain';
 import { notFound, OUR_MISTAKE, passesByItself, type Problem, problemOf } from '../problem/problem';
 import { carryOut, isOfTrainer } from './carry-out';
-import { refreshDeferred } from '../facts/weakness-facts';
+import { refreshDeferred } from '../facts/refresh-weakness';
 
 /** Carries out one command of a batch, by the same way as when it comes alone. */
 async function carryOutOne(batch: SchoolTx, { path, body }: BatchCommand): Promise<void> {

@@ -4,7 +4,8 @@ import { decidingAmong } from '@skelby/core/plan/key-drills';
 import { isProposal, planProblem } from '@skelby/core/plan/propose-plan';
 import { recordEvent } from '../facts/events';
 import { knownOf } from '../facts/known-of-pilot';
-import { loadFacts, lockWeakness, refreshWeakness } from '../facts/weakness-facts';
+import { refreshWeakness } from '../facts/refresh-weakness';
+import { loadFacts, lockWeakness } from '../facts/weakness-facts';
 import { badField } from '../problem/problem';
 import type { Handler } from './handler';
 

@@ -1,7 +1,8 @@
 import type { DrillId } from '@skelby/core/drills/drills';
 import type { confirmRepError as command } from '@skelby/core/commands/confirm-rep-error';
 import { recordEvent } from '../facts/events';
-import { lockWeakness, refreshSharing } from '../facts/weakness-facts';
+import { refreshSharing } from '../facts/refresh-weakness';
+import { lockWeakness } from '../facts/weakness-facts';
 import { conflict, notFound } from '../problem/problem';
 import type { Handler } from './handler';
 
@@ -17,6 +18,7 @@ export const confirmRepError: Handler<typeof command> = async (
           weaknessId: string;
           pilotId: string;
           drillId: DrillId;
+          flownAt: string;
           takenBackAt: string | null;
           takenBackBy: string | null;
           accountId: string | null;

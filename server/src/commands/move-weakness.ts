@@ -2,7 +2,8 @@ import type { moveWeakness as command } from '@skelby/core/commands/move-weaknes
 import { countedTestsOf, moveProblem } from '@skelby/core/weakness/allowed-moves';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
 import { recordEvent } from '../facts/events';
-import { loadFacts, lockWeakness, refreshWeakness } from '../facts/weakness-facts';
+import { refreshWeakness } from '../facts/refresh-weakness';
+import { loadFacts, lockWeakness } from '../facts/weakness-facts';
 import { badField, conflict } from '../problem/problem';
 import type { Handler } from './handler';
 

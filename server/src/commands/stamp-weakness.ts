@@ -1,6 +1,7 @@
 import type { stampWeakness as command } from '@skelby/core/commands/stamp-weakness';
 import { recordEvent } from '../facts/events';
-import { loadFacts, lockWeakness, refreshWeakness } from '../facts/weakness-facts';
+import { refreshWeakness } from '../facts/refresh-weakness';
+import { loadFacts, lockWeakness } from '../facts/weakness-facts';
 import { badField } from '../problem/problem';
 import type { Handler } from './handler';
 

@@ -1,14 +1,15 @@
 import type { DrillId } from '@skelby/core/drills/drills';
 import type { takeRepBack as command } from '@skelby/core/commands/take-rep-back';
 import { recordEvent } from '../facts/events';
-import { lockWeakness, refreshSharing } from '../facts/weakness-facts';
+import { refreshSharing } from '../facts/refresh-weakness';
+import { lockWeakness } from '../facts/weakness-facts';
 import { notFound } from '../problem/problem';
 import type { Handler } from './handler';
 
 /** Takes a rep back, with a reason. It stays in the record and no longer counts. */
 export const takeRepBack: Handler<typeof command> = async (school, { keys: { id }, fields: { reason } }) => {
   const rep = (await school.tx('reps').where({ id }).first()) as
-    { weaknessId: string; pilotId: string; drillId: DrillId } | undefined;
+    { weaknessId: string; pilotId: string; drillId: DrillId; flownAt: string } | undefined;
   if (!rep) throw notFound('rep');
   await lockWeakness(school, rep.weaknessId);
   const taken = await school

@@ -25,7 +25,8 @@ function once(change: (name: string) => string): (name: string) => string {
 }
 
 const toSnake = once((name) => name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`));
-const toCamel = once((name) => name.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase()));
+/** The name of a column, as the code has it. */
+export const toCamel = once((name) => name.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase()));
 
 function camelKeys(row: unknown): unknown {
   if (row === null || typeof row !== 'object' || Array.isArray(row)) return row;

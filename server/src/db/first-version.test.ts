@@ -3,7 +3,7 @@ import path from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import type { BatchAnswer, BatchCommand } from '@skelby/core/sync/batch';
 import { DEMO_TRAINERS } from '../demo/school';
-import { refreshWeakness } from '../facts/weakness-facts';
+import { refreshWeakness } from '../facts/refresh-weakness';
 import { startTestServer, type TestServer, type Visitor } from '../testing/test-school';
 import { inSchool } from './in-school';
 

@@ -9,10 +9,16 @@ import { IDLE_MS, type Lane, rulesOf } from './connection';
  */
 export const NO_SCHOOL = '';
 
-/** Weaknesses to be worked out again: by their keys, and as those of a pilot for whom a drill decides. */
+/**
+ * Weaknesses to be worked out again: by their keys, and as those of a pilot for whom a drill decides, with the first of
+ * what was flown.
+ */
 interface Deferred {
   readonly weaknesses: Set<string>;
-  readonly drills: Map<string, { readonly pilotId: string; readonly drillId: DrillId }>;
+  readonly drills: Map<
+    string,
+    { readonly pilotId: string; readonly drillId: DrillId; readonly flownAt: string }
+  >;
 }
 
 /** One transaction for one school, and who acts in it. */

@@ -81,9 +81,9 @@ describe('bringing a database up to date', () => {
       await expect(assertUpToDate(db)).rejects.toThrow(/stands at nothing.*\.\/skelby migrate/);
       await migrate(db);
       await db('skelby_migrations_lock').update({ is_locked: 1 });
-      await db('skelby_migrations').where({ name: '023-retention' }).delete();
-      await db.raw('alter table schools drop column keep_years');
-      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 022/);
+      await db('skelby_migrations').where({ name: '024-checkpoints' }).delete();
+      await db.raw('drop table weakness_checkpoints');
+      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 023/);
       await migrate(fresh());
       await expect(assertUpToDate(db)).resolves.toBeUndefined();
     });

@@ -22,6 +22,7 @@ import * as secondFactor from './migrations/020-second-factor';
 import * as secondSigner from './migrations/021-second-signer';
 import * as consent from './migrations/022-consent';
 import * as retention from './migrations/023-retention';
+import * as checkpoints from './migrations/024-checkpoints';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -48,6 +49,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '021-second-signer': secondSigner,
   '022-consent': consent,
   '023-retention': retention,
+  '024-checkpoints': checkpoints,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -7,7 +7,7 @@ import type { Knex } from 'knex';
  */
 
 const FORMAT = 'skelby-school';
-const LEFT_BEHIND = new Set(['sessions', 'imports', 'import_parts']);
+const LEFT_BEHIND = new Set(['sessions', 'imports', 'import_parts', 'weakness_checkpoints']);
 const AT_ONCE = 500;
 
 /** What is wrong with a file, or with where it should go. */

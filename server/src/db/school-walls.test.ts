@@ -43,6 +43,7 @@ const TABLES = [
   'flights',
   'clearing_rules',
   'weaknesses',
+  'weakness_checkpoints',
   'occurrences',
   'moves',
   'plans',

@@ -4,7 +4,7 @@ import type { AnyCommand } from '@skelby/core/commands/command';
 import { carryOut } from '../commands/carry-out';
 import type { GivenCommand } from '../commands/handler';
 import type { SchoolTx } from '../db/in-school';
-import { refreshDeferred } from '../facts/weakness-facts';
+import { refreshDeferred } from '../facts/refresh-weakness';
 import { chanceFrom } from './chance';
 
 const SEED = 7;

@@ -1,6 +1,7 @@
 import { clearanceOf } from '@skelby/core/clearance/clearance';
 import { inLists } from '@skelby/core/clearance/in-lists';
 import type { Knex } from 'knex';
+import { holding } from './checkpoints';
 import { loadFacts } from './weakness-facts';
 import { inSchool } from '../db/in-school';
 
@@ -35,7 +36,8 @@ export async function checkDatabase(db: Knex): Promise<Checked> {
       weaknesses += rows.length;
       for (const row of rows) {
         const weaknessId = row['id'] as string;
-        const clearance = clearanceOf(await loadFacts(school, weaknessId));
+        const facts = await loadFacts(school, weaknessId);
+        const clearance = clearanceOf(facts);
         const workedOut: Record<string, unknown> = {
           ...inLists(clearance),
           signedEarly: clearance.signedEarly,
@@ -43,6 +45,14 @@ export async function checkDatabase(db: Knex): Promise<Checked> {
         for (const [field, value] of Object.entries(workedOut))
           if (plain(row[field]) !== plain(value))
             differences.push({ school: name, weaknessId, field, kept: row[field], workedOut: value });
+        // Where it stood, if it is gone on from there: what is flown next is judged by it.
+        const since = holding(facts, facts.checkpoint);
+        const gone = since && plain(inLists(clearanceOf(facts, since)));
+        if (gone !== null && gone !== plain(inLists(clearance)))
+          differences.push({
+            ...{ school: name, weaknessId, field: 'checkpoint', kept: gone },
+            workedOut: plain(inLists(clearance)),
+          });
       }
     });
   return { weaknesses, differences };

@@ -14,7 +14,8 @@ import { conflict } from '../problem/problem';
 import { recordEvent } from './events';
 import { knownOf } from './known-of-pilot';
 import { lockOccurrence, ruleInForce, type OccurrenceRow } from './occurrence-rows';
-import { loadFacts, lockWeakness, refreshWeakness } from './weakness-facts';
+import { refreshWeakness } from './refresh-weakness';
+import { loadFacts, lockWeakness } from './weakness-facts';
 
 interface Known {
   readonly id: string;

@@ -1,5 +1,7 @@
 import { v7 as uuid } from 'uuid';
+import type { Knex } from 'knex';
 import type { SchoolTx } from '../db/in-school';
+import { preparedAs } from '../db/prepared';
 
 export interface Change {
   /** Named by whoever asks, so that the same asked again is seen; absent: a new one. */
@@ -28,20 +30,51 @@ export interface Change {
   readonly data?: unknown;
 }
 
+const rowOf = ({ schoolId, accountId }: SchoolTx, change: Change) => ({
+  schoolId,
+  id: change.id ?? uuid(),
+  accountId,
+  action: change.action,
+  subject: change.subject,
+  subjectId: change.subjectId,
+  pilotId: change.pilotId ?? null,
+  reason: change.reason || null,
+  data: JSON.stringify(change.data ?? {}),
+});
+
 /** Adds to the history: who, when, what, why. */
-export async function recordEvent({ tx, schoolId, accountId }: SchoolTx, change: Change): Promise<void> {
-  await tx('events').insert({
-    schoolId,
-    id: change.id ?? uuid(),
-    accountId,
-    action: change.action,
-    subject: change.subject,
-    subjectId: change.subjectId,
-    pilotId: change.pilotId ?? null,
-    reason: change.reason || null,
-    data: JSON.stringify(change.data ?? {}),
-  });
+export async function recordEvent(school: SchoolTx, change: Change): Promise<void> {
+  await school.tx('events').insert(rowOf(school, change));
 }
+
+/**
+ * Writes something down and adds it to the history in one statement, which does both or neither.
+ * @param write returns a row where it wrote one
+ * @returns whether it did
+ */
+export async function recordWhere(
+  school: SchoolTx,
+  write: Knex.QueryBuilder,
+  change: Change,
+): Promise<boolean> {
+  const row = rowOf(school, change);
+  const names = Object.keys(row);
+  const statement = school.tx.raw(
+    `with written as (?) insert into events (${names.map(() => '??').join(', ')})
+     select ${names.map((name) => `?::${TYPES[name] ?? 'text'}`).join(', ')} from written returning id`,
+    [write, ...names, ...Object.values(row)],
+  );
+  const { rows } = (await statement.options(preparedAs(statement.toSQL().sql))) as { rows: unknown[] };
+  return rows.length > 0;
+}
+const TYPES: Readonly<Record<string, string>> = {
+  schoolId: 'uuid',
+  id: 'uuid',
+  accountId: 'uuid',
+  subjectId: 'uuid',
+  pilotId: 'uuid',
+  data: 'jsonb',
+};
 
 /** What differs between a stored row and new fields, old value first; undefined when nothing does. */
 export function differences(

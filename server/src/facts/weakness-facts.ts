@@ -1,15 +1,17 @@
 import type { DrillId } from '@skelby/core/drills/drills';
 import type { CauseId } from '@skelby/core/causes/causes';
-import { clearanceOf } from '@skelby/core/clearance/clearance';
-import { inLists } from '@skelby/core/clearance/in-lists';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Move, Rep, TestSet, WeaknessFacts } from '@skelby/core/clearance/facts';
+import type { InLists } from '@skelby/core/clearance/in-lists';
 import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import type { WeaknessStamp } from '@skelby/core/pages/pages';
 import { factsOf, type KeptPlan, type KeptWeakness } from '@skelby/core/weakness/facts-of';
 import type { SchoolTx } from '../db/in-school';
+import { prepared } from '../db/prepared';
 import { notFound } from '../problem/problem';
 import { rowsBy } from './by';
+import type { KeptCheckpoint } from './checkpoints';
+import { fromJson } from './from-json';
 
 export interface WeaknessRow {
   readonly id: string;
@@ -30,6 +32,7 @@ export interface LoadedFacts extends WeaknessFacts {
   /** Newest first. */
   readonly plans: readonly KeptPlan[];
   readonly stamps: readonly WeaknessStamp[];
+  readonly checkpoint: KeptCheckpoint | null;
 }
 
 const ALIASED = 'coalesce((select weakness_id from weakness_aliases where id = ?), ?)';
@@ -50,6 +53,28 @@ export async function ownKey(tx: SchoolTx['tx'], id: string): Promise<string> {
 export const lockPilot = async ({ tx }: SchoolTx, pilotId: string): Promise<void> => {
   await tx('pilots').where({ id: pilotId }).forNoKeyUpdate().first('id');
 };
+
+/**
+ * Locks the pilot of a weakness, in one statement. What else is to be known of it is read afterwards.
+ * @throws Problem 404
+ */
+export async function lockPilotOf(
+  { tx }: SchoolTx,
+  id: string,
+): Promise<{ readonly weaknessId: string; readonly pilotId: string; readonly openedAt: string }> {
+  const { rows } = (await tx
+    .raw(
+      `select w.id as weakness_id, w.opened_at, p.id as pilot_id
+       from weaknesses w join pilots p on p.school_id = w.school_id and p.id = w.pilot_id
+      where w.id = ${ALIASED} for no key update of p`,
+      [id, id],
+    )
+    .options(prepared('lock-pilot-of'))) as {
+    rows: { weaknessId: string; pilotId: string; openedAt: string }[];
+  };
+  if (!rows[0]) throw notFound('weakness');
+  return rows[0];
+}
 
 /**
  * Locks the pilot of a weakness, and with it the weakness. A key under which it was opened a second time
@@ -107,61 +132,121 @@ type RepRow = Rep &
     readonly errorConfirmedBy: string | null;
   };
 
-/** What is kept of weaknesses, but their reps. */
-async function readKept({ tx }: SchoolTx, ids: readonly string[]) {
-  const { rows: heads } = (await tx.raw(
-    `
-    select w.id as weakness_id, r.*, w.cause_id, w.pilot_id, w.failed_at, p.mode, p.wind_limit_mps, p.hold_off
-      from weaknesses w
-      join pilots p on p.school_id = w.school_id and p.id = w.pilot_id
-      join clearing_rules r on r.school_id = w.school_id and r.id = w.rule_id
-     where w.id = any(?::uuid[])`,
-    [[...ids]],
-  )) as { rows: (HeadRow & OfWeakness)[] };
-  const of = <Row extends OfWeakness>(rows: readonly Row[]) => rowsBy(rows, (row) => row.weaknessId);
-  const moves = of(
-    (await tx('moves as m')
-      .leftJoin('accounts as a', (on) => on.on('a.school_id', 'm.school_id').andOn('a.id', 'm.account_id'))
-      .select('m.*', 'a.name as by')
-      .whereIn('m.weakness_id', ids)
-      .orderBy(['m.at', 'm.id'])) as (MoveRow & OfWeakness)[],
-  );
-  const plans = of(
-    (await tx('plans').whereIn('weaknessId', ids).orderBy('made_at', 'desc')) as (KeptPlan & OfWeakness)[],
-  );
-  const stamps = of(
-    (await tx('opening_stamps as s')
-      .leftJoin('accounts as a', (on) => on.on('a.school_id', 's.school_id').andOn('a.id', 's.account_id'))
-      .select(
-        's.weakness_id',
-        's.at',
-        's.mode',
-        's.wind_limit_mps',
-        's.hold_off',
-        's.craft_id',
-        's.reason',
-        's.told_by',
-        'a.name as by',
-      )
-      .whereIn('s.weakness_id', ids)
-      .orderBy('s.at')) as (WeaknessStamp & OfWeakness)[],
-  );
-  const sets = of(
-    (await tx('test_sets').whereIn('weaknessId', ids).orderBy('at')) as (TestSet & OfWeakness)[],
-  );
-  return heads.map((head) => ({
-    id: head.weaknessId,
-    pilotId: head.pilotId,
-    causeId: head.causeId,
-    pilot: { mode: head.mode, windLimitMps: head.windLimitMps, holdOff: head.holdOff },
-    rule: ruleIn(head),
-    moves: moves(head.weaknessId),
-    stamps: stamps(head.weaknessId).map(({ weaknessId: _, ...stamp }) => stamp),
-    plans: plans(head.weaknessId),
-    sets: sets(head.weaknessId),
-    failedAt: head.failedAt,
+/** Rows that belong to a weakness, as JSON in a column of its own. */
+const inOne = (name: string, rows: string): string =>
+  `(select coalesce(json_agg(${name}), '[]') from (${rows}) ${name}) as ${name}`;
+
+const KEPT = `
+  select w.id as weakness_id, r.edition, r.test, r.unacceptable_miss_percent, r.acceptable_miss_percent, r.risk_percent,
+    r.planned_reps, r.pass_days, r.check_gap_days, r.tests_a_day, r.sides_alike, r.most_days_between_checks, r.second_signer,
+    w.cause_id, w.pilot_id, w.failed_at,
+    json_build_object('state', w.state, 'rungs', w.rungs, 'checkFrom', w.check_from, 'checkPassed', w.check_passed,
+      'limited', w.limited, 'signedEarly', w.signed_early) as lists, p.mode, p.wind_limit_mps, p.hold_off,
+    ${inOne(
+      'moves',
+      `select m.id, m.kind, m.at, m.reason, m.undoes, m.happened_on, m.occurrence_id, m.account_id, m.recorded_at, a.name as by
+         from moves m left join accounts a on a.school_id = m.school_id and a.id = m.account_id
+        where m.school_id = w.school_id and m.weakness_id = w.id order by m.at, m.id`,
+    )},
+    ${inOne(
+      'plans',
+      'select * from plans where school_id = w.school_id and weakness_id = w.id order by made_at desc',
+    )},
+    ${inOne(
+      'stamps',
+      `select s.at, s.mode, s.wind_limit_mps, s.hold_off, s.craft_id, s.reason, s.told_by, a.name as by
+         from opening_stamps s left join accounts a on a.school_id = s.school_id and a.id = s.account_id
+        where s.school_id = w.school_id and s.weakness_id = w.id order by s.at`,
+    )},
+    ${inOne(
+      'sets',
+      `select * from test_sets where school_id = w.school_id and weakness_id = w.id
+        and (?::bool or at >= coalesce((select before from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id), '-infinity'))
+        order by at`,
+    )},
+    (select row_to_json(c) from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id) as checkpoint
+  from weaknesses w
+  join pilots p on p.school_id = w.school_id and p.id = w.pilot_id
+  join clearing_rules r on r.school_id = w.school_id and r.id = w.rule_id
+  where w.id = any(?::uuid[])`;
+
+/** What lists know of a weakness. */
+export interface KeptLists extends InLists {
+  readonly signedEarly: boolean;
+}
+
+interface KeptRow extends HeadRow, OfWeakness {
+  readonly moves: readonly MoveRow[];
+  readonly plans: readonly KeptPlan[];
+  readonly stamps: readonly WeaknessStamp[];
+  readonly sets: readonly TestSet[];
+  readonly checkpoint: KeptCheckpoint | null;
+  readonly lists: KeptLists;
+}
+
+/**
+ * What is kept of weaknesses, but their reps, in one statement.
+ * @param allTests or those only that were announced since the checkpoint
+ */
+export async function readKept({ tx }: SchoolTx, ids: readonly string[], allTests = true) {
+  const { rows } = (await tx.raw(KEPT, [allTests, [...ids]]).options(prepared('kept'))) as {
+    rows: KeptRow[];
+  };
+  return rows.map((row) => ({
+    id: row.weaknessId,
+    pilotId: row.pilotId,
+    causeId: row.causeId,
+    pilot: { mode: row.mode, windLimitMps: row.windLimitMps, holdOff: row.holdOff },
+    rule: ruleIn(row),
+    moves: fromJson(row.moves),
+    stamps: fromJson(row.stamps),
+    plans: fromJson(row.plans),
+    sets: fromJson(row.sets),
+    failedAt: row.failedAt,
+    lists: row.lists,
+    checkpoint: row.checkpoint && fromJson([row.checkpoint])[0]!,
   }));
 }
+
+/** Of reps only what decides, and whose they are. */
+const COUNTING = `
+  select id, weakness_id, pilot_id, drill_id, purpose, met, side, band, flown_on, mode, pilot_relative, width_spans, day,
+    flown_at, test_set_id, account_id, taken_back_at, error_confirmed_by
+  from reps
+  where pilot_id = any(?::uuid[]) and flown_at >= ? and (weakness_id = any(?::uuid[]) or drill_id = any(?))
+  order by flown_at, id`;
+
+type Kept = Awaited<ReturnType<typeof readKept>>[number];
+/** A weakness, and the instant from which its reps are wanted. */
+interface WantedSince {
+  readonly kept: Kept;
+  readonly from: string;
+}
+
+/** Reps that count for weaknesses of one pilot: their own, and wherever their drills decide or decided. */
+export async function repsCounting({ tx }: SchoolTx, wanted: readonly WantedSince[]) {
+  const drills = new Map(wanted.map(({ kept }) => [kept.id, drillsThatDecide(kept)]));
+  const first = wanted.map(({ from }) => from).reduce((a, b) => (a < b ? a : b));
+  const pilotIds = [...new Set(wanted.map(({ kept }) => kept.pilotId))];
+  const deciding = [...new Set([...drills.values()].flatMap((each) => [...each]))];
+  const { rows } = (await tx
+    .raw(COUNTING, [pilotIds, first, [...drills.keys()], deciding])
+    .options(prepared('reps-counting'))) as { rows: RepRow[] };
+  const reps = rows.map(asItCounts);
+  return ({ kept: { id, pilotId }, from }: WantedSince) =>
+    reps.filter(
+      (rep) =>
+        rep.pilotId === pilotId &&
+        rep.flownAt >= from &&
+        (rep.weaknessId === id || drills.get(id)!.has(rep.drillId)),
+    );
+}
+
+const asItCounts = (row: RepRow) => ({
+  ...row,
+  takenBack: row.takenBackAt !== null,
+  takenBackConfirmed: row.errorConfirmedBy !== null,
+});
 
 /** The same of several, in as many statements as of one; those that are not there are left out. */
 export async function loadFactsOf(
@@ -188,11 +273,7 @@ export async function loadFactsOf(
       const { id, pilotId } = each;
       const counts = reps(pilotId)
         .filter((rep) => rep.weaknessId === id || decides.get(id)!.has(rep.drillId))
-        .map((row) => ({
-          ...row,
-          takenBack: row.takenBackAt !== null,
-          takenBackConfirmed: row.errorConfirmedBy !== null,
-        }));
+        .map(asItCounts);
       return [
         id,
         {
@@ -201,6 +282,7 @@ export async function loadFactsOf(
           moves: each.moves,
           plans: each.plans,
           stamps: each.stamps,
+          checkpoint: each.checkpoint,
           pilotId,
         },
       ];
@@ -212,57 +294,4 @@ export async function loadFactsOf(
 function drillsThatDecide(kept: Omit<KeptWeakness, 'reps'>): ReadonlySet<DrillId> {
   const { keyDrills, deciding = [] } = factsOf({ ...kept, reps: [] });
   return new Set([...keyDrills, ...deciding.flatMap((each) => each.keyDrills)]);
-}
-
-/**
- * Works the weakness out again and keeps what lists need to know about it; within a batch, once at its end.
- */
-export async function refreshWeakness(school: SchoolTx, id: string): Promise<void> {
-  if (school.deferred) {
-    school.deferred.weaknesses.add(id);
-    return;
-  }
-  const clearance = clearanceOf(await loadFacts(school, id));
-  await school
-    .tx('weaknesses')
-    .where({ id })
-    .update({ ...inLists(clearance), signedEarly: clearance.signedEarly });
-}
-
-/** Works out again every weakness that a rep counts for: its own, and those whose plan has the same drill. */
-export async function refreshSharing(
-  school: SchoolTx,
-  pilotId: string,
-  rep: { readonly weaknessId: string; readonly drillId: DrillId },
-): Promise<void> {
-  await refreshWeakness(school, rep.weaknessId);
-  if (school.deferred) {
-    school.deferred.drills.set(`${pilotId} ${rep.drillId}`, { pilotId, drillId: rep.drillId });
-    return;
-  }
-  for (const id of await openFor(school, pilotId, rep.drillId))
-    if (id !== rep.weaknessId) await refreshWeakness(school, id);
-}
-
-/** The pilot's open weaknesses whose plan has the drill. */
-async function openFor(school: SchoolTx, pilotId: string, drillId: DrillId): Promise<string[]> {
-  const { rows } = (await school.tx.raw(
-    `
-    select w.id from weaknesses w
-      join lateral (select drill_ids from plans p where p.school_id = w.school_id and p.weakness_id = w.id order by made_at desc limit 1) p on true
-     where w.pilot_id = ? and w.state not in ('closed', 'withdrawn') and ? = any(p.drill_ids)`,
-    [pilotId, drillId],
-  )) as { rows: { id: string }[] };
-  return rows.map((row) => row.id);
-}
-
-/** Does now what a batch has put off. */
-export async function refreshDeferred(school: SchoolTx): Promise<void> {
-  const { deferred: putOff, ...now } = school;
-  if (!putOff) return;
-  for (const { pilotId, drillId } of putOff.drills.values())
-    for (const id of await openFor(now, pilotId, drillId)) putOff.weaknesses.add(id);
-  for (const id of putOff.weaknesses) await refreshWeakness(now, id);
-  putOff.weaknesses.clear();
-  putOff.drills.clear();
 }

@@ -151,3 +151,26 @@ test('as a table it is whole, a formula in it is text, and another school sees n
   expect((await school.here.server.visitor().get('/history')).status).toBe(401);
   expect((await school.here.server.visitor().get('/history.csv')).status).toBe(401);
 });
+
+test('a rep that is days older than its weakness asks why, and the reason stands in the history', async () => {
+  const { trainer } = school.here;
+  const { weaknessId } = await withWeakness(trainer);
+  const older = { purpose: 'practice', day: '2026-02-20', flownAt: '2026-02-20T10:00:00.000Z' };
+  const [refused, key] = [id(), id()];
+  const answer = await trainer.put<{ errors: { field: string; message: string }[] }>(
+    `/reps/${refused}`,
+    rep(weaknessId, older),
+  );
+  expect([answer.status, answer.body.errors[0]!.field]).toEqual([422, 'lateReason']);
+  expect(answer.body.errors[0]!.message).toMatch(/9 days before its weakness was opened/);
+  // A phone's clock is hours off: no question asked.
+  const hours = { purpose: 'practice', day: '2026-03-01', flownAt: '2026-03-01T20:00:00.000Z' };
+  expect((await trainer.put(`/reps/${id()}`, rep(weaknessId, hours))).status).toBe(200);
+  const told = rep(weaknessId, { ...older, lateReason: 'Flown for the course, on paper.' });
+  expect((await trainer.put(`/reps/${key}`, told)).status).toBe(200);
+  // Sent again it is the same rep.
+  expect((await trainer.put(`/reps/${key}`, told)).status).toBe(200);
+  const entries = await all();
+  const reasons = entries.filter(({ reason }) => reason === 'Flown for the course, on paper.');
+  expect(reasons.map(({ action, subject }) => [action, subject])).toEqual([['recorded', 'rep']]);
+});

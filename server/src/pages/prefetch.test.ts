@@ -91,7 +91,7 @@ describe('a phone that is up to date', () => {
         `/occurrences/${occurrenceId}/confirmation`,
         { causeId: 'overcontrol', weaknessId, moveId: id(), planId, at: new Date().toISOString() },
       ],
-      [`/reps/${id()}`, rep(weaknessId)],
+      [`/reps/${id()}`, rep(weaknessId, { lateReason: 'From a notebook.' })],
       [
         `/occurrences/${occurrenceId}/confirmation/taken-back`,
         { moveId: id(), at: new Date().toISOString(), reason: 'Another one.' },

@@ -1,0 +1,116 @@
+import { addDays } from '@skelby/core/vocabulary/day';
+import type { BatchAnswer } from '@skelby/core/sync/batch';
+import {
+  id,
+  rep,
+  startTestServer,
+  type TestServer,
+  type Visitor,
+  withWeakness,
+} from '../testing/test-school';
+import { checkDatabase } from './check-database';
+
+/** What is kept for speed alone never says anything else than the facts do. */
+
+let server: TestServer;
+let trainer: Visitor;
+beforeAll(async () => {
+  server = await startTestServer();
+  ({ trainer } = await server.school('Carrow Fell'));
+});
+afterAll(() => server.close());
+
+const FIRST = '2026-03-03';
+const at = (day: string, minute: number) =>
+  new Date(Date.parse(`${day}T08:00:00Z`) + minute * 60_000).toISOString();
+
+/** Days of practice and announced tests at one weakness, sent as a phone sends them. */
+async function fly(weaknessId: string, days: number, from = FIRST): Promise<readonly string[]> {
+  const ids: string[] = [];
+  for (let d = 0; d < days; d += 1) {
+    const day = addDays(from, d);
+    const set = id();
+    const announced = await trainer.put(`/weaknesses/${weaknessId}/test-sets/${set}`, {
+      ...{ drillId: 'tail-in-hover', side: null, number: 4, day, at: at(day, 30) },
+    });
+    expect(announced.status).toBe(200);
+    const commands = Array.from({ length: 12 }, (_, i) => {
+      const key = id();
+      ids.push(key);
+      const purpose = i < 8 ? 'practice' : 'test';
+      return {
+        ...{ key, path: `/reps/${key}`, stamp: 'flownAt' },
+        body: rep(weaknessId, {
+          ...{ purpose, day, met: (i + d) % 3 !== 0, flownAt: at(day, i < 8 ? i : i + 31) },
+          testSetId: purpose === 'test' ? set : null,
+        }),
+      };
+    });
+    const sentAt = new Date().toISOString();
+    const { body } = await trainer.ask<BatchAnswer>('POST', '/api/sync', {
+      ...{ sentAt, minutesAheadOfUtc: 0, phone: null, commands },
+    });
+    expect(body.results.filter(({ done }) => !done)).toEqual([]);
+  }
+  return ids;
+}
+
+const kept = (weaknessId: string) =>
+  server.db('weakness_checkpoints').where({ id: weaknessId }).first('before') as Promise<
+    { before: string } | undefined
+  >;
+const differences = async () => (await checkDatabase(server.db)).differences;
+
+test('a life of many reps is gone on from; late, taken back, undone and changed it is worked out anew', async () => {
+  const { weaknessId } = await withWeakness(trainer);
+  const ids = await fly(weaknessId, 6);
+  const first = (await kept(weaknessId))!;
+  expect(first.before > at(FIRST, 0)).toBe(true);
+  expect(await differences()).toEqual([]);
+
+  // One more, flown after: it stands where it was.
+  const later = addDays(FIRST, 6);
+  await trainer.put(
+    `/reps/${id()}`,
+    rep(weaknessId, { purpose: 'practice', day: later, flownAt: at(later, 5) }),
+  );
+  expect(await kept(weaknessId)).toEqual(first);
+  expect(await differences()).toEqual([]);
+
+  // From another phone, flown days before.
+  await trainer.put(`/reps/${id()}`, rep(weaknessId, { day: FIRST, flownAt: at(FIRST, 25), met: false }));
+  expect(await kept(weaknessId)).not.toEqual(first);
+  expect(await differences()).toEqual([]);
+
+  // Announced on a phone without signal, and handed in days later.
+  await fly(weaknessId, 4, addDays(FIRST, 8));
+  const then = (await kept(weaknessId))!;
+  const day = addDays(FIRST, 1);
+  const late = `/weaknesses/${weaknessId}/test-sets/${id()}`;
+  const set = { drillId: 'tail-in-hover', side: null, number: 2, day, at: at(day, 300) };
+  await trainer.put(late, set);
+  expect(await kept(weaknessId)).not.toEqual(then);
+  expect(await differences()).toEqual([]);
+  await fly(weaknessId, 1, addDays(FIRST, 13));
+  await trainer.put(`${late}/called-off`, { at: at(day, 301) });
+  expect(await differences()).toEqual([]);
+
+  await fly(weaknessId, 2, addDays(FIRST, 15));
+  expect((await kept(weaknessId))!.before > first.before).toBe(true);
+  await trainer.put(`/reps/${ids[9]}/taken-back`, { reason: 'Another pilot.' });
+  expect(await differences()).toEqual([]);
+});
+
+test('a checkpoint that says something else than the facts is told by the check', async () => {
+  const { weaknessId } = await withWeakness(trainer);
+  await fly(weaknessId, 5);
+  await server
+    .db('weakness_checkpoints')
+    .where({ id: weaknessId })
+    .update({ opening: server.db.raw(`jsonb_set(opening, '{phase}', '"closed"')`) });
+  expect((await differences()).map(({ field, weaknessId: of }) => [field, of])).toEqual([
+    ['checkpoint', weaknessId],
+  ]);
+  await server.db('weakness_checkpoints').where({ id: weaknessId }).delete();
+  expect(await differences()).toEqual([]);
+});
