@@ -1,6 +1,6 @@
 import type { Context, Middleware } from 'koa';
 import type { Logger } from 'pino';
-import { BUSY, OUR_MISTAKE, type Problem, problemOf } from '../problem/problem';
+import { BUSY, NO_ROOM, OUR_MISTAKE, type Problem, problemOf } from '../problem/problem';
 
 const documentOf = (problem: Problem) => ({
   type: 'about:blank',
@@ -14,6 +14,7 @@ const documentOf = (problem: Problem) => ({
 function writeProblem(ctx: Context, problem: Problem): void {
   ctx.status = problem.status;
   if (problem === BUSY) ctx.set('Retry-After', '1');
+  if (problem === NO_ROOM) ctx.set('Retry-After', '60');
   ctx.body = documentOf(problem);
   ctx.type = 'application/problem+json';
 }

@@ -68,6 +68,18 @@ export const BUSY = new Problem(
   'The server has much to do just now. Nothing was changed; it is tried again by itself.',
 );
 
+export const NO_ROOM = new Problem(
+  503,
+  'No room',
+  'The disk of the server is full. Nothing was changed, and what waits on this phone waits on: tell whoever runs the server to make room.',
+);
+
+const DISK_FULL = new Set(['53100', 'ENOSPC', 'EDQUOT']);
+
+/** Whether the database, or the folder for files that come in, has no room left. */
+const isOutOfRoom = (error: unknown): boolean =>
+  error instanceof Error && 'code' in error && DISK_FULL.has(String(error.code));
+
 /** Told where a row refers to one that is not there. */
 function lostReference(error: unknown): Problem | null {
   if (!(error instanceof Error && 'code' in error && error.code === FOREIGN_KEY)) return null;
@@ -123,6 +135,7 @@ export function problemOf(error: unknown): Problem | null {
   if (isBadCompression(error))
     return new Problem(400, 'Bad request', 'The request could not be read: it is not compressed as it says.');
   if (hasHungUp(error)) return new Problem(400, 'Broke off', 'The request broke off before its end.');
+  if (isOutOfRoom(error)) return NO_ROOM;
   if (passesByItself(error)) return BUSY;
   return null;
 }
