@@ -87,6 +87,8 @@ export interface TestServer {
   readonly url: string;
   readonly appUrl: string;
   readonly base: string;
+  /** Connections of the first server. */
+  readonly lanes: Lanes;
   /** Another server on the same database, behind so many proxies; its address. */
   readonly another: (proxies?: number) => Promise<string>;
   readonly visitor: () => Visitor;
@@ -173,6 +175,7 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
     url: url.href,
     appUrl: working.href,
     base,
+    lanes: running[0]!.lanes,
     another,
     visitor: () => new Visitor(base),
     school: async (schoolName) => {

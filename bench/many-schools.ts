@@ -1,0 +1,246 @@
+import { readdirSync, readFileSync, rmSync } from 'node:fs';
+import { v7 as uuid } from 'uuid';
+import pg from 'pg';
+import { loadDemo } from '../server/src/demo/load';
+import { DEMO_TRAINERS } from '../server/src/demo/school';
+import { rep, startTestServer, type TestServer, type Visitor } from '../server/src/testing/test-school';
+import { startCluster } from '../tools/cluster';
+import { throwawayFolder } from '../tools/places';
+import { say } from '../tools/say';
+
+/**
+ * What every page costs one school when it is alone and when it is one of a thousand: buffers that its statements look
+ * at, and processor time of server and database.
+ */
+
+const SCHOOLS = Number(process.env['SCHOOLS'] ?? 1_000);
+const OCCURRENCES = 1_000;
+const REPS = 5_000;
+const ASKED = 30;
+/** Ticks of a processor's clock in /proc, a second. */
+const TICKS = 100;
+
+/** Tables of one school whose rows another gets under the same keys: every key begins with the school. */
+const COPIED = [
+  ...['pilots', 'craft', 'sites', 'flights', 'clearing_rules', 'weaknesses', 'occurrences', 'moves', 'plans'],
+  ...[
+    'opening_stamps',
+    'test_sets',
+    'reps',
+    'events',
+    'debriefs',
+    'experiences',
+    'commands',
+    'weakness_aliases',
+  ],
+  ...['training_sessions', 'drill_versions', 'weakness_checkpoints'],
+];
+
+/** Raises a table of the first school to so many rows, by the ones there are under other keys. */
+const raised = (table: string, columns: readonly string[], rows: number): string => `
+  insert into ${table} (${columns.join(', ')})
+  select ${columns.map((name) => (name === 'id' ? 'gen_random_uuid()' : `t.${name}`)).join(', ')}
+    from (select *, row_number() over () as nth, count(*) over () as has from ${table}) t,
+      generate_series(1, 1 + ${rows} / t.has) copies
+   where (copies - 1) * t.has + t.nth <= ${rows} - t.has`;
+
+async function columnsOf({ db }: TestServer, table: string): Promise<readonly string[]> {
+  const { rows } = (await db.raw(
+    `select attname as name from pg_attribute where attrelid = ?::regclass and attnum > 0 and not attisdropped
+        and attgenerated = '' and attidentity <> 'a' order by attnum`,
+    [table],
+  )) as { rows: { name: string }[] };
+  return rows.map(({ name }) => name);
+}
+
+/** Nothing is checked and no trigger runs: what is copied was checked when it came in. */
+const unchecked = ({ db }: TestServer, statements: readonly string[]) =>
+  db.transaction(async (tx) => {
+    await tx.raw('set local session_replication_role = replica');
+    for (const statement of statements) await tx.raw(statement);
+  });
+
+async function fillFirst(server: TestServer): Promise<void> {
+  await loadDemo(server.db, new Date());
+  await unchecked(server, [
+    raised('occurrences', await columnsOf(server, 'occurrences'), OCCURRENCES),
+    raised('reps', await columnsOf(server, 'reps'), REPS),
+  ]);
+  await server.db.raw('vacuum analyze');
+}
+
+async function addSchools(server: TestServer): Promise<void> {
+  const { db } = server;
+  await db.raw(
+    `insert into schools (id, name) select gen_random_uuid(), 'School ' || n from generate_series(2, ${SCHOOLS}) n`,
+  );
+  const first = ((await db('schools').whereNot('name', 'like', 'School %').first('id')) as { id: string }).id;
+  for (const table of COPIED) {
+    const columns = await columnsOf(server, table);
+    const from = columns.map((name) => (name === 'school_id' ? 's.id' : `t.${name}`)).join(', ');
+    await unchecked(server, [
+      `insert into ${table} (${columns.join(', ')})
+       select ${from} from schools s, ${table} t where t.school_id = '${first}' and s.id <> '${first}'`,
+    ]);
+  }
+  await db.raw('vacuum analyze');
+}
+
+/** Processor time of all processes of the database so far, ms. */
+function databaseMs(): number {
+  let ticks = 0;
+  for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name))) {
+    try {
+      const stat = readFileSync(`/proc/${pid}/stat`, 'utf8');
+      if (!stat.includes('(postgres)')) continue;
+      const fields = stat.slice(stat.lastIndexOf(')') + 2).split(' ');
+      ticks += Number(fields[11]) + Number(fields[12]);
+    } catch {
+      // It has ended meanwhile.
+    }
+  }
+  return (1_000 * ticks) / TICKS;
+}
+
+interface PageCost {
+  readonly statements: number;
+  readonly buffers: number;
+  readonly cpuMs: number;
+}
+
+type Plan = {
+  readonly Plan: { readonly 'Shared Hit Blocks': number; readonly 'Shared Read Blocks': number };
+};
+
+/** Buffers of statements that were asked, asked again under the same settings. */
+async function buffersOf(
+  url: string,
+  schoolId: string,
+  asked: readonly { readonly sql: string; readonly bindings: readonly unknown[] }[],
+): Promise<number> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  let buffers = 0;
+  try {
+    await client.query('begin');
+    await client.query(
+      "select set_config('role', 'skelby_app', true), set_config('skelby.school', $1, true)",
+      [schoolId],
+    );
+    for (const { sql, bindings } of asked) {
+      // The first time a connection reads of tables and functions what it then knows.
+      for (const isKnown of [false, true]) {
+        const { rows } = await client.query<{ 'QUERY PLAN': readonly Plan[] }>(
+          `explain (analyze, buffers, format json) ${sql}`,
+          [...bindings],
+        );
+        const plan = rows[0]!['QUERY PLAN'][0]!.Plan;
+        if (isKnown) buffers += plan['Shared Hit Blocks'] + plan['Shared Read Blocks'];
+      }
+    }
+    await client.query('rollback');
+  } finally {
+    await client.end();
+  }
+  return buffers;
+}
+
+type Ask = (visitor: Visitor) => Promise<{ readonly status: number }>;
+
+async function costOf(server: TestServer, visitor: Visitor, schoolId: string, ask: Ask): Promise<PageCost> {
+  const asked: { sql: string; bindings: unknown[] }[] = [];
+  const note = ({ sql, bindings }: { sql: string; bindings: unknown[] }) => {
+    if (/^\s*(select|with|insert|update)/i.test(sql) && !sql.includes('set_config'))
+      asked.push({ sql, bindings });
+  };
+  for (let i = 0; i < 5; i += 1) await ask(visitor);
+  const { asked: pages, ahead } = server.lanes;
+  for (const lane of [pages, ahead]) lane.on('query', note);
+  const { status } = await ask(visitor);
+  for (const lane of [pages, ahead]) lane.off('query', note);
+  if (status !== 200) throw new Error(`A page was answered ${status}.`);
+  const [cpu, database] = [process.cpuUsage(), databaseMs()];
+  for (let i = 0; i < ASKED; i += 1) await ask(visitor);
+  const { user, system } = process.cpuUsage(cpu);
+  const cpuMs = ((user + system) / 1_000 + databaseMs() - database) / ASKED;
+  return { statements: asked.length, buffers: await buffersOf(server.appUrl, schoolId, asked), cpuMs };
+}
+
+/** Every page of a trainer, and a rep. */
+async function pagesOf({ db }: TestServer, schoolId: string): Promise<readonly (readonly [string, Ask])[]> {
+  const some = async (table: string, order: string) =>
+    ((await db(table).where({ schoolId }).orderBy(order).first('id')) as { id: string }).id;
+  const [weaknessId, occurrenceId, pilotId] = [
+    await some('weaknesses', 'id'),
+    await some('occurrences', 'id'),
+    await some('pilots', 'id'),
+  ];
+  const get = (path: string): readonly [string, Ask] => [
+    path.replace(/[\da-f-]{36}/, '…'),
+    (who) => who.get(path),
+  ];
+  const day = new Date().toISOString().slice(0, 10);
+  return [
+    ...['/me', '/today', '/roster', '/flights', '/sessions', '/drills', '/school/rule', '/history'].map(get),
+    get(`/weaknesses/${weaknessId}`),
+    get(`/occurrences/${occurrenceId}`),
+    get(`/occurrences/${occurrenceId}/debrief`),
+    get(`/pilots/${pilotId}`),
+    get('/carry'),
+    [
+      'a rep',
+      (who) =>
+        who.put(
+          `/reps/${uuid()}`,
+          rep(weaknessId, { purpose: 'practice', day, flownAt: new Date().toISOString() }),
+        ),
+    ],
+  ];
+}
+
+async function costs(server: TestServer, visitor: Visitor): Promise<ReadonlyMap<string, PageCost>> {
+  const { id } = (await server.db('schools').whereNot('name', 'like', 'School %').first('id')) as {
+    id: string;
+  };
+  const found = new Map<string, PageCost>();
+  for (const [name, ask] of await pagesOf(server, id))
+    found.set(name, await costOf(server, visitor, id, ask));
+  return found;
+}
+
+/** Loads it all, and says what every page costs alone and among many. */
+export async function sayManySchools(): Promise<void> {
+  const folder = throwawayFolder();
+  const cluster = await startCluster(folder);
+  process.env['TEST_CLUSTER_URL'] = cluster.url('postgres');
+  process.env['TEST_CLUSTER_APP_URL'] = cluster.appUrl('postgres');
+  const server = await startTestServer();
+  try {
+    await fillFirst(server);
+    const visitor = await server.visitor().signIn(DEMO_TRAINERS[0].email, DEMO_TRAINERS[0].password);
+    const alone = await costs(server, visitor);
+    await addSchools(server);
+    const count = async (table: string) =>
+      Number(
+        ((await server.db.raw(`select count(*) as n from ${table}`)) as { rows: { n: number }[] }).rows[0]!.n,
+      );
+    say(
+      `\nOne school alone, and among ${SCHOOLS}: ${await count('occurrences')} occurrences, ${await count('reps')} reps\n`,
+    );
+    const among = await costs(server, visitor);
+    say(
+      '| page | statements | buffers alone | among many | times | processor, ms alone | among many | times |',
+    );
+    say('| --- | --- | --- | --- | --- | --- | --- | --- |');
+    for (const [name, one] of alone) {
+      const many = among.get(name)!;
+      say(
+        `| ${name} | ${one.statements} | ${one.buffers} | ${many.buffers} | ${(many.buffers / one.buffers).toFixed(2)} | ${one.cpuMs.toFixed(1)} | ${many.cpuMs.toFixed(1)} | ${(many.cpuMs / one.cpuMs).toFixed(2)} |`,
+      );
+    }
+  } finally {
+    await server.close();
+    await cluster.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
