@@ -94,7 +94,8 @@ function databaseMs(): number {
       const stat = readFileSync(`/proc/${pid}/stat`, 'utf8');
       if (!stat.includes('(postgres)')) continue;
       const fields = stat.slice(stat.lastIndexOf(')') + 2).split(' ');
-      ticks += Number(fields[11]) + Number(fields[12]);
+      // Its own, and of those it has started that have ended.
+      for (const field of fields.slice(11, 15)) ticks += Number(field);
     } catch {
       // It has ended meanwhile.
     }

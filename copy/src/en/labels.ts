@@ -12,6 +12,7 @@ export const LABEL_WORDS: Readonly<Record<Exclude<FieldLabel, `=${string}`>, str
   account: 'Account',
   ended: 'Ended',
   reason: 'Reason',
+  trainer: 'Trainer',
   cause: 'Cause',
   weakness: 'Weakness',
   move: 'Move',

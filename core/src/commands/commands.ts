@@ -4,6 +4,7 @@ import { changePlan } from './change-plan';
 import type { AnyCommand } from './command';
 import { confirmCause } from './confirm-cause';
 import { confirmRepError } from './confirm-rep-error';
+import { handOver } from './hand-over';
 import { logOccurrence } from './log-occurrence';
 import { moveWeakness } from './move-weakness';
 import { recordOwnRep, sayOfWeakness, tellNearMiss } from './of-a-pilot';
@@ -48,6 +49,7 @@ export const COMMANDS = [
   setRetention,
   switchExperience,
   revokeLink,
+  handOver,
   recordOwnRep,
   tellNearMiss,
   sayOfWeakness,

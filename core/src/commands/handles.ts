@@ -1,6 +1,7 @@
 import type { OccurrenceFields } from '../schemas/records';
 import type { CraftFields, FlightFields, PilotFields, SiteFields } from '../schemas/records';
 import type { RuleFields } from '../schemas/rule';
+import type { HandOverFields } from './hand-over';
 import type { SessionFields } from '../schemas/session';
 import type { Stamp } from '../sync/batch';
 import type { Units } from '../vocabulary/units';
@@ -93,6 +94,7 @@ export const setRetention = handle<{ readonly keepYears: number | null }>()(
   '/school/retention',
 );
 export const switchExperience = handle<{ readonly enabled: boolean }>()('switch-experience', '/experience');
+export const handOver = handle<HandOverFields>()('hand-over', '/pilots/:id/trainers');
 export const revokeLink = handle<object>()('revoke-link', '/links/:id/revoked');
 export const recordOwnRep = handle<OwnRepFields>()('record-own-rep', '/own/reps/:id', 'flownAt', 'pilot');
 export const tellNearMiss = handle<NearMissFields>()(

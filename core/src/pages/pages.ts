@@ -36,6 +36,8 @@ export interface Pilot {
   /** Drills shown before anything was counted here; absent in a copy kept by an older version. */
   readonly shown?: readonly DrillId[];
   readonly note: string;
+  /** Accounts of who trains the pilot; empty or absent: every trainer of the school. */
+  readonly trainerIds?: readonly string[];
   /** When name and words were blanked for good; null or absent: they were not. */
   readonly forgottenAt?: string | null;
 }
@@ -75,6 +77,13 @@ export interface Roster {
   readonly sites: readonly Site[];
   /** What has to be reported, to whom, how soon; absent in a copy kept by an older version. */
   readonly reporting?: readonly ReportingRule[];
+  /** Who may train here, by name; absent in a copy kept by an older version. */
+  readonly trainers?: readonly Trainer[];
+}
+
+export interface Trainer {
+  readonly id: string;
+  readonly name: string;
 }
 
 export interface Flight {

@@ -55,6 +55,7 @@ export const RIGHT_OF: Readonly<Record<TrainerCommandName, Right>> = {
   'save-site': 'keep-records',
   'save-flight': 'keep-records',
   'revoke-link': 'keep-records',
+  'hand-over': 'keep-records',
   'save-drill-version': 'set-school',
   'set-units': 'set-school',
   'set-rule': 'set-school',

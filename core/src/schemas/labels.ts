@@ -10,6 +10,7 @@ export type FieldLabel =
   | 'account'
   | 'ended'
   | 'reason'
+  | 'trainer'
   | 'cause'
   | 'weakness'
   | 'move'

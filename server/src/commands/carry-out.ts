@@ -11,6 +11,7 @@ import { changePlan } from './change-plan';
 import { confirmCause } from './confirm-cause';
 import { confirmRepError } from './confirm-rep-error';
 import type { GivenCommand, Handler } from './handler';
+import { handOver } from './hand-over';
 import { logOccurrence } from './log-occurrence';
 import { moveWeakness } from './move-weakness';
 import { recordRep } from './record-rep';
@@ -57,6 +58,7 @@ const HANDLERS: { readonly [Name in TrainerCommandName]: Handler<CommandNamed<Na
   'set-retention': setRetentionOfSchool,
   'switch-experience': switchExperienceOfSchool,
   'revoke-link': revokeLink,
+  'hand-over': handOver,
 };
 
 /**

@@ -81,9 +81,9 @@ describe('bringing a database up to date', () => {
       await expect(assertUpToDate(db)).rejects.toThrow(/stands at nothing.*\.\/skelby migrate/);
       await migrate(db);
       await db('skelby_migrations_lock').update({ is_locked: 1 });
-      await db('skelby_migrations').where({ name: '024-checkpoints' }).delete();
-      await db.raw('drop table weakness_checkpoints');
-      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 023/);
+      await db('skelby_migrations').where({ name: '025-trainers' }).delete();
+      await db.raw('alter table pilots drop column trainer_ids');
+      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 024/);
       await migrate(fresh());
       await expect(assertUpToDate(db)).resolves.toBeUndefined();
     });

@@ -23,6 +23,7 @@ import * as secondSigner from './migrations/021-second-signer';
 import * as consent from './migrations/022-consent';
 import * as retention from './migrations/023-retention';
 import * as checkpoints from './migrations/024-checkpoints';
+import * as trainers from './migrations/025-trainers';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -50,6 +51,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '022-consent': consent,
   '023-retention': retention,
   '024-checkpoints': checkpoints,
+  '025-trainers': trainers,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -1,10 +1,12 @@
 import type { SchoolTx } from '../db/in-school';
+import { trainersOf } from '../facts/trainers';
 
 /**
  * Everything a form picks from: pilots (most recently flown or logged first, with their last flight), craft,
  * sites.
  */
-export async function roster({ tx, schoolId }: SchoolTx) {
+export async function roster(school: SchoolTx) {
+  const { tx, schoolId } = school;
   const pilots = (await tx.raw(`
     select p.*, f.craft_id as last_craft_id, f.site_id as last_site_id, f.wind_mps as last_wind_mps, f.day as last_flown_on
       from pilots p
@@ -17,6 +19,7 @@ export async function roster({ tx, schoolId }: SchoolTx) {
     sites: await tx('sites').orderBy('name'),
     reporting: ((await tx('schools').where({ id: schoolId }).first('reporting')) as { reporting: unknown })
       .reporting,
+    trainers: await trainersOf(school),
   };
 }
 

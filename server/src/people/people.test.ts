@@ -3,7 +3,7 @@ import type { AnyCommand } from '@skelby/core/commands/command';
 import type { PeoplePage } from '@skelby/core/pages/people';
 import { may, maySetRole, RIGHT_OF, type Right, RIGHTS, type Role, ROLES } from '@skelby/core/people/roles';
 import { ownSchool } from '../testing/own-school';
-import { id, PILOT, type Visitor } from '../testing/test-school';
+import { id, occurrence, PILOT, type Visitor } from '../testing/test-school';
 
 const at = ownSchool('Fell School');
 const PASSWORD = 'four otters under a lantern';
@@ -273,5 +273,49 @@ describe('accounts', () => {
     );
     const over = await idle.get('/me');
     expect([over.status, over.body['wipe']]).toEqual([401, undefined]);
+  });
+});
+
+describe('trainers of a pilot', () => {
+  interface RosterBody {
+    readonly trainers: readonly { id: string; name: string }[];
+    readonly pilots: readonly { id: string; trainerIds: string[] }[];
+  }
+  const roster = async (who: Visitor) => (await who.get<RosterBody>('/roster')).body;
+  const of = async (who: Visitor, pilotId: string) =>
+    (await roster(who)).pilots.find((pilot) => pilot.id === pilotId)!.trainerIds;
+
+  test('are everybody at first; a pilot is handed over with a reason, and stays to be seen and logged by all', async () => {
+    const { trainer, server } = at.here;
+    const other = await joined('trainer', 'north.trainer@fell.example');
+    const reader = await joined('reader', 'north.reader@fell.example');
+    const pilotId = id();
+    await trainer.put(`/pilots/${pilotId}`, PILOT);
+    expect(await of(trainer, pilotId)).toEqual([]);
+    const { trainers } = await roster(trainer);
+    expect(trainers.some(({ name }) => name === 'A reader')).toBe(false);
+    const second = trainers.find(({ name }) => name === 'A trainer')!.id;
+
+    const give = (who: Visitor, trainerIds: readonly string[], reason = 'Moves to the north site.') =>
+      who.put<{ errors?: { field: string }[] }>(`/pilots/${pilotId}/trainers`, { trainerIds, reason });
+    expect((await give(reader, [second])).status).toBe(403);
+    expect((await give(trainer, [second], '')).body.errors![0]!.field).toBe('reason');
+    const stranger = (await at.here.server.school('Another Fell')).schoolId;
+    for (const none of [id(), stranger]) {
+      const { status, body } = await give(trainer, [none]);
+      expect([status, body.errors![0]!.field]).toEqual([422, 'trainerIds']);
+    }
+    expect((await give(trainer, [second, second])).status).toBe(200);
+    expect(await of(trainer, pilotId)).toEqual([second]);
+    // The same again is no second line of the history.
+    await give(trainer, [second]);
+    const told = await server.db('events').where({ subjectId: pilotId, action: 'handed-over' });
+    expect(told.map(({ reason }) => reason)).toEqual(['Moves to the north site.']);
+
+    // An old phone that saves the pilot leaves it as it is; and whoever stands beside a crash logs it.
+    const { body } = await trainer.get<{ pilot: { revision: number } }>(`/pilots/${pilotId}`);
+    await other.put(`/pilots/${pilotId}`, { ...PILOT, note: 'Tall.', basedOn: body.pilot.revision });
+    expect(await of(other, pilotId)).toEqual([second]);
+    expect((await trainer.put(`/occurrences/${id()}`, occurrence(pilotId))).status).toBe(200);
   });
 });

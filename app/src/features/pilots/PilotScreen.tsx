@@ -18,6 +18,7 @@ import { Words } from '../../shared/ui/Words';
 import { sayDay } from '../../shared/copy/dates';
 import { KIND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, STATE_WORDS } from '../../shared/copy/copy';
 import { OwnLink } from './OwnLink';
+import { Trainers } from './Trainers';
 import { PilotData } from './PilotData';
 import { usePilot } from '../../offline/overlay/pilot-queries';
 import { valuesLine } from '../../shared/copy/value-copy';
@@ -172,6 +173,7 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
       </Part>
       {pilot.forgottenAt ? null : (
         <>
+          {roster ? <Trainers pilot={pilot} roster={roster} /> : null}
           <May right="keep-records">
             <OwnLink page={page} />
           </May>

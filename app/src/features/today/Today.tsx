@@ -3,6 +3,7 @@ import { causeWords } from '@skelby/copy/causes';
 import { type ReactNode, useDeferredValue } from 'react';
 import type { TodayList } from '@skelby/core/pages/pages';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
+import { Choice } from '../../shared/forms/Choice';
 import { LinkButton } from '../../shared/ui/Button';
 import { SmallLadder } from '../../shared/ui/Ladder';
 import { Loaded } from '../../shared/ui/Loaded';
@@ -12,6 +13,7 @@ import { Part, Screen } from '../../shared/ui/Screen';
 import { sayDay, todayHere } from '../../shared/copy/dates';
 import { KIND_WORDS } from '../../shared/copy/copy';
 import { inOrder, type TodayWeakness } from './in-order';
+import { useMine } from './use-mine';
 import { useSessionOfToday, useToday } from '../../offline/overlay/today-queries';
 
 function WeaknessRow({ line, under }: { readonly line: TodayWeakness; readonly under: string }) {
@@ -64,7 +66,9 @@ function ToDebrief({ occurrences }: { readonly occurrences: TodayList['toDebrief
   );
 }
 
-function TodayOf({ list }: { readonly list: TodayList }) {
+function TodayOf({ list: all }: { readonly list: TodayList }) {
+  const { hasChoice, shown, choose, isShown } = useMine();
+  const list = { toDebrief: all.toDebrief.filter(isShown), weaknesses: all.weaknesses.filter(isShown) };
   const running = useSessionOfToday();
   // What is to be done now is drawn first; the longer list below follows at once.
   const drawsRest = useDeferredValue(true, false);
@@ -104,6 +108,18 @@ function TodayOf({ list }: { readonly list: TodayList }) {
       }
     >
       <WaitingNote />
+      {hasChoice ? (
+        <Choice<'mine' | 'all'>
+          quiet
+          label="Whose pilots"
+          value={shown}
+          onChange={choose}
+          options={[
+            { value: 'mine', label: 'My pilots' },
+            { value: 'all', label: 'All' },
+          ]}
+        />
+      ) : null}
       {running ? (
         <LinkButton
           kind="solid"

@@ -12,13 +12,25 @@ interface ReasonFormProps {
   readonly busy: boolean;
   readonly error: string | null;
   readonly onGive: (reason: string) => void;
+  /** Open from the first, where something else opened it. */
+  readonly isOpen?: boolean;
+  readonly onLeave?: () => void;
 }
 
 const SHORTEST = 3;
 
 /** Asks why before something out of the ordinary is done; the reason goes into the history. */
-export function ReasonForm({ open, question, act, busy, error, onGive }: ReasonFormProps) {
-  const [isOpen, setOpen] = useState(false);
+export function ReasonForm({
+  open,
+  question,
+  act,
+  busy,
+  error,
+  onGive,
+  isOpen: opensAtOnce = false,
+  onLeave,
+}: ReasonFormProps) {
+  const [isOpen, setOpen] = useState(opensAtOnce);
   const [reason, setReason] = useState('');
   const [tried, setTried] = useState(false);
   const may = useMay('train');
@@ -42,7 +54,7 @@ export function ReasonForm({ open, question, act, busy, error, onGive }: ReasonF
       />
       <ButtonRow>
         <Button label={busy ? 'Saving …' : act} disabled={busy} onPress={give} />
-        <Button kind="quiet" label="Leave it" onPress={() => setOpen(false)} />
+        <Button kind="quiet" label="Leave it" onPress={onLeave ?? (() => setOpen(false))} />
       </ButtonRow>
     </View>
   );
