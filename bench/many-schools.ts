@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync, rmSync } from 'node:fs';
 import { v7 as uuid } from 'uuid';
-import pg from 'pg';
+import { connect } from '../server/src/db/connection';
+import { inSchool } from '../server/src/db/in-school';
 import { loadDemo } from '../server/src/demo/load';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { rep, startTestServer, type TestServer, type Visitor } from '../server/src/testing/test-school';
@@ -119,29 +120,24 @@ async function buffersOf(
   schoolId: string,
   asked: readonly { readonly sql: string; readonly bindings: readonly unknown[] }[],
 ): Promise<number> {
-  const client = new pg.Client({ connectionString: url });
-  await client.connect();
+  const db = connect(url);
   let buffers = 0;
   try {
-    await client.query('begin');
-    await client.query(
-      "select set_config('role', 'skelby_app', true), set_config('skelby.school', $1, true)",
-      [schoolId],
-    );
-    for (const { sql, bindings } of asked) {
-      // The first time a connection reads of tables and functions what it then knows.
-      for (const isKnown of [false, true]) {
-        const { rows } = await client.query<{ 'QUERY PLAN': readonly Plan[] }>(
-          `explain (analyze, buffers, format json) ${sql}`,
-          [...bindings],
-        );
-        const plan = rows[0]!['QUERY PLAN'][0]!.Plan;
-        if (isKnown) buffers += plan['Shared Hit Blocks'] + plan['Shared Read Blocks'];
+    await inSchool(db, { schoolId, accountId: null }, async ({ tx }) => {
+      for (const { sql, bindings } of asked) {
+        // The first time a connection reads of tables and functions what it then knows.
+        for (const isKnown of [false, true]) {
+          const { rows } = (await tx.raw(
+            `explain (analyze, buffers, format json) ${sql.replace(/\$\d+/g, '?')}`,
+            bindings as never,
+          )) as { rows: Record<string, readonly Plan[]>[] };
+          const plan = Object.values(rows[0]!)[0]![0]!.Plan;
+          if (isKnown) buffers += plan['Shared Hit Blocks'] + plan['Shared Read Blocks'];
+        }
       }
-    }
-    await client.query('rollback');
+    });
   } finally {
-    await client.end();
+    await db.destroy();
   }
   return buffers;
 }
