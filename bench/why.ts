@@ -1,7 +1,9 @@
 import { drawFrom } from '@skelby/core/clearance/evidence/simulated';
 import { answersOf, type Evidence } from '@skelby/core/evidence/evidence';
 import { type Case, CASES } from '@skelby/core/ranking/cases';
+import { RECODED } from '@skelby/core/ranking/cases-recoded';
 import { TOLD_CASES } from '@skelby/core/ranking/cases-told';
+import { THIRD_TOLD_CASES } from '@skelby/core/ranking/cases-told-third';
 import type { ToldCase } from '@skelby/core/ranking/told-case';
 import { rank, type Ranking } from '@skelby/core/ranking/rank';
 import { mentionedIn } from '@skelby/core/ranking/mentions';
@@ -13,6 +15,7 @@ import type { Recorder } from '@skelby/core/second-model/recorder';
 import { GOOD_FLIGHTS, TROUBLES } from '@skelby/core/second-model/stories';
 import { evidenceFrom } from '@skelby/core/flight-reading/read-flight';
 import type { CauseId } from '@skelby/core/causes/causes';
+import { agreementOf } from './agreement';
 import { accuracyOf, type Judged, reliabilityOf, sayShare } from './accuracy';
 
 /** Why, not what: how often the ranking finds the cause, on cases by origin and made harder by machine. */
@@ -29,6 +32,16 @@ function sayJudged(name: string, judged: readonly Judged[]): string {
   return `| ${name} | ${sayShare(first, cases)} | ${sayShare(firstThree, cases)} | ${likelyWrong} of ${likely} | ${brier.toFixed(3)} |`;
 }
 const sayCases = (name: string, cases: readonly Case[]): string => sayJudged(name, judgedOf(cases));
+
+const AGAIN: readonly ToldCase[] = TOLD_CASES.map((each, i) => ({ ...each, evidence: RECODED[i]! }));
+
+function sayAgreement(): string {
+  const { given, alike, kappa } = agreementOf(
+    TOLD_CASES.map(({ evidence }) => evidence),
+    RECODED,
+  );
+  return `Told cases coded twice: ${sayShare(alike, given)} of the answers given by either are the same; kappa ${kappa.toFixed(2)} over all questions.`;
+}
 
 /** Of told chains, those with both links among the first three. */
 function sayPairs(cases: readonly ToldCase[]): string {
@@ -106,11 +119,14 @@ export function sayWhy(): string {
     '| --- | --- | --- | --- | --- |',
     sayCases('common practice, ours', CASES),
     sayCases('told freely, ours', TOLD_CASES),
+    sayCases('the same, coded again on another day', AGAIN),
+    sayCases('told freely, one for each cause, coded once', THIRD_TOLD_CASES),
     sayCases('the strongest answer lost', strongestLost([...CASES, ...TOLD_CASES], CRAFT)),
     sayCases(`one answer wrong, ${DRAWS} draws`, wrong),
     ...sayFlights(),
     '',
-    sayPairs(TOLD_CASES),
+    sayPairs([...TOLD_CASES, ...THIRD_TOLD_CASES]),
+    sayAgreement(),
     sayAsking([...CASES, ...TOLD_CASES], false),
     sayAsking([...CASES, ...TOLD_CASES], true),
     '',

@@ -24,7 +24,8 @@ export const CAUSE_LIKELIHOODS: Readonly<Record<CauseId, CauseLikelihoods>> = {
       correction_effect: { grew: 14, shrank: 1.5, none: 1 },
       phase: { landing: 6, return: 5, hover: 5 },
       pilot_relative: { on: 0.3 },
-      attention: { 'talked-to': 3.5 },
+      // Nobody turns it toward themselves by being talked to: that is distraction first.
+      attention: { 'talked-to': 1 },
       view: { 'direct-sight': 17, 'camera-view': 1 },
       feeling: { tense: 9, froze: 3.5 },
       sticks_before: { 'wrong-stick': 2, 'wrong-way': 5, large: 6 },

@@ -3,8 +3,8 @@ import { MORE_TOLD_CASES } from './cases-told-more';
 
 /**
  * Told first, as a pilot tells it on the field, and coded from the words alone afterwards: what is not said is not
- * coded. Made up, by one hand and in one sitting, and coded once: no agreement of two coders stands behind them. Nothing
- * in the weights is fitted to them.
+ * coded. Made up and coded by one hand; coded again on another day (`cases-recoded`), and the bench says how far the two
+ * agree. Nothing in the weights is fitted to them.
  */
 export const TOLD_CASES: readonly ToldCase[] = [
   {

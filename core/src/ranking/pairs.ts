@@ -31,18 +31,30 @@ export const LEADS_TO: Readonly<Partial<Record<CauseId, Readonly<Partial<Record<
   'obstacle-blind-side': { 'obstacle-thin': 0.15 },
   'wrong-stick': { 'height-loss': 0.1 },
   'wet-weather': { 'craft-fault': 0.35, 'beyond-sight': 0.1, 'camera-unread': 0.08 },
-  wildlife: { overcontrol: 0.2, 'craft-fault': 0.1 },
+  wildlife: { overcontrol: 0.15, 'panic-override': 0.1, 'craft-fault': 0.1 },
   'panic-override': {
     overcontrol: 0.1,
     'beyond-sight': 0.1,
     'orientation-nose-in': 0.1,
     'wrong-stick': 0.1,
   },
-  distraction: { coasting: 0.2, 'obstacle-overrun': 0.2, 'obstacle-blind-side': 0.1, 'people-near': 0.05 },
-  'orientation-nose-in': { distraction: 0.1 },
+  // Whatever it does meanwhile by itself: it runs on, drifts, turns round.
+  distraction: {
+    coasting: 0.15,
+    'obstacle-overrun': 0.15,
+    'no-gps-drift': 0.15,
+    'orientation-nose-in': 0.12,
+    'orientation-side-on': 0.05,
+    'obstacle-blind-side': 0.1,
+    'wind-displacement': 0.05,
+    'people-near': 0.05,
+  },
+  // A fright is answered with both hands.
+  'wash-settling': { 'panic-override': 0.1 },
   'camera-unread': {
     'obstacle-overrun': 0.15,
-    'obstacle-thin': 0.1,
+    // What a picture that cannot be read does not show is what is thin.
+    'obstacle-thin': 0.25,
     'gap-clip': 0.1,
     'orientation-lost': 0.05,
   },

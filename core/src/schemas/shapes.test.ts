@@ -47,6 +47,7 @@ describe('shapes', () => {
       stage: null,
       widthSpans: null,
       distanceM: null,
+  lateReason: '',
       craftId: null,
     });
     expect(await pilotShape.validate(PILOT)).toEqual({
