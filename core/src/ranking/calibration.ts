@@ -16,7 +16,7 @@ export interface SaidAgainstDecided {
   readonly interval: Interval;
 }
 
-const EDGES = [0, 0.35, 0.5, 0.7, 0.85, 1] as const;
+const EDGES = [0, 0.4, 0.6, 0.8, 0.9, 1] as const;
 
 /** What was said against what was decided, from unsure to sure; only where there is something to tell. */
 export const saidAgainstDecided = (all: readonly SaidChance[]): readonly SaidAgainstDecided[] =>

@@ -217,8 +217,7 @@ describe('the ranking', () => {
           (each.second === null ? undefined : CAUSE_IDS[each.second]) === second,
       );
     const score = (id: CauseId) =>
-      // What is shown is tempered to three quarters, as the reasons are.
-      0.75 * model.logPrior[explanationOf(causes.find((cause) => cause.id === id)!.chain)]! +
+      model.logPrior[explanationOf(causes.find((cause) => cause.id === id)!.chain)]! +
       causes.find((cause) => cause.id === id)!.reasons.reduce((sum, reason) => sum + reason.weight, 0);
     const odds = causes[0]!.probability / causes[1]!.probability;
     expect(score(causes[0]!.id) - score(causes[1]!.id)).toBeCloseTo(Math.log(odds), 0);
