@@ -45,7 +45,7 @@ async function timed<T>(name: string, part: () => Promise<T>): Promise<T> {
 const passed = (count: number): Tally => ({ passed: count, failed: 0, flaky: 0 });
 const failed = (count: number): Tally => ({ passed: 0, failed: count, flaky: 0 });
 
-/** Types, shape, rules, layers, what nothing uses, and what comes from elsewhere. */
+/** Types, shape, rules, layers, what nothing uses, secrets, and what comes from elsewhere. */
 async function statics(): Promise<readonly Tally[]> {
   // Each of them runs on one core: two lines of them, where there are two.
   const types = async () => {
@@ -59,6 +59,7 @@ async function statics(): Promise<readonly Tally[]> {
     await one('lint', bin('eslint'), ['.', '--max-warnings', '0']),
     await one('layers and circles', bin('depcruise'), [...SOURCES]),
     await one('unused files, exports and packages', bin('knip'), ['--no-progress']),
+    await one('secrets', bin('secretlint'), ['--maskSecrets', '**/*']),
   ];
   const tallies = (await Promise.all([types(), shape()])).flat();
   say('\n── packages: pinned, locked, licensed');

@@ -74,9 +74,9 @@ test('what waited on its phone goes in, each entry once, and stands on the pages
     expect(body.results).toEqual(commands.map(({ key }) => ({ key, done: true })));
   }
   const confirmed = commands.find((each) => each.path.endsWith('/confirmation'))!;
-  const { body: page } = await trainer.get<{ reps: { takenBackAt: string | null }[] }>(
+  const { body: page } = await trainer.get<{ reps: { takenBack: boolean }[] }>(
     `/weaknesses/${String(confirmed.body['weaknessId'])}`,
   );
   expect(page.reps).toHaveLength(3);
-  expect(page.reps.filter((rep) => rep.takenBackAt !== null)).toHaveLength(1);
+  expect(page.reps.filter((rep) => rep.takenBack)).toHaveLength(1);
 });

@@ -7,7 +7,8 @@ import type { SchoolTx } from '../db/in-school';
 import { prepared } from '../db/prepared';
 import { notFound } from '../problem/problem';
 import { holding, moveOn } from './checkpoints';
-import { type KeptLists, readKept, repsCounting } from './weakness-facts';
+import { type KeptLists, readKept } from './read-kept';
+import { repsCounting } from './weakness-facts';
 
 /**
  * Works the weakness out again and keeps what lists need to know about it; within a batch, once at its end.

@@ -1,9 +1,6 @@
 import type { DrillId } from '@skelby/core/drills/drills';
 import type { CauseId } from '@skelby/core/causes/causes';
-import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
-import type { Move, Rep, TestSet, WeaknessFacts } from '@skelby/core/clearance/facts';
-import type { InLists } from '@skelby/core/clearance/in-lists';
-import type { FlightMode } from '@skelby/core/vocabulary/flying';
+import type { Rep, WeaknessFacts } from '@skelby/core/clearance/facts';
 import type { WeaknessStamp } from '@skelby/core/pages/pages';
 import { factsOf, type KeptPlan, type KeptWeakness } from '@skelby/core/weakness/facts-of';
 import type { SchoolTx } from '../db/in-school';
@@ -11,17 +8,13 @@ import { prepared } from '../db/prepared';
 import { notFound } from '../problem/problem';
 import { rowsBy } from './by';
 import type { KeptCheckpoint } from './checkpoints';
-import { fromJson } from './from-json';
+import { type MoveRow, readKept } from './read-kept';
 
 export interface WeaknessRow {
   readonly id: string;
   readonly pilotId: string;
   readonly causeId: CauseId;
   readonly state: string;
-}
-
-interface MoveRow extends Move {
-  readonly occurrenceId: string | null;
 }
 
 export interface LoadedFacts extends WeaknessFacts {
@@ -89,31 +82,6 @@ export async function lockWeakness(school: SchoolTx, id: string): Promise<Weakne
   return (await read())!;
 }
 
-interface HeadRow extends ClearingRule {
-  readonly causeId: CauseId;
-  readonly pilotId: string;
-  readonly mode: FlightMode;
-  readonly windLimitMps: number;
-  readonly holdOff: boolean;
-  readonly failedAt: readonly string[];
-}
-
-/** The rule alone, out of a row that holds it beside other things. */
-const ruleIn = (row: ClearingRule): ClearingRule => ({
-  edition: row.edition,
-  test: row.test,
-  unacceptableMissPercent: row.unacceptableMissPercent,
-  acceptableMissPercent: row.acceptableMissPercent,
-  riskPercent: row.riskPercent,
-  plannedReps: row.plannedReps,
-  passDays: row.passDays,
-  checkGapDays: row.checkGapDays,
-  testsADay: row.testsADay,
-  sidesAlike: row.sidesAlike,
-  mostDaysBetweenChecks: row.mostDaysBetweenChecks,
-  secondSigner: row.secondSigner,
-});
-
 /** Reads all that decides where a weakness stands. @throws Problem 404 */
 export async function loadFacts(school: SchoolTx, id: string): Promise<LoadedFacts> {
   const facts = (await loadFactsOf(school, [id])).get(id);
@@ -132,86 +100,20 @@ type RepRow = Rep &
     readonly errorConfirmedBy: string | null;
   };
 
-/** Rows that belong to a weakness, as JSON in a column of its own. */
-const inOne = (name: string, rows: string): string =>
-  `(select coalesce(json_agg(${name}), '[]') from (${rows}) ${name}) as ${name}`;
-
-const KEPT = `
-  select w.id as weakness_id, r.edition, r.test, r.unacceptable_miss_percent, r.acceptable_miss_percent, r.risk_percent,
-    r.planned_reps, r.pass_days, r.check_gap_days, r.tests_a_day, r.sides_alike, r.most_days_between_checks, r.second_signer,
-    w.cause_id, w.pilot_id, w.failed_at,
-    json_build_object('state', w.state, 'rungs', w.rungs, 'checkFrom', w.check_from, 'checkPassed', w.check_passed,
-      'limited', w.limited, 'signedEarly', w.signed_early) as lists, p.mode, p.wind_limit_mps, p.hold_off,
-    ${inOne(
-      'moves',
-      `select m.id, m.kind, m.at, m.reason, m.undoes, m.happened_on, m.occurrence_id, m.account_id, m.recorded_at, a.name as by
-         from moves m left join accounts a on a.school_id = m.school_id and a.id = m.account_id
-        where m.school_id = w.school_id and m.weakness_id = w.id order by m.at, m.id`,
-    )},
-    ${inOne(
-      'plans',
-      'select * from plans where school_id = w.school_id and weakness_id = w.id order by made_at desc',
-    )},
-    ${inOne(
-      'stamps',
-      `select s.at, s.mode, s.wind_limit_mps, s.hold_off, s.craft_id, s.reason, s.told_by, a.name as by
-         from opening_stamps s left join accounts a on a.school_id = s.school_id and a.id = s.account_id
-        where s.school_id = w.school_id and s.weakness_id = w.id order by s.at`,
-    )},
-    ${inOne(
-      'sets',
-      `select * from test_sets where school_id = w.school_id and weakness_id = w.id
-        and (?::bool or at >= coalesce((select before from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id), '-infinity'))
-        order by at`,
-    )},
-    (select row_to_json(c) from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id) as checkpoint
-  from weaknesses w
-  join pilots p on p.school_id = w.school_id and p.id = w.pilot_id
-  join clearing_rules r on r.school_id = w.school_id and r.id = w.rule_id
-  where w.id = any(?::uuid[])`;
-
-/** What lists know of a weakness. */
-export interface KeptLists extends InLists {
-  readonly signedEarly: boolean;
-}
-
-interface KeptRow extends HeadRow, OfWeakness {
-  readonly moves: readonly MoveRow[];
-  readonly plans: readonly KeptPlan[];
-  readonly stamps: readonly WeaknessStamp[];
-  readonly sets: readonly TestSet[];
-  readonly checkpoint: KeptCheckpoint | null;
-  readonly lists: KeptLists;
-}
-
-/**
- * What is kept of weaknesses, but their reps, in one statement.
- * @param allTests or those only that were announced since the checkpoint
- */
-export async function readKept({ tx }: SchoolTx, ids: readonly string[], allTests = true) {
-  const { rows } = (await tx.raw(KEPT, [allTests, [...ids]]).options(prepared('kept'))) as {
-    rows: KeptRow[];
-  };
-  return rows.map((row) => ({
-    id: row.weaknessId,
-    pilotId: row.pilotId,
-    causeId: row.causeId,
-    pilot: { mode: row.mode, windLimitMps: row.windLimitMps, holdOff: row.holdOff },
-    rule: ruleIn(row),
-    moves: fromJson(row.moves),
-    stamps: fromJson(row.stamps),
-    plans: fromJson(row.plans),
-    sets: fromJson(row.sets),
-    failedAt: row.failedAt,
-    lists: row.lists,
-    checkpoint: row.checkpoint && fromJson([row.checkpoint])[0]!,
-  }));
-}
-
-/** Of reps only what decides, and whose they are. */
+/** Of reps what decides, and whose they are. */
+const DECIDES = [
+  ...['id', 'weakness_id', 'pilot_id', 'drill_id', 'purpose', 'met', 'side', 'band', 'flown_on', 'mode'],
+  ...['pilot_relative', 'width_spans', 'day', 'flown_at', 'test_set_id', 'account_id', 'taken_back_at'],
+  'error_confirmed_by',
+];
+/** And what is shown of them: a much-drilled weakness has thousands, and each goes to every phone. */
+const SHOWN = [
+  ...DECIDES,
+  ...['pack', 'level', 'measure', 'session_id', 'craft_id', 'miss_reason', 'recorded_at', 'case_id', 'stage'],
+  ...['distance_m', 'drill_version'],
+];
 const COUNTING = `
-  select id, weakness_id, pilot_id, drill_id, purpose, met, side, band, flown_on, mode, pilot_relative, width_spans, day,
-    flown_at, test_set_id, account_id, taken_back_at, error_confirmed_by
+  select ${DECIDES.join(', ')}
   from reps
   where pilot_id = any(?::uuid[]) and flown_at >= ? and (weakness_id = any(?::uuid[]) or drill_id = any(?))
   order by flown_at, id`;
@@ -242,11 +144,26 @@ export async function repsCounting({ tx }: SchoolTx, wanted: readonly WantedSinc
     );
 }
 
-const asItCounts = (row: RepRow) => ({
-  ...row,
-  takenBack: row.takenBackAt !== null,
-  takenBackConfirmed: row.errorConfirmedBy !== null,
-});
+/** Left out where nothing was said: on a page it is the same. */
+const SAID_OR_NOT = new Set([
+  'measure',
+  'sessionId',
+  'craftId',
+  'caseId',
+  'stage',
+  'distanceM',
+  'widthSpans',
+  'testSetId',
+]);
+
+function asItCounts({ takenBackAt, errorConfirmedBy, ...row }: RepRow) {
+  const told = Object.entries(row).filter(([name, value]) => value !== null || !SAID_OR_NOT.has(name));
+  return {
+    ...(Object.fromEntries(told) as typeof row),
+    takenBack: takenBackAt !== null,
+    takenBackConfirmed: errorConfirmedBy !== null,
+  };
+}
 
 /** The same of several, in as many statements as of one; those that are not there are left out. */
 export async function loadFactsOf(
@@ -265,7 +182,8 @@ export async function loadFactsOf(
           .whereIn('weaknessId', ids)
           .orWhereIn('drill_id', [...new Set([...decides.values()].flatMap((drills) => [...drills]))]),
       )
-      .orderBy(['flown_at', 'id'])) as RepRow[],
+      .orderBy(['flown_at', 'id'])
+      .select(SHOWN)) as RepRow[],
     (rep) => rep.pilotId,
   );
   return new Map(

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Middleware } from 'koa';
 import type { Logger } from 'pino';
+import type { Who } from './session';
 
 /** Requests whose handlers still run, also those whose reader has hung up. */
 export class InFlight {
@@ -28,7 +29,7 @@ export class InFlight {
   }
 }
 
-/** Gives each request a number and writes one line about it. */
+/** Gives each request a number and writes one line about it: what was asked, by which account, from where. */
 export const requests =
   (log: Logger, inFlight: InFlight): Middleware =>
   async (ctx, next) => {
@@ -48,6 +49,8 @@ export const requests =
         method: ctx.method,
         path: ctx.path,
         status: ctx.status,
+        from: ctx.ip,
+        accountId: (ctx.state['who'] as Pick<Who, 'accountId'> | undefined)?.accountId ?? null,
         ms: Math.round(performance.now() - started),
       },
       'request',

@@ -1,0 +1,117 @@
+import type { CauseId } from '@skelby/core/causes/causes';
+import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
+import type { Move, TestSet } from '@skelby/core/clearance/facts';
+import type { InLists } from '@skelby/core/clearance/in-lists';
+import type { WeaknessStamp } from '@skelby/core/pages/pages';
+import type { FlightMode } from '@skelby/core/vocabulary/flying';
+import type { KeptPlan } from '@skelby/core/weakness/facts-of';
+import type { SchoolTx } from '../db/in-school';
+import { prepared } from '../db/prepared';
+import type { KeptCheckpoint } from './checkpoints';
+import { fromJson } from './from-json';
+
+export interface MoveRow extends Move {
+  readonly occurrenceId: string | null;
+}
+
+interface HeadRow extends ClearingRule {
+  readonly weaknessId: string;
+  readonly causeId: CauseId;
+  readonly pilotId: string;
+  readonly mode: FlightMode;
+  readonly windLimitMps: number;
+  readonly holdOff: boolean;
+  readonly failedAt: readonly string[];
+}
+
+/** The rule alone, out of a row that holds it beside other things. */
+const ruleIn = (row: ClearingRule): ClearingRule => ({
+  edition: row.edition,
+  test: row.test,
+  unacceptableMissPercent: row.unacceptableMissPercent,
+  acceptableMissPercent: row.acceptableMissPercent,
+  riskPercent: row.riskPercent,
+  plannedReps: row.plannedReps,
+  passDays: row.passDays,
+  checkGapDays: row.checkGapDays,
+  testsADay: row.testsADay,
+  sidesAlike: row.sidesAlike,
+  mostDaysBetweenChecks: row.mostDaysBetweenChecks,
+  secondSigner: row.secondSigner,
+});
+
+/** Rows that belong to a weakness, as JSON in a column of its own. */
+const inOne = (name: string, rows: string): string =>
+  `(select coalesce(json_agg(${name}), '[]') from (${rows}) ${name}) as ${name}`;
+
+const KEPT = `
+  select w.id as weakness_id, r.edition, r.test, r.unacceptable_miss_percent, r.acceptable_miss_percent, r.risk_percent,
+    r.planned_reps, r.pass_days, r.check_gap_days, r.tests_a_day, r.sides_alike, r.most_days_between_checks, r.second_signer,
+    w.cause_id, w.pilot_id, w.failed_at,
+    json_build_object('state', w.state, 'rungs', w.rungs, 'checkFrom', w.check_from, 'checkPassed', w.check_passed,
+      'limited', w.limited, 'signedEarly', w.signed_early) as lists, p.mode, p.wind_limit_mps, p.hold_off,
+    ${inOne(
+      'moves',
+      `select m.id, m.kind, m.at, m.reason, m.undoes, m.happened_on, m.occurrence_id, m.account_id, m.recorded_at, a.name as by
+         from moves m left join accounts a on a.school_id = m.school_id and a.id = m.account_id
+        where m.school_id = w.school_id and m.weakness_id = w.id order by m.at, m.id`,
+    )},
+    ${inOne(
+      'plans',
+      'select * from plans where school_id = w.school_id and weakness_id = w.id order by made_at desc',
+    )},
+    ${inOne(
+      'stamps',
+      `select s.at, s.mode, s.wind_limit_mps, s.hold_off, s.craft_id, s.reason, s.told_by, a.name as by
+         from opening_stamps s left join accounts a on a.school_id = s.school_id and a.id = s.account_id
+        where s.school_id = w.school_id and s.weakness_id = w.id order by s.at`,
+    )},
+    ${inOne(
+      'sets',
+      `select * from test_sets where school_id = w.school_id and weakness_id = w.id
+        and (?::bool or at >= coalesce((select before from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id), '-infinity'))
+        order by at`,
+    )},
+    (select row_to_json(c) from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id) as checkpoint
+  from weaknesses w
+  join pilots p on p.school_id = w.school_id and p.id = w.pilot_id
+  join clearing_rules r on r.school_id = w.school_id and r.id = w.rule_id
+  where w.id = any(?::uuid[])`;
+
+/** What lists know of a weakness. */
+export interface KeptLists extends InLists {
+  readonly signedEarly: boolean;
+}
+
+interface KeptRow extends HeadRow {
+  readonly moves: readonly MoveRow[];
+  readonly plans: readonly KeptPlan[];
+  readonly stamps: readonly WeaknessStamp[];
+  readonly sets: readonly TestSet[];
+  readonly checkpoint: KeptCheckpoint | null;
+  readonly lists: KeptLists;
+}
+
+/**
+ * What is kept of weaknesses, but their reps, in one statement.
+ * @param allTests or those only that were announced since the checkpoint
+ */
+export async function readKept({ tx }: SchoolTx, ids: readonly string[], allTests = true) {
+  const { rows } = (await tx.raw(KEPT, [allTests, [...ids]]).options(prepared('kept'))) as {
+    rows: KeptRow[];
+  };
+  return rows.map((row) => ({
+    id: row.weaknessId,
+    pilotId: row.pilotId,
+    causeId: row.causeId,
+    pilot: { mode: row.mode, windLimitMps: row.windLimitMps, holdOff: row.holdOff },
+    rule: ruleIn(row),
+    moves: fromJson(row.moves),
+    stamps: fromJson(row.stamps),
+    plans: fromJson(row.plans),
+    sets: fromJson(row.sets),
+    failedAt: row.failedAt,
+    lists: row.lists,
+    checkpoint: row.checkpoint && fromJson([row.checkpoint])[0]!,
+  }));
+}
