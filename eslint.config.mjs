@@ -57,6 +57,7 @@ export default ts.config(
       'core/src/{assessment/exercises,choreography/scenes}/*.ts',
       'core/src/evidence/questions.ts',
       'core/src/ranking/cases.ts',
+      'core/src/ranking/cases-told-third.ts',
       'core/src/vocabulary/{cues,sentence-ids}.ts',
       'copy/src/en/**/*.ts',
       'server/src/demo/school.ts',

@@ -3,7 +3,7 @@ import { saidAgainstDecided } from './calibration';
 const said = (probability: number, decidedSo: boolean) => ({ probability, decidedSo });
 
 test('debriefs are put together by how sure it was, each with what was decided', () => {
-  const bins = saidAgainstDecided([said(0.6, true), said(0.64, false), said(0.9, true), said(0.2, false)]);
+  const bins = saidAgainstDecided([said(0.61, true), said(0.63, false), said(0.9, true), said(0.2, false)]);
   expect(bins.map(({ debriefs, decidedSo }) => [debriefs, decidedSo])).toEqual([
     [1, 0],
     [2, 1],

@@ -47,7 +47,7 @@ describe('shapes', () => {
       stage: null,
       widthSpans: null,
       distanceM: null,
-  lateReason: '',
+      lateReason: '',
       craftId: null,
     });
     expect(await pilotShape.validate(PILOT)).toEqual({

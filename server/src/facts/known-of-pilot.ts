@@ -125,13 +125,12 @@ export async function knownOf(
   return known!;
 }
 
-/** The same of several, in their order, in as many statements as of one. */
-export async function knownOfEach(
-  school: SchoolTx,
-  wanted: readonly Wanted[],
-): Promise<readonly KnownOfPilot[]> {
+/** What is known of pilots for whatever they train, by their keys. */
+export type KnownOfPilots = ReadonlyMap<string, Omit<KnownOfPilot, 'severity' | 'told'>>;
+
+/** The part that is the same for all weaknesses of a pilot, of several in as many statements as of one. */
+export async function knownOfPilots(school: SchoolTx, pilotIds: readonly string[]): Promise<KnownOfPilots> {
   const { tx } = school;
-  const pilotIds = [...new Set(wanted.map(({ pilotId }) => pilotId))];
   const pilots = (await tx('pilots')
     .whereIn('id', pilotIds)
     .select('id', 'track', 'wind_limit_mps', 'shown')) as PilotRow[];
@@ -149,14 +148,7 @@ export async function knownOfEach(
     (rep) => rep.pilotId,
   );
   const flights = rowsBy(await lastFlightsOf(school, pilotIds), (flight) => flight.pilotId);
-  const debriefs = rowsBy(
-    await closedDebriefsOf(
-      school,
-      wanted.flatMap(({ weaknessId }) => weaknessId ?? []),
-    ),
-    (debrief) => debrief.weaknessId,
-  );
-  const ofPilot = new Map(
+  return new Map(
     pilots.map(({ id, track, shown, windLimitMps }) => {
       const flown = reps(id).map((rep) => ({ ...rep, takenBack: false }));
       return [
@@ -170,6 +162,26 @@ export async function knownOfEach(
         },
       ] as const;
     }),
+  );
+}
+
+/**
+ * The same of several, in their order, in as many statements as of one.
+ * @param ofPilots where it was read already
+ */
+export async function knownOfEach(
+  school: SchoolTx,
+  wanted: readonly Wanted[],
+  ofPilots?: KnownOfPilots,
+): Promise<readonly KnownOfPilot[]> {
+  const ofPilot =
+    ofPilots ?? (await knownOfPilots(school, [...new Set(wanted.map(({ pilotId }) => pilotId))]));
+  const debriefs = rowsBy(
+    await closedDebriefsOf(
+      school,
+      wanted.flatMap(({ weaknessId }) => weaknessId ?? []),
+    ),
+    (debrief) => debrief.weaknessId,
   );
   return wanted.map(({ pilotId, weaknessId }) => {
     const closed = weaknessId === null ? [] : debriefs(weaknessId);

@@ -1,5 +1,5 @@
 import { rowsBy } from '../facts/by';
-import { knownOfEach } from '../facts/known-of-pilot';
+import { knownOfEach, type KnownOfPilots } from '../facts/known-of-pilot';
 import type { SchoolTx } from '../db/in-school';
 import { notFound } from '../problem/problem';
 import { linksOf } from './pilot-links';
@@ -24,13 +24,14 @@ const of = <Row extends OfPilot>(rows: readonly Row[]) => rowsBy(rows, (row) => 
 /** Without the key by which rows of several pilots are told apart. */
 const withoutPilot = <Row extends OfPilot>(rows: readonly Row[]) => rows.map(({ pilotId: _, ...row }) => row);
 
-/** The pages of several by their keys, in as many statements as of one. */
-export async function pilotPages(school: SchoolTx, ids: readonly string[]) {
+/** The pages of several by their keys, in as many statements as of one. @param ofPilots where that was read already */
+export async function pilotPages(school: SchoolTx, ids: readonly string[], ofPilots?: KnownOfPilots) {
   const { tx } = school;
   const pilots = (await tx('pilots').whereIn('id', ids)) as { readonly id: string }[];
   const known = await knownOfEach(
     school,
     pilots.map(({ id }) => ({ pilotId: id, weaknessId: null })),
+    ofPilots,
   );
   const reps = (await tx.raw(
     `

@@ -52,7 +52,7 @@ test('as many statements for forty pilots as for one, and each page as its own a
   const many = await prefetched();
   expect(Object.keys(many.page.weakness)).toHaveLength(40);
   expect(many.statements).toBe(one.statements);
-  expect(many.statements).toBeLessThanOrEqual(41);
+  expect(many.statements).toBeLessThanOrEqual(35);
   const asSent = JSON.parse(JSON.stringify(many.page)) as Record<
     'weakness' | 'occurrence' | 'debrief' | 'pilot',
     Record<string, unknown>

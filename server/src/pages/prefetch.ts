@@ -3,6 +3,7 @@ import { schoolVersion } from '../facts/school-version';
 import { debriefsOf } from './debrief';
 import { drillVersions } from './drills';
 import { experienceOf } from '../facts/experience';
+import { knownOfPilots } from '../facts/known-of-pilot';
 import { ruleInForce } from '../facts/occurrence-rows';
 import { occurrencePages } from './occurrence';
 import { pilotPages } from './pilot-page';
@@ -38,7 +39,8 @@ export async function prefetchPage(school: SchoolTx) {
   const weaknesses = [...listed, ...watched.filter(({ id }) => !listed.some((line) => line.id === id))];
   const toDebrief = list.toDebrief as Line[];
   const occurrenceIds = toDebrief.map(({ id }) => id);
-  const pilotIds = new Set([...weaknesses, ...toDebrief].map(({ pilotId }) => pilotId));
+  const pilotIds = [...new Set([...weaknesses, ...toDebrief].map(({ pilotId }) => pilotId))];
+  const ofPilots = await knownOfPilots(school, pilotIds);
   return {
     today: list,
     roster: await roster(school),
@@ -50,9 +52,10 @@ export async function prefetchPage(school: SchoolTx) {
     weakness: await weaknessPages(
       school,
       weaknesses.map(({ id }) => id),
+      ofPilots,
     ),
     occurrence: await occurrencePages(school, occurrenceIds),
     debrief: await debriefsOf(school, occurrenceIds),
-    pilot: await pilotPages(school, [...pilotIds]),
+    pilot: await pilotPages(school, pilotIds, ofPilots),
   };
 }

@@ -1,6 +1,6 @@
 import type { SchoolTx } from '../db/in-school';
 import { rowsBy } from '../facts/by';
-import { knownOfEach } from '../facts/known-of-pilot';
+import { knownOfEach, type KnownOfPilots } from '../facts/known-of-pilot';
 import { loadFactsOf, ownKey } from '../facts/weakness-facts';
 import { saidOf } from '../facts/said-by-pilot';
 import { notFound } from '../problem/problem';
@@ -20,8 +20,8 @@ interface Keyed {
   readonly id: string;
 }
 
-/** The pages of several by their keys, in as many statements as of one. */
-export async function weaknessPages(school: SchoolTx, ids: readonly string[]) {
+/** The pages of several by their keys, in as many statements as of one. @param ofPilots where that was read already */
+export async function weaknessPages(school: SchoolTx, ids: readonly string[], ofPilots?: KnownOfPilots) {
   const { tx } = school;
   const facts = await loadFactsOf(school, ids);
   const of = (rows: unknown) => rowsBy(rows as readonly OfWeakness[], (row) => row.weaknessId);
@@ -29,7 +29,7 @@ export async function weaknessPages(school: SchoolTx, ids: readonly string[]) {
   const pilotIds = [...new Set([...facts.values()].map(({ pilotId }) => pilotId))];
   const pilots = rowsBy((await tx('pilots').whereIn('id', pilotIds)) as Keyed[], ({ id }) => id);
   const wanted = [...facts].map(([weaknessId, { pilotId }]) => ({ weaknessId, pilotId }));
-  const known = await knownOfEach(school, wanted);
+  const known = await knownOfEach(school, wanted, ofPilots);
   const said = of(await saidOf(school, ids));
   const occurrences = of(await tx('occurrences').whereIn('weaknessId', ids).orderBy('happened_at', 'desc'));
   return Object.fromEntries(
