@@ -23,7 +23,7 @@ import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { saveFile } from '../../shared/ui/save-file';
 import { sayTime } from '../../shared/copy/dates';
-import { plural, sentenceCase } from '../../shared/copy/copy';
+import { grouped, plural, sentenceCase } from '../../shared/copy/copy';
 import { ClockNote } from './ClockNote';
 import { madeAt } from '../outbox/commands';
 import { outbox, useOutbox } from '../outbox/use-outbox';
@@ -140,7 +140,8 @@ function HandOver({ items }: { readonly items: readonly Waiting[] }) {
 }
 
 const MEGA = 1_000_000;
-const megabytes = (bytes: number): string => (bytes / MEGA).toFixed(bytes < 10 * MEGA ? 1 : 0);
+const megabytes = (bytes: number): string =>
+  bytes < 10 * MEGA ? (bytes / MEGA).toFixed(1) : grouped(Math.round(bytes / MEGA));
 
 /** How much is kept here, and whether the browser may throw it away. */
 function RoomHere() {

@@ -3,6 +3,7 @@ import { CAUSES } from '@skelby/core/causes/causes';
 import { DEFAULT_RULE, FIRST_RULE } from '@skelby/core/clearance/clearing-rule';
 import { clearanceOf } from '@skelby/core/clearance/clearance';
 import type { Rep } from '@skelby/core/clearance/facts';
+import { plural } from './copy';
 import { crashRateWords, nearMissRateWords } from './rate-copy';
 import { sureSentences } from './sure-copy';
 import { curveSentence, rungWords } from './rung-copy';
@@ -129,3 +130,12 @@ test('every cause reads as a line on Today: a name without a full stop, a restri
     expect(cause.name.length).toBeLessThanOrEqual(42);
   }
 });
+
+test('a count is in groups of three from five digits on', () =>
+  expect([1, 2, 6249, 10_744, 1_000_000].map((count) => plural(count, 'entry', 'entries'))).toEqual([
+    '1 entry',
+    '2 entries',
+    '6249 entries',
+    '10,744 entries',
+    '1,000,000 entries',
+  ]));

@@ -98,7 +98,11 @@ export const STANDING_LINE = 'Local rules and your licensed instructor come firs
 export const optionsOf = <T extends string>(words: Readonly<Record<T, string>>): readonly Option<T>[] =>
   Object.entries<string>(words).map(([value, label]) => ({ value: value as T, label }));
 
+/** From five digits on in groups of three. */
+const GROUPED = new Intl.NumberFormat('en-GB', { useGrouping: 'min2', maximumFractionDigits: 6 });
+export const grouped = (figure: number): string => GROUPED.format(figure);
+
 export const plural = (count: number, one: string, many = `${one}s`): string =>
-  `${count} ${count === 1 ? one : many}`;
+  `${grouped(count)} ${count === 1 ? one : many}`;
 
 export const sentenceCase = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
