@@ -77,7 +77,7 @@ function Reps({ page }: { readonly page: PilotPage }) {
   const { units } = useUnits();
   return (
     <Part heading="Reps">
-      <Rows empty="No reps yet.">
+      <Rows empty="No reps yet." atFirst={12}>
         {page.reps.map((line) => (
           <Row
             key={line.drillId + line.purpose}
@@ -158,7 +158,7 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
         </Part>
       ) : null}
       <Part heading="Occurrences">
-        <Rows empty="None logged.">
+        <Rows empty="None logged." atFirst={12}>
           {page.occurrences.map((each) => (
             <LinkRow
               key={each.id}

@@ -16,6 +16,9 @@ import { inOrder, type TodayWeakness } from './in-order';
 import { useMine } from './use-mine';
 import { useSessionOfToday, useToday } from '../../offline/overlay/today-queries';
 
+/** Of a list: with hundreds of pilots nobody reads them all, and each costs a phone time to draw. */
+const AT_FIRST = 25;
+
 function WeaknessRow({ line, under }: { readonly line: TodayWeakness; readonly under: string }) {
   return (
     <LinkRow
@@ -39,7 +42,7 @@ function Group({
   if (lines.length === 0) return null;
   return (
     <Part heading={heading}>
-      <Rows>
+      <Rows atFirst={AT_FIRST}>
         {lines.map((line) => (
           <WeaknessRow key={line.id} line={line} under={under(line)} />
         ))}
@@ -52,7 +55,7 @@ function ToDebrief({ occurrences }: { readonly occurrences: TodayList['toDebrief
   if (occurrences.length === 0) return null;
   return (
     <Part heading="To debrief">
-      <Rows>
+      <Rows atFirst={AT_FIRST}>
         {occurrences.map((each) => (
           <LinkRow
             key={each.id}

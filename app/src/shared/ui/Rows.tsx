@@ -1,7 +1,9 @@
 import Feather from '@expo/vector-icons/Feather';
 import { type Href, Link } from 'expo-router';
-import { Children, type ReactNode } from 'react';
+import { Children, isValidElement, type ReactNode, useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { grouped } from '../copy/copy';
+import { Button } from './Button';
 import { themed, useTheme } from './theme';
 import { Words } from './Words';
 
@@ -20,14 +22,37 @@ const useStyles = themed((theme) => ({
   texts: { flex: 1, minWidth: 0 },
 }));
 
-export function Rows({ children, empty }: { readonly children: ReactNode; readonly empty?: string }) {
+interface RowsProps {
+  readonly children: ReactNode;
+  readonly empty?: string;
+  /** So many are drawn until the others are asked for; absent: all. */
+  readonly atFirst?: number;
+}
+
+export function Rows({ children, empty, atFirst = Infinity }: RowsProps) {
   const styles = useStyles();
-  if (Children.count(children) === 0) return empty ? <Words as="soft">{empty}</Words> : null;
+  const [all, setAll] = useState(false);
+  const rows = Children.toArray(children);
+  if (rows.length === 0) return empty ? <Words as="soft">{empty}</Words> : null;
+  // Nobody is asked for the sake of a row or two.
+  const isLong = rows.length > atFirst + 2;
   return (
-    <View style={styles.list} role="list">
-      {Children.map(children, (child) => (
-        <View role="listitem">{child}</View>
-      ))}
+    <View>
+      <View style={styles.list} role="list">
+        {(isLong && !all ? rows.slice(0, atFirst) : rows).map((child, i) => (
+          <View key={isValidElement(child) ? child.key : i} role="listitem">
+            {child}
+          </View>
+        ))}
+      </View>
+      {isLong && !all ? (
+        <Button
+          kind="quiet"
+          label={`All ${grouped(rows.length)}`}
+          says={`All ${grouped(rows.length)} of this list`}
+          onPress={() => setAll(true)}
+        />
+      ) : null}
     </View>
   );
 }

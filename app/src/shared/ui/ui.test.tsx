@@ -6,6 +6,7 @@ import { LargeLadder, SmallLadder } from './Ladder';
 import { ReasonForm } from '../forms/ReasonForm';
 import { TextBox } from '../forms/TextBox';
 import { May } from './May';
+import { Rows } from './Rows';
 import { Words } from './Words';
 import type { ReactElement } from 'react';
 
@@ -93,4 +94,16 @@ test('a field in error says so in words beside it', () => {
     <TextBox label="Wind" value="40" error="Wind is above 30 m/s: give less." onChangeText={() => {}} />,
   );
   expect(screen.getByText('! Wind is above 30 m/s: give less.')).toBeTruthy();
+});
+
+test('a long list draws its beginning until the others are asked for; one or two more are drawn at once', () => {
+  const lines = (count: number) =>
+    Array.from({ length: count }, (_, i) => <Words key={i}>{`Line ${i + 1}`}</Words>);
+  const { rerender } = render(<Rows atFirst={5}>{lines(7)}</Rows>);
+  expect(screen.getAllByText(/^Line/)).toHaveLength(7);
+  rerender(<Rows atFirst={5}>{lines(40)}</Rows>);
+  expect(screen.getAllByText(/^Line/)).toHaveLength(5);
+  fireEvent.press(screen.getByLabelText('All 40 of this list'));
+  expect(screen.getAllByText(/^Line/)).toHaveLength(40);
+  expect(screen.queryByLabelText('All 40 of this list')).toBeNull();
 });
