@@ -24,7 +24,7 @@ test('with no room left an occurrence is logged all the same, and the page says 
   await trainer.today();
   await expect(page.getByText(pilot)).toBeVisible();
   await page.goto('/waiting');
-  await expect(page.getByText(/ of at most [\d.]+ MB/)).toBeVisible();
+  await expect(page.getByText(/ of at most [\d.,]+ MB/)).toBeVisible();
 });
 
 test('a browser that refuses to keep anything for the page lets a trainer work with signal', async ({
