@@ -1,5 +1,8 @@
+import { setTimeout } from 'node:timers/promises';
 import type { Knex } from 'knex';
+import pg from 'pg';
 import PgBoss from 'pg-boss';
+import { passesByItself } from '../problem/problem';
 
 /**
  * Work that outlives a request: a queue in the database (pg-boss), so that any server may do what another was asked
@@ -41,11 +44,38 @@ const within = (tx: Knex.Transaction): PgBoss.Db => ({
     ),
 });
 
+/** Waits between tries of a statement whose connection was lost, ms. */
+const TRIES_AGAIN_MS = [100, 400, 1_000, 2_000, 4_000];
+
+/**
+ * Connections of the queue. pg-boss gives a job back without waiting for it: where that is refused nobody catches it,
+ * and the server would end. So a statement is tried again while the database is away for a moment; done twice each of
+ * them does the same.
+ */
+function connectionsOf(url: string, onError: (error: Error) => void) {
+  const pool = new pg.Pool({ connectionString: url, max: AT_ONCE });
+  pool.on('error', onError);
+  const db: PgBoss.Db = {
+    executeSql: async (text, values) => {
+      for (const wait of TRIES_AGAIN_MS) {
+        try {
+          return await pool.query(text, values);
+        } catch (error) {
+          if (!passesByItself(error)) throw error;
+          await setTimeout(wait);
+        }
+      }
+      return pool.query(text, values);
+    },
+  };
+  return { db, close: () => pool.end() };
+}
+
 /** @param url as the role that the server logs in as @param onError told of what goes wrong between jobs */
 export async function openJobs(url: string, onError: (error: Error) => void): Promise<Jobs> {
+  const { db, close } = connectionsOf(url, onError);
   const boss = new PgBoss({
-    connectionString: url,
-    max: AT_ONCE,
+    db,
     migrate: false,
     schedule: false,
     maintenanceIntervalSeconds: LOOKS_AFTER_S,
@@ -63,6 +93,9 @@ export async function openJobs(url: string, onError: (error: Error) => void): Pr
           if (job && (await each(job.data)) === 'more') await boss.send(name, job.data);
         });
     },
-    close: () => boss.stop({ graceful: true, wait: true, timeout: STOPS_WITHIN_MS }),
+    close: async () => {
+      await boss.stop({ graceful: true, wait: true, timeout: STOPS_WITHIN_MS });
+      await close();
+    },
   };
 }
