@@ -2,7 +2,6 @@ import { setTimeout } from 'node:timers/promises';
 import type { Knex } from 'knex';
 import pg from 'pg';
 import PgBoss from 'pg-boss';
-import { passesByItself } from '../problem/problem';
 
 /**
  * Work that outlives a request: a queue in the database (pg-boss), so that any server may do what another was asked
@@ -44,6 +43,12 @@ const within = (tx: Knex.Transaction): PgBoss.Db => ({
     ),
 });
 
+/** Whether the connection was lost, or the database is away (PostgreSQL, appendix A: classes 08 and 57). */
+const isLost = (error: unknown): boolean =>
+  error instanceof Error &&
+  (/^Connection terminated/.test(error.message) ||
+    ('code' in error && typeof error.code === 'string' && /^(08|57)|^ECONN/.test(error.code)));
+
 /** Waits between tries of a statement whose connection was lost, ms. */
 const TRIES_AGAIN_MS = [100, 400, 1_000, 2_000, 4_000];
 
@@ -61,7 +66,7 @@ function connectionsOf(url: string, onError: (error: Error) => void) {
         try {
           return await pool.query(text, values);
         } catch (error) {
-          if (!passesByItself(error)) throw error;
+          if (!isLost(error)) throw error;
           await setTimeout(wait);
         }
       }
