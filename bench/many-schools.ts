@@ -2,6 +2,7 @@ import { readdirSync, readFileSync, rmSync } from 'node:fs';
 import { v7 as uuid } from 'uuid';
 import { connect } from '../server/src/db/connection';
 import { inSchool } from '../server/src/db/in-school';
+import { tablesInOrder } from '../server/src/db/school-copy';
 import { loadDemo } from '../server/src/demo/load';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { rep, startTestServer, type TestServer, type Visitor } from '../server/src/testing/test-school';
@@ -21,21 +22,8 @@ const ASKED = 30;
 /** Ticks of a processor's clock in /proc, a second. */
 const TICKS = 100;
 
-/** Tables of one school whose rows another gets under the same keys: every key begins with the school. */
-const COPIED = [
-  ...['pilots', 'craft', 'sites', 'flights', 'clearing_rules', 'weaknesses', 'occurrences', 'moves', 'plans'],
-  ...[
-    'opening_stamps',
-    'test_sets',
-    'reps',
-    'events',
-    'debriefs',
-    'experiences',
-    'commands',
-    'weakness_aliases',
-  ],
-  ...['training_sessions', 'drill_versions', 'weakness_checkpoints'],
-];
+/** Rows of these are found by a key that spans all schools: another school cannot have the same. */
+const OF_ONE = ['accounts', 'devices', 'invitations', 'pilot_links'];
 
 /** Raises a table of the first school to so many rows, by the ones there are under other keys. */
 const raised = (table: string, columns: readonly string[], rows: number): string => `
@@ -76,7 +64,8 @@ async function addSchools(server: TestServer): Promise<void> {
     `insert into schools (id, name) select gen_random_uuid(), 'School ' || n from generate_series(2, ${SCHOOLS}) n`,
   );
   const first = ((await db('schools').whereNot('name', 'like', 'School %').first('id')) as { id: string }).id;
-  for (const table of COPIED) {
+  // Every key begins with the school: another gets the same rows under the same keys.
+  for (const table of (await tablesInOrder(db)).filter((name) => !OF_ONE.includes(name))) {
     const columns = await columnsOf(server, table);
     const from = columns.map((name) => (name === 'school_id' ? 's.id' : `t.${name}`)).join(', ');
     await unchecked(server, [

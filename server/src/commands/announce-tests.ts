@@ -1,7 +1,8 @@
 import type { announceTests as announce } from '@skelby/core/commands/announce-tests';
 import type { callOffTests as callOff } from '@skelby/core/commands/call-off-tests';
 import { recordEvent } from '../facts/events';
-import { dropSince, refreshWeakness } from '../facts/refresh-weakness';
+import { dropSince } from '../facts/checkpoints';
+import { refreshWeakness } from '../facts/refresh-weakness';
 import { lockWeakness } from '../facts/weakness-facts';
 import { notFound } from '../problem/problem';
 import type { Handler } from './handler';

@@ -9,21 +9,23 @@ import type { Handler } from './handler';
 const MS_PER_DAY = 86_400_000;
 
 /** A phone's clock may be a day off; a rep that is older than its weakness by more was flown for something else. */
-function assertNotOlder(flownAt: string, openedAt: string, lateReason: string): void {
-  const days = Math.floor((Date.parse(openedAt) - Date.parse(flownAt)) / MS_PER_DAY);
-  if (days >= 1 && lateReason === '')
-    throw badField(
-      'lateReason',
-      `Reason is empty: this rep was flown ${days === 1 ? 'a day' : `${days} days`} before its weakness was opened. Say why it is entered now, or leave it out; it counts for nothing before the opening.`,
-    );
-}
+const daysOlder = (flownAt: string, openedAt: string): number =>
+  Math.floor((Date.parse(openedAt) - Date.parse(flownAt)) / MS_PER_DAY);
+
+const tooOld = (days: number) =>
+  badField(
+    'lateReason',
+    `Reason is empty: this rep was flown ${days === 1 ? 'a day' : `${days} days`} before its weakness was opened. Say why it is entered now, or leave it out; it counts for nothing before the opening.`,
+  );
 
 /** Records one attempt. A rep is written once: the same request again is the same rep. */
 export const recordRep: Handler<typeof command> = async (school, { keys: { id }, fields: told }) => {
   const { tx, schoolId, accountId } = school;
   const { lateReason, ...given } = told;
   const { weaknessId, pilotId, openedAt } = await lockPilotOf(school, given.weaknessId);
-  assertNotOlder(given.flownAt, openedAt, lateReason);
+  const days = daysOlder(given.flownAt, openedAt);
+  // One that was recorded before anybody asked is sent again as it was.
+  if (days >= 1 && lateReason === '' && !(await tx('reps').where({ id }).first('id'))) throw tooOld(days);
   const fields = { ...given, weaknessId };
   if (fields.testSetId !== null) {
     const set = (await tx('test_sets')

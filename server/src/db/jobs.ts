@@ -49,36 +49,48 @@ const isLost = (error: unknown): boolean =>
   (/^Connection terminated/.test(error.message) ||
     ('code' in error && typeof error.code === 'string' && /^(08|57)|^ECONN/.test(error.code)));
 
-/** Waits between tries of a statement whose connection was lost, ms. */
-const TRIES_AGAIN_MS = [100, 400, 1_000, 2_000, 4_000];
+/** Between tries of a statement whose connection was lost, ms. */
+const TRIES_AGAIN_MS = 500;
 
 /**
  * Connections of the queue. pg-boss gives a job back without waiting for it: where that is refused nobody catches it,
- * and the server would end. So a statement is tried again while the database is away for a moment; done twice each of
+ * and the server would end. So once it runs a statement waits until the database is there again; done twice each of
  * them does the same.
  */
-function connectionsOf(url: string, onError: (error: Error) => void) {
-  const pool = new pg.Pool({ connectionString: url, max: AT_ONCE });
-  pool.on('error', onError);
-  const db: PgBoss.Db = {
-    executeSql: async (text, values) => {
-      for (const wait of TRIES_AGAIN_MS) {
-        try {
-          return await pool.query(text, values);
-        } catch (error) {
-          if (!isLost(error)) throw error;
-          await setTimeout(wait);
-        }
+class Line implements PgBoss.Db {
+  private readonly pool: pg.Pool;
+  private waits = false;
+
+  constructor(url: string, onError: (error: Error) => void) {
+    this.pool = new pg.Pool({ connectionString: url, max: AT_ONCE });
+    this.pool.on('error', onError);
+  }
+
+  /** From here on until it is closed a lost connection is waited for. */
+  waitFor(): void {
+    this.waits = true;
+  }
+
+  async executeSql(text: string, values: unknown[]): Promise<{ rows: unknown[] }> {
+    for (;;) {
+      try {
+        return await this.pool.query<object>(text, values);
+      } catch (error) {
+        if (!this.waits || !isLost(error)) throw error;
+        await setTimeout(TRIES_AGAIN_MS);
       }
-      return pool.query(text, values);
-    },
-  };
-  return { db, close: () => pool.end() };
+    }
+  }
+
+  async close(): Promise<void> {
+    this.waits = false;
+    await this.pool.end();
+  }
 }
 
 /** @param url as the role that the server logs in as @param onError told of what goes wrong between jobs */
 export async function openJobs(url: string, onError: (error: Error) => void): Promise<Jobs> {
-  const { db, close } = connectionsOf(url, onError);
+  const db = new Line(url, onError);
   const boss = new PgBoss({
     db,
     migrate: false,
@@ -87,6 +99,7 @@ export async function openJobs(url: string, onError: (error: Error) => void): Pr
   });
   boss.on('error', onError);
   await boss.start();
+  db.waitFor();
   return {
     add: async (tx, name, job) => {
       await boss.send(name, job, { db: within(tx) });
@@ -100,7 +113,7 @@ export async function openJobs(url: string, onError: (error: Error) => void): Pr
     },
     close: async () => {
       await boss.stop({ graceful: true, wait: true, timeout: STOPS_WITHIN_MS });
-      await close();
+      await db.close();
     },
   };
 }

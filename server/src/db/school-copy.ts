@@ -32,7 +32,7 @@ const lastMigration = async (db: Knex): Promise<string> =>
   ((await db('skelby_migrations').max('name as name').first()) as { name: string }).name;
 
 /** Tables of a school, each after those that it refers to. */
-async function tablesInOrder(db: Knex): Promise<readonly string[]> {
+export async function tablesInOrder(db: Knex): Promise<readonly string[]> {
   const { rows: tables } = (await db.raw(`
     select c.relname as name from pg_class c
       join pg_attribute a on a.attrelid = c.oid and a.attname = 'school_id' and not a.attisdropped

@@ -2,6 +2,7 @@ import { clearanceOf } from '@skelby/core/clearance/clearance';
 import { inLists } from '@skelby/core/clearance/in-lists';
 import type { Knex } from 'knex';
 import { holding } from './checkpoints';
+import { readKept } from './read-kept';
 import { loadFacts } from './weakness-facts';
 import { inSchool } from '../db/in-school';
 
@@ -46,7 +47,8 @@ export async function checkDatabase(db: Knex): Promise<Checked> {
           if (plain(row[field]) !== plain(value))
             differences.push({ school: name, weaknessId, field, kept: row[field], workedOut: value });
         // Where it stood, if it is gone on from there: what is flown next is judged by it.
-        const since = holding(facts, facts.checkpoint);
+        const [kept] = await readKept(school, [weaknessId], false);
+        const since = holding(facts, kept!.checkpoint);
         const gone = since && plain(inLists(clearanceOf(facts, since)));
         if (gone !== null && gone !== plain(inLists(clearance)))
           differences.push({

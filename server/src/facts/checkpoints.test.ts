@@ -1,24 +1,12 @@
 import { addDays } from '@skelby/core/vocabulary/day';
 import type { BatchAnswer } from '@skelby/core/sync/batch';
-import {
-  id,
-  rep,
-  startTestServer,
-  type TestServer,
-  type Visitor,
-  withWeakness,
-} from '../testing/test-school';
+import { ownSchool } from '../testing/own-school';
+import { id, rep, withWeakness } from '../testing/test-school';
 import { checkDatabase } from './check-database';
 
 /** What is kept for speed alone never says anything else than the facts do. */
 
-let server: TestServer;
-let trainer: Visitor;
-beforeAll(async () => {
-  server = await startTestServer();
-  ({ trainer } = await server.school('Carrow Fell'));
-});
-afterAll(() => server.close());
+const school = ownSchool();
 
 const FIRST = '2026-03-03';
 const at = (day: string, minute: number) =>
@@ -30,7 +18,7 @@ async function fly(weaknessId: string, days: number, from = FIRST): Promise<read
   for (let d = 0; d < days; d += 1) {
     const day = addDays(from, d);
     const set = id();
-    const announced = await trainer.put(`/weaknesses/${weaknessId}/test-sets/${set}`, {
+    const announced = await school.here.trainer.put(`/weaknesses/${weaknessId}/test-sets/${set}`, {
       ...{ drillId: 'tail-in-hover', side: null, number: 4, day, at: at(day, 30) },
     });
     expect(announced.status).toBe(200);
@@ -47,7 +35,7 @@ async function fly(weaknessId: string, days: number, from = FIRST): Promise<read
       };
     });
     const sentAt = new Date().toISOString();
-    const { body } = await trainer.ask<BatchAnswer>('POST', '/api/sync', {
+    const { body } = await school.here.trainer.ask<BatchAnswer>('POST', '/api/sync', {
       ...{ sentAt, minutesAheadOfUtc: 0, phone: null, commands },
     });
     expect(body.results.filter(({ done }) => !done)).toEqual([]);
@@ -56,13 +44,13 @@ async function fly(weaknessId: string, days: number, from = FIRST): Promise<read
 }
 
 const kept = (weaknessId: string) =>
-  server.db('weakness_checkpoints').where({ id: weaknessId }).first('before') as Promise<
+  school.here.server.db('weakness_checkpoints').where({ id: weaknessId }).first('before') as Promise<
     { before: string } | undefined
   >;
-const differences = async () => (await checkDatabase(server.db)).differences;
+const differences = async () => (await checkDatabase(school.here.server.db)).differences;
 
 test('a life of many reps is gone on from; late, taken back, undone and changed it is worked out anew', async () => {
-  const { weaknessId } = await withWeakness(trainer);
+  const { weaknessId } = await withWeakness(school.here.trainer);
   const ids = await fly(weaknessId, 6);
   const first = (await kept(weaknessId))!;
   expect(first.before > at(FIRST, 0)).toBe(true);
@@ -70,7 +58,7 @@ test('a life of many reps is gone on from; late, taken back, undone and changed 
 
   // One more, flown after: it stands where it was.
   const later = addDays(FIRST, 6);
-  await trainer.put(
+  await school.here.trainer.put(
     `/reps/${id()}`,
     rep(weaknessId, { purpose: 'practice', day: later, flownAt: at(later, 5) }),
   );
@@ -78,7 +66,10 @@ test('a life of many reps is gone on from; late, taken back, undone and changed 
   expect(await differences()).toEqual([]);
 
   // From another phone, flown days before.
-  await trainer.put(`/reps/${id()}`, rep(weaknessId, { day: FIRST, flownAt: at(FIRST, 25), met: false }));
+  await school.here.trainer.put(
+    `/reps/${id()}`,
+    rep(weaknessId, { day: FIRST, flownAt: at(FIRST, 25), met: false }),
+  );
   expect(await kept(weaknessId)).not.toEqual(first);
   expect(await differences()).toEqual([]);
 
@@ -88,29 +79,29 @@ test('a life of many reps is gone on from; late, taken back, undone and changed 
   const day = addDays(FIRST, 1);
   const late = `/weaknesses/${weaknessId}/test-sets/${id()}`;
   const set = { drillId: 'tail-in-hover', side: null, number: 2, day, at: at(day, 300) };
-  await trainer.put(late, set);
+  await school.here.trainer.put(late, set);
   expect(await kept(weaknessId)).not.toEqual(then);
   expect(await differences()).toEqual([]);
   await fly(weaknessId, 1, addDays(FIRST, 13));
-  await trainer.put(`${late}/called-off`, { at: at(day, 301) });
+  await school.here.trainer.put(`${late}/called-off`, { at: at(day, 301) });
   expect(await differences()).toEqual([]);
 
   await fly(weaknessId, 2, addDays(FIRST, 15));
   expect((await kept(weaknessId))!.before > first.before).toBe(true);
-  await trainer.put(`/reps/${ids[9]}/taken-back`, { reason: 'Another pilot.' });
+  await school.here.trainer.put(`/reps/${ids[9]}/taken-back`, { reason: 'Another pilot.' });
   expect(await differences()).toEqual([]);
 });
 
 test('a checkpoint that says something else than the facts is told by the check', async () => {
-  const { weaknessId } = await withWeakness(trainer);
+  const { weaknessId } = await withWeakness(school.here.trainer);
   await fly(weaknessId, 5);
-  await server
+  await school.here.server
     .db('weakness_checkpoints')
     .where({ id: weaknessId })
-    .update({ opening: server.db.raw(`jsonb_set(opening, '{phase}', '"closed"')`) });
+    .update({ opening: school.here.server.db.raw(`jsonb_set(opening, '{phase}', '"closed"')`) });
   expect((await differences()).map(({ field, weaknessId: of }) => [field, of])).toEqual([
     ['checkpoint', weaknessId],
   ]);
-  await server.db('weakness_checkpoints').where({ id: weaknessId }).delete();
+  await school.here.server.db('weakness_checkpoints').where({ id: weaknessId }).delete();
   expect(await differences()).toEqual([]);
 });

@@ -19,6 +19,11 @@ export interface KeptCheckpoint extends Checkpoint {
 export const holding = (facts: WeaknessFacts, kept: KeptCheckpoint | null): Checkpoint | null =>
   kept && hasCheckpoints(facts) && kept.hangsOn === hangsOn(facts) ? kept : null;
 
+/** Drops what was kept after tests that were announced, or called off: they may have been so late. */
+export async function dropSince({ tx }: SchoolTx, weaknessId: string, at: string): Promise<void> {
+  await tx('weakness_checkpoints').where({ id: weaknessId }).where('before', '>', at).delete();
+}
+
 /** Moves the checkpoint on where much has been flown since. @param facts with the reps since the one that holds */
 export async function moveOn(
   { tx, schoolId }: SchoolTx,

@@ -72,7 +72,7 @@ const KEPT = `
         and (?::bool or at >= coalesce((select before from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id), '-infinity'))
         order by at`,
     )},
-    (select row_to_json(c) from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id) as checkpoint
+    (select row_to_json(c) from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id and not ?::bool) as checkpoint
   from weaknesses w
   join pilots p on p.school_id = w.school_id and p.id = w.pilot_id
   join clearing_rules r on r.school_id = w.school_id and r.id = w.rule_id
@@ -94,10 +94,10 @@ interface KeptRow extends HeadRow {
 
 /**
  * What is kept of weaknesses, but their reps, in one statement.
- * @param allTests or those only that were announced since the checkpoint
+ * @param whole without a checkpoint; else with it, and of the announced tests those since
  */
-export async function readKept({ tx }: SchoolTx, ids: readonly string[], allTests = true) {
-  const { rows } = (await tx.raw(KEPT, [allTests, [...ids]]).options(prepared('kept'))) as {
+export async function readKept({ tx }: SchoolTx, ids: readonly string[], whole = true) {
+  const { rows } = (await tx.raw(KEPT, [whole, whole, [...ids]]).options(prepared('kept'))) as {
     rows: KeptRow[];
   };
   return rows.map((row) => ({

@@ -23,9 +23,9 @@ export async function refreshWeakness(school: SchoolTx, id: string): Promise<voi
 
 /** What is kept of weaknesses since the checkpoints that hold; all of it where one does not. */
 async function sinceCheckpoints(school: SchoolTx, ids: readonly string[]) {
-  const read = async (allTests: boolean) =>
-    (await readKept(school, ids, allTests)).map((kept) => {
-      const since = allTests ? null : holding(factsOf({ ...kept, reps: [] }), kept.checkpoint);
+  const read = async (whole: boolean) =>
+    (await readKept(school, ids, whole)).map((kept) => {
+      const since = holding(factsOf({ ...kept, reps: [] }), kept.checkpoint);
       // Before it was opened nothing counts.
       return { kept, since, from: since?.before ?? kept.moves[0]!.at };
     });
@@ -66,11 +66,6 @@ export async function refreshSharing(
   }
   const sharing = await sharingSince(school, pilotId, rep);
   await refreshAll(school, [...new Set([rep.weaknessId, ...sharing])]);
-}
-
-/** Drops what was kept after tests that were announced, or called off: they may have been so late. */
-export async function dropSince({ tx }: SchoolTx, weaknessId: string, at: string): Promise<void> {
-  await tx('weakness_checkpoints').where({ id: weaknessId }).where('before', '>', at).delete();
 }
 
 /**

@@ -7,7 +7,6 @@ import type { SchoolTx } from '../db/in-school';
 import { prepared } from '../db/prepared';
 import { notFound } from '../problem/problem';
 import { rowsBy } from './by';
-import type { KeptCheckpoint } from './checkpoints';
 import { type MoveRow, readKept } from './read-kept';
 
 export interface WeaknessRow {
@@ -25,7 +24,6 @@ export interface LoadedFacts extends WeaknessFacts {
   /** Newest first. */
   readonly plans: readonly KeptPlan[];
   readonly stamps: readonly WeaknessStamp[];
-  readonly checkpoint: KeptCheckpoint | null;
 }
 
 const ALIASED = 'coalesce((select weakness_id from weakness_aliases where id = ?), ?)';
@@ -74,12 +72,8 @@ export async function lockPilotOf(
  * finds it too.
  */
 export async function lockWeakness(school: SchoolTx, id: string): Promise<WeaknessRow> {
-  const read = () =>
-    school.tx('weaknesses').whereRaw(`id = ${ALIASED}`, [id, id]).first() as Promise<WeaknessRow | undefined>;
-  const weakness = await read();
-  if (!weakness) throw notFound('weakness');
-  await lockPilot(school, weakness.pilotId);
-  return (await read())!;
+  const { weaknessId } = await lockPilotOf(school, id);
+  return (await school.tx('weaknesses').where({ id: weaknessId }).first()) as WeaknessRow;
 }
 
 /** Reads all that decides where a weakness stands. @throws Problem 404 */
@@ -200,7 +194,6 @@ export async function loadFactsOf(
           moves: each.moves,
           plans: each.plans,
           stamps: each.stamps,
-          checkpoint: each.checkpoint,
           pilotId,
         },
       ];

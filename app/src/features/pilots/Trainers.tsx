@@ -1,5 +1,6 @@
 import { handOver } from '@skelby/core/commands/handles';
 import type { Pilot, Roster } from '@skelby/core/pages/pages';
+import { trainedNowBy } from '@skelby/core/people/trainers';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useSaveNow } from '../../offline/overlay/record-queries';
@@ -16,23 +17,31 @@ interface TrainersProps {
 }
 
 /** Who trains a pilot, and handing the pilot over. */
-export function Trainers({ pilot: { id, trainerIds = [] }, roster: { trainers = [] } }: TrainersProps) {
+export function Trainers({ pilot, roster }: TrainersProps) {
+  const { trainers = [] } = roster;
   const mayKeep = useMay('keep-records');
   const [picked, setPicked] = useState<readonly string[] | null>(null);
   const save = useSaveNow(handOver);
   // With one trainer there is nobody to hand over to.
   if (trainers.length < 2) return null;
-  const names = trainers.filter((each) => trainerIds.includes(each.id)).map(({ name }) => name);
+  const now = trainedNowBy(pilot, roster);
   const give = (reason: string) =>
     save.mutate(
-      { keys: { id }, body: { trainerIds: [...(picked ?? [])], reason } },
+      { keys: { id: pilot.id }, body: { trainerIds: [...(picked ?? [])], reason } },
       { onSuccess: () => setPicked(null) },
     );
   return (
     <Part heading="Trainers">
-      <Words>{names.length > 0 ? `${names.join(', ')}.` : 'Every trainer of the school.'}</Words>
+      <Words>
+        {now.length > 0 ? `${now.map(({ name }) => name).join(', ')}.` : 'Every trainer of the school.'}
+      </Words>
       {!mayKeep ? null : picked === null ? (
-        <Button kind="quiet" icon="users" label="Hand over" onPress={() => setPicked(trainerIds)} />
+        <Button
+          kind="quiet"
+          icon="users"
+          label="Hand over"
+          onPress={() => setPicked(now.map(({ id }) => id))}
+        />
       ) : (
         <View style={{ gap: 12 }}>
           <ManyChoice

@@ -69,6 +69,21 @@ function ToDebrief({ occurrences }: { readonly occurrences: TodayList['toDebrief
   );
 }
 
+function Whose({ shown, choose }: Pick<ReturnType<typeof useMine>, 'shown' | 'choose'>) {
+  return (
+    <Choice<'mine' | 'all'>
+      quiet
+      label="Whose pilots"
+      value={shown}
+      onChange={choose}
+      options={[
+        { value: 'mine', label: 'My pilots' },
+        { value: 'all', label: 'All' },
+      ]}
+    />
+  );
+}
+
 function TodayOf({ list: all }: { readonly list: TodayList }) {
   const { hasChoice, shown, choose, isShown } = useMine();
   const list = { toDebrief: all.toDebrief.filter(isShown), weaknesses: all.weaknesses.filter(isShown) };
@@ -77,6 +92,8 @@ function TodayOf({ list: all }: { readonly list: TodayList }) {
   const drawsRest = useDeferredValue(true, false);
   const { checks, toSign, drilling, waiting } = inOrder(list.weaknesses, todayHere());
   const nothing = list.toDebrief.length + list.weaknesses.length === 0;
+  const isAll =
+    list.toDebrief.length === all.toDebrief.length && list.weaknesses.length === all.weaknesses.length;
   const cause = (line: TodayWeakness) => causeWords(line.causeId).name;
   const mayTrain = useMay('train');
   const restricted = (line: TodayWeakness) => `${cause(line)}. ${causeWords(line.causeId).restriction}.`;
@@ -84,7 +101,7 @@ function TodayOf({ list: all }: { readonly list: TodayList }) {
     <Screen
       title="Today"
       end={
-        mayTrain && list.weaknesses.length > 0 ? (
+        mayTrain && all.weaknesses.length > 0 ? (
           <LinkButton icon="list" label="Plan a session" href="/session" />
         ) : undefined
       }
@@ -111,18 +128,7 @@ function TodayOf({ list: all }: { readonly list: TodayList }) {
       }
     >
       <WaitingNote />
-      {hasChoice ? (
-        <Choice<'mine' | 'all'>
-          quiet
-          label="Whose pilots"
-          value={shown}
-          onChange={choose}
-          options={[
-            { value: 'mine', label: 'My pilots' },
-            { value: 'all', label: 'All' },
-          ]}
-        />
-      ) : null}
+      {hasChoice ? <Whose shown={shown} choose={choose} /> : null}
       {running ? (
         <LinkButton
           kind="solid"
@@ -132,7 +138,10 @@ function TodayOf({ list: all }: { readonly list: TodayList }) {
         />
       ) : null}
       {nothing ? (
-        <Note icon="sun" heading="Nobody needs anything now">
+        <Note
+          icon="sun"
+          heading={isAll ? 'Nobody needs anything now' : 'None of your pilots needs anything now'}
+        >
           When something happens, log it below: six taps, and the drills follow.
         </Note>
       ) : null}

@@ -1,30 +1,35 @@
 import type { Roster } from '@skelby/core/pages/pages';
+import { trainedNowBy } from '@skelby/core/people/trainers';
 import { useState } from 'react';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { useWho } from '../../shared/api/use-who';
 
-/** Pilots of one trainer: those who have named no trainer are everybody's. */
-export const isMine = (pilotId: string, { pilots }: Pick<Roster, 'pilots'>, accountId: string): boolean => {
-  const { trainerIds = [] } = pilots.find(({ id }) => id === pilotId) ?? {};
-  return trainerIds.length === 0 || trainerIds.includes(accountId);
-};
+/** Pilots that others train, and not this trainer. */
+export const othersPilots = (
+  { pilots, trainers }: Pick<Roster, 'pilots' | 'trainers'>,
+  accountId: string,
+): ReadonlySet<string> =>
+  new Set(
+    pilots
+      .filter((pilot) => {
+        const now = trainedNowBy(pilot, { trainers });
+        return now.length > 0 && !now.some(({ id }) => id === accountId);
+      })
+      .map(({ id }) => id),
+  );
 
-/**
- * Whose pilots are shown. There is a choice where somebody's pilots are not everybody's; whoever has some of their own
- * begins with those.
- */
+const NONE: ReadonlySet<string> = new Set();
+
+/** Whose pilots are shown: one's own at first, where some are others'. */
 export function useMine() {
   const accountId = useWho()?.accountId;
   const roster = useRoster().data;
-  const [chosen, choose] = useState<'mine' | 'all' | null>(null);
-  const named = roster?.pilots.flatMap(({ trainerIds = [] }) => trainerIds) ?? [];
-  const hasChoice = accountId !== undefined && named.length > 0;
-  const shown = chosen ?? (accountId !== undefined && named.includes(accountId) ? 'mine' : 'all');
+  const [shown, choose] = useState<'mine' | 'all'>('mine');
+  const others = roster && accountId !== undefined ? othersPilots(roster, accountId) : NONE;
   return {
-    hasChoice,
+    hasChoice: others.size > 0,
     shown,
     choose,
-    isShown: ({ pilotId }: { readonly pilotId: string }) =>
-      !hasChoice || shown === 'all' || !roster || isMine(pilotId, roster, accountId),
+    isShown: ({ pilotId }: { readonly pilotId: string }) => shown === 'all' || !others.has(pilotId),
   };
 }
