@@ -89,9 +89,11 @@ export interface Checkpoint {
   readonly opening: KeptOpening;
 }
 
-function openingOf(facts: WeaknessFacts, since: Checkpoint | null): Opening {
+/** @param before what happened from that instant on is left out; absent: nothing is */
+function openingOf(facts: WeaknessFacts, since: Checkpoint | null, before?: string): Opening {
   const opening = since ? Opening.from(facts, since.opening) : new Opening(facts);
-  for (const { happens } of happenings(facts, since?.before)) happens(opening);
+  for (const { at, happens } of happenings(facts, since?.before))
+    if (before === undefined || at < before) happens(opening);
   return opening;
 }
 
@@ -104,9 +106,7 @@ export function checkpointBefore(
   facts: WeaknessFacts,
   since: Checkpoint | null = null,
 ): Checkpoint {
-  const opening = since ? Opening.from(facts, since.opening) : new Opening(facts);
-  for (const { at, happens } of happenings(facts, since?.before)) if (at < before) happens(opening);
-  return { before, opening: opening.kept() };
+  return { before, opening: openingOf(facts, since, before).kept() };
 }
 
 /**
