@@ -1,9 +1,8 @@
 import { drawFrom } from '@skelby/core/clearance/evidence/simulated';
 import { answersOf, type Evidence } from '@skelby/core/evidence/evidence';
 import { type Case, CASES } from '@skelby/core/ranking/cases';
-import { RECODED } from '@skelby/core/ranking/cases-recoded';
 import { TOLD_CASES } from '@skelby/core/ranking/cases-told';
-import { THIRD_TOLD_CASES } from '@skelby/core/ranking/cases-told-third';
+import { codedAgain, TOLD_SETS, type ToldSet } from '@skelby/core/ranking/told-sets';
 import type { ToldCase } from '@skelby/core/ranking/told-case';
 import { rank, type Ranking } from '@skelby/core/ranking/rank';
 import { mentionedIn } from '@skelby/core/ranking/mentions';
@@ -33,14 +32,16 @@ function sayJudged(name: string, judged: readonly Judged[]): string {
 }
 const sayCases = (name: string, cases: readonly Case[]): string => sayJudged(name, judgedOf(cases));
 
-const AGAIN: readonly ToldCase[] = TOLD_CASES.map((each, i) => ({ ...each, evidence: RECODED[i]! }));
+const TOLD = TOLD_SETS.flatMap(({ cases }) => cases);
+const AGAIN = TOLD_SETS.flatMap(codedAgain);
 
-function sayAgreement(): string {
+function sayAgreement({ name, cases, again }: ToldSet): string {
+  if (again === null) return `${name}: coded once so far.`;
   const { given, alike, kappa } = agreementOf(
-    TOLD_CASES.map(({ evidence }) => evidence),
-    RECODED,
+    cases.map(({ evidence }) => evidence),
+    again,
   );
-  return `Told cases coded twice: ${sayShare(alike, given)} of the answers given by either are the same; kappa ${kappa.toFixed(2)} over all questions.`;
+  return `${name}, coded twice: ${sayShare(alike, given)} of the answers given by either are the same; kappa ${kappa.toFixed(2)} over all questions.`;
 }
 
 /** Of told chains, those with both links among the first three. */
@@ -118,21 +119,24 @@ export function sayWhy(): string {
     '| cases | first | first three | 80 % or more, and wrong | Brier |',
     '| --- | --- | --- | --- | --- |',
     sayCases('common practice, ours', CASES),
-    sayCases('told freely, ours', TOLD_CASES),
-    sayCases('the same, coded again on another day', AGAIN),
-    sayCases('told freely, one for each cause, coded once', THIRD_TOLD_CASES),
+    ...TOLD_SETS.flatMap((set) => [
+      sayCases(set.name, set.cases),
+      ...(set.again === null ? [] : [sayCases('the same, coded again on another day', codedAgain(set))]),
+    ]),
+    sayCases('all told freely', TOLD),
+    sayCases('all that are coded again', AGAIN),
     sayCases('the strongest answer lost', strongestLost([...CASES, ...TOLD_CASES], CRAFT)),
     sayCases(`one answer wrong, ${DRAWS} draws`, wrong),
     ...sayFlights(),
     '',
-    sayPairs([...TOLD_CASES, ...THIRD_TOLD_CASES]),
-    sayAgreement(),
+    sayPairs(TOLD),
+    ...TOLD_SETS.map(sayAgreement),
     sayAsking([...CASES, ...TOLD_CASES], false),
     sayAsking([...CASES, ...TOLD_CASES], true),
     '',
     '| said, told apart from the weights | right |',
     '| --- | --- |',
-    sayReliability([...AGAIN, ...THIRD_TOLD_CASES]),
+    sayReliability(AGAIN),
     '',
     '| said, one answer wrong | right |',
     '| --- | --- |',

@@ -153,6 +153,14 @@ export const SIGN_WORDS: Readonly<Record<string, SignWords>> = {
     holds: 'Frightened, with big inputs',
     fails: 'It was not fright with big inputs',
   },
+  'fought-automatic': {
+    holds: 'It flew by itself, and the sticks pulled against it',
+    fails: 'Nobody pulled against what it did by itself',
+  },
+  'step-at-ground': {
+    holds: 'A step was left out, and it went wrong at lift-off or touch-down',
+    fails: 'It was no step left out at lift-off or touch-down',
+  },
   'circling-unsure': {
     holds: 'Circling by itself, with the heading not to be trusted',
     fails: 'It was not circling on a bad heading',

@@ -126,7 +126,7 @@ export const CAUSE_LIKELIHOODS: Readonly<Record<CauseId, CauseLikelihoods>> = {
       phase: { takeoff: 10, landing: 8.5, hover: 0.7, cruise: 0.1 },
       surface: { grass: 10, rough: 5, moving: 1.5, hard: 3.5 },
       snap: { 'one-side': 13, flip: 4, none: 2 },
-      travel: { stationary: 10, climbing: 3, 'straight-down': 3, forward: 1 },
+      travel: { stationary: 8, sideways: 4, climbing: 2.5, 'straight-down': 3, forward: 1 },
       obstacle_kind: { ground: 12 },
       obstacle_side: { below: 8, none: 9 },
       yaw_burst: { none: 19 },
@@ -310,6 +310,7 @@ export const CAUSE_LIKELIHOODS: Readonly<Record<CauseId, CauseLikelihoods>> = {
     answers: {
       phase: { turn: 17 },
       yaw_without_roll: { yes: 15 },
+      position_hold: { off: 13, on: 3 },
       travel: { sideways: 12, forward: 4 },
       flight_mode: { rate: 9, 'self-level': 9, 'position-hold': 0.4 },
       power_in_turn: { rising: 4 },
@@ -327,6 +328,7 @@ export const CAUSE_LIKELIHOODS: Readonly<Record<CauseId, CauseLikelihoods>> = {
     answers: {
       height_trend: { falling: 18, steady: 0.7 },
       height_hold: { off: 15, on: 2 },
+      position_hold: { off: 14, on: 2 },
       phase: { turn: 7, cruise: 5, hover: 4, descent: 0.7 },
       snap: { none: 17.5, wobble: 1 },
       power_in_turn: { low: 9, rising: 1 },
@@ -488,7 +490,7 @@ export const CAUSE_LIKELIHOODS: Readonly<Record<CauseId, CauseLikelihoods>> = {
     signs: { unreadable: 17, undetectable: 11, 'screen-out-of-sight': 17, misread: 3 },
   },
   distraction: {
-    prior: 1.5,
+    prior: 2,
     answers: {
       attention: { 'talked-to': 7, 'looked-away': 7, 'mind-elsewhere': 4, 'on-craft': 0.5, 'on-screen': 1.5 },
       feeling: { celebrating: 4, calm: 9 },
@@ -501,7 +503,7 @@ export const CAUSE_LIKELIHOODS: Readonly<Record<CauseId, CauseLikelihoods>> = {
   'panic-override': {
     prior: 1.5,
     answers: {
-      feeling: { froze: 12, startled: 4, rushed: 2.5, calm: 0.2 },
+      feeling: { froze: 9, startled: 7, rushed: 2.5, calm: 0.2 },
       auto_phase: { cancelled: 13 },
       auto_return: { none: 12, commanded: 3 },
       sticks_before: { large: 12, released: 1.5 },
@@ -512,7 +514,7 @@ export const CAUSE_LIKELIHOODS: Readonly<Record<CauseId, CauseLikelihoods>> = {
       motors_cut: { deliberate: 2 },
       height_hold: { on: 14 },
     },
-    signs: { overrode: 16, 'hold-belief-wrong': 0.3 },
+    signs: { overrode: 16, 'fought-automatic': 9, 'hold-belief-wrong': 0.3 },
   },
   wildlife: {
     prior: 1.5,
@@ -606,6 +608,6 @@ export const CAUSE_LIKELIHOODS: Readonly<Record<CauseId, CauseLikelihoods>> = {
       after_inspection: { 'fault-found': 1.5 },
       yaw_burst: { none: 18 },
     },
-    signs: {},
+    signs: { 'step-at-ground': 14 },
   },
 };

@@ -91,7 +91,7 @@ export const JOINT_SIGNS: readonly Sign[] = [
     test: (is) => is('hold_expected', 'yes') && is('position_hold', 'off'),
   }),
   joint('hold-belief-dropped', 'settings', 'hold_expected position_hold', {
-    test: (is) => is('hold_expected', 'yes') && is('position_hold', 'dropped'),
+    test: (is) => is('hold_expected', 'yes') && is('position_hold', 'dropped', 'not-to-be-had'),
   }),
   joint('astray-on-hold', 'heading', 'position_hold calibration correction_effect', {
     test: (is) =>
@@ -152,7 +152,23 @@ export const JOINT_SIGNS: readonly Sign[] = [
     },
   },
   joint('overrode', 'mind', 'feeling sticks_before', {
-    test: (is) => is('feeling', 'froze', 'rushed') && is('sticks_before', 'large'),
+    test: (is) => is('feeling', 'froze', 'startled', 'rushed') && is('sticks_before', 'large'),
+  }),
+  {
+    id: 'fought-automatic',
+    story: 'failsafe',
+    needs: ['sticks_before'],
+    uses: ['auto_return', 'auto_phase'],
+    chance: ({ choices }) => {
+      const { auto_return: automatic, auto_phase: phase, sticks_before: sticks } = choices;
+      if (sticks === undefined || (automatic === undefined && phase === undefined)) return null;
+      return automatic !== 'none' && ['large', 'wrong-way'].includes(sticks) ? 1 : 0;
+    },
+  },
+  joint('step-at-ground', 'condition', 'left_undone phase', {
+    test: (is) =>
+      is('left_undone', 'legs', 'cover-or-clamp', 'inside-ring', 'setting-not-slow', 'motors-running') &&
+      is('phase', 'ground', 'takeoff', 'landing'),
   }),
   joint('circling-unsure', 'heading', 'travel calibration', {
     test: (is) => is('travel', 'circling') && is('calibration', 'not-done', 'near-metal'),

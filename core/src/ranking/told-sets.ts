@@ -1,0 +1,25 @@
+import { RECODED } from './cases-recoded';
+import { THIRD_RECODED } from './cases-third-recoded';
+import { TOLD_CASES } from './cases-told';
+import { TOLD_CHAINS } from './cases-told-chains';
+import { THIRD_TOLD_CASES } from './cases-told-third';
+import type { ToldCase } from './told-case';
+import type { Evidence } from '../evidence/evidence';
+
+/** Stories that were told in one go and coded afterwards, a second time on another day. */
+export interface ToldSet {
+  readonly name: string;
+  readonly cases: readonly ToldCase[];
+  /** The second coding, in the order of the cases; none while it is due. */
+  readonly again: readonly Evidence[] | null;
+}
+
+export const TOLD_SETS: readonly ToldSet[] = [
+  { name: 'told freely', cases: TOLD_CASES, again: RECODED },
+  { name: 'told freely, one for each cause', cases: THIRD_TOLD_CASES, again: THIRD_RECODED },
+  { name: 'told freely, chains only', cases: TOLD_CHAINS, again: null },
+];
+
+/** The stories of a set with the answers of their second coding, if there is one yet. */
+export const codedAgain = ({ cases, again }: ToldSet): readonly ToldCase[] =>
+  again === null ? [] : cases.map((each, i) => ({ ...each, evidence: again[i]! }));
