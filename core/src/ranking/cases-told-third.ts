@@ -2,9 +2,8 @@ import type { ToldCase } from './told-case';
 
 /**
  * Told first, all of them in one go, one for each cause and some in which one thing led to another; coded afterwards
- * from the words alone, once so far: the second time is due on another day. At the first look 32 of 39 came first, 37
- * among the first three, 2 of 5 chains with both links; links of distraction and of an unreadable picture were widened
- * after that, so what the bench says of these is not quite unseen any more.
+ * from the words alone. At the first look 32 of 39 came first, 37 among the first three, 2 of 5 chains with both links;
+ * links and weights were moved after that, so what the bench says of these is not unseen any more.
  */
 export const THIRD_TOLD_CASES: readonly ToldCase[] = [
   {
