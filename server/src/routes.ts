@@ -40,7 +40,7 @@ import { rankEvidence } from './pages/ranking';
 import { recentFlights, roster } from './pages/roster';
 import { recentSessions, sessionOf } from './pages/sessions';
 import { today } from './pages/today';
-import { weaknessPage } from './pages/weakness';
+import { earlierReps, weaknessPage } from './pages/weakness';
 import { peopleRoutes } from './people/routes';
 import { notFound } from './problem/problem';
 import type { SchoolTx } from './db/in-school';
@@ -65,7 +65,9 @@ const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown
   '/drills': drillVersions,
   '/pilots/:id': (school, ctx) => pilotPage(school, keyIn(ctx, 'id', 'pilot')),
   '/sessions/:id': (school, ctx) => sessionOf(school, keyIn(ctx, 'id', 'session')),
-  '/weaknesses/:id': (school, ctx) => weaknessPage(school, keyIn(ctx, 'id', 'weakness')),
+  '/weaknesses/:id': (school, ctx) =>
+    weaknessPage(school, keyIn(ctx, 'id', 'weakness'), ctx.query['reps'] === 'lately'),
+  '/weaknesses/:id/reps': (school, ctx) => earlierReps(school, keyIn(ctx, 'id', 'weakness'), ctx),
   '/occurrences/:id': (school, ctx) => occurrencePage(school, keyIn(ctx, 'id', 'occurrence')),
   '/occurrences/:id/debrief': (school, ctx) => debriefOf(school, keyIn(ctx, 'id', 'occurrence')),
   '/occurrences/:id/debrief/:versionId': (school, ctx) =>
@@ -146,8 +148,8 @@ export function apiRouter({ lanes, jobs, changes, live, log }: ApiParts): Router
   router.get(
     '/carry',
     later('read', (school, ctx) => {
-      const { since } = ctx.query;
-      return carriedSince(school, typeof since === 'string' ? since : undefined);
+      const { since, reps } = ctx.query;
+      return carriedSince(school, typeof since === 'string' ? since : undefined, reps === 'lately');
     }),
   );
   router.get('/history', inSchool('history', historyPage));

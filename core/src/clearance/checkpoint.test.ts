@@ -128,6 +128,9 @@ const decided = (facts: WeaknessFacts, since: Parameters<typeof secondEditionOf>
     charts: all.charts.map(({ curve }) => [curve.share, curve.toGo, curve.reachedAt !== null, curve.reps]),
     days: all.days.map(({ drillId, days }) => [drillId, Math.min(days.length, passDays)]),
     checks: all.watch?.checks,
+    // Of the curves the last points, as they are drawn.
+    drawn: all.charts.map(({ curve }) => [curve.scores.slice(-20), curve.since.slice(-20)]),
+    watched: all.watch?.curve.scores.slice(-20),
   };
 };
 /** As it comes back from where it is written down. */

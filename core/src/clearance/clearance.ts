@@ -11,5 +11,5 @@ export type { Chart, Check, Clearance, Rung } from './rungs';
  * reps flown. Nothing is stored that this cannot work out again.
  * @param since goes on from there, see `secondEditionOf`
  */
-export const clearanceOf = (facts: WeaknessFacts, since: Checkpoint | null = null): Clearance =>
+export const clearanceOf = (facts: WeaknessFacts, since?: Checkpoint | null): Clearance =>
   isFirstEdition(facts.rule) ? firstEditionOf(facts) : secondEditionOf(facts, since);

@@ -4,6 +4,7 @@ import { type Cell, CheckRound, type KeptCheck } from './check-round';
 import { testsADayOf } from './clearing-rule';
 import { whyNotCounted } from './counts-for-test';
 import { coverageOf } from './coverage';
+import type { CurveTails } from './curve-tails';
 import { daysOf } from './days-of';
 import type { Move, Rep, OpeningStamp, WeaknessFacts } from './facts';
 import { firstThree, type FirstThree } from './first-three';
@@ -285,13 +286,16 @@ export class Opening {
     };
   }
 
-  /** @param facts as they were when it was kept, but for what happened since */
-  static from(facts: WeaknessFacts, kept: KeptOpening): Opening {
+  /**
+   * @param facts as they were when it was kept, but for what happened since
+   * @param curves what is drawn of them up to then; they go on from it
+   */
+  static from(facts: WeaknessFacts, kept: KeptOpening, curves?: CurveTails): Opening {
     const { round, watch, charts, shown, stamps, failedAt, ...plain } = kept;
     const opening = Object.assign(new Opening(facts), plain);
     opening.round = round && CheckRound.from(round);
     opening.watch = watch && WatchRound.from(facts.rule, watch);
-    opening.charts = TestCharts.from(facts.rule, charts);
+    opening.charts = TestCharts.from(facts.rule, charts, curves);
     opening.shown = ShownTests.from(shown);
     [opening.stamps, opening.failedAt] = [[...stamps], [...failedAt]];
     return opening;

@@ -1,6 +1,7 @@
 import { flownOrder } from '../vocabulary/flown-order';
 import { unreported } from './announced';
 import type { Move, WeaknessFacts } from './facts';
+import { type CurveTails, tailsOf } from './curve-tails';
 import { share } from './first-three';
 import { type KeptOpening, Opening } from './opening';
 import type { Check, Clearance, WeaknessState } from './rungs';
@@ -87,11 +88,13 @@ const keptShare = ({ drills, passed }: Check): number =>
 export interface Checkpoint {
   readonly before: string;
   readonly opening: KeptOpening;
+  /** What is drawn of the curves up to then; absent: they begin there. */
+  readonly curves?: CurveTails;
 }
 
 /** @param before what happened from that instant on is left out; absent: nothing is */
 function openingOf(facts: WeaknessFacts, since: Checkpoint | null, before?: string): Opening {
-  const opening = since ? Opening.from(facts, since.opening) : new Opening(facts);
+  const opening = since ? Opening.from(facts, since.opening, since.curves) : new Opening(facts);
   for (const { at, happens } of happenings(facts, since?.before))
     if (before === undefined || at < before) happens(opening);
   return opening;
@@ -106,18 +109,24 @@ export function checkpointBefore(
   facts: WeaknessFacts,
   since: Checkpoint | null = null,
 ): Checkpoint {
-  return { before, opening: openingOf(facts, since, before).kept() };
+  const opening = openingOf(facts, since, before);
+  return {
+    before,
+    opening: opening.kept(),
+    curves: tailsOf(opening.charts.charts()),
+  };
 }
 
 /**
  * The rungs by the second edition, in which what was shown must still stand.
- * @param since goes on from there: the curves then begin there, and of the days that were met only so many are told as
- * are asked for; all that decides is the same
+ * @param since goes on from there: of the curves before it only the last points are told, and of the days that were met
+ * only as many as are asked for; all that decides is the same
  */
 export function secondEditionOf(facts: WeaknessFacts, since: Checkpoint | null = null): Clearance {
   const opening = openingOf(facts, since);
   const isWithdrawn = standingOf(facts.moves).state === 'withdrawn';
   const { three, watch, keptOn } = opening;
+  const { charts } = three;
   const check = checkOf(opening);
   const state = isWithdrawn ? 'withdrawn' : stateOf(opening, check);
   const signed = state === 'watch' || state === 'closed';
@@ -130,11 +139,11 @@ export function secondEditionOf(facts: WeaknessFacts, since: Checkpoint | null =
       { id: 'kept', met: keptOn !== null, share: keptOn !== null ? 1 : check ? keptShare(check) : 0 },
       { id: 'signed', met: signed, share: signed ? 1 : 0 },
     ],
-    charts: three.charts,
+    charts,
     coverage: three.coverage,
     days: three.days,
     check,
-    watch: watch && state === 'watch' ? { ...watch.told(), curve: watchCurveOf(facts, three.charts) } : null,
+    watch: watch && state === 'watch' ? { ...watch.told(), curve: watchCurveOf(facts, charts) } : null,
     relapsed: opening.relapsed,
     failedChecks: opening.failedAt.length,
     failedAt: opening.failedAt,

@@ -3,6 +3,7 @@ import { type DrillId, drillOf } from '../drills/drills';
 import type { ChartTest, KeptTest } from './chart-test';
 import { type Cell, cellKey } from './check-round';
 import { type ClearingRule, gathersEvidence, OTHER_SIDES_NEED } from './clearing-rule';
+import type { CurveTails } from './curve-tails';
 import { EvidenceTest } from './evidence/evidence-test';
 import { LearningCurveTest } from './learning-curve-test';
 import type { Chart, Clearance } from './rungs';
@@ -114,13 +115,15 @@ export class TestCharts {
     return { cells, happenedOn, tests: [...this.tests].map(([key, test]) => [key, test.kept()]) };
   }
 
-  static from(rule: ClearingRule, kept: KeptCharts): TestCharts {
+  static from(rule: ClearingRule, kept: KeptCharts, curves: CurveTails = {}): TestCharts {
     const charts = new TestCharts(rule);
     [charts.cells, charts.happenedOn] = [kept.cells, kept.happenedOn];
     charts.tests = new Map(
       kept.tests.map(([key, test]) => [
         key,
-        test.of === 'evidence' ? EvidenceTest.from(rule, test) : LearningCurveTest.from(rule, test),
+        test.of === 'evidence'
+          ? EvidenceTest.from(rule, test, curves[key])
+          : LearningCurveTest.from(rule, test),
       ]),
     );
     return charts;

@@ -6,6 +6,7 @@ import type { WeaknessState } from '../clearance/rungs';
 import type { Says } from '../commands/of-a-pilot';
 import type { ClearingRule } from '../clearance/clearing-rule';
 import type { TestSet, Move, OpeningStamp, Purpose, Rep } from '../clearance/facts';
+import type { Checkpoint } from '../clearance/second-edition';
 import type { Findings } from '../debrief/findings';
 import type { DrillVersion } from '../drills/school-book';
 import type { CraftRecord } from '../vocabulary/craft-facts';
@@ -245,12 +246,21 @@ export interface WeaknessPage {
     readonly reason: string;
     readonly madeAt: string;
   }[];
+  /** Oldest first: all, or where there are a great many those that were flown lately. */
   readonly reps: readonly RecordedRep[];
+  /** Where it stood before the reps that decide from there on; absent or null: all that decides is here. */
+  readonly since?: Checkpoint | null;
   /** Oldest first; absent in a copy kept by an older version. */
   readonly testSets?: readonly TestSet[] | undefined;
   readonly occurrences: readonly Occurrence[];
   /** Oldest first; absent in a copy kept by an older version. */
   readonly said?: readonly SaidByPilot[] | undefined;
+}
+
+/** Reps flown before an instant, the last of them, oldest first. */
+export interface EarlierReps {
+  readonly reps: readonly RecordedRep[];
+  readonly hasMore: boolean;
 }
 
 export interface DebriefVersion {

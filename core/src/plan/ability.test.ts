@@ -9,7 +9,10 @@ import {
   difficultyOf,
   levelFor,
   raschChance,
+  REPS_THAT_TELL,
 } from './ability';
+import fc from 'fast-check';
+import { addDays } from '../vocabulary/day';
 
 type AbilityRep = Parameters<typeof abilityIn>[1][number];
 const rep = (n: number, met: boolean, more: Partial<Rep> = {}): AbilityRep => ({
@@ -99,4 +102,31 @@ test('practice is set where the pilot should succeed about 70 to 85 times in a h
     expect(chanceMet(middling, 'tail-in-hover', level)).toBeLessThanOrEqual(
       chanceMet(middling, 'tail-in-hover', -2),
     );
+});
+
+test('the last reps of each drill tell as much as all of them', () => {
+  const DRILLS = ['tail-in-hover', 'half-thumb', 'clock-hover'] as const;
+  const STEP = fc.record({
+    days: fc.constantFrom(0, 0, 0, 0, 0, 0, 1, 1, 7, 60),
+    drill: fc.nat(2),
+    met: fc.integer({ min: 0, max: 9 }),
+  });
+  fc.assert(
+    fc.property(fc.array(STEP, { minLength: 300, maxLength: 900 }), fc.nat(9), (steps, skill) => {
+      let day = '2020-01-01';
+      const flown = steps.map(({ days, drill, met }, i) => {
+        day = addDays(day, days);
+        const flownAt = `${day}T09:00:00.${String(i % 1000).padStart(3, '0')}Z`;
+        return rep(i, met <= skill, { day, flownAt, drillId: DRILLS[drill]! });
+      });
+      const last = DRILLS.flatMap((drillId) =>
+        flown.filter((each) => each.drillId === drillId).slice(-REPS_THAT_TELL),
+      );
+      const group = 'hover';
+      const [all, few] = [abilityIn(group, flown, day), abilityIn(group, last, day)];
+      for (const drillId of DRILLS)
+        expect(Math.abs(chanceMet(all, drillId) - chanceMet(few, drillId))).toBeLessThan(0.03);
+    }),
+    { numRuns: 100 },
+  );
 });

@@ -51,6 +51,9 @@ export function afterRep(before: Ability, difficulty: number, met: boolean): Abi
   return { mean: before.mean + variance * ((met ? 1 : 0) - chance), sd: Math.sqrt(variance) };
 }
 
+/** So many of the last reps of each drill tell as much of the skill as all of them: chances to three in a hundred. */
+export const REPS_THAT_TELL = 100;
+
 type AbilityRep = Pick<Rep, 'id' | 'drillId' | 'met' | 'day' | 'flownAt' | 'takenBack'> & {
   readonly level?: number;
 };

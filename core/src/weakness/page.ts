@@ -1,5 +1,5 @@
 import { type Clearance, clearanceOf } from '../clearance/clearance';
-import type { Flies, WeaknessFacts } from '../clearance/facts';
+import type { Flies } from '../clearance/facts';
 import { inLists } from '../clearance/in-lists';
 import type { WeaknessPage } from '../pages/pages';
 import { factsOf } from './facts-of';
@@ -21,7 +21,8 @@ export const factsOfPage = (page: WeaknessPage) =>
 export const fliesAsJudged = (page: Pick<WeaknessPage, 'stamps' | 'pilot'>): Flies =>
   page.stamps?.at(-1) ?? page.pilot;
 
-export const clearanceOfPage = (page: WeaknessPage): Clearance => clearanceOf(factsOfPage(page));
+/** By the facts on the page, going on from where it stood before the first of them. */
+export const clearanceOfPage = (page: WeaknessPage): Clearance => clearanceOf(factsOfPage(page), page.since);
 
 /** The page with what lists need to know of it worked out again. */
 export function workedOut(page: WeaknessPage): WeaknessPage {
@@ -33,6 +34,6 @@ export function workedOut(page: WeaknessPage): WeaknessPage {
 }
 
 /** The reps with which checks have failed, as they are judged by the pilot as now: kept before the pilot changes. */
-export const failuresToKeep = (facts: WeaknessFacts): readonly string[] => [
-  ...new Set([...(facts.failedAt ?? []), ...clearanceOf(facts).failedAt]),
+export const failuresToKeep = (page: WeaknessPage): readonly string[] => [
+  ...new Set([...(page.weakness.failedAt ?? []), ...clearanceOfPage(page).failedAt]),
 ];

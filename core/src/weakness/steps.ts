@@ -15,7 +15,7 @@ import { liveMoves } from '../clearance/standing';
 import type { RecordedRep, WeaknessMove, WeaknessPage } from '../pages/pages';
 import { decidingAmong } from '../plan/key-drills';
 import { type Asked, bodyIf } from './asked';
-import { factsOfPage, failuresToKeep } from './page';
+import { failuresToKeep } from './page';
 import type { WeaknessSurroundings } from './surroundings';
 
 export const move = (
@@ -49,7 +49,7 @@ function withPilot(page: WeaknessPage, fields: BodyOf<typeof savePilot>): Weakne
   // A copy of an older version has no stamp: what was flown is judged once more as the pilot was.
   return {
     ...page,
-    weakness: { ...page.weakness, failedAt: failuresToKeep(factsOfPage(page)) },
+    weakness: { ...page.weakness, failedAt: failuresToKeep(page) },
     pilot: { ...page.pilot, ...fields },
   };
 }

@@ -81,9 +81,13 @@ describe('bringing a database up to date', () => {
       await expect(assertUpToDate(db)).rejects.toThrow(/stands at nothing.*\.\/skelby migrate/);
       await migrate(db);
       await db('skelby_migrations_lock').update({ is_locked: 1 });
-      await db('skelby_migrations').where({ name: '025-trainers' }).delete();
-      await db.raw('alter table pilots drop column trainer_ids');
-      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 024/);
+      await db('skelby_migrations').where({ name: '026-flat-pages' }).delete();
+      await db.raw(`
+        alter table weakness_checkpoints drop column curves;
+        drop index reps_of_drill, reps_met, reps_open_slips, reps_of_version, flights_of_day,
+          occurrences_of_weakness, weaknesses_by_state;
+      `);
+      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 025/);
       await migrate(fresh());
       await expect(assertUpToDate(db)).resolves.toBeUndefined();
     });

@@ -24,6 +24,7 @@ import * as consent from './migrations/022-consent';
 import * as retention from './migrations/023-retention';
 import * as checkpoints from './migrations/024-checkpoints';
 import * as trainers from './migrations/025-trainers';
+import * as flatPages from './migrations/026-flat-pages';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -52,6 +53,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '023-retention': retention,
   '024-checkpoints': checkpoints,
   '025-trainers': trainers,
+  '026-flat-pages': flatPages,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -1,4 +1,7 @@
+import { inLists } from '@skelby/core/clearance/in-lists';
+import type { EarlierReps, WeaknessPage } from '@skelby/core/pages/pages';
 import { addDays } from '@skelby/core/vocabulary/day';
+import { clearanceOfPage } from '@skelby/core/weakness/page';
 import type { BatchAnswer } from '@skelby/core/sync/batch';
 import { ownSchool } from '../testing/own-school';
 import { id, rep, withWeakness } from '../testing/test-school';
@@ -104,4 +107,38 @@ test('a checkpoint that says something else than the facts is told by the check'
   ]);
   await school.here.server.db('weakness_checkpoints').where({ id: weaknessId }).delete();
   expect(await differences()).toEqual([]);
+});
+
+test('of a great many reps the page has the last, and comes to the same; the others are asked for', async () => {
+  const { trainer } = school.here;
+  const { weaknessId } = await withWeakness(trainer);
+  const read = async (query: string) =>
+    (await trainer.get<WeaknessPage>(`/weaknesses/${weaknessId}${query}`)).body;
+  const ids = [...(await fly(weaknessId, 20))];
+  // Few enough: all of it, and from the beginning.
+  expect(await read('?reps=lately')).toEqual(await read(''));
+
+  await trainer.put(`/reps/${ids[9]}/taken-back`, { reason: 'Miscounted.' });
+  ids.push(...(await fly(weaknessId, 14, addDays(FIRST, 20))));
+  const [whole, lately] = [await read(''), await read('?reps=lately')];
+  expect(whole.reps).toHaveLength(ids.length);
+  expect(whole.since).toBeUndefined();
+  const [slip, ...last] = lately.reps;
+  expect(last.length).toBeGreaterThanOrEqual(300);
+  expect(last.length).toBeLessThan(330);
+  // A slip that waits for a second person is never left behind.
+  expect([slip!.id, slip!.takenBack]).toEqual([ids[9], true]);
+  const [all, goneOn] = [clearanceOfPage(whole), clearanceOfPage(lately)];
+  expect(inLists(goneOn)).toEqual(inLists(all));
+  expect([goneOn.check, goneOn.spent, goneOn.coverage]).toEqual([all.check, all.spent, all.coverage]);
+  const drawn = (of: typeof all) => of.charts.map(({ curve }) => curve.scores.slice(-30));
+  expect(drawn(goneOn)).toEqual(drawn(all));
+
+  const earlier = (
+    await trainer.get<EarlierReps>(`/weaknesses/${weaknessId}/reps?before=${last[0]!.flownAt}`)
+  ).body;
+  expect(earlier.hasMore).toBe(false);
+  expect([...earlier.reps, ...last].map((rep) => rep.id)).toEqual(whole.reps.map((rep) => rep.id));
+  expect((await trainer.get(`/weaknesses/${weaknessId}/reps?before=+010000-01-01`)).status).toBe(422);
+  expect((await trainer.get(`/weaknesses/${id()}/reps?before=${FIRST}T00:00:00Z`)).status).toBe(404);
 });

@@ -5,6 +5,7 @@ import { type Model, modelWith } from '@skelby/core/ranking/model';
 import { answersOf } from '@skelby/core/evidence/evidence';
 import { craftFacts, type CraftRecord, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import type { SchoolTx } from '../db/in-school';
+import { rowsOf } from '../db/rows-of';
 
 interface ExperienceRow {
   readonly enabled: boolean;
@@ -13,8 +14,10 @@ interface ExperienceRow {
   readonly changedAt: string;
 }
 
-const row = ({ tx }: SchoolTx) =>
-  tx('experiences').first('enabled', 'lessons', 'counts', 'changed_at') as Promise<ExperienceRow | undefined>;
+const row = async ({ tx }: SchoolTx): Promise<ExperienceRow | undefined> =>
+  (
+    await rowsOf<ExperienceRow>(tx, tx('experiences').select('enabled', 'lessons', 'counts', 'changed_at'))
+  )[0];
 
 export async function experienceOf(
   school: SchoolTx,

@@ -2,13 +2,17 @@ import type { Track } from '@skelby/core/vocabulary/training';
 import { rankOfSeverity } from '@skelby/core/debrief/severity';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
 import { drillOf } from '@skelby/core/drills/drills';
+import { flownOrder } from '@skelby/core/vocabulary/flown-order';
 import type { Place } from '@skelby/core/vocabulary/flying';
 import { type Evidence, readable } from '@skelby/core/evidence/evidence';
-import { abilityIn } from '@skelby/core/plan/ability';
+import { abilityIn, REPS_THAT_TELL } from '@skelby/core/plan/ability';
 import { reasonsTold, type ToldReason } from '@skelby/core/plan/remedies';
 import type { KnownOfPilot } from '@skelby/core/plan/propose-plan';
 import type { SchoolTx } from '../db/in-school';
+import { rowsOf } from '../db/rows-of';
+import { prepared } from '../db/prepared';
 import { rowsBy } from './by';
+import { fromJson } from '../db/from-json';
 
 /** So many flights count as lately. */
 const LATELY = 20;
@@ -25,19 +29,22 @@ async function closedDebriefsOf(
   weaknessIds: readonly string[],
 ): Promise<readonly ClosedDebrief[]> {
   if (weaknessIds.length === 0) return [];
-  return (await tx('debriefs as d')
-    .join('occurrences as o', (on) => on.on('o.school_id', 'd.school_id').andOn('o.id', 'd.occurrence_id'))
-    .whereIn('o.weakness_id', weaknessIds)
-    .where({ 'd.state': 'closed' })
-    .orderBy([
-      { column: 'o.happened_at', order: 'desc' },
-      { column: 'd.number', order: 'desc' },
-    ])
-    .select(
-      'o.weakness_id',
-      tx.raw("d.findings->>'potential' as potential"),
-      tx.raw("d.findings->'evidence' as evidence"),
-    )) as ClosedDebrief[];
+  return rowsOf<ClosedDebrief>(
+    tx,
+    tx('debriefs as d')
+      .join('occurrences as o', (on) => on.on('o.school_id', 'd.school_id').andOn('o.id', 'd.occurrence_id'))
+      .whereRaw('o.weakness_id = any(?::uuid[])', [[...weaknessIds]])
+      .where({ 'd.state': 'closed' })
+      .orderBy([
+        { column: 'o.happened_at', order: 'desc' },
+        { column: 'd.number', order: 'desc' },
+      ])
+      .select(
+        'o.weakness_id',
+        tx.raw("d.findings->>'potential' as potential"),
+        tx.raw("d.findings->'evidence' as evidence"),
+      ),
+  );
 }
 
 /** How bad its occurrences may end next time, 1 to 5, by what they say; null where none does. */
@@ -58,9 +65,11 @@ interface FlownRow {
 }
 
 /** The last flights of pilots, of each the latest first. */
-async function lastFlightsOf({ tx }: SchoolTx, pilotIds: readonly string[]): Promise<readonly FlownRow[]> {
-  const { rows } = (await tx.raw(
-    `
+const lastFlightsOf = ({ tx }: SchoolTx, pilotIds: readonly string[]) =>
+  rowsOf<FlownRow>(
+    tx,
+    tx.raw(
+      `
     select * from (
       select f.pilot_id, f.wind_mps, s.place, c.has_pilot_relative,
         row_number() over (partition by f.pilot_id order by f.day desc, f.id) as nth
@@ -69,10 +78,9 @@ async function lastFlightsOf({ tx }: SchoolTx, pilotIds: readonly string[]): Pro
       join sites s on s.school_id = f.school_id and s.id = f.site_id
       where f.pilot_id = any(?::uuid[])) lately
     where nth <= ? order by pilot_id, nth`,
-    [[...pilotIds], LATELY],
-  )) as { rows: FlownRow[] };
-  return rows;
-}
+      [[...pilotIds], LATELY],
+    ),
+  );
 
 /** Where, in what wind and on what craft they were. */
 function flownLately(
@@ -88,9 +96,40 @@ function flownLately(
 
 type RepKnown = Parameters<typeof abilityIn>[1][number];
 
+interface OfDrill {
+  readonly pilotId: string;
+  readonly drillId: string;
+  readonly everMet: boolean;
+  readonly last: readonly Omit<RepKnown, 'takenBack'>[];
+}
+
+/** Of each drill that pilots have flown the last reps, and whether one was ever met. It steps from drill to drill. */
+const TELLING = `
+  with recursive flown as (
+    select p.id as pilot_id, (select min(drill_id) from reps where pilot_id = p.id) as drill_id
+      from unnest(?::uuid[]) p(id)
+    union all
+    select f.pilot_id, (select min(drill_id) from reps where pilot_id = f.pilot_id and drill_id > f.drill_id)
+      from flown f where f.drill_id is not null)
+  select f.pilot_id, f.drill_id,
+    exists (select from reps where pilot_id = f.pilot_id and drill_id = f.drill_id and met and taken_back_at is null) as ever_met,
+    (select coalesce(json_agg(r), '[]') from (
+      select id, drill_id, met, day, flown_at, level from reps
+       where pilot_id = f.pilot_id and drill_id = f.drill_id and taken_back_at is null
+       order by flown_at desc limit ?) r) as last
+  from flown f where f.drill_id is not null`;
+
+async function repsTelling({ tx }: SchoolTx, pilotIds: readonly string[]): Promise<readonly OfDrill[]> {
+  const rows = await rowsOf<OfDrill>(
+    tx,
+    tx.raw(TELLING, [[...pilotIds], REPS_THAT_TELL]).options(prepared('reps-telling')),
+  );
+  return rows.map((row) => ({ ...row, last: fromJson(row.last) }));
+}
+
 /** What the reps say of each skill, up to the day of the last one. */
 function abilitiesIn(reps: readonly RepKnown[]): NonNullable<KnownOfPilot['abilities']> {
-  const lastDay = reps.at(-1)?.day;
+  const lastDay = [...reps].sort(flownOrder).at(-1)?.day;
   if (lastDay === undefined) return {};
   const skills = new Set(reps.map((rep) => drillOf(rep.drillId).group));
   return Object.fromEntries(
@@ -131,33 +170,29 @@ export type KnownOfPilots = ReadonlyMap<string, Omit<KnownOfPilot, 'severity' | 
 /** The part that is the same for all weaknesses of a pilot, of several in as many statements as of one. */
 export async function knownOfPilots(school: SchoolTx, pilotIds: readonly string[]): Promise<KnownOfPilots> {
   const { tx } = school;
-  const pilots = (await tx('pilots')
-    .whereIn('id', pilotIds)
-    .select('id', 'track', 'wind_limit_mps', 'shown')) as PilotRow[];
-  const reps = rowsBy(
-    (await tx('reps')
-      .whereIn('pilotId', pilotIds)
-      .whereNull('taken_back_at')
-      .orderBy('flown_at')
-      .select('pilot_id', 'id', 'drill_id', 'met', 'day', 'flown_at', 'level')) as (Omit<
-      RepKnown,
-      'takenBack'
-    > & {
-      readonly pilotId: string;
-    })[],
-    (rep) => rep.pilotId,
-  );
-  const flights = rowsBy(await lastFlightsOf(school, pilotIds), (flight) => flight.pilotId);
+  const [pilots, telling, lastFlights] = await Promise.all([
+    rowsOf<PilotRow>(
+      tx,
+      tx('pilots')
+        .whereRaw('id = any(?::uuid[])', [[...pilotIds]])
+        .select('id', 'track', 'wind_limit_mps', 'shown'),
+    ),
+    repsTelling(school, pilotIds),
+    lastFlightsOf(school, pilotIds),
+  ]);
+  const reps = rowsBy(telling, (rep) => rep.pilotId);
+  const flights = rowsBy(lastFlights, (flight) => flight.pilotId);
   return new Map(
     pilots.map(({ id, track, shown, windLimitMps }) => {
-      const flown = reps(id).map((rep) => ({ ...rep, takenBack: false }));
+      const flown = reps(id).flatMap(({ last }) => last.map((rep) => ({ ...rep, takenBack: false })));
+      const met = reps(id).filter(({ everMet }) => everMet);
       return [
         id,
         {
           ...flownLately(flights(id)),
           track,
           windLimitMps,
-          met: [...new Set([...shown, ...flown.filter((rep) => rep.met).map((rep) => rep.drillId)])].sort(),
+          met: [...new Set([...shown, ...met.map(({ drillId }) => drillId)])].sort(),
           abilities: abilitiesIn(flown),
         },
       ] as const;
@@ -174,15 +209,14 @@ export async function knownOfEach(
   wanted: readonly Wanted[],
   ofPilots?: KnownOfPilots,
 ): Promise<readonly KnownOfPilot[]> {
-  const ofPilot =
-    ofPilots ?? (await knownOfPilots(school, [...new Set(wanted.map(({ pilotId }) => pilotId))]));
-  const debriefs = rowsBy(
-    await closedDebriefsOf(
+  const [closedOnes, ofPilot] = await Promise.all([
+    closedDebriefsOf(
       school,
       wanted.flatMap(({ weaknessId }) => weaknessId ?? []),
     ),
-    (debrief) => debrief.weaknessId,
-  );
+    ofPilots ?? knownOfPilots(school, [...new Set(wanted.map(({ pilotId }) => pilotId))]),
+  ]);
+  const debriefs = rowsBy(closedOnes, (debrief) => debrief.weaknessId);
   return wanted.map(({ pilotId, weaknessId }) => {
     const closed = weaknessId === null ? [] : debriefs(weaknessId);
     return { ...ofPilot.get(pilotId)!, severity: severityIn(closed), told: toldIn(closed) };

@@ -2,6 +2,7 @@ import type { CauseId } from '@skelby/core/causes/causes';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { OccurrenceFields } from '@skelby/core/schemas/records';
 import type { SchoolTx } from '../db/in-school';
+import { rowsOf } from '../db/rows-of';
 import type { Revised } from '../problem/based-on';
 import { notFound } from '../problem/problem';
 import { lockPilot } from './weakness-facts';
@@ -28,10 +29,10 @@ export async function lockOccurrence(school: SchoolTx, id: string): Promise<Occu
 
 /** The rule by which a weakness opened now is cleared. */
 export async function ruleInForce({ tx }: SchoolTx): Promise<ClearingRule & { readonly id: string }> {
-  const rule = (await tx('clearing_rules')
-    .where('in_force_from', '<=', tx.fn.now())
-    .orderBy('in_force_from', 'desc')
-    .first()) as (ClearingRule & { id: string }) | undefined;
+  const [rule] = await rowsOf<ClearingRule & { readonly id: string }>(
+    tx,
+    tx('clearing_rules').where('in_force_from', '<=', tx.fn.now()).orderBy('in_force_from', 'desc').limit(1),
+  );
   if (!rule) throw new Error('The school has no clearing rule.');
   return rule;
 }

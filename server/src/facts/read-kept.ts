@@ -8,7 +8,7 @@ import type { KeptPlan } from '@skelby/core/weakness/facts-of';
 import type { SchoolTx } from '../db/in-school';
 import { prepared } from '../db/prepared';
 import type { KeptCheckpoint } from './checkpoints';
-import { fromJson } from './from-json';
+import { fromJson } from '../db/from-json';
 
 export interface MoveRow extends Move {
   readonly occurrenceId: string | null;
@@ -72,7 +72,7 @@ const KEPT = `
         and (?::bool or at >= coalesce((select before from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id), '-infinity'))
         order by at`,
     )},
-    (select row_to_json(c) from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id and not ?::bool) as checkpoint
+    (select json_build_object('before', c.before, 'hangs_on', c.hangs_on, 'opening', c.opening) from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id and not ?::bool) as checkpoint
   from weaknesses w
   join pilots p on p.school_id = w.school_id and p.id = w.pilot_id
   join clearing_rules r on r.school_id = w.school_id and r.id = w.rule_id

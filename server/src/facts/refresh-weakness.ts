@@ -6,9 +6,10 @@ import { factsOf } from '@skelby/core/weakness/facts-of';
 import type { SchoolTx } from '../db/in-school';
 import { prepared } from '../db/prepared';
 import { notFound } from '../problem/problem';
-import { holding, moveOn } from './checkpoints';
-import { type KeptLists, readKept } from './read-kept';
-import { repsCounting } from './weakness-facts';
+import { moveOn } from './checkpoints';
+import type { KeptLists } from './read-kept';
+import { repsCounting } from './reps-that-count';
+import { sinceCheckpoints } from './since-checkpoints';
 
 /**
  * Works the weakness out again and keeps what lists need to know about it; within a batch, once at its end.
@@ -19,18 +20,6 @@ export async function refreshWeakness(school: SchoolTx, id: string): Promise<voi
     return;
   }
   await refreshAll(school, [id]);
-}
-
-/** What is kept of weaknesses since the checkpoints that hold; all of it where one does not. */
-async function sinceCheckpoints(school: SchoolTx, ids: readonly string[]) {
-  const read = async (whole: boolean) =>
-    (await readKept(school, ids, whole)).map((kept) => {
-      const since = holding(factsOf({ ...kept, reps: [] }), kept.checkpoint);
-      // Before it was opened nothing counts.
-      return { kept, since, from: since?.before ?? kept.moves[0]!.at };
-    });
-  const short = await read(false);
-  return short.every(({ kept, since }) => since !== null || kept.checkpoint === null) ? short : read(true);
 }
 
 /** Works several weaknesses of one pilot out again. @throws Problem 404 where one is not there */

@@ -1,6 +1,7 @@
 import type { SaidByPilot } from '@skelby/core/pages/pages';
 import type { Says } from '@skelby/core/commands/of-a-pilot';
 import type { SchoolTx } from '../db/in-school';
+import { rowsOf } from '../db/rows-of';
 
 /** What a pilot said of a weakness stands in the history, where it is only ever added to, and blanked with the pilot. */
 export const SAID_ACTIONS: Readonly<Record<Says, string>> = {
@@ -19,19 +20,22 @@ export async function saidOf(
   { tx }: SchoolTx,
   weaknessIds: readonly string[],
 ): Promise<readonly SaidOfWeakness[]> {
-  const rows = (await tx('events')
-    .whereIn('subject_id', weaknessIds)
-    .where({ subject: 'weakness' })
-    .whereIn('action', Object.values(SAID_ACTIONS))
-    .orderBy(['at', 'id'])
-    .select('id', 'subject_id', 'action', 'reason', 'at', 'data')) as {
+  const rows = await rowsOf<{
     id: string;
     subjectId: string;
     action: string;
     reason: string | null;
     at: string;
     data: { saidAt?: string };
-  }[];
+  }>(
+    tx,
+    tx('events')
+      .whereRaw('subject_id = any(?::uuid[])', [[...weaknessIds]])
+      .where({ subject: 'weakness' })
+      .whereIn('action', Object.values(SAID_ACTIONS))
+      .orderBy(['at', 'id'])
+      .select('id', 'subject_id', 'action', 'reason', 'at', 'data'),
+  );
   return rows.map(({ id, subjectId, action, reason, at, data }) => ({
     id,
     weaknessId: subjectId,

@@ -1,13 +1,15 @@
-import type { DrillId } from '@skelby/core/drills/drills';
 import type { CauseId } from '@skelby/core/causes/causes';
 import type { Rep, WeaknessFacts } from '@skelby/core/clearance/facts';
 import type { WeaknessStamp } from '@skelby/core/pages/pages';
-import { factsOf, type KeptPlan, type KeptWeakness } from '@skelby/core/weakness/facts-of';
+import type { Checkpoint } from '@skelby/core/clearance/second-edition';
+import { factsOf, type KeptPlan } from '@skelby/core/weakness/facts-of';
 import type { SchoolTx } from '../db/in-school';
 import { prepared } from '../db/prepared';
 import { notFound } from '../problem/problem';
-import { rowsBy } from './by';
-import { type MoveRow, readKept } from './read-kept';
+import { curvesUpTo } from './checkpoints';
+import type { MoveRow } from './read-kept';
+import { LATELY, muchFlown, repsShown } from './reps-that-count';
+import { fromTheBeginning, sinceCheckpoints } from './since-checkpoints';
 
 export interface WeaknessRow {
   readonly id: string;
@@ -24,6 +26,8 @@ export interface LoadedFacts extends WeaknessFacts {
   /** Newest first. */
   readonly plans: readonly KeptPlan[];
   readonly stamps: readonly WeaknessStamp[];
+  /** Where it stood before what decides from there on; null: all that decides is here. */
+  readonly since: Checkpoint | null;
 }
 
 const ALIASED = 'coalesce((select weakness_id from weakness_aliases where id = ?), ?)';
@@ -83,126 +87,45 @@ export async function loadFacts(school: SchoolTx, id: string): Promise<LoadedFac
   return facts;
 }
 
-interface OfWeakness {
-  readonly weaknessId: string;
-}
-type RepRow = Rep &
-  OfWeakness & {
-    readonly pilotId: string;
-    readonly accountId: string | null;
-    readonly takenBackAt: string | null;
-    readonly errorConfirmedBy: string | null;
-  };
-
-/** Of reps what decides, and whose they are. */
-const DECIDES = [
-  ...['id', 'weakness_id', 'pilot_id', 'drill_id', 'purpose', 'met', 'side', 'band', 'flown_on', 'mode'],
-  ...['pilot_relative', 'width_spans', 'day', 'flown_at', 'test_set_id', 'account_id', 'taken_back_at'],
-  'error_confirmed_by',
-];
-/** And what is shown of them: a much-drilled weakness has thousands, and each goes to every phone. */
-const SHOWN = [
-  ...DECIDES,
-  ...['pack', 'level', 'measure', 'session_id', 'craft_id', 'miss_reason', 'recorded_at', 'case_id', 'stage'],
-  ...['distance_m', 'drill_version'],
-];
-const COUNTING = `
-  select ${DECIDES.join(', ')}
-  from reps
-  where pilot_id = any(?::uuid[]) and flown_at >= ? and (weakness_id = any(?::uuid[]) or drill_id = any(?))
-  order by flown_at, id`;
-
-type Kept = Awaited<ReturnType<typeof readKept>>[number];
-/** A weakness, and the instant from which its reps are wanted. */
-interface WantedSince {
-  readonly kept: Kept;
-  readonly from: string;
-}
-
-/** Reps that count for weaknesses of one pilot: their own, and wherever their drills decide or decided. */
-export async function repsCounting({ tx }: SchoolTx, wanted: readonly WantedSince[]) {
-  const drills = new Map(wanted.map(({ kept }) => [kept.id, drillsThatDecide(kept)]));
-  const first = wanted.map(({ from }) => from).reduce((a, b) => (a < b ? a : b));
-  const pilotIds = [...new Set(wanted.map(({ kept }) => kept.pilotId))];
-  const deciding = [...new Set([...drills.values()].flatMap((each) => [...each]))];
-  const { rows } = (await tx
-    .raw(COUNTING, [pilotIds, first, [...drills.keys()], deciding])
-    .options(prepared('reps-counting'))) as { rows: RepRow[] };
-  const reps = rows.map(asItCounts);
-  return ({ kept: { id, pilotId }, from }: WantedSince) =>
-    reps.filter(
-      (rep) =>
-        rep.pilotId === pilotId &&
-        rep.flownAt >= from &&
-        (rep.weaknessId === id || drills.get(id)!.has(rep.drillId)),
-    );
-}
-
-/** Left out where nothing was said: on a page it is the same. */
-const SAID_OR_NOT = new Set([
-  'measure',
-  'sessionId',
-  'craftId',
-  'caseId',
-  'stage',
-  'distanceM',
-  'widthSpans',
-  'testSetId',
-]);
-
-function asItCounts({ takenBackAt, errorConfirmedBy, ...row }: RepRow) {
-  const told = Object.entries(row).filter(([name, value]) => value !== null || !SAID_OR_NOT.has(name));
-  return {
-    ...(Object.fromEntries(told) as typeof row),
-    takenBack: takenBackAt !== null,
-    takenBackConfirmed: errorConfirmedBy !== null,
-  };
-}
-
 /** The same of several, in as many statements as of one; those that are not there are left out. */
 export async function loadFactsOf(
   school: SchoolTx,
   ids: readonly string[],
 ): Promise<ReadonlyMap<string, LoadedFacts>> {
-  const kept = await readKept(school, ids);
-  const decides = new Map(kept.map((each) => [each.id, drillsThatDecide(each)]));
-  // A rep counts wherever its drill decides or decided, for whichever weakness it was flown.
-  const reps = rowsBy(
-    (await school
-      .tx('reps')
-      .whereIn('pilotId', [...new Set(kept.map(({ pilotId }) => pilotId))])
-      .where((own) =>
-        own
-          .whereIn('weaknessId', ids)
-          .orWhereIn('drill_id', [...new Set([...decides.values()].flatMap((drills) => [...drills]))]),
-      )
-      .orderBy(['flown_at', 'id'])
-      .select(SHOWN)) as RepRow[],
-    (rep) => rep.pilotId,
-  );
-  return new Map(
-    kept.map((each) => {
-      const { id, pilotId } = each;
-      const counts = reps(pilotId)
-        .filter((rep) => rep.weaknessId === id || decides.get(id)!.has(rep.drillId))
-        .map(asItCounts);
-      return [
-        id,
-        {
-          ...factsOf({ ...each, reps: counts }),
-          reps: counts,
-          moves: each.moves,
-          plans: each.plans,
-          stamps: each.stamps,
-          pilotId,
-        },
-      ];
-    }),
+  return loaded(
+    school,
+    (await fromTheBeginning(school, ids)).map((each) => ({ ...each, most: null })),
   );
 }
 
-/** Drills that decide a weakness, or did. */
-function drillsThatDecide(kept: Omit<KeptWeakness, 'reps'>): ReadonlySet<DrillId> {
-  const { keyDrills, deciding = [] } = factsOf({ ...kept, reps: [] });
-  return new Set([...keyDrills, ...deciding.flatMap((each) => each.keyDrills)]);
+/** The same, but of what a great deal was flown for, where it stood and its last reps. */
+export async function loadFactsLately(
+  school: SchoolTx,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, LoadedFacts>> {
+  const much = await muchFlown(school, ids);
+  if (much.size === 0) return loadFactsOf(school, ids);
+  const since = await curvesUpTo(school, await sinceCheckpoints(school, [...much]));
+  const whole = await fromTheBeginning(
+    school,
+    ids.filter((id) => !much.has(id)),
+  );
+  return loaded(school, [
+    ...since.map((each) => ({ ...each, most: each.since === null ? null : LATELY })),
+    ...whole.map((each) => ({ ...each, most: null })),
+  ]);
+}
+
+async function loaded(
+  school: SchoolTx,
+  wanted: Parameters<typeof repsShown>[1],
+): Promise<ReadonlyMap<string, LoadedFacts>> {
+  const repsOf = await repsShown(school, wanted);
+  return new Map(
+    wanted.map(({ kept, since }) => {
+      const { id, pilotId, moves, plans, stamps } = kept;
+      const reps = repsOf(id).map(({ rep }) => rep);
+      return [id, { ...factsOf({ ...kept, reps }), ...{ reps, moves, plans, stamps, pilotId, since } }];
+    }),
+  );
 }

@@ -2,12 +2,13 @@ import type { DebriefRow } from '../facts/debrief-versions';
 import { rowsBy } from '../facts/by';
 import { notFound } from '../problem/problem';
 import type { SchoolTx } from '../db/in-school';
+import { rowsOf } from '../db/rows-of';
 
 /** Versions of debriefs, with who saved them. */
 const versionsOf = ({ tx }: SchoolTx, occurrenceIds: readonly string[]) =>
   tx('debriefs as d')
     .leftJoin('accounts as a', (on) => on.on('a.school_id', 'd.school_id').andOn('a.id', 'd.account_id'))
-    .whereIn('d.occurrence_id', occurrenceIds);
+    .whereRaw('d.occurrence_id = any(?::uuid[])', [[...occurrenceIds]]);
 
 interface Version {
   readonly occurrenceId: string;
@@ -21,18 +22,24 @@ export const debriefOf = async (school: SchoolTx, occurrenceId: string) =>
 /** The same of several occurrences by their keys, in two statements. */
 export async function debriefsOf(school: SchoolTx, occurrenceIds: readonly string[]) {
   const versions = rowsBy(
-    (await versionsOf(school, occurrenceIds)
-      .select('d.occurrence_id', 'd.id', 'd.number', 'd.state', 'd.reason', 'd.at', 'a.name as by')
-      .orderBy('d.number', 'desc')) as Version[],
+    await rowsOf<Version>(
+      school.tx,
+      versionsOf(school, occurrenceIds)
+        .select('d.occurrence_id', 'd.id', 'd.number', 'd.state', 'd.reason', 'd.at', 'a.name as by')
+        .orderBy('d.number', 'desc'),
+    ),
     (version) => version.occurrenceId,
   );
   const newest = occurrenceIds.flatMap((id) => versions(id)[0]?.id ?? []);
   const standing = rowsBy(
     newest.length === 0
       ? []
-      : ((await versionsOf(school, occurrenceIds)
-          .whereIn('d.id', newest)
-          .select('d.*', 'a.name as by')) as (DebriefRow & Version & { readonly by: string | null })[]),
+      : await rowsOf<DebriefRow & Version & { readonly by: string | null }>(
+          school.tx,
+          versionsOf(school, occurrenceIds)
+            .whereRaw('d.id = any(?::uuid[])', [[...newest]])
+            .select('d.*', 'a.name as by'),
+        ),
     (row) => row.occurrenceId,
   );
   return Object.fromEntries(

@@ -1,6 +1,7 @@
 import { rowsBy } from '../facts/by';
 import { knownOfEach, type KnownOfPilots } from '../facts/known-of-pilot';
 import type { SchoolTx } from '../db/in-school';
+import { rowsOf } from '../db/rows-of';
 import { notFound } from '../problem/problem';
 import { linksOf } from './pilot-links';
 
@@ -27,50 +28,69 @@ const withoutPilot = <Row extends OfPilot>(rows: readonly Row[]) => rows.map(({ 
 /** The pages of several by their keys, in as many statements as of one. @param ofPilots where that was read already */
 export async function pilotPages(school: SchoolTx, ids: readonly string[], ofPilots?: KnownOfPilots) {
   const { tx } = school;
-  const pilots = (await tx('pilots').whereIn('id', ids)) as { readonly id: string }[];
-  const known = await knownOfEach(
-    school,
-    pilots.map(({ id }) => ({ pilotId: id, weaknessId: null })),
-    ofPilots,
-  );
-  const reps = (await tx.raw(
-    `
+  const [pilots, known, reps, flown, flights, weaknessRows, occurrenceRows, linkRows] = await Promise.all([
+    rowsOf<{ readonly id: string }>(tx, tx('pilots').whereRaw('id = any(?::uuid[])', [[...ids]])),
+    knownOfEach(
+      school,
+      ids.map((pilotId) => ({ pilotId, weaknessId: null })),
+      ofPilots,
+    ),
+    rowsOf<OfPilot>(
+      tx,
+      tx.raw(
+        `
     select pilot_id, drill_id, purpose, count(*) as reps, count(*) filter (where met) as met, max(day) as last_day,
       coalesce(to_json((array_agg(json_build_object('id', id, 'flownAt', to_char(flown_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'met', met, 'value', measure)
         order by flown_at desc, id desc) filter (where measure is not null))[1:?]), '[]') as values
       from reps where pilot_id = any(?::uuid[]) and taken_back_at is null
       group by pilot_id, drill_id, purpose order by max(flown_at) desc`,
-    [VALUES_SENT, [...ids]],
-  )) as { rows: OfPilot[] };
-  const flown = (await tx.raw(
-    `
+        [VALUES_SENT, [...ids]],
+      ),
+    ),
+    rowsOf<OfPilot>(
+      tx,
+      tx.raw(
+        `
     select pilot_id, count(*) as flights, coalesce(sum(packs), 0) as packs, coalesce(sum(minutes), 0) as minutes, min(day) as since
       from flights where pilot_id = any(?::uuid[]) group by pilot_id`,
-    [[...ids]],
-  )) as { rows: OfPilot[] };
-  const flights = (await tx.raw(
-    `
+        [[...ids]],
+      ),
+    ),
+    rowsOf<OfPilot & { readonly nth: number }>(
+      tx,
+      tx.raw(
+        `
     select * from (
       select f.*, row_number() over (partition by pilot_id order by day desc, id desc) as nth
         from flights f where pilot_id = any(?::uuid[])) last
     where nth <= ? order by nth`,
-    [[...ids], FLIGHTS_SHOWN],
-  )) as { rows: (OfPilot & { readonly nth: number })[] };
-  const [repsOf, flownOf] = [of(reps.rows), of(flown.rows)];
-  const flightsOf = of(flights.rows.map(({ nth: _, ...flight }) => flight));
-  const weaknesses = of(
-    (await tx('weaknesses').whereIn('pilotId', ids).orderBy('opened_at', 'desc')) as OfPilot[],
-  );
-  const occurrences = of(
-    (await tx('occurrences').whereIn('pilotId', ids).orderBy('happened_at', 'desc')) as OfPilot[],
-  );
-  const links = of(await linksOf(school, ids));
+        [[...ids], FLIGHTS_SHOWN],
+      ),
+    ),
+    rowsOf<OfPilot>(
+      tx,
+      tx('weaknesses')
+        .whereRaw('pilot_id = any(?::uuid[])', [[...ids]])
+        .orderBy('opened_at', 'desc'),
+    ),
+    rowsOf<OfPilot>(
+      tx,
+      tx('occurrences')
+        .whereRaw('pilot_id = any(?::uuid[])', [[...ids]])
+        .orderBy('happened_at', 'desc'),
+    ),
+    linksOf(school, ids),
+  ]);
+  const knownBy = new Map(ids.map((id, i) => [id, known[i]!]));
+  const [repsOf, flownOf] = [of(reps), of(flown)];
+  const flightsOf = of(flights.map(({ nth: _, ...flight }) => flight));
+  const [weaknesses, occurrences, links] = [of(weaknessRows), of(occurrenceRows), of(linkRows)];
   return Object.fromEntries(
-    pilots.map((pilot, i) => [
+    pilots.map((pilot) => [
       pilot.id,
       {
         pilot: pilot as unknown,
-        known: known[i]!,
+        known: knownBy.get(pilot.id)!,
         weaknesses: weaknesses(pilot.id),
         occurrences: occurrences(pilot.id),
         reps: withoutPilot(repsOf(pilot.id)) as unknown[],

@@ -1,4 +1,5 @@
 import type { SchoolTx } from '../db/in-school';
+import { rowsOf } from '../db/rows-of';
 import { schoolVersion } from '../facts/school-version';
 import { debriefsOf } from './debrief';
 import { drillVersions } from './drills';
@@ -21,9 +22,11 @@ interface Line {
  * What a phone takes along; where nothing was changed since it last did, only that.
  * @param since the version that the phone has; absent: it has none
  */
-export async function carriedSince(school: SchoolTx, since: string | undefined) {
+export async function carriedSince(school: SchoolTx, since: string | undefined, lately: boolean) {
   const version = await schoolVersion(school);
-  return since === version ? { version, same: true as const } : { version, ...(await prefetchPage(school)) };
+  return since === version
+    ? { version, same: true as const }
+    : { version, ...(await prefetchPage(school, lately)) };
 }
 
 /**
@@ -31,31 +34,41 @@ export async function carriedSince(school: SchoolTx, since: string | undefined) 
  * them take as many statements as one of each. Pilots without an open weakness or an occurrence to debrief are in the
  * roster; their pages stay behind.
  */
-export async function prefetchPage(school: SchoolTx) {
+export async function prefetchPage(school: SchoolTx, lately: boolean) {
   const { tx } = school;
-  const list = await today(school);
-  const watched = (await tx('weaknesses').where({ state: 'watch' }).select('id', 'pilot_id')) as Line[];
-  const listed = list.weaknesses as Line[];
+  const [list, watched, ofSchool] = await Promise.all([
+    today(school),
+    rowsOf<Line>(tx, tx('weaknesses').where({ state: 'watch' }).select('id', 'pilot_id')),
+    schoolWide(school),
+  ]);
+  const listed = list.weaknesses as readonly Line[];
   const weaknesses = [...listed, ...watched.filter(({ id }) => !listed.some((line) => line.id === id))];
-  const toDebrief = list.toDebrief as Line[];
+  const toDebrief = list.toDebrief as readonly Line[];
   const occurrenceIds = toDebrief.map(({ id }) => id);
   const pilotIds = [...new Set([...weaknesses, ...toDebrief].map(({ pilotId }) => pilotId))];
   const ofPilots = await knownOfPilots(school, pilotIds);
-  return {
-    today: list,
-    roster: await roster(school),
-    flights: await recentFlights(school),
-    experience: await experienceOf(school),
-    rule: await ruleInForce(school),
-    sessions: await recentSessions(school),
-    drills: await drillVersions(school),
-    weakness: await weaknessPages(
+  const [weakness, occurrence, debrief, pilot] = await Promise.all([
+    weaknessPages(
       school,
       weaknesses.map(({ id }) => id),
-      ofPilots,
+      { lately, ofPilots },
     ),
-    occurrence: await occurrencePages(school, occurrenceIds),
-    debrief: await debriefsOf(school, occurrenceIds),
-    pilot: await pilotPages(school, pilotIds, ofPilots),
-  };
+    occurrencePages(school, occurrenceIds),
+    debriefsOf(school, occurrenceIds),
+    pilotPages(school, pilotIds, ofPilots),
+  ]);
+  return { today: list, ...ofSchool, weakness, occurrence, debrief, pilot };
+}
+
+/** What is the same for whoever is carried. */
+async function schoolWide(school: SchoolTx) {
+  const [all, flights, experience, rule, sessions, drills] = await Promise.all([
+    roster(school),
+    recentFlights(school),
+    experienceOf(school),
+    ruleInForce(school),
+    recentSessions(school),
+    drillVersions(school),
+  ]);
+  return { roster: all, flights, experience, rule, sessions, drills };
 }

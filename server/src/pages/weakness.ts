@@ -1,16 +1,36 @@
 import type { SchoolTx } from '../db/in-school';
+import { rowsOf } from '../db/rows-of';
 import { rowsBy } from '../facts/by';
 import { knownOfEach, type KnownOfPilots } from '../facts/known-of-pilot';
-import { loadFactsOf, ownKey } from '../facts/weakness-facts';
+import { loadFactsLately, loadFactsOf, ownKey } from '../facts/weakness-facts';
 import { saidOf } from '../facts/said-by-pilot';
-import { notFound } from '../problem/problem';
+import { badField, notFound } from '../problem/problem';
+import { isInstant } from '@skelby/core/vocabulary/day';
+import { LATELY, repsShown } from '../facts/reps-that-count';
+import { fromTheBeginning } from '../facts/since-checkpoints';
+import type { EarlierReps } from '@skelby/core/pages/pages';
+import type { Context } from 'koa';
 
 /** A weakness with the facts that decide it; the app works out the rungs from these with the same core. */
-export async function weaknessPage(school: SchoolTx, named: string) {
+export async function weaknessPage(school: SchoolTx, named: string, lately: boolean) {
   const id = await ownKey(school.tx, named);
-  const page = (await weaknessPages(school, [id]))[id];
+  const page = (await weaknessPages(school, [id], { lately }))[id];
   if (!page) throw notFound('weakness');
   return page;
+}
+
+/** Reps of a weakness that are not on its page: those flown before an instant, the last of them. */
+export async function earlierReps(school: SchoolTx, named: string, { query }: Context): Promise<EarlierReps> {
+  const { before } = query;
+  if (typeof before !== 'string' || !isInstant(before))
+    throw badField('before', 'before must be an instant, such as 2026-03-03T10:00:00Z.');
+  const id = await ownKey(school.tx, named);
+  const [kept] = await fromTheBeginning(school, [id]);
+  if (!kept) throw notFound('weakness');
+  const reps = (await repsShown(school, [{ ...kept, most: LATELY, until: new Date(before).toISOString() }]))(
+    id,
+  );
+  return { reps: reps.map(({ rep }) => rep), hasMore: reps.length >= LATELY };
 }
 
 interface OfWeakness {
@@ -20,21 +40,38 @@ interface Keyed {
   readonly id: string;
 }
 
-/** The pages of several by their keys, in as many statements as of one. @param ofPilots where that was read already */
-export async function weaknessPages(school: SchoolTx, ids: readonly string[], ofPilots?: KnownOfPilots) {
+interface Asked {
+  /** Of what a great deal was flown for, only the last reps, and where it stood before what decides. */
+  readonly lately: boolean;
+  /** Where that was read already. */
+  readonly ofPilots?: KnownOfPilots;
+}
+
+/** The pages of several by their keys, in as many statements as of one. */
+export async function weaknessPages(school: SchoolTx, ids: readonly string[], { lately, ofPilots }: Asked) {
   const { tx } = school;
-  const facts = await loadFactsOf(school, ids);
-  const of = (rows: unknown) => rowsBy(rows as readonly OfWeakness[], (row) => row.weaknessId);
-  const own = rowsBy((await tx('weaknesses').whereIn('id', ids)) as Keyed[], ({ id }) => id);
+  const facts = await (lately ? loadFactsLately : loadFactsOf)(school, ids);
   const pilotIds = [...new Set([...facts.values()].map(({ pilotId }) => pilotId))];
-  const pilots = rowsBy((await tx('pilots').whereIn('id', pilotIds)) as Keyed[], ({ id }) => id);
   const wanted = [...facts].map(([weaknessId, { pilotId }]) => ({ weaknessId, pilotId }));
-  const known = await knownOfEach(school, wanted, ofPilots);
-  const said = of(await saidOf(school, ids));
-  const occurrences = of(await tx('occurrences').whereIn('weaknessId', ids).orderBy('happened_at', 'desc'));
+  const [weaknesses, pilotRows, known, saidOfAll, occurrenceRows] = await Promise.all([
+    rowsOf<Keyed>(tx, tx('weaknesses').whereRaw('id = any(?::uuid[])', [[...ids]])),
+    rowsOf<Keyed>(tx, tx('pilots').whereRaw('id = any(?::uuid[])', [[...pilotIds]])),
+    knownOfEach(school, wanted, ofPilots),
+    saidOf(school, ids),
+    rowsOf<OfWeakness>(
+      tx,
+      tx('occurrences')
+        .whereRaw('weakness_id = any(?::uuid[])', [[...ids]])
+        .orderBy('happened_at', 'desc'),
+    ),
+  ]);
+  const own = rowsBy(weaknesses, ({ id }) => id);
+  const pilots = rowsBy(pilotRows, ({ id }) => id);
+  const said = rowsBy(saidOfAll, ({ weaknessId }) => weaknessId);
+  const occurrences = rowsBy(occurrenceRows, ({ weaknessId }) => weaknessId);
   return Object.fromEntries(
     wanted.map(({ weaknessId: id, pilotId }, i) => {
-      const { rule, reps, stamps, sets, moves, plans } = facts.get(id)!;
+      const { rule, reps, stamps, sets, moves, plans, since } = facts.get(id)!;
       return [
         id,
         {
@@ -44,6 +81,7 @@ export async function weaknessPages(school: SchoolTx, ids: readonly string[], of
           rule,
           stamps,
           reps,
+          ...(since ? { since } : {}),
           testSets: sets,
           moves: moves as unknown,
           plans: plans as unknown,

@@ -8,7 +8,10 @@ import { View } from 'react-native';
 import type { RecordedRep, WeaknessMove, WeaknessPage } from '@skelby/core/pages/pages';
 import type { Units } from '@skelby/core/vocabulary/units';
 import { useUnits } from '../../shared/api/use-units';
+import { Button } from '../../shared/ui/Button';
 import { Row, Rows } from '../../shared/ui/Rows';
+import { Words } from '../../shared/ui/Words';
+import { useEarlierReps } from '../../offline/overlay/weakness-queries';
 import { sayTime } from '../../shared/copy/dates';
 import { KIND_WORDS, MODE_WORDS, PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
 import { cameInWords } from './came-in-words';
@@ -95,11 +98,32 @@ function repLines(reps: readonly RecordedRep[], units: Units, drillOf: FindWorde
   });
 }
 
+/** A much-drilled weakness comes with its last reps; the others are asked for. */
+function Earlier({ reps }: { readonly reps: ReturnType<typeof useEarlierReps> }) {
+  if (reps.data && !reps.hasNextPage) return <Words as="soft">These are all reps.</Words>;
+  return (
+    <View>
+      {reps.isError ? (
+        <Words as="soft" role="alert">{`The earlier reps could not be read: ${reps.error.message}`}</Words>
+      ) : null}
+      <Button
+        kind="quiet"
+        label={reps.isFetching ? 'Reading …' : 'Earlier reps'}
+        onPress={() => void reps.fetchNextPage()}
+      />
+    </View>
+  );
+}
+
 /** Everything that moved this weakness, newest first. Nothing is ever taken out of it. */
 export function History({ page }: { readonly page: WeaknessPage }) {
   const { drillOf } = useDrills();
   const { units, say } = useUnits();
   const live = new Set(liveMoves(page.moves).map((move) => move.id));
+  const earlier = useEarlierReps(page);
+  const reps = new Map(
+    [...(earlier.data?.pages ?? []), page].flatMap((each) => each.reps).map((rep) => [rep.id, rep]),
+  );
   const lines: Line[] = [
     ...page.moves.map((move) => lineOf(move, page, live)),
     ...page.plans.map((plan, i) => ({
@@ -123,7 +147,7 @@ export function History({ page }: { readonly page: WeaknessPage }) {
         .filter(Boolean)
         .join(' · '),
     })),
-    ...repLines(page.reps, units, drillOf),
+    ...repLines([...reps.values()], units, drillOf),
   ].sort((a, b) => b.at.localeCompare(a.at));
   return (
     <View aria-label={`History of ${causeWords(page.weakness.causeId).name}`}>
@@ -133,6 +157,7 @@ export function History({ page }: { readonly page: WeaknessPage }) {
           <Row key={line.id} title={line.title} under={line.under} />
         ))}
       </Rows>
+      {page.since ? <Earlier reps={earlier} /> : null}
     </View>
   );
 }

@@ -23,7 +23,7 @@ import { cameInWords } from './came-in-words';
 import { CoverageGrid } from './CoverageGrid';
 import { sureSentences } from '../../shared/copy/sure-copy';
 import { chartName, curveSentence, rungWords } from '../../shared/copy/rung-copy';
-import { useWeakness, useWorkedOut } from '../../offline/overlay/weakness-queries';
+import { useWeakness, useWholeWeakness, useWorkedOut } from '../../offline/overlay/weakness-queries';
 
 const useStyles = themed((theme) => ({
   hand: { flexDirection: 'row', gap: 24, paddingTop: 28 },
@@ -139,8 +139,10 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
 export function SignOffSheet() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const query = useWeakness(id);
+  const isPart = Boolean(query.data?.since);
+  const whole = useWholeWeakness(id, isPart);
   return (
-    <Loaded query={query} title="Sign-off sheet" up={`/weakness/${id}`}>
+    <Loaded query={isPart ? whole : query} title="Sign-off sheet" up={`/weakness/${id}`}>
       {(page) => <Sheet page={page} />}
     </Loaded>
   );

@@ -76,7 +76,7 @@ export function usePilotsToday(pilotIds: readonly string[], list: TodayList): re
   return useQueries({
     queries: lines.map((line) => ({
       queryKey: ['weakness', line.id],
-      queryFn: () => get<WeaknessPage>(`/weaknesses/${line.id}`),
+      queryFn: () => get<WeaknessPage>(`/weaknesses/${line.id}?reps=lately`),
       staleTime: 30_000,
     })),
     combine,

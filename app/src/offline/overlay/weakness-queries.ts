@@ -2,27 +2,52 @@ import type { DrillId } from '@skelby/core/drills/drills';
 import { changePlan, confirmRepError, moveWeakness, stampWeakness } from '@skelby/core/commands/handles';
 import type { BodyOf } from '@skelby/core/commands/command';
 import { entryOf } from '../outbox/commands';
-import { type Clearance, clearanceOf } from '@skelby/core/clearance/clearance';
+import type { Clearance } from '@skelby/core/clearance/clearance';
 import type { WeaknessFacts } from '@skelby/core/clearance/facts';
-import { useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { v7 as uuid } from 'uuid';
 import { get } from '../../shared/api/client';
-import type { RecordedRep, WeaknessPage } from '@skelby/core/pages/pages';
+import type { EarlierReps, RecordedRep, WeaknessPage } from '@skelby/core/pages/pages';
 import { useDeliver } from '../outbox/use-deliver';
 import { todayHere } from '../../shared/copy/dates';
-import { factsOfPage } from '@skelby/core/weakness/page';
+import { clearanceOfPage, factsOfPage } from '@skelby/core/weakness/page';
 import { type OverlayOf, useOverlay } from './use-overlay';
 import { weaknessOver } from './weakness';
 
 export function useWeakness(id: string) {
   const over = useCallback<OverlayOf<WeaknessPage>>((kept, items) => weaknessOver(kept, items, id), [id]);
   return useOverlay(
-    useQuery({ queryKey: ['weakness', id], queryFn: () => get<WeaknessPage>(`/weaknesses/${id}`) }),
+    useQuery({
+      queryKey: ['weakness', id],
+      queryFn: () => get<WeaknessPage>(`/weaknesses/${id}?reps=lately`),
+    }),
     over,
     true,
   );
 }
+
+/** With every rep, for paper; only where the page itself has not all of them. */
+export const useWholeWeakness = (id: string, wanted: boolean) =>
+  useQuery({
+    queryKey: ['whole-weakness', id],
+    queryFn: () => get<WeaknessPage>(`/weaknesses/${id}`),
+    enabled: wanted,
+    gcTime: 0,
+  });
+
+/** Reps flown before those on the page, the last of them first. */
+export const useEarlierReps = ({ weakness: { id }, reps }: WeaknessPage) => {
+  const first = reps.map(({ flownAt }) => flownAt).sort()[0] ?? null;
+  return useInfiniteQuery({
+    queryKey: ['earlier-reps', id, first],
+    enabled: false,
+    initialPageParam: first,
+    queryFn: ({ pageParam }) => get<EarlierReps>(`/weaknesses/${id}/reps?before=${pageParam}`),
+    getNextPageParam: (last) => (last.hasMore ? last.reps[0]!.flownAt : null),
+    gcTime: 0,
+  });
+};
 
 export interface WorkedOut {
   readonly facts: WeaknessFacts;
@@ -36,7 +61,7 @@ export const useWorkedOut = (page: WeaknessPage): WorkedOut =>
   useMemo(() => {
     const facts = factsOfPage(page);
     const drillIds = page.plans[0]?.drillIds ?? [];
-    return { facts, clearance: clearanceOf(facts), reps: page.reps, drillIds };
+    return { facts, clearance: clearanceOfPage(page), reps: page.reps, drillIds };
   }, [page]);
 
 interface MoveWanted {

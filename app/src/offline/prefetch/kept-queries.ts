@@ -19,6 +19,8 @@ const NOT_KEPT = [
   'retention',
   'invitation',
   'history',
+  'earlier-reps',
+  'whole-weakness',
   'imports',
 ];
 

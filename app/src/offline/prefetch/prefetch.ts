@@ -33,7 +33,7 @@ async function prefetch(client: QueryClient): Promise<void> {
   // What is sent while this is on its way may not be in the answer.
   const readAt = Date.now();
   const had = hasAll(client) ? kept<string>(VERSION) : null;
-  const all = await get<PrefetchPage | SameAsBefore>(had ? `/carry?since=${had}` : '/carry');
+  const all = await get<PrefetchPage | SameAsBefore>(`/carry?reps=lately${had ? `&since=${had}` : ''}`);
   if (all.same) return;
   dropForgotten(client, all.roster);
   const lay = (key: readonly string[], data: unknown) => {

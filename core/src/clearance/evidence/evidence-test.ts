@@ -1,5 +1,6 @@
 import { type Day, daysBetween } from '../../vocabulary/day';
 import type { ChartTest, KeptEvidence, TestCurve } from '../chart-test';
+import type { CurveTail } from '../curve-tails';
 import { type ClearingRule, testOf, testsADayOf } from '../clearing-rule';
 import {
   added,
@@ -193,15 +194,18 @@ export class EvidenceTest implements ChartTest {
     };
   }
 
-  /** Goes on from where one stood. */
-  static from(rule: ClearingRule, kept: KeptEvidence): EvidenceTest {
+  /** Goes on from where one stood. @param tail of its curves up to there */
+  static from(rule: ClearingRule, kept: KeptEvidence, tail?: CurveTail): EvidenceTest {
     const test = new EvidenceTest(rule, 1);
     test.evidence = readFraction(kept.evidence);
     test.watched = kept.watched && readFraction(kept.watched);
     test.needed = readFraction(kept.needed);
     [test.days, test.day, test.flownOn, test.slotsUsed] = [kept.days, kept.day, kept.flownOn, kept.slotsUsed];
-    [test.passedAt, test.counted, test.ofDay] = [kept.passed ? 0 : null, kept.counted, { ...kept.ofDay }];
-    [test.since, test.values] = [[...kept.since], [test.value]];
+    [test.counted, test.ofDay] = [kept.counted, { ...kept.ofDay }];
+    test.since = tail?.since.length ? [...tail.since] : [...kept.since];
+    test.values = tail?.scores.length ? [...tail.scores] : [test.value];
+    // Passed somewhere before: where, is not drawn any more.
+    test.passedAt = kept.passed ? 0 : null;
     return test;
   }
 

@@ -1,10 +1,15 @@
-import { toCamel } from '../db/connection';
+import { toCamel } from './connection';
 
 /** An instant as PostgreSQL writes it into JSON. */
 const INSTANT = /^\d{4,}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?[+-]\d\d(:\d\d)?$/;
 
 /** Columns of instants: a text may look like one. */
-const isInstant = (name: string): boolean => name === 'at' || name === 'before' || name.endsWith('_at');
+const isInstant = (name: string): boolean =>
+  name === 'at' ||
+  name === 'before' ||
+  name === 'in_force_from' ||
+  name === 'second_since' ||
+  name.endsWith('_at');
 
 const value = (name: string, kept: unknown): unknown =>
   typeof kept === 'string' && isInstant(name) && INSTANT.test(kept) ? new Date(kept).toISOString() : kept;
