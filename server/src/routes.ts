@@ -39,7 +39,7 @@ import { retentionPage } from './pages/retention';
 import { rankEvidence } from './pages/ranking';
 import { recentFlights, roster } from './pages/roster';
 import { recentSessions, sessionOf } from './pages/sessions';
-import { today } from './pages/today';
+import { today, toDebriefPage } from './pages/today';
 import { earlierReps, weaknessPage } from './pages/weakness';
 import { peopleRoutes } from './people/routes';
 import { notFound } from './problem/problem';
@@ -55,6 +55,7 @@ const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown
     return { accountId, name, schoolName, role, units: await unitsOf(school) };
   },
   '/today': today,
+  '/to-debrief': toDebriefPage,
   '/roster': roster,
   '/flights': recentFlights,
   '/experience': experienceOf,

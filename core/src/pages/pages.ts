@@ -141,11 +141,19 @@ export interface WeaknessLine {
 }
 
 export interface TodayList {
+  /** Newest first, the first of them. */
   readonly toDebrief: readonly (Pick<
     Occurrence,
     'id' | 'kind' | 'causeId' | 'note' | 'happenedAt' | 'day' | 'pilotId'
   > & { readonly pilotName: string; readonly begun: boolean })[];
+  /** How many there are in all, of one's own pilots and of everybody's; absent in a copy kept by an older version. */
+  readonly toDebriefInAll?: { readonly mine: number; readonly all: number };
   readonly weaknesses: readonly (WeaknessLine & { readonly pilotName: string })[];
+}
+
+/** Occurrences to debrief, newest first. */
+export interface ToDebriefPage extends Pick<TodayList, 'toDebrief'> {
+  readonly hasMore: boolean;
 }
 
 /** Checks on watch that fall due within so many days stand on Today: a phone may be without signal until then. */

@@ -25,16 +25,11 @@ const of = <Row extends OfPilot>(rows: readonly Row[]) => rowsBy(rows, (row) => 
 /** Without the key by which rows of several pilots are told apart. */
 const withoutPilot = <Row extends OfPilot>(rows: readonly Row[]) => rows.map(({ pilotId: _, ...row }) => row);
 
-/** The pages of several by their keys, in as many statements as of one. @param ofPilots where that was read already */
-export async function pilotPages(school: SchoolTx, ids: readonly string[], ofPilots?: KnownOfPilots) {
+/** What the pages of pilots are made of, each list in its order. */
+function rowsOfPilots(school: SchoolTx, ids: readonly string[]) {
   const { tx } = school;
-  const [pilots, known, reps, flown, flights, weaknessRows, occurrenceRows, linkRows] = await Promise.all([
+  return Promise.all([
     rowsOf<{ readonly id: string }>(tx, tx('pilots').whereRaw('id = any(?::uuid[])', [[...ids]])),
-    knownOfEach(
-      school,
-      ids.map((pilotId) => ({ pilotId, weaknessId: null })),
-      ofPilots,
-    ),
     rowsOf<OfPilot>(
       tx,
       tx.raw(
@@ -80,6 +75,18 @@ export async function pilotPages(school: SchoolTx, ids: readonly string[], ofPil
         .orderBy('happened_at', 'desc'),
     ),
     linksOf(school, ids),
+  ]);
+}
+
+/** The pages of several by their keys, in as many statements as of one. @param ofPilots where that was read already */
+export async function pilotPages(school: SchoolTx, ids: readonly string[], ofPilots?: KnownOfPilots) {
+  const [known, [pilots, reps, flown, flights, weaknessRows, occurrenceRows, linkRows]] = await Promise.all([
+    knownOfEach(
+      school,
+      ids.map((pilotId) => ({ pilotId, weaknessId: null })),
+      ofPilots,
+    ),
+    rowsOfPilots(school, ids),
   ]);
   const knownBy = new Map(ids.map((id, i) => [id, known[i]!]));
   const [repsOf, flownOf] = [of(reps), of(flown)];

@@ -1,36 +1,74 @@
-import { CHECKS_DAYS_AHEAD } from '@skelby/core/pages/pages';
+import { CHECKS_DAYS_AHEAD, type ToDebriefPage } from '@skelby/core/pages/pages';
+import { may, ROLES } from '@skelby/core/people/roles';
+import { UUID } from '@skelby/core/vocabulary/key';
+import type { Context } from 'koa';
+import { badField } from '../problem/problem';
 import { OPEN_STATES } from '@skelby/core/clearance/open-states';
 import type { SchoolTx } from '../db/in-school';
 import { rowsOf } from '../db/rows-of';
 
+/** So many occurrences to debrief stand on Today, of one's own pilots and of others': the rest is behind a count. */
+const AT_FIRST = 60;
+const A_PAGE = 100;
+
+/** Whether others train the pilot, and not whoever asks; as `trainedNowBy` has it. */
+const OTHERS = `(p.trainer_ids && array(select a.id from accounts a where a.role = any(:roles) and a.ended_at is null)
+  and not coalesce(:accountId::uuid = any(p.trainer_ids), false))`;
+const TO_DEBRIEF = `
+  select o.id, o.kind, o.cause_id, o.note, o.happened_at, o.day, o.pilot_id, p.name as pilot_name,
+    exists (select from debriefs d where d.school_id = o.school_id and d.occurrence_id = o.id) as begun
+   from occurrences o join pilots p on p.school_id = o.school_id and p.id = o.pilot_id
+  where o.confirmed_cause_id is null and o.withdrawn_at is null and p.forgotten_at is null`;
+const NEWEST = 'order by o.happened_at desc, o.id desc';
+
+const whoAsks = ({ accountId }: SchoolTx) => ({
+  accountId,
+  roles: ROLES.filter((role) => may(role, 'train')),
+});
+
+/** The newest of one's own pilots and of others', and how many there are. */
+function toDebriefFirst(school: SchoolTx) {
+  const { tx } = school;
+  const asked = { ...whoAsks(school), first: AT_FIRST };
+  const some = (whose: string) => `(${TO_DEBRIEF} and ${whose} ${NEWEST} limit :first)`;
+  return Promise.all([
+    rowsOf(
+      tx,
+      tx.raw(`select * from (${some(`not ${OTHERS}`)} union all ${some(OTHERS)}) o ${NEWEST}`, asked),
+    ),
+    rowsOf<{ readonly mine: number; readonly all: number }>(
+      tx,
+      tx.raw(
+        `select count(*) filter (where not ${OTHERS}) as mine, count(*) as all
+           from occurrences o join pilots p on p.school_id = o.school_id and p.id = o.pilot_id
+          where o.confirmed_cause_id is null and o.withdrawn_at is null and p.forgotten_at is null`,
+        asked,
+      ),
+    ),
+  ]);
+}
+
+/** Occurrences to debrief, newest first, a page at a time. */
+export async function toDebriefPage(school: SchoolTx, { query }: Context): Promise<ToDebriefPage> {
+  const { after, whose } = query;
+  if (after !== undefined && (typeof after !== 'string' || !UUID.test(after)))
+    throw badField('after', 'after must be a key: leave it out, or put one into the address.');
+  const { rows } = (await school.tx.raw(
+    `${TO_DEBRIEF} and (:after::uuid is null or (o.happened_at, o.id) < (select happened_at, id from occurrences where id = :after))
+      and (:all::bool or not ${OTHERS}) ${NEWEST} limit :most`,
+    { ...whoAsks(school), after: after ?? null, all: whose !== 'mine', most: A_PAGE + 1 },
+  )) as { rows: ToDebriefPage['toDebrief'][number][] };
+  return { toDebrief: rows.slice(0, A_PAGE), hasMore: rows.length > A_PAGE };
+}
+
 /**
  * Who needs something now: occurrences whose cause nobody has confirmed, weaknesses not yet signed, and those
- * on watch whose next check is near.
+ * on watch whose next check is near. Of the weaknesses none is left out: what a pilot may not fly until cleared is
+ * judged by them, without signal too.
  */
-export async function today({ tx }: SchoolTx) {
-  const begun = tx.raw(
-    'exists (select 1 from debriefs d where d.school_id = o.school_id and d.occurrence_id = o.id) as begun',
-  );
-  const toDebrief = rowsOf(
-    tx,
-    tx('occurrences as o')
-      .join('pilots as p', (on) => on.on('p.school_id', 'o.school_id').andOn('p.id', 'o.pilot_id'))
-      .select(
-        'o.id',
-        'o.kind',
-        'o.cause_id',
-        'o.note',
-        'o.happened_at',
-        'o.day',
-        'o.pilot_id',
-        'p.name as pilot_name',
-        begun,
-      )
-      .whereNull('o.confirmed_cause_id')
-      .whereNull('o.withdrawn_at')
-      .whereNull('p.forgotten_at')
-      .orderBy('o.happened_at'),
-  );
+export async function today(school: SchoolTx) {
+  const { tx } = school;
+  const debriefs = toDebriefFirst(school);
   const weaknesses = rowsOf(
     tx,
     tx('weaknesses as w')
@@ -59,6 +97,6 @@ export async function today({ tx }: SchoolTx) {
       )
       .orderBy(['p.name', 'w.opened_at']),
   );
-  const [debriefs, open] = await Promise.all([toDebrief, weaknesses]);
-  return { toDebrief: debriefs, weaknesses: open };
+  const [[toDebrief, [counts]], open] = await Promise.all([debriefs, weaknesses]);
+  return { toDebrief, toDebriefInAll: counts!, weaknesses: open };
 }

@@ -6,6 +6,7 @@ import { sayTime } from '../../shared/copy/dates';
 import { sentenceCase } from '../../shared/copy/copy';
 import { Choice } from '../../shared/forms/Choice';
 import { Button } from '../../shared/ui/Button';
+import { OlderOnes } from '../../shared/ui/OlderOnes';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
@@ -37,7 +38,7 @@ const underWords = ({ at, by, flownAt, reason }: HistoryEntry): string =>
 export function HistoryScreen() {
   const [kind, setKind] = useState<HistoryKind | null>(null);
   const history = useHistory(kind);
-  const { data, error, hasNextPage, isFetching } = history;
+  const { data, error, isFetching } = history;
   const entries = data?.pages.flatMap((page) => page.entries) ?? [];
   return (
     <Screen title="History" up="/school">
@@ -61,13 +62,7 @@ export function HistoryScreen() {
           />
         ))}
       </Rows>
-      {hasNextPage ? (
-        <Button
-          label={isFetching ? 'Reading …' : 'Older ones'}
-          disabled={isFetching}
-          onPress={() => void history.fetchNextPage()}
-        />
-      ) : null}
+      <OlderOnes list={history} />
       <Button
         kind="quiet"
         icon="download"

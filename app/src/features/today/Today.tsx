@@ -3,7 +3,6 @@ import { causeWords } from '@skelby/copy/causes';
 import { type ReactNode, useDeferredValue } from 'react';
 import type { TodayList } from '@skelby/core/pages/pages';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
-import { Choice } from '../../shared/forms/Choice';
 import { LinkButton } from '../../shared/ui/Button';
 import { SmallLadder } from '../../shared/ui/Ladder';
 import { Loaded } from '../../shared/ui/Loaded';
@@ -11,9 +10,11 @@ import { Note } from '../../shared/ui/Note';
 import { LinkRow, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { sayDay, todayHere } from '../../shared/copy/dates';
-import { KIND_WORDS } from '../../shared/copy/copy';
+import { grouped } from '../../shared/copy/copy';
+import { debriefRow } from './debrief-row';
 import { inOrder, type TodayWeakness } from './in-order';
 import { useMine } from './use-mine';
+import { Whose } from './Whose';
 import { useSessionOfToday, useToday } from '../../offline/overlay/today-queries';
 
 /** Of a list: with hundreds of pilots nobody reads them all, and each costs a phone time to draw. */
@@ -51,36 +52,25 @@ function Group({
   );
 }
 
-function ToDebrief({ occurrences }: { readonly occurrences: TodayList['toDebrief'] }) {
+/** The newest; where there are more than were sent, the rest has a screen of its own. */
+function ToDebrief({
+  occurrences,
+  inAll,
+}: {
+  readonly occurrences: TodayList['toDebrief'];
+  readonly inAll: number;
+}) {
   if (occurrences.length === 0) return null;
+  const left = inAll > occurrences.length;
   return (
     <Part heading="To debrief">
-      <Rows atFirst={AT_FIRST}>
-        {occurrences.map((each) => (
-          <LinkRow
-            key={each.id}
-            href={`/occurrence/${each.id}`}
-            title={each.pilotName}
-            under={`${KIND_WORDS[each.kind]} ${sayDay(each.day)}: ${causeWords(each.causeId).name}?${each.begun ? ' Debrief begun.' : ''}`}
-          />
-        ))}
+      <Rows {...(left ? {} : { atFirst: AT_FIRST })}>
+        {(left ? occurrences.slice(0, AT_FIRST) : occurrences).map(debriefRow)}
       </Rows>
+      {left ? (
+        <LinkButton kind="quiet" label={`All ${grouped(inAll)} to debrief`} href="/to-debrief" />
+      ) : null}
     </Part>
-  );
-}
-
-function Whose({ shown, choose }: Pick<ReturnType<typeof useMine>, 'shown' | 'choose'>) {
-  return (
-    <Choice<'mine' | 'all'>
-      quiet
-      label="Whose pilots"
-      value={shown}
-      onChange={choose}
-      options={[
-        { value: 'mine', label: 'My pilots' },
-        { value: 'all', label: 'All' },
-      ]}
-    />
   );
 }
 
@@ -145,7 +135,7 @@ function TodayOf({ list: all }: { readonly list: TodayList }) {
           When something happens, log it below: six taps, and the drills follow.
         </Note>
       ) : null}
-      <ToDebrief occurrences={list.toDebrief} />
+      <ToDebrief occurrences={list.toDebrief} inAll={all.toDebriefInAll?.[shown] ?? 0} />
       <Group
         heading="To sign"
         lines={toSign}

@@ -1,5 +1,5 @@
-import type { TodayList, TrainingSession } from '@skelby/core/pages/pages';
-import { useQuery } from '@tanstack/react-query';
+import type { ToDebriefPage, TodayList, TrainingSession } from '@skelby/core/pages/pages';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { get } from '../../shared/api/client';
 import { todayHere } from '../../shared/copy/dates';
@@ -12,6 +12,17 @@ export function useToday() {
   const over = useCallback<OverlayOf<TodayList>>((kept, items) => todayOver(kept, items, day), [day]);
   return useOverlay(useQuery({ queryKey: ['today'], queryFn: () => get<TodayList>('/today') }), over, true);
 }
+
+/** All that is to be debriefed, newest first, page after page. Nothing of it is kept. */
+export const useToDebrief = (whose: 'mine' | 'all') =>
+  useInfiniteQuery({
+    queryKey: ['to-debrief', whose],
+    initialPageParam: null as string | null,
+    queryFn: ({ pageParam }) =>
+      get<ToDebriefPage>(`/to-debrief?whose=${whose}${pageParam ? `&after=${pageParam}` : ''}`),
+    getNextPageParam: ({ toDebrief, hasMore }) => (hasMore ? (toDebrief.at(-1)?.id ?? null) : null),
+    gcTime: 0,
+  });
 
 /** Sessions planned, running and lately flown. */
 export const useSessions = () =>

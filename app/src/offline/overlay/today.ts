@@ -19,7 +19,7 @@ type ToDebrief = TodayList['toDebrief'][number];
 const byName = (a: { readonly pilotName: string; readonly openedAt: string }, b: typeof a): number =>
   a.pilotName === b.pilotName ? (a.openedAt < b.openedAt ? -1 : 1) : a.pilotName < b.pilotName ? -1 : 1;
 
-/** Occurrences whose cause nobody has confirmed, oldest first. */
+/** Occurrences whose cause nobody has confirmed, newest first. */
 function toDebriefOver(
   {
     kept,
@@ -46,7 +46,7 @@ function toDebriefOver(
       const isBegun = begun.has(id) || before?.begun === true || hasVersions;
       return [{ id, pilotId, pilotName, kind, causeId, note, happenedAt, day, begun: isBegun }];
     })
-    .sort((a, b) => a.happenedAt.localeCompare(b.happenedAt));
+    .sort((a, b) => b.happenedAt.localeCompare(a.happenedAt));
 }
 
 /**
@@ -64,6 +64,7 @@ export function todayOver(kept: Kept, items: readonly Waiting[], day: Day): Toda
     (state === 'watch' && checkFrom !== null && checkFrom <= addDays(day, CHECKS_DAYS_AHEAD));
   const lines = linesOver(kept, items, { data: read.data.weaknesses, readAt: read.readAt }, isListed);
   return {
+    ...read.data,
     toDebrief: toDebriefOver({ kept, items, waiting }, read.data.toDebrief, names),
     weaknesses: lines
       .map((line) => ({

@@ -1,0 +1,1 @@
+export { ToDebriefScreen as default } from '../../features/today/ToDebriefScreen';
