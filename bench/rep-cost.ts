@@ -30,6 +30,8 @@ interface RepCost extends Transaction {
   /** Medians, ms: a bare insert with commit, and one rep end to end. */
   readonly insertMs: number;
   readonly endToEndMs: number;
+  /** The least that a request of somebody signed in costs: who asks, and the units of the school. */
+  readonly askedMs: number;
   /** Ratios of medians to the bare insert, with the middle 90 % of ratios of pairs drawn again. */
   readonly ratioOfDatabase: Ratio;
   readonly ratioEndToEnd: Ratio;
@@ -105,11 +107,14 @@ function counting(url: string) {
 
 /** Over a connection that is kept open; as little of the client as can be. */
 const agent = new http.Agent({ keepAlive: true });
-const send = (address: string, cookie: string, body: string): Promise<void> =>
+const send = (method: 'GET' | 'PUT', address: string, cookie: string, body = ''): Promise<void> =>
   new Promise((resolve, reject) => {
-    const headers = { Cookie: cookie, Origin: new URL(address).origin, 'Content-Type': 'application/json' };
+    const headers = {
+      ...{ Cookie: cookie, Origin: new URL(address).origin },
+      ...(body === '' ? {} : { 'Content-Type': 'application/json' }),
+    };
     http
-      .request(address, { method: 'PUT', headers, agent }, (answer) => {
+      .request(address, { method, headers, agent }, (answer) => {
         if (answer.statusCode !== 200) reject(new Error(`A rep was answered ${answer.statusCode}.`));
         answer.resume().once('end', resolve);
       })
@@ -142,7 +147,8 @@ function waysToRecord(server: TestServer, trainer: Visitor, { schoolId, pilotId,
       const { user, system } = process.cpuUsage(cpu);
       return { ...counted, cpuMs: (user + system) / 1000 };
     },
-    endToEnd: () => send(`${server.base}/api/reps/${uuid()}`, trainer.cookie, JSON.stringify(next())),
+    asked: () => send('GET', `${server.base}/api/me`, trainer.cookie),
+    endToEnd: () => send('PUT', `${server.base}/api/reps/${uuid()}`, trainer.cookie, JSON.stringify(next())),
     close: async () => {
       agent.destroy();
       await db.destroy();
@@ -162,17 +168,18 @@ async function costWith(server: TestServer, behind: number): Promise<RepCost> {
   });
   await fill(server, weaknessId, behind);
   await server.db.raw('analyze reps; analyze test_sets');
-  const { insert, transaction, endToEnd, close } = waysToRecord(server, trainer, {
+  const { insert, transaction, asked, endToEnd, close } = waysToRecord(server, trainer, {
     schoolId,
     pilotId,
     weaknessId,
   });
-  const rounds: (Transaction & { readonly insertMs: number; readonly endToEndMs: number })[] = [];
+  const rounds: (Transaction & Record<'insertMs' | 'askedMs' | 'endToEndMs', number>)[] = [];
   // By turns, so that whatever else the machine does comes over all of them alike.
   for (let i = 0; i < WARM_UP + ROUNDS; i += 1)
     rounds.push({
       insertMs: await timed(insert),
       ...(await transaction()),
+      askedMs: await timed(asked),
       endToEndMs: await timed(endToEnd),
     });
   await close();
@@ -181,6 +188,7 @@ async function costWith(server: TestServer, behind: number): Promise<RepCost> {
   return {
     behind,
     insertMs: middle('insertMs'),
+    askedMs: middle('askedMs'),
     endToEndMs: middle('endToEndMs'),
     databaseMs: middle('databaseMs'),
     statements: middle('statements'),
@@ -214,12 +222,12 @@ async function costTable(): Promise<string> {
     for (const size of SIZES) {
       const cost = await costWith(server, size);
       lines.push(
-        `| ${size} | ${ms(cost.insertMs)} | ${cost.statements} | ${ms(cost.databaseMs)} | ${show(cost.ratioOfDatabase)} | ${ms(cost.cpuMs)} | ${ms(cost.endToEndMs)} | ${show(cost.ratioEndToEnd)} |`,
+        `| ${size} | ${ms(cost.insertMs)} | ${cost.statements} | ${ms(cost.databaseMs)} | ${show(cost.ratioOfDatabase)} | ${ms(cost.cpuMs)} | ${ms(cost.endToEndMs)} | ${show(cost.ratioEndToEnd)} | ${ms(cost.askedMs)} |`,
       );
     }
     return [
-      '| reps behind | a bare insert | statements of a rep | database | times the insert | processor | end to end | times the insert |',
-      '| --- | --- | --- | --- | --- | --- | --- | --- |',
+      '| reps behind | a bare insert | statements of a rep | database | times the insert | processor | end to end | times the insert | a request that only says who asks |',
+      '| --- | --- | --- | --- | --- | --- | --- | --- | --- |',
       ...lines,
     ].join('\n');
   } finally {

@@ -8,7 +8,7 @@ import { rowsBy } from './by';
 import type { KeptSince } from './since-checkpoints';
 
 /** So many reps are worked through again before a checkpoint is moved on. */
-const RENEWED_AFTER = 30;
+const RENEWED_AFTER = 12;
 
 const hangsOn = (facts: WeaknessFacts): string =>
   createHash('sha256').update(inputsOf(facts)).digest('base64');

@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import type { CauseId } from '@skelby/core/causes/causes';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
 import type { Move, TestSet } from '@skelby/core/clearance/facts';
@@ -44,7 +45,8 @@ const ruleIn = (row: ClearingRule): ClearingRule => ({
 const inOne = (name: string, rows: string): string =>
   `(select coalesce(json_agg(${name}), '[]') from (${rows}) ${name}) as ${name}`;
 
-const KEPT = `
+/** @param holds which of the checkpoints there are may hold, beside by their hash */
+const kept = (holds: string): string => `
   select w.id as weakness_id, r.edition, r.test, r.unacceptable_miss_percent, r.acceptable_miss_percent, r.risk_percent,
     r.planned_reps, r.pass_days, r.check_gap_days, r.tests_a_day, r.sides_alike, r.most_days_between_checks, r.second_signer,
     w.cause_id, w.pilot_id, w.failed_at,
@@ -69,14 +71,27 @@ const KEPT = `
     ${inOne(
       'sets',
       `select * from test_sets where school_id = w.school_id and weakness_id = w.id
-        and (?::bool or at >= coalesce((select before from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id), '-infinity'))
+        and (:whole::bool or at >= coalesce((select before from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id and ${holds}), '-infinity'))
         order by at`,
     )},
-    (select json_build_object('before', c.before, 'hangs_on', c.hangs_on, 'opening', c.opening) from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id and not ?::bool) as checkpoint
+    (select json_build_object('before', c.before, 'hangs_on', c.hangs_on, 'opening', c.opening) from weakness_checkpoints c where c.school_id = w.school_id and c.id = w.id and not :whole::bool and ${holds}) as checkpoint
   from weaknesses w
   join pilots p on p.school_id = w.school_id and p.id = w.pilot_id
   join clearing_rules r on r.school_id = w.school_id and r.id = w.rule_id
-  where w.id = any(?::uuid[])`;
+`;
+const BY_KEY = `${kept('true')} where w.id = any(:ids::uuid[])`;
+/**
+ * Of the weaknesses of a pilot that a rep counts for: its own, and the open ones whose plan has its drill. What was kept of
+ * any of theirs after the rep is dropped, since something flown then came in late, or was taken back; also of weaknesses
+ * that are over, since they may be opened again. The same statement does not see that yet, and leaves it out by itself.
+ */
+const SHARING = `
+  with dropped as (
+    delete from weakness_checkpoints c using weaknesses w
+     where w.school_id = c.school_id and w.id = c.id and w.pilot_id = :pilotId and c.before > :flownAt)
+  ${kept('c.before <= :flownAt')}
+  where w.pilot_id = :pilotId and (w.id = :weaknessId or w.state not in ('closed', 'withdrawn') and :drillId = any(
+    (select pl.drill_ids from plans pl where pl.school_id = w.school_id and pl.weakness_id = w.id order by made_at desc limit 1)::text[]))`;
 
 /** What lists know of a weakness. */
 export interface KeptLists extends InLists {
@@ -97,21 +112,40 @@ interface KeptRow extends HeadRow {
  * @param whole without a checkpoint; else with it, and of the announced tests those since
  */
 export async function readKept({ tx }: SchoolTx, ids: readonly string[], whole = true) {
-  const { rows } = (await tx.raw(KEPT, [whole, whole, [...ids]]).options(prepared('kept'))) as {
+  const { rows } = (await tx.raw(BY_KEY, { whole, ids: [...ids] }).options(prepared('kept'))) as {
     rows: KeptRow[];
   };
-  return rows.map((row) => ({
-    id: row.weaknessId,
-    pilotId: row.pilotId,
-    causeId: row.causeId,
-    pilot: { mode: row.mode, windLimitMps: row.windLimitMps, holdOff: row.holdOff },
-    rule: ruleIn(row),
-    moves: fromJson(row.moves),
-    stamps: fromJson(row.stamps),
-    plans: fromJson(row.plans),
-    sets: fromJson(row.sets),
-    failedAt: row.failedAt,
-    lists: row.lists,
-    checkpoint: row.checkpoint && fromJson([row.checkpoint])[0]!,
-  }));
+  return rows.map(keptIn);
 }
+
+/** A rep, for what hangs on it. */
+export interface Flown {
+  readonly pilotId: string;
+  /** For which it was flown; null: for whichever its drill decides. */
+  readonly weaknessId: string | null;
+  readonly drillId: DrillId;
+  readonly flownAt: string;
+}
+
+/** The same of the weaknesses that a rep counts for, where nothing is kept any more of what came after it. */
+export async function readKeptSharing({ tx }: SchoolTx, { pilotId, weaknessId, drillId, flownAt }: Flown) {
+  const { rows } = (await tx
+    .raw(SHARING, { whole: false, pilotId, weaknessId, drillId, flownAt })
+    .options(prepared('kept-sharing'))) as { rows: KeptRow[] };
+  return rows.map(keptIn);
+}
+
+const keptIn = (row: KeptRow) => ({
+  id: row.weaknessId,
+  pilotId: row.pilotId,
+  causeId: row.causeId,
+  pilot: { mode: row.mode, windLimitMps: row.windLimitMps, holdOff: row.holdOff },
+  rule: ruleIn(row),
+  moves: fromJson(row.moves),
+  stamps: fromJson(row.stamps),
+  plans: fromJson(row.plans),
+  sets: fromJson(row.sets),
+  failedAt: row.failedAt,
+  lists: row.lists,
+  checkpoint: row.checkpoint && fromJson([row.checkpoint])[0]!,
+});

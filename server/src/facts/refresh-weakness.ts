@@ -7,9 +7,9 @@ import type { SchoolTx } from '../db/in-school';
 import { prepared } from '../db/prepared';
 import { notFound } from '../problem/problem';
 import { moveOn } from './checkpoints';
-import type { KeptLists } from './read-kept';
+import { type KeptLists, readKeptSharing } from './read-kept';
 import { repsCounting } from './reps-that-count';
-import { sinceCheckpoints } from './since-checkpoints';
+import { type KeptSince, sinceCheckpoints, sinceCheckpointsSharing } from './since-checkpoints';
 
 /**
  * Works the weakness out again and keeps what lists need to know about it; within a batch, once at its end.
@@ -19,13 +19,12 @@ export async function refreshWeakness(school: SchoolTx, id: string): Promise<voi
     school.deferred.weaknesses.add(id);
     return;
   }
-  await refreshAll(school, [id]);
+  await refreshAll(school, await sinceCheckpoints(school, [id]));
 }
 
-/** Works several weaknesses of one pilot out again. @throws Problem 404 where one is not there */
-async function refreshAll(school: SchoolTx, ids: readonly string[]): Promise<void> {
-  const all = await sinceCheckpoints(school, ids);
-  if (all.length < ids.length) throw notFound('weakness');
+/** Works several weaknesses of one pilot out again. @throws Problem 404 where none is there */
+async function refreshAll(school: SchoolTx, all: readonly KeptSince[]): Promise<void> {
+  if (all.length === 0) throw notFound('weakness');
   const countingFor = await repsCounting(school, all);
   for (const each of all) {
     const { kept, since } = each;
@@ -53,41 +52,16 @@ export async function refreshSharing(
     school.deferred.drills.set(key, { pilotId, drillId: rep.drillId, flownAt });
     return;
   }
-  const sharing = await sharingSince(school, pilotId, rep);
-  await refreshAll(school, [...new Set([rep.weaknessId, ...sharing])]);
-}
-
-/**
- * The pilot's open weaknesses whose plan has the drill. What was kept of any of theirs after that instant is dropped:
- * something flown then came in late, or was taken back. Also of weaknesses that are over, since they may be opened
- * again.
- */
-async function sharingSince(
-  school: SchoolTx,
-  pilotId: string,
-  { drillId, flownAt }: { readonly drillId: DrillId; readonly flownAt: string },
-): Promise<string[]> {
-  const { rows } = (await school.tx
-    .raw(
-      `
-    with dropped as (
-      delete from weakness_checkpoints c using weaknesses w
-       where w.school_id = c.school_id and w.id = c.id and w.pilot_id = ? and c.before > ?)
-    select w.id from weaknesses w
-      join lateral (select drill_ids from plans p where p.school_id = w.school_id and p.weakness_id = w.id order by made_at desc limit 1) p on true
-     where w.pilot_id = ? and w.state not in ('closed', 'withdrawn') and ? = any(p.drill_ids)`,
-      [pilotId, flownAt, pilotId, drillId],
-    )
-    .options(prepared('sharing-since'))) as { rows: { id: string }[] };
-  return rows.map((row) => row.id);
+  await refreshAll(school, await sinceCheckpointsSharing(school, { ...rep, pilotId }));
 }
 
 /** Does now what a batch has put off. */
 export async function refreshDeferred(school: SchoolTx): Promise<void> {
   const { deferred: putOff, ...now } = school;
   if (!putOff) return;
-  for (const { pilotId, ...rep } of putOff.drills.values())
-    for (const id of await sharingSince(now, pilotId, rep)) putOff.weaknesses.add(id);
+  for (const flown of putOff.drills.values())
+    for (const { id } of await readKeptSharing(now, { ...flown, weaknessId: null }))
+      putOff.weaknesses.add(id);
   for (const id of putOff.weaknesses) await refreshWeakness(now, id);
   putOff.weaknesses.clear();
   putOff.drills.clear();

@@ -2,7 +2,7 @@ import type { Checkpoint } from '@skelby/core/clearance/second-edition';
 import { factsOf } from '@skelby/core/weakness/facts-of';
 import type { SchoolTx } from '../db/in-school';
 import { holding } from './checkpoints';
-import { readKept } from './read-kept';
+import { type Flown, readKept, readKeptSharing } from './read-kept';
 
 /** What is kept of a weakness, but its reps. */
 export type Kept = Awaited<ReturnType<typeof readKept>>[number];
@@ -18,13 +18,25 @@ export async function sinceCheckpoints(
   school: SchoolTx,
   ids: readonly string[],
 ): Promise<readonly KeptSince[]> {
-  const read = async (whole: boolean) =>
-    (await readKept(school, ids, whole)).map((kept) => ({
-      kept,
-      since: holding(factsOf({ ...kept, reps: [] }), kept.checkpoint),
-    }));
-  const short = await read(false);
-  return short.every(({ kept, since }) => since !== null || kept.checkpoint === null) ? short : read(true);
+  return unlessOneDoesNotHold(school, await readKept(school, ids, false));
+}
+
+/** The same of all that a rep counts for. */
+export const sinceCheckpointsSharing = async (
+  school: SchoolTx,
+  flown: Flown,
+): Promise<readonly KeptSince[]> => unlessOneDoesNotHold(school, await readKeptSharing(school, flown));
+
+async function unlessOneDoesNotHold(school: SchoolTx, all: readonly Kept[]): Promise<readonly KeptSince[]> {
+  const short = all.map((kept) => ({
+    kept,
+    since: holding(factsOf({ ...kept, reps: [] }), kept.checkpoint),
+  }));
+  if (short.every(({ kept, since }) => since !== null || kept.checkpoint === null)) return short;
+  return fromTheBeginning(
+    school,
+    all.map(({ id }) => id),
+  );
 }
 
 /** All that is kept of weaknesses, from the beginning. */
