@@ -47,8 +47,8 @@ async function fly(weaknessId: string, days: number, from = FIRST): Promise<read
 }
 
 const kept = (weaknessId: string) =>
-  school.here.server.db('weakness_checkpoints').where({ id: weaknessId }).first('before') as Promise<
-    { before: string } | undefined
+  school.here.server.db('weakness_checkpoints').where({ id: weaknessId }).first('before', 'opening') as Promise<
+    { before: string; opening: unknown } | undefined
   >;
 const differences = async () => (await checkDatabase(school.here.server.db)).differences;
 
