@@ -47,9 +47,10 @@ async function fly(weaknessId: string, days: number, from = FIRST): Promise<read
 }
 
 const kept = (weaknessId: string) =>
-  school.here.server.db('weakness_checkpoints').where({ id: weaknessId }).first('before', 'opening') as Promise<
-    { before: string; opening: unknown } | undefined
-  >;
+  school.here.server
+    .db('weakness_checkpoints')
+    .where({ id: weaknessId })
+    .first('before', 'opening') as Promise<{ before: string; opening: unknown } | undefined>;
 const differences = async () => (await checkDatabase(school.here.server.db)).differences;
 
 test('a life of many reps is gone on from; late, taken back, undone and changed it is worked out anew', async () => {
