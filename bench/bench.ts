@@ -20,6 +20,7 @@ import { measureConfusion, measureLogScoring, measurePilots } from './pilots';
 import { sayShare } from './accuracy';
 import { measureAccuracy } from './ranking';
 import { sayManySchools } from './many-schools';
+import { sayHundredfold } from './hundredfold';
 import { sayRepCost } from './rep-cost';
 import { sayTrust } from './trust';
 import { flyWhole } from './whole';
@@ -236,6 +237,7 @@ const ALONE: Readonly<Record<string, () => Promise<void>>> = {
   },
   async server() {
     say(`\nWhat one rep costs\n\n${await sayRepCost()}`);
+    say(`\nWhat a hundred times the records cost\n\n${await sayHundredfold()}`);
   },
   async trust() {
     say(`\n${sayTrust(process.env['TRUST'])}`);

@@ -1,7 +1,5 @@
-import { readdirSync, readFileSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import { v7 as uuid } from 'uuid';
-import { connect } from '../server/src/db/connection';
-import { inSchool } from '../server/src/db/in-school';
 import { tablesInOrder } from '../server/src/db/school-copy';
 import { loadDemo } from '../server/src/demo/load';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
@@ -9,6 +7,7 @@ import { rep, startTestServer, type TestServer, type Visitor } from '../server/s
 import { startCluster } from '../tools/cluster';
 import { throwawayFolder } from '../tools/places';
 import { say } from '../tools/say';
+import { type Ask, costOf, type PageCost } from './page-cost';
 
 /**
  * What every page costs one school when it is alone and when it is one of a thousand: buffers that its statements look
@@ -18,9 +17,6 @@ import { say } from '../tools/say';
 const SCHOOLS = Number(process.env['SCHOOLS'] ?? 1_000);
 const OCCURRENCES = 1_000;
 const REPS = 5_000;
-const ASKED = 30;
-/** Ticks of a processor's clock in /proc, a second. */
-const TICKS = 100;
 
 /** Rows of these are found by a key that spans all schools: another school cannot have the same. */
 const OF_ONE = ['accounts', 'devices', 'invitations', 'pilot_links'];
@@ -74,82 +70,6 @@ async function addSchools(server: TestServer): Promise<void> {
     ]);
   }
   await db.raw('vacuum analyze');
-}
-
-/** Processor time of all processes of the database so far, ms. */
-function databaseMs(): number {
-  let ticks = 0;
-  for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name))) {
-    try {
-      const stat = readFileSync(`/proc/${pid}/stat`, 'utf8');
-      if (!stat.includes('(postgres)')) continue;
-      const fields = stat.slice(stat.lastIndexOf(')') + 2).split(' ');
-      // Its own, and of those it has started that have ended.
-      for (const field of fields.slice(11, 15)) ticks += Number(field);
-    } catch {
-      // It has ended meanwhile.
-    }
-  }
-  return (1_000 * ticks) / TICKS;
-}
-
-interface PageCost {
-  readonly statements: number;
-  readonly buffers: number;
-  readonly cpuMs: number;
-}
-
-type Plan = {
-  readonly Plan: { readonly 'Shared Hit Blocks': number; readonly 'Shared Read Blocks': number };
-};
-
-/** Buffers of statements that were asked, asked again under the same settings. */
-async function buffersOf(
-  url: string,
-  schoolId: string,
-  asked: readonly { readonly sql: string; readonly bindings: readonly unknown[] }[],
-): Promise<number> {
-  const db = connect(url);
-  let buffers = 0;
-  try {
-    await inSchool(db, { schoolId, accountId: null }, async ({ tx }) => {
-      for (const { sql, bindings } of asked) {
-        // The first time a connection reads of tables and functions what it then knows.
-        for (const isKnown of [false, true]) {
-          const { rows } = (await tx.raw(
-            `explain (analyze, buffers, format json) ${sql.replace(/\$\d+/g, '?')}`,
-            bindings as never,
-          )) as { rows: Record<string, readonly Plan[]>[] };
-          const plan = Object.values(rows[0]!)[0]![0]!.Plan;
-          if (isKnown) buffers += plan['Shared Hit Blocks'] + plan['Shared Read Blocks'];
-        }
-      }
-    });
-  } finally {
-    await db.destroy();
-  }
-  return buffers;
-}
-
-type Ask = (visitor: Visitor) => Promise<{ readonly status: number }>;
-
-async function costOf(server: TestServer, visitor: Visitor, schoolId: string, ask: Ask): Promise<PageCost> {
-  const asked: { sql: string; bindings: unknown[] }[] = [];
-  const note = ({ sql, bindings }: { sql: string; bindings: unknown[] }) => {
-    if (/^\s*(select|with|insert|update)/i.test(sql) && !sql.includes('set_config'))
-      asked.push({ sql, bindings });
-  };
-  for (let i = 0; i < 5; i += 1) await ask(visitor);
-  const { asked: pages, ahead } = server.lanes;
-  for (const lane of [pages, ahead]) lane.on('query', note);
-  const { status } = await ask(visitor);
-  for (const lane of [pages, ahead]) lane.off('query', note);
-  if (status !== 200) throw new Error(`A page was answered ${status}.`);
-  const [cpu, database] = [process.cpuUsage(), databaseMs()];
-  for (let i = 0; i < ASKED; i += 1) await ask(visitor);
-  const { user, system } = process.cpuUsage(cpu);
-  const cpuMs = ((user + system) / 1_000 + databaseMs() - database) / ASKED;
-  return { statements: asked.length, buffers: await buffersOf(server.appUrl, schoolId, asked), cpuMs };
 }
 
 /** Every page of a trainer, and a rep. */

@@ -15,15 +15,14 @@ import {
 } from '../server/src/testing/test-school';
 import { startCluster } from '../tools/cluster';
 import { throwawayFolder } from '../tools/places';
+import { A_DAY, fillWithReps, openedLongAgo } from './flown-long';
 
 /** What one rep costs beside a bare insert in the same run, for pilots with ever more reps behind them. */
 
 const SIZES = [20, 1_000, 10_000] as const;
 const ROUNDS = 60;
 const WARM_UP = 5;
-const A_DAY = 12;
 const FIRST_DAY = '2026-03-04';
-const OPENED_AT = '2020-01-02T09:00:00Z';
 
 interface RepCost extends Transaction {
   readonly behind: number;
@@ -54,24 +53,6 @@ async function timed(work: () => Promise<unknown>): Promise<number> {
   const started = performance.now();
   await work();
   return performance.now() - started;
-}
-
-/** Reps of a weakness over so many flying days, as they are flown: practice, then tests in an announced set. */
-async function fill({ db }: TestServer, weaknessId: string, behind: number): Promise<void> {
-  await db.raw(
-    `
-    with w as (select school_id, id, pilot_id from weaknesses where id = ?),
-         n as (select i, ('2026-03-03'::date + (i / ${A_DAY}) - ?::int) as day, i % ${A_DAY} as k from generate_series(0, ? - 1) i),
-         sets as (
-           insert into test_sets (school_id, id, weakness_id, drill_id, side, number, day, at)
-           select w.school_id, gen_random_uuid(), w.id, 'tail-in-hover', null, 4, n.day, n.day + time '10:00'
-             from w, n where n.k = 8 returning id, day)
-    insert into reps (school_id, id, weakness_id, pilot_id, drill_id, purpose, met, band, flown_on, mode, pilot_relative, pack, day, flown_at, test_set_id)
-    select w.school_id, gen_random_uuid(), w.id, w.pilot_id, 'tail-in-hover', case when k >= 8 then 'test' else 'practice' end, i % 4 <> 1,
-           'calm', 'craft', 'position-hold', false, 1, n.day, n.day + time '10:01' + k * interval '1 minute', s.id
-      from w, n left join sets s on s.day = n.day and n.k >= 8`,
-    [weaknessId, Math.ceil(behind / A_DAY), behind],
-  );
 }
 
 /** The transaction of one rep, in this process. */
@@ -159,14 +140,8 @@ function waysToRecord(server: TestServer, trainer: Visitor, { schoolId, pilotId,
 async function costWith(server: TestServer, behind: number): Promise<RepCost> {
   const { trainer, schoolId } = await server.school(`With ${behind}`);
   const { pilotId, weaknessId } = await withWeakness(trainer);
-  // Opened long ago; what was written down is not changed but here.
-  await server.db.transaction(async (tx) => {
-    await tx.raw('set local session_replication_role = replica');
-    await tx('moves').where({ weaknessId }).update({ at: OPENED_AT });
-    await tx('plans').where({ weaknessId }).update({ madeAt: OPENED_AT });
-    await tx('opening_stamps').where({ weaknessId }).update({ at: OPENED_AT });
-  });
-  await fill(server, weaknessId, behind);
+  await openedLongAgo(server, weaknessId);
+  await fillWithReps(server, weaknessId, behind);
   await server.db.raw('analyze reps; analyze test_sets');
   const { insert, transaction, asked, endToEnd, close } = waysToRecord(server, trainer, {
     schoolId,

@@ -31,7 +31,7 @@ import { drillVersions } from './pages/drills';
 import { occurrencePage } from './pages/occurrence';
 import { historyPage } from './pages/history';
 import { pilotEverything } from './pages/pilot-everything';
-import { pilotPage } from './pages/pilot-page';
+import { occurrencesBefore, pilotPage } from './pages/pilot-page';
 import { pilotPortal } from './pages/pilot-portal';
 import { carriedSince } from './pages/prefetch';
 import { calibrationPage } from './pages/calibration';
@@ -65,6 +65,7 @@ const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown
   '/sessions': recentSessions,
   '/drills': drillVersions,
   '/pilots/:id': (school, ctx) => pilotPage(school, keyIn(ctx, 'id', 'pilot')),
+  '/pilots/:id/occurrences': (school, ctx) => occurrencesBefore(school, keyIn(ctx, 'id', 'pilot'), ctx),
   '/sessions/:id': (school, ctx) => sessionOf(school, keyIn(ctx, 'id', 'session')),
   '/weaknesses/:id': (school, ctx) =>
     weaknessPage(school, keyIn(ctx, 'id', 'weakness'), ctx.query['reps'] === 'lately'),

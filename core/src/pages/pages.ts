@@ -174,7 +174,10 @@ export interface PilotPage {
   readonly links: readonly PilotLink[];
   readonly pilot: Pilot;
   readonly weaknesses: readonly WeaknessLine[];
+  /** Newest first, the first of them. */
   readonly occurrences: readonly Occurrence[];
+  /** How many there are in all, and how many of each kind count; absent in a copy kept by an older version: those above. */
+  readonly occurred?: { readonly all: number; readonly crashes: number; readonly nearMisses: number };
   readonly reps: readonly {
     readonly drillId: DrillId;
     readonly purpose: Purpose;
@@ -191,6 +194,11 @@ export interface PilotPage {
     readonly since: string | null;
   };
   readonly flights: readonly Flight[];
+}
+
+/** Occurrences of a pilot before one of them, newest first. */
+export interface OccurrencesPage extends Pick<PilotPage, 'occurrences'> {
+  readonly hasMore: boolean;
 }
 
 export interface WeaknessMove extends Move {

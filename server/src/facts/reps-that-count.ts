@@ -59,7 +59,7 @@ export async function repsCounting({ tx }: SchoolTx, wanted: readonly KeptSince[
 }
 
 /** So many of the last reps of a weakness are on its page, and so many of the pilot's make one look for that. */
-export const LATELY = 300;
+export const LATELY = 150;
 const OF_A_PILOT = 2000;
 
 /** Those of weaknesses of which there is a great deal, or of whose pilot. */

@@ -2,10 +2,14 @@ import { rowsBy } from '../facts/by';
 import { knownOfEach, type KnownOfPilots } from '../facts/known-of-pilot';
 import type { SchoolTx } from '../db/in-school';
 import { rowsOf } from '../db/rows-of';
-import { notFound } from '../problem/problem';
+import { badField, notFound } from '../problem/problem';
+import type { Occurrence, OccurrencesPage, PilotPage } from '@skelby/core/pages/pages';
+import { UUID } from '@skelby/core/vocabulary/key';
+import type { Context } from 'koa';
 import { linksOf } from './pilot-links';
 
 const FLIGHTS_SHOWN = 30;
+const OCCURRENCES_SHOWN = 60;
 /** More than are shown: a phone may take some back. */
 const VALUES_SENT = 20;
 
@@ -13,6 +17,24 @@ interface OfPilot {
   readonly pilotId: string;
 }
 const NEVER_FLOWN = { flights: 0, packs: 0, minutes: 0, since: null };
+const NOTHING_OCCURRED: PilotPage['occurred'] = { all: 0, crashes: 0, nearMisses: 0 };
+
+/** The occurrences of a pilot before one of them, newest first, a page at a time. */
+export async function occurrencesBefore(
+  { tx }: SchoolTx,
+  pilotId: string,
+  { query }: Context,
+): Promise<OccurrencesPage> {
+  const { before } = query;
+  if (typeof before !== 'string' || !UUID.test(before))
+    throw badField('before', 'before must be the key of an occurrence.');
+  const { rows } = (await tx.raw(
+    `select * from occurrences where pilot_id = ? and (happened_at, id) < (select happened_at, id from occurrences where id = ?)
+      order by happened_at desc, id desc limit ?`,
+    [pilotId, before, OCCURRENCES_SHOWN + 1],
+  )) as { rows: Occurrence[] };
+  return { occurrences: rows.slice(0, OCCURRENCES_SHOWN), hasMore: rows.length > OCCURRENCES_SHOWN };
+}
 
 /** Everything about one pilot: weaknesses, occurrences, reps by drill, and what was flown. */
 export async function pilotPage(school: SchoolTx, id: string) {
@@ -30,15 +52,20 @@ function rowsOfPilots(school: SchoolTx, ids: readonly string[]) {
   const { tx } = school;
   return Promise.all([
     rowsOf<{ readonly id: string }>(tx, tx('pilots').whereRaw('id = any(?::uuid[])', [[...ids]])),
-    rowsOf<OfPilot>(
+    rowsOf<OfPilot & { readonly lastAt: string }>(
       tx,
       tx.raw(
         `
-    select pilot_id, drill_id, purpose, count(*) as reps, count(*) filter (where met) as met, max(day) as last_day,
-      coalesce(to_json((array_agg(json_build_object('id', id, 'flownAt', to_char(flown_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'met', met, 'value', measure)
-        order by flown_at desc, id desc) filter (where measure is not null))[1:?]), '[]') as values
-      from reps where pilot_id = any(?::uuid[]) and taken_back_at is null
-      group by pilot_id, drill_id, purpose order by max(flown_at) desc`,
+    select flown.*, coalesce((select json_agg(v) from (
+        select id, to_char(flown_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as "flownAt", met, measure as value
+          from reps r where r.pilot_id = flown.pilot_id and r.drill_id = flown.drill_id and r.purpose = flown.purpose
+           and measure is not null and taken_back_at is null
+         order by flown_at desc, id desc limit ?) v), '[]') as values
+      from (
+        select pilot_id, drill_id, purpose, count(*) as reps, count(*) filter (where met) as met, max(day) as last_day, max(flown_at) as last_at
+          from reps where pilot_id = any(?::uuid[]) and taken_back_at is null
+         group by pilot_id, drill_id, purpose) flown
+     order by last_at desc`,
         [VALUES_SENT, [...ids]],
       ),
     ),
@@ -70,9 +97,23 @@ function rowsOfPilots(school: SchoolTx, ids: readonly string[]) {
     ),
     rowsOf<OfPilot>(
       tx,
-      tx('occurrences')
-        .whereRaw('pilot_id = any(?::uuid[])', [[...ids]])
-        .orderBy('happened_at', 'desc'),
+      tx.raw(
+        `
+    select o.* from unnest(?::uuid[]) p(id)
+     cross join lateral (select * from occurrences where pilot_id = p.id order by happened_at desc, id desc limit ?) o
+     order by o.happened_at desc, o.id desc`,
+        [[...ids], OCCURRENCES_SHOWN],
+      ),
+    ),
+    rowsOf<OfPilot & PilotPage['occurred']>(
+      tx,
+      tx.raw(
+        `
+    select pilot_id, count(*) as all, count(*) filter (where kind = 'crash' and withdrawn_at is null) as crashes,
+      count(*) filter (where kind = 'near-miss' and withdrawn_at is null) as near_misses
+      from occurrences where pilot_id = any(?::uuid[]) group by pilot_id`,
+        [[...ids]],
+      ),
     ),
     linksOf(school, ids),
   ]);
@@ -80,18 +121,20 @@ function rowsOfPilots(school: SchoolTx, ids: readonly string[]) {
 
 /** The pages of several by their keys, in as many statements as of one. @param ofPilots where that was read already */
 export async function pilotPages(school: SchoolTx, ids: readonly string[], ofPilots?: KnownOfPilots) {
-  const [known, [pilots, reps, flown, flights, weaknessRows, occurrenceRows, linkRows]] = await Promise.all([
-    knownOfEach(
-      school,
-      ids.map((pilotId) => ({ pilotId, weaknessId: null })),
-      ofPilots,
-    ),
-    rowsOfPilots(school, ids),
-  ]);
+  const [known, [pilots, reps, flown, flights, weaknessRows, occurrenceRows, occurredRows, linkRows]] =
+    await Promise.all([
+      knownOfEach(
+        school,
+        ids.map((pilotId) => ({ pilotId, weaknessId: null })),
+        ofPilots,
+      ),
+      rowsOfPilots(school, ids),
+    ]);
   const knownBy = new Map(ids.map((id, i) => [id, known[i]!]));
   const [repsOf, flownOf] = [of(reps), of(flown)];
   const flightsOf = of(flights.map(({ nth: _, ...flight }) => flight));
   const [weaknesses, occurrences, links] = [of(weaknessRows), of(occurrenceRows), of(linkRows)];
+  const occurred = of(occurredRows);
   return Object.fromEntries(
     pilots.map((pilot) => [
       pilot.id,
@@ -100,7 +143,8 @@ export async function pilotPages(school: SchoolTx, ids: readonly string[], ofPil
         known: knownBy.get(pilot.id)!,
         weaknesses: weaknesses(pilot.id),
         occurrences: occurrences(pilot.id),
-        reps: withoutPilot(repsOf(pilot.id)) as unknown[],
+        occurred: withoutPilot(occurred(pilot.id))[0] ?? NOTHING_OCCURRED,
+        reps: withoutPilot(repsOf(pilot.id)).map(({ lastAt: _, ...line }) => line) as unknown[],
         flown: (withoutPilot(flownOf(pilot.id))[0] ?? NEVER_FLOWN) as unknown,
         links: withoutPilot(links(pilot.id)) as unknown,
         flights: flightsOf(pilot.id),

@@ -43,7 +43,7 @@ test('the newest of one’s own pilots and of others’, how many there are, and
 
   const { body: today } = await trainer.get<TodayList>('/today');
   const of = (pilotId: string) => today.toDebrief.filter((each) => each.pilotId === pilotId);
-  expect([of(mine).length, of(others).length]).toEqual([60, 60]);
+  expect([of(mine).length, of(others).length]).toEqual([40, 40]);
   expect(today.toDebriefInAll).toEqual({ mine: MANY, all: 2 * MANY });
   const at = today.toDebrief.map(({ happenedAt }) => happenedAt);
   expect(at).toEqual([...at].sort().reverse());

@@ -8,7 +8,7 @@ import type { SchoolTx } from '../db/in-school';
 import { rowsOf } from '../db/rows-of';
 
 /** So many occurrences to debrief stand on Today, of one's own pilots and of others': the rest is behind a count. */
-const AT_FIRST = 60;
+const AT_FIRST = 40;
 const A_PAGE = 100;
 
 /** Whether others train the pilot, and not whoever asks; as `trainedNowBy` has it. */

@@ -20,7 +20,9 @@ import { KIND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, STATE_WORDS } from '../.
 import { OwnLink } from './OwnLink';
 import { Trainers } from './Trainers';
 import { PilotData } from './PilotData';
+import { occurredNow } from '../../offline/overlay/occurred';
 import { usePilot } from '../../offline/overlay/pilot-queries';
+import { Occurrences } from './Occurrences';
 import { valuesLine } from '../../shared/copy/value-copy';
 import { crashRateWords, nearMissRateWords } from '../../shared/copy/rate-copy';
 
@@ -43,9 +45,8 @@ function WeaknessRows({ lines, empty }: { readonly lines: readonly WeaknessLine[
 function Flown({ page, roster }: { readonly page: PilotPage; readonly roster: Roster | undefined }) {
   const units = useUnits();
   const { flights, packs, minutes, since } = page.flown;
-  const count = (kind: string) =>
-    page.occurrences.filter((each) => each.kind === kind && !each.withdrawnAt).length;
-  const nearMisses = nearMissRateWords(count('near-miss'), flights);
+  const occurred = occurredNow(page);
+  const nearMisses = nearMissRateWords(occurred.nearMisses, flights);
   return (
     <Part
       heading="Flown"
@@ -54,7 +55,7 @@ function Flown({ page, roster }: { readonly page: PilotPage; readonly roster: Ro
       {since ? (
         <Words>{`${plural(flights, 'flight')}, ${plural(packs, 'pack')}, ${Math.round(minutes)} min since ${sayDay(since)}.`}</Words>
       ) : null}
-      <Words>{crashRateWords(count('crash'), flights)}</Words>
+      <Words>{crashRateWords(occurred.crashes, flights)}</Words>
       {nearMisses ? <Words>{nearMisses}</Words> : null}
       {roster ? (
         <Rows>
@@ -157,20 +158,7 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
           <WeaknessRows lines={past} empty="" />
         </Part>
       ) : null}
-      <Part heading="Occurrences">
-        <Rows empty="None logged." atFirst={12}>
-          {page.occurrences.map((each) => (
-            <LinkRow
-              key={each.id}
-              href={`/occurrence/${each.id}`}
-              title={`${KIND_WORDS[each.kind]}: ${causeWords(each.confirmedCauseId ?? each.causeId).name}${each.confirmedCauseId ? '' : '?'}`}
-              under={[each.withdrawnAt ? 'Withdrawn' : null, sayDay(each.day), each.note]
-                .filter(Boolean)
-                .join(' · ')}
-            />
-          ))}
-        </Rows>
-      </Part>
+      <Occurrences page={page} />
       {pilot.forgottenAt ? null : (
         <>
           {roster ? <Trainers pilot={pilot} roster={roster} /> : null}

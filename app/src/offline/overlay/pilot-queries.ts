@@ -1,5 +1,5 @@
-import type { PilotPage } from '@skelby/core/pages/pages';
-import { useQuery } from '@tanstack/react-query';
+import type { OccurrencesPage, PilotPage } from '@skelby/core/pages/pages';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { get } from '../../shared/api/client';
 import { pilotOver } from './pilot';
@@ -13,3 +13,14 @@ export function usePilot(id: string) {
     true,
   );
 }
+
+/** Occurrences that are not on a pilot's page, newest first, page after page. @param last on the page */
+export const useOlderOccurrences = (pilotId: string, last: string | undefined) =>
+  useInfiniteQuery({
+    queryKey: ['older-occurrences', pilotId, last],
+    enabled: false,
+    initialPageParam: last,
+    queryFn: ({ pageParam }) => get<OccurrencesPage>(`/pilots/${pilotId}/occurrences?before=${pageParam}`),
+    getNextPageParam: ({ occurrences, hasMore }) => (hasMore ? occurrences.at(-1)?.id : null),
+    gcTime: 0,
+  });

@@ -13,6 +13,7 @@ import type {
 import { done } from '../outbox/commands';
 import { notYetIn, type Waiting } from '../outbox/waiting';
 import type { Kept } from './kept';
+import { occurredNow } from './occurred';
 import { occurrenceOver, stepOfOccurrence } from './occurrence';
 import { byDay, rosterOver, rowsWith } from './roster';
 import { linesOver, surroundingsOf } from './weakness';
@@ -141,6 +142,7 @@ export function pilotOver(kept: Kept, items: readonly Waiting[], id: string): Pi
     ({ keys, body }) => body.pilotId === id || page.flights.some((flight) => flight.id === keys.id),
   );
   const flights = rowsWith<Flight>(page.flights, changed);
+  const occurrences = occurrencesWith({ kept, items, waiting }, id, page.occurrences);
   const touched = flights.filter((flight) => changed.some(({ keys }) => keys.id === flight.id));
   return {
     ...page,
@@ -153,7 +155,8 @@ export function pilotOver(kept: Kept, items: readonly Waiting[], id: string): Pi
     )
       .filter((line) => line.pilotId === id)
       .sort((a, b) => b.openedAt.localeCompare(a.openedAt)),
-    occurrences: occurrencesWith({ kept, items, waiting }, id, page.occurrences),
+    occurrences,
+    occurred: occurredNow(page, occurrences),
     reps: repsWith({ kept, items, waiting }, id, page.reps),
     flown: flownWith(page.flown, page.flights, touched),
     flights: [...flights].sort(byDay).slice(0, FLIGHTS_SHOWN),

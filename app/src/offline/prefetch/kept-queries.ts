@@ -20,6 +20,7 @@ const NOT_KEPT = [
   'invitation',
   'history',
   'earlier-reps',
+  'older-occurrences',
   'to-debrief',
   'whole-weakness',
   'imports',

@@ -1,0 +1,46 @@
+import { causeWords } from '@skelby/copy/causes';
+import type { PilotPage } from '@skelby/core/pages/pages';
+import { occurredNow } from '../../offline/overlay/occurred';
+import { useOlderOccurrences } from '../../offline/overlay/pilot-queries';
+import { grouped, KIND_WORDS } from '../../shared/copy/copy';
+import { sayDay } from '../../shared/copy/dates';
+import { OlderOnes } from '../../shared/ui/OlderOnes';
+import { LinkRow, Rows } from '../../shared/ui/Rows';
+import { Part } from '../../shared/ui/Screen';
+import { Words } from '../../shared/ui/Words';
+
+/** The newest occurrences of a pilot; the others are asked for. */
+export function Occurrences({ page }: { readonly page: PilotPage }) {
+  const { all } = occurredNow(page);
+  const older = useOlderOccurrences(page.pilot.id, page.occurrences.at(-1)?.id);
+  const known = new Map(
+    [page, ...(older.data?.pages ?? [])].flatMap((each) => each.occurrences).map((each) => [each.id, each]),
+  );
+  const left = all > known.size;
+  return (
+    <Part heading="Occurrences">
+      {/* What was asked for is read, so all of it is drawn. */}
+      <Rows empty="None logged." {...(older.data ? {} : { atFirst: 12 })}>
+        {[...known.values()].map((each) => (
+          <LinkRow
+            key={each.id}
+            href={`/occurrence/${each.id}`}
+            title={`${KIND_WORDS[each.kind]}: ${causeWords(each.confirmedCauseId ?? each.causeId).name}${each.confirmedCauseId ? '' : '?'}`}
+            under={[each.withdrawnAt ? 'Withdrawn' : null, sayDay(each.day), each.note]
+              .filter(Boolean)
+              .join(' · ')}
+          />
+        ))}
+      </Rows>
+      {older.error ? <Words as="strong" role="alert">{`! ${older.error.message}`}</Words> : null}
+      {left ? <Words as="soft">{`${grouped(known.size)} of ${grouped(all)}.`}</Words> : null}
+      <OlderOnes
+        list={{
+          ...older,
+          hasNextPage: left && (older.data === undefined || older.hasNextPage),
+          fetchNextPage: () => older.fetchNextPage(),
+        }}
+      />
+    </Part>
+  );
+}
