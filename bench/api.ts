@@ -33,7 +33,7 @@ export interface ApiFigures {
   readonly failed: number;
 }
 
-interface Asked {
+export interface Asked {
   readonly what: string;
   readonly method: string;
   readonly path: () => string;
@@ -45,14 +45,15 @@ interface Asked {
  * would.
  * The time of each runs from when it was due: a stall of the server is felt by all that come in it.
  */
-async function sendEvenly(
+export async function sendEvenly(
   base: string,
   headers: Record<string, string>,
-  { what, method, path, body }: Asked,
+  ask: Asked | ((turn: number) => Asked),
   seconds: number,
+  perSecond = PER_SECOND,
 ): Promise<ApiFigures> {
   const agent = new http.Agent({ keepAlive: true });
-  const send = (due: number) =>
+  const send = ({ method, path, body }: Asked, due: number) =>
     new Promise<{ ms: number; ok: boolean }>((resolve) => {
       const failed = () => {
         resolve({ ms: performance.now() - due, ok: false });
@@ -73,13 +74,15 @@ async function sendEvenly(
         .once('error', failed)
         .end(body?.());
     });
+  const askedIn = (turn: number) => (typeof ask === 'function' ? ask(turn) : ask);
+  const { what } = askedIn(0);
   const started = performance.now();
   const sent: ReturnType<typeof send>[] = [];
-  for (let turn = 0; turn < seconds * PER_SECOND; turn += 1) {
-    const due = started + (turn * 1000) / PER_SECOND;
+  for (let turn = 0; turn < seconds * perSecond; turn += 1) {
+    const due = started + (turn * 1000) / perSecond;
     const wait = due - performance.now();
     if (wait > 0) await setTimeout(wait);
-    sent.push(send(due));
+    sent.push(send(askedIn(turn), due));
   }
   const answers = await Promise.all(sent);
   agent.destroy();

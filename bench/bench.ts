@@ -20,6 +20,7 @@ import { measureConfusion, measureLogScoring, measurePilots } from './pilots';
 import { sayShare } from './accuracy';
 import { measureAccuracy } from './ranking';
 import { sayManySchools } from './many-schools';
+import { measureMix } from './mix';
 import { sayHundredfold } from './hundredfold';
 import { sayRepCost } from './rep-cost';
 import { sayTrust } from './trust';
@@ -168,6 +169,19 @@ const WITH_THE_APP: Readonly<Record<string, (running: Running) => Promise<void>>
         `p50 ${ms(api.p50)}   p95 ${ms(api.p95)}   p99 ${ms(api.p99)}   (${api.answered} answered, ${api.failed} failed)`,
       );
   },
+  async mix({ base, pid }) {
+    const mix = await measureMix(base, pid);
+    say(
+      `\nDemo school, 40 % Today, 25 % a weakness, 25 % a rep, 10 % an entry: 50 requests a second for ${mix.seconds} s`,
+    );
+    row('  answered, failed', `${mix.requests - mix.failed}, ${mix.failed}`);
+    row(
+      '  processor time a request, server and database (aim: 8 ms)',
+      `${mix.serverMs.toFixed(2)} + ${mix.databaseMs.toFixed(2)} = ${(mix.serverMs + mix.databaseMs).toFixed(2)} ms`,
+    );
+    row('  p50, p99', `${mix.p50.toFixed(1)}, ${mix.p99.toFixed(1)} ms`);
+    row('  /healthz meanwhile, p50, p99', `${mix.healthP50.toFixed(1)}, ${mix.healthP99.toFixed(1)} ms`);
+  },
   async exchange({ base, pid }) {
     const exchange = await measureExchange(base, pid);
     say(`\nOccurrences as a file: ${exchange.rows} rows, ${exchange.fileMb.toFixed(1)} MB`);
@@ -279,7 +293,7 @@ async function withTheApp(work: (running: Running) => Promise<void>): Promise<vo
 }
 
 /** Parts that take long, and run when they are named. */
-const ONCE = new Set(['load']);
+const ONCE = new Set(['load', 'mix']);
 
 /**
  * Prints the figures that the project keeps an eye on. They are measured, never asserted.

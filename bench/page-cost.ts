@@ -1,30 +1,11 @@
-import { readdirSync, readFileSync } from 'node:fs';
 import { connect } from '../server/src/db/connection';
 import { inSchool } from '../server/src/db/in-school';
 import type { TestServer, Visitor } from '../server/src/testing/test-school';
+import { databaseMs } from './processor-time';
 
 /** What one page costs: statements, buffers that they look at, and processor time of server and database. */
 
 const ASKED = 30;
-/** Ticks of a processor's clock in /proc, a second. */
-const TICKS = 100;
-
-/** Processor time of all processes of the database so far, ms. */
-function databaseMs(): number {
-  let ticks = 0;
-  for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name))) {
-    try {
-      const stat = readFileSync(`/proc/${pid}/stat`, 'utf8');
-      if (!stat.includes('(postgres)')) continue;
-      const fields = stat.slice(stat.lastIndexOf(')') + 2).split(' ');
-      // Its own, and of those it has started that have ended.
-      for (const field of fields.slice(11, 15)) ticks += Number(field);
-    } catch {
-      // It has ended meanwhile.
-    }
-  }
-  return (1_000 * ticks) / TICKS;
-}
 
 export interface PageCost {
   readonly statements: number;
