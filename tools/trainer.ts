@@ -55,10 +55,12 @@ export async function runTrainer(options: TrainerOptions): Promise<number> {
   try {
     await withDatabase(url, (db) =>
       db.transaction(async (tx) => {
-        if (await tx('accounts').where({ email: wanted.email }).first())
-          throw new CannotGoOn(`${wanted.email} signs in already: choose another address.`);
         const there = (await tx('schools').where({ name: wanted.school }).first('id')) as
           { id: string } | undefined;
+        if (there && (await tx('accounts').where({ schoolId: there.id, email: wanted.email }).first()))
+          throw new CannotGoOn(
+            `${wanted.email} signs in to ${wanted.school} already: choose another address.`,
+          );
         await insertTrainer(tx, there?.id ?? (await addSchool(tx, { name: wanted.school })), wanted);
       }),
     );

@@ -1,6 +1,7 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ApiProblem, get, NoConnection, post } from '../shared/api/client';
 import type { Me } from '@skelby/core/pages/pages';
+import type { OtherSchool } from '@skelby/core/pages/people';
 import { outbox } from './outbox/use-outbox';
 import { wipeQueries } from './prefetch/kept-queries';
 import { forget, forgetAll, keep, kept } from '../shared/storage/storage';
@@ -60,7 +61,8 @@ export function useMe() {
 export function useSignIn() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (fields: { email: string; password: string; code?: string }) => post('/sign-in', fields),
+    mutationFn: (fields: { email: string; password: string; code?: string; schoolId?: string }) =>
+      post('/sign-in', fields),
     onSuccess: () => {
       forget(OWED);
       client.removeQueries({ predicate: (query) => query.queryKey[0] !== ME });
@@ -85,6 +87,26 @@ export function useSignOut() {
       await wipeDevice(client);
       if (!told) keep(OWED, true);
       client.setQueryData([ME], null);
+    },
+  });
+}
+
+/** The other schools where one's address signs in; none without signal. */
+export const useOtherSchools = () =>
+  useQuery({
+    queryKey: ['other-schools'],
+    queryFn: () => get<readonly OtherSchool[]>('/me/schools'),
+    gcTime: 0,
+  });
+
+/** Goes to another school: what this device holds of the one before is wiped first. */
+export function useGoToSchool() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (fields: { readonly schoolId: string; readonly code?: string }) => post('/me/school', fields),
+    onSuccess: async () => {
+      await wipeDevice(client);
+      await client.resetQueries({ queryKey: [ME] });
     },
   });
 }

@@ -1,12 +1,13 @@
 import { type Href, Redirect, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ApiProblem } from '../shared/api/client';
+import { ApiProblem, type Clash } from '../shared/api/client';
 import { errorsIn } from '../shared/api/errors-in';
 import { Button } from '../shared/ui/Button';
 import { SmallLadder } from '../shared/ui/Ladder';
 import { Note } from '../shared/ui/Note';
 import { Screen } from '../shared/ui/Screen';
+import { Choice } from '../shared/forms/Choice';
 import { TextBox } from '../shared/forms/TextBox';
 import { Words } from '../shared/ui/Words';
 import { useMe, useSignIn } from '../offline/account-queries';
@@ -20,19 +21,27 @@ export function SignIn() {
   const [code, setCode] = useState('');
   // Asked for once, it stays there: a wrong one is typed again beside the password that was right.
   const [asksCode, setAsksCode] = useState(false);
+  const [schools, setSchools] = useState<NonNullable<Clash['schools']>>([]);
+  const [schoolId, setSchoolId] = useState<string | null>(null);
   if (me.data)
     return <Redirect href={(next?.startsWith('/') && !next.startsWith('//') ? next : '/') as Href} />;
 
   const errors = errorsIn(signIn.error);
-  const submit = () =>
+  const submit = (at = schoolId) =>
     signIn.mutate(
-      { email, password, ...(asksCode ? { code } : {}) },
+      { email, password, ...(asksCode ? { code } : {}), ...(at === null ? {} : { schoolId: at }) },
       {
         onError: (error) => {
-          if (error instanceof ApiProblem && error.clash.needs === 'code') setAsksCode(true);
+          if (!(error instanceof ApiProblem)) return;
+          if (error.clash.needs === 'code') setAsksCode(true);
+          if (error.clash.needs === 'school') setSchools(error.clash.schools ?? []);
         },
       },
     );
+  const choose = (id: string) => {
+    setSchoolId(id);
+    submit(id);
+  };
   return (
     <Screen title="Skelby">
       <View style={{ maxWidth: 460, gap: 18 }}>
@@ -48,7 +57,7 @@ export function SignIn() {
           inputMode="email"
           autoComplete="username"
           autoCapitalize="none"
-          onSubmitEditing={submit}
+          onSubmitEditing={() => submit()}
         />
         <TextBox
           label="Password"
@@ -57,8 +66,16 @@ export function SignIn() {
           error={errors.of('password')}
           secureTextEntry
           autoComplete="current-password"
-          onSubmitEditing={submit}
+          onSubmitEditing={() => submit()}
         />
+        {schools.length > 0 ? (
+          <Choice
+            label="School"
+            value={schoolId}
+            onChange={choose}
+            options={schools.map(({ id, name }) => ({ value: id, label: name }))}
+          />
+        ) : null}
         {asksCode ? (
           <TextBox
             label="Code"
@@ -69,7 +86,7 @@ export function SignIn() {
             autoComplete="one-time-code"
             autoCapitalize="none"
             autoFocus
-            onSubmitEditing={submit}
+            onSubmitEditing={() => submit()}
           />
         ) : null}
         {errors.whole ? (
@@ -80,7 +97,7 @@ export function SignIn() {
         <Button
           kind="main"
           label={signIn.isPending ? 'Signing in …' : 'Sign in'}
-          onPress={submit}
+          onPress={() => submit()}
           disabled={signIn.isPending}
         />
         <Words as="soft">

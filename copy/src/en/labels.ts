@@ -33,6 +33,7 @@ export const LABEL_WORDS: Readonly<Record<Exclude<FieldLabel, `=${string}`>, str
   'pilot-relative': 'Pilot-relative',
   pack: 'Pack',
   measured: 'Measured',
+  school: 'School',
   session: 'Session',
   craft: 'Craft',
   'announced-set': 'Announced set',

@@ -69,6 +69,14 @@ export interface OwnSession {
   readonly here: boolean;
 }
 
+/** Another school where one's address signs in. */
+export interface OtherSchool {
+  readonly id: string;
+  readonly name: string;
+  /** With the password that one is signed in with here. */
+  readonly opens: boolean;
+}
+
 /** One's own second factor. */
 export interface OwnSecondFactor {
   /** Null: none is asked for. */

@@ -31,6 +31,7 @@ export type FieldLabel =
   | 'pilot-relative'
   | 'pack'
   | 'measured'
+  | 'school'
   | 'session'
   | 'craft'
   | 'announced-set'

@@ -1,5 +1,5 @@
 import { object, string } from 'yup';
-import { readableText } from './fields';
+import { keyOrNone, readableText } from './fields';
 import { fieldSaid } from './field-said';
 
 export const signInShape = object({
@@ -18,12 +18,13 @@ export const signInShape = object({
     .max(200, fieldSaid('sign-in.password-too-long', { most: 200 })),
 }).noUnknown();
 
-/** With the code of a second factor where there is one. */
+/** The code of a second factor, where one was asked for. */
+export const codeOrNone = string()
+  .strict()
+  .typeError(fieldSaid('sign-in.code-no-text'))
+  .max(40, fieldSaid('sign-in.code-too-long', { most: 40 }));
+
+/** With the code of a second factor where there is one, and the school where there are several. */
 export const signInWithCodeShape = signInShape
-  .shape({
-    code: string()
-      .strict()
-      .typeError(fieldSaid('sign-in.code-no-text'))
-      .max(40, fieldSaid('sign-in.code-too-long', { most: 40 })),
-  })
+  .shape({ code: codeOrNone, schoolId: keyOrNone('school') })
   .noUnknown();

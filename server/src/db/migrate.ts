@@ -25,6 +25,7 @@ import * as retention from './migrations/023-retention';
 import * as checkpoints from './migrations/024-checkpoints';
 import * as trainers from './migrations/025-trainers';
 import * as flatPages from './migrations/026-flat-pages';
+import * as severalSchools from './migrations/027-several-schools';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -54,6 +55,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '024-checkpoints': checkpoints,
   '025-trainers': trainers,
   '026-flat-pages': flatPages,
+  '027-several-schools': severalSchools,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -1,16 +1,15 @@
 import { createHash, randomBytes } from 'node:crypto';
-import { verify } from '@node-rs/argon2';
 import type { DeviceKind } from '@skelby/core/pages/people';
 import type { Role } from '@skelby/core/people/roles';
 import { signInWithCodeShape } from '@skelby/core/schemas/sign-in';
 import type { Knex } from 'knex';
 import type { Context } from 'koa';
 import { v7 as uuid } from 'uuid';
-import { inSchool } from '../db/in-school';
-import { hashPassword } from '../db/password';
+import { inSchool, type SchoolTx } from '../db/in-school';
 import { recordEvent } from '../facts/events';
 import { bodyOf } from './body';
-import { assertSecondFactor } from './second-factor';
+import { accountsOf, openedBy, type PersonsAccount } from './accounts-of';
+import { assertSecondFactor, type OfAccount } from './second-factor';
 import { SignInLimits } from './sign-in-limits';
 import { assertPlain } from '../problem/plain';
 import { badField, Problem } from '../problem/problem';
@@ -42,9 +41,6 @@ const tokenHash = (token: string) => createHash('sha256').update(token).digest()
 const wrong = () =>
   new Problem(401, 'Not signed in', 'E-mail or password is not right. Check both and try again.');
 
-/** Verified when no account has the address, so that the answer takes as long either way. */
-const decoy = hashPassword(randomBytes(16).toString('hex'));
-
 /** What a browser says of itself: its device's token, and whether this address has signed in on it before. */
 interface Device {
   readonly token: string | null;
@@ -62,13 +58,6 @@ async function deviceOf(db: Knex, ctx: Context, email: string): Promise<Device> 
   return { token, isKnown: rows[0]!.own, kind };
 }
 
-interface Account {
-  readonly schoolId: string;
-  readonly accountId: string;
-  readonly name: string;
-  readonly passwordHash: string;
-}
-
 const daysFromNow = (count: number) => new Date(Date.now() + count * MS_PER_DAY);
 const newToken = () => randomBytes(32).toString('base64url');
 
@@ -76,7 +65,7 @@ const newToken = () => randomBytes(32).toString('base64url');
  * A new session, and the device it is on where that was not known; a device that two trainers share is known for both.
  * @returns the cookies to set, by name
  */
-async function beginSession(db: Knex, account: Pick<Account, 'schoolId' | 'accountId'>, device: Device) {
+async function beginSession(db: Knex, account: OfAccount, device: Device) {
   const { accountId } = account;
   const [token, deviceToken] = [newToken(), device.token ?? newToken()];
   const expires = daysFromNow(SESSION_DAYS);
@@ -103,12 +92,7 @@ async function beginSession(db: Knex, account: Pick<Account, 'schoolId' | 'accou
 }
 
 /** Begins a session for whoever has shown who they are, and hands its cookies over. */
-async function letIn(
-  db: Knex,
-  ctx: Context,
-  account: Pick<Account, 'schoolId' | 'accountId'>,
-  device: Device,
-): Promise<void> {
+async function letIn(db: Knex, ctx: Context, account: OfAccount, device: Device): Promise<void> {
   for (const { name, token, expires } of await beginSession(db, account, device))
     ctx.cookies.set(cookieOf(ctx, name), token, { ...cookieSettings(ctx), expires });
 }
@@ -117,32 +101,52 @@ async function letIn(
 export const letInNew = async (
   db: Knex,
   ctx: Context,
-  account: Pick<Account, 'schoolId' | 'accountId'> & { readonly email: string },
+  account: OfAccount & { readonly email: string },
 ): Promise<void> => letIn(db, ctx, account, await deviceOf(db, ctx, account.email));
 
-/** @throws Problem 422 of the field `now` unless it is the account's password; wrong ones count as when signing in */
-export async function assertPassword(db: Knex, ctx: Context, email: string, password: string): Promise<void> {
+/**
+ * Counts as signing in does.
+ * @returns the account whose password it is
+ * @throws Problem 422 of the field `now` unless it is that of the account
+ */
+export async function assertPassword(
+  db: Knex,
+  ctx: Context,
+  { accountId }: Pick<OfAccount, 'accountId'>,
+  { email, password }: { readonly email: string; readonly password: string },
+): Promise<PersonsAccount> {
   const limits = new SignInLimits(db);
   const trying = { email, source: ctx.ip, device: null };
   await limits.count(trying, (seconds) => ctx.set('Retry-After', String(seconds)));
-  const { rows } = (await db.raw('select * from account_by_email(?)', [email])) as { rows: Account[] };
-  if (!(await verify(rows[0]?.passwordHash ?? (await decoy), password)))
-    throw badField('now', 'Password is not yours: type the one you sign in with now.');
+  const own = (await accountsOf(db, email)).filter((account) => account.accountId === accountId);
+  const [right] = await openedBy(password, own);
+  if (!right) throw badField('now', 'Password is not yours: type the one you sign in with now.');
   await limits.wasRight(trying);
+  return right;
 }
+
+const whichSchool = (accounts: readonly PersonsAccount[]) =>
+  new Problem(409, 'Which school', 'You are at several schools: choose the one to sign in to.', {
+    more: {
+      needs: 'school',
+      schools: accounts.map(({ schoolId: id, schoolName: name }) => ({ id, name })),
+    },
+  });
 
 export function makeSignIn(db: Knex) {
   const limits = new SignInLimits(db);
   return async function signIn(ctx: Context): Promise<void> {
     assertPlain(bodyOf(ctx));
-    const { email, password, code } = await signInWithCodeShape.validate(bodyOf(ctx), { abortEarly: false });
+    const { email, password, code, schoolId } = await signInWithCodeShape.validate(bodyOf(ctx), {
+      abortEarly: false,
+    });
     const device = await deviceOf(db, ctx, email);
     const trying = { email, source: ctx.ip, device: device.isKnown ? device.token : null };
     await limits.count(trying, (seconds) => ctx.set('Retry-After', String(seconds)));
-    const { rows } = (await db.raw('select * from account_by_email(?)', [email])) as { rows: Account[] };
-    const account = rows[0];
-    const right = await verify(account?.passwordHash ?? (await decoy), password);
-    if (!account || !right) throw wrong();
+    const opened = await openedBy(password, await accountsOf(db, email));
+    if (opened.length === 0) throw wrong();
+    const account = opened.length === 1 ? opened[0] : opened.find((each) => each.schoolId === schoolId);
+    if (!account) throw whichSchool(opened);
     await assertSecondFactor(db, account, code);
     await limits.wasRight(trying);
     await letIn(db, ctx, account, device);
@@ -187,15 +191,13 @@ export async function whoAsks(db: Knex, ctx: Context): Promise<Who> {
   return who;
 }
 
+/** Ends a session by whoever has it: nothing is left of it. */
+export const endSession = ({ tx }: SchoolTx, id: string): Promise<unknown> =>
+  tx('sessions').where({ id }).delete() as unknown as Promise<unknown>;
+
 export const signOut = (db: Knex) => async (ctx: Context) => {
-  const token = ctx.cookies.get(cookieOf(ctx, COOKIE));
   const who = await whoAsks(db, ctx);
-  if (token)
-    await inSchool(db, who, ({ tx }) =>
-      tx('sessions')
-        .where({ tokenHash: tokenHash(token) })
-        .delete(),
-    );
+  await inSchool(db, who, (school) => endSession(school, who.sessionId));
   ctx.cookies.set(cookieOf(ctx, COOKIE), null, cookieSettings(ctx));
   ctx.status = 204;
 };

@@ -12,7 +12,9 @@ import { hashPassword } from '../db/password';
 import { recordEvent } from '../facts/events';
 import { hashOfToken } from '../facts/private-link';
 import { bodyOf } from '../http/body';
+import { accountsOf, openedBy, type PersonsAccount } from '../http/accounts-of';
 import { letInNew } from '../http/session';
+import { SignInLimits } from '../http/sign-in-limits';
 import { assertPlain } from '../problem/plain';
 import { badField, conflict, notFound, Problem } from '../problem/problem';
 import { dropSecondFactor } from './own-second-factor';
@@ -155,15 +157,46 @@ async function use({ tx }: SchoolTx, id: string): Promise<void> {
   if (used === 0) throw conflict('This invitation was used a moment ago: sign in, or ask for a new one.');
 }
 
+async function strongPassword(password: string, about: readonly string[]): Promise<string> {
+  assertStrong(password, about);
+  return hashPassword(password);
+}
+
+/**
+ * The password of whoever is at another school already: it is asked for, so that nobody joins in another's name, and stays
+ * the one for both. Wrong ones count as when signing in.
+ */
+async function passwordElsewhere(
+  db: Knex,
+  ctx: Context,
+  accounts: readonly PersonsAccount[],
+  { email, password }: { readonly email: string; readonly password: string },
+): Promise<string> {
+  const limits = new SignInLimits(db);
+  const trying = { email, source: ctx.ip, device: null };
+  await limits.count(trying, (seconds) => ctx.set('Retry-After', String(seconds)));
+  const [right] = await openedBy(password, accounts);
+  if (!right)
+    throw badField(
+      'password',
+      'Password is not the one of this address: it signs in at another school already. Type the password from there.',
+    );
+  await limits.wasRight(trying);
+  return right.passwordHash;
+}
+
 async function joinNew(db: Knex, ctx: Context, found: Found): Promise<void> {
   const { name, email, password: given } = await joinShape.validate(bodyOf(ctx), { abortEarly: false });
-  assertStrong(given, [name, email, found.schoolName]);
-  const { rows } = (await db.raw('select signs_in(?) as taken', [email])) as { rows: { taken: boolean }[] };
-  if (rows[0]!.taken) throw badField('email', 'E-mail signs in already: use another address, or sign in.');
-  const passwordHash = await hashPassword(given);
+  const elsewhere = (await accountsOf(db, email)).filter(({ schoolId }) => schoolId !== found.schoolId);
+  const passwordHash =
+    elsewhere.length > 0
+      ? await passwordElsewhere(db, ctx, elsewhere, { email, password: given })
+      : await strongPassword(given, [name, email, found.schoolName]);
   const accountId = uuid();
   const who = { schoolId: found.schoolId, accountId };
   await inSchool(db, who, async (school) => {
+    if (await school.tx('accounts').where({ email }).first('id'))
+      throw badField('email', 'E-mail has an account here already: use another address, or sign in.');
     await use(school, found.id);
     await school
       .tx('accounts')

@@ -7,6 +7,7 @@ import { inSchool, type SchoolTx } from '../db/in-school';
 import { hashPassword } from '../db/password';
 import { recordEvent } from '../facts/events';
 import { bodyOf } from '../http/body';
+import type { OfAccount } from '../http/second-factor';
 import { assertPassword, type Who, whoAsks } from '../http/session';
 import { assertPlain } from '../problem/plain';
 import { assertStrong } from './strength';
@@ -36,30 +37,34 @@ export const endSessionsOf = (
     })
     .update({ endedAt: tx.fn.now() }) as unknown as Promise<number>;
 
-/** Changes one's own password; whoever is signed in elsewhere with the old one is not any more. */
+export const emailOf = (db: Knex, who: Who): Promise<string> =>
+  inSchool(db, who, async ({ tx }) => {
+    const own = (await tx('accounts').where({ id: who.accountId }).first('email')) as { email: string };
+    return own.email;
+  });
+
+/**
+ * Changes one's own password, at every school where it was the same; whoever is signed in elsewhere with the old one is
+ * not any more.
+ */
 export const changePassword =
   (db: Knex) =>
   async (ctx: Context): Promise<void> => {
     const who = await whoAsks(db, ctx);
     assertPlain(bodyOf(ctx));
     const { now, password } = await passwordShape.validate(bodyOf(ctx), { abortEarly: false });
-    const email = await inSchool(db, who, async ({ tx }) => {
-      const own = (await tx('accounts').where({ id: who.accountId }).first('email')) as { email: string };
-      return own.email;
-    });
-    await assertPassword(db, ctx, email, now);
+    const email = await emailOf(db, who);
+    const before = await assertPassword(db, ctx, who, { email, password: now });
     assertStrong(password, [who.name, email, who.schoolName]);
-    const passwordHash = await hashPassword(password);
-    await inSchool(db, who, async (school) => {
-      const { tx, accountId } = school;
-      await tx('accounts').where({ id: accountId }).update({ passwordHash });
-      await endSessionsOf(school, { accountId: who.accountId, but: who.sessionId });
-      await recordEvent(school, {
-        action: 'password-set',
-        subject: 'account',
-        subjectId: who.accountId,
+    const { rows: renewed } = (await db.raw('select * from renew_password(?, ?, ?)', [
+      ...[email, before.passwordHash, await hashPassword(password)],
+    ])) as { rows: OfAccount[] };
+    for (const account of renewed)
+      await inSchool(db, account, async (school) => {
+        const { accountId } = account;
+        await endSessionsOf(school, { accountId, but: who.sessionId });
+        await recordEvent(school, { action: 'password-set', subject: 'account', subjectId: accountId });
       });
-    });
     ctx.status = 204;
   };
 

@@ -9,7 +9,7 @@ import { newSecret, newSpareCodes, secondFactorOf, spendsCode, totpOf } from '..
 import { assertPassword, type Who, whoAsks } from '../http/session';
 import { assertPlain } from '../problem/plain';
 import { badField, conflict } from '../problem/problem';
-import { typedText } from './own-account';
+import { emailOf, typedText } from './own-account';
 
 /** One's own second factor: set up with the password, on with a first code, off with the password. */
 
@@ -29,19 +29,13 @@ export async function dropSecondFactor(school: SchoolTx, accountId: string): Pro
     await recordEvent(school, { action: 'second-factor-off', subject: 'account', subjectId: accountId });
 }
 
-const emailOf = (db: Knex, who: Who): Promise<string> =>
-  inSchool(db, who, async ({ tx }) => {
-    const own = (await tx('accounts').where({ id: who.accountId }).first('email')) as { email: string };
-    return own.email;
-  });
-
 /** Whoever gives their password as well. */
 async function sureOf(db: Knex, ctx: Context): Promise<{ readonly who: Who; readonly email: string }> {
   const who = await whoAsks(db, ctx);
   assertPlain(bodyOf(ctx));
   const { now } = await passwordShape.validate(bodyOf(ctx), { abortEarly: false });
   const email = await emailOf(db, who);
-  await assertPassword(db, ctx, email, now);
+  await assertPassword(db, ctx, who, { email, password: now });
   return { who, email };
 }
 

@@ -163,7 +163,7 @@ describe('invitations', () => {
   test('an address that signs in already is told to whoever holds the link, and makes no second account', async () => {
     const { token } = await made();
     const { body } = await taken(token, { name: 'Again', email: at.here.email, password: PASSWORD });
-    expect(body['detail']).toContain('signs in already');
+    expect(body['detail']).toContain('has an account here already');
   });
 
   test('a new password by link: the old one and every session of before are no use any more', async () => {

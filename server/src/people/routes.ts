@@ -11,6 +11,7 @@ import {
   switchSecondFactorOn,
 } from './own-second-factor';
 import { changePassword, endSessions, ownSessions } from './own-account';
+import { goToSchool, ownSchools } from './own-schools';
 
 /** The people of a school, and one's own account. */
 export function peopleRoutes(router: Router, db: Knex, inSchool: InTheirSchool): void {
@@ -29,6 +30,8 @@ export function peopleRoutes(router: Router, db: Knex, inSchool: InTheirSchool):
   );
   router.get('/me/sessions', inSchool('read', ownSessions));
   router.post('/me/sessions/ended', inSchool('read', endSessions));
+  router.get('/me/schools', ownSchools(db));
+  router.post('/me/school', goToSchool(db));
   router.post('/me/password', changePassword(db));
   router.get('/me/second-factor', ownSecondFactor(db));
   router.post('/me/second-factor', beginSecondFactor(db));

@@ -10,6 +10,7 @@ import { Loaded } from '../../shared/ui/Loaded';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
+import { OtherSchools } from './OtherSchools';
 import { SecondFactorPart } from './SecondFactorPart';
 
 const DEVICE_WORDS: Readonly<Record<OwnSession['device'], string>> = {
@@ -110,6 +111,7 @@ export function OwnAccountScreen() {
               <Words as="soft">Nowhere else. A sign-in that is not used for two weeks ends by itself.</Words>
             )}
           </Part>
+          <OtherSchools />
         </Screen>
       )}
     </Loaded>

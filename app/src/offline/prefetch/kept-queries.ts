@@ -15,6 +15,7 @@ const NOT_KEPT = [
   'own',
   'people',
   'own-sessions',
+  'other-schools',
   'own-second-factor',
   'retention',
   'invitation',

@@ -16,7 +16,9 @@ export interface Clash {
   /** Signed out from elsewhere: what this device holds is to go. */
   readonly wipe?: boolean;
   /** The password was right, and this is asked for as well. */
-  readonly needs?: 'code';
+  readonly needs?: 'code' | 'school';
+  /** Of these, by name. */
+  readonly schools?: readonly { readonly id: string; readonly name: string }[];
 }
 
 /** The server's answer when it does not do what was asked, in words a trainer can act on. */
