@@ -1,6 +1,6 @@
 import bodyParser from '@koa/bodyparser';
 import Router from '@koa/router';
-import Koa from 'koa';
+import Koa, { type Context } from 'koa';
 import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import type { Knex } from 'knex';
@@ -59,6 +59,15 @@ const PERMISSIONS_POLICY = NO_USE_FOR.map((what) => `${what}=()`).join(', ');
 
 /** Half a year: a browser that came over TLS once comes over nothing else. */
 const TLS_ONLY_S = 15_552_000;
+
+/** Written out once: what asks for its length and what packs it would each write it out again. */
+function asText(ctx: Context): void {
+  const body = ctx.body as unknown;
+  const isPlain = Array.isArray(body) || Object.getPrototypeOf(body ?? 0) === Object.prototype;
+  if (!isPlain || ctx.type !== 'application/json') return;
+  ctx.body = JSON.stringify(body);
+  ctx.type = 'application/json';
+}
 
 function healthRouter(db: Knex, isStopping: () => boolean): Router {
   const router = new Router({ sensitive: true });
@@ -121,6 +130,7 @@ export function application({
   koa.use(async (ctx, next) => {
     if (isApi(ctx.path)) ctx.set('Cache-Control', 'no-store');
     await next();
+    asText(ctx);
   });
   koa.use(health.routes());
   koa.use(api.routes());

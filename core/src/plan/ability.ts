@@ -57,28 +57,41 @@ export const REPS_THAT_TELL = 100;
 type AbilityRep = Pick<Rep, 'id' | 'drillId' | 'met' | 'day' | 'flownAt' | 'takenBack'> & {
   readonly level?: number;
 };
+/** What of a rep tells of a skill, its place among the others given by their order. */
+export type TellingRep = Pick<AbilityRep, 'drillId' | 'met' | 'day' | 'level'>;
+
+/** A skill as it was after its last rep. */
+interface Known extends Ability {
+  readonly last: Day;
+}
+
+const rested = ({ mean, sd, last }: Known, until: Day): Ability => ({
+  mean,
+  sd: Math.min(BEFORE.sd, Math.sqrt(sd * sd + DRIFT_PER_DAY * Math.max(0, daysBetween(last, until)))),
+});
 
 /**
- * What a pilot's reps say of a skill: those of one group of drills, in the order they were flown, less sure
- * with each day in between.
- * Reps of every purpose count; those taken back do not.
+ * What a pilot's reps say of each skill, by the group of its drills: those of every purpose, less sure with each day in
+ * between.
+ * @param reps in the order they were flown, without those taken back
  */
-export function abilityIn(group: string, reps: readonly AbilityRep[], today: Day): Ability {
-  let { mean, sd } = BEFORE;
-  let last: Day | null = null;
-  const rest = (until: Day) => {
-    if (last !== null)
-      sd = Math.min(BEFORE.sd, Math.sqrt(sd * sd + DRIFT_PER_DAY * Math.max(0, daysBetween(last, until))));
-  };
-  for (const rep of [...reps].sort(flownOrder)) {
-    if (rep.takenBack || drillOf(rep.drillId).group !== group) continue;
-    rest(rep.day);
-    ({ mean, sd } = afterRep({ mean, sd }, difficultyOf(rep.drillId, (rep.level ?? 0) as Level), rep.met));
-    last = rep.day;
+export function abilitiesOf(reps: readonly TellingRep[], today: Day): Readonly<Record<string, Ability>> {
+  const known = new Map<string, Known>();
+  for (const { drillId, met, day, level = 0 } of reps) {
+    const { group } = drillOf(drillId);
+    const there = known.get(group);
+    const before = there ? rested(there, day) : BEFORE;
+    known.set(group, { ...afterRep(before, difficultyOf(drillId, level as Level), met), last: day });
   }
-  rest(today);
-  return { mean, sd };
+  return Object.fromEntries([...known].map(([group, each]) => [group, rested(each, today)]));
 }
+
+/** The same of one skill, of reps in any order; those taken back do not count. */
+export const abilityIn = (group: string, reps: readonly AbilityRep[], today: Day): Ability =>
+  abilitiesOf(
+    reps.filter((rep) => !rep.takenBack && drillOf(rep.drillId).group === group).sort(flownOrder),
+    today,
+  )[group] ?? BEFORE;
 
 /** Practice teaches most where the pilot succeeds in about 70 to 85 of a hundred tries. */
 export const AIM_LOW = 0.7;

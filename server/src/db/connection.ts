@@ -1,5 +1,6 @@
 import knex, { type Knex } from 'knex';
 import pg from 'pg';
+import { OneTripClient } from './one-trip';
 import { Share } from './share';
 
 const DATE = 1082;
@@ -66,7 +67,7 @@ export const rulesOf = (db: Knex): LaneRules | undefined => RULES.get(db);
  */
 export function connect(databaseUrl: string, lane?: Lane): Knex {
   const db = knex({
-    client: 'pg',
+    client: OneTripClient,
     connection: databaseUrl,
     pool: { min: 0, max: lane?.connections ?? 10 },
     ...(lane ? { acquireConnectionTimeout: lane.waitMs } : {}),

@@ -1,6 +1,8 @@
 import type { DrillId } from '@skelby/core/drills/drills';
 import type { Role } from '@skelby/core/people/roles';
+import { UUID } from '@skelby/core/vocabulary/key';
 import type { Knex } from 'knex';
+import { beginningWith } from './one-trip';
 import { IDLE_MS, type Lane, rulesOf } from './connection';
 
 /**
@@ -34,11 +36,23 @@ export interface SchoolTx {
   readonly deferred?: Deferred;
 }
 
-const AS_SERVER = "select set_config('role', 'skelby_app', true), set_config('skelby.school', ?, true)";
-/** For the transaction alone, so that a pooler may hand its connection on. */
-const WITHIN_LIMITS = `${AS_SERVER}, set_config('statement_timeout', ?, true), set_config('lock_timeout', ?, true), set_config('idle_in_transaction_session_timeout', ?, true)`;
-const limitsOf = ({ statementMs, lockMs }: Lane): readonly string[] =>
-  [statementMs, lockMs, IDLE_MS].map((ms) => `${ms}ms`);
+const setting = (name: string, value: string): string => `set_config('${name}', '${value}', true)`;
+
+/** Settings for the transaction alone, so that a pooler may hand its connection on. */
+function settingsOf(schoolId: string, lane: Lane | undefined): string {
+  if (schoolId !== NO_SCHOOL && !UUID.test(schoolId)) throw new Error('A school is known by its key.');
+  return [
+    setting('role', 'skelby_app'),
+    setting('skelby.school', schoolId),
+    ...(lane
+      ? [
+          setting('statement_timeout', `${lane.statementMs}ms`),
+          setting('lock_timeout', `${lane.lockMs}ms`),
+          setting('idle_in_transaction_session_timeout', `${IDLE_MS}ms`),
+        ]
+      : []),
+  ].join(', ');
+}
 
 /**
  * The only way to the data. Opens a transaction as the database role that cannot bypass row-level
@@ -53,11 +67,11 @@ export async function inSchool<T>(
   const rules = rulesOf(db);
   const giveBack = who.schoolId === NO_SCHOOL ? undefined : await rules?.share.take(who.schoolId);
   try {
-    return await db.transaction(async (tx) => {
-      await tx.raw(rules ? WITHIN_LIMITS : AS_SERVER, [who.schoolId, ...(rules ? limitsOf(rules.lane) : [])]);
-      const { schoolId, accountId, role } = who;
-      return work({ tx, schoolId, accountId, ...(role ? { role } : {}) });
-    });
+    const { schoolId, accountId, role } = who;
+    return await db.transaction(
+      (tx) => work({ tx, schoolId, accountId, ...(role ? { role } : {}) }),
+      beginningWith(`select ${settingsOf(schoolId, rules?.lane)}`),
+    );
   } finally {
     giveBack?.();
   }

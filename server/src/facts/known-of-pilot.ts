@@ -1,18 +1,14 @@
 import type { Track } from '@skelby/core/vocabulary/training';
 import { rankOfSeverity } from '@skelby/core/debrief/severity';
-import { DRILL_GROUPS } from '@skelby/core/drills/drill';
-import { drillOf } from '@skelby/core/drills/drills';
-import { flownOrder } from '@skelby/core/vocabulary/flown-order';
+import type { DrillId } from '@skelby/core/drills/drills';
 import type { Place } from '@skelby/core/vocabulary/flying';
 import { type Evidence, readable } from '@skelby/core/evidence/evidence';
-import { abilityIn, REPS_THAT_TELL } from '@skelby/core/plan/ability';
+import { abilitiesOf, REPS_THAT_TELL } from '@skelby/core/plan/ability';
 import { reasonsTold, type ToldReason } from '@skelby/core/plan/remedies';
 import type { KnownOfPilot } from '@skelby/core/plan/propose-plan';
 import type { SchoolTx } from '../db/in-school';
 import { rowsOf } from '../db/rows-of';
-import { prepared } from '../db/prepared';
 import { rowsBy } from './by';
-import { fromJson } from '../db/from-json';
 
 /** So many flights count as lately. */
 const LATELY = 20;
@@ -94,47 +90,41 @@ function flownLately(
   };
 }
 
-type RepKnown = Parameters<typeof abilityIn>[1][number];
-
-interface OfDrill {
+/** The last reps of each drill that a pilot has flown, in order, and the drills that were ever met. */
+interface Telling {
   readonly pilotId: string;
-  readonly drillId: string;
-  readonly everMet: boolean;
-  readonly last: readonly Omit<RepKnown, 'takenBack'>[];
+  readonly reps: readonly (readonly [drillId: DrillId, met: boolean, day: string, level: number])[];
+  readonly met: readonly string[];
 }
 
-/** Of each drill that pilots have flown the last reps, and whether one was ever met. It steps from drill to drill. */
+/** It steps from drill to drill: what is read hangs on how many of them were flown, not on how often. */
 const TELLING = `
   with recursive flown as (
     select p.id as pilot_id, (select min(drill_id) from reps where pilot_id = p.id) as drill_id
-      from unnest(?::uuid[]) p(id)
+      from unnest(:pilotIds::uuid[]) p(id)
     union all
     select f.pilot_id, (select min(drill_id) from reps where pilot_id = f.pilot_id and drill_id > f.drill_id)
-      from flown f where f.drill_id is not null)
-  select f.pilot_id, f.drill_id,
-    exists (select from reps where pilot_id = f.pilot_id and drill_id = f.drill_id and met and taken_back_at is null) as ever_met,
-    (select coalesce(json_agg(r), '[]') from (
-      select id, drill_id, met, day, flown_at, level from reps
+      from flown f where f.drill_id is not null),
+  last as (
+    select r.* from flown f cross join lateral (
+      select pilot_id, id, drill_id, met, day, flown_at, level from reps
        where pilot_id = f.pilot_id and drill_id = f.drill_id and taken_back_at is null
-       order by flown_at desc limit ?) r) as last
-  from flown f where f.drill_id is not null`;
+       order by flown_at desc limit :most) r)
+  select p.id as pilot_id,
+    (select coalesce(json_agg(json_build_array(drill_id, met, day, level) order by flown_at, id), '[]')
+       from last where pilot_id = p.id) as reps,
+    (select coalesce(json_agg(drill_id), '[]') from flown f where pilot_id = p.id and drill_id is not null and exists (
+      select from reps where pilot_id = f.pilot_id and drill_id = f.drill_id and met and taken_back_at is null)) as met
+  from unnest(:pilotIds::uuid[]) p(id)`;
 
-async function repsTelling({ tx }: SchoolTx, pilotIds: readonly string[]): Promise<readonly OfDrill[]> {
-  const rows = await rowsOf<OfDrill>(
-    tx,
-    tx.raw(TELLING, [[...pilotIds], REPS_THAT_TELL]).options(prepared('reps-telling')),
-  );
-  return rows.map((row) => ({ ...row, last: fromJson(row.last) }));
-}
+const repsTelling = ({ tx }: SchoolTx, pilotIds: readonly string[]): Promise<readonly Telling[]> =>
+  rowsOf<Telling>(tx, tx.raw(TELLING, { pilotIds: [...pilotIds], most: REPS_THAT_TELL }));
 
 /** What the reps say of each skill, up to the day of the last one. */
-function abilitiesIn(reps: readonly RepKnown[]): NonNullable<KnownOfPilot['abilities']> {
-  const lastDay = [...reps].sort(flownOrder).at(-1)?.day;
-  if (lastDay === undefined) return {};
-  const skills = new Set(reps.map((rep) => drillOf(rep.drillId).group));
-  return Object.fromEntries(
-    DRILL_GROUPS.filter((id) => skills.has(id)).map((id) => [id, abilityIn(id, reps, lastDay)]),
-  );
+function abilitiesIn(telling: Telling['reps']): NonNullable<KnownOfPilot['abilities']> {
+  const reps = telling.map(([drillId, met, day, level]) => ({ drillId, met, day, level }));
+  const lastDay = reps.at(-1)?.day;
+  return lastDay === undefined ? {} : abilitiesOf(reps, lastDay);
 }
 
 /** Of whom something is to be known, and for which weakness; null: one about to be opened, or none. */
@@ -180,20 +170,19 @@ export async function knownOfPilots(school: SchoolTx, pilotIds: readonly string[
     repsTelling(school, pilotIds),
     lastFlightsOf(school, pilotIds),
   ]);
-  const reps = rowsBy(telling, (rep) => rep.pilotId);
+  const told = rowsBy(telling, (each) => each.pilotId);
   const flights = rowsBy(lastFlights, (flight) => flight.pilotId);
   return new Map(
     pilots.map(({ id, track, shown, windLimitMps }) => {
-      const flown = reps(id).flatMap(({ last }) => last.map((rep) => ({ ...rep, takenBack: false })));
-      const met = reps(id).filter(({ everMet }) => everMet);
+      const { reps = [], met = [] } = told(id)[0] ?? {};
       return [
         id,
         {
           ...flownLately(flights(id)),
           track,
           windLimitMps,
-          met: [...new Set([...shown, ...met.map(({ drillId }) => drillId)])].sort(),
-          abilities: abilitiesIn(flown),
+          met: [...new Set([...shown, ...met])].sort(),
+          abilities: abilitiesIn(reps),
         },
       ] as const;
     }),

@@ -137,12 +137,16 @@ const SAID_OR_NOT = new Set([
 ]);
 
 function asItCounts({ takenBackAt, errorConfirmedBy, ...row }: RepRow) {
-  const told = Object.entries(row).filter(([name, value]) => value !== null || !SAID_OR_NOT.has(name));
-  return {
-    ...(Object.fromEntries(told) as typeof row),
+  const told: Record<string, unknown> = {
     takenBack: takenBackAt !== null,
     takenBackConfirmed: errorConfirmedBy !== null,
   };
+  // A loop: it runs for every rep of every page.
+  for (const name in row) {
+    const value = row[name as keyof typeof row];
+    if (value !== null || !SAID_OR_NOT.has(name)) told[name] = value;
+  }
+  return told as unknown as typeof row & Record<'takenBack' | 'takenBackConfirmed', boolean>;
 }
 
 /** Drills that decide a weakness, or did. */

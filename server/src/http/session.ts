@@ -6,6 +6,7 @@ import type { Knex } from 'knex';
 import type { Context } from 'koa';
 import { v7 as uuid } from 'uuid';
 import { inSchool, type SchoolTx } from '../db/in-school';
+import { prepared } from '../db/prepared';
 import { recordEvent } from '../facts/events';
 import { bodyOf } from './body';
 import { accountsOf, openedBy, type PersonsAccount } from './accounts-of';
@@ -160,7 +161,9 @@ export function makeSignIn(db: Knex) {
  * @throws Problem 401 that tells the device to wipe what it holds, when the session was ended from elsewhere
  */
 async function whoHas(db: Knex, token: string): Promise<Who | undefined> {
-  const { rows } = (await db.raw('select * from session_by_token(?)', [tokenHash(token)])) as {
+  const { rows } = (await db
+    .raw('select * from session_by_token(?)', [tokenHash(token)])
+    .options(prepared('session'))) as {
     rows: (Who & { readonly seenLately: boolean; readonly ended: boolean })[];
   };
   const [found] = rows;
