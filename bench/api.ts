@@ -33,6 +33,12 @@ export interface ApiFigures {
   readonly failed: number;
 }
 
+/** For how long, and how often; absent: fifty a second. */
+interface Rate {
+  readonly seconds: number;
+  readonly perSecond?: number;
+}
+
 export interface Asked {
   readonly what: string;
   readonly method: string;
@@ -49,8 +55,7 @@ export async function sendEvenly(
   base: string,
   headers: Record<string, string>,
   ask: Asked | ((turn: number) => Asked),
-  seconds: number,
-  perSecond = PER_SECOND,
+  { seconds, perSecond = PER_SECOND }: Rate,
 ): Promise<ApiFigures> {
   const agent = new http.Agent({ keepAlive: true });
   const send = ({ method, path, body }: Asked, due: number) =>
@@ -162,8 +167,8 @@ export async function measureApi(base: string): Promise<readonly ApiFigures[]> {
   ];
   const figures: ApiFigures[] = [];
   for (const each of asked) {
-    await sendEvenly(base, headers, each, WARM_UP_SECONDS);
-    figures.push(await sendEvenly(base, headers, each, SECONDS));
+    await sendEvenly(base, headers, each, { seconds: WARM_UP_SECONDS });
+    figures.push(await sendEvenly(base, headers, each, { seconds: SECONDS }));
   }
   return figures;
 }

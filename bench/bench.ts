@@ -20,7 +20,7 @@ import { measureConfusion, measureLogScoring, measurePilots } from './pilots';
 import { sayShare } from './accuracy';
 import { measureAccuracy } from './ranking';
 import { sayManySchools } from './many-schools';
-import { measureMix } from './mix';
+import { measureMix, sayMix } from './mix';
 import { sayHundredfold } from './hundredfold';
 import { sayRepCost } from './rep-cost';
 import { sayTrust } from './trust';
@@ -174,13 +174,7 @@ const WITH_THE_APP: Readonly<Record<string, (running: Running) => Promise<void>>
     say(
       `\nDemo school, 40 % Today, 25 % a weakness, 25 % a rep, 10 % an entry: 50 requests a second for ${mix.seconds} s`,
     );
-    row('  answered, failed', `${mix.requests - mix.failed}, ${mix.failed}`);
-    row(
-      '  processor time a request, server and database (aim: 8 ms)',
-      `${mix.serverMs.toFixed(2)} + ${mix.databaseMs.toFixed(2)} = ${(mix.serverMs + mix.databaseMs).toFixed(2)} ms`,
-    );
-    row('  p50, p99', `${mix.p50.toFixed(1)}, ${mix.p99.toFixed(1)} ms`);
-    row('  /healthz meanwhile, p50, p99', `${mix.healthP50.toFixed(1)}, ${mix.healthP99.toFixed(1)} ms`);
+    for (const [what, figure] of sayMix(mix)) row(what, figure);
   },
   async exchange({ base, pid }) {
     const exchange = await measureExchange(base, pid);

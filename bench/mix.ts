@@ -7,7 +7,7 @@ import { databaseMs, processMs } from './processor-time';
 const SECONDS = Number(process.env['SECONDS'] ?? 600);
 const WARM_UP_SECONDS = 10;
 
-export interface MixFigures {
+interface MixFigures {
   readonly seconds: number;
   readonly requests: number;
   readonly failed: number;
@@ -65,11 +65,13 @@ export async function measureMix(base: string, pid: number): Promise<MixFigures>
     }),
   };
   const mixed = (turn: number) => kinds[one(TURNS, turn)]!(turn);
-  await sendEvenly(base, headers, mixed, WARM_UP_SECONDS);
+  await sendEvenly(base, headers, mixed, { seconds: WARM_UP_SECONDS });
   const [server, database] = [processMs(pid), databaseMs()];
   const [mix, health] = await Promise.all([
-    sendEvenly(base, headers, mixed, SECONDS),
-    sendEvenly(base, {}, () => ({ what: 'healthz', method: 'GET', path: () => '/healthz' }), SECONDS, 2),
+    sendEvenly(base, headers, mixed, { seconds: SECONDS }),
+    sendEvenly(base, {}, () => ({ what: 'healthz', method: 'GET', path: () => '/healthz' }), {
+      ...{ seconds: SECONDS, perSecond: 2 },
+    }),
   ]);
   const requests = mix.answered + mix.failed;
   return {
@@ -79,3 +81,14 @@ export async function measureMix(base: string, pid: number): Promise<MixFigures>
     ...{ p50: mix.p50, p99: mix.p99, healthP50: health.p50, healthP99: health.p99 },
   };
 }
+
+/** The same in words, a line each: what, and the figure. */
+export const sayMix = (mix: MixFigures): readonly (readonly [what: string, figure: string])[] => [
+  ['  answered, failed', `${mix.requests - mix.failed}, ${mix.failed}`],
+  [
+    '  processor time a request, server and database (aim: 8 ms)',
+    `${mix.serverMs.toFixed(2)} + ${mix.databaseMs.toFixed(2)} = ${(mix.serverMs + mix.databaseMs).toFixed(2)} ms`,
+  ],
+  ['  p50, p99', `${mix.p50.toFixed(1)}, ${mix.p99.toFixed(1)} ms`],
+  ['  /healthz meanwhile, p50, p99', `${mix.healthP50.toFixed(1)}, ${mix.healthP99.toFixed(1)} ms`],
+];

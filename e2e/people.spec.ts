@@ -90,3 +90,36 @@ test('signed out without signal, nobody is let in by what the server remembers',
   await page.goto('/pilots');
   await expect(page.getByLabel('Password')).toBeVisible();
 });
+
+test('a pilot is invited to a sign-in of their own, and sees their page, practice and account, and nothing else', async ({
+  trainer,
+  page,
+  browser,
+}) => {
+  await trainer.today();
+  await page.goto('/pilots');
+  await page.getByRole('link', { name: /Runa Fellgate/ }).click();
+  await page.getByRole('button', { name: 'Invite to an own sign-in' }).click();
+  const link = await page.getByLabel('Link').innerText();
+
+  const theirs = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const phone = await theirs.newPage();
+  await phone.goto(link);
+  await expect(phone.getByText('Runa Fellgate')).toBeVisible();
+  await phone.getByLabel('E-mail, to sign in with').fill(`runa-${Date.now()}@carrowfell.example`);
+  await phone.getByLabel(/^Password/).fill('two kestrels over a cold tarn');
+  await phone.getByRole('button', { name: 'Join' }).click();
+  await expect(phone.getByRole('heading', { name: 'Runa Fellgate' })).toBeVisible();
+  await expect(phone.getByRole('navigation')).toHaveCount(0);
+  await expect(phone.getByRole('button', { name: 'Tell us about a near-miss' })).toBeVisible();
+  await phone.goto('/pilots');
+  await expect(phone.getByText('Not open to your role')).toBeVisible();
+  await phone.goto('/account');
+  await expect(phone.getByText('Here', { exact: true })).toBeVisible();
+  await phone.goto('/');
+  await expect(phone.getByRole('heading', { name: 'Runa Fellgate' })).toBeVisible();
+  await phone.getByRole('link', { name: 'Account' }).click();
+  await phone.getByRole('button', { name: 'Sign out', exact: true }).click();
+  await expect(phone.getByRole('button', { name: 'Sign in', exact: true })).toBeVisible();
+  await theirs.close();
+});

@@ -48,12 +48,14 @@ import type { Changes } from './db/changes';
 import type { Jobs } from './db/jobs';
 import type { Lanes } from './db/lanes';
 
+/** Who is signed in. */
+async function ownAccount(school: SchoolTx, ctx: Context) {
+  const { accountId, name, schoolName, role } = ctx.state['who'] as Who;
+  return { accountId, name, schoolName, role, units: await unitsOf(school) };
+}
+
 /** What can be read, by address. */
 const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown>> = {
-  '/me': async (school, ctx) => {
-    const { accountId, name, schoolName, role } = ctx.state['who'] as Who;
-    return { accountId, name, schoolName, role, units: await unitsOf(school) };
-  },
   '/today': today,
   '/to-debrief': toDebriefPage,
   '/roster': roster,
@@ -156,6 +158,7 @@ export function apiRouter({ lanes, jobs, changes, live, log }: ApiParts): Router
   );
   router.get('/history', inSchool('history', historyPage));
   peopleRoutes(router, db, inSchool);
+  router.get('/me', inSchool('own', ownAccount));
   for (const [address, page] of Object.entries(PAGES))
     router.get(
       address,

@@ -22,6 +22,7 @@ export const Runner = later(beyond, (all) => all.Runner);
 export const PracticeScreen = later(beyond, (all) => all.PracticeScreen);
 export const LinkedPractice = later(beyond, (all) => all.LinkedPractice);
 export const OwnPage = later(beyond, (all) => all.OwnPage);
+export const OwnPageSignedIn = later(beyond, (all) => all.OwnPageSignedIn);
 
 export const EditPilot = later(beyond, (all) => all.EditPilot);
 export const EditCraft = later(beyond, (all) => all.EditCraft);

@@ -9,7 +9,7 @@ export { PlanSession } from '../features/training-session/PlanSession';
 export { Runner } from '../features/training-session/Runner';
 export { DrillScreen } from '../features/drill-library/DrillScreen';
 export { DrillsScreen } from '../features/drill-library/DrillsScreen';
-export { OwnPage } from '../features/pilot-portal/OwnPage';
+export { OwnPage, OwnPageSignedIn } from '../features/pilot-portal/OwnPage';
 export { PilotScreen } from '../features/pilots/PilotScreen';
 export { LinkedPractice, PracticeScreen } from '../features/simulator/PracticeScreen';
 export { Counter } from '../features/reps/Counter';

@@ -139,6 +139,22 @@ function Pages() {
   );
 }
 
+/** A pilot who is signed in: their own page, their account, and nowhere else to go. */
+function OfOnePilot() {
+  const styles = useStyles();
+  const path = usePathname();
+  const mayBeHere = useMay(rightOfAddress(path)) || path === '/';
+  return (
+    <View style={styles.frame}>
+      {mayBeHere ? null : <NotYours />}
+      {/* The router loses the address while no page is mounted. */}
+      <View style={mayBeHere ? styles.page : styles.hidden}>
+        <Slot />
+      </View>
+    </View>
+  );
+}
+
 /** Everything behind the sign-in: who is here, the outbox, and the way between the main places. */
 export function Frame() {
   const styles = useStyles();
@@ -167,20 +183,28 @@ export function Frame() {
   useEffect(() => {
     if (isWaiting) loadArithmetic();
   }, [isWaiting]);
-  useEffect(() => (accountId ? keepPrefetching(client) : undefined), [client, accountId]);
+  const isPilot = me.data?.role === 'pilot';
+  useEffect(
+    () => (accountId && !isPilot ? keepPrefetching(client) : undefined),
+    [client, accountId, isPilot],
+  );
   useEffect(() => (accountId ? readAnewOnChange(client) : undefined), [client, accountId]);
 
   if (me.data === null)
     return <Redirect href={{ pathname: '/sign-in', params: wanted === '/' ? {} : { next: wanted } }} />;
   return (
     <Loaded query={me} title="Skelby">
-      {() => (
-        <View style={[styles.frame, wide ? styles.wide : null]}>
-          {wide ? <Places rail /> : null}
-          <Pages />
-          {wide || BARE.test(path) ? null : <Places rail={false} />}
-        </View>
-      )}
+      {() =>
+        isPilot ? (
+          <OfOnePilot />
+        ) : (
+          <View style={[styles.frame, wide ? styles.wide : null]}>
+            {wide ? <Places rail /> : null}
+            <Pages />
+            {wide || BARE.test(path) ? null : <Places rail={false} />}
+          </View>
+        )
+      }
     </Loaded>
   );
 }

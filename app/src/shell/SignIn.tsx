@@ -12,6 +12,46 @@ import { TextBox } from '../shared/forms/TextBox';
 import { Words } from '../shared/ui/Words';
 import { useMe, useSignIn } from '../offline/account-queries';
 
+interface AsksForProps {
+  readonly schools: NonNullable<Clash['schools']>;
+  readonly schoolId: string | null;
+  readonly choose: (id: string) => void;
+  readonly asksCode: boolean;
+  readonly code: string;
+  readonly setCode: (code: string) => void;
+  readonly submit: () => void;
+  readonly error: string | undefined;
+}
+
+/** What is asked for once the password was right: the school, where there are several, and its code. */
+function AsksFor({ schools, schoolId, choose, asksCode, code, setCode, submit, error }: AsksForProps) {
+  return (
+    <>
+      {schools.length > 0 ? (
+        <Choice
+          label="School"
+          value={schoolId}
+          onChange={choose}
+          options={schools.map(({ id, name }) => ({ value: id, label: name }))}
+        />
+      ) : null}
+      {asksCode ? (
+        <TextBox
+          label="Code"
+          hint="Six figures from your code app, or a spare code."
+          value={code}
+          onChangeText={setCode}
+          error={error}
+          autoComplete="one-time-code"
+          autoCapitalize="none"
+          autoFocus
+          onSubmitEditing={() => submit()}
+        />
+      ) : null}
+    </>
+  );
+}
+
 export function SignIn() {
   const me = useMe();
   const signIn = useSignIn();
@@ -68,27 +108,10 @@ export function SignIn() {
           autoComplete="current-password"
           onSubmitEditing={() => submit()}
         />
-        {schools.length > 0 ? (
-          <Choice
-            label="School"
-            value={schoolId}
-            onChange={choose}
-            options={schools.map(({ id, name }) => ({ value: id, label: name }))}
-          />
-        ) : null}
-        {asksCode ? (
-          <TextBox
-            label="Code"
-            hint="Six figures from your code app, or a spare code."
-            value={code}
-            onChangeText={setCode}
-            error={errors.of('code')}
-            autoComplete="one-time-code"
-            autoCapitalize="none"
-            autoFocus
-            onSubmitEditing={() => submit()}
-          />
-        ) : null}
+        <AsksFor
+          {...{ schools, schoolId, choose, asksCode, code, setCode, submit }}
+          error={errors.of('code')}
+        />
         {errors.whole ? (
           <Note icon="alert-circle" live>
             {errors.whole}

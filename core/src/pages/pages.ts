@@ -151,11 +151,6 @@ export interface TodayList {
   readonly weaknesses: readonly (WeaknessLine & { readonly pilotName: string })[];
 }
 
-/** Occurrences to debrief, newest first. */
-export interface ToDebriefPage extends Pick<TodayList, 'toDebrief'> {
-  readonly hasMore: boolean;
-}
-
 /** Checks on watch that fall due within so many days stand on Today: a phone may be without signal until then. */
 export const CHECKS_DAYS_AHEAD = 7;
 
@@ -194,11 +189,6 @@ export interface PilotPage {
     readonly since: string | null;
   };
   readonly flights: readonly Flight[];
-}
-
-/** Occurrences of a pilot before one of them, newest first. */
-export interface OccurrencesPage extends Pick<PilotPage, 'occurrences'> {
-  readonly hasMore: boolean;
 }
 
 export interface WeaknessMove extends Move {
@@ -271,12 +261,6 @@ export interface WeaknessPage {
   readonly occurrences: readonly Occurrence[];
   /** Oldest first; absent in a copy kept by an older version. */
   readonly said?: readonly SaidByPilot[] | undefined;
-}
-
-/** Reps flown before an instant, the last of them, oldest first. */
-export interface EarlierReps {
-  readonly reps: readonly RecordedRep[];
-  readonly hasMore: boolean;
 }
 
 export interface DebriefVersion {

@@ -108,4 +108,6 @@ export interface Invited {
   readonly role: Role;
   /** Set: a new password for this account. */
   readonly email: string | null;
+  /** Set: an own sign-in for this pilot. */
+  readonly pilotName: string | null;
 }

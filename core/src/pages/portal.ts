@@ -3,7 +3,7 @@ import type { Purpose } from '../clearance/facts';
 import type { WeaknessState } from '../clearance/rungs';
 import type { Side } from '../drills/drill';
 import type { DrillId } from '../drills/drills';
-import type { Role } from '../people/roles';
+import type { ROLES } from '../people/roles';
 import type { FlightMode, StickLayout } from '../vocabulary/flying';
 
 /** A pilot's own page, by the private link. */
@@ -11,7 +11,7 @@ export interface PilotPortalPage {
   readonly pilot: { readonly name: string; readonly stickLayout: StickLayout; readonly mode: FlightMode };
   readonly schoolName: string;
   /** Who may read what is written of the pilot; absent in a copy kept by an older version. */
-  readonly readBy?: readonly { readonly name: string; readonly role: Role }[];
+  readonly readBy?: readonly { readonly name: string; readonly role: (typeof ROLES)[number] }[];
   readonly weaknesses: readonly {
     /** Absent in a copy kept by an older version, as is what was said of it. */
     readonly id?: string;

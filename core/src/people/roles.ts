@@ -1,11 +1,14 @@
 import type { TrainerCommandName } from '../commands/commands';
 
-/** What an account is in its school, from the most it may do to the least. */
+/** What somebody of the staff is in the school, from the most they may do to the least. */
 export const ROLES = ['owner', 'lead', 'trainer', 'reader'] as const;
-export type Role = (typeof ROLES)[number];
+/** And a pilot, who sees their own page and nothing else. */
+export const ACCOUNT_ROLES = [...ROLES, 'pilot'] as const;
+export type Role = (typeof ACCOUNT_ROLES)[number];
 
 /** What may be done in a school, as far as it is given to some and not to others. */
 export const RIGHTS = [
+  'own',
   'read',
   'train',
   'keep-records',
@@ -20,6 +23,8 @@ export type Right = (typeof RIGHTS)[number];
 
 /** Who may do what: the one table of it, for server and screens. */
 const MAY: Readonly<Record<Right, readonly Role[]>> = {
+  // One's own account.
+  own: ACCOUNT_ROLES,
   read: ['owner', 'lead', 'trainer', 'reader'],
   train: ['owner', 'lead', 'trainer'],
   'keep-records': ['owner', 'lead', 'trainer'],
@@ -67,5 +72,7 @@ export const RIGHT_OF: Readonly<Record<TrainerCommandName, Right>> = {
 /** Whose role somebody may set, and to what: nobody makes more of others than they are. */
 export const maySetRole = (mine: Role, theirs: Role, to: Role): boolean => {
   if (!may(mine, 'people')) return false;
+  // A pilot's account stays one, and nobody else's becomes one.
+  if ((theirs === 'pilot') !== (to === 'pilot')) return false;
   return mine === 'owner' || (theirs !== 'owner' && to !== 'owner');
 };

@@ -1,10 +1,11 @@
+import { MORE_CHAINS } from './cases-told-chains-more';
 import type { ToldCase } from './told-case';
 
 /**
  * Told first, all of them in one go, each a chain of two links; coded afterwards from the words alone, once so far: the
  * second time is due on another day. What was found at the first look stands in docs/ranking.md.
  */
-export const TOLD_CHAINS: readonly ToldCase[] = [
+const FIRST_CHAINS: readonly ToldCase[] = [
   {
     told: 'Switched it on in the shed doorway and walked out with it; I was sure it held its place. Let go to point out the casualty to the new one. It slid off with the breeze and sat down in the nettles.',
     cause: 'mode-confusion',
@@ -178,166 +179,6 @@ export const TOLD_CHAINS: readonly ToldCase[] = [
       obstacle_kind: 'ground',
     },
   },
-  {
-    told: 'Drizzle for half an hour. On the way home one motor began to cut in and out, and it went down on its side.',
-    cause: 'wet-weather',
-    then: 'craft-fault',
-    evidence: {
-      phase: 'return',
-      precipitation: 'light',
-      motor_sound: 'surging',
-      snap: 'one-side',
-      obstacle_kind: 'ground',
-    },
-  },
-  {
-    told: 'Crows came at it. I threw it left and right and up to be rid of them and put it into the ground myself.',
-    cause: 'wildlife',
-    then: 'overcontrol',
-    evidence: {
-      wildlife: 'near',
-      sticks_before: 'large',
-      correction_effect: 'oscillated',
-      obstacle_kind: 'ground',
-    },
-  },
-  {
-    told: 'A bang from the quarry made me jump. I tore the stick back although it was looking at me, and it came straight for us.',
-    cause: 'panic-override',
-    then: 'orientation-nose-in',
-    evidence: {
-      feeling: 'startled',
-      nose: 'toward',
-      first_move: 'opposite',
-      sticks_before: 'large',
-      correction_effect: 'grew',
-    },
-  },
-  {
-    told: 'No help switched on. Someone asked me the time; I levelled it and looked at my watch. It just kept going and met the hut.',
-    cause: 'distraction',
-    then: 'coasting',
-    evidence: {
-      position_hold: 'off',
-      flight_mode: 'self-level',
-      attention: 'talked-to',
-      sticks_before: 'released',
-      drift_direction: 'own-momentum',
-      obstacle_kind: 'solid',
-    },
-  },
-  {
-    told: 'They asked for my position on the radio as I flew toward the bridge. I read it out to them. When I looked again the pillar was ten metres off and it was quick.',
-    cause: 'distraction',
-    then: 'obstacle-overrun',
-    evidence: {
-      attention: 'talked-to',
-      travel: 'forward',
-      noticed: 'late',
-      seen_at_m: 10,
-      speed_setting: 'fast',
-      obstacle_kind: 'solid',
-      obstacle_side: 'ahead',
-    },
-  },
-  {
-    told: 'Talking to the winchman while I backed it off the wall. It backed into the other one.',
-    cause: 'distraction',
-    then: 'obstacle-blind-side',
-    evidence: {
-      attention: 'talked-to',
-      travel: 'backward',
-      noticed: 'never',
-      obstacle_kind: 'solid',
-      obstacle_side: 'behind',
-    },
-  },
-  {
-    told: 'We moved our landing place up the slope and nobody set the new one. When the charge called it home it went to the old one, into the firs there.',
-    cause: 'left-undone',
-    then: 'failsafe-setting',
-    evidence: {
-      left_undone: 'home-not-set',
-      home_point: 'left-behind',
-      auto_return: 'battery',
-      place: 'trees',
-      obstacle_kind: 'solid',
-    },
-  },
-  {
-    told: 'The picture stood still for a second at the edge of the crevasse. I kept pushing; when it moved again the ice was there.',
-    cause: 'camera-unread',
-    then: 'obstacle-overrun',
-    evidence: {
-      view: 'camera-view',
-      camera_view: 'frozen',
-      sticks_before: 'held-on',
-      travel: 'forward',
-      noticed: 'late',
-      obstacle_kind: 'solid',
-      obstacle_side: 'ahead',
-    },
-  },
-  {
-    told: 'Slid it sideways along the terrace to get the whole front in, and there was the washing line on that side. Sensors were off.',
-    cause: 'obstacle-blind-side',
-    then: 'obstacle-thin',
-    evidence: {
-      travel: 'sideways',
-      sensors: 'off',
-      view: 'camera-view',
-      noticed: 'never',
-      obstacle_kind: 'wire',
-      obstacle_side: 'side',
-    },
-  },
-  {
-    told: 'I could not tell what it was doing up there, so I let go, by hand as it was, and it went on and on until it was in the wood.',
-    cause: 'orientation-lost',
-    then: 'coasting',
-    evidence: {
-      nose: 'unknown',
-      nose_believed: 'unsure',
-      sticks_before: 'released',
-      position_hold: 'off',
-      drift_direction: 'own-momentum',
-      place: 'trees',
-    },
-  },
-  {
-    told: 'I thought it kept its height like the big one. This one does not. In the turn it sank and the grass had it.',
-    cause: 'mode-confusion',
-    then: 'height-loss',
-    evidence: {
-      setting_expected: 'different',
-      height_hold: 'off',
-      phase: 'turn',
-      height_trend: 'falling',
-      obstacle_kind: 'ground',
-    },
-  },
-  {
-    told: 'It was on the wild setting and I took it for the tame one. Each touch threw it. I chased it across the pad until it bit the fence.',
-    cause: 'mode-confusion',
-    then: 'overcontrol',
-    evidence: {
-      setting_expected: 'different',
-      speed_setting: 'fast',
-      sticks_before: 'large',
-      correction_effect: 'oscillated',
-      obstacle_kind: 'thin',
-    },
-  },
-  {
-    told: 'In the window I brushed the left side, threw it right, threw it left, and it fell out of the frame.',
-    cause: 'gap-clip',
-    then: 'overcontrol',
-    evidence: {
-      phase: 'gap',
-      sticks_before: 'large',
-      correction_effect: 'oscillated',
-      obstacle_kind: 'solid',
-      obstacle_side: 'side',
-    },
-  },
 ];
+
+export const TOLD_CHAINS: readonly ToldCase[] = [...FIRST_CHAINS, ...MORE_CHAINS];

@@ -15,15 +15,27 @@ export interface Forgotten {
   readonly rows: number;
 }
 
+/** What a pilot signed in with goes too: nobody is let in by it, and the address names nobody. */
+async function endOwnSignIn({ tx }: SchoolTx, pilotId: string): Promise<void> {
+  const own = (await tx('accounts').where({ pilotId }).select('id')) as { id: string }[];
+  for (const { id } of own) {
+    await tx('sessions').where({ accountId: id }).update({ endedAt: tx.fn.now() });
+    await tx('accounts')
+      .where({ id })
+      .update({
+        ...{ name: '(forgotten)', email: `${id}@forgotten.invalid`, passwordHash: '(forgotten)' },
+        endedAt: tx.raw('coalesce(ended_at, now())'),
+      });
+  }
+  await tx('invitations').where({ pilotId }).whereNull('used_at').update({ endedAt: tx.fn.now() });
+}
+
 /**
  * Forgets a pilot for good: the name and everything written freely of them, in every table. What was flown stays under a
  * number. The name has to be typed, since nothing brings it back but a backup.
  */
-export async function forgetPilot(
-  { tx, accountId }: SchoolTx,
-  pilotId: string,
-  body: unknown,
-): Promise<Forgotten> {
+export async function forgetPilot(school: SchoolTx, pilotId: string, body: unknown): Promise<Forgotten> {
+  const { tx, accountId } = school;
   assertPlain(body);
   const { name } = await forgetShape.validate(body, { abortEarly: false });
   const nameNow = async () =>
@@ -34,6 +46,7 @@ export async function forgetPilot(
   if (pilot.forgottenAt !== null) return { name: pilot.name, rows: 0 };
   if (pilot.name.trim() !== name.trim())
     throw badField('name', 'Name is not that of this pilot: type it as it stands on the page.');
+  await endOwnSignIn(school, pilotId);
   // Files on their way in, and the reports on them, may name anybody: whoever brings one in gives it again.
   await tx('imports').delete();
   const { rows } = (await tx.raw('select forget_pilot(?, ?, ?) as rows', [pilotId, accountId, uuid()])) as {

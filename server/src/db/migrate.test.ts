@@ -81,15 +81,12 @@ describe('bringing a database up to date', () => {
       await expect(assertUpToDate(db)).rejects.toThrow(/stands at nothing.*\.\/skelby migrate/);
       await migrate(db);
       await db('skelby_migrations_lock').update({ is_locked: 1 });
-      await db('skelby_migrations').where({ name: '027-several-schools' }).delete();
+      await db('skelby_migrations').where({ name: '028-pilots-sign-in' }).delete();
       await db.raw(`
-        drop index accounts_email_key, accounts_by_email;
-        alter table accounts add constraint accounts_email_key unique (email);
-        drop function accounts_by_email(text), renew_password(text, text, text);
-        create function account_by_email(wanted text) returns int language sql as 'select 1';
-        create function signs_in(wanted text) returns int language sql as 'select 1';
+        alter table accounts drop column pilot_id cascade, drop constraint if exists accounts_pilot_check;
+        alter table invitations drop column pilot_id cascade;
       `);
-      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 026/);
+      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 027/);
       await migrate(fresh());
       await expect(assertUpToDate(db)).resolves.toBeUndefined();
     });

@@ -26,6 +26,7 @@ import * as checkpoints from './migrations/024-checkpoints';
 import * as trainers from './migrations/025-trainers';
 import * as flatPages from './migrations/026-flat-pages';
 import * as severalSchools from './migrations/027-several-schools';
+import * as pilotsSignIn from './migrations/028-pilots-sign-in';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -56,6 +57,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '025-trainers': trainers,
   '026-flat-pages': flatPages,
   '027-several-schools': severalSchools,
+  '028-pilots-sign-in': pilotsSignIn,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -1,5 +1,6 @@
 import { inLists } from '@skelby/core/clearance/in-lists';
-import type { EarlierReps, WeaknessPage } from '@skelby/core/pages/pages';
+import type { WeaknessPage } from '@skelby/core/pages/pages';
+import type { EarlierReps } from '@skelby/core/pages/older';
 import { addDays } from '@skelby/core/vocabulary/day';
 import { clearanceOfPage } from '@skelby/core/weakness/page';
 import type { BatchAnswer } from '@skelby/core/sync/batch';

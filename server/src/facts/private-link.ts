@@ -1,8 +1,9 @@
 import { createHash } from 'node:crypto';
 
-/** Whoever holds a pilot's private link. */
+/** Whoever holds a pilot's private link, or is signed in as the pilot. */
 export interface LinkHolder {
   readonly pilotId: string;
+  /** Of the link, or of the account. */
   readonly linkId: string;
   /** Whether hour and place of sessions may be told. */
   readonly tellsWhen: boolean;

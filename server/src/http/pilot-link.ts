@@ -5,6 +5,7 @@ import { inSchool, type SchoolTx } from '../db/in-school';
 import { recordEvent } from '../facts/events';
 import { hashOfToken, type LinkHolder } from '../facts/private-link';
 import { Problem } from '../problem/problem';
+import { whoAsks } from './session';
 
 /**
  * A private link to a pilot's own page: no account, an end, and it can be taken back. The token is told once
@@ -45,12 +46,24 @@ function deviceOf(ctx: Context, { deviceHash }: Found): Buffer {
   return hashOfToken(token);
 }
 
-/** Works in the school of whoever holds the link that came with a request. */
-export async function asPilot<T>(
-  db: Knex,
-  ctx: Context,
-  work: (school: SchoolTx, holder: LinkHolder) => Promise<T>,
-): Promise<T> {
+type PilotsWork<T> = (school: SchoolTx, holder: LinkHolder) => Promise<T>;
+
+/**
+ * Works in the school of a pilot who is signed in. As with a link, nobody is named as having entered it: it is the pilot's
+ * own doing, and a rep that a trainer counted is another thing.
+ */
+async function bySignIn<T>(db: Knex, ctx: Context, work: PilotsWork<T>): Promise<T> {
+  const { schoolId, pilotId, accountId } = await whoAsks(db, ctx);
+  if (pilotId === null)
+    throw new Problem(403, 'Not yours to do', 'This is the page of a pilot: open it by a link of theirs.');
+  return inSchool(db, { schoolId, accountId: null }, (school) =>
+    work(school, { pilotId, linkId: accountId, tellsWhen: true }),
+  );
+}
+
+/** Works in the school of a pilot: of whoever holds the link that came with a request, or is signed in as one. */
+export async function asPilot<T>(db: Knex, ctx: Context, work: PilotsWork<T>): Promise<T> {
+  if (ctx.get('Authorization') === '') return bySignIn(db, ctx, work);
   const token = /^Bearer ([\w-]{20,64})$/.exec(ctx.get('Authorization'))?.[1];
   const found = token
     ? ((await db.raw('select * from pilot_by_token(?)', [hashOfToken(token)])) as { rows: Found[] }).rows[0]

@@ -29,6 +29,8 @@ export interface Who {
   readonly name: string;
   readonly schoolName: string;
   readonly role: Role;
+  /** Whose page a pilot's account opens; null for everybody else's. */
+  readonly pilotId: string | null;
   readonly sessionId: string;
 }
 

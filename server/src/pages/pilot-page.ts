@@ -3,7 +3,8 @@ import { knownOfEach, type KnownOfPilots } from '../facts/known-of-pilot';
 import type { SchoolTx } from '../db/in-school';
 import { rowsOf } from '../db/rows-of';
 import { badField, notFound } from '../problem/problem';
-import type { Occurrence, OccurrencesPage, PilotPage } from '@skelby/core/pages/pages';
+import type { Occurrence, PilotPage } from '@skelby/core/pages/pages';
+import type { OccurrencesPage } from '@skelby/core/pages/older';
 import { UUID } from '@skelby/core/vocabulary/key';
 import type { Context } from 'koa';
 import { linksOf } from './pilot-links';
@@ -47,15 +48,12 @@ const of = <Row extends OfPilot>(rows: readonly Row[]) => rowsBy(rows, (row) => 
 /** Without the key by which rows of several pilots are told apart. */
 const withoutPilot = <Row extends OfPilot>(rows: readonly Row[]) => rows.map(({ pilotId: _, ...row }) => row);
 
-/** What the pages of pilots are made of, each list in its order. */
-function rowsOfPilots(school: SchoolTx, ids: readonly string[]) {
-  const { tx } = school;
-  return Promise.all([
-    rowsOf<{ readonly id: string }>(tx, tx('pilots').whereRaw('id = any(?::uuid[])', [[...ids]])),
-    rowsOf<OfPilot & { readonly lastAt: string }>(
-      tx,
-      tx.raw(
-        `
+/** Reps of each drill and purpose, and of those that were measured the last values. */
+const repsByDrill = ({ tx }: SchoolTx, ids: readonly string[]) =>
+  rowsOf<OfPilot & { readonly lastAt: string }>(
+    tx,
+    tx.raw(
+      `
     select flown.*, coalesce((select json_agg(v) from (
         select id, to_char(flown_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as "flownAt", met, measure as value
           from reps r where r.pilot_id = flown.pilot_id and r.drill_id = flown.drill_id and r.purpose = flown.purpose
@@ -66,9 +64,16 @@ function rowsOfPilots(school: SchoolTx, ids: readonly string[]) {
           from reps where pilot_id = any(?::uuid[]) and taken_back_at is null
          group by pilot_id, drill_id, purpose) flown
      order by last_at desc`,
-        [VALUES_SENT, [...ids]],
-      ),
+      [VALUES_SENT, [...ids]],
     ),
+  );
+
+/** What the pages of pilots are made of, each list in its order. */
+function rowsOfPilots(school: SchoolTx, ids: readonly string[]) {
+  const { tx } = school;
+  return Promise.all([
+    rowsOf<{ readonly id: string }>(tx, tx('pilots').whereRaw('id = any(?::uuid[])', [[...ids]])),
+    repsByDrill(school, ids),
     rowsOf<OfPilot>(
       tx,
       tx.raw(

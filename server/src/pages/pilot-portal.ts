@@ -23,9 +23,13 @@ function standingOf(said: readonly SaidOfWeakness[], id: string, happenedAt: str
 async function readersOf({
   tx,
 }: SchoolTx): Promise<readonly { readonly name: string; readonly role: Role }[]> {
-  const accounts = (await tx('accounts').whereNull('ended_at').orderBy('name').select('name', 'role')) as {
+  const accounts = (await tx('accounts')
+    .whereNull('ended_at')
+    .whereNull('pilot_id')
+    .orderBy('name')
+    .select('name', 'role')) as {
     name: string;
-    role: Role;
+    role: (typeof ROLES)[number];
   }[];
   return accounts.sort((a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role));
 }

@@ -1,4 +1,5 @@
-import type { ToDebriefPage, TodayList } from '@skelby/core/pages/pages';
+import type { TodayList } from '@skelby/core/pages/pages';
+import type { ToDebriefPage } from '@skelby/core/pages/older';
 import { ownSchool } from '../testing/own-school';
 import { id, PILOT } from '../testing/test-school';
 

@@ -1,4 +1,5 @@
-import { CHECKS_DAYS_AHEAD, type ToDebriefPage } from '@skelby/core/pages/pages';
+import { CHECKS_DAYS_AHEAD } from '@skelby/core/pages/pages';
+import type { ToDebriefPage } from '@skelby/core/pages/older';
 import { may, ROLES } from '@skelby/core/people/roles';
 import { UUID } from '@skelby/core/vocabulary/key';
 import type { Context } from 'koa';

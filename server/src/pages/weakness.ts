@@ -8,7 +8,7 @@ import { badField, notFound } from '../problem/problem';
 import { isInstant } from '@skelby/core/vocabulary/day';
 import { LATELY, repsShown } from '../facts/reps-that-count';
 import { fromTheBeginning } from '../facts/since-checkpoints';
-import type { EarlierReps } from '@skelby/core/pages/pages';
+import type { EarlierReps } from '@skelby/core/pages/older';
 import type { Context } from 'koa';
 
 /** A weakness with the facts that decide it; the app works out the rungs from these with the same core. */

@@ -18,6 +18,7 @@ import { SignInLimits } from '../http/sign-in-limits';
 import { assertPlain } from '../problem/plain';
 import { badField, conflict, notFound, Problem } from '../problem/problem';
 import { dropSecondFactor } from './own-second-factor';
+import { assertNoneOf } from './accounts';
 import { endSessionsOf } from './own-account';
 import { assertStrong } from './strength';
 
@@ -62,17 +63,41 @@ async function roleOfLink(
   return account.role;
 }
 
-/** @returns the link's token, told once; only its hash is kept */
-export async function invite(
-  school: SchoolTx,
-  body: unknown,
-): Promise<{ readonly id: string; readonly token: string; readonly expiresAt: string }> {
+/** A link's token is told once; only its hash is kept. */
+interface Made {
+  readonly id: string;
+  readonly token: string;
+  readonly expiresAt: string;
+}
+
+/** A link to a new account, or to a new password for one that is there. */
+export async function invite(school: SchoolTx, body: unknown): Promise<Made> {
   assertPlain(body);
   const asked = await inviteShape.validate(body, { abortEarly: false });
-  const { tx, schoolId } = school;
   const { accountId } = asked;
   const role = await roleOfLink(school, asked);
   if (!maySetRole(school.role!, role, role)) throw notYours();
+  return makeInvitation(school, { role, accountId, pilotId: null });
+}
+
+/** An own sign-in for a pilot. @throws Problem 409 where there is one already */
+export async function invitePilot(school: SchoolTx, pilotId: string): Promise<Made> {
+  const pilot = (await school.tx('pilots').where({ id: pilotId }).first('forgotten_at')) as
+    { forgottenAt: string | null } | undefined;
+  if (!pilot) throw notFound('pilot');
+  if (pilot.forgottenAt !== null) throw conflict('This pilot is forgotten.');
+  await assertNoneOf(school, pilotId);
+  return makeInvitation(school, { role: 'pilot', accountId: null, pilotId });
+}
+
+interface ToInvite {
+  readonly role: Role;
+  readonly accountId: string | null;
+  readonly pilotId: string | null;
+}
+
+async function makeInvitation(school: SchoolTx, { role, accountId, pilotId }: ToInvite): Promise<Made> {
+  const { tx, schoolId } = school;
   const [id, token] = [uuid(), randomBytes(24).toString('base64url')];
   const expiresAt = new Date(Date.now() + OPEN_DAYS * MS_PER_DAY).toISOString();
   await tx('invitations').insert({
@@ -80,6 +105,7 @@ export async function invite(
     id,
     role,
     accountId,
+    pilotId,
     tokenHash: hashOfToken(token),
     madeBy: school.accountId,
     expiresAt,
@@ -88,6 +114,7 @@ export async function invite(
     action: accountId ? 'password-link-made' : 'invited',
     subject: 'account',
     subjectId: accountId ?? id,
+    ...(pilotId ? { pilotId } : {}),
     data: { role },
   });
   return { id, token, expiresAt };
@@ -107,6 +134,7 @@ interface Found extends Invited {
   readonly schoolId: string;
   readonly accountId: string | null;
   readonly madeBy: string;
+  readonly pilotId: string | null;
 }
 
 async function foundBy(db: Knex, ctx: Context): Promise<Found> {
@@ -124,8 +152,8 @@ async function foundBy(db: Knex, ctx: Context): Promise<Found> {
 export const invited =
   (db: Knex) =>
   async (ctx: Context): Promise<void> => {
-    const { schoolName, invitedBy, role, email } = await foundBy(db, ctx);
-    ctx.body = { schoolName, invitedBy, role, email } satisfies Invited;
+    const { schoolName, invitedBy, role, email, pilotName } = await foundBy(db, ctx);
+    ctx.body = { schoolName, invitedBy, role, email, pilotName } satisfies Invited;
   };
 
 const joinShape = signInShape.shape({ name: line('name', 80) }).noUnknown();
@@ -186,7 +214,13 @@ async function passwordElsewhere(
 }
 
 async function joinNew(db: Knex, ctx: Context, found: Found): Promise<void> {
-  const { name, email, password: given } = await joinShape.validate(bodyOf(ctx), { abortEarly: false });
+  const {
+    name: called,
+    email,
+    password: given,
+  } = await joinShape.validate(bodyOf(ctx), { abortEarly: false });
+  // A pilot is called what the record has.
+  const name = found.pilotName ?? called;
   const elsewhere = (await accountsOf(db, email)).filter(({ schoolId }) => schoolId !== found.schoolId);
   const passwordHash =
     elsewhere.length > 0
@@ -198,9 +232,11 @@ async function joinNew(db: Knex, ctx: Context, found: Found): Promise<void> {
     if (await school.tx('accounts').where({ email }).first('id'))
       throw badField('email', 'E-mail has an account here already: use another address, or sign in.');
     await use(school, found.id);
-    await school
-      .tx('accounts')
-      .insert({ schoolId: found.schoolId, id: accountId, name, email, passwordHash, role: found.role });
+    await assertNoneOf(school, found.pilotId);
+    await school.tx('accounts').insert({
+      ...{ schoolId: found.schoolId, id: accountId, name, email, passwordHash },
+      ...{ role: found.role, pilotId: found.pilotId },
+    });
     await recordEvent(school, {
       action: 'joined',
       subject: 'account',

@@ -30,7 +30,7 @@ const people = async () => (await at.here.trainer.get<PeoplePage>('/people')).bo
 
 describe('what each role may do, route by route', () => {
   const PAGES: readonly (readonly [path: string, right: Right])[] = [
-    ['/me', 'read'],
+    ['/me', 'own'],
     ['/today', 'read'],
     ['/roster', 'read'],
     ['/flights', 'read'],
@@ -41,7 +41,7 @@ describe('what each role may do, route by route', () => {
     ['/sessions', 'read'],
     ['/drills', 'read'],
     ['/carry', 'read'],
-    ['/me/sessions', 'read'],
+    ['/me/sessions', 'own'],
     ['/history', 'history'],
     ['/history.csv', 'history'],
     ['/occurrences.csv', 'take-out'],
@@ -123,6 +123,7 @@ describe('invitations', () => {
       invitedBy: 'Trainer 1',
       role: 'trainer',
       email: null,
+      pilotName: null,
     });
     const person = { name: 'Nessa', email: 'Nessa@Fell.example ', password: PASSWORD };
     const both = await Promise.all([

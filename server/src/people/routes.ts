@@ -3,7 +3,7 @@ import type { Knex } from 'knex';
 import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { setAccount } from './accounts';
-import { endInvitation, invite, invited, join, peoplePage } from './invitations';
+import { endInvitation, invite, invited, invitePilot, join, peoplePage } from './invitations';
 import {
   beginSecondFactor,
   ownSecondFactor,
@@ -20,6 +20,10 @@ export function peopleRoutes(router: Router, db: Knex, inSchool: InTheirSchool):
     '/people/invitations',
     inSchool('people', (school, ctx) => invite(school, bodyOf(ctx))),
   );
+  router.post(
+    '/pilots/:id/account',
+    inSchool('keep-records', (school, ctx) => invitePilot(school, keyIn(ctx, 'id', 'pilot'))),
+  );
   router.put(
     '/people/invitations/:id/ended',
     inSchool('people', (school, ctx) => endInvitation(school, keyIn(ctx, 'id', 'invitation'))),
@@ -28,8 +32,8 @@ export function peopleRoutes(router: Router, db: Knex, inSchool: InTheirSchool):
     '/people/:id',
     inSchool('people', (school, ctx) => setAccount(school, keyIn(ctx, 'id', 'account'), bodyOf(ctx))),
   );
-  router.get('/me/sessions', inSchool('read', ownSessions));
-  router.post('/me/sessions/ended', inSchool('read', endSessions));
+  router.get('/me/sessions', inSchool('own', ownSessions));
+  router.post('/me/sessions/ended', inSchool('own', endSessions));
   router.get('/me/schools', ownSchools(db));
   router.post('/me/school', goToSchool(db));
   router.post('/me/password', changePassword(db));

@@ -3,6 +3,7 @@ import { Problem } from './problem';
 
 /** What a refusal says, by the right that is wanting. */
 const WANTED: Readonly<Record<Right, string>> = {
+  own: 'Sign in to go on.',
   read: 'Your account opens nothing here: ask the owner of the school.',
   train: 'Your account reads and enters nothing: ask a lead of the school to make you a trainer.',
   'keep-records': 'Your account reads and enters nothing: ask a lead of the school to make you a trainer.',

@@ -1,1 +1,1 @@
-export { Today as default } from '../../features/today/Today';
+export { Home as default } from '../../shell/Home';

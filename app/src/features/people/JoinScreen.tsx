@@ -20,7 +20,8 @@ function Form({ token, invited }: { readonly token: string; readonly invited: In
   if (join.isSuccess) return <Redirect href="/" />;
   const isNew = invited.email === null;
   const errors = errorsIn(join.error);
-  const submit = () => join.mutate(isNew ? { name, email, password } : { password });
+  const { pilotName } = invited;
+  const submit = () => join.mutate(isNew ? { name: pilotName ?? name, email, password } : { password });
   return (
     <Screen title={invited.schoolName} under={`Invited by ${invited.invitedBy}`}>
       <View style={{ maxWidth: 460, gap: 18 }}>
@@ -31,13 +32,17 @@ function Form({ token, invited }: { readonly token: string; readonly invited: In
         </Words>
         {isNew ? (
           <>
-            <TextBox
-              label="Your name"
-              value={name}
-              onChangeText={setName}
-              error={errors.of('name')}
-              autoComplete="name"
-            />
+            {pilotName === null ? (
+              <TextBox
+                label="Your name"
+                value={name}
+                onChangeText={setName}
+                error={errors.of('name')}
+                autoComplete="name"
+              />
+            ) : (
+              <Words as="strong">{pilotName}</Words>
+            )}
             <TextBox
               label="E-mail, to sign in with"
               hint="At another school already? The same address and password will do."

@@ -1,5 +1,6 @@
 import type { OwnSession } from '@skelby/core/pages/people';
 import { useState } from 'react';
+import { useSignOut } from '../../offline/account-queries';
 import { useOwnAccountActs, useOwnSessions } from '../../offline/people-queries';
 import { errorsIn } from '../../shared/api/errors-in';
 import { useWho } from '../../shared/api/use-who';
@@ -72,13 +73,15 @@ export function OwnAccountScreen() {
   const sessions = useOwnSessions();
   const acts = useOwnAccountActs();
   const me = useWho();
+  const isPilot = me?.role === 'pilot';
+  const signOut = useSignOut();
   return (
-    <Loaded query={sessions} title="Your account" up="/kit">
+    <Loaded query={sessions} title="Your account" up={isPilot ? '/' : '/kit'}>
       {(all) => (
         <Screen
           title="Your account"
           under={[me?.name, me?.schoolName].filter(Boolean).join(' · ')}
-          up="/kit"
+          up={isPilot ? '/' : '/kit'}
           aside={
             <>
               <ChangePassword changePassword={acts.changePassword} />
@@ -112,6 +115,12 @@ export function OwnAccountScreen() {
             )}
           </Part>
           <OtherSchools />
+          {isPilot ? (
+            <>
+              {signOut.error ? <Words as="strong" role="alert">{`! ${signOut.error.message}`}</Words> : null}
+              <Button label="Sign out" icon="log-out" onPress={() => signOut.mutate()} />
+            </>
+          ) : null}
         </Screen>
       )}
     </Loaded>

@@ -70,12 +70,14 @@ function One({ account, mine, acts: { set, invite }, onDone }: OneProps) {
         />
       ) : (
         <>
-          <Choice
-            label="May"
-            value={role}
-            options={rolesFor(mine, role)}
-            onChange={(to) => set.mutate({ id, role: to, ended: false })}
-          />
+          {role === 'pilot' ? null : (
+            <Choice
+              label="May"
+              value={role}
+              options={rolesFor(mine, role)}
+              onChange={(to) => set.mutate({ id, role: to, ended: false })}
+            />
+          )}
           <Means role={role} />
           {invite.data ? (
             <MadeLink token={invite.data.token} what={`A new password for ${name}`} />

@@ -24,6 +24,7 @@ import { RUNGS } from '@skelby/core/clearance/rungs';
 import { useOwnSending } from '../../offline/outbox/own-outbox';
 import { OwnWaiting } from '../../offline/ui/OwnWaiting';
 import { useOwnPage, useTell } from '../../offline/overlay/own-queries';
+import { OWN_ACCOUNT } from '../../shared/api/client';
 import { ROLE_WORDS } from '../../shared/copy/role-copy';
 import { SeenOtherwise, ToBeRead } from './OwnSaid';
 
@@ -247,6 +248,7 @@ function Own({
     <Screen
       title={pilot.name}
       under={page.schoolName}
+      end={token === OWN_ACCOUNT ? <LinkButton icon="key" label="Account" href="/account" /> : undefined}
       foot={<Button kind="main" icon="message-circle" label="Tell us about a near-miss" onPress={onTell} />}
       aside={
         <>
@@ -275,9 +277,6 @@ function Own({
 export function OwnPage() {
   // What stands behind the # is the token.
   const [token] = useState(() => window.location.hash.slice(1));
-  const [telling, setTelling] = useState(false);
-  const query = useOwnPage(token);
-  useOwnSending(token || null);
   if (token === '')
     return (
       <Screen title="Your page">
@@ -286,6 +285,16 @@ export function OwnPage() {
         </Note>
       </Screen>
     );
+  return <OwnPageBy token={token} />;
+}
+
+/** The same of a pilot who is signed in. */
+export const OwnPageSignedIn = () => <OwnPageBy token={OWN_ACCOUNT} />;
+
+function OwnPageBy({ token }: { readonly token: string }) {
+  const [telling, setTelling] = useState(false);
+  const query = useOwnPage(token);
+  useOwnSending(token);
   if (telling) return <Tell token={token} onDone={() => setTelling(false)} />;
   return (
     <Loaded query={query} title="Your page">

@@ -11,6 +11,7 @@ import { Row, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { sayDay } from '../../shared/copy/dates';
+import { OwnSignIn } from './OwnSignIn';
 
 const DAYS = 14;
 
@@ -111,6 +112,7 @@ export function OwnLink({ page }: { readonly page: PilotPage }) {
           ))}
         </Rows>
       ) : null}
+      <OwnSignIn pilot={page.pilot} />
     </Part>
   );
 }

@@ -16,7 +16,7 @@ import { May } from '../../shared/ui/May';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { sayDay } from '../../shared/copy/dates';
-import { KIND_WORDS, MODE_WORDS, plural, PURPOSE_WORDS, STATE_WORDS } from '../../shared/copy/copy';
+import { MODE_WORDS, plural, PURPOSE_WORDS, STATE_WORDS } from '../../shared/copy/copy';
 import { OwnLink } from './OwnLink';
 import { Trainers } from './Trainers';
 import { PilotData } from './PilotData';

@@ -27,7 +27,7 @@ const whatWords = ({ action, subject }: HistoryEntry): string =>
 const underWords = ({ at, by, flownAt, reason }: HistoryEntry): string =>
   [
     sayTime(at),
-    by ?? 'by a private link',
+    by ?? 'by the pilot',
     flownAt && cameInLate(flownAt, at) ? `flown ${sayTime(flownAt)}` : null,
     reason,
   ]

@@ -1,4 +1,5 @@
-import type { OccurrencesPage, PilotPage } from '@skelby/core/pages/pages';
+import type { PilotPage } from '@skelby/core/pages/pages';
+import type { OccurrencesPage } from '@skelby/core/pages/older';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { get } from '../../shared/api/client';

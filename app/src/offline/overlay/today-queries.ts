@@ -1,4 +1,5 @@
-import type { ToDebriefPage, TodayList, TrainingSession } from '@skelby/core/pages/pages';
+import type { TodayList, TrainingSession } from '@skelby/core/pages/pages';
+import type { ToDebriefPage } from '@skelby/core/pages/older';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { get } from '../../shared/api/client';

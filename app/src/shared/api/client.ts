@@ -64,6 +64,9 @@ const sent = (
     ? { headers: { 'Content-Type': 'application/octet-stream' }, body }
     : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
 
+/** In the place of a link's token: the pilot is signed in, and the browser says so by itself. */
+export const OWN_ACCOUNT = 'account';
+
 /** A connection that hangs is as good as none. */
 const LONGEST_WAIT_MS = 60_000;
 
@@ -80,7 +83,10 @@ async function ask(
       method,
       credentials: 'same-origin',
       signal: AbortSignal.timeout(LONGEST_WAIT_MS),
-      headers: { ...headers, ...(token ? { Authorization: `Bearer ${token}` } : {}) },
+      headers: {
+        ...headers,
+        ...(token && token !== OWN_ACCOUNT ? { Authorization: `Bearer ${token}` } : {}),
+      },
       ...rest,
     });
   } catch {
@@ -105,7 +111,7 @@ async function read<T>(response: Response): Promise<T> {
 
 export const put = async (path: string, body: unknown): Promise<unknown> =>
   read<unknown>(await ask('PUT', path, body));
-/** As whoever holds a pilot's private link. */
+/** As whoever holds a pilot's private link, or is signed in as one. */
 export const getAs = async <T>(token: string, path: string): Promise<T> =>
   read<T>(await ask('GET', path, undefined, token));
 export const putAs = async (token: string, path: string, body: unknown): Promise<unknown> =>

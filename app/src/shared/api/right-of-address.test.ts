@@ -41,3 +41,8 @@ test('an owner reaches all of them; what follows the address does not matter', (
   ]);
   expect(RIGHTS).toContain(rightOfAddress('/'));
 });
+
+test('a pilot reaches their account and practice, and no page of the school', () => {
+  const reached = ['/practice', ...addresses].filter((address) => may('pilot', rightOfAddress(address)));
+  expect(reached).toEqual(['/practice', '/account']);
+});

@@ -1,6 +1,6 @@
 import type { Right } from '@skelby/core/people/roles';
 
-/** Pages on which something is entered, by their addresses; every other page is there to be read. */
+/** Pages on which something is entered, or that are one's own, by their addresses; every other one is there to be read. */
 const ENTERED: readonly (readonly [RegExp, Right])[] = [
   [/^\/log\//, 'train'],
   [/^\/session$/, 'train'],
@@ -12,6 +12,7 @@ const ENTERED: readonly (readonly [RegExp, Right])[] = [
   [/^\/school\/rule$/, 'set-school'],
   [/^\/school\/people$/, 'people'],
   [/^\/school\/history$/, 'history'],
+  [/^\/(account|practice)$/, 'own'],
 ];
 
 /** The right that whoever goes there needs. @param address as it stands in the browser, with or without a query */

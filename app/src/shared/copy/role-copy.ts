@@ -5,6 +5,7 @@ export const ROLE_WORDS: Readonly<Record<Role, string>> = {
   lead: 'Lead',
   trainer: 'Trainer',
   reader: 'Reader',
+  pilot: 'Pilot',
 };
 
 /** What each may do, in a line. */
@@ -13,4 +14,5 @@ export const ROLE_MEANS: Readonly<Record<Role, string>> = {
   lead: 'trains, sets the school, brings files in, sees to its people',
   trainer: 'logs, debriefs, plans, counts, signs',
   reader: 'reads, and enters nothing',
+  pilot: 'sees their own page, and nothing else',
 };
