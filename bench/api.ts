@@ -39,7 +39,7 @@ interface Rate {
   readonly perSecond?: number;
 }
 
-export interface Asked {
+export interface BenchRequest {
   readonly what: string;
   readonly method: string;
   readonly path: () => string;
@@ -54,11 +54,11 @@ export interface Asked {
 export async function sendEvenly(
   base: string,
   headers: Record<string, string>,
-  ask: Asked | ((turn: number) => Asked),
+  ask: BenchRequest | ((turn: number) => BenchRequest),
   { seconds, perSecond = PER_SECOND }: Rate,
 ): Promise<ApiFigures> {
   const agent = new http.Agent({ keepAlive: true });
-  const send = ({ method, path, body }: Asked, due: number) =>
+  const send = ({ method, path, body }: BenchRequest, due: number) =>
     new Promise<{ ms: number; ok: boolean }>((resolve) => {
       const failed = () => {
         resolve({ ms: performance.now() - due, ok: false });
@@ -149,7 +149,7 @@ export async function measureApi(base: string): Promise<readonly ApiFigures[]> {
       day,
       flownAt: now(),
     });
-  const asked: readonly Asked[] = [
+  const asked: readonly BenchRequest[] = [
     { what: 'Today', method: 'GET', path: () => '/api/today' },
     { what: 'Log an occurrence', method: 'PUT', path: () => `/api/occurrences/${uuid()}`, body: occurrence },
     {

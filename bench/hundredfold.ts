@@ -10,7 +10,7 @@ import {
 import { startCluster } from '../tools/cluster';
 import { throwawayFolder } from '../tools/places';
 import { fillWithReps, openedLongAgo } from './flown-long';
-import { type Ask, costOf, type PageCost } from './page-cost';
+import { type AskPage, costOf, type PageCost } from './page-cost';
 
 /** What pages and a rep cost a school with a hundred times the records behind it. */
 
@@ -64,7 +64,7 @@ async function costsAt(server: TestServer, times: number): Promise<ReadonlyMap<s
   await openedLongAgo(server, weaknessId);
   await fillWithReps(server, weaknessId, REPS * times);
   await fillSchool(server, pilotId, times);
-  const record: Ask = (who) => {
+  const record: AskPage = (who) => {
     const now = new Date().toISOString();
     return who.put(
       `/reps/${uuid()}`,

@@ -7,7 +7,7 @@ import { rep, startTestServer, type TestServer, type Visitor } from '../server/s
 import { startCluster } from '../tools/cluster';
 import { throwawayFolder } from '../tools/places';
 import { say } from '../tools/say';
-import { type Ask, costOf, type PageCost } from './page-cost';
+import { type AskPage, costOf, type PageCost } from './page-cost';
 
 /**
  * What every page costs one school when it is alone and when it is one of a thousand: buffers that its statements look
@@ -73,7 +73,10 @@ async function addSchools(server: TestServer): Promise<void> {
 }
 
 /** Every page of a trainer, and a rep. */
-async function pagesOf({ db }: TestServer, schoolId: string): Promise<readonly (readonly [string, Ask])[]> {
+async function pagesOf(
+  { db }: TestServer,
+  schoolId: string,
+): Promise<readonly (readonly [string, AskPage])[]> {
   const some = async (table: string, order: string) =>
     ((await db(table).where({ schoolId }).orderBy(order).first('id')) as { id: string }).id;
   const [weaknessId, occurrenceId, pilotId] = [
@@ -81,7 +84,7 @@ async function pagesOf({ db }: TestServer, schoolId: string): Promise<readonly (
     await some('occurrences', 'id'),
     await some('pilots', 'id'),
   ];
-  const get = (path: string): readonly [string, Ask] => [
+  const get = (path: string): readonly [string, AskPage] => [
     path.replace(/[\da-f-]{36}/, '…'),
     (who) => who.get(path),
   ];

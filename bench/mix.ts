@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid';
-import { type Asked, sendEvenly, signedIn } from './api';
+import { type BenchRequest, sendEvenly, signedIn } from './api';
 import { databaseMs, processMs } from './processor-time';
 
 /** A server with much to do for a long while: what a request costs then, and how long one waits. */
@@ -35,7 +35,7 @@ export async function measureMix(base: string, pid: number): Promise<MixFigures>
   const { weaknesses } = await read<{ weaknesses: { id: string }[] }>('/today');
   const one = <T>(of: readonly T[], turn: number) => of[turn % of.length]!;
   const now = () => new Date().toISOString();
-  const kinds: Readonly<Record<string, (turn: number) => Asked>> = {
+  const kinds: Readonly<Record<string, (turn: number) => BenchRequest>> = {
     today: () => ({ what: 'mix', method: 'GET', path: () => '/api/today' }),
     weakness: (turn) => ({
       ...{ what: 'mix', method: 'GET' },

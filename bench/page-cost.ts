@@ -45,13 +45,13 @@ async function buffersOf(
   return buffers;
 }
 
-export type Ask = (visitor: Visitor) => Promise<{ readonly status: number }>;
+export type AskPage = (visitor: Visitor) => Promise<{ readonly status: number }>;
 
 export async function costOf(
   server: TestServer,
   visitor: Visitor,
   schoolId: string,
-  ask: Ask,
+  ask: AskPage,
 ): Promise<PageCost> {
   const asked: { sql: string; bindings: unknown[] }[] = [];
   const note = ({ sql, bindings }: { sql: string; bindings: unknown[] }) => {

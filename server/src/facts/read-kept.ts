@@ -119,7 +119,7 @@ export async function readKept({ tx }: SchoolTx, ids: readonly string[], whole =
 }
 
 /** A rep, for what hangs on it. */
-export interface Flown {
+export interface FlownRep {
   readonly pilotId: string;
   /** For which it was flown; null: for whichever its drill decides. */
   readonly weaknessId: string | null;
@@ -128,7 +128,7 @@ export interface Flown {
 }
 
 /** The same of the weaknesses that a rep counts for, where nothing is kept any more of what came after it. */
-export async function readKeptSharing({ tx }: SchoolTx, { pilotId, weaknessId, drillId, flownAt }: Flown) {
+export async function readKeptSharing({ tx }: SchoolTx, { pilotId, weaknessId, drillId, flownAt }: FlownRep) {
   const { rows } = (await tx
     .raw(SHARING, { whole: false, pilotId, weaknessId, drillId, flownAt })
     .options(prepared('kept-sharing'))) as { rows: KeptRow[] };

@@ -2,10 +2,10 @@ import type { Checkpoint } from '@skelby/core/clearance/second-edition';
 import { factsOf } from '@skelby/core/weakness/facts-of';
 import type { SchoolTx } from '../db/in-school';
 import { holding } from './checkpoints';
-import { type Flown, readKept, readKeptSharing } from './read-kept';
+import { type FlownRep, readKept, readKeptSharing } from './read-kept';
 
 /** What is kept of a weakness, but its reps. */
-export type Kept = Awaited<ReturnType<typeof readKept>>[number];
+type Kept = Awaited<ReturnType<typeof readKept>>[number];
 
 /** A weakness, and where it is gone on from; null: from the beginning. */
 export interface KeptSince {
@@ -24,7 +24,7 @@ export async function sinceCheckpoints(
 /** The same of all that a rep counts for. */
 export const sinceCheckpointsSharing = async (
   school: SchoolTx,
-  flown: Flown,
+  flown: FlownRep,
 ): Promise<readonly KeptSince[]> => unlessOneDoesNotHold(school, await readKeptSharing(school, flown));
 
 async function unlessOneDoesNotHold(school: SchoolTx, all: readonly Kept[]): Promise<readonly KeptSince[]> {
