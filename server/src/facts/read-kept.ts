@@ -119,7 +119,7 @@ export async function readKept({ tx }: SchoolTx, ids: readonly string[], whole =
 }
 
 /** A rep, for what hangs on it. */
-export interface FlownRep {
+export interface RepToCount {
   readonly pilotId: string;
   /** For which it was flown; null: for whichever its drill decides. */
   readonly weaknessId: string | null;
@@ -128,7 +128,10 @@ export interface FlownRep {
 }
 
 /** The same of the weaknesses that a rep counts for, where nothing is kept any more of what came after it. */
-export async function readKeptSharing({ tx }: SchoolTx, { pilotId, weaknessId, drillId, flownAt }: FlownRep) {
+export async function readKeptSharing(
+  { tx }: SchoolTx,
+  { pilotId, weaknessId, drillId, flownAt }: RepToCount,
+) {
   const { rows } = (await tx
     .raw(SHARING, { whole: false, pilotId, weaknessId, drillId, flownAt })
     .options(prepared('kept-sharing'))) as { rows: KeptRow[] };

@@ -2,7 +2,7 @@ import type { Checkpoint } from '@skelby/core/clearance/second-edition';
 import { factsOf } from '@skelby/core/weakness/facts-of';
 import type { SchoolTx } from '../db/in-school';
 import { holding } from './checkpoints';
-import { type FlownRep, readKept, readKeptSharing } from './read-kept';
+import { type RepToCount, readKept, readKeptSharing } from './read-kept';
 
 /** What is kept of a weakness, but its reps. */
 type Kept = Awaited<ReturnType<typeof readKept>>[number];
@@ -24,7 +24,7 @@ export async function sinceCheckpoints(
 /** The same of all that a rep counts for. */
 export const sinceCheckpointsSharing = async (
   school: SchoolTx,
-  flown: FlownRep,
+  flown: RepToCount,
 ): Promise<readonly KeptSince[]> => unlessOneDoesNotHold(school, await readKeptSharing(school, flown));
 
 async function unlessOneDoesNotHold(school: SchoolTx, all: readonly Kept[]): Promise<readonly KeptSince[]> {
