@@ -394,3 +394,40 @@ test('a page that breaks says so and leads back, and an unknown address does too
   await page.getByRole('link', { name: 'Go to Today' }).click();
   await expect(page.getByRole('heading', { name: 'Drilling' })).toBeVisible();
 });
+
+test('by keys alone: a skip link, the heading after each page, one stop a group, arrows and Space choose', async ({
+  trainer,
+  page,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await trainer.today();
+  await page.getByRole('link', { name: 'Pilots' }).click();
+  await expect(page.getByRole('heading', { name: 'Pilots', level: 1 })).toBeFocused();
+  await page.keyboard.press('Shift+Tab');
+  await page.getByRole('link', { name: 'Skip to the page' }).focus();
+  await expect(page.getByRole('link', { name: 'Skip to the page' })).toBeInViewport();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Pilots', level: 1 })).toBeFocused();
+
+  await page.getByRole('link', { name: /Davit Orrel/ }).click();
+  await expect(page.getByRole('heading', { name: 'Davit Orrel', level: 1 })).toBeFocused();
+  const opens = page.getByRole('radiogroup', { name: 'Opens on' });
+  const [any, first] = [opens.getByRole('radio').nth(0), opens.getByRole('radio').nth(1)];
+  await expect(any).toHaveAttribute('tabindex', '0');
+  await expect(first).toHaveAttribute('tabindex', '-1');
+  await any.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(first).toBeFocused();
+  await expect(first).toBeChecked();
+  await page.keyboard.press('ArrowDown');
+  await expect(any).toBeChecked();
+  await page
+    .getByRole('radiogroup', { name: 'Hour and place of sessions' })
+    .getByRole('radio')
+    .nth(1)
+    .focus();
+  const scrolled = await page.evaluate(() => document.scrollingElement!.scrollTop);
+  await page.keyboard.press(' ');
+  await expect(page.getByRole('radio', { name: '✓ Told' })).toBeChecked();
+  expect(await page.evaluate(() => document.scrollingElement!.scrollTop)).toBe(scrolled);
+});

@@ -70,6 +70,17 @@ const useStyles = themed((theme) => ({
   railHere: { borderLeftColor: theme.ink },
   reads: { paddingHorizontal: 18, paddingVertical: 8, borderBottomWidth: 2, borderBottomColor: theme.ink },
   label: { fontSize: 15, lineHeight: 20, color: theme.ink },
+  skip: {
+    position: 'absolute',
+    top: 4,
+    left: 4,
+    zIndex: 1,
+    padding: 14,
+    borderWidth: 2,
+    borderColor: theme.ink,
+    backgroundColor: theme.ground,
+  },
+  skipHidden: { position: 'absolute', top: -200, left: 4 },
 }));
 
 function Places({ rail }: { readonly rail: boolean }) {
@@ -155,6 +166,23 @@ function OfOnePilot() {
   );
 }
 
+/** Past the main places to what is on the page; seen by whoever gets there by keys. */
+function SkipLink() {
+  const styles = useStyles();
+  const [isSeen, setIsSeen] = useState(false);
+  return (
+    <Pressable
+      role="link"
+      onFocus={() => setIsSeen(true)}
+      onBlur={() => setIsSeen(false)}
+      onPress={() => document.querySelector<HTMLElement>('[role="main"] [role="heading"]')?.focus()}
+      style={isSeen ? styles.skip : styles.skipHidden}
+    >
+      <Words as="strong">Skip to the page</Words>
+    </Pressable>
+  );
+}
+
 /** Everything behind the sign-in: who is here, the outbox, and the way between the main places. */
 export function Frame() {
   const styles = useStyles();
@@ -199,6 +227,7 @@ export function Frame() {
           <OfOnePilot />
         ) : (
           <View style={[styles.frame, wide ? styles.wide : null]}>
+            <SkipLink />
             {wide ? <Places rail /> : null}
             <Pages />
             {wide || BARE.test(path) ? null : <Places rail={false} />}

@@ -3,6 +3,7 @@ import { type ReactNode, useEffect, useState } from 'react';
 import { ApiProblem } from '../shared/api/client';
 import { KEPT_MS, keepQueries } from '../offline/prefetch/kept-queries';
 import { useOwnFonts } from '../shared/ui/fonts';
+import { listenForKeysOfRoles } from '../shared/ui/keys-of-roles';
 
 const RETRIES = 2;
 
@@ -39,6 +40,7 @@ export function Providers({ children }: { readonly children: ReactNode }) {
         },
       }),
   );
+  useEffect(listenForKeysOfRoles, []);
   const [restored, setRestored] = useState(false);
   // A browser that keeps nothing for us (a private window, say) starts with nothing.
   useEffect(() => {

@@ -29,6 +29,7 @@ function AsksFor({ schools, schoolId, choose, asksCode, code, setCode, submit, e
     <>
       {schools.length > 0 ? (
         <Choice
+          acts
           label="School"
           value={schoolId}
           onChange={choose}

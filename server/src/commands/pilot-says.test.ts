@@ -59,7 +59,7 @@ test('the restriction is read, with its time and by the link alone; a new occurr
     words: '',
     at: new Date().toISOString(),
   });
-  expect(byTrainer.status).toBe(404);
+  expect(byTrainer.status).toBe(403);
 });
 
 test('the pilot sees it otherwise: both views stand beside each other, and nothing of the weakness moves', async () => {

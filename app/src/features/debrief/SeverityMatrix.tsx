@@ -1,3 +1,4 @@
+import { radioOf, stopOf } from '../../shared/ui/keys-of-roles';
 import {
   isAtLeast,
   RECURRENCE_CLASSES,
@@ -71,16 +72,20 @@ interface CouldBeProps {
   readonly chosen: boolean;
   /** Less than it came to already. */
   readonly barred: boolean;
+  /** Keys lead to it; from there to the others. */
+  readonly stop: boolean;
   readonly onPress: () => void;
 }
 
 /** One square: how bad, how likely, and what risk that is. */
-function CouldBe({ severity, likelihood, chosen, barred, onPress }: CouldBeProps) {
+function CouldBe({ severity, likelihood, chosen, barred, stop, onPress }: CouldBeProps) {
   const styles = useStyles();
   const risk = riskOf(severity, likelihood);
   return (
     <Pressable
       role="radio"
+      {...radioOf('next time')}
+      tabIndex={stop ? 0 : -1}
       aria-checked={chosen}
       disabled={barred}
       aria-disabled={barred}
@@ -129,6 +134,8 @@ export function SeverityMatrix({
           </View>
           <Pressable
             role="radio"
+            {...radioOf('it was')}
+            tabIndex={stopOf(SEVERITIES.indexOf(severity), actual === null ? -1 : SEVERITIES.indexOf(actual))}
             aria-checked={severity === actual}
             aria-label={`It was: ${SEVERITY_WORDS[severity]}`}
             onPress={() => onActual(severity)}
@@ -145,6 +152,11 @@ export function SeverityMatrix({
               likelihood={each}
               chosen={severity === potential && each === likelihood}
               barred={actual !== null && !isAtLeast(severity, actual)}
+              stop={
+                potential === null || likelihood === null
+                  ? severity === (actual ?? SEVERITIES[0]) && each === RECURRENCE_CLASSES[0]
+                  : severity === potential && each === likelihood
+              }
               onPress={() => onPotential(severity, each)}
             />
           ))}

@@ -72,6 +72,7 @@ function One({ account, mine, acts: { set, invite }, onDone }: OneProps) {
         <>
           {role === 'pilot' ? null : (
             <Choice
+              acts
               label="May"
               value={role}
               options={rolesFor(mine, role)}

@@ -103,23 +103,28 @@ export class ThrottleFrom {
   }
 }
 
+/** Something is typed, or one came to a choice by keys, and goes on there. */
+const isOfTheForm = (target: EventTarget | null): boolean =>
+  target instanceof HTMLInputElement ||
+  (target instanceof HTMLElement && target.matches('[role="radio"]:focus-visible'));
+
 /** The keys that are down. @returns what they hold of one hand's stick */
 function useKeys(): (hand: Hand) => Thumb {
   const pressed = useRef(new Set<string>());
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
-      if (KEYS[event.code] && !(event.target instanceof HTMLInputElement)) {
-        pressed.current.add(event.code);
-        event.preventDefault();
-      }
+      if (!KEYS[event.code] || isOfTheForm(event.target)) return;
+      pressed.current.add(event.code);
+      event.preventDefault();
     };
     const up = (event: KeyboardEvent) => pressed.current.delete(event.code);
     const gone = () => pressed.current.clear();
-    window.addEventListener('keydown', down);
+    // Before whatever had the focus last: it flies, and chooses nothing.
+    window.addEventListener('keydown', down, { capture: true });
     window.addEventListener('keyup', up);
     window.addEventListener('blur', gone);
     return () => {
-      window.removeEventListener('keydown', down);
+      window.removeEventListener('keydown', down, { capture: true });
       window.removeEventListener('keyup', up);
       window.removeEventListener('blur', gone);
     };

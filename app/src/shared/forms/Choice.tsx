@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { TextBox } from './TextBox';
+import { ACTS_AT_ONCE, stopOf } from '../ui/keys-of-roles';
 import { themed, TOUCH } from '../ui/theme';
 import { Words } from '../ui/Words';
 
@@ -33,6 +34,8 @@ interface ChoiceProps<T> {
   readonly onChange: (value: T) => void;
   /** The label is said, not shown: the options speak for themselves. */
   readonly quiet?: boolean;
+  /** Choosing does something at once: by keys it is gone to first, and chosen by Space. */
+  readonly acts?: boolean;
 }
 
 /** One of a few, all in sight. The chosen one is filled and ticked. */
@@ -42,18 +45,21 @@ export function Choice<T extends string | number | boolean>({
   value,
   onChange,
   quiet = false,
+  acts = false,
 }: ChoiceProps<T>) {
   const styles = useStyles();
+  const at = options.findIndex((option) => option.value === value);
   return (
-    <View style={styles.all} role="radiogroup" aria-label={label}>
+    <View style={styles.all} role="radiogroup" aria-label={label} {...(acts ? ACTS_AT_ONCE : {})}>
       {quiet ? null : <Words as="soft">{label}</Words>}
       <View style={styles.options}>
-        {options.map((option) => {
-          const chosen = option.value === value;
+        {options.map((option, i) => {
+          const chosen = i === at;
           return (
             <Pressable
               key={String(option.value)}
               role="radio"
+              tabIndex={stopOf(i, at)}
               aria-checked={chosen}
               onPress={() => onChange(option.value)}
               style={[styles.option, chosen ? styles.chosen : null]}

@@ -54,8 +54,11 @@ export function Screen({ title, under, up, children, aside, topic, end, foot }: 
   useEffect(() => {
     page.current?.scrollTo({ y: 0, animated: false });
   }, [topic]);
+  const heading = useRef<HTMLElement>(null);
   useEffect(() => {
     document.title = `${title} · Skelby`;
+    // What had the focus has gone with the page before: whoever reads by ear or keys goes on at the top of this one.
+    if (document.activeElement === document.body) heading.current?.focus({ preventScroll: true });
   }, [title]);
   const goBack = () => {
     if (router.canGoBack()) router.back();
@@ -70,7 +73,9 @@ export function Screen({ title, under, up, children, aside, topic, end, foot }: 
           </Pressable>
         ) : null}
         <View style={styles.titles}>
-          <Words as="title">{title}</Words>
+          <Words as="title" focus={heading}>
+            {title}
+          </Words>
           {under ? <Words as="soft">{under}</Words> : null}
         </View>
         {end}

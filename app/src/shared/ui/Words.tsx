@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { ReactNode, RefObject } from 'react';
 import { Text, type TextProps } from 'react-native';
 import { FONT, themed } from './theme';
 
@@ -21,13 +21,16 @@ const useStyles = themed((theme) => ({
 interface WordsProps extends TextProps {
   readonly as?: 'title' | 'heading' | 'large' | 'body' | 'strong' | 'soft' | 'figure';
   readonly children: ReactNode;
+  /** Takes what can be given the focus, though no key leads to it. */
+  readonly focus?: RefObject<HTMLElement | null>;
 }
 
 const LEVEL = { title: 1, heading: 2 } as const;
 
-export function Words({ as = 'body', style, ...props }: WordsProps) {
+export function Words({ as = 'body', style, focus, ...props }: WordsProps) {
   const styles = useStyles();
   const heading =
     as === 'title' || as === 'heading' ? { role: 'heading' as const, 'aria-level': LEVEL[as] } : {};
-  return <Text {...heading} {...props} style={[styles[as], style]} />;
+  const given = focus ? { ref: focus as unknown as RefObject<Text>, tabIndex: -1 as const } : {};
+  return <Text {...heading} {...given} {...props} style={[styles[as], style]} />;
 }

@@ -1,0 +1,65 @@
+/** What the keys of a keyboard do on things that say what they are: W3C, ARIA Authoring Practices Guide, "Radio Group" and "Checkbox". */
+
+const STEPS: Readonly<Record<string, 1 | -1>> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
+
+/** The radio buttons among which this one is chosen, those left out that are barred. */
+function radiosWith(radio: HTMLElement): {
+  readonly radios: readonly HTMLElement[];
+  readonly chooses: boolean;
+} {
+  const group = radio.closest<HTMLElement>('[role="radiogroup"], [role="group"]');
+  const all = group ? [...group.querySelectorAll<HTMLElement>('[role="radio"]')] : [radio];
+  return {
+    radios: all.filter(
+      (each) => each.dataset['of'] === radio.dataset['of'] && each.getAttribute('aria-disabled') !== 'true',
+    ),
+    chooses: group?.dataset['acts'] !== 'true',
+  };
+}
+
+/** What a key without others was pressed on, where it is something to choose or tick. */
+function chosenByKeys({
+  target,
+  defaultPrevented,
+  altKey,
+  ctrlKey,
+  metaKey,
+}: KeyboardEvent): HTMLElement | null {
+  if (defaultPrevented || altKey || ctrlKey || metaKey || !(target instanceof HTMLElement)) return null;
+  return ['radio', 'checkbox', 'switch'].includes(target.getAttribute('role') ?? '') ? target : null;
+}
+
+/** Space chooses and ticks; arrows go from one radio button to the next and choose it, unless choosing does something at once. */
+function press(event: KeyboardEvent): void {
+  const target = chosenByKeys(event);
+  if (!target) return;
+  if (event.key === ' ') {
+    event.preventDefault();
+    if (!event.repeat) target.click();
+    return;
+  }
+  const step = STEPS[event.key];
+  if (target.getAttribute('role') !== 'radio' || step === undefined) return;
+  event.preventDefault();
+  const { radios, chooses } = radiosWith(target);
+  const next = radios[(radios.indexOf(target) + step + radios.length) % radios.length];
+  next?.focus();
+  if (chooses) next?.click();
+}
+
+/** @returns stops it */
+export function listenForKeysOfRoles(): () => void {
+  document.addEventListener('keydown', press);
+  return () => document.removeEventListener('keydown', press);
+}
+
+/** Properties for the web alone. */
+const onWeb = (properties: object): object => properties;
+
+/** Of a group whose choices do something at once: arrows only go from one to the next. */
+export const ACTS_AT_ONCE = onWeb({ dataSet: { acts: 'true' } });
+/** Of radio buttons that share a group with others. */
+export const radioOf = (name: string): object => onWeb({ dataSet: { of: name } });
+
+/** One stop for the whole group: the chosen one, or the first. */
+export const stopOf = (nth: number, chosen: number): 0 | -1 => (nth === Math.max(0, chosen) ? 0 : -1);
