@@ -8,6 +8,7 @@ import type { FlightMode } from '@skelby/core/vocabulary/flying';
 import type { KeptPlan } from '@skelby/core/weakness/facts-of';
 import type { SchoolTx } from '../db/in-school';
 import { prepared } from '../db/prepared';
+import { rowsOf } from '../db/rows-of';
 import type { KeptCheckpoint } from './checkpoints';
 import { fromJson } from '../db/from-json';
 
@@ -112,9 +113,7 @@ interface KeptRow extends HeadRow {
  * @param whole without a checkpoint; else with it, and of the announced tests those since
  */
 export async function readKept({ tx }: SchoolTx, ids: readonly string[], whole = true) {
-  const { rows } = (await tx.raw(BY_KEY, { whole, ids: [...ids] }).options(prepared('kept'))) as {
-    rows: KeptRow[];
-  };
+  const rows = await rowsOf<KeptRow>(tx, tx.raw(BY_KEY, { whole, ids: [...ids] }));
   return rows.map(keptIn);
 }
 

@@ -62,23 +62,27 @@ export async function repsCounting({ tx }: SchoolTx, wanted: readonly KeptSince[
 export const LATELY = 150;
 const OF_A_PILOT = 2000;
 
-/** Those of weaknesses of which there is a great deal, or of whose pilot. */
-export async function muchFlown({ tx }: SchoolTx, ids: readonly string[]): Promise<ReadonlySet<string>> {
-  const rows = await rowsOf<{ readonly id: string }>(
-    tx,
-    tx
-      .raw(
-        `
-    select w.id from weaknesses w
-     where w.id = any(?::uuid[])
-       and (exists (select from reps r where r.weakness_id = w.id offset ?)
-         or exists (select from reps r where r.pilot_id = w.pilot_id offset ?))`,
-        [[...ids], LATELY, OF_A_PILOT],
-      )
-      .options(prepared('much-flown')),
-  );
-  return new Set(rows.map(({ id }) => id));
+/** What lists know of a weakness, and whether a great deal was flown for it, or by its pilot. */
+export interface WeaknessHead {
+  readonly id: string;
+  readonly pilotId: string;
+  readonly muchFlown: boolean;
 }
+
+/** Of several by their keys, also by a key under which one was opened a second time. */
+export const headsOf = ({ tx }: SchoolTx, named: readonly string[]): Promise<readonly WeaknessHead[]> =>
+  rowsOf<WeaknessHead>(
+    tx,
+    tx.raw(
+      `
+    select w.*, exists (select from reps r where r.weakness_id = w.id offset :lately)
+        or exists (select from reps r where r.pilot_id = w.pilot_id offset :ofPilot) as much_flown
+      from weaknesses w
+     where w.id = any(:named::uuid[])
+        or w.id in (select weakness_id from weakness_aliases where id = any(:named::uuid[]))`,
+      { named: [...named], lately: LATELY, ofPilot: OF_A_PILOT },
+    ),
+  );
 
 const OWN_OR_DECIDING = 'pilot_id = w."pilotId" and (weakness_id = w.id or drill_id = any(w.drills))';
 /**

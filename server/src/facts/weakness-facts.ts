@@ -8,7 +8,7 @@ import { prepared } from '../db/prepared';
 import { notFound } from '../problem/problem';
 import { curvesUpTo } from './checkpoints';
 import type { MoveRow } from './read-kept';
-import { LATELY, muchFlown, repsShown } from './reps-that-count';
+import { LATELY, repsShown, type WeaknessHead } from './reps-that-count';
 import { fromTheBeginning, sinceCheckpoints } from './since-checkpoints';
 
 export interface WeaknessRow {
@@ -101,9 +101,10 @@ export async function loadFactsOf(
 /** The same, but of what a great deal was flown for, where it stood and its last reps. */
 export async function loadFactsLately(
   school: SchoolTx,
-  ids: readonly string[],
+  heads: readonly WeaknessHead[],
 ): Promise<ReadonlyMap<string, LoadedFacts>> {
-  const much = await muchFlown(school, ids);
+  const ids = heads.map(({ id }) => id);
+  const much = new Set(heads.filter(({ muchFlown }) => muchFlown).map(({ id }) => id));
   if (much.size === 0) return loadFactsOf(school, ids);
   const since = await curvesUpTo(school, await sinceCheckpoints(school, [...much]));
   const whole = await fromTheBeginning(

@@ -6,15 +6,14 @@ import { loadFactsLately, loadFactsOf, ownKey } from '../facts/weakness-facts';
 import { saidOf } from '../facts/said-by-pilot';
 import { badField, notFound } from '../problem/problem';
 import { isInstant } from '@skelby/core/vocabulary/day';
-import { LATELY, repsShown } from '../facts/reps-that-count';
+import { headsOf, LATELY, repsShown } from '../facts/reps-that-count';
 import { fromTheBeginning } from '../facts/since-checkpoints';
 import type { EarlierReps } from '@skelby/core/pages/older';
 import type { Context } from 'koa';
 
 /** A weakness with the facts that decide it; the app works out the rungs from these with the same core. */
 export async function weaknessPage(school: SchoolTx, named: string, lately: boolean) {
-  const id = await ownKey(school.tx, named);
-  const page = (await weaknessPages(school, [id], { lately }))[id];
+  const [page] = Object.values(await weaknessPages(school, [named], { lately }));
   if (!page) throw notFound('weakness');
   return page;
 }
@@ -48,13 +47,14 @@ interface Asked {
 }
 
 /** The pages of several by their keys, in as many statements as of one. */
-export async function weaknessPages(school: SchoolTx, ids: readonly string[], { lately, ofPilots }: Asked) {
+export async function weaknessPages(school: SchoolTx, named: readonly string[], { lately, ofPilots }: Asked) {
   const { tx } = school;
-  const facts = await (lately ? loadFactsLately : loadFactsOf)(school, ids);
-  const pilotIds = [...new Set([...facts.values()].map(({ pilotId }) => pilotId))];
-  const wanted = [...facts].map(([weaknessId, { pilotId }]) => ({ weaknessId, pilotId }));
-  const [weaknesses, pilotRows, known, saidOfAll, occurrenceRows] = await Promise.all([
-    rowsOf<Keyed>(tx, tx('weaknesses').whereRaw('id = any(?::uuid[])', [[...ids]])),
+  const heads = await headsOf(school, named);
+  const ids = heads.map(({ id }) => id);
+  const pilotIds = [...new Set(heads.map(({ pilotId }) => pilotId))];
+  const wanted = heads.map(({ id: weaknessId, pilotId }) => ({ weaknessId, pilotId }));
+  const [facts, pilotRows, known, saidOfAll, occurrenceRows] = await Promise.all([
+    lately ? loadFactsLately(school, heads) : loadFactsOf(school, ids),
     rowsOf<Keyed>(tx, tx('pilots').whereRaw('id = any(?::uuid[])', [[...pilotIds]])),
     knownOfEach(school, wanted, ofPilots),
     saidOf(school, ids),
@@ -65,17 +65,17 @@ export async function weaknessPages(school: SchoolTx, ids: readonly string[], { 
         .orderBy('happened_at', 'desc'),
     ),
   ]);
-  const own = rowsBy(weaknesses, ({ id }) => id);
   const pilots = rowsBy(pilotRows, ({ id }) => id);
   const said = rowsBy(saidOfAll, ({ weaknessId }) => weaknessId);
   const occurrences = rowsBy(occurrenceRows, ({ weaknessId }) => weaknessId);
   return Object.fromEntries(
-    wanted.map(({ weaknessId: id, pilotId }, i) => {
+    heads.map(({ muchFlown: _, ...weakness }, i) => {
+      const { id, pilotId } = weakness;
       const { rule, reps, stamps, sets, moves, plans, since } = facts.get(id)!;
       return [
         id,
         {
-          weakness: own(id)[0] as unknown,
+          weakness: weakness as unknown,
           known: known[i]!,
           pilot: pilots(pilotId)[0] as unknown,
           rule,
