@@ -12,8 +12,8 @@ type Rows = readonly unknown[];
  */
 async function together(tx: Knex.Transaction, queries: readonly Query[]): Promise<readonly Rows[]> {
   if (queries.length === 1) {
-    const [query] = queries as readonly [Query];
-    const answer = (await query.options(preparedAs(query.toSQL().sql))) as Rows | { readonly rows: Rows };
+    // Not prepared: with a column more, after a migration, a plan that was kept would give other rows than it promised.
+    const answer = (await queries[0]) as Rows | { readonly rows: Rows };
     return ['rows' in answer ? answer.rows : answer];
   }
   const columns = queries.map(
