@@ -1,3 +1,4 @@
+import { isChoosing } from '../../shared/ui/keys-of-roles';
 import { expoCurve } from '@skelby/core/simulator/expo';
 import { axesOf, type Axis, type StickLayout } from '@skelby/core/vocabulary/flying';
 import type { StickPosition } from '@skelby/core/simulator/control/control';
@@ -105,8 +106,7 @@ export class ThrottleFrom {
 
 /** Something is typed, or one came to a choice by keys, and goes on there. */
 const isOfTheForm = (target: EventTarget | null): boolean =>
-  target instanceof HTMLInputElement ||
-  (target instanceof HTMLElement && target.matches('[role="radio"]:focus-visible'));
+  target instanceof HTMLInputElement || isChoosing(target);
 
 /** The keys that are down. @returns what they hold of one hand's stick */
 function useKeys(): (hand: Hand) => Thumb {

@@ -57,8 +57,10 @@ export function Screen({ title, under, up, children, aside, topic, end, foot }: 
   const heading = useRef<HTMLElement>(null);
   useEffect(() => {
     document.title = `${title} · Skelby`;
-    // What had the focus has gone with the page before: whoever reads by ear or keys goes on at the top of this one.
-    if (document.activeElement === document.body) heading.current?.focus({ preventScroll: true });
+    // What had the focus has gone with the page before, or led here: whoever reads by ear or keys goes on at its top.
+    const active = document.activeElement;
+    if (active === document.body || active?.closest('[role="navigation"]'))
+      heading.current?.focus({ preventScroll: true });
   }, [title]);
   const goBack = () => {
     if (router.canGoBack()) router.back();

@@ -47,10 +47,36 @@ function press(event: KeyboardEvent): void {
   if (chooses) next?.click();
 }
 
+/** Browsers show what has the focus as come to by keys once any key is down; this tells what was. */
+let isByKeys = false;
+let cameTo: EventTarget | null = null;
+const tabbed = ({ key }: KeyboardEvent) => {
+  if (key === 'Tab') isByKeys = true;
+};
+const pointed = () => {
+  [isByKeys, cameTo] = [false, null];
+};
+const came = ({ target }: FocusEvent) => {
+  cameTo = isByKeys ? target : null;
+};
+
+/** Whether somebody came by keys to something to choose, and goes on there. */
+export const isChoosing = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target === cameTo && target.getAttribute('role') === 'radio';
+
 /** @returns stops it */
 export function listenForKeysOfRoles(): () => void {
+  const first = { capture: true };
+  document.addEventListener('keydown', tabbed, first);
+  document.addEventListener('pointerdown', pointed, first);
+  document.addEventListener('focusin', came, first);
   document.addEventListener('keydown', press);
-  return () => document.removeEventListener('keydown', press);
+  return () => {
+    document.removeEventListener('keydown', tabbed, first);
+    document.removeEventListener('pointerdown', pointed, first);
+    document.removeEventListener('focusin', came, first);
+    document.removeEventListener('keydown', press);
+  };
 }
 
 /** Properties for the web alone. */
