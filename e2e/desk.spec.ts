@@ -404,8 +404,8 @@ test('by keys alone: a skip link, the heading after each page, one stop a group,
   await page.getByRole('link', { name: 'Pilots' }).click();
   await expect(page.getByRole('heading', { name: 'Pilots', level: 1 })).toBeFocused();
   await page.keyboard.press('Shift+Tab');
-  await page.getByRole('link', { name: 'Skip to the page' }).focus();
-  await expect(page.getByRole('link', { name: 'Skip to the page' })).toBeInViewport();
+  await page.getByRole('button', { name: 'Skip to the page' }).focus();
+  await expect(page.getByRole('button', { name: 'Skip to the page' })).toBeInViewport();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Pilots', level: 1 })).toBeFocused();
 

@@ -172,7 +172,7 @@ function SkipLink() {
   const [isSeen, setIsSeen] = useState(false);
   return (
     <Pressable
-      role="link"
+      role="button"
       onFocus={() => setIsSeen(true)}
       onBlur={() => setIsSeen(false)}
       onPress={() => document.querySelector<HTMLElement>('[role="main"] [role="heading"]')?.focus()}
