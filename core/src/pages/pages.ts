@@ -146,8 +146,8 @@ export interface TodayList {
     Occurrence,
     'id' | 'kind' | 'causeId' | 'note' | 'happenedAt' | 'day' | 'pilotId'
   > & { readonly pilotName: string; readonly begun: boolean })[];
-  /** How many there are in all, of one's own pilots and of everybody's; absent in a copy kept by an older version. */
-  readonly toDebriefInAll?: { readonly mine: number; readonly all: number };
+  /** How many more there are, of one's own pilots and of everybody's; absent in a copy kept by an older version. */
+  readonly toDebriefLeft?: { readonly mine: number; readonly all: number };
   readonly weaknesses: readonly (WeaknessLine & { readonly pilotName: string })[];
 }
 
@@ -256,6 +256,8 @@ export interface WeaknessPage {
   readonly reps: readonly RecordedRep[];
   /** Where it stood before the reps that decide from there on; absent or null: all that decides is here. */
   readonly since?: Checkpoint | null;
+  /** From then on every rep is here; before it only slips that wait for a second person. Absent or null: all are here. */
+  readonly shownFrom?: string | null;
   /** Oldest first; absent in a copy kept by an older version. */
   readonly testSets?: readonly TestSet[] | undefined;
   readonly occurrences: readonly Occurrence[];

@@ -137,8 +137,10 @@ test('of a great many reps the page has the last, and comes to the same; the oth
   const drawn = (of: typeof all) => of.charts.map(({ curve }) => curve.scores.slice(-30));
   expect(drawn(goneOn)).toEqual(drawn(all));
 
+  // The slip is none of the last: what lies between is asked for too.
+  expect(lately.shownFrom).toBe(last[0]!.flownAt);
   const earlier = (
-    await trainer.get<EarlierReps>(`/weaknesses/${weaknessId}/reps?before=${last[0]!.flownAt}`)
+    await trainer.get<EarlierReps>(`/weaknesses/${weaknessId}/reps?before=${lately.shownFrom}`)
   ).body;
   expect(earlier.hasMore).toBe(false);
   expect([...earlier.reps, ...last].map((rep) => rep.id)).toEqual(whole.reps.map((rep) => rep.id));

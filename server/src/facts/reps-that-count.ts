@@ -96,9 +96,10 @@ const SHOWN_OF = `
      select least(w.since, min(flown_at)) as at from (
        select flown_at from reps where ${OWN_OR_DECIDING} and flown_at < w.until order by flown_at desc limit w.most) last) begins
    cross join lateral (
-     select ${SHOWN.join(', ')} from reps where ${OWN_OR_DECIDING} and flown_at < w.until and flown_at >= begins.at
+     select ${SHOWN.join(', ')}, false as left_behind
+       from reps where ${OWN_OR_DECIDING} and flown_at < w.until and flown_at >= begins.at
      union all
-     select ${SHOWN.join(', ')} from reps
+     select ${SHOWN.join(', ')}, true from reps
       where weakness_id = w.id and taken_back_at is not null and error_confirmed_by is null and not met
         and flown_at < begins.at and w.until = 'infinity') r
    order by r.flown_at, r.id`;
@@ -117,10 +118,14 @@ export async function repsShown({ tx }: SchoolTx, wanted: readonly WantedReps[])
     since: most === null ? '-infinity' : (since?.before ?? 'infinity'),
   }));
   const { rows } = (await tx.raw(SHOWN_OF, [JSON.stringify(asked)]).options(prepared('reps-shown'))) as {
-    rows: (RepRow & { readonly shownFor: string })[];
+    rows: (RepRow & { readonly shownFor: string; readonly leftBehind: boolean })[];
   };
   return rowsBy(
-    rows.map(({ shownFor, ...row }) => ({ shownFor, rep: asItCounts(row as RepRow) })),
+    rows.map(({ shownFor, leftBehind, ...row }) => ({
+      shownFor,
+      leftBehind,
+      rep: asItCounts(row as RepRow),
+    })),
     ({ shownFor }) => shownFor,
   );
 }

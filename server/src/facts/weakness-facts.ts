@@ -28,6 +28,8 @@ export interface LoadedFacts extends WeaknessFacts {
   readonly stamps: readonly WeaknessStamp[];
   /** Where it stood before what decides from there on; null: all that decides is here. */
   readonly since: Checkpoint | null;
+  /** From then on every rep is here; null: all of them. */
+  readonly shownFrom: string | null;
 }
 
 const ALIASED = 'coalesce((select weakness_id from weakness_aliases where id = ?), ?)';
@@ -125,8 +127,13 @@ async function loaded(
   return new Map(
     wanted.map(({ kept, since }) => {
       const { id, pilotId, moves, plans, stamps } = kept;
-      const reps = repsOf(id).map(({ rep }) => rep);
-      return [id, { ...factsOf({ ...kept, reps }), ...{ reps, moves, plans, stamps, pilotId, since } }];
+      const shown = repsOf(id);
+      const reps = shown.map(({ rep }) => rep);
+      const shownFrom = since && (shown.find(({ leftBehind }) => !leftBehind)?.rep.flownAt ?? null);
+      return [
+        id,
+        { ...factsOf({ ...kept, reps }), ...{ reps, moves, plans, stamps, pilotId, since, shownFrom } },
+      ];
     }),
   );
 }

@@ -99,5 +99,8 @@ export async function today(school: SchoolTx) {
       .orderBy(['p.name', 'w.opened_at']),
   );
   const [[toDebrief, [counts]], open] = await Promise.all([debriefs, weaknesses]);
-  return { toDebrief, toDebriefInAll: counts!, weaknesses: open };
+  const { mine, all } = counts!;
+  const leftOf = (number: number) => Math.max(0, number - AT_FIRST);
+  const left = leftOf(mine);
+  return { toDebrief, toDebriefLeft: { mine: left, all: left + leftOf(all - mine) }, weaknesses: open };
 }

@@ -71,7 +71,7 @@ export async function weaknessPages(school: SchoolTx, named: readonly string[], 
   return Object.fromEntries(
     heads.map(({ muchFlown: _, ...weakness }, i) => {
       const { id, pilotId } = weakness;
-      const { rule, reps, stamps, sets, moves, plans, since } = facts.get(id)!;
+      const { rule, reps, stamps, sets, moves, plans, since, shownFrom } = facts.get(id)!;
       return [
         id,
         {
@@ -81,7 +81,7 @@ export async function weaknessPages(school: SchoolTx, named: readonly string[], 
           rule,
           stamps,
           reps,
-          ...(since ? { since } : {}),
+          ...(since ? { since, shownFrom } : {}),
           testSets: sets,
           moves: moves as unknown,
           plans: plans as unknown,

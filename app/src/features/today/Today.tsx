@@ -55,20 +55,24 @@ function Group({
 /** The newest; where there are more than were sent, the rest has a screen of its own. */
 function ToDebrief({
   occurrences,
-  inAll,
+  left,
 }: {
   readonly occurrences: TodayList['toDebrief'];
-  readonly inAll: number;
+  /** So many more there are. */
+  readonly left: number;
 }) {
   if (occurrences.length === 0) return null;
-  const left = inAll > occurrences.length;
   return (
     <Part heading="To debrief">
-      <Rows {...(left ? {} : { atFirst: AT_FIRST })}>
-        {(left ? occurrences.slice(0, AT_FIRST) : occurrences).map(debriefRow)}
+      <Rows {...(left > 0 ? {} : { atFirst: AT_FIRST })}>
+        {(left > 0 ? occurrences.slice(0, AT_FIRST) : occurrences).map(debriefRow)}
       </Rows>
-      {left ? (
-        <LinkButton kind="quiet" label={`All ${grouped(inAll)} to debrief`} href="/to-debrief" />
+      {left > 0 ? (
+        <LinkButton
+          kind="quiet"
+          label={`All ${grouped(occurrences.length + left)} to debrief`}
+          href="/to-debrief"
+        />
       ) : null}
     </Part>
   );
@@ -135,7 +139,7 @@ function TodayOf({ list: all }: { readonly list: TodayList }) {
           When something happens, log it below: six taps, and the drills follow.
         </Note>
       ) : null}
-      <ToDebrief occurrences={list.toDebrief} inAll={all.toDebriefInAll?.[shown] ?? 0} />
+      <ToDebrief occurrences={list.toDebrief} left={all.toDebriefLeft?.[shown] ?? 0} />
       <Group
         heading="To sign"
         lines={toSign}

@@ -100,7 +100,7 @@ function repLines(reps: readonly RecordedRep[], units: Units, drillOf: FindWorde
 
 /** A much-drilled weakness comes with its last reps; the others are asked for. */
 function Earlier({ reps }: { readonly reps: ReturnType<typeof useEarlierReps> }) {
-  if (reps.data && !reps.hasNextPage) return <Words as="soft">These are all reps.</Words>;
+  if (reps.data && !reps.hasNextPage) return <Words as="soft">These are all the reps.</Words>;
   return (
     <View>
       {reps.isError ? (
@@ -157,7 +157,7 @@ export function History({ page }: { readonly page: WeaknessPage }) {
           <Row key={line.id} title={line.title} under={line.under} />
         ))}
       </Rows>
-      {page.since ? <Earlier reps={earlier} /> : null}
+      {page.shownFrom ? <Earlier reps={earlier} /> : null}
     </View>
   );
 }

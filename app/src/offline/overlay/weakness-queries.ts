@@ -38,17 +38,15 @@ export const useWholeWeakness = (id: string, wanted: boolean) =>
   });
 
 /** Reps flown before those on the page, the last of them first. */
-export const useEarlierReps = ({ weakness: { id }, reps }: WeaknessPage) => {
-  const first = reps.map(({ flownAt }) => flownAt).sort()[0] ?? null;
-  return useInfiniteQuery({
-    queryKey: ['earlier-reps', id, first],
+export const useEarlierReps = ({ weakness: { id }, shownFrom = null }: WeaknessPage) =>
+  useInfiniteQuery({
+    queryKey: ['earlier-reps', id, shownFrom],
     enabled: false,
-    initialPageParam: first,
+    initialPageParam: shownFrom,
     queryFn: ({ pageParam }) => get<EarlierReps>(`/weaknesses/${id}/reps?before=${pageParam}`),
     getNextPageParam: (last) => (last.hasMore ? last.reps[0]!.flownAt : null),
     gcTime: 0,
   });
-};
 
 export interface WorkedOut {
   readonly facts: WeaknessFacts;

@@ -79,13 +79,10 @@ export function listenForKeysOfRoles(): () => void {
   };
 }
 
-/** Properties for the web alone. */
-const onWeb = (properties: object): object => properties;
-
 /** Of a group whose choices do something at once: arrows only go from one to the next. */
-export const ACTS_AT_ONCE = onWeb({ dataSet: { acts: 'true' } });
+export const ACTS_AT_ONCE: object = { dataSet: { acts: 'true' } };
 /** Of radio buttons that share a group with others. */
-export const radioOf = (name: string): object => onWeb({ dataSet: { of: name } });
+export const radioOf = (name: string): object => ({ dataSet: { of: name } });
 
 /** One stop for the whole group: the chosen one, or the first. */
 export const stopOf = (nth: number, chosen: number): 0 | -1 => (nth === Math.max(0, chosen) ? 0 : -1);
