@@ -1,7 +1,8 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { ApiProblem, get, NoConnection, post } from '../shared/api/client';
+import { ApiProblem, get, NoConnection, post, tokenOfAccount } from '../shared/api/client';
 import type { Me } from '@skelby/core/pages/pages';
 import type { OtherSchool } from '@skelby/core/pages/people';
+import { wipeOwn } from './outbox/own-outbox';
 import { outbox } from './outbox/use-outbox';
 import { wipeQueries } from './prefetch/kept-queries';
 import { forget, forgetAll, keep, kept } from '../shared/storage/storage';
@@ -11,6 +12,8 @@ const ME = 'me';
 /** Takes everything of whoever was signed in off this device: what was read, what waits, what was begun. */
 async function wipeDevice(client: QueryClient): Promise<void> {
   outbox.use(null);
+  const me = client.getQueryData<Me | null>([ME]) ?? kept<Me>(ME);
+  if (me?.role === 'pilot') await wipeOwn(tokenOfAccount(me.accountId));
   forgetAll();
   await Promise.all([outbox.wipe(), wipeQueries()]);
   client.removeQueries({ predicate: (query) => query.queryKey[0] !== ME });
@@ -45,8 +48,8 @@ export function useMe() {
         return me;
       } catch (error) {
         if (error instanceof ApiProblem && error.status === 401) {
-          forget(ME);
           if (error.clash.wipe) await wipeDevice(client);
+          forget(ME);
           return null;
         }
         const last = kept<Me>(ME);

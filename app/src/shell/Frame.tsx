@@ -117,15 +117,31 @@ function Places({ rail }: { readonly rail: boolean }) {
 const BARE = /^\/weakness\/[^/]+\/reps|^\/session\/.|\/practice$/;
 
 /** In the place of a page that the role of whoever asks does not open. */
-const NotYours = () => (
+const NotYours = ({ isPilot }: { readonly isPilot: boolean }) => (
   <Screen title="Not here" up="/">
     <Note icon="lock" heading="Not open to your role">
-      A lead or the owner of the school can give you another one.
+      {isPilot
+        ? 'Your sign-in opens your own page and your account.'
+        : 'A lead or the owner of the school can give you another one.'}
     </Note>
   </Screen>
 );
 
-/** The page asked for. */
+/** The page asked for, where it is open to whoever asks. */
+function AskedFor({ isOpen, isPilot = false }: { readonly isOpen: boolean; readonly isPilot?: boolean }) {
+  const styles = useStyles();
+  return (
+    <>
+      {isOpen ? null : <NotYours isPilot={isPilot} />}
+      {/* The router loses the address while no page is mounted. */}
+      <View style={isOpen ? styles.page : styles.hidden}>
+        <Slot />
+      </View>
+    </>
+  );
+}
+
+/** Pages of the school, and what is to be known on all of them. */
 function Pages() {
   const styles = useStyles();
   const book = useBook();
@@ -140,11 +156,7 @@ function Pages() {
             You read here. What you enter is not taken.
           </Words>
         )}
-        {mayBeHere ? null : <NotYours />}
-        {/* The router loses the address while no page is mounted. */}
-        <View style={mayBeHere ? styles.page : styles.hidden}>
-          <Slot />
-        </View>
+        <AskedFor isOpen={mayBeHere} />
       </View>
     </DrillBookProvider>
   );
@@ -157,11 +169,7 @@ function OfOnePilot() {
   const mayBeHere = useMay(rightOfAddress(path)) || path === '/';
   return (
     <View style={styles.frame}>
-      {mayBeHere ? null : <NotYours />}
-      {/* The router loses the address while no page is mounted. */}
-      <View style={mayBeHere ? styles.page : styles.hidden}>
-        <Slot />
-      </View>
+      <AskedFor isOpen={mayBeHere} isPilot />
     </View>
   );
 }

@@ -56,6 +56,13 @@ async function bySignIn<T>(db: Knex, ctx: Context, work: PilotsWork<T>): Promise
   const { schoolId, pilotId, accountId } = await whoAsks(db, ctx);
   if (pilotId === null)
     throw new Problem(403, 'Not yours to do', 'This is the page of a pilot: open it by a link of theirs.');
+  // What one pilot's phone kept is not taken for the one who signed in on it next.
+  if (![accountId, ''].includes(ctx.get('X-Account')))
+    throw new Problem(
+      401,
+      'Not signed in',
+      'Somebody else is signed in here: sign in with the account it was entered with.',
+    );
   return inSchool(db, { schoolId, accountId: null }, (school) =>
     work(school, { pilotId, linkId: accountId, tellsWhen: true }),
   );

@@ -50,6 +50,11 @@ test('signs in, sees their own page, tells, flies and says; everything else is c
     404,
   );
 
+  // What was kept for another account is not taken for this one.
+  const kept = { 'X-Account': id() };
+  const path = `/api/own/near-miss/${id()}`;
+  expect((await visitor.ask('PUT', path, told, kept)).status).toBe(401);
+
   for (const path of [
     ...['/today', '/roster', '/flights', '/carry', '/history', '/people', '/drills', '/sessions'],
     ...[`/pilots/${pilotId}`, `/weaknesses/${weaknessId}`, '/occurrences.csv', '/school/rule', '/to-debrief'],

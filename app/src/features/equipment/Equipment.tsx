@@ -1,42 +1,26 @@
-import { useState } from 'react';
-import { useMe, useSignOut } from '../../offline/account-queries';
+import { useMe } from '../../offline/account-queries';
+import { SignOut } from '../people/SignOut';
 import { useOutbox } from '../../offline/outbox/use-outbox';
 import { isUnsent } from '../../offline/outbox/waiting';
 import { useUnits } from '../../shared/api/use-units';
-import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
+import { LinkButton } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
-import { Note } from '../../shared/ui/Note';
 import { LinkRow, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
-import { MODE_WORDS, PLACE_WORDS, plural } from '../../shared/copy/copy';
+import { MODE_WORDS, PLACE_WORDS } from '../../shared/copy/copy';
 import { useRoster } from '../../offline/overlay/use-roster';
 
 function Account() {
   const me = useMe();
-  const signOut = useSignOut();
   const { items, others } = useOutbox();
   const unsent = items.filter(isUnsent).length + others;
-  const [sure, setSure] = useState(false);
   if (!me.data) return null;
   return (
     <Part heading="Signed in">
       <Words>{`${me.data.name}, ${me.data.schoolName}`}</Words>
       <LinkButton icon="key" label="Password and devices" href="/account" />
-      {signOut.error ? <Words as="strong" role="alert">{`! ${signOut.error.message}`}</Words> : null}
-      {unsent === 0 ? (
-        <Button label="Sign out" icon="log-out" onPress={() => signOut.mutate()} />
-      ) : sure ? (
-        <Note icon="alert-triangle" heading={`${plural(unsent, 'entry', 'entries')} would be lost`}>
-          <Words>Signing out wipes this phone. Send them first, or save them as a file.</Words>
-          <ButtonRow>
-            <LinkButton kind="solid" label="See what waits" href="/waiting" />
-            <Button label="Sign out and lose them" onPress={() => signOut.mutate()} />
-          </ButtonRow>
-        </Note>
-      ) : (
-        <Button label="Sign out" icon="log-out" onPress={() => setSure(true)} />
-      )}
+      <SignOut unsent={unsent} waitAt="/waiting" />
     </Part>
   );
 }

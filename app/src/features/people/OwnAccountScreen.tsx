@@ -1,6 +1,8 @@
 import type { OwnSession } from '@skelby/core/pages/people';
 import { useState } from 'react';
-import { useSignOut } from '../../offline/account-queries';
+import { useOwnWaiting } from '../../offline/outbox/own-outbox';
+import { isUnsent } from '../../offline/outbox/waiting';
+import { tokenOfAccount } from '../../shared/api/client';
 import { useOwnAccountActs, useOwnSessions } from '../../offline/people-queries';
 import { errorsIn } from '../../shared/api/errors-in';
 import { useWho } from '../../shared/api/use-who';
@@ -13,6 +15,7 @@ import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { OtherSchools } from './OtherSchools';
 import { SecondFactorPart } from './SecondFactorPart';
+import { SignOut } from './SignOut';
 
 const DEVICE_WORDS: Readonly<Record<OwnSession['device'], string>> = {
   phone: 'A phone',
@@ -74,7 +77,7 @@ export function OwnAccountScreen() {
   const acts = useOwnAccountActs();
   const me = useWho();
   const isPilot = me?.role === 'pilot';
-  const signOut = useSignOut();
+  const waiting = useOwnWaiting(me && isPilot ? tokenOfAccount(me.accountId) : null).items;
   return (
     <Loaded query={sessions} title="Your account" up={isPilot ? '/' : '/kit'}>
       {(all) => (
@@ -115,12 +118,7 @@ export function OwnAccountScreen() {
             )}
           </Part>
           <OtherSchools />
-          {isPilot ? (
-            <>
-              {signOut.error ? <Words as="strong" role="alert">{`! ${signOut.error.message}`}</Words> : null}
-              <Button label="Sign out" icon="log-out" onPress={() => signOut.mutate()} />
-            </>
-          ) : null}
+          {isPilot ? <SignOut unsent={waiting.filter(isUnsent).length} waitAt="/" /> : null}
         </Screen>
       )}
     </Loaded>

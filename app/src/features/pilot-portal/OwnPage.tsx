@@ -24,7 +24,8 @@ import { RUNGS } from '@skelby/core/clearance/rungs';
 import { useOwnSending } from '../../offline/outbox/own-outbox';
 import { OwnWaiting } from '../../offline/ui/OwnWaiting';
 import { useOwnPage, useTell } from '../../offline/overlay/own-queries';
-import { OWN_ACCOUNT } from '../../shared/api/client';
+import { isOfAccount, tokenOfAccount } from '../../shared/api/client';
+import { useWho } from '../../shared/api/use-who';
 import { ROLE_WORDS } from '../../shared/copy/role-copy';
 import { SeenOtherwise, ToBeRead } from './OwnSaid';
 
@@ -248,7 +249,7 @@ function Own({
     <Screen
       title={pilot.name}
       under={page.schoolName}
-      end={token === OWN_ACCOUNT ? <LinkButton icon="key" label="Account" href="/account" /> : undefined}
+      end={isOfAccount(token) ? <LinkButton icon="key" label="Account" href="/account" /> : undefined}
       foot={<Button kind="main" icon="message-circle" label="Tell us about a near-miss" onPress={onTell} />}
       aside={
         <>
@@ -289,7 +290,10 @@ export function OwnPage() {
 }
 
 /** The same of a pilot who is signed in. */
-export const OwnPageSignedIn = () => <OwnPageBy token={OWN_ACCOUNT} />;
+export function OwnPageSignedIn() {
+  const accountId = useWho()?.accountId;
+  return accountId ? <OwnPageBy token={tokenOfAccount(accountId)} /> : null;
+}
 
 function OwnPageBy({ token }: { readonly token: string }) {
   const [telling, setTelling] = useState(false);

@@ -13,7 +13,7 @@ export function OwnSignIn({ pilot }: Pick<PilotPage, 'pilot'>) {
   return (
     <>
       <Words as="soft">
-        For longer than a link: an account of their own, which opens this page and nothing else.
+        For longer than a link: an account of their own, which opens their own page and nothing else.
       </Words>
       {invite.error ? <Words as="strong" role="alert">{`! ${invite.error.message}`}</Words> : null}
       {invite.data ? (

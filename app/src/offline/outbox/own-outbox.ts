@@ -1,12 +1,12 @@
 import type { BatchAnswer, CommandResult } from '@skelby/core/sync/batch';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
-import { ApiProblem, putAs } from '../../shared/api/client';
+import { ApiProblem, isOfAccount, putAs } from '../../shared/api/client';
 import { Outbox, type OutboxState, willPass } from './outbox';
 import { shelfIn } from './shelf';
 import type { Waiting } from './waiting';
 
-/** As much of a link as tells whose entries are whose; the link itself is not kept on the phone. */
-const accountOf = (token: string): string => token.slice(0, 8);
+/** What tells whose entries are whose: an account, or as much of a link as does; the link itself is not kept on the phone. */
+export const whoseBy = (token: string): string => (isOfAccount(token) ? token : token.slice(0, 8));
 
 /** Sends one after the other as the holder of a link: behind a link there is no batch. */
 export const sendAs =
@@ -42,7 +42,7 @@ export function useOwnSending(token: string | null): void {
     holding = token;
     ownOutbox.onDelivered = () => void ownOutbox.forgetSent(Infinity);
     const stop = ownOutbox.start();
-    ownOutbox.use(accountOf(token));
+    ownOutbox.use(whoseBy(token));
     return stop;
   }, [token]);
 }
@@ -53,8 +53,15 @@ export function useOwnWaiting(token: string | null): OutboxState {
   return useMemo(
     () => ({
       ...state,
-      items: token ? state.items.filter((item) => item.accountId === accountOf(token)) : [],
+      items: token ? state.items.filter((item) => item.accountId === whoseBy(token)) : [],
     }),
     [state, token],
   );
+}
+
+/** Takes what waits for a pilot who signs out off the phone; what waits for links stays. */
+export async function wipeOwn(token: string): Promise<void> {
+  await ownOutbox.read();
+  for (const item of ownOutbox.state().items)
+    if (item.accountId === whoseBy(token)) await ownOutbox.discard(item.key);
 }

@@ -7,8 +7,9 @@ import { useRef } from 'react';
 import { v7 as uuid } from 'uuid';
 import { getAs, putAs } from '../../shared/api/client';
 import { todayHere } from '../../shared/copy/dates';
+import { whoseBy } from '../outbox/own-outbox';
 
-const ownKey = (token: string) => ['own', token.slice(0, 8)];
+const ownKey = (token: string) => ['own', whoseBy(token)];
 
 export const useOwnPage = (token: string) =>
   useQuery({

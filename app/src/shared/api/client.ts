@@ -64,8 +64,15 @@ const sent = (
     ? { headers: { 'Content-Type': 'application/octet-stream' }, body }
     : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
 
-/** In the place of a link's token: the pilot is signed in, and the browser says so by itself. */
-export const OWN_ACCOUNT = 'account';
+/** Stands before the key of a pilot's account in the place of a link's token: the browser says by itself who is signed in. */
+const OF_ACCOUNT = 'account:';
+/** What a pilot who is signed in goes by where others go by the token of a link. */
+export const tokenOfAccount = (accountId: string): string => `${OF_ACCOUNT}${accountId}`;
+export const isOfAccount = (token: string): boolean => token.startsWith(OF_ACCOUNT);
+
+/** What a request says of who sends it. With an account it is whose it is to be: another may be signed in by now. */
+const sentBy = (token: string): Readonly<Record<string, string>> =>
+  isOfAccount(token) ? { 'X-Account': token.slice(OF_ACCOUNT.length) } : { Authorization: `Bearer ${token}` };
 
 /** A connection that hangs is as good as none. */
 const LONGEST_WAIT_MS = 60_000;
@@ -85,7 +92,7 @@ async function ask(
       signal: AbortSignal.timeout(LONGEST_WAIT_MS),
       headers: {
         ...headers,
-        ...(token && token !== OWN_ACCOUNT ? { Authorization: `Bearer ${token}` } : {}),
+        ...(token ? sentBy(token) : {}),
       },
       ...rest,
     });
