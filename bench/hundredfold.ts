@@ -1,14 +1,6 @@
-import { rmSync } from 'node:fs';
 import { v7 as uuid } from 'uuid';
-import {
-  rep,
-  startTestServer,
-  type TestServer,
-  type Visitor,
-  withWeakness,
-} from '../server/src/testing/test-school';
-import { startCluster } from '../tools/cluster';
-import { throwawayFolder } from '../tools/places';
+import { rep, type TestServer, type Visitor, withWeakness } from '../server/src/testing/test-school';
+import { withServer } from './with-server';
 import { fillWithReps, openedLongAgo } from './flown-long';
 import { type AskPage, costOf, type PageCost } from './page-cost';
 
@@ -90,13 +82,8 @@ async function costsAt(server: TestServer, times: number): Promise<ReadonlyMap<s
   return found;
 }
 
-export async function sayHundredfold(): Promise<string> {
-  const folder = throwawayFolder();
-  const cluster = await startCluster(folder);
-  process.env['TEST_CLUSTER_URL'] = cluster.url('postgres');
-  process.env['TEST_CLUSTER_APP_URL'] = cluster.appUrl('postgres');
-  const server = await startTestServer();
-  try {
+export const sayHundredfold = (): Promise<string> =>
+  withServer(async (server) => {
     const all: ReadonlyMap<string, Cost>[] = [];
     for (const times of TIMES) all.push(await costsAt(server, times));
     const line = (name: string): string => {
@@ -111,9 +98,4 @@ export async function sayHundredfold(): Promise<string> {
       '| --- | --- | --- | --- | --- | --- | --- | --- |',
       ...[...all[0]!.keys()].map(line),
     ].join('\n');
-  } finally {
-    await server.close();
-    await cluster.stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
-}
+  });

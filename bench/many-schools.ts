@@ -1,11 +1,9 @@
-import { rmSync } from 'node:fs';
 import { v7 as uuid } from 'uuid';
 import { tablesInOrder } from '../server/src/db/school-copy';
 import { loadDemo } from '../server/src/demo/load';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
-import { rep, startTestServer, type TestServer, type Visitor } from '../server/src/testing/test-school';
-import { startCluster } from '../tools/cluster';
-import { throwawayFolder } from '../tools/places';
+import { rep, type TestServer, type Visitor } from '../server/src/testing/test-school';
+import { withServer } from './with-server';
 import { say } from '../tools/say';
 import { type AskPage, costOf, type PageCost } from './page-cost';
 
@@ -118,13 +116,8 @@ async function costs(server: TestServer, visitor: Visitor): Promise<ReadonlyMap<
 }
 
 /** Loads it all, and says what every page costs alone and among many. */
-export async function sayManySchools(): Promise<void> {
-  const folder = throwawayFolder();
-  const cluster = await startCluster(folder);
-  process.env['TEST_CLUSTER_URL'] = cluster.url('postgres');
-  process.env['TEST_CLUSTER_APP_URL'] = cluster.appUrl('postgres');
-  const server = await startTestServer();
-  try {
+export const sayManySchools = (): Promise<void> =>
+  withServer(async (server) => {
     await fillFirst(server);
     const visitor = await server.visitor().signIn(DEMO_TRAINERS[0].email, DEMO_TRAINERS[0].password);
     const alone = await costs(server, visitor);
@@ -147,9 +140,4 @@ export async function sayManySchools(): Promise<void> {
         `| ${name} | ${one.statements} | ${one.buffers} | ${many.buffers} | ${(many.buffers / one.buffers).toFixed(2)} | ${one.cpuMs.toFixed(1)} | ${many.cpuMs.toFixed(1)} | ${(many.cpuMs / one.cpuMs).toFixed(2)} |`,
       );
     }
-  } finally {
-    await server.close();
-    await cluster.stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
-}
+  });

@@ -1,20 +1,12 @@
 import http from 'node:http';
-import { rmSync } from 'node:fs';
 import { recordRep } from '../core/src/commands/record-rep';
 import { addDays } from '../core/src/vocabulary/day';
 import { v7 as uuid } from 'uuid';
 import { connect } from '../server/src/db/connection';
 import { inSchool } from '../server/src/db/in-school';
 import { carryOut } from '../server/src/commands/carry-out';
-import {
-  rep,
-  startTestServer,
-  type TestServer,
-  type Visitor,
-  withWeakness,
-} from '../server/src/testing/test-school';
-import { startCluster } from '../tools/cluster';
-import { throwawayFolder } from '../tools/places';
+import { rep, type TestServer, type Visitor, withWeakness } from '../server/src/testing/test-school';
+import { withServer } from './with-server';
 import { A_DAY, fillWithReps, openedLongAgo } from './flown-long';
 
 /** What one rep costs beside a bare insert in the same run, for pilots with ever more reps behind them. */
@@ -177,22 +169,8 @@ const show = ({ is, from, to }: Ratio): string => `${is.toFixed(1)} (${from.toFi
 const ms = (value: number): string => `${value.toFixed(1)} ms`;
 
 /** Measures every size on a server and a database of its own. */
-export async function sayRepCost(): Promise<string> {
-  const folder = throwawayFolder();
-  const cluster = await startCluster(folder);
-  try {
-    process.env['TEST_CLUSTER_URL'] = cluster.url('postgres');
-    process.env['TEST_CLUSTER_APP_URL'] = cluster.appUrl('postgres');
-    return await costTable();
-  } finally {
-    await cluster.stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
-}
-
-async function costTable(): Promise<string> {
-  const server = await startTestServer();
-  try {
+export const sayRepCost = (): Promise<string> =>
+  withServer(async (server) => {
     const lines: string[] = [];
     for (const size of SIZES) {
       const cost = await costWith(server, size);
@@ -205,7 +183,4 @@ async function costTable(): Promise<string> {
       '| --- | --- | --- | --- | --- | --- | --- | --- | --- |',
       ...lines,
     ].join('\n');
-  } finally {
-    await server.close();
-  }
-}
+  });
