@@ -1,7 +1,6 @@
 import bodyParser from '@koa/bodyparser';
 import Router from '@koa/router';
 import Koa, { type Context } from 'koa';
-import { gzipSync } from 'node:zlib';
 import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import type { Knex } from 'knex';
@@ -61,25 +60,12 @@ const PERMISSIONS_POLICY = NO_USE_FOR.map((what) => `${what}=()`).join(', ');
 /** Half a year: a browser that came over TLS once comes over nothing else. */
 const TLS_ONLY_S = 15_552_000;
 
-/** So much of an answer is packed at once; more of it in pieces, while others are answered. */
-const AT_ONCE_BYTES = 200_000;
-const PACKED_FROM_BYTES = 1_024;
-
-/**
- * Written out and packed once: what asks for its length and what packs it in pieces would each write it out again, and
- * pieces cost more than most answers.
- */
+/** Written out once: what asks for its length and what packs it would each write it out again. */
 function asText(ctx: Context): void {
   const body = ctx.body as unknown;
   const isPlain = Array.isArray(body) || Object.getPrototypeOf(body ?? 0) === Object.prototype;
   if (!isPlain || ctx.type !== 'application/json') return;
-  const text = JSON.stringify(body);
-  const packs = text.length >= PACKED_FROM_BYTES && text.length <= AT_ONCE_BYTES;
-  if (packs) ctx.vary('Accept-Encoding');
-  if (packs && ctx.acceptsEncodings('gzip', 'identity') === 'gzip') {
-    ctx.set('Content-Encoding', 'gzip');
-    ctx.body = gzipSync(text, { level: 1 });
-  } else ctx.body = text;
+  ctx.body = JSON.stringify(body);
   ctx.type = 'application/json';
 }
 
