@@ -22,10 +22,10 @@ interface MixFigures {
 }
 
 /** Of twenty requests eight are Today, five a weakness, five a rep and two an entry. */
-const TURNS =
-  'today weakness rep today weakness rep today log today weakness rep today weakness rep today log today weakness rep today'.split(
-    ' ',
-  );
+const TURNS = [
+  ...['today', 'weakness', 'rep', 'today', 'weakness', 'rep', 'today', 'log', 'today', 'weakness'],
+  ...['rep', 'today', 'weakness', 'rep', 'today', 'log', 'today', 'weakness', 'rep', 'today'],
+] as const;
 
 export async function measureMix(base: string, pid: number): Promise<MixFigures> {
   const headers = await signedIn(base);

@@ -86,15 +86,17 @@ export const headsOf = ({ tx }: SchoolTx, named: readonly string[]): Promise<rea
 
 const OWN_OR_DECIDING = 'pilot_id = w."pilotId" and (weakness_id = w.id or drill_id = any(w.drills))';
 /**
- * Of each weakness its last reps, those since its checkpoint, and slips that wait for a second person. One more than
- * are shown is read where there is one.
+ * Of each weakness its last reps, those since its checkpoint, and, left behind by these, slips that wait for a second
+ * person.
  */
 const SHOWN_OF = `
   select w.id as shown_for, r.*
-    from json_to_recordset(?) as w(id uuid, "pilotId" uuid, since timestamptz, until timestamptz, most integer, drills text[])
+    from json_to_recordset(?) as w(
+      id uuid, "pilotId" uuid, since timestamptz, until timestamptz, most integer, drills text[])
    cross join lateral (
      select least(w.since, min(flown_at)) as at from (
-       select flown_at from reps where ${OWN_OR_DECIDING} and flown_at < w.until order by flown_at desc limit w.most) last) begins
+       select flown_at from reps where ${OWN_OR_DECIDING} and flown_at < w.until
+        order by flown_at desc limit w.most) last) begins
    cross join lateral (
      select ${SHOWN.join(', ')}, false as left_behind
        from reps where ${OWN_OR_DECIDING} and flown_at < w.until and flown_at >= begins.at

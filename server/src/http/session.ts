@@ -166,7 +166,8 @@ async function whoHas(db: Knex, token: string): Promise<Who | undefined> {
   const { rows } = (await db
     // Named, since it is planned once: a function that tells more after a migration gives these all the same.
     .raw(
-      'select school_id, account_id, name, school_name, role, pilot_id, session_id, seen_lately, ended from session_by_token(?)',
+      `select school_id, account_id, name, school_name, role, pilot_id, session_id, seen_lately, ended
+         from session_by_token(?)`,
       [tokenHash(token)],
     )
     .options(prepared('session'))) as {

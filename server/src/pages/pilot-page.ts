@@ -30,7 +30,8 @@ export async function occurrencesBefore(
   if (typeof before !== 'string' || !UUID.test(before))
     throw badField('before', 'before must be the key of an occurrence.');
   const { rows } = (await tx.raw(
-    `select * from occurrences where pilot_id = ? and (happened_at, id) < (select happened_at, id from occurrences where id = ?)
+    `select * from occurrences
+      where pilot_id = ? and (happened_at, id) < (select happened_at, id from occurrences where id = ?)
       order by happened_at desc, id desc limit ?`,
     [pilotId, before, OCCURRENCES_SHOWN + 1],
   )) as { rows: Occurrence[] };
@@ -60,7 +61,8 @@ const repsByDrill = ({ tx }: SchoolTx, ids: readonly string[]) =>
            and measure is not null and taken_back_at is null
          order by flown_at desc, id desc limit ?) v), '[]') as values
       from (
-        select pilot_id, drill_id, purpose, count(*) as reps, count(*) filter (where met) as met, max(day) as last_day, max(flown_at) as last_at
+        select pilot_id, drill_id, purpose, count(*) as reps, count(*) filter (where met) as met,
+               max(day) as last_day, max(flown_at) as last_at
           from reps where pilot_id = any(?::uuid[]) and taken_back_at is null
          group by pilot_id, drill_id, purpose) flown
      order by last_at desc`,

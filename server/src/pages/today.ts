@@ -1,12 +1,12 @@
 import { CHECKS_DAYS_AHEAD } from '@skelby/core/pages/pages';
 import type { ToDebriefPage } from '@skelby/core/pages/older';
-import { may, ROLES } from '@skelby/core/people/roles';
 import { UUID } from '@skelby/core/vocabulary/key';
 import type { Context } from 'koa';
 import { badField } from '../problem/problem';
 import { OPEN_STATES } from '@skelby/core/clearance/open-states';
 import type { SchoolTx } from '../db/in-school';
 import { rowsOf } from '../db/rows-of';
+import { WHO_TRAIN } from '../facts/trainers';
 
 /** So many occurrences to debrief stand on Today, of one's own pilots and of others': the rest is behind a count. */
 const AT_FIRST = 40;
@@ -15,16 +15,17 @@ const A_PAGE = 100;
 /** Whether others train the pilot, and not whoever asks; as `trainedNowBy` has it. */
 const OTHERS = `(p.trainer_ids && array(select a.id from accounts a where a.role = any(:roles) and a.ended_at is null)
   and not coalesce(:accountId::uuid = any(p.trainer_ids), false))`;
+const THOSE = `from occurrences o join pilots p on p.school_id = o.school_id and p.id = o.pilot_id
+  where o.confirmed_cause_id is null and o.withdrawn_at is null and p.forgotten_at is null`;
 const TO_DEBRIEF = `
   select o.id, o.kind, o.cause_id, o.note, o.happened_at, o.day, o.pilot_id, p.name as pilot_name,
     exists (select from debriefs d where d.school_id = o.school_id and d.occurrence_id = o.id) as begun
-   from occurrences o join pilots p on p.school_id = o.school_id and p.id = o.pilot_id
-  where o.confirmed_cause_id is null and o.withdrawn_at is null and p.forgotten_at is null`;
+   ${THOSE}`;
 const NEWEST = 'order by o.happened_at desc, o.id desc';
 
 const whoAsks = ({ accountId }: SchoolTx) => ({
   accountId,
-  roles: ROLES.filter((role) => may(role, 'train')),
+  roles: WHO_TRAIN,
 });
 
 /** The newest of one's own pilots and of others', and how many there are. */
@@ -39,12 +40,7 @@ function toDebriefFirst(school: SchoolTx) {
     ),
     rowsOf<{ readonly mine: number; readonly all: number }>(
       tx,
-      tx.raw(
-        `select count(*) filter (where not ${OTHERS}) as mine, count(*) as all
-           from occurrences o join pilots p on p.school_id = o.school_id and p.id = o.pilot_id
-          where o.confirmed_cause_id is null and o.withdrawn_at is null and p.forgotten_at is null`,
-        asked,
-      ),
+      tx.raw(`select count(*) filter (where not ${OTHERS}) as mine, count(*) as all ${THOSE}`, asked),
     ),
   ]);
 }
@@ -55,7 +51,9 @@ export async function toDebriefPage(school: SchoolTx, { query }: Context): Promi
   if (after !== undefined && (typeof after !== 'string' || !UUID.test(after)))
     throw badField('after', 'after must be a key: leave it out, or put one into the address.');
   const { rows } = (await school.tx.raw(
-    `${TO_DEBRIEF} and (:after::uuid is null or (o.happened_at, o.id) < (select happened_at, id from occurrences where id = :after))
+    `${TO_DEBRIEF}
+      and (:after::uuid is null
+        or (o.happened_at, o.id) < (select happened_at, id from occurrences where id = :after))
       and (:all::bool or not ${OTHERS}) ${NEWEST} limit :most`,
     { ...whoAsks(school), after: after ?? null, all: whose !== 'mine', most: A_PAGE + 1 },
   )) as { rows: ToDebriefPage['toDebrief'][number][] };

@@ -9,6 +9,10 @@ import { LinkRow, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 
+/** The cause that was confirmed, or the one it was logged with as a question. */
+const causeOf = ({ confirmedCauseId, causeId }: PilotPage['occurrences'][number]): string =>
+  confirmedCauseId ? causeWords(confirmedCauseId).name : `${causeWords(causeId).name}?`;
+
 /** The newest occurrences of a pilot; the others are asked for. */
 export function Occurrences({ page }: { readonly page: PilotPage }) {
   const { all } = occurredNow(page);
@@ -25,7 +29,7 @@ export function Occurrences({ page }: { readonly page: PilotPage }) {
           <LinkRow
             key={each.id}
             href={`/occurrence/${each.id}`}
-            title={`${KIND_WORDS[each.kind]}: ${causeWords(each.confirmedCauseId ?? each.causeId).name}${each.confirmedCauseId ? '' : '?'}`}
+            title={`${KIND_WORDS[each.kind]}: ${causeOf(each)}`}
             under={[each.withdrawnAt ? 'Withdrawn' : null, sayDay(each.day), each.note]
               .filter(Boolean)
               .join(' · ')}
