@@ -2,7 +2,7 @@ import { causeWords } from '@skelby/copy/causes';
 import type { PilotPage } from '@skelby/core/pages/pages';
 import { occurredNow } from '../../offline/overlay/occurred';
 import { useOlderOccurrences } from '../../offline/overlay/pilot-queries';
-import { grouped, KIND_WORDS } from '../../shared/copy/copy';
+import { KIND_WORDS } from '../../shared/copy/copy';
 import { sayDay } from '../../shared/copy/dates';
 import { OlderOnes } from '../../shared/ui/OlderOnes';
 import { LinkRow, Rows } from '../../shared/ui/Rows';
@@ -20,11 +20,16 @@ export function Occurrences({ page }: { readonly page: PilotPage }) {
   const known = new Map(
     [page, ...(older.data?.pages ?? [])].flatMap((each) => each.occurrences).map((each) => [each.id, each]),
   );
-  const left = all > known.size;
+  const left = all > known.size && (older.data === undefined || older.hasNextPage);
+  const rest = (
+    <>
+      {older.error ? <Words as="strong" role="alert">{`! ${older.error.message}`}</Words> : null}
+      <OlderOnes list={{ ...older, hasNextPage: left, fetchNextPage: () => older.fetchNextPage() }} />
+    </>
+  );
   return (
     <Part heading="Occurrences">
-      {/* What was asked for is read, so all of it is drawn. */}
-      <Rows empty="None logged." {...(older.data ? {} : { atFirst: 12 })}>
+      <Rows empty="None logged." atFirst={12} inAll={all} rest={rest}>
         {[...known.values()].map((each) => (
           <LinkRow
             key={each.id}
@@ -36,15 +41,6 @@ export function Occurrences({ page }: { readonly page: PilotPage }) {
           />
         ))}
       </Rows>
-      {older.error ? <Words as="strong" role="alert">{`! ${older.error.message}`}</Words> : null}
-      {left ? <Words as="soft">{`${grouped(known.size)} of ${grouped(all)}.`}</Words> : null}
-      <OlderOnes
-        list={{
-          ...older,
-          hasNextPage: left && (older.data === undefined || older.hasNextPage),
-          fetchNextPage: () => older.fetchNextPage(),
-        }}
-      />
     </Part>
   );
 }

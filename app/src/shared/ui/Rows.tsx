@@ -27,15 +27,20 @@ interface RowsProps {
   readonly empty?: string;
   /** So many are drawn until the others are asked for; absent: all. */
   readonly atFirst?: number;
+  /** So many there are with those that were not sent; absent: those given. */
+  readonly inAll?: number;
+  /** Below the list once all that is given is drawn. */
+  readonly rest?: ReactNode;
 }
 
-export function Rows({ children, empty, atFirst = Infinity }: RowsProps) {
+export function Rows({ children, empty, atFirst = Infinity, inAll, rest }: RowsProps) {
   const styles = useStyles();
   const [all, setAll] = useState(false);
   const rows = Children.toArray(children);
   if (rows.length === 0) return empty ? <Words as="soft">{empty}</Words> : null;
   // Nobody is asked for the sake of a row or two.
   const isLong = rows.length > atFirst + 2;
+  const count = grouped(inAll ?? rows.length);
   return (
     <View>
       <View style={styles.list} role="list">
@@ -48,11 +53,13 @@ export function Rows({ children, empty, atFirst = Infinity }: RowsProps) {
       {isLong && !all ? (
         <Button
           kind="quiet"
-          label={`All ${grouped(rows.length)}`}
-          says={`All ${grouped(rows.length)} of this list`}
+          label={`All ${count}`}
+          says={`All ${count} of this list`}
           onPress={() => setAll(true)}
         />
-      ) : null}
+      ) : (
+        rest
+      )}
     </View>
   );
 }
