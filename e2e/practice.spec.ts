@@ -1,4 +1,5 @@
 import { readFile, truncate, writeFile } from 'node:fs/promises';
+import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { counted, drilled, weaknessId } from './drilling';
 import { expect, type Page, test } from './field';
 
@@ -219,6 +220,64 @@ test("a rep flown with a pilot's own link waits for signal, and then stands with
   await expect(own.getByText(/waiting for signal/)).toBeHidden({ timeout: 20_000 });
   await expect(own.getByText('Recorded as missed on the simulator')).toBeVisible();
   await expect.poll(async () => (await counted(trainer, id)).length).toBe(1);
+  await context.close();
+});
+
+test('what a signed-in pilot flew without signal is theirs alone, and signing out tells that it would be lost', async ({
+  trainer,
+  page,
+  browser,
+  baseURL,
+}) => {
+  const pilot = await drilled(trainer, page, 'Own account');
+  const id = weaknessId(page);
+  await page.goto('/pilots');
+  await page.getByRole('link', { name: pilot }).click();
+  await page.getByRole('button', { name: 'Invite to an own sign-in' }).click();
+  const address = await page.getByLabel('Link').innerText();
+  const context = await browser.newContext({ baseURL: baseURL! });
+  const own = await context.newPage();
+  await own.goto(address);
+  await own.getByLabel('E-mail, to sign in with').fill(`own-${Date.now()}@carrowfell.example`);
+  await own.getByLabel(/^Password/).fill('two kestrels over a cold tarn');
+  await own.getByRole('button', { name: 'Join' }).click();
+  await own
+    .getByRole('link', { name: /^Fly it here: / })
+    .first()
+    .click();
+  await expect(own.getByText(/m away$/)).toBeVisible({ timeout: 20_000 });
+  // Signal for everything but the rep.
+  await own.route('**/api/own/reps/**', (route) => route.abort());
+  await start(own);
+  await fall(own);
+  await expect(own.getByText(/^1\sentry waiting for signal/)).toBeVisible({ timeout: 20_000 });
+  await own.goto('/account');
+  await own.getByRole('button', { name: 'Sign out', exact: true }).click();
+  await expect(own.getByText('1 entry would be lost')).toBeVisible();
+  await own.getByRole('button', { name: 'Sign out and lose them' }).click();
+  await expect(own.getByRole('button', { name: 'Sign in', exact: true })).toBeVisible();
+  await own.unroute('**/api/own/reps/**');
+
+  // Whoever signs in there next has nothing of it.
+  await own.getByLabel('E-mail').fill(DEMO_TRAINERS[0].email);
+  await own.getByLabel('Password').fill(DEMO_TRAINERS[0].password);
+  await own.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(own.getByRole('heading', { name: 'Today' })).toBeVisible();
+  expect(await counted(trainer, id)).toHaveLength(0);
+  const held = await own.evaluate(async () => (await indexedDB.databases()).map(({ name }) => name));
+  expect(held).toContain('skelby-own');
+  const left = await own.evaluate(
+    () =>
+      new Promise<number>((resolve, reject) => {
+        const opening = indexedDB.open('skelby-own');
+        opening.onerror = () => reject(opening.error!);
+        opening.onsuccess = () => {
+          const counting = opening.result.transaction('items').objectStore('items').count();
+          counting.onsuccess = () => resolve(counting.result);
+        };
+      }),
+  );
+  expect(left).toBe(0);
   await context.close();
 });
 

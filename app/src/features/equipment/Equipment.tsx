@@ -1,7 +1,6 @@
 import { useMe } from '../../offline/account-queries';
-import { SignOut } from '../people/SignOut';
-import { useOutbox } from '../../offline/outbox/use-outbox';
-import { isUnsent } from '../../offline/outbox/waiting';
+import { SignOut } from '../../offline/ui/SignOut';
+import { useUnsent } from '../../offline/outbox/use-outbox';
 import { useUnits } from '../../shared/api/use-units';
 import { LinkButton } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
@@ -13,8 +12,7 @@ import { useRoster } from '../../offline/overlay/use-roster';
 
 function Account() {
   const me = useMe();
-  const { items, others } = useOutbox();
-  const unsent = items.filter(isUnsent).length + others;
+  const unsent = useUnsent();
   if (!me.data) return null;
   return (
     <Part heading="Signed in">

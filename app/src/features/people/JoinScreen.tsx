@@ -45,7 +45,7 @@ function Form({ token, invited }: { readonly token: string; readonly invited: In
             )}
             <TextBox
               label="E-mail, to sign in with"
-              hint="At another school already? The same address and password will do."
+              hint="At another school already? The same address, with the password from there."
               value={email}
               onChangeText={setEmail}
               error={errors.of('email')}

@@ -1,8 +1,7 @@
 import type { OtherSchool } from '@skelby/core/pages/people';
 import { useState } from 'react';
 import { useGoToSchool, useOtherSchools } from '../../offline/account-queries';
-import { useOutbox } from '../../offline/outbox/use-outbox';
-import { isUnsent } from '../../offline/outbox/waiting';
+import { useUnsent } from '../../offline/outbox/use-outbox';
 import { ApiProblem } from '../../shared/api/client';
 import { errorsIn } from '../../shared/api/errors-in';
 import { plural } from '../../shared/copy/copy';
@@ -48,10 +47,9 @@ function CodeFor({
 export function OtherSchools() {
   const schools = useOtherSchools().data ?? [];
   const go = useGoToSchool();
-  const { items, others } = useOutbox();
+  const unsent = useUnsent();
   const [needsCode, setNeedsCode] = useState<OtherSchool | null>(null);
   if (schools.length === 0) return null;
-  const unsent = items.filter(isUnsent).length + others;
   const goTo = (school: OtherSchool) =>
     go.mutate(
       { schoolId: school.id },
@@ -64,7 +62,7 @@ export function OtherSchools() {
   const { whole } = errorsIn(go.error);
   return (
     <Part heading="Other schools">
-      {unsent > 0 ? (
+      {unsent ? (
         <>
           <Words>{`${plural(unsent, 'entry waits', 'entries wait')} to be sent to this school first.`}</Words>
           <LinkButton label="See what waits" href="/waiting" />

@@ -1,8 +1,9 @@
 import type { OwnSession } from '@skelby/core/pages/people';
 import { useState } from 'react';
-import { useOwnWaiting } from '../../offline/outbox/own-outbox';
+import { useOwnSending, useOwnWaiting } from '../../offline/outbox/own-outbox';
 import { isUnsent } from '../../offline/outbox/waiting';
 import { tokenOfAccount } from '../../shared/api/client';
+import { SignOut } from '../../offline/ui/SignOut';
 import { useOwnAccountActs, useOwnSessions } from '../../offline/people-queries';
 import { errorsIn } from '../../shared/api/errors-in';
 import { useWho } from '../../shared/api/use-who';
@@ -15,7 +16,6 @@ import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { OtherSchools } from './OtherSchools';
 import { SecondFactorPart } from './SecondFactorPart';
-import { SignOut } from './SignOut';
 
 const DEVICE_WORDS: Readonly<Record<OwnSession['device'], string>> = {
   phone: 'A phone',
@@ -77,7 +77,9 @@ export function OwnAccountScreen() {
   const acts = useOwnAccountActs();
   const me = useWho();
   const isPilot = me?.role === 'pilot';
-  const waiting = useOwnWaiting(me && isPilot ? tokenOfAccount(me.accountId) : null).items;
+  const token = me && isPilot ? tokenOfAccount(me.accountId) : null;
+  useOwnSending(token);
+  const waiting = useOwnWaiting(token);
   return (
     <Loaded query={sessions} title="Your account" up={isPilot ? '/' : '/kit'}>
       {(all) => (
@@ -118,7 +120,9 @@ export function OwnAccountScreen() {
             )}
           </Part>
           <OtherSchools />
-          {isPilot ? <SignOut unsent={waiting.filter(isUnsent).length} waitAt="/" /> : null}
+          {isPilot ? (
+            <SignOut unsent={waiting.isRead ? waiting.items.filter(isUnsent).length : null} waitAt="/" />
+          ) : null}
         </Screen>
       )}
     </Loaded>

@@ -24,6 +24,8 @@ export const willPass = (error: ApiProblem): boolean => error.status >= 500 || M
 export type Send = (path: string, body: unknown) => Promise<BatchAnswer>;
 
 export interface OutboxState {
+  /** Whether the shelf has been looked at: before that, nothing here does not mean that nothing waits. */
+  readonly isRead: boolean;
   readonly items: readonly Waiting[];
   /** Whether the last try found no way through: what is merely on its way is not worth a word. */
   readonly held: boolean;
@@ -33,7 +35,7 @@ export interface OutboxState {
   readonly clockAheadS: number;
 }
 
-const EMPTY: OutboxState = { items: [], held: false, unkept: new Set(), clockAheadS: 0 };
+const EMPTY: OutboxState = { isRead: false, items: [], held: false, unkept: new Set(), clockAheadS: 0 };
 
 /** One tab sends at a time, where the browser can see to it. */
 const alone = <T>(work: () => Promise<T>): Promise<T> =>
@@ -184,7 +186,10 @@ export class Outbox {
       (item) => this.putting.has(item.key) || this.now.unkept.has(item.key),
     );
     const keys = new Set(newer.map((item) => item.key));
-    this.tellWith({ items: inOrder([...kept.filter((item) => !keys.has(item.key)), ...newer]) });
+    this.tellWith({
+      isRead: true,
+      items: inOrder([...kept.filter((item) => !keys.has(item.key)), ...newer]),
+    });
   }
 
   readonly subscribe = this.listeners.subscribe;

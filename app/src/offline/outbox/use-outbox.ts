@@ -22,3 +22,9 @@ export function useOutbox(): OutboxState & { readonly others: number } {
     };
   }, [state, accountId]);
 }
+
+/** How many entries a wiped phone would lose, whoever made them; null until the shelf has been looked at. */
+export function useUnsent(): number | null {
+  const { isRead, items, others } = useOutbox();
+  return isRead ? items.filter(isUnsent).length + others : null;
+}

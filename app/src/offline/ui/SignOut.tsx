@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useSignOut } from '../../offline/account-queries';
+import { useSignOut } from '../account-queries';
 import { plural } from '../../shared/copy/copy';
 import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
@@ -7,8 +7,8 @@ import { Words } from '../../shared/ui/Words';
 import type { Href } from 'expo-router';
 
 interface SignOutProps {
-  /** Entries that would be lost. */
-  readonly unsent: number;
+  /** Entries that would be lost; null while nobody has looked. */
+  readonly unsent: number | null;
   /** Where they can be seen. */
   readonly waitAt: Href;
 }
@@ -20,8 +20,8 @@ export function SignOut({ unsent, waitAt }: SignOutProps) {
   return (
     <>
       {signOut.error ? <Words as="strong" role="alert">{`! ${signOut.error.message}`}</Words> : null}
-      {unsent === 0 ? (
-        <Button label="Sign out" icon="log-out" onPress={() => signOut.mutate()} />
+      {!unsent ? (
+        <Button label="Sign out" icon="log-out" disabled={unsent === null} onPress={() => signOut.mutate()} />
       ) : sure ? (
         <Note icon="alert-triangle" heading={`${plural(unsent, 'entry', 'entries')} would be lost`}>
           <Words>Signing out wipes this phone. Send them first, or save them as a file.</Words>
