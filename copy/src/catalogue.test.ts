@@ -40,6 +40,15 @@ test('a value that is written down has a name, and a standard with a number in i
   }
 });
 
+test('a standard that names how long it takes, or how many calls, is not met in less', () => {
+  const named = DRILLS.flatMap(({ id, leastS }) => {
+    const [, many, unit] = /^(\d+) (s|min|calls)\b/.exec(drillWords(id).byEye) ?? [];
+    return many ? [{ id, leastS, asksS: Number(many) * (unit === 'min' ? 60 : 1) }] : [];
+  });
+  expect(named.length).toBeGreaterThan(6);
+  for (const { id, leastS, asksS } of named) expect([id, leastS >= asksS]).toEqual([id, true]);
+});
+
 test('the parts of a drill that has some are named', () => {
   for (const { id, stages = 0 } of DRILLS)
     expect([id, drillWords(id).stageNames?.length ?? 0]).toEqual([id, stages]);

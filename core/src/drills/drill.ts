@@ -41,6 +41,11 @@ export interface Drill<Id extends string = string> {
   readonly id: Id;
   readonly group: DrillGroupId;
   readonly kind: DrillKind;
+  /**
+   * Least time from one attempt that was met to the next, s: whoever counts sooner is asked. From the standard where it
+   * names a time, else from memory.
+   */
+  readonly leastS: number;
   readonly simulator: SimulatorUse;
   /** Axes the drill works; the stick plate marks them. */
   readonly sticks: readonly Axis[];

@@ -46,6 +46,7 @@ export const wordless = (id: OwnDrillId): Drill<OwnDrillId> => ({
   id,
   group: 'head',
   kind: 'flown',
+  leastS: 3,
   simulator: 'allowed',
   sticks: [],
   sides: [],
