@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { counted, drilled, weaknessId } from './drilling';
-import { expect, type Page, test, tap } from './field';
+import { expect, type Page, test, tap, tapMet } from './field';
 
 /** Out of signal, in the middle of a lesson, with things going wrong. */
 
@@ -20,15 +20,15 @@ test('a day without signal: logged, confirmed and drilled, through a refresh and
   await expect(page.getByText('Until cleared')).toBeVisible();
   const id = weaknessId(page);
   await page.getByRole('link', { name: 'Count reps' }).click();
-  await tap(page, 'Met');
+  await tapMet(page);
   await page.reload();
-  await tap(page, 'Met');
+  await tapMet(page);
   await expect(page.getByText('4 entries waiting for signal')).toBeVisible();
   await page.close();
 
   const again = await context.newPage();
   await again.goto(`/weakness/${id}/reps`);
-  await tap(again, 'Met');
+  await tapMet(again);
   await expect(again.getByText('5 entries waiting for signal')).toBeVisible();
   // Every page knows what this phone has done: also the pilot's, which was never read.
   await again.goto('/pilots');
@@ -65,7 +65,7 @@ test('the connection is cut half-way: the server has taken it, the phone has not
     await route.fetch();
     await route.abort('connectionreset');
   });
-  for (let i = 0; i < 4; i += 1) await tap(page, 'Met');
+  for (let i = 0; i < 4; i += 1) await tapMet(page);
   await trainer.sent();
   expect(cuts).toBeGreaterThan(2);
   expect(await counted(trainer, id)).toHaveLength(4);
@@ -86,8 +86,8 @@ test('a phone that is full says so, drops nothing, and hands it over by file', a
     };
   });
   await page.getByRole('link', { name: 'Count reps' }).click();
-  await tap(page, 'Met');
-  await tap(page, 'Met');
+  await tapMet(page);
+  await tapMet(page);
   await expect(page.getByText('This phone is full: 2 entries not kept')).toBeVisible();
   await page.getByRole('link', { name: 'Save them as a file' }).click();
   const [download] = await Promise.all([
@@ -123,7 +123,7 @@ test('a phone whose clock is a day ahead: what it counted stands on the day it w
   const id = weaknessId(page);
   await page.getByRole('link', { name: 'Count reps' }).click();
   await page.clock.setFixedTime(new Date(Date.now() + 86_400_000));
-  await tap(page, 'Met');
+  await tapMet(page);
   await expect.poll(async () => (await counted(trainer, id)).length).toBe(1);
   const [rep] = (await counted(trainer, id)) as unknown as { flownAt: string }[];
   expect(Math.abs(Date.parse(rep!.flownAt) - Date.now())).toBeLessThan(120_000);
@@ -168,7 +168,7 @@ test('sign-out wipes the phone, and warns of what would be lost', async ({ train
   await drilled(trainer, page, 'Rune Aske');
   await page.getByRole('link', { name: 'Count reps' }).click();
   await context.setOffline(true);
-  await tap(page, 'Met');
+  await tapMet(page);
   await expect(page.getByText('1 entry waiting for signal')).toBeVisible();
   // Signal is back, but the server takes nothing.
   await page.route('**/api/sync', (route) => route.abort());
@@ -233,7 +233,7 @@ test.describe('the drill library', () => {
       ['What the pilot does', 'Hover over the cross.'],
       ['Met when, by eye', 'A minute over the cross'],
       ['Met when, measured', '60 s within 1 m'],
-      ['Dose', '3 a pack'],
+      ['How much', '3 a pack'],
     ] as const)
       await page.getByLabel(label, { exact: true }).fill(text);
     await page.getByRole('button', { name: 'Save' }).click();

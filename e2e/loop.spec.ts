@@ -1,4 +1,4 @@
-import { daysAgo, expect, test, tap } from './field';
+import { daysAgo, expect, type Locator, tap, tapMet, test } from './field';
 
 /** From the crash to the signature and back, in days of the phone's calendar. */
 
@@ -76,7 +76,7 @@ test('reps counted without signal are drawn at once and are all there after the 
   await trainer.announceTest();
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Announce 3 tests' }).click();
-  for (let i = 0; i < 3; i += 1) await tap(page, 'Met');
+  for (let i = 0; i < 3; i += 1) await tapMet(page);
   await expect(page.getByText(/^Evidence 1.7 of 10 after 3 test reps/)).toBeVisible();
   await page.getByRole('button', { name: /^Undo today's no/ }).click();
   await page.getByRole('button', { name: 'Mis-tap' }).click();
@@ -106,6 +106,64 @@ test('a thumb that bounces counts one rep, and chooses no reason', async ({ trai
   await expect(page.getByText('Why missed?')).toBeVisible();
   await tap(page, 'It was no miss');
   await expect(page.getByRole('button', { name: /^Undo today's no. 1 / })).toBeVisible();
+});
+
+test('a rep met sooner than it can be flown is asked about, outlives a refresh, and counts only when that is said', async ({
+  trainer,
+  page,
+}) => {
+  const pilot = await trainer.addPilot('Runa Hurry');
+  await trainer.today();
+  await trainer.log(pilot, 'Near-miss', 'Stick handling', 'Over-control');
+  await trainer.confirm('Over-control');
+  await page.getByRole('link', { name: 'Count reps' }).click();
+  const undo = (nth: number) => page.getByRole('button', { name: new RegExp(`^Undo today's no. ${nth} `) });
+  await tap(page, 'Met');
+  await expect(undo(1)).toBeVisible();
+  await tap(page, 'Met');
+  await expect(
+    page.getByText(/^(Less than 1|\d+) s after the last rep: one takes \d+ s or more\.$/),
+  ).toBeVisible();
+  await page.reload();
+  await tap(page, 'A slip: leave it out');
+  await expect(undo(1)).toBeVisible();
+  await tap(page, 'Met');
+  await tap(page, 'Flown before: count it');
+  await expect(undo(2)).toBeVisible();
+  // A miss can come at any moment.
+  await tap(page, 'Missed');
+  await expect(page.getByText('Why missed?')).toBeVisible();
+});
+
+test('a thumb that bounces twice at every step logs what one that taps once does', async ({
+  trainer,
+  page,
+}) => {
+  const pilot = await trainer.addPilot('Runa Twice');
+  await trainer.today();
+  const thrice = async (button: Locator) => {
+    await button.scrollIntoViewIfNeeded();
+    const box = (await button.boundingBox())!;
+    // A hand takes a moment to find the next one.
+    await page.waitForTimeout(400);
+    for (let i = 0; i < 3; i += 1) {
+      await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+      await page.waitForTimeout(60);
+    }
+  };
+  await thrice(page.getByRole('link', { name: 'Log a crash or near-miss' }));
+  await trainer.findPilot(pilot);
+  await thrice(page.getByRole('button', { name: pilot }));
+  await expect(page.getByRole('heading', { name: 'What was it?' })).toBeVisible();
+  await thrice(page.getByRole('button', { name: 'Near-miss', exact: true }));
+  await expect(page.getByRole('heading', { name: 'What was behind it?' })).toBeVisible();
+  await thrice(page.getByRole('button', { name: /^Stick handling/ }));
+  await expect(page.getByRole('heading', { name: 'Which of these?' })).toBeVisible();
+  await thrice(page.getByRole('button', { name: /^Over-control/ }));
+  await expect(page.getByRole('heading', { name: 'Save it' })).toBeVisible();
+  await thrice(page.getByRole('button', { name: 'Save' }));
+  await thrice(page.getByRole('button', { name: 'Confirm: Over-control' }));
+  await expect(page.getByText('Until cleared')).toBeVisible();
 });
 
 test('a miss that waits for its reason outlives a refresh; the reason is kept', async ({ trainer, page }) => {
@@ -142,7 +200,7 @@ test("what was measured of a rep stands beside it: in the counter, in the histor
   await page.getByLabel('Miss distance, this rep', { exact: true }).fill('1,5');
   // A refresh between measuring and counting loses nothing.
   await page.reload();
-  await tap(page, 'Met');
+  await tapMet(page);
   const values = /Miss distance, newest first: 1.5\sm met, 2.5\sm missed/;
   await expect(page.getByText(values)).toBeVisible();
   await expect(page.getByLabel('Miss distance, this rep', { exact: true })).toHaveValue('');
@@ -179,7 +237,7 @@ test('a side that is strong does not carry the other: the counter offers the wea
   await page.getByRole('button', { name: 'Count on' }).click();
   await trainer.met(4);
   await expect(page.getByText('Passed: evidence 10. Misses from now on take it down again.')).toBeVisible();
-  await page.getByRole('button', { name: 'This side is there. Next: Side-on hover, nose right' }).click();
+  await page.getByRole('button', { name: 'This side is passed. Next: Side-on hover, nose right' }).click();
   await expect(page.getByText(/^No test rep yet: at best 8 met/)).toBeVisible();
 });
 

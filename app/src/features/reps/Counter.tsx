@@ -29,13 +29,14 @@ import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { Screen, useIsWide } from '../../shared/ui/Screen';
 import { SimulatorLink } from '../../shared/ui/SimulatorLink';
-import { Verdicts, WhyMissed } from '../../shared/ui/Verdicts';
+import { VerdictFoot } from '../../shared/ui/Verdicts';
 import { Words } from '../../shared/ui/Words';
 import { HowFlown } from './HowFlown';
 import { LastRep } from './LastRep';
+import { Practising } from './Practising';
 import type { Settings } from './settings';
 import { DrillStanding } from './Standing';
-import { type Counting, useCounter } from './use-counter';
+import { type Counting, levelOf, useCounter } from './use-counter';
 
 const NOT_COUNTED: Readonly<Record<WhyNotCounted, string>> = {
   'with-hold': 'With hold on it shows the drill as it is usually flown; the chart moves with hold off only.',
@@ -111,7 +112,7 @@ function Notes({ page, counting }: PartProps) {
       {upNext ? (
         <Button
           icon="arrow-right"
-          label={`${upNext.drillId === settings.drillId ? 'This side is there' : 'This drill is there'}. Next: ${chartName(upNext)}`}
+          label={`${upNext.drillId === settings.drillId ? 'This side is passed' : 'This drill is passed'}. Next: ${chartName(upNext)}`}
           onPress={() => counting.goOn(upNext)}
         />
       ) : null}
@@ -144,34 +145,31 @@ function Values({ counting: { drill, reps, settings, change } }: Pick<PartProps,
   );
 }
 
-/** Met or missed under the thumb, or the reason of a miss. */
+/** Met or missed under the thumb. */
 function CountingFoot({ page, counting, onHow }: PartProps & { readonly onHow: () => void }) {
   const speaking = useUnits();
-  const { settings, record, change, announced } = counting;
-  const { missedAt } = settings;
-  if (missedAt)
-    return (
-      <WhyMissed
-        onReason={(reason) => record(false, reason, missedAt)}
-        onCancel={() => change({ missedAt: null })}
-      />
-    );
+  const { settings, announced } = counting;
   return (
-    <>
-      <LastRep reps={counting.reps} missStays={!isFirstEdition(page.rule)} onUndo={counting.undo} />
-      <Button icon="sliders" label={howWords(settings, speaking)} onPress={onHow} />
-      {announced.isWanted || announced.elsewhere ? (
-        <AnnounceFoot announced={announced} left={counting.testsLeftToday} />
-      ) : (
+    <VerdictFoot
+      drill={counting.drill}
+      level={levelOf(settings)}
+      lastAt={counting.lastAt}
+      waits={settings}
+      change={counting.change}
+      record={counting.record}
+      around={
         <>
+          <LastRep reps={counting.reps} missStays={!isFirstEdition(page.rule)} onUndo={counting.undo} />
+          <Button icon="sliders" label={howWords(settings, speaking)} onPress={onHow} />
           <AnnouncedLine announced={announced} />
-          <Verdicts
-            onMet={() => record(true, null, new Date().toISOString())}
-            onMissed={() => change({ missedAt: new Date().toISOString() })}
-          />
         </>
-      )}
-    </>
+      }
+      first={
+        announced.isWanted || announced.elsewhere ? (
+          <AnnounceFoot announced={announced} left={counting.testsLeftToday} />
+        ) : null
+      }
+    />
   );
 }
 
@@ -183,6 +181,9 @@ function CountingBody({ page, counting }: PartProps) {
       <WaitingNote brief />
       <TheStandard page={page} counting={counting} />
       <Notes page={page} counting={counting} />
+      {settings.purpose === 'practice' && next.do === 'drill' ? (
+        <Practising page={page} counting={counting} />
+      ) : null}
       <DrillStanding settings={settings} clearance={counting.clearance} page={page} />
       <Values counting={counting} />
       {settings.pack > 2 ? (

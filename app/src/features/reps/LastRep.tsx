@@ -8,7 +8,7 @@ import { SIDE_WORDS } from '../../shared/copy/copy';
 import { todayHere } from '../../shared/copy/dates';
 import { measuredWords } from '../../shared/copy/value-copy';
 import { Button, ButtonRow } from '../../shared/ui/Button';
-import { Words } from '../../shared/ui/Words';
+import { UNSEEN, Words } from '../../shared/ui/Words';
 
 const UNDO_REASONS = ['Mis-tap', 'Judged it wrong', 'Wrong drill or side', 'Not a fair attempt'] as const;
 
@@ -37,12 +37,15 @@ export function LastRep({
   const words = `${last.met ? 'Met' : 'Missed'}: ${what.filter(Boolean).join(', ')}`;
   if (!asking)
     return (
-      <Button
-        kind="quiet"
-        icon="corner-up-left"
-        label={`Undo today's no. ${ofToday.length} (${words})`}
-        onPress={() => setAsking(true)}
-      />
+      <>
+        <Words role="status" style={UNSEEN}>{`${words}. ${ofToday.length} today.`}</Words>
+        <Button
+          kind="quiet"
+          icon="corner-up-left"
+          label={`Undo today's no. ${ofToday.length} (${words})`}
+          onPress={() => setAsking(true)}
+        />
+      </>
     );
   return (
     <View style={{ gap: 8 }}>

@@ -44,7 +44,7 @@ export function DrillStanding({
   const chart = clearance.charts.find(
     (each) => each.drillId === settings.drillId && each.side === settings.side,
   );
-  if (!chart) return <Words as="soft">This drill does not decide: practise it as long as it helps.</Words>;
+  if (!chart) return null;
   return (
     <CurveChart
       curve={chart.curve}

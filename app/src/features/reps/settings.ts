@@ -26,6 +26,8 @@ export interface Settings {
   readonly day: string;
   /** A miss that waits for its reason: the instant of the attempt. */
   readonly missedAt: string | null;
+  /** A rep met very soon after the last one, which waits for a word; absent in what an older version kept. */
+  readonly soonAt?: string | null;
   /** What was measured of the attempt that comes next; absent in what an older version kept. */
   readonly measure?: number | null;
   /** Width of the opening in spans, and stage of the drill, where it has them. */
@@ -138,9 +140,11 @@ export function useSettings(weaknessId: string, begin: () => Settings, wanted?: 
   const { draft: settings, change } = useDraft<Settings>({
     name: nameOf(weaknessId),
     begin,
-    // Another day starts afresh, but a miss that still waits for its reason is not dropped.
+    // Another day starts afresh, but a verdict that still waits for an answer is not dropped.
     goOn: (last) =>
-      last.missedAt || (last.day === todayHere() && (wanted === undefined || wanted === last.drillId))
+      last.missedAt ||
+      last.soonAt ||
+      (last.day === todayHere() && (wanted === undefined || wanted === last.drillId))
         ? last
         : null,
   });

@@ -5,6 +5,7 @@ import type { Clearance } from '@skelby/core/clearance/clearance';
 import { whyNotCounted, type WhyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { MissReason, Purpose } from '@skelby/core/clearance/facts';
 import { nextStep, type NextStep } from '@skelby/core/clearance/next-step';
+import { lastFlownAt } from '@skelby/core/clearance/last-flown';
 import { testsLeft } from '@skelby/core/clearance/tests-left';
 import { newRep, type RepFields } from '@skelby/core/commands/record-rep';
 import type { DrillCase } from '@skelby/core/drill-cases/case';
@@ -33,6 +34,8 @@ export interface Counting {
   readonly settings: Settings;
   readonly change: (part: Partial<Settings>) => void;
   readonly pickDrill: (drillId: DrillId) => void;
+  /** When the last attempt that stands ended. */
+  readonly lastAt: string | null;
   readonly record: (met: boolean, missReason: MissReason | null, flownAt: string) => void;
   readonly undo: (rep: RecordedRep, reason: string) => void;
   /** Why a test or check flown this way would not count. */
@@ -44,6 +47,8 @@ export interface Counting {
   readonly upNext: NextUp | null;
   readonly goOn: (to: NextUp) => void;
   readonly allThere: boolean;
+  /** The drill after this one, where this one is only there to prepare for it. */
+  readonly afterWarmUp: WordedDrill<DrillId> | null;
 }
 
 /** The drill that is counted first: the one asked for, else one that the check or the test still wants. */
@@ -69,10 +74,10 @@ function allowedPurpose(settings: Settings, clearance: Clearance, next: NextStep
 }
 
 /** What every counting begins with. */
-const FRESH = { pilotRelative: false, pack: 1, missedAt: null, measure: null } as const;
+const FRESH = { pilotRelative: false, pack: 1, missedAt: null, soonAt: null, measure: null } as const;
 
 /** Tests and checks are flown at the standard. */
-const levelOf = ({ purpose, level }: Settings): Level => (purpose === 'practice' ? (level ?? 0) : 0);
+export const levelOf = ({ purpose, level }: Settings): Level => (purpose === 'practice' ? (level ?? 0) : 0);
 
 type Verdict = Pick<RecordedRep, 'met' | 'flownAt'> & { readonly missReason: MissReason | null };
 
@@ -121,6 +126,18 @@ const begun = (page: WeaknessPage, drillId: DrillId, clearance: Clearance, next:
   day: todayHere(),
 });
 
+/** The drill that a plan goes on with after one that decides nothing. */
+function nextAfter(
+  drillId: DrillId,
+  drillIds: readonly DrillId[],
+  { charts }: Pick<Clearance, 'charts'>,
+  drillOf: (id: DrillId) => WordedDrill<DrillId>,
+): WordedDrill<DrillId> | null {
+  if (charts.some((chart) => chart.drillId === drillId)) return null;
+  const to = drillIds[drillIds.indexOf(drillId) + 1];
+  return to ? drillOf(to) : null;
+}
+
 /** The check that is flown: on watch, or for the signature. */
 const checkIn = ({ watch, check }: Clearance) => watch?.next ?? check;
 
@@ -151,6 +168,7 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
     settings: flown,
     change,
     pickDrill: (id) => change({ ...forDrill(id, page, clearance, next), measure: null }),
+    lastAt: lastFlownAt(reps),
     record: (met, missReason, flownAt) => {
       const rep = repOf(
         page,
@@ -161,6 +179,7 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
       sendRep(uuid(), rep, `rep of ${drill.name}`);
       change({
         missedAt: null,
+        soonAt: null,
         measure: null,
         day: todayHere(),
         ...(purpose === 'check' ? { side: sideAfter(drillId, side, checkIn(clearance)) } : {}),
@@ -176,6 +195,7 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
         ...(to === drillId ? {} : { ...forDrill(to, page, clearance, next), purpose, measure: null }),
         side: toSide,
       }),
+    afterWarmUp: nextAfter(drillId, drillIds, clearance, drillOf),
     allThere: clearance.charts.every((chart) => chart.curve.reachedAt !== null),
   };
 }

@@ -3,6 +3,7 @@ import { PRE_LANDING } from '@skelby/copy/pre-landing';
 import { refusedIn } from '@skelby/core/go-no-go/session';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import { reserveOf } from '@skelby/core/restrictions/restrictions';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useWeakness } from '../../offline/overlay/weakness-queries';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
@@ -20,7 +21,7 @@ import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { Screen } from '../../shared/ui/Screen';
 import { SimulatorLink } from '../../shared/ui/SimulatorLink';
-import { Verdicts, WhyMissed } from '../../shared/ui/Verdicts';
+import { VerdictFoot } from '../../shared/ui/Verdicts';
 import { Words } from '../../shared/ui/Words';
 import { sessionChecks, USUAL_RESERVE_PERCENT } from './session-checks';
 import { Metronome, PackTimer, RepTimer } from './Timers';
@@ -35,46 +36,42 @@ interface PartProps {
   readonly flying: FlyingBlock;
 }
 
-/** Met or missed under the thumb, or the reason of a miss. */
-function Foot({ props: { block, state, change, onNext, isLast }, flying }: PartProps) {
+/** Met or missed under the thumb. */
+function Foot({ props: { block, state, change }, flying }: PartProps) {
   const { units } = useUnits();
-  const { last, record, undo, announced } = flying;
-  const { missedAt } = state;
-  if (missedAt)
-    return (
-      <WhyMissed
-        onReason={(reason) => record(false, reason, missedAt)}
-        onCancel={() => change({ missedAt: null })}
-      />
-    );
+  const { last, undo, announced } = flying;
   const said = (rep: NonNullable<FlyingBlock['last']>) =>
     [rep.met ? 'met' : 'missed', measuredWords(rep.drillId, rep.measure, units)].filter(Boolean).join(', ');
   return (
-    <>
-      <ButtonRow>
-        <Button kind="main" style={NARROW} label="Crash or near-miss" onPress={flying.logOccurrence} />
-        {last ? (
-          <Button style={NARROW} label="Undo" says={`Undo last: ${said(last)}`} onPress={() => undo(last)} />
-        ) : null}
-        <Button
-          kind={flying.isEnough ? 'solid' : 'plain'}
-          style={NARROW}
-          label={isLast ? 'End' : 'Next'}
-          onPress={onNext}
-        />
-      </ButtonRow>
-      {announced.isWanted || announced.elsewhere ? (
-        <AnnounceFoot announced={announced} left={Math.min(flying.left ?? block.reps, block.reps)} />
-      ) : (
+    <VerdictFoot
+      drill={flying.drill}
+      level={block.level}
+      lastAt={flying.lastAt}
+      waits={state}
+      change={change}
+      record={flying.record}
+      around={
         <>
+          <ButtonRow>
+            <Button kind="main" style={NARROW} label="Crash or near-miss" onPress={flying.logOccurrence} />
+            {last ? (
+              <Button
+                style={NARROW}
+                label="Undo"
+                says={`Undo last: ${said(last)}`}
+                onPress={() => undo(last)}
+              />
+            ) : null}
+          </ButtonRow>
           <AnnouncedLine announced={announced} />
-          <Verdicts
-            onMet={() => record(true, null, new Date().toISOString())}
-            onMissed={() => change({ missedAt: new Date().toISOString() })}
-          />
         </>
-      )}
-    </>
+      }
+      first={
+        announced.isWanted || announced.elsewhere ? (
+          <AnnounceFoot announced={announced} left={Math.min(flying.left ?? block.reps, block.reps)} />
+        ) : null
+      }
+    />
   );
 }
 
@@ -185,22 +182,58 @@ function Tools({ props: { session, state, change }, flying: { drill, setUp, open
   );
 }
 
+interface LeavingProps {
+  readonly props: BlockProps;
+  readonly flying: FlyingBlock;
+  readonly onStay: () => void;
+}
+
+/** Before a block is left with reps still to fly. */
+function Leaving({ props: { block, isLast, onNext }, flying: { flown }, onStay }: LeavingProps) {
+  return (
+    <Note
+      icon="help-circle"
+      heading={`${flown.length} of ${block.reps} flown. ${isLast ? 'End' : 'Go on'} all the same?`}
+    >
+      <ButtonRow>
+        <Button kind="solid" label="Stay" onPress={onStay} />
+        <Button label={isLast ? 'End it' : 'Go on'} onPress={onNext} />
+      </ButtonRow>
+    </Note>
+  );
+}
+
 /** One drill on the screen: the standard, the plate, met or missed. */
 function BlockScreen(props: BlockProps) {
   const { session, block, page, state } = props;
   const flying = useBlock(props);
-  const { drill } = flying;
+  const { drill, isEnough } = flying;
+  const [leaving, setLeaving] = useState(false);
   return (
     <Screen
       title={drill.name}
       under={`${page.pilot.name} · pack ${state.pack + 1} of ${session.content.packs.length}`}
       up="/session"
+      topic={leaving ? 'leaving' : 'flying'}
+      end={
+        <Button
+          kind={isEnough ? 'solid' : 'plain'}
+          label={props.isLast ? 'End' : 'Next'}
+          onPress={isEnough ? props.onNext : () => setLeaving(true)}
+        />
+      }
       foot={<Foot props={props} flying={flying} />}
     >
+      {leaving && !isEnough ? (
+        <Leaving props={props} flying={flying} onStay={() => setLeaving(false)} />
+      ) : null}
       <WaitingNote brief />
       <NotNow props={props} />
       <Task props={props} flying={flying} />
       <Tools props={props} flying={flying} />
+      {props.onBack ? (
+        <Button kind="quiet" icon="corner-up-left" label="Back to the drill before" onPress={props.onBack} />
+      ) : null}
       <LinkButton
         kind="quiet"
         icon="life-buoy"

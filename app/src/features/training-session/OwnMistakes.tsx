@@ -1,6 +1,6 @@
 import { coachingOf } from '@skelby/copy/coaching';
 import type { Block } from '@skelby/core/plan/layout/block';
-import { useState } from 'react';
+import { useKeptState } from '../../shared/storage/use-kept-state';
 import { Button } from '../../shared/ui/Button';
 import { Choice, ManyChoice } from '../../shared/forms/Choice';
 import { Screen } from '../../shared/ui/Screen';
@@ -9,16 +9,23 @@ import { Words } from '../../shared/ui/Words';
 
 interface OwnProps {
   readonly pilot: string;
+  readonly pack: number;
   readonly blocks: readonly Block[];
   readonly onDone: (mistakes: readonly string[], next: string) => void;
 }
 
+interface Noted {
+  readonly seen: readonly string[];
+  readonly own: string;
+  readonly next: string | null;
+}
+const NOTHING: Noted = { seen: [], own: '', next: null };
+
 /** The pilot's own turn: what went wrong, and the one thing to work on next. */
-export function OwnMistakes({ pilot, blocks, onDone }: OwnProps) {
+export function OwnMistakes({ pilot, pack, blocks, onDone }: OwnProps) {
   const usual = [...new Set(blocks.flatMap((block) => coachingOf(block.drillId).mistakes))].slice(0, 8);
-  const [seen, setSeen] = useState<readonly string[]>([]);
-  const [own, setOwn] = useState('');
-  const [next, setNext] = useState<string | null>(null);
+  const [{ seen, own, next }, keepNoted, forget] = useKeptState<Noted>(`own.${pack}`, NOTHING);
+  const note = (part: Partial<Noted>) => keepNoted({ seen, own, next, ...part });
   const listed = [...seen, ...(own.trim() ? [own.trim()] : [])];
   return (
     <Screen
@@ -29,7 +36,10 @@ export function OwnMistakes({ pilot, blocks, onDone }: OwnProps) {
           kind="solid"
           icon="arrow-right"
           label={listed.length === 0 ? 'Nothing to note: go on' : 'Go on'}
-          onPress={() => onDone(listed, next !== null && listed.includes(next) ? next : '')}
+          onPress={() => {
+            forget();
+            onDone(listed, next !== null && listed.includes(next) ? next : '');
+          }}
         />
       }
     >
@@ -38,15 +48,20 @@ export function OwnMistakes({ pilot, blocks, onDone }: OwnProps) {
         label="What went wrong?"
         options={usual.map((value) => ({ value, label: value }))}
         values={seen}
-        onChange={setSeen}
+        onChange={(values) => note({ seen: values })}
       />
-      <TextBox label="Something else" value={own} onChangeText={setOwn} maxLength={120} />
+      <TextBox
+        label="Something else"
+        value={own}
+        onChangeText={(text) => note({ own: text })}
+        maxLength={120}
+      />
       {listed.length > 0 ? (
         <Choice
           label="The one to work on next"
           options={listed.map((value) => ({ value, label: value }))}
           value={next}
-          onChange={setNext}
+          onChange={(value) => note({ next: value })}
         />
       ) : null}
     </Screen>

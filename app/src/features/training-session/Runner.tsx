@@ -52,6 +52,7 @@ function Run({ session, roster, list }: RunProps) {
     return (
       <OwnMistakes
         key={state.pack}
+        pack={state.pack + 1}
         pilot={roster.pilots.find((each) => each.id === pack.pilotId)?.name ?? ''}
         blocks={pack.blocks as readonly Block[]}
         onDone={run.endPack}
@@ -70,6 +71,7 @@ function Run({ session, roster, list }: RunProps) {
       workOn={run.workOn}
       isLast={run.isLast}
       onNext={run.next}
+      onBack={run.back}
     />
   );
 }

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
+import { useKeptState } from '../../shared/storage/use-kept-state';
 import { Button } from '../../shared/ui/Button';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
@@ -80,7 +81,7 @@ export function PackTimer({ startedAt, minutes, reservePercent, onStart }: PackT
 /** Times one attempt, s. */
 export function RepTimer({ onTime }: { readonly onTime: (seconds: number) => void }) {
   const styles = useStyles();
-  const [startedAt, setStartedAt] = useState<number | null>(null);
+  const [startedAt, setStartedAt] = useKeptState<number | null>('rep-timer', null);
   const now = useNow(startedAt !== null, 100);
   const stop = () => {
     tick();
@@ -124,7 +125,7 @@ export function Metronome() {
   return (
     <Button
       icon="activity"
-      label={beat === null ? 'Beat' : `Beat ${beat}`}
+      label={beat === null ? 'Metronome' : `Metronome ${beat}`}
       pressed={beat !== null}
       onPress={() => {
         if (next !== null) tick();

@@ -12,6 +12,8 @@ export interface RunState {
   readonly packStartedAt: number | null;
   /** A miss that waits for its reason: the instant of the attempt. */
   readonly missedAt: string | null;
+  /** A rep met very soon after the last one, which waits for a word. */
+  readonly soonAt: string | null;
   readonly measure: number | null;
   /** Distance from the pilot, where it was changed in this block, m. */
   readonly distanceM: number | null;
@@ -24,6 +26,7 @@ const START: RunState = {
   phase: 'fly',
   packStartedAt: null,
   missedAt: null,
+  soonAt: null,
   measure: null,
   distanceM: null,
   own: [],

@@ -5,6 +5,7 @@ import { modeNow } from '@skelby/core/clearance/form-now';
 import { drillOf, isFlown } from '@skelby/core/drills/drills';
 import { clearanceOfPage, fliesAsJudged } from '@skelby/core/weakness/page';
 import type { MissReason } from '@skelby/core/clearance/facts';
+import { lastFlownAt } from '@skelby/core/clearance/last-flown';
 import { testsLeft } from '@skelby/core/clearance/tests-left';
 import { caseNow } from '@skelby/core/drill-cases/case-now';
 import type { Drill } from '@skelby/core/drills/drill';
@@ -34,6 +35,8 @@ export interface BlockProps {
   readonly state: RunState;
   readonly change: (part: Partial<RunState>) => void;
   readonly onNext: () => void;
+  /** To the block before; null where there is none in the pack. */
+  readonly onBack: (() => void) | null;
   readonly isLast: boolean;
   readonly workOn: string | null;
 }
@@ -94,7 +97,6 @@ export function useBlock(props: BlockProps) {
   const drill = drillOf(block.drillId);
   const how = howItCounts(props);
   const flown = repsOfBlock(props);
-  const last = flown[0];
   const left = testsLeft(page.rule, page.reps, block, todayHere());
   const announced = useAnnounced(page, block, block.purpose === 'test', left);
   const drawn = caseNow(drill.id, page.weakness.id, page.pilot, page.reps);
@@ -124,7 +126,7 @@ export function useBlock(props: BlockProps) {
       flownAt,
     });
     sendRep(uuid(), rep, `rep of ${drill.name}`);
-    change({ missedAt: null, measure: null });
+    change({ missedAt: null, soonAt: null, measure: null });
   };
   return {
     drill,
@@ -136,7 +138,8 @@ export function useBlock(props: BlockProps) {
     left,
     drawn,
     flown,
-    last,
+    last: flown[0],
+    lastAt: lastFlownAt(page.reps),
     met: flown.filter((rep) => rep.met).length,
     isEnough: flown.length >= block.reps,
     open: list.weaknesses.filter((line) => line.pilotId === block.pilotId && restricts(line)),

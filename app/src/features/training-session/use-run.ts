@@ -6,7 +6,7 @@ import { type SessionSave, useSaveSession } from '../../offline/overlay/session-
 import { ApiProblem } from '../../shared/api/client';
 import { useRunState } from './run-state';
 
-const BLOCK_BEGINS = { missedAt: null, measure: null, distanceM: null } as const;
+const BLOCK_BEGINS = { missedAt: null, soonAt: null, measure: null, distanceM: null } as const;
 
 /** A session being flown: where it stands, and what was written down of it. */
 export function useRun(session: TrainingSession) {
@@ -44,6 +44,8 @@ export function useRun(session: TrainingSession) {
     /** What the pilot of this pack works on: what was said last after an earlier one. */
     workOn:
       [...state.own].reverse().find((each) => each.pilotId === pack?.pilotId && each.next)?.next ?? null,
+    /** The block before, of the same pack; null where this is the first. */
+    back: state.block === 0 ? null : () => change({ block: state.block - 1, ...BLOCK_BEGINS }),
     next: () =>
       change(isEndOfPack ? { phase: 'own', ...BLOCK_BEGINS } : { block: state.block + 1, ...BLOCK_BEGINS }),
     /** After a pack: its pilot's own mistakes, and the next pack. */

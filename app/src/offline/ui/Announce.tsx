@@ -25,6 +25,8 @@ export interface Announced {
   readonly here: TestSet | null;
   /** The open set of another chart: it is finished or called off first. */
   readonly elsewhere: TestSet | null;
+  /** The open set, of whichever chart. */
+  readonly open: TestSet | null;
   /** Which of the set comes next, from 1. */
   readonly nth: number;
   readonly announce: (number: number) => void;
@@ -49,6 +51,7 @@ export function useAnnounced(
     isWanted: applies && !set && left !== 0,
     here: applies && isOf ? set : null,
     elsewhere: applies && set && !isOf ? set : null,
+    open: set ?? null,
     nth: set ? set.number - withoutResult(set, flown) + 1 : 1,
     announce: (number) =>
       sendAnnounced(page.weakness.id, uuid(), {

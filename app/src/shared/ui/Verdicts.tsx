@@ -1,4 +1,8 @@
 import { MISS_REASONS, type MissReason } from '@skelby/core/clearance/facts';
+import type { Drill } from '@skelby/core/drills/drill';
+import { leastSeconds, tooSoon } from '@skelby/core/drills/too-soon';
+import type { Level } from '@skelby/core/vocabulary/training';
+import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { Button } from './Button';
 import { unlessBounced } from './no-bounce';
@@ -20,6 +24,9 @@ const useStyles = themed((theme) => ({
   pressed: { opacity: 0.6 },
   sign: { fontFamily: FONT.bold, fontSize: 40, lineHeight: 46, color: theme.ink },
   word: { fontFamily: FONT.bold, fontSize: 22, lineHeight: 28, color: theme.ink },
+  told: { borderColor: theme.rule, borderWidth: 2 },
+  asked: { gap: 8 },
+  back: { flex: 1, height: 124 },
   onInk: { color: theme.ground },
   reasons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   reason: { flexBasis: '47%', flexGrow: 1, paddingHorizontal: 8 },
@@ -42,8 +49,18 @@ function Verdict({ met, onPress }: { readonly met: boolean; readonly onPress: ()
   );
 }
 
+/** Where the halves were a moment ago: nothing under a finger that just let go of one acts. */
+function Told({ met, children }: { readonly met: boolean; readonly children: string }) {
+  const styles = useStyles();
+  return (
+    <View style={[styles.verdict, styles.told]}>
+      <Words as="strong">{`${met ? '✓' : '✕'} ${children}`}</Words>
+    </View>
+  );
+}
+
 /** Two halves of the screen's foot, told apart by place, fill and sign; no colour needed. */
-export function Verdicts({ onMet, onMissed }: { readonly onMet: () => void; readonly onMissed: () => void }) {
+function Verdicts({ onMet, onMissed }: { readonly onMet: () => void; readonly onMissed: () => void }) {
   const styles = useStyles();
   return (
     <View style={styles.verdicts}>
@@ -54,7 +71,7 @@ export function Verdicts({ onMet, onMissed }: { readonly onMet: () => void; read
 }
 
 /** The second tap of a miss. */
-export function WhyMissed({
+function WhyMissed({
   onReason,
   onCancel,
 }: {
@@ -63,7 +80,7 @@ export function WhyMissed({
 }) {
   const styles = useStyles();
   return (
-    <View style={{ gap: 8 }}>
+    <View style={styles.asked}>
       <Words as="strong">Why missed?</Words>
       <View style={styles.reasons}>
         {MISS_REASONS.map((reason) => (
@@ -80,8 +97,100 @@ export function WhyMissed({
           label="Not said"
           onPress={unlessBounced(() => onReason(null))}
         />
-        <Button style={styles.reason} kind="quiet" label="It was no miss" onPress={unlessBounced(onCancel)} />
+      </View>
+      <View style={styles.verdicts}>
+        <Told met={false}>Missed</Told>
+        <Button style={styles.back} label="It was no miss" onPress={unlessBounced(onCancel)} />
       </View>
     </View>
+  );
+}
+
+interface SoSoonProps {
+  readonly seconds: number;
+  readonly leastS: number;
+  readonly onCount: () => void;
+  readonly onCancel: () => void;
+}
+
+/** An attempt that was met sooner than anybody can have flown it. */
+function SoSoon({ seconds, leastS, onCount, onCancel }: SoSoonProps) {
+  const styles = useStyles();
+  return (
+    <View style={styles.asked}>
+      <Words as="strong" role="alert">
+        {`${seconds < 1 ? 'Less than 1' : Math.floor(seconds)} s after the last rep: one takes ${Math.ceil(leastS)} s or more.`}
+      </Words>
+      <Button label="Flown before: count it" onPress={unlessBounced(onCount)} />
+      <View style={styles.verdicts}>
+        <Button style={styles.back} label="A slip: leave it out" onPress={unlessBounced(onCancel)} />
+        <Told met>Met</Told>
+      </View>
+    </View>
+  );
+}
+
+/** A verdict that waits for an answer: the instant of the attempt. */
+interface Unanswered {
+  /** A miss, for its reason. */
+  readonly missedAt: string | null;
+  /** A rep met very soon after the last one; absent in what an older version kept. */
+  readonly soonAt?: string | null;
+}
+
+interface VerdictFootProps {
+  readonly drill: Pick<Drill, 'leastS'>;
+  readonly level: Level;
+  /** When the last attempt ended. */
+  readonly lastAt: string | null;
+  readonly waits: Unanswered;
+  readonly change: (part: Partial<Unanswered>) => void;
+  readonly record: (met: boolean, missReason: MissReason | null, flownAt: string) => void;
+  /** What else stands in the foot while nothing waits for an answer. */
+  readonly around: ReactNode;
+  /** In the place of the verdicts: what has to be done before one counts. */
+  readonly first: ReactNode;
+}
+
+const now = () => new Date().toISOString();
+
+/** Met or missed under the thumb, and what a verdict still has to be asked. */
+export function VerdictFoot({
+  drill,
+  level,
+  lastAt,
+  waits,
+  change,
+  record,
+  around,
+  first,
+}: VerdictFootProps) {
+  const { missedAt, soonAt = null } = waits;
+  if (missedAt)
+    return (
+      <WhyMissed
+        onReason={(reason) => record(false, reason, missedAt)}
+        onCancel={() => change({ missedAt: null })}
+      />
+    );
+  if (soonAt)
+    return (
+      <SoSoon
+        seconds={tooSoon(drill, level, lastAt, soonAt) ?? 0}
+        leastS={leastSeconds(drill, level)}
+        onCount={() => record(true, null, soonAt)}
+        onCancel={() => change({ soonAt: null })}
+      />
+    );
+  const met = () => {
+    const at = now();
+    if (tooSoon(drill, level, lastAt, at) === null) record(true, null, at);
+    else change({ soonAt: at });
+  };
+  return (
+    <>
+      {around}
+      {first ?? <Verdicts onMet={met} onMissed={() => change({ missedAt: now() })} />}
+    </>
   );
 }
