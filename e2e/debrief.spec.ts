@@ -125,7 +125,7 @@ test('numbers come by pointing or stepper, and the sums say what they mean', asy
   await expect(page.getByText('! Speed: give a number from 0 to 60 m/s.')).toBeVisible();
   await page.getByLabel('Speed', { exact: true }).fill('12');
   await page.getByRole('button', { name: 'Take it', exact: true }).click();
-  await page.getByRole('radio', { name: /^Sums/ }).click();
+  await page.getByRole('radio', { name: /^Figures/ }).click();
   const stop = page.getByRole('group', { name: 'Could it have stopped?' });
   await expect(stop.getByText('Not told, so as usual: first seen at, reaction, setting.')).toBeVisible();
   await stop.getByRole('button', { name: /^Inputs, formula, source/ }).click();
@@ -200,11 +200,12 @@ test('a debrief that somebody else saved meanwhile is not written over unseen', 
   ).toBe(true);
   await page.getByRole('radio', { name: 'Decide' }).click();
   await page.getByRole('button', { name: 'Save it as it is and finish later' }).click();
-  await expect(page.getByText('Somebody saved this debrief meanwhile', { exact: true })).toBeVisible();
+  // Nothing that both changed: what they said is in it, and what was told here still is.
+  await expect(page.getByText(/^Joined with version 1, by .*, that was saved meanwhile\.$/)).toBeVisible();
   await page.reload();
-  await page.getByRole('button', { name: 'Take theirs' }).click();
-  await page.getByRole('radio', { name: 'Decide' }).click();
   await expect(page.getByLabel('Say it to the pilot too')).toHaveValue('Theirs.');
+  await page.getByRole('radio', { name: 'Ask' }).click();
+  await expect(page.getByRole('button', { name: /^What was being flown\?/ }).last()).toBeVisible();
 });
 
 test('without signal the debrief goes on, and is closed once there is signal again', async ({
@@ -241,7 +242,7 @@ test.describe('planning', () => {
       await route.fulfill({ json: { ...(await answered.json()), units: { length: 'ft', speed: 'kn' } } });
     });
     await trainer.today();
-    await page.getByRole('link', { name: 'Sums' }).click();
+    await page.getByRole('link', { name: 'Figures' }).click();
     await page.getByRole('button', { name: 'Would the automatic return have cleared?' }).click();
     await expect(
       page.getByText(/^With less than the margin|^Yes, with 33.ft over the tallest thing/),

@@ -68,10 +68,10 @@ test('a wrong pilot and a wrong hour are put right before the cause is confirmed
   const search = page.getByLabel('Pilot: find by name');
   if (await search.isVisible()) await search.fill(pilot);
   await page.getByRole('radio', { name: pilot }).click();
-  await page.getByLabel('Time, as hours:minutes').fill("9 o'clock");
+  await page.getByLabel('Time', { exact: true }).fill('');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('! Time must be written as hours:minutes, such as 09:30.')).toBeVisible();
-  await page.getByLabel('Time, as hours:minutes').fill('00:05');
+  await page.getByLabel('Time', { exact: true }).fill('00:05');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: pilot })).toBeVisible();
   await expect(page.getByText(/, 00:05/)).toBeVisible();

@@ -3,7 +3,7 @@ import { type Evidence, quarterOf, type SentNumber } from '@skelby/core/evidence
 import type { Answers, ChoiceQuestion } from '@skelby/core/evidence/question';
 import { questionOf, type QuestionId } from '@skelby/core/evidence/questions';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
-import { useState } from 'react';
+import { useKeptState } from '../../shared/storage/use-kept-state';
 import { View } from 'react-native';
 import { Ring, SticksPicker } from '../../shared/drawing';
 import { Button } from '../../shared/ui/Button';
@@ -77,28 +77,21 @@ function OnRing({
   readonly onAnswer: (answers: Evidence) => void;
 }) {
   const before: string | SentNumber | undefined = evidence[question.id];
-  const [bearing, setBearing] = useState<number | null>(
-    typeof before === 'number' ? before : (CENTRE_DEG[String(before)] ?? null),
-  );
-  const [touched, setTouched] = useState(false);
+  const start = typeof before === 'number' ? before : (CENTRE_DEG[String(before)] ?? null);
+  const [bearing, setBearing, forget] = useKeptState<number | null>(`answer.${question.id}`, start);
+  const touched = bearing !== start;
   const wind = question.id === 'wind_side';
   const quarter = bearing === null ? null : wind ? windSideOf(bearing) : quarterOf(bearing);
   const label = quarter === null ? '' : valueWords(question.id as QuestionId, quarter);
   const take = () => {
-    if (bearing !== null && quarter !== null)
-      onAnswer({ [question.id]: question.id === 'nose' ? bearing : quarter });
+    if (bearing === null || quarter === null) return;
+    forget();
+    onAnswer({ [question.id]: question.id === 'nose' ? bearing : quarter });
   };
   return (
     <View style={{ gap: 14 }}>
       <View style={{ alignItems: 'center' }}>
-        <Ring
-          what={wind ? 'wind' : 'nose'}
-          bearingDeg={bearing}
-          onPoint={(degrees) => {
-            setBearing(degrees);
-            setTouched(true);
-          }}
-        />
+        <Ring what={wind ? 'wind' : 'nose'} bearingDeg={bearing} onPoint={setBearing} />
       </View>
       {touched && bearing !== null ? (
         <Button kind="solid" large label={`Take it: ${label.toLowerCase()}, ${bearing}°`} onPress={take} />

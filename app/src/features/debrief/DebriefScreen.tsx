@@ -1,5 +1,7 @@
 import { said } from '@skelby/copy/say';
 import { causeWords } from '@skelby/copy/causes';
+import { questionWords } from '@skelby/copy/questions';
+import type { QuestionId } from '@skelby/core/evidence/questions';
 import type { DebriefPage, OccurrenceOfPilot, Roster } from '@skelby/core/pages/pages';
 import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
@@ -17,6 +19,7 @@ import { SumCard } from '../../shared/forms/SumCard';
 import { Words } from '../../shared/ui/Words';
 import { Ask, ToldList } from './Ask';
 import { Decide } from './Decide';
+import { FINDING_WORDS } from './finding-copy';
 import { Mentioned } from './Mentioned';
 import { OwnPick } from './OwnPick';
 import { RankingPanel, RankingStrip } from './RankingPanel';
@@ -47,15 +50,35 @@ function Closed({ debriefing: { page, change } }: PartProps) {
   );
 }
 
-/** Another trainer has saved it meanwhile. */
-function Clash({ debriefing: { page, goOnFrom } }: PartProps) {
+/** What somebody else saved meanwhile has come into this debrief. */
+function Joined({ debriefing: { page, draft } }: PartProps) {
+  const version = page.versions.find(({ number }) => number === draft.joinedWith);
+  if (!version) return null;
+  return (
+    <Words as="soft" role="status">
+      {`Joined with version ${version.number}${version.by ? `, by ${version.by}` : ''}, that was saved meanwhile.`}
+    </Words>
+  );
+}
+
+/** A question or field that was changed, by its name. */
+const changedWords = (name: string): string =>
+  name.startsWith('evidence.')
+    ? `“${questionWords(name.slice('evidence.'.length) as QuestionId).ask}”`
+    : FINDING_WORDS[name as keyof typeof FINDING_WORDS];
+
+/** Another trainer, or another tab, has saved it meanwhile. */
+function Clash({ debriefing: { page, both, goOnFrom } }: PartProps) {
   const [newest] = page.versions;
   return (
     <Note icon="users" heading="Somebody saved this debrief meanwhile">
-      <Words>{`Version ${newest?.number ?? ''}${newest?.by ? `, by ${newest.by}` : ''}. Yours is still on this phone.`}</Words>
+      <Words>{`Version ${newest?.number ?? ''}${newest?.by ? `, by ${newest.by}` : ''}. Yours is still on this phone; what only one of you changed is joined.`}</Words>
+      {both && both.length > 0 ? (
+        <Words as="strong">{`Otherwise in both: ${both.map(changedWords).join(', ')}.`}</Words>
+      ) : null}
       <ButtonRow>
-        <Button label="Take theirs" onPress={() => goOnFrom('theirs')} />
-        <Button label="Keep mine on top" onPress={() => goOnFrom('mine')} />
+        <Button label="Take theirs there" onPress={() => goOnFrom('theirs')} />
+        <Button label="Keep mine there" onPress={() => goOnFrom('mine')} />
       </ButtonRow>
     </Note>
   );
@@ -89,7 +112,7 @@ function AskStep({ debriefing }: PartProps) {
 
 function SumsStep({ debriefing: { sums, known, craft } }: PartProps) {
   if (sums.length === 0)
-    return <Words>No number or state was told that a sum could work with. Ask on, or decide.</Words>;
+    return <Words>Nothing was told that a figure could be worked out from. Ask on, or decide.</Words>;
   return (
     <View style={{ gap: 28 }}>
       {sums.map((sum) => {
@@ -149,7 +172,9 @@ function Foot({ debriefing }: PartProps) {
         </Words>
       ) : null}
       {step === 'decide' ? (
+        // Another act in the same place is another button: whoever presses by keys never closes by holding on.
         <Button
+          key="close"
           kind="main"
           icon="check"
           label={saving.isPending ? 'Closing …' : 'Close the debrief'}
@@ -158,9 +183,10 @@ function Foot({ debriefing }: PartProps) {
         />
       ) : (
         <Button
+          key={toSums ? 'sums' : 'decide'}
           kind={step === 'ask' ? 'plain' : 'solid'}
           icon="arrow-right"
-          label={toSums ? `Look at the sums (${sums.length})` : 'Decide'}
+          label={toSums ? `Look at the figures (${sums.length})` : 'Decide'}
           onPress={() => setStep(toSums ? 'sums' : 'decide')}
         />
       )}
@@ -223,7 +249,7 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
       aside={hasAside ? <Aside debriefing={debriefing} /> : undefined}
       foot={<Foot debriefing={debriefing} />}
     >
-      {debriefing.isClash ? <Clash debriefing={debriefing} /> : null}
+      {debriefing.isClash ? <Clash debriefing={debriefing} /> : <Joined debriefing={debriefing} />}
       <Choice
         label="Step of the debrief"
         quiet
@@ -231,7 +257,7 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
         onChange={setStep}
         options={[
           { value: 'ask', label: 'Ask' },
-          { value: 'sums', label: `Sums ${sums.length}` },
+          { value: 'sums', label: `Figures ${sums.length}` },
           { value: 'decide', label: 'Decide' },
         ]}
       />

@@ -115,7 +115,7 @@ function partsOfSheet(
     ],
     ...causeParts(findings, occurrence.pilotMode),
     ['Told', [toldWords(findings, units).join(' · ') || 'Nothing.']],
-    ['Sums', sums],
+    ['Figures', sums],
     ['What came of it', outcomeLines(findings)],
     ['What went well', [plain(findings.wentWell) || 'Nothing noted.']],
   ];

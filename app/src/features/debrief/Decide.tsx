@@ -9,6 +9,7 @@ import type { Answers } from '@skelby/core/evidence/question';
 import type { OccurrenceKind } from '@skelby/core/vocabulary/flying';
 import type { Ranking } from '@skelby/core/ranking/rank';
 import { useState } from 'react';
+import { useKeptState } from '../../shared/storage/use-kept-state';
 import { View } from 'react-native';
 import { Button } from '../../shared/ui/Button';
 import { Choice, ManyChoice } from '../../shared/forms/Choice';
@@ -120,7 +121,7 @@ function Causes({ findings, find, ranking, missing, wantsReason }: DecideProps) 
 }
 
 function Consequences({ findings, find }: DecideProps) {
-  const [part, setPart] = useState('');
+  const [part, setPart] = useKeptState('damage-part', '');
   const { injury, thirdParty, damage } = findings;
   const parts = [...new Set([...PARTS, ...damage])].map((value) => ({ value, label: value }));
   const add = () => {

@@ -2,6 +2,7 @@ import { questionWords } from '@skelby/copy/questions';
 import type { QuestionId } from '@skelby/core/evidence/questions';
 import type { Estimate, NumberQuestion } from '@skelby/core/evidence/question';
 import { useState } from 'react';
+import { useKeptState } from '../../shared/storage/use-kept-state';
 import { View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
 import { SideView } from '../../shared/drawing';
@@ -62,33 +63,42 @@ function withinOf({ unit, spread }: NumberQuestion, value: number, how: 'eye' | 
   return unit === '%' ? MEASURED_POINTS : MEASURED_SHARE * value;
 }
 
+interface Entered {
+  readonly number: number | null;
+  /** The other of distance and height, where both were pointed at. */
+  readonly paired: number | null;
+  readonly how: 'eye' | 'measured';
+}
+
 /** What is typed or pointed at, until it is taken. */
 function useNumberEntry({ question, value, other, onAnswer }: NumberEntryProps) {
-  const [number, setNumber] = useState<number | null>(
-    value?.value ?? USUAL_START[question.id] ?? question.least,
-  );
-  const [paired, setPaired] = useState<number | null>(null);
-  const [how, setHow] = useState<'eye' | 'measured'>(
-    value && value.within < withinOf(question, value.value, 'eye') * 0.9 ? 'measured' : 'eye',
-  );
+  const [{ number, paired, how }, keepEntered, forget] = useKeptState<Entered>(`answer.${question.id}`, {
+    number: value?.value ?? USUAL_START[question.id] ?? question.least,
+    paired: null,
+    how: value && value.within < withinOf(question, value.value, 'eye') * 0.9 ? 'measured' : 'eye',
+  });
+  const enter = (part: Partial<Entered>) => keepEntered({ number, paired, how, ...part });
   const isDistance = question.id === 'distance_m';
   const wrong = number === null || number < question.least || number > question.most;
   return {
     number,
-    setNumber,
+    setNumber: (to: number | null) => enter({ number: to }),
     paired,
     how,
-    setHow,
+    setHow: (to: Entered['how']) => enter({ how: to }),
     isDistance,
     wrong,
     distanceM: isDistance ? number : (paired ?? other.distanceM),
     heightM: isDistance ? (paired ?? other.heightM) : number,
     point: (distance: number, height: number) => {
-      setNumber(rounded(isDistance ? distance : height));
-      setPaired(rounded(isDistance ? height : distance));
+      enter({
+        number: rounded(isDistance ? distance : height),
+        paired: rounded(isDistance ? height : distance),
+      });
     },
     give: () => {
       if (wrong) return;
+      forget();
       onAnswer({
         [question.id]: { value: number, within: withinOf(question, number, how) },
         ...(paired === null

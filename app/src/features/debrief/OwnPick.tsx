@@ -44,7 +44,7 @@ export function OwnPick({
   const [picking, setPicking] = useState(false);
   if (picking) return <PickCause heading="What would you say it was?" onPick={onPick} />;
   return (
-    <Part heading="First, your own pick">
+    <Part heading="First, your own guess">
       <Words>{`Logged as: ${causeWords(loggedCauseId).name}. What do you say, before the numbers do?`}</Words>
       <View style={{ gap: 12 }}>
         <Button

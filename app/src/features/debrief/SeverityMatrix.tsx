@@ -31,7 +31,7 @@ const useStyles = themed((theme) => ({
   chosen: { backgroundColor: theme.ink },
   chosenText: { color: theme.ground },
   actual: { flex: 1.1 },
-  barred: { opacity: 0.35 },
+  barred: { backgroundColor: theme.ground, borderColor: theme.rule, borderStyle: 'dashed', borderWidth: 1 },
 }));
 
 interface SeverityMatrixProps {

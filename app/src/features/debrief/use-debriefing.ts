@@ -11,6 +11,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useModel, useSaveDebrief } from '../../offline/overlay/debrief-queries';
 import { useWeaknessKey } from '../../offline/overlay/occurrence-queries';
+import { useKeptState } from '../../shared/storage/use-kept-state';
 import { ApiProblem } from '../../shared/api/client';
 import { nextOf } from './Ask';
 import { chainOf } from './Decide';
@@ -50,6 +51,8 @@ export interface Debriefing {
   };
   /** Somebody else saved a newer version. */
   readonly overtaken: boolean;
+  /** What both changed, each otherwise: questions by `evidence.` and their id; null where that is not known. */
+  readonly both: readonly string[] | null;
   readonly isClash: boolean;
   readonly goOnFrom: (whose: 'theirs' | 'mine') => void;
 }
@@ -109,17 +112,23 @@ const completed = (findings: Findings, known: Answers, { kind }: OccurrenceOfPil
   wentWell: findings.wentWell.trim(),
 });
 
+/** Where in a debrief one is; a reload goes on there. */
+function useSteps() {
+  const [step, setStep, firstStep] = useKeptState<DebriefStep>('step', 'ask');
+  const [wanted, want] = useState<QuestionId | null>(null);
+  return { step, setStep, firstStep, wanted, want };
+}
+
 /** A debrief: what is asked, what follows from it, and what was decided. */
 export function useDebriefing(occurrence: OccurrenceOfPilot, roster: Roster, page: DebriefPage): Debriefing {
   const captured = useCaptured(occurrence, roster);
-  const { draft, change, find, sent, rebase, saved, overtaken } = useDebriefDraft(
-    occurrence.id,
-    page,
-    captured,
-  );
-  const { save, send } = useSending(occurrence, draft, sent);
-  const [step, setStep] = useState<DebriefStep>('ask');
-  const [wanted, want] = useState<QuestionId | null>(null);
+  const drafted = useDebriefDraft(occurrence, page, captured);
+  const { draft, change, find, sent, rebase, saved, overtaken, both } = drafted;
+  const { step, setStep, firstStep, wanted, want } = useSteps();
+  const { save, send } = useSending(occurrence, draft, () => {
+    firstStep();
+    sent();
+  });
   const [triedToClose, setTried] = useState(false);
   const craft = useCraft(occurrence, roster);
   const { findings } = draft;
@@ -127,6 +136,8 @@ export function useDebriefing(occurrence: OccurrenceOfPilot, roster: Roster, pag
   const complete = completed(findings, known, occurrence);
   const missing = missingToClose(complete, ranking.stance === 'not-known' ? null : ranking.causes[0]!.id);
   const problem = save.error instanceof ApiProblem ? save.error : null;
+  // Refused on top of a version that has been joined meanwhile, it can be tried again.
+  const isRefused = save.variables?.base === draft.base;
   return {
     occurrence,
     page,
@@ -151,7 +162,7 @@ export function useDebriefing(occurrence: OccurrenceOfPilot, roster: Roster, pag
     triedToClose,
     saving: {
       isPending: save.isPending,
-      error: save.error,
+      error: isRefused ? save.error : null,
       wantsReason: problem?.errors.some((each) => each.field === 'findings.overruleReason') ?? false,
       close: () => {
         setTried(true);
@@ -160,7 +171,8 @@ export function useDebriefing(occurrence: OccurrenceOfPilot, roster: Roster, pag
       saveOpen: () => send('open', findings),
     },
     overtaken,
-    isClash: overtaken || problem?.status === 409,
+    both,
+    isClash: overtaken || (isRefused && problem?.status === 409),
     goOnFrom: (whose) => {
       save.reset();
       rebase(whose);

@@ -5,7 +5,7 @@ import type { OccurrenceFields } from '@skelby/core/schemas/records';
 import { entryOf } from '../../offline/outbox/commands';
 import type { CauseId } from '@skelby/core/causes/causes';
 import { KINDS_OF_OCCURRENCE } from '@skelby/core/vocabulary/flying';
-import { type Href, Redirect, useLocalSearchParams, useRouter } from 'expo-router';
+import { type Href, Redirect, useLocalSearchParams } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import type { Roster } from '@skelby/core/pages/pages';
@@ -22,6 +22,7 @@ import { sayTime } from '../../shared/copy/dates';
 import { KIND_WORDS } from '../../shared/copy/copy';
 import { PilotStep, type StepProps } from './PilotStep';
 import { type LogStep, LOG_STEPS } from './steps';
+import { useLogWay } from './use-log-way';
 import { CauseRows, FamilyRows } from '../../shared/ui/CausePicker';
 import {
   forPilot,
@@ -49,7 +50,7 @@ function KindStep() {
   return (
     <View style={{ gap: 14 }}>
       <Note icon="heart" heading="People first">
-        Anyone hurt, call for help now. Then motors off, pack out, hands clear.
+        Anyone hurt, call for help now. Then motors off, battery out, hands clear.
       </Note>
       <Words as="soft">A near-miss: control or separation was lost, and luck or skill saved it.</Words>
     </View>
@@ -204,9 +205,9 @@ function footOf(step: LogStep, go: StepProps['go'], save: () => void) {
 
 export function Log() {
   const params = useLocalSearchParams<{ step: string; pilot?: string }>();
-  const router = useRouter();
   const roster = useRoster();
   const { draft, change, drop, take } = useLogDraft();
+  const way = useLogWay();
   const [sending, setSending] = useState(false);
   const [renaming, setRenaming] = useState(false);
 
@@ -220,16 +221,16 @@ export function Log() {
   }, [asked, change, unfinished]);
 
   if (sending) return <Saving />;
-  if (!isStep(params.step)) return <Redirect href="/log/pilot" />;
+  if (!isStep(params.step)) return <Redirect href={way.at('pilot')} />;
   const step = params.step;
   const lacking = params.pilot && draft.pilotId === null ? null : missing(draft, step);
-  if (unfinished && comesAnew) return <Redirect href="/log/pilot" />;
-  if (lacking) return <Redirect href={`/log/${lacking}`} />;
+  if (unfinished && comesAnew) return <Redirect href={way.at('pilot')} />;
+  if (lacking) return <Redirect href={way.at(lacking)} />;
 
   const go: StepProps['go'] = (part, next) => {
     setRenaming(false);
     change(part);
-    router.push(`/log/${next}`);
+    way.on(next);
   };
   const who = roster.data?.pilots.find((pilot) => pilot.id === draft.pilotId)?.name;
   const under = saidBefore(step, draft, who);
@@ -239,7 +240,7 @@ export function Log() {
     if (!body) return;
     setSending(true);
     const { id } = take();
-    router.replace(await sent(id, body, who ?? 'a pilot'));
+    way.leave(await sent(id, body, who ?? 'a pilot'));
   };
 
   return (
@@ -252,7 +253,7 @@ export function Log() {
               <Unfinished
                 draft={draft}
                 who={who}
-                onGoOn={() => router.push(`/log/${missing(draft, 'save') ?? 'save'}`)}
+                onGoOn={() => way.on(missing(draft, 'save') ?? 'save')}
                 onDrop={drop}
                 onOtherPilot={() => setRenaming(true)}
               />
@@ -270,7 +271,7 @@ export function Log() {
                 onNote={(note) => change({ note })}
                 onDrop={() => {
                   drop();
-                  router.replace('/');
+                  way.leave('/');
                 }}
               />
             ) : null}

@@ -8,10 +8,11 @@ import { DRILL_GROUPS } from '@skelby/core/drills/drill';
 import type { DrillId } from '@skelby/core/drills/drills';
 import { keyDrillsFor, suits } from '@skelby/core/plan/key-drills';
 import { isProposal, leftOutOf, planProblem, proposePlan } from '@skelby/core/plan/propose-plan';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { WeaknessPage } from '@skelby/core/pages/pages';
+import { useKeptState } from '../../shared/storage/use-kept-state';
 import { useUnits } from '../../shared/api/use-units';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
@@ -19,6 +20,7 @@ import { PressRow, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { TextBox } from '../../shared/forms/TextBox';
 import { themed } from '../../shared/ui/theme';
+import { useGoBack } from '../../shared/ui/use-go-back';
 import { Words } from '../../shared/ui/Words';
 import { usePutPlan, useWeakness } from '../../offline/overlay/weakness-queries';
 import { untilCleared } from '../../shared/copy/restriction-copy';
@@ -73,19 +75,31 @@ function AddDrill({
   );
 }
 
+interface Planning {
+  readonly drillIds: readonly DrillId[];
+  readonly reason: string;
+}
+
 /** A plan being changed. */
 function usePlanForm(page: WeaknessPage) {
-  const router = useRouter();
   const put = usePutPlan(page);
   const { causeId } = page.weakness;
   const { mode } = page.pilot;
   const { known } = page;
   const before = page.plans[0]?.drillIds ?? [];
-  const [drillIds, setDrillIds] = useState<readonly DrillId[]>(before);
-  const [reason, setReason] = useState('');
+  const [{ drillIds, reason }, keepPlanned, forget] = useKeptState<Planning>('plan', {
+    drillIds: before,
+    reason: '',
+  });
+  const setDrillIds = (ids: readonly DrillId[]) => keepPlanned({ drillIds: ids, reason });
   const isChanged = drillIds.join() !== before.join();
   const isProposed = isProposal(causeId, mode, drillIds, known);
   const up = `/weakness/${page.weakness.id}` as const;
+  const goBack = useGoBack(up);
+  const leave = () => {
+    forget();
+    goBack();
+  };
   return {
     up,
     causeId,
@@ -99,14 +113,14 @@ function usePlanForm(page: WeaknessPage) {
     needsReason: isChanged && !isProposed,
     problem: planProblem(causeId, mode, drillIds),
     reason,
-    setReason,
+    setReason: (text: string) => keepPlanned({ drillIds, reason: text }),
     put,
     add: (id: DrillId) => setDrillIds([...drillIds, id]),
     drop: (id: DrillId) => setDrillIds(drillIds.filter((each) => each !== id)),
     raise: (i: number) =>
       setDrillIds(drillIds.map((id, at) => (at === i - 1 ? drillIds[i]! : at === i ? drillIds[i - 1]! : id))),
     propose: () => setDrillIds(proposePlan(causeId, mode, known).map((planned) => planned.drillId)),
-    save: () => put.mutate({ drillIds, reason: reason.trim() }, { onSuccess: () => router.replace(up) }),
+    save: () => put.mutate({ drillIds, reason: reason.trim() }, { onSuccess: leave }),
   };
 }
 

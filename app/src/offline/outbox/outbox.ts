@@ -186,10 +186,8 @@ export class Outbox {
       (item) => this.putting.has(item.key) || this.now.unkept.has(item.key),
     );
     const keys = new Set(newer.map((item) => item.key));
-    this.tellWith({
-      isRead: true,
-      items: inOrder([...kept.filter((item) => !keys.has(item.key)), ...newer]),
-    });
+    const items = inOrder([...kept.filter((item) => !keys.has(item.key)), ...newer]);
+    this.tellWith({ isRead: true, items });
   }
 
   readonly subscribe = this.listeners.subscribe;

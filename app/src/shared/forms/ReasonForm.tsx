@@ -1,6 +1,7 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useMay } from '../api/use-may';
+import { useKeptState } from '../storage/use-kept-state';
 import { Button, ButtonRow } from '../ui/Button';
 import { TextBox } from './TextBox';
 
@@ -30,16 +31,22 @@ export function ReasonForm({
   isOpen: opensAtOnce = false,
   onLeave,
 }: ReasonFormProps) {
-  const [isOpen, setOpen] = useState(opensAtOnce);
-  const [reason, setReason] = useState('');
+  const [reason, setReason, forget] = useKeptState(`reason.${open}`, '');
+  const [isOpen, setOpen] = useState(opensAtOnce || reason !== '');
   const [tried, setTried] = useState(false);
+  // Given and not refused: once the form has gone, nothing of it is left.
+  const settled = useRef(false);
+  useEffect(() => () => (settled.current ? forget() : undefined), [forget]);
   const may = useMay('train');
   if (!may) return null;
   if (!isOpen) return <Button kind="quiet" label={open} onPress={() => setOpen(true)} />;
   const tooShort = reason.trim().length < SHORTEST ? 'Reason is empty: say why in a few words.' : undefined;
   const give = () => {
     if (tooShort) setTried(true);
-    else onGive(reason.trim());
+    else {
+      onGive(reason.trim());
+      settled.current = true;
+    }
   };
   return (
     <View style={{ gap: 12 }}>

@@ -75,6 +75,8 @@ export function useLogDraft() {
     name: NAME,
     begin: begun,
     goOn: (last) => (hasProgress(last) || !isOld(last) ? last : null),
+    about: (entry) =>
+      hasProgress(entry) ? { what: 'Entry', pilotId: entry.pilotId, href: '/log/pilot' } : null,
     // The tab may come back and send its own: this is another entry.
     takeOver: (last) => ({ ...last, id: uuid() }),
   });

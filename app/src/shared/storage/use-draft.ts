@@ -11,17 +11,27 @@ interface DraftKind<T> {
   readonly goOn?: (last: T) => T | null;
   /** How one that another tab has left behind goes on: with keys of its own, if it is sent under keys. */
   readonly takeOver?: (last: T) => T;
+  /** What it is, to be offered by name; null or absent: nothing that anybody would look for. */
+  readonly about?: (draft: T) => About | null;
+}
+
+/** Something that is not finished, and where it goes on. */
+interface About {
+  readonly what: string;
+  readonly pilotId: string | null;
+  readonly href: string;
 }
 
 interface KeptDraft<T> {
   readonly at: number;
+  readonly about?: About | null;
   readonly draft: T;
 }
 
 const ofTab = (name: string, tab: string) => `${name}@${tab}`;
 
-function keepOwn<T>(name: string, draft: T): void {
-  keep(ofTab(name, thisTab()), { at: Date.now(), draft } satisfies KeptDraft<T>);
+function keepOwn<T>(name: string, draft: T, about: About | null = null): void {
+  keep(ofTab(name, thisTab()), { at: Date.now(), draft, ...(about ? { about } : {}) } satisfies KeptDraft<T>);
   sayHere();
 }
 
@@ -46,7 +56,7 @@ function lastOf<T>({ name, takeOver }: Pick<DraftKind<T>, 'name' | 'takeOver'>):
   const [left] = leftBehind<T>(name);
   if (!left) return null;
   const draft = takeOver ? takeOver(left.draft) : left.draft;
-  keepOwn(name, draft);
+  keepOwn(name, draft, left.about);
   forget(left.under);
   return draft;
 }
@@ -76,7 +86,7 @@ export function useDraft<T extends object>(kind: DraftKind<T>): Draft<T> {
     (part: Partial<T> | ((last: T) => T)) =>
       setDraft((last) => {
         const next = typeof part === 'function' ? part(last) : { ...last, ...part };
-        keepOwn(name, next);
+        keepOwn(name, next, how.current.about?.(next));
         return next;
       }),
     [name],
@@ -93,3 +103,21 @@ export function useDraft<T extends object>(kind: DraftKind<T>): Draft<T> {
   );
   return { draft, change, drop, sent };
 }
+
+export interface Unfinished extends About {
+  /** Name under which it is kept. */
+  readonly under: string;
+  /** When it was last changed, ms. */
+  readonly at: number;
+}
+
+/** What this tab, or one that is gone, has begun and not sent, the newest first. */
+export const unfinishedHere = (): readonly Unfinished[] =>
+  namesUnder('')
+    .flatMap((under) => {
+      const [, tab] = /@([^@]+)$/.exec(under) ?? [];
+      if (!tab || (tab !== thisTab() && isThere(tab))) return [];
+      const { about, at = 0 } = kept<KeptDraft<unknown>>(under) ?? {};
+      return about ? [{ ...about, under, at }] : [];
+    })
+    .sort((a, b) => b.at - a.at);

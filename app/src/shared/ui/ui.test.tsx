@@ -10,6 +10,9 @@ import { Rows } from './Rows';
 import { Words } from './Words';
 import type { ReactElement } from 'react';
 
+// Another tab tells nothing here.
+Object.assign(window, { addEventListener: () => {}, removeEventListener: () => {} });
+
 /** As whoever is signed in with a role. */
 function renderAs(role: Role, children: ReactElement): void {
   const client = new QueryClient({ defaultOptions: { queries: { gcTime: Infinity } } });
@@ -22,7 +25,7 @@ const SignEarly = ({ onGive }: { readonly onGive: (reason: string) => void }) =>
 
 test('a small ladder says how many rungs are met', () => {
   render(<SmallLadder shares={[1, 1, 0.5, 0, 0]} />);
-  expect(screen.getByLabelText('2 of 5 rungs')).toBeTruthy();
+  expect(screen.getByLabelText('2 of 5 steps')).toBeTruthy();
 });
 
 test('the large ladder reads from the signature down to the test, each with its words', () => {
