@@ -22,6 +22,7 @@ export function dropKept(client: QueryClient): Promise<void> {
 /** Once a pilot was forgotten every page goes: where the name stands in them nobody can tell. */
 export function dropForgotten(client: QueryClient, { pilots }: Pick<Roster, 'pilots'>): void {
   const dropped = kept<readonly string[]>(DROPPED) ?? [];
+  if (kept('me') === null) return;
   const forgotten = pilots.filter(({ forgottenAt }) => forgottenAt).map(({ id }) => id);
   if (forgotten.every((id) => dropped.includes(id))) return;
   void dropKept(client);
@@ -29,12 +30,13 @@ export function dropForgotten(client: QueryClient, { pilots }: Pick<Roster, 'pil
 }
 
 /** Reads it all and lays it where the screens look. */
-async function prefetch(client: QueryClient): Promise<void> {
+async function prefetch(client: QueryClient, isStopped: () => boolean): Promise<void> {
   // What is sent while this is on its way may not be in the answer.
   const readAt = Date.now();
   const had = hasAll(client) ? kept<string>(VERSION) : null;
   const all = await get<PrefetchPage | SameAsBefore>(`/carry?reps=lately${had ? `&since=${had}` : ''}`);
-  if (all.same) return;
+  // Signed out while it was on its way: nothing of it stays here.
+  if (all.same || isStopped()) return;
   dropForgotten(client, all.roster);
   const lay = (key: readonly string[], data: unknown) => {
     // A page may have been read by itself meanwhile.
@@ -62,7 +64,7 @@ export function keepPrefetching(client: QueryClient): () => void {
   const again = () => {
     if (stopped || document.visibilityState === 'hidden' || Date.now() - last < EVERY_MS) return;
     last = Date.now();
-    prefetch(client).catch((error: unknown) => {
+    prefetch(client, () => stopped || kept('me') === null).catch((error: unknown) => {
       if (!(error instanceof NoConnection || error instanceof ApiProblem)) throw error;
       // Out of reach: what was carried before stays, and the next round tries again.
       last = 0;
