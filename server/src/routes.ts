@@ -37,7 +37,7 @@ import { carriedSince } from './pages/prefetch';
 import { calibrationPage } from './pages/calibration';
 import { retentionPage } from './pages/retention';
 import { rankEvidence } from './pages/ranking';
-import { recentFlights, roster } from './pages/roster';
+import { flightsBefore, recentFlights, roster } from './pages/roster';
 import { recentSessions, sessionOf } from './pages/sessions';
 import { today, toDebriefPage } from './pages/today';
 import { earlierReps, weaknessPage } from './pages/weakness';
@@ -60,6 +60,7 @@ const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown
   '/to-debrief': toDebriefPage,
   '/roster': roster,
   '/flights': recentFlights,
+  '/flights/older': flightsBefore,
   '/experience': experienceOf,
   '/experience/calibration': calibrationPage,
   '/school/rule': ruleInForce,

@@ -17,6 +17,7 @@ import { saveSession } from './save-session';
 import { setReporting } from './set-reporting';
 import { setRule } from './set-rule';
 import { setRetention, setUnits, switchExperience } from './school-settings';
+import { settleHistory, undoSettling } from './settle-history';
 import { stampWeakness } from './stamp-weakness';
 import { takeConfirmationBack } from './take-confirmation-back';
 import { takeRepBack } from './take-rep-back';
@@ -48,6 +49,8 @@ export const COMMANDS = [
   setReporting,
   setRetention,
   switchExperience,
+  settleHistory,
+  undoSettling,
   revokeLink,
   handOver,
   recordOwnRep,

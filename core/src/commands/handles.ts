@@ -16,6 +16,7 @@ import type { RepFields } from './record-rep';
 import type { DebriefFields } from './save-debrief';
 import type { DrillVersionFields } from './save-drill-version';
 import type { ReportingFields } from './set-reporting';
+import type { SettlingFields } from './settle-history';
 import type { StampFields } from './stamp-weakness';
 import type { UnconfirmFields } from './take-confirmation-back';
 
@@ -95,6 +96,8 @@ export const setRetention = handle<{ readonly keepYears: number | null }>()(
 );
 export const switchExperience = handle<{ readonly enabled: boolean }>()('switch-experience', '/experience');
 export const handOver = handle<HandOverFields>()('hand-over', '/pilots/:id/trainers');
+export const settleHistory = handle<SettlingFields>()('settle-history', '/settlings/:id');
+export const undoSettling = handle<object>()('undo-settling', '/settlings/:id/undone');
 export const revokeLink = handle<object>()('revoke-link', '/links/:id/revoked');
 export const recordOwnRep = handle<OwnRepFields>()('record-own-rep', '/own/reps/:id', 'flownAt', 'pilot');
 export const tellNearMiss = handle<NearMissFields>()(

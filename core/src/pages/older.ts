@@ -1,4 +1,4 @@
-import type { PilotPage, RecordedRep, TodayList } from './pages';
+import type { Flight, PilotPage, RecordedRep, TodayList } from './pages';
 
 /** What is left out of pages that are kept short, and asked for page after page. */
 
@@ -15,5 +15,11 @@ export interface EarlierReps {
 
 /** Occurrences of a pilot before one of them, newest first. */
 export interface OccurrencesPage extends Pick<PilotPage, 'occurrences'> {
+  readonly hasMore: boolean;
+}
+
+/** Flights before one of them, of everybody or of one pilot, newest first. */
+export interface FlightsPage {
+  readonly flights: readonly Flight[];
   readonly hasMore: boolean;
 }

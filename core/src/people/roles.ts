@@ -54,6 +54,8 @@ export const RIGHT_OF: Readonly<Record<TrainerCommandName, Right>> = {
   'take-rep-back': 'train',
   'confirm-rep-error': 'train',
   'move-weakness': 'train',
+  'settle-history': 'train',
+  'undo-settling': 'train',
   'save-session': 'train',
   'save-pilot': 'keep-records',
   'save-craft': 'keep-records',

@@ -27,6 +27,7 @@ import {
   setUnitsOfSchool,
   switchExperienceOfSchool,
 } from './school-settings';
+import { settleHistory, undoSettling } from './settle-history';
 import { stampWeakness } from './stamp-weakness';
 import { takeConfirmationBack } from './take-confirmation-back';
 import { takeRepBack } from './take-rep-back';
@@ -57,6 +58,8 @@ const HANDLERS: { readonly [Name in TrainerCommandName]: Handler<CommandNamed<Na
   'set-reporting': setReportingOfSchool,
   'set-retention': setRetentionOfSchool,
   'switch-experience': switchExperienceOfSchool,
+  'settle-history': settleHistory,
+  'undo-settling': undoSettling,
   'revoke-link': revokeLink,
   'hand-over': handOver,
 };

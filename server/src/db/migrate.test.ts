@@ -81,12 +81,9 @@ describe('bringing a database up to date', () => {
       await expect(assertUpToDate(db)).rejects.toThrow(/stands at nothing.*\.\/skelby migrate/);
       await migrate(db);
       await db('skelby_migrations_lock').update({ is_locked: 1 });
-      await db('skelby_migrations').where({ name: '028-pilots-sign-in' }).delete();
-      await db.raw(`
-        alter table accounts drop column pilot_id cascade, drop constraint if exists accounts_pilot_check;
-        alter table invitations drop column pilot_id cascade;
-      `);
-      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 027/);
+      await db('skelby_migrations').where({ name: '029-settled-history' }).delete();
+      await db.raw('alter table occurrences drop column settling_id');
+      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 028/);
       await migrate(fresh());
       await expect(assertUpToDate(db)).resolves.toBeUndefined();
     });

@@ -27,6 +27,7 @@ import * as trainers from './migrations/025-trainers';
 import * as flatPages from './migrations/026-flat-pages';
 import * as severalSchools from './migrations/027-several-schools';
 import * as pilotsSignIn from './migrations/028-pilots-sign-in';
+import * as settledHistory from './migrations/029-settled-history';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -58,6 +59,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '026-flat-pages': flatPages,
   '027-several-schools': severalSchools,
   '028-pilots-sign-in': pilotsSignIn,
+  '029-settled-history': settledHistory,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -1,4 +1,9 @@
+import type { FlightsPage } from '@skelby/core/pages/older';
+import type { Flight } from '@skelby/core/pages/pages';
+import { UUID } from '@skelby/core/vocabulary/key';
+import type { Context } from 'koa';
 import type { SchoolTx } from '../db/in-school';
+import { badField } from '../problem/problem';
 import { rowsOf } from '../db/rows-of';
 import { trainersOf } from '../facts/trainers';
 
@@ -26,6 +31,9 @@ export async function roster(school: SchoolTx) {
   return { pilots, craft, sites, reporting: schools[0]!.reporting, trainers };
 }
 
+/** So many flights come at once. */
+const FLIGHTS_SHOWN = 200;
+
 /** The last flights flown, newest first. */
 export const recentFlights = ({ tx }: SchoolTx) =>
   rowsOf(
@@ -37,5 +45,31 @@ export const recentFlights = ({ tx }: SchoolTx) =>
         { column: 'f.day', order: 'desc' },
         { column: 'f.id', order: 'desc' },
       ])
-      .limit(200),
+      .limit(FLIGHTS_SHOWN),
   );
+
+/** @throws Problem 422 of a field that is no key */
+function keyFrom(query: Context['query'], field: string, what: string): string {
+  const key = query[field];
+  if (typeof key !== 'string' || !UUID.test(key))
+    throw badField(field, `${field} must be the key of ${what}.`);
+  return key;
+}
+
+/** Flights flown before one of them, of everybody or of one pilot. @throws Problem 422 without a key to begin at */
+export async function flightsBefore({ tx }: SchoolTx, { query }: Context): Promise<FlightsPage> {
+  const before = keyFrom(query, 'before', 'a flight');
+  const pilotId = query['pilot'] === undefined ? null : keyFrom(query, 'pilot', 'a pilot');
+  const flights = await rowsOf<Flight>(
+    tx,
+    tx.raw(
+      `select f.*, p.name as pilot_name
+         from flights f join pilots p on p.school_id = f.school_id and p.id = f.pilot_id
+        where (f.day, f.id) < (select day, id from flights where id = :before)
+          and (:pilotId::uuid is null or f.pilot_id = :pilotId)
+        order by f.day desc, f.id desc limit :most`,
+      { before, pilotId, most: FLIGHTS_SHOWN + 1 },
+    ),
+  );
+  return { flights: flights.slice(0, FLIGHTS_SHOWN), hasMore: flights.length > FLIGHTS_SHOWN };
+}

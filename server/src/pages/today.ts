@@ -16,7 +16,8 @@ const A_PAGE = 100;
 const OTHERS = `(p.trainer_ids && array(select a.id from accounts a where a.role = any(:roles) and a.ended_at is null)
   and not coalesce(:accountId::uuid = any(p.trainer_ids), false))`;
 const THOSE = `from occurrences o join pilots p on p.school_id = o.school_id and p.id = o.pilot_id
-  where o.confirmed_cause_id is null and o.withdrawn_at is null and p.forgotten_at is null`;
+  where o.confirmed_cause_id is null and o.withdrawn_at is null and o.settling_id is null
+    and p.forgotten_at is null`;
 const TO_DEBRIEF = `
   select o.id, o.kind, o.cause_id, o.note, o.happened_at, o.day, o.pilot_id, p.name as pilot_name,
     exists (select from debriefs d where d.school_id = o.school_id and d.occurrence_id = o.id) as begun

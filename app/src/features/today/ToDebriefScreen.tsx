@@ -4,6 +4,7 @@ import { Rows } from '../../shared/ui/Rows';
 import { Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { debriefRow } from './debrief-row';
+import { SettleHistory } from './SettleHistory';
 import { useMine } from './use-mine';
 import { Whose } from './Whose';
 
@@ -14,7 +15,7 @@ export function ToDebriefScreen() {
   const { data, error, isFetching } = list;
   const occurrences = data?.pages.flatMap((page) => page.toDebrief) ?? [];
   return (
-    <Screen title="To debrief" up="/">
+    <Screen title="To debrief" up="/" aside={<SettleHistory />}>
       {hasChoice ? <Whose shown={shown} choose={choose} /> : null}
       {error ? <Words as="strong" role="alert">{`! ${error.message}`}</Words> : null}
       <Rows empty={isFetching || error ? undefined : 'Nothing to debrief.'}>

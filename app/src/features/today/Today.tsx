@@ -1,3 +1,4 @@
+import { addDays } from '@skelby/core/vocabulary/day';
 import { useMay } from '../../shared/api/use-may';
 import { causeWords } from '@skelby/copy/causes';
 import { type ReactNode, useDeferredValue } from 'react';
@@ -13,12 +14,15 @@ import { sayDay, todayHere } from '../../shared/copy/dates';
 import { grouped } from '../../shared/copy/copy';
 import { debriefRow } from './debrief-row';
 import { inOrder, type TodayWeakness } from './in-order';
+import { NotFinished } from './NotFinished';
 import { useMine } from './use-mine';
 import { Whose } from './Whose';
 import { useSessionOfToday, useToday } from '../../offline/overlay/today-queries';
 
 /** Of a list: with hundreds of pilots nobody reads them all, and each costs a phone time to draw. */
-const AT_FIRST = 25;
+const AT_FIRST = 12;
+/** What happened in so many days is debriefed before anything else. */
+const FRESH_DAYS = 14;
 
 function WeaknessRow({ line, under }: { readonly line: TodayWeakness; readonly under: string }) {
   return (
@@ -54,27 +58,65 @@ function Group({
 
 /** The newest; where there are more than were sent, the rest has a screen of its own. */
 function ToDebrief({
+  heading,
   occurrences,
   left,
 }: {
+  readonly heading: string;
   readonly occurrences: TodayList['toDebrief'];
   /** So many more there are. */
   readonly left: number;
 }) {
   if (occurrences.length === 0) return null;
   return (
-    <Part heading="To debrief">
+    <Part heading={heading}>
       <Rows {...(left > 0 ? {} : { atFirst: AT_FIRST })}>
         {(left > 0 ? occurrences.slice(0, AT_FIRST) : occurrences).map(debriefRow)}
       </Rows>
       {left > 0 ? (
         <LinkButton
           kind="quiet"
-          label={`All ${grouped(occurrences.length + left)} to debrief`}
+          label={`All that is to be debriefed: ${grouped(left)} more`}
           href="/to-debrief"
         />
       ) : null}
     </Part>
+  );
+}
+
+const cause = (line: TodayWeakness) => causeWords(line.causeId).name;
+
+interface DueNowProps {
+  readonly list: Pick<TodayList, 'toDebrief' | 'weaknesses'>;
+  /** So many more there are to debrief. */
+  readonly left: number;
+}
+
+/** What somebody is to do now, the most pressing first. */
+function DueNow({ list, left }: DueNowProps) {
+  const { checks, toSign } = inOrder(list.weaknesses, todayHere());
+  // What was brought in from another time never buries what is due.
+  const since = addDays(todayHere(), -FRESH_DAYS);
+  const fresh = list.toDebrief.filter(({ day }) => day >= since);
+  const older = list.toDebrief.filter(({ day }) => day < since);
+  return (
+    <>
+      <ToDebrief heading="To debrief" occurrences={fresh} left={older.length === 0 ? left : 0} />
+      <Group
+        heading="To sign"
+        lines={toSign}
+        under={(line) => `${cause(line)}. Check passed; your signature clears it.`}
+      />
+      <Group
+        heading="Check due"
+        lines={checks}
+        under={(line) => `${cause(line)}. Due ${sayDay(line.checkFrom!)}.`}
+      />
+      <ToDebrief heading="To debrief, of before" occurrences={older} left={left} />
+      {older.length > 0 && left === 0 ? (
+        <LinkButton kind="quiet" label="Settle what is history" href="/to-debrief" />
+      ) : null}
+    </>
   );
 }
 
@@ -84,11 +126,10 @@ function TodayOf({ list: all }: { readonly list: TodayList }) {
   const running = useSessionOfToday();
   // What is to be done now is drawn first; the longer list below follows at once.
   const drawsRest = useDeferredValue(true, false);
-  const { checks, toSign, drilling, waiting } = inOrder(list.weaknesses, todayHere());
+  const { drilling, waiting } = inOrder(list.weaknesses, todayHere());
   const nothing = list.toDebrief.length + list.weaknesses.length === 0;
   const isAll =
     list.toDebrief.length === all.toDebrief.length && list.weaknesses.length === all.weaknesses.length;
-  const cause = (line: TodayWeakness) => causeWords(line.causeId).name;
   const mayTrain = useMay('train');
   const restricted = (line: TodayWeakness) => `${cause(line)}. ${causeWords(line.causeId).restriction}.`;
   return (
@@ -109,7 +150,7 @@ function TodayOf({ list: all }: { readonly list: TodayList }) {
           <>
             <Group heading="Drilling" lines={drilling} under={restricted} />
             <Group
-              heading="Resting before the check"
+              heading="Waiting for the check"
               lines={waiting}
               under={(line) =>
                 line.limited
@@ -139,18 +180,26 @@ function TodayOf({ list: all }: { readonly list: TodayList }) {
           When something happens, log it below: six taps, and the drills follow.
         </Note>
       ) : null}
-      <ToDebrief occurrences={list.toDebrief} left={all.toDebriefLeft?.[shown] ?? 0} />
-      <Group
-        heading="To sign"
-        lines={toSign}
-        under={(line) => `${cause(line)}. Check passed; your signature clears it.`}
-      />
-      <Group
-        heading="Check due"
-        lines={checks}
-        under={(line) => `${cause(line)}. Due ${sayDay(line.checkFrom!)}.`}
-      />
+      <NotFinished />
+      <DueNow list={list} left={all.toDebriefLeft?.[shown] ?? 0} />
     </Screen>
+  );
+}
+
+/** Beside one of its weaknesses or entries, where there is room. */
+export function TodayBeside() {
+  const { data } = useToday();
+  const { isShown } = useMine();
+  if (!data) return null;
+  const { checks, toSign, drilling, waiting } = inOrder(data.weaknesses.filter(isShown), todayHere());
+  return (
+    <>
+      <ToDebrief heading="To debrief" occurrences={data.toDebrief.filter(isShown)} left={0} />
+      <Group heading="To sign" lines={toSign} under={cause} />
+      <Group heading="Check due" lines={checks} under={cause} />
+      <Group heading="Drilling" lines={drilling} under={cause} />
+      <Group heading="Waiting for the check" lines={waiting} under={cause} />
+    </>
   );
 }
 

@@ -22,6 +22,7 @@ const NOT_KEPT = [
   'history',
   'earlier-reps',
   'older-occurrences',
+  'older-flights',
   'to-debrief',
   'whole-weakness',
   'imports',

@@ -1,7 +1,7 @@
 import Feather from '@expo/vector-icons/Feather';
 import { type Href, Link } from 'expo-router';
-import { Children, isValidElement, type ReactNode, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { Children, isValidElement, lazy, type ReactNode, Suspense, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { grouped } from '../copy/copy';
 import { Button } from './Button';
 import { themed, useTheme } from './theme';
@@ -22,6 +22,10 @@ const useStyles = themed((theme) => ({
   texts: { flex: 1, minWidth: 0 },
 }));
 
+/** Longer lists are drawn where they are looked at only. */
+const DRAWN_WHOLE = 100;
+const VirtualRows = lazy(async () => ({ default: (await import('./VirtualRows')).VirtualRows }));
+
 interface RowsProps {
   readonly children: ReactNode;
   readonly empty?: string;
@@ -40,6 +44,15 @@ export function Rows({ children, empty, atFirst = Infinity, inAll, rest }: RowsP
   if (rows.length === 0) return empty ? <Words as="soft">{empty}</Words> : null;
   // Nobody is asked for the sake of a row or two.
   const isLong = rows.length > atFirst + 2;
+  if ((all || !isLong) && rows.length > DRAWN_WHOLE)
+    return (
+      <View style={styles.list}>
+        <Suspense fallback={null}>
+          <VirtualRows rows={rows} />
+        </Suspense>
+        {rest}
+      </View>
+    );
   const count = grouped(inAll ?? rows.length);
   return (
     <View>
@@ -96,11 +109,22 @@ export function Row(props: RowProps) {
   );
 }
 
-export function LinkRow({ href, ...props }: RowProps & { readonly href: Href }) {
+export function LinkRow({
+  href,
+  isHere = false,
+  ...props
+}: RowProps & {
+  readonly href: Href;
+  /** Whether it leads to the page that is open. */
+  readonly isHere?: boolean;
+}) {
   const styles = useStyles();
   return (
     <Link href={href} asChild>
-      <Pressable style={styles.row}>
+      <Pressable
+        style={StyleSheet.flatten([styles.row, isHere ? styles.pressed : null])}
+        aria-current={isHere ? 'page' : undefined}
+      >
         <RowFace {...props} arrow />
       </Pressable>
     </Link>
