@@ -17,15 +17,14 @@ import { useOccurrence } from '../offline/overlay/occurrence-queries';
 import { Loaded } from '../shared/ui/Loaded';
 import { Note } from '../shared/ui/Note';
 import { RecordForm } from '../shared/forms/RecordForm';
-import type { FormQuestion } from '../shared/forms/form-question';
+import type { FormQuestion, KindChoice } from '../shared/forms/form-question';
 import { Screen } from '../shared/ui/Screen';
 import { timeOf } from '../shared/copy/dates';
 import { useFlights, useSave } from '../offline/overlay/record-queries';
 import { useRoster } from '../offline/overlay/use-roster';
+import { CRAFT_KIND_CHOICE, CRAFT_QUESTIONS, NEW_CRAFT } from '../shared/forms/craft-questions';
 import {
-  CRAFT_QUESTIONS,
   flightQuestions,
-  NEW_CRAFT,
   NEW_PILOT,
   NEW_SITE,
   newFlight,
@@ -44,6 +43,7 @@ interface Listed {
   readonly shape: AnyObjectSchema;
   readonly questions: readonly FormQuestion[];
   readonly blank: Record<string, unknown>;
+  readonly kinds?: KindChoice;
 }
 
 const PILOT: Listed = {
@@ -62,6 +62,7 @@ const CRAFT: Listed = {
   up: '/kit',
   shape: craftShape,
   questions: CRAFT_QUESTIONS,
+  kinds: CRAFT_KIND_CHOICE,
   blank: NEW_CRAFT,
 };
 const SITE: Listed = {
@@ -108,6 +109,7 @@ function EditListed({ kind }: { readonly kind: Listed }) {
             shape={kind.shape}
             questions={kind.questions}
             values={fieldsOf(row, kind.shape)}
+            {...(kind.kinds && id === NEW ? { kinds: kind.kinds } : {})}
             onSave={(fields) =>
               save.mutateAsync(
                 entryOf<AnyHandle>(

@@ -43,4 +43,5 @@ export const RuleScreen = later(beyond, (all) => all.RuleScreen);
 export const HistoryScreen = later(beyond, (all) => all.HistoryScreen);
 export const PeopleScreen = later(beyond, (all) => all.PeopleScreen);
 export const OwnAccountScreen = later(beyond, (all) => all.OwnAccountScreen);
+export const HelpScreen = later(beyond, (all) => all.HelpScreen);
 export const JoinScreen = later(beyond, (all) => all.JoinScreen);

@@ -18,4 +18,5 @@ export { SignOffSheet } from '../features/weakness/SignOffSheet';
 export { WeaknessScreen } from '../features/weakness/WeaknessScreen';
 export { PeopleScreen } from '../features/people/PeopleScreen';
 export { OwnAccountScreen } from '../features/people/OwnAccountScreen';
+export { HelpScreen } from '../features/help/HelpScreen';
 export { JoinScreen } from '../features/people/JoinScreen';

@@ -83,18 +83,21 @@ function WhoWhatWhere({
       <LongChoice
         label="Pilot"
         options={optionsOf(toPickFrom(roster.pilots))}
+        none="pilots"
         value={chosen.pilotId}
         onChange={pickPilot}
       />
       <LongChoice
         label="Craft"
         options={optionsOf(roster.craft)}
+        none="craft"
         value={chosen.craftId}
         onChange={(craftId) => put({ craftId })}
       />
       <LongChoice
         label="Site"
         options={optionsOf(roster.sites)}
+        none="sites"
         value={chosen.siteId}
         onChange={(siteId) => put({ siteId })}
       />
@@ -147,7 +150,7 @@ function FlightCardForm({ roster, today }: { readonly roster: Roster; readonly t
   const { chosen, put, look, pickPilot, anew, open, names, flight } = useFlightCard(roster, today);
   return (
     <Screen
-      title="Go or no-go"
+      title="Flight card"
       up="/sums"
       aside={
         <View nativeID="skelby-print" style={{ gap: 16 }}>
@@ -180,9 +183,9 @@ export function FlightCardScreen() {
   const roster = useRoster();
   const today = useToday();
   return (
-    <Loaded query={roster} title="Go or no-go" up="/sums">
+    <Loaded query={roster} title="Flight card" up="/sums">
       {(data) => (
-        <Loaded query={today} title="Go or no-go" up="/sums">
+        <Loaded query={today} title="Flight card" up="/sums">
           {(list) => <FlightCardForm roster={data} today={list} />}
         </Loaded>
       )}

@@ -18,10 +18,11 @@ import {
 } from '@dnd-kit/sortable';
 import Feather from '@expo/vector-icons/Feather';
 import type { PlannedBlock } from '@skelby/core/plan/layout/block';
+import { type ComponentProps, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../shared/ui/Button';
 import { themed, TOUCH, useTheme } from '../../shared/ui/theme';
-import { Words } from '../../shared/ui/Words';
+import { UNSEEN, Words } from '../../shared/ui/Words';
 import { sentenceCase } from '../../shared/copy/copy';
 
 export interface ArrangedPack {
@@ -41,6 +42,7 @@ const useStyles = themed((theme) => ({
     backgroundColor: theme.ground,
   },
   words: { flex: 1, minWidth: 0 },
+  places: { gap: 4 },
   rest: { paddingVertical: 8 },
 }));
 
@@ -60,9 +62,12 @@ const HANDLE = {
 interface BlockRowProps {
   readonly block: PlannedBlock;
   readonly onOut: () => void;
+  /** One place earlier or later; null at the ends. */
+  readonly onUp: (() => void) | null;
+  readonly onDown: (() => void) | null;
 }
 
-function BlockRow({ block, onOut }: BlockRowProps) {
+function BlockRow({ block, onOut, onUp, onDown }: BlockRowProps) {
   const { drillOf } = useDrills();
   const styles = useStyles();
   const theme = useTheme();
@@ -96,6 +101,10 @@ function BlockRow({ block, onOut }: BlockRowProps) {
           <Words as="strong">{blockWords(block, drillOf)}</Words>
           <Words as="soft">{`${sentenceCase(purposeWords(block))} · ${block.minutes} min. ${block.why}`}</Words>
         </View>
+        <View style={styles.places}>
+          {onUp ? <Button icon="arrow-up" label="" says={`${name} earlier`} onPress={onUp} /> : null}
+          {onDown ? <Button icon="arrow-down" label="" says={`${name} later`} onPress={onDown} /> : null}
+        </View>
         <Button icon="x" label="" says={`Leave out ${name}`} onPress={onOut} />
       </View>
     </div>
@@ -127,6 +136,26 @@ function movedTo(packs: readonly ArrangedPack[], movingId: string, overId: strin
     .filter((pack) => pack.blocks.length > 0);
 }
 
+type Names = (id: string) => string;
+
+/** What is said of a block that is moved by keys. @param placeOf its place among all of them */
+const telling = (
+  named: Names,
+  placeOf: Names,
+): NonNullable<ComponentProps<typeof DndContext>['accessibility']> => ({
+  screenReaderInstructions: {
+    draggable: 'Space takes it up, arrows move it, Space puts it down, Escape leaves it where it was.',
+  },
+  announcements: {
+    onDragStart: ({ active }) => `${named(String(active.id))} taken up, at ${placeOf(String(active.id))}.`,
+    onDragOver: ({ active, over }) =>
+      over ? `${named(String(active.id))} would be at ${placeOf(String(over.id))}.` : undefined,
+    onDragEnd: ({ active, over }) =>
+      `${named(String(active.id))} put down${over ? ` at ${placeOf(String(over.id))}` : ''}.`,
+    onDragCancel: ({ active }) => `${named(String(active.id))} is where it was.`,
+  },
+});
+
 /** The packs in order, with their blocks: moved by drag or by keyboard, or left out. */
 export function Arrange({ packs, rests, packMinutes, pilotName, onChange }: ArrangeProps) {
   const styles = useStyles();
@@ -135,8 +164,24 @@ export function Arrange({ packs, rests, packMinutes, pilotName, onChange }: Arra
     useSensor(TouchSensor),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
+  const { drillOf } = useDrills();
+  const ids = packs.flatMap((pack) => pack.blocks.map((block) => block.id));
+  const named = (id: string) => {
+    const block = packs.flatMap((pack) => pack.blocks).find((each) => each.id === id);
+    return block ? drillOf(block.drillId).name : '';
+  };
+  const placeOf = (id: string) => `place ${ids.indexOf(id) + 1} of ${ids.length}`;
+  const [said, say] = useState('');
+  const move = (id: string, overId: string) => {
+    onChange(movedTo(packs, id, overId));
+    say(`${named(id)} is now at ${placeOf(overId)}.`);
+  };
   const drop = ({ active, over }: DragEndEvent) => {
-    if (over) onChange(movedTo(packs, String(active.id), String(over.id)));
+    if (over) move(String(active.id), String(over.id));
+  };
+  const besideOf = (id: string, by: -1 | 1) => {
+    const beside = ids[ids.indexOf(id) + by];
+    return beside === undefined ? null : () => move(id, beside);
   };
   const out = (id: string) =>
     onChange(
@@ -145,11 +190,16 @@ export function Arrange({ packs, rests, packMinutes, pilotName, onChange }: Arra
         .filter((pack) => pack.blocks.length > 0),
     );
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
-      <SortableContext
-        items={packs.flatMap((pack) => pack.blocks.map((block) => block.id))}
-        strategy={verticalListSortingStrategy}
-      >
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={drop}
+      accessibility={telling(named, placeOf)}
+    >
+      <Words role="status" style={UNSEEN}>
+        {said}
+      </Words>
+      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
         <View style={{ gap: 14 }}>
           {packs.map((pack, p) => (
             <View key={p} style={styles.pack} role="group" aria-label={`Pack ${p + 1}`}>
@@ -161,7 +211,13 @@ export function Arrange({ packs, rests, packMinutes, pilotName, onChange }: Arra
               <Words as="heading">{`Pack ${p + 1} · ${pilotName(pack.pilotId)}`}</Words>
               <Words as="soft">{`${pack.blocks.reduce((sum, block) => sum + block.minutes, 0)} of ${packMinutes} min`}</Words>
               {pack.blocks.map((block) => (
-                <BlockRow key={block.id} block={block} onOut={() => out(block.id)} />
+                <BlockRow
+                  key={block.id}
+                  block={block}
+                  onOut={() => out(block.id)}
+                  onUp={besideOf(block.id, -1)}
+                  onDown={besideOf(block.id, 1)}
+                />
               ))}
             </View>
           ))}

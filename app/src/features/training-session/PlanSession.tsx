@@ -3,7 +3,7 @@ import type { Roster, TodayList } from '@skelby/core/pages/pages';
 import { CLOCK } from '@skelby/core/schemas/session';
 import { useToday } from '../../offline/overlay/today-queries';
 import { useRoster } from '../../offline/overlay/use-roster';
-import { Button } from '../../shared/ui/Button';
+import { Button, LinkButton } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { Screen } from '../../shared/ui/Screen';
@@ -66,7 +66,8 @@ function Plan({ roster, list }: { readonly roster: Roster; readonly list: TodayL
     >
       {inTraining.length === 0 ? (
         <Note icon="sun" heading="Nobody is in training">
-          A session is laid out for pilots with an open weakness: log what happened first.
+          <Words>A session is laid out for pilots with an open weakness: log what happened first.</Words>
+          <LinkButton kind="solid" icon="plus" label="Log a crash or near-miss" href="/log/pilot" />
         </Note>
       ) : (
         <SessionForm

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
 import { Choice, LongChoice, ManyChoice } from '../../shared/forms/Choice';
 import { Stepper } from '../../shared/forms/Stepper';
-import { TextBox } from '../../shared/forms/TextBox';
+import { PickBox } from '../../shared/forms/PickBox';
 import { lightProblem, MOST_PILOTS, type PlanningSession } from './use-plan-session';
 
 const MOST_PACKS = 12;
@@ -86,6 +86,7 @@ function Where({ draft, change, roster }: FormProps) {
       <LongChoice
         label="Site"
         options={roster.sites.map(({ id, name }) => ({ value: id, label: name }))}
+        none="sites"
         value={draft.siteId}
         onChange={(siteId) => change({ siteId })}
       />
@@ -95,22 +96,20 @@ function Where({ draft, change, roster }: FormProps) {
         value={draft.minutes ?? 0}
         onChange={(minutes) => change({ minutes: minutes === 0 ? null : minutes, moved: null })}
       />
-      <TextBox
+      <PickBox
+        kind="time"
         label="First take-off"
         value={draft.startsAt}
-        onChangeText={(startsAt) => change({ startsAt })}
-        error={
-          CLOCK.test(draft.startsAt) ? undefined : 'Start must be written as hours:minutes, such as 09:30.'
-        }
-        inputMode="numeric"
+        onChange={(startsAt) => change({ startsAt })}
+        error={CLOCK.test(draft.startsAt) ? undefined : 'First take-off is missing: give its time.'}
       />
-      <TextBox
+      <PickBox
+        kind="time"
         label="Light until"
-        hint="Such as 17:45; empty: light enough all day."
+        hint="Empty: light enough all day."
         value={draft.lightUntil ?? ''}
-        onChangeText={(light) => change({ lightUntil: light === '' ? null : light, moved: null })}
+        onChange={(light) => change({ lightUntil: light === '' ? null : light, moved: null })}
         error={lightProblem(draft)}
-        inputMode="numeric"
       />
     </>
   );

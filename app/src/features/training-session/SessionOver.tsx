@@ -45,7 +45,7 @@ export function SessionOver({
           {content.goNoGo.reason}
         </Note>
       ) : null}
-      <Words>Packs out, motors cold. What was flown stands with each weakness.</Words>
+      <Words>Batteries out, motors cold. What was flown stands with each weakness.</Words>
     </Screen>
   );
 }

@@ -4,8 +4,8 @@ import { commandAt } from '@skelby/core/commands/commands';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useRoster } from '../overlay/use-roster';
+import { CRAFT_QUESTIONS } from '../../shared/forms/craft-questions';
 import {
-  CRAFT_QUESTIONS,
   flightQuestions,
   occurrenceQuestions,
   PILOT_QUESTIONS,

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
+import { type ChosenFrom, NoneYet } from './NoneYet';
 import { TextBox } from './TextBox';
 import { ACTS_AT_ONCE, stopOf } from '../ui/keys-of-roles';
 import { themed, TOUCH } from '../ui/theme';
@@ -34,6 +35,8 @@ interface ChoiceProps<T> {
   readonly onChange: (value: T) => void;
   /** The label is said, not shown: the options speak for themselves. */
   readonly quiet?: boolean;
+  /** What there would be to choose from: where there is none yet, the way to the first. */
+  readonly none?: ChosenFrom | undefined;
   /** Choosing does something at once: by keys it is gone to first, and chosen by Space. */
   readonly acts?: boolean;
 }
@@ -46,8 +49,10 @@ export function Choice<T extends string | number | boolean>({
   onChange,
   quiet = false,
   acts = false,
+  none,
 }: ChoiceProps<T>) {
   const styles = useStyles();
+  if (none && options.length === 0) return <NoneYet label={label} of={none} />;
   const at = options.findIndex((option) => option.value === value);
   return (
     <View style={styles.all} role="radiogroup" aria-label={label} {...(acts ? ACTS_AT_ONCE : {})}>
@@ -79,12 +84,14 @@ interface ManyChoiceProps<T> {
   readonly label: string;
   readonly options: readonly Option<T>[];
   readonly values: readonly T[];
+  readonly none?: ChosenFrom | undefined;
   readonly onChange: (values: readonly T[]) => void;
 }
 
 /** Any number of a few. The chosen ones are filled and ticked. */
-export function ManyChoice<T extends string>({ label, options, values, onChange }: ManyChoiceProps<T>) {
+export function ManyChoice<T extends string>({ label, options, values, onChange, none }: ManyChoiceProps<T>) {
   const styles = useStyles();
+  if (none && options.length === 0) return <NoneYet label={label} of={none} />;
   return (
     <View style={styles.all} role="group" aria-label={label}>
       <Words as="soft">{label}</Words>
@@ -120,10 +127,11 @@ export function LongChoice<T extends string | number | boolean>({
   options,
   value,
   onChange,
+  none,
 }: ChoiceProps<T>) {
   const [wanted, setWanted] = useState('');
   if (options.length <= FEW)
-    return <Choice label={label} options={options} value={value} onChange={onChange} />;
+    return <Choice label={label} options={options} value={value} onChange={onChange} none={none} />;
   const found = options
     .filter((option) => option.label.toLowerCase().includes(wanted.trim().toLowerCase()))
     .slice(0, FEW);

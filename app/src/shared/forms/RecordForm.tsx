@@ -1,28 +1,31 @@
 import { messageWords } from '@skelby/copy/say';
 import { yupResolver } from '@hookform/resolvers/yup';
-import { type Href, useRouter } from 'expo-router';
+import type { Href } from 'expo-router';
 import {
   Controller,
-  type ControllerRenderProps,
   type FieldValues,
   type Path,
   type Resolver,
   useForm,
   type UseFormReturn,
 } from 'react-hook-form';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import type { AnyObjectSchema } from 'yup';
 import { ApiProblem, type Clash } from '../api/client';
-import { type Speaking, useUnits } from '../api/use-units';
+import { useUnits } from '../api/use-units';
+import { useKeptFields } from './use-kept-fields';
 import { BothVersions } from './BothVersions';
 import { May } from '../ui/May';
 import { Button } from '../ui/Button';
-import { LongChoice, ManyChoice } from './Choice';
-import type { FormQuestion } from './form-question';
+import { FormField, limitsIn } from './FormField';
+import { KindPicker } from './KindPicker';
+import type { FormQuestion, KindChoice } from './form-question';
 import { Screen } from '../ui/Screen';
-import { TextBox } from './TextBox';
+import { useGoBack } from '../ui/use-go-back';
+import { Note } from '../ui/Note';
 import { Words } from '../ui/Words';
+import { sayTime } from '../copy/dates';
 
 interface RecordFormProps {
   readonly title: string;
@@ -31,119 +34,8 @@ interface RecordFormProps {
   readonly questions: readonly FormQuestion[];
   readonly values: FieldValues;
   readonly onSave: (fields: Readonly<Record<string, unknown>>) => Promise<unknown>;
-}
-
-/** Limits are checked in SI and told in the school's units. */
-const limitsIn = (message: string, { say, from, unit }: Speaking): string =>
-  message
-    .replace(
-      /from ([\d.]+) to ([\d.]+) (m\/s|m)\b/g,
-      (_, least: string, most: string, si: string) =>
-        `from ${Number(from(Number(least), si).toFixed(1))} to ${Number(from(Number(most), si).toFixed(1))} ${unit(si)}`,
-    )
-    .replace(
-      /(below|above) ([\d.]+) (m\/s|m)\b/g,
-      (_, side: string, limit: string, si: string) => `${side} ${say(Number(limit), si)}`,
-    );
-
-interface QuantityBoxProps {
-  readonly question: FormQuestion & { readonly ask: 'number' };
-  readonly value: number | string | null;
-  readonly onChange: (value: number | string) => void;
-  readonly onBlur: () => void;
-  readonly error: string | undefined;
-}
-
-const asNumber = (text: string): number | null =>
-  /^\s*-?\d+([.,]\d+)?\s*$/.test(text) ? Number(text.replace(',', '.')) : null;
-const SHOWN_PLACES = 2;
-
-/**
- * A number typed in the school's unit and kept in SI. What is no number is kept as it was typed, for the
- * shape to refuse.
- */
-function QuantityBox({ question, value, onChange, onBlur, error }: QuantityBoxProps) {
-  const { unit, from, to } = useUnits();
-  const { si } = question;
-  const start = () =>
-    value === null || value === undefined || value === ''
-      ? ''
-      : si && typeof value === 'number'
-        ? String(Number(from(value, si).toFixed(SHOWN_PLACES)))
-        : String(value);
-  const [typed, setTyped] = useState(start);
-  const type = (text: string) => {
-    setTyped(text);
-    const number = asNumber(text);
-    onChange(number === null ? text : si ? to(number, si) : number);
-  };
-  return (
-    <TextBox
-      label={si ? `${question.label}, ${unit(si)}` : question.label}
-      hint={question.hint}
-      value={typed}
-      onChangeText={type}
-      onBlur={onBlur}
-      error={error}
-      inputMode="decimal"
-    />
-  );
-}
-
-interface AnswerProps {
-  readonly question: FormQuestion;
-  readonly field: ControllerRenderProps<FieldValues>;
-  readonly error: string | undefined;
-}
-
-/** What one question is answered with. */
-function Answer({ question, field, error }: AnswerProps) {
-  const { onChange, onBlur } = field;
-  switch (question.ask) {
-    case 'choice':
-      return (
-        <View>
-          <LongChoice
-            label={question.label}
-            options={question.options}
-            value={field.value as string | number | boolean | null}
-            onChange={onChange}
-          />
-          {error ? <Words as="strong" role="alert">{`! ${error}`}</Words> : null}
-        </View>
-      );
-    case 'many':
-      return (
-        <ManyChoice
-          label={question.label}
-          options={question.options}
-          values={(field.value as string[] | null) ?? []}
-          onChange={onChange}
-        />
-      );
-    case 'number':
-      return (
-        <QuantityBox
-          question={question}
-          value={field.value as number | string | null}
-          onChange={onChange}
-          onBlur={onBlur}
-          error={error}
-        />
-      );
-    default:
-      return (
-        <TextBox
-          label={question.label}
-          hint={question.ask === 'told' ? undefined : question.hint}
-          value={field.value === null || field.value === undefined ? '' : String(field.value)}
-          onChangeText={onChange}
-          onBlur={onBlur}
-          error={error}
-          multiline={question.ask === 'text'}
-        />
-      );
-  }
+  /** Where one of a kind has usual values. */
+  readonly kinds?: KindChoice;
 }
 
 /** Puts what the server refused beside its fields. @returns whether it named one of them */
@@ -189,19 +81,87 @@ function SaveFoot({
   );
 }
 
+/** What was changed here before, and the way back to what is saved. */
+function NotSaved({ since, onAnew }: { readonly since: number; readonly onAnew: () => void }) {
+  return (
+    <Note icon="edit" heading="Not saved yet">
+      <Words>{`Changed ${sayTime(new Date(since).toISOString())}, and kept on this phone.`}</Words>
+      <Button kind="quiet" label="Begin again from what is saved" onPress={onAnew} />
+    </Note>
+  );
+}
+
+/** Which questions are asked: what is usual for a kind stays folded. @param wrong names of what is wrong: it is seen, wherever it stands */
+function useFolded(kinds: KindChoice | undefined, wrong: readonly string[]) {
+  const [isUnfolded, setUnfolded] = useState(false);
+  const isAlways = (name: string) => kinds === undefined || kinds.asked.includes(name);
+  const isFolded =
+    kinds !== undefined && !isUnfolded && wrong.every((name) => name === 'root' || isAlways(name));
+  return {
+    isFolded,
+    isAsked: ({ name }: FormQuestion) => !isFolded || isAlways(name),
+    unfold: () => setUnfolded(true),
+  };
+}
+
+interface AskedProps {
+  readonly form: UseFormReturn<FieldValues>;
+  readonly questions: readonly FormQuestion[];
+  readonly kinds: KindChoice | undefined;
+  readonly errorOf: (name: string) => string | undefined;
+  /** What is usual for a kind was filled in. */
+  readonly onKind: () => void;
+}
+
+/** The questions, one under the other. */
+function Asked({ form, questions, kinds, errorOf, onKind }: AskedProps) {
+  const { isFolded, isAsked, unfold } = useFolded(kinds, Object.keys(form.formState.errors));
+  return (
+    <>
+      {kinds ? (
+        <KindPicker
+          kinds={kinds}
+          onPick={(fields) => {
+            for (const [name, value] of Object.entries(fields)) form.setValue(name, value ?? '');
+            onKind();
+          }}
+        />
+      ) : null}
+      {questions.filter(isAsked).map((question) => (
+        <Controller
+          key={question.name}
+          control={form.control}
+          name={question.name}
+          render={({ field }) => (
+            <FormField question={question} field={field} error={errorOf(question.name)} />
+          )}
+        />
+      ))}
+      {isFolded ? <Button kind="quiet" icon="chevron-down" label={kinds!.rest} onPress={unfold} /> : null}
+    </>
+  );
+}
+
 /** A form for one record: the same shape checks it here and on the server, and nothing typed is cleared. */
-export function RecordForm({ title, up, shape, questions, values, onSave }: RecordFormProps) {
-  const router = useRouter();
+export function RecordForm({ title, up, shape, questions, values, onSave, kinds }: RecordFormProps) {
   const units = useUnits();
+  const kept = useKeptFields(title, values);
   const form = useForm<FieldValues>({
-    defaultValues: values,
+    defaultValues: { ...values, ...kept.fields },
     resolver: yupResolver(shape) as unknown as Resolver<FieldValues>,
   });
   const { errors } = form.formState;
   const [clash, setClash] = useState<Clash | null>(null);
+  const [round, beginRound] = useState(0);
+  const { keepChanged } = kept;
+  useEffect(() => {
+    const watching = form.watch((now) => keepChanged(now));
+    return () => watching.unsubscribe();
+  }, [form, keepChanged]);
+  const goBack = useGoBack(up);
   const leave = () => {
-    if (router.canGoBack()) router.back();
-    else router.replace(up);
+    kept.forget();
+    goBack();
   };
   const saveWith = (override: Clash['override']) =>
     form.handleSubmit(async (fields) => {
@@ -240,17 +200,24 @@ export function RecordForm({ title, up, shape, questions, values, onSave }: Reco
           }}
         />
       ) : null}
-      <View style={{ gap: 20, maxWidth: 620, display: clash ? 'none' : 'flex' }}>
-        {questions.map((question) => (
-          <Controller
-            key={question.name}
-            control={form.control}
-            name={question.name}
-            render={({ field }) => (
-              <Answer question={question} field={field} error={errorOf(question.name)} />
-            )}
-          />
-        ))}
+      {kept.isKept && !clash ? (
+        <NotSaved
+          since={kept.since}
+          onAnew={() => {
+            form.reset(values);
+            kept.forget();
+            beginRound(round + 1);
+          }}
+        />
+      ) : null}
+      <View key={round} style={{ gap: 20, maxWidth: 620, display: clash ? 'none' : 'flex' }}>
+        <Asked
+          form={form}
+          questions={questions}
+          kinds={kinds}
+          errorOf={errorOf}
+          onKind={() => beginRound(round + 1)}
+        />
       </View>
     </Screen>
   );

@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { useEffect, useId, useRef } from 'react';
 import { TextInput, type TextInputProps, View } from 'react-native';
 import { FONT, themed, TOUCH } from '../ui/theme';
 import { Words } from '../ui/Words';
@@ -29,6 +29,13 @@ interface TextBoxProps extends Omit<TextInputProps, 'style'> {
 export function TextBox({ label, hint, error, ...input }: TextBoxProps) {
   const styles = useStyles();
   const id = useId();
+  const box = useRef<TextInput>(null);
+  const isWrong = error !== undefined && error !== '';
+  // Whoever is told that something is wrong goes on where it is; of several the first.
+  useEffect(() => {
+    const own = box.current as unknown as HTMLElement | null;
+    if (isWrong && own && globalThis.document?.querySelector('[aria-invalid="true"]') === own) own.focus();
+  }, [isWrong]);
   return (
     <View style={styles.all}>
       <Words as="soft" nativeID={`${id}-label`}>
@@ -36,6 +43,7 @@ export function TextBox({ label, hint, error, ...input }: TextBoxProps) {
       </Words>
       <TextInput
         {...input}
+        ref={box}
         aria-labelledby={`${id}-label`}
         aria-describedby={error || hint ? `${id}-note` : undefined}
         aria-invalid={error ? true : undefined}

@@ -1,11 +1,12 @@
 import type { Option } from './Choice';
+import type { ChosenFrom } from './NoneYet';
 
 /** One question of a form. */
 export type FormQuestion =
   | {
       readonly name: string;
       readonly label: string;
-      readonly ask: 'line' | 'text' | 'day';
+      readonly ask: 'line' | 'text' | 'day' | 'time';
       readonly hint?: string;
     }
   | {
@@ -20,6 +21,8 @@ export type FormQuestion =
       readonly label: string;
       readonly ask: 'choice';
       readonly options: readonly Option<string | number | boolean>[];
+      /** What there would be to choose from, where there may be none yet. */
+      readonly none?: ChosenFrom;
     }
   | {
       readonly name: string;
@@ -34,3 +37,17 @@ export type FormQuestion =
       readonly ask: 'told';
       readonly inWords: (value: unknown) => string;
     };
+
+/** Kinds of a record: picking one fills in what is usual for it, and only the rest is asked. */
+export interface KindChoice {
+  readonly label: string;
+  readonly kinds: readonly {
+    readonly id: string;
+    readonly label: string;
+    readonly fields: Readonly<Record<string, unknown>>;
+  }[];
+  /** Questions that are asked all the same, by name. */
+  readonly asked: readonly string[];
+  /** What the others are called. */
+  readonly rest: string;
+}

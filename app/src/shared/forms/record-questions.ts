@@ -3,7 +3,6 @@ import { blockWords } from '../copy/block-copy';
 import { COMES_BEFORE } from '@skelby/core/drills/prerequisites';
 import type { FindWordedDrill } from '@skelby/copy/drill-book';
 import { FLIGHT_MODES, STICK_LAYOUTS } from '@skelby/core/vocabulary/flying';
-import { SENSOR_SIDES } from '@skelby/core/vocabulary/craft-facts';
 import { BEGINNER_WIND_LIMIT_MPS } from '@skelby/core/vocabulary/wind-band';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import type { Roster } from '@skelby/core/pages/pages';
@@ -14,7 +13,7 @@ import { MODE_WORDS, optionsOf, PLACE_WORDS } from '../copy/copy';
 
 /** What the forms ask, in the order in which a trainer knows the answers. */
 
-const modes = FLIGHT_MODES.map((value) => ({ value, label: MODE_WORDS[value] }));
+export const modes = FLIGHT_MODES.map((value) => ({ value, label: MODE_WORDS[value] }));
 
 const LAYOUT_WORDS = {
   1: '1: pitch and yaw left',
@@ -90,94 +89,6 @@ export const NEW_PILOT = {
   note: '',
 };
 
-const HAS = [
-  { value: true, label: 'Has one' },
-  { value: false, label: 'None' },
-] as const;
-const SIDE_OF_CRAFT = {
-  ahead: 'Ahead',
-  behind: 'Behind',
-  side: 'To the sides',
-  above: 'Up',
-  below: 'Down',
-} as const;
-
-export const CRAFT_QUESTIONS: readonly FormQuestion[] = [
-  { name: 'name', label: 'Name', ask: 'line' },
-  { name: 'mode', label: 'Usual mode', ask: 'choice', options: modes },
-  { name: 'massKg', label: 'Mass ready to fly, kg', ask: 'number' },
-  { name: 'spanM', label: 'Widest span', ask: 'number', si: 'm' },
-  { name: 'rotors', label: 'Rotors', ask: 'number' },
-  { name: 'rotorRadiusM', label: 'Rotor radius', ask: 'number', si: 'm' },
-  {
-    name: 'thrustToWeight',
-    label: 'Thrust to weight',
-    ask: 'number',
-    hint: 'Full thrust over weight; about 2 for a camera craft.',
-  },
-  { name: 'topSpeedMps', label: 'Top speed in the normal setting', ask: 'number', si: 'm/s' },
-  { name: 'hasPauseSwitch', label: 'Pause switch', ask: 'choice', options: HAS },
-  {
-    name: 'topSpeedSlowMps',
-    label: 'Top speed in slow',
-    ask: 'number',
-    si: 'm/s',
-    hint: 'From here on, leave empty what you do not know: the sums then take what is usual.',
-  },
-  { name: 'topSpeedFastMps', label: 'Top speed in fast', ask: 'number', si: 'm/s' },
-  { name: 'leanSlowDeg', label: 'Lean limit in slow, °', ask: 'number' },
-  { name: 'leanNormalDeg', label: 'Lean limit in normal, °', ask: 'number' },
-  { name: 'leanFastDeg', label: 'Lean limit in fast, °', ask: 'number' },
-  { name: 'enduranceMin', label: 'A full pack lasts, min', ask: 'number' },
-  {
-    name: 'sensorSides',
-    label: 'Obstacle sensors look',
-    ask: 'many',
-    options: SENSOR_SIDES.map((value) => ({ value, label: SIDE_OF_CRAFT[value] })),
-  },
-  {
-    name: 'sensorsInFast',
-    label: 'Sensors in the fast setting',
-    ask: 'choice',
-    options: [
-      { value: true, label: 'Stay on' },
-      { value: false, label: 'Go off' },
-    ],
-  },
-  { name: 'hasHeightHold', label: 'Height hold', ask: 'choice', options: HAS },
-  { name: 'hasPositionHold', label: 'Position hold', ask: 'choice', options: HAS },
-  { name: 'hasPilotRelative', label: 'Pilot-relative mode', ask: 'choice', options: HAS },
-  { name: 'hasMotorStop', label: 'Motor-stop gesture', ask: 'choice', options: HAS },
-  { name: 'note', label: 'Note', ask: 'text' },
-];
-const EMPTY_FOR_SUMS = {
-  topSpeedSlowMps: '',
-  topSpeedFastMps: '',
-  leanSlowDeg: '',
-  leanNormalDeg: '',
-  leanFastDeg: '',
-  enduranceMin: '',
-  sensorSides: [],
-  sensorsInFast: false,
-  hasHeightHold: null,
-  hasPositionHold: null,
-  hasPilotRelative: null,
-  hasMotorStop: null,
-} as const;
-export const NEW_CRAFT = {
-  ...EMPTY_FOR_SUMS,
-  name: '',
-  mode: 'position-hold',
-  massKg: '',
-  spanM: '',
-  rotors: 4,
-  rotorRadiusM: '',
-  thrustToWeight: 2,
-  topSpeedMps: '',
-  hasPauseSwitch: false,
-  note: '',
-};
-
 export const SITE_QUESTIONS: readonly FormQuestion[] = [
   { name: 'name', label: 'Name', ask: 'line' },
   { name: 'place', label: 'Surroundings', ask: 'choice', options: optionsOf(PLACE_WORDS) },
@@ -207,16 +118,22 @@ const named = (all: readonly { readonly id: string; readonly name: string }[]) =
   all.map(({ id, name }) => ({ value: id, label: name }));
 
 const pilotQuestion = ({ pilots }: Roster) =>
-  ({ name: 'pilotId', label: 'Pilot', ask: 'choice', options: named(toPickFrom(pilots)) }) as const;
+  ({
+    name: 'pilotId',
+    label: 'Pilot',
+    ask: 'choice',
+    options: named(toPickFrom(pilots)),
+    none: 'pilots',
+  }) as const;
 
 export const flightQuestions = (roster: Roster, pilotFixed: boolean): readonly FormQuestion[] => [
   ...(pilotFixed ? [] : [pilotQuestion(roster)]),
-  { name: 'day', label: 'Day, as year-month-day', ask: 'day' },
+  { name: 'day', label: 'Day', ask: 'day' },
   { name: 'packs', label: 'Packs', ask: 'number' },
   { name: 'minutes', label: 'Minutes in the air', ask: 'number' },
   { name: 'windMps', label: 'Wind', ask: 'number', si: 'm/s' },
-  { name: 'craftId', label: 'Craft', ask: 'choice', options: named(roster.craft) },
-  { name: 'siteId', label: 'Site', ask: 'choice', options: named(roster.sites) },
+  { name: 'craftId', label: 'Craft', ask: 'choice', options: named(roster.craft), none: 'craft' },
+  { name: 'siteId', label: 'Site', ask: 'choice', options: named(roster.sites), none: 'sites' },
 ];
 
 /** A new flight starts from the pilot's last one. */
@@ -246,11 +163,11 @@ export const occurrenceQuestions = (roster: Roster, confirmed: boolean): readonl
     ],
   },
   { name: 'note', label: 'What happened', ask: 'text' },
-  { name: 'day', label: 'Day, as year-month-day', ask: 'day' },
-  { name: 'time', label: 'Time, as hours:minutes', ask: 'line' },
+  { name: 'day', label: 'Day', ask: 'day' },
+  { name: 'time', label: 'Time', ask: 'time' },
   { name: 'windMps', label: 'Wind (empty: not known)', ask: 'number', si: 'm/s' },
-  { name: 'craftId', label: 'Craft', ask: 'choice', options: named(roster.craft) },
-  { name: 'siteId', label: 'Site', ask: 'choice', options: named(roster.sites) },
+  { name: 'craftId', label: 'Craft', ask: 'choice', options: named(roster.craft), none: 'craft' },
+  { name: 'siteId', label: 'Site', ask: 'choice', options: named(roster.sites), none: 'sites' },
 ];
 
 type Packs = SessionFields['packs'];
