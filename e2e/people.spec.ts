@@ -56,7 +56,7 @@ test('an owner invites a reader, who joins, reads everything, enters nothing, an
   await expect(phone.getByRole('link', { name: 'Log a crash or near-miss' })).toBeHidden();
   // What may be read is there, what may be entered is not: neither as a way there, nor by its address.
   await phone.locator('a[href^="/weakness/"]').first().click();
-  await expect(phone.getByText('Coverage', { exact: true }).first()).toBeVisible();
+  await expect(phone.getByText('Sides and winds', { exact: true }).first()).toBeVisible();
   await expect(phone.getByText(/^Count reps|^Sign early|^Change$/)).toHaveCount(0);
   await phone.goto('/log/pilot');
   await expect(phone.getByText('Not open to your role')).toBeVisible();

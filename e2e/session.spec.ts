@@ -1,6 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { counted, drilled, met, weaknessId } from './drilling';
-import { expect, type Page, test, tap } from './field';
+import { expect, type Page, tap, tapMet, test } from './field';
+
+/** On to the next block, with whatever is left of this one. */
+async function toTheNext(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^(Next|End)$/ }).click();
+  const on = page.getByRole('button', { name: /^(Go on|End it)$/ });
+  await on.click();
+}
 
 test.describe('a session', () => {
   const planFor = async (page: Page, pilot: string, wind: string) => {
@@ -30,9 +37,19 @@ test.describe('a session', () => {
     while ((await boxes.count()) > 0) await boxes.first().click();
     await page.getByRole('button', { name: 'Go', exact: true }).click();
     await expect(page.getByText(/0 of \d+ · 0 met/)).toBeVisible();
-    await tap(page, 'Met');
+    await tapMet(page);
     await tap(page, 'Missed');
     await tap(page, 'Height');
+    await expect(page.getByText(/2 of \d+ · 1 met/)).toBeVisible();
+    // Next asks while reps are left; staying changes nothing, and from the next block one gets back.
+    const first = await page.getByRole('heading', { level: 1 }).innerText();
+    await tap(page, 'Next');
+    await expect(page.getByText(/^2 of \d+ flown\. Go on all the same\?$/)).toBeVisible();
+    await tap(page, 'Stay');
+    await expect(page.getByText(/2 of \d+ · 1 met/)).toBeVisible();
+    await toTheNext(page);
+    await tap(page, 'Back to the drill before');
+    await expect(page.getByRole('heading', { level: 1, name: first })).toBeVisible();
     await expect(page.getByText(/2 of \d+ · 1 met/)).toBeVisible();
     await page.getByRole('button', { name: 'Undo last: missed' }).click();
     await expect(page.getByText(/1 of \d+ · 1 met/)).toBeVisible();
@@ -40,7 +57,7 @@ test.describe('a session', () => {
     await expect(page.getByText(/1 of \d+ · 1 met/)).toBeVisible();
     const drill = await page.getByRole('heading', { level: 1 }).textContent();
     await page.getByRole('link', { name: 'Fly it on the simulator' }).click();
-    await expect(page.getByRole('heading', { name: 'Practice' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Simulator' })).toBeVisible();
     await page.getByRole('button', { name: 'Back' }).click();
     await expect(page.getByText(/1 of \d+ · 1 met/)).toBeVisible();
 
@@ -59,7 +76,7 @@ test.describe('a session', () => {
       i < 12 && !(await page.getByRole('heading', { name: 'Your own eyes' }).isVisible());
       i += 1
     )
-      await page.getByRole('button', { name: /^(Next|End)$/ }).click();
+      await toTheNext(page);
     await page.getByRole('checkbox').first().click();
     await page.getByRole('radio').first().click();
     await page.getByRole('button', { name: 'Go on' }).click();
@@ -115,13 +132,13 @@ test.describe('a session', () => {
     await planFor(page, pilot, '1');
     await goAllTheSame(page);
     expect(await page.evaluate('window.locks')).toBe(1);
-    await page.getByRole('button', { name: 'Beat', exact: true }).click();
+    await page.getByRole('button', { name: 'Metronome', exact: true }).click();
     await expect
       .poll(async () => (await tones()).filter((hertz) => hertz === 1200).length, { timeout: 10_000 })
       .toBeGreaterThan(2);
-    await page.getByRole('button', { name: 'Beat 40' }).click();
-    await page.getByRole('button', { name: 'Beat 60' }).click();
-    await page.getByRole('button', { name: 'Beat 80' }).click();
+    await page.getByRole('button', { name: 'Metronome 40' }).click();
+    await page.getByRole('button', { name: 'Metronome 60' }).click();
+    await page.getByRole('button', { name: 'Metronome 80' }).click();
     await page.getByRole('button', { name: /^Start the pack/ }).click();
     await expect(page.getByRole('timer')).toBeVisible();
     await page.clock.setFixedTime(new Date(Date.now() + 8 * 60_000 + 1_000));

@@ -17,9 +17,12 @@ export const PLANTED_WORDS: Readonly<Record<PlantedId, CaseWords>> = {
   'cover-on': { says: 'The lens cover left on', right: 'Takes the cover off' },
   'clamp-on': { says: 'The camera clamp left on', right: 'Takes the clamp off' },
   'leg-folded': { says: 'One leg or arm not locked', right: 'Locks the leg or arm' },
-  'latch-open': { says: 'The pack in, its latch not home', right: 'Presses the pack until it latches' },
-  'pack-low': { says: 'A half-empty pack put in', right: 'Reads the charge and changes the pack' },
-  'pack-warm': { says: 'A pack that was just flown put in', right: 'Feels that it is warm and lets it rest' },
+  'latch-open': { says: 'The battery in, its latch not home', right: 'Presses the battery until it latches' },
+  'pack-low': { says: 'A half-empty battery put in', right: 'Reads the charge and changes the battery' },
+  'pack-warm': {
+    says: 'A battery that was just flown put in',
+    right: 'Feels that it is warm and lets it rest',
+  },
   'card-out': { says: 'The memory card taken out', right: 'Says that the card is missing' },
   'nose-mark': {
     says: 'The nose mark turned away or taken off',

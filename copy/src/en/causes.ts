@@ -343,7 +343,7 @@ export const CAUSE_WORDS: Readonly<Record<CauseId, CauseWords>> = {
   },
   'craft-fault': {
     name: 'Craft fault',
-    sign: 'Loose or chipped rotor, jammed motor, cover left on, worn pack',
+    sign: 'Loose or chipped rotor, jammed motor, cover left on, worn battery',
     how: 'Something on the craft was not right, and the inspection did not find it or was not done.',
     respond: {
       hold: 'Land now. A damaged rotor may lift off and then stop.',

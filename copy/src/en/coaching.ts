@@ -34,7 +34,7 @@ export const COACHING_WORDS: Readonly<Record<HouseDrillId, Coaching>> = {
   'motor-cut-discipline': of(
     'Practises the gesture with rotors on and hands near',
     'Cannot say when it may be used',
-    'Anyone within reach of the rotors: pack out first.',
+    'Anyone within reach of the rotors: battery out first.',
   ),
   'pop-up-takeoff': of(
     'Creeps up through its own blown-back air',
@@ -179,7 +179,7 @@ export const COACHING_WORDS: Readonly<Record<HouseDrillId, Coaching>> = {
   'portal-drop': of('Brakes in the opening', 'Camera still tilted when level flight begins', WALL),
   'under-roof-pass': of(
     'Climbs as soon as the edge is behind the eye',
-    'Starts with a pack that may call it home',
+    'Starts with a battery that may call it home',
     'Any warning from battery, link or hold: back out the way it came.',
   ),
   'hold-off-hover': of('Waits for it to stop by itself', 'Takes the lean out when it stands', HOLD),

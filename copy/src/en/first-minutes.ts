@@ -4,10 +4,10 @@ import type { FirstMinuteId } from '@skelby/core/debrief/first-minutes';
 export const FIRST_MINUTE_WORDS: Readonly<Record<FirstMinuteId, string>> = {
   people: 'People first: is anybody hurt? Help, and call for help, before anything else',
   call: 'Called, with where you are and how to get here',
-  motors: 'Motors stopped, transmitter kept on until the pack is out',
+  motors: 'Motors stopped, transmitter kept on until the battery is out',
   apart: 'Everybody kept back: a bent rotor may still turn',
-  pack: 'Damaged pack out if that is safe, on bare ground, away from all, watched for half an hour: it may burn',
-  fire: 'Dry grass or heather wetted or watched; a burning pack is left to burn out, upwind of the smoke',
+  pack: 'Damaged battery out if that is safe, on bare ground, away from all, watched for half an hour: it may burn',
+  fire: 'Dry grass or heather wetted or watched; a burning battery is left to burn out, upwind of the smoke',
   left: 'Craft and its log left as they are',
   pictures: 'Pictures of where it lies, how it lies, and from where it was flown',
   witnesses: 'Who saw it: names, and what each saw, before they talk it over',

@@ -67,7 +67,7 @@ export const LABEL_WORDS: Readonly<Record<Exclude<FieldLabel, `=${string}`>, str
   'name-withheld': 'Name withheld',
   'standard-by-eye': 'Standard by eye',
   'standard-measured': 'Standard measured',
-  dose: 'Dose',
+  dose: 'How much',
   name: 'Name',
   trains: 'Trains',
   'what-the-pilot-does': 'What the pilot does',

@@ -105,7 +105,7 @@ export const SUM_WORDS: Readonly<Record<string, SumWords>> = {
       wind_mps: 'Wind',
       from_deg: 'Wind from, off the way out',
       air_mps: 'Air speed',
-      endurance_min: 'Full pack lasts',
+      endurance_min: 'Full battery lasts',
       reserve_pct: 'Reserve',
     },
   },
@@ -126,7 +126,7 @@ export const SUM_WORDS: Readonly<Record<string, SumWords>> = {
     question: 'How much room did the gap leave?',
     formula:
       'Spare = (ratio − 1)·span / 2 on each side; exposed (depth + span) / V; up-tilt arctan(V / (g·τ)); difficulty depth / free width',
-    source: 'Geometry; steering law: Accot and Zhai 1997; drift and τ as in the drift sum.',
+    source: 'Geometry; steering law: Accot and Zhai 1997; drift and τ as for the drift.',
     assumes:
       "Entered in the middle. Wander is the standard deviation of this pilot's line on a straight pass; measured is better than usual.",
     inputs: {

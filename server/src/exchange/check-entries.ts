@@ -89,9 +89,9 @@ function unknownIn(
 ): readonly Wrong[] {
   const wrong: Wrong[] = [];
   if (of.craftId === undefined)
-    wrong.push(['craft', `There is no craft "${craft}": add it under Kit, or leave the cell empty.`]);
+    wrong.push(['craft', `There is no craft "${craft}": add it under More, or leave the cell empty.`]);
   if (of.siteId === undefined)
-    wrong.push(['site', `There is no site "${site}": add it under Kit, or leave the cell empty.`]);
+    wrong.push(['site', `There is no site "${site}": add it under More, or leave the cell empty.`]);
   if (of.pilotId === null)
     wrong.push(['pilot', `Two pilots are called "${pilot}": give the key in pilot_id.`]);
   return wrong;

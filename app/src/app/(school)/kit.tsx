@@ -1,1 +1,1 @@
-export { Equipment as default } from '../../features/equipment/Equipment';
+export { More as default } from '../../features/more/More';

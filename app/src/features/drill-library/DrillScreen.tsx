@@ -94,7 +94,7 @@ function DrillFacts({ drill }: { readonly drill: WordedDrill<DrillId> }) {
       <Part heading="Standard">
         <Words>{`By eye: ${sentence(drill.byEye)}.`}</Words>
         <Words>{`Measured: ${sentence(drill.measured)}.`}</Words>
-        <Words as="soft">{`Dose: ${drill.dose}. ${[KIND_WORDS[drill.kind], SIMULATOR_WORDS[drill.simulator]].filter(Boolean).join('. ')}.`}</Words>
+        <Words as="soft">{`How much: ${drill.dose}. ${[KIND_WORDS[drill.kind], SIMULATOR_WORDS[drill.simulator]].filter(Boolean).join('. ')}.`}</Words>
       </Part>
       <Versions drill={drill} />
       {drill.after.length > 0 ? (

@@ -24,7 +24,7 @@ const STANDARD_QUESTIONS: readonly FormQuestion[] = [
     hint: 'One attempt, judged with marks on the ground and a phone.',
   },
   { name: 'measured', label: 'Met when, measured', ask: 'line' },
-  { name: 'dose', label: 'Dose', ask: 'line', hint: 'Such as 6 tries a pack.' },
+  { name: 'dose', label: 'How much', ask: 'line', hint: 'Such as 6 tries a pack.' },
 ];
 const REASON: FormQuestion = { name: 'reason', label: 'Why?', ask: 'line', hint: 'Stays with this version.' };
 const OWN_QUESTIONS: readonly FormQuestion[] = [

@@ -121,7 +121,7 @@ function PeopleFirst() {
   return (
     <Note icon="heart" heading="People first">
       <Words>
-        See to anyone hurt or shaken before you debrief. Motors off, pack out, hands clear of the rotors.
+        See to anyone hurt or shaken before you debrief. Motors off, battery out, hands clear of the rotors.
       </Words>
       <Words>{`Injury or a third party: report it as your local rules require. ${STANDING_LINE}`}</Words>
     </Note>

@@ -120,7 +120,7 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
   return (
     <Screen
       title={pilot.name}
-      under={`${MODE_WORDS[pilot.mode]}${pilot.holdOff ? ', hold off too' : ''} · sticks ${pilot.stickLayout} · wind up to ${say(pilot.windLimitMps, 'm/s')}`}
+      under={`${MODE_WORDS[pilot.mode]}${pilot.holdOff ? ', hold off too' : ''} · stick layout ${pilot.stickLayout} · wind up to ${say(pilot.windLimitMps, 'm/s')}`}
       up="/pilots"
       foot={
         pilot.forgottenAt ? undefined : (

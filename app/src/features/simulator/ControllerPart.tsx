@@ -30,7 +30,7 @@ const LOOK_MS = 80;
 const USE_WORDS: Readonly<Record<SwitchUse, string>> = {
   again: 'Again',
   camera: 'Camera or ground',
-  hold: 'Drop hold, give it back',
+  hold: 'Hold off, hold on',
   home: 'Come home',
 };
 const AXIS_NAMES: Readonly<Record<Axis, string>> = {

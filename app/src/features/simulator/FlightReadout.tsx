@@ -52,7 +52,7 @@ export function Readout({ live }: { readonly live: Live }) {
       {holdLost ? <Words as="figure">No hold</Words> : null}
       {shown.linkLost ? <Words as="figure">No link: it flies itself</Words> : null}
       {shown.landsItself ? (
-        <Words as="figure">! Pack nearly flat: it lands itself, steer it clear</Words>
+        <Words as="figure">! Battery nearly flat: it lands itself, steer it clear</Words>
       ) : null}
       {returning ? <Words as="figure">{RETURN_WORDS[returning]}</Words> : null}
     </View>

@@ -128,7 +128,7 @@ function HoldActs({ state: { flight, standing, turnHold, turnLink } }: Pick<Part
     <>
       <Button
         icon={standing?.holdLost ? 'anchor' : 'shuffle'}
-        label={standing?.holdLost ? 'Give hold back' : 'Drop hold'}
+        label={standing?.holdLost ? 'Switch hold on' : 'Switch hold off'}
         onPress={turnHold}
       />
       {flight.isFlying ? (

@@ -153,7 +153,7 @@ function HowFlown({ drill, settings, craft, onChange }: Settings & Pick<ChoicesP
       <Help settings={settings} craft={craft} onChange={onChange} />
       <ByItself settings={settings} onChange={onChange} />
       <Stepper
-        label="Charge of the pack"
+        label="Charge of the battery"
         unit="%"
         value={settings.chargePercent}
         step={5}

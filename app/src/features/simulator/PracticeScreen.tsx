@@ -124,7 +124,7 @@ function useSettings(drill: WordedDrill<DrillId>, link: PracticeLink, mode: Flig
 
 function NotHere({ name, up }: { readonly name: string; readonly up: Href | undefined }) {
   return (
-    <Screen title="Practice" under={name} up={up ?? '/drills'}>
+    <Screen title="Simulator" under={name} up={up ?? '/drills'}>
       <Note icon="slash" heading="Not here">
         This drill is not flown with the sticks, or not on a simulator.
       </Note>
@@ -152,7 +152,7 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
   );
   return (
     <Screen
-      title="Practice"
+      title="Simulator"
       under={drill.name}
       {...(up ? { up } : {})}
       aside={
@@ -225,7 +225,7 @@ function useLink(): PracticeLink | string {
 
 function Broken({ up, children }: { readonly up?: Href; readonly children: string }) {
   return (
-    <Screen title="Practice" {...(up ? { up } : {})}>
+    <Screen title="Simulator" {...(up ? { up } : {})}>
       <Note icon="help-circle" heading="This link does not lead to a drill">
         {children}
       </Note>
@@ -248,7 +248,7 @@ export function PracticeScreen() {
   const roster = useRoster().data;
   if (!isDrillId(id))
     return (
-      <Screen title="Practice" up="/drills">
+      <Screen title="Simulator" up="/drills">
         <Note icon="help-circle" heading="Not here">
           There is no such drill.
         </Note>

@@ -4,6 +4,7 @@ import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { sumOf, SUMS } from '@skelby/core/sums/sums';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
+import { View } from 'react-native';
 import type { Roster } from '@skelby/core/pages/pages';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { LongChoice } from '../../shared/forms/Choice';
@@ -24,7 +25,7 @@ function Sums({ roster }: { readonly roster: Roster }) {
   const sum = wanted ? sumOf(wanted) : wide ? SUMS[0] : undefined;
   const craftChoice =
     roster.craft.length === 0 ? (
-      <Words as="soft">No craft yet: a usual one is taken. Add yours under Kit.</Words>
+      <Words as="soft">No craft yet: a usual one is taken. Add yours under More.</Words>
     ) : (
       <LongChoice
         label="Craft"
@@ -34,22 +35,24 @@ function Sums({ roster }: { readonly roster: Roster }) {
       />
     );
   const card = sum ? (
-    <SumCard key={`${sum.id} ${craftId}`} sum={sum} given={sum.start(NOTHING, craft)} craft={craft} open />
+    <View nativeID="skelby-print">
+      <SumCard key={`${sum.id} ${craftId}`} sum={sum} given={sum.start(NOTHING, craft)} craft={craft} open />
+    </View>
   ) : null;
   if (sum && !wide)
     return (
-      <Screen title="Sums" up="/sums">
+      <Screen title="Figures" up="/sums">
         {card}
         {craftChoice}
       </Screen>
     );
   return (
-    <Screen title="Sums" aside={card}>
+    <Screen title="Figures" aside={card}>
       <Part heading="Before a flight">
         <Rows>
           <LinkRow
             href="/sums/card"
-            title="Go or no-go"
+            title="Flight card"
             under="Pilot, craft, site and wind on one card, to print"
           />
         </Rows>
@@ -76,7 +79,7 @@ function Sums({ roster }: { readonly roster: Roster }) {
 export function SumsScreen() {
   const roster = useRoster();
   return (
-    <Loaded query={roster} title="Sums">
+    <Loaded query={roster} title="Figures">
       {(data) => <Sums roster={data} />}
     </Loaded>
   );

@@ -68,7 +68,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
           onChange={setPicked}
           options={charts.map((chart) => ({
             value: chartName(chart),
-            label: `${chartName(chart)}${chart.curve.reachedAt === null ? '' : ' (there)'}`,
+            label: `${chartName(chart)}${chart.curve.reachedAt === null ? '' : ' (passed)'}`,
           }))}
         />
       ) : null}
@@ -142,7 +142,7 @@ function OutOfTheOrdinary({ page, worked }: { readonly page: WeaknessPage; reado
     <View style={{ gap: 4 }}>
       {isOpen(state) && !check?.passed ? (
         <ReasonForm
-          open="Sign early, before every rung is met"
+          open="Sign early, before every step is met"
           question="Why is it safe to sign now? This shows on the record."
           act="Sign early"
           busy={move.isPending}
@@ -227,7 +227,7 @@ function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
             <Charts page={page} worked={worked} />
           )}
           {clearance.state === 'withdrawn' ? null : (
-            <Part heading="Coverage">
+            <Part heading="Sides and winds">
               <CoverageGrid clearance={clearance} />
             </Part>
           )}

@@ -10,7 +10,7 @@ import { BAND_WORDS } from '../../shared/copy/copy';
 function because(why: WhyInPlan, drillId: DrillId, drillOf: FindWordedDrill): string {
   switch (why.because) {
     case 'key':
-      return 'Decides: its test reps clear the weakness';
+      return 'Its tests clear the weakness';
     case 'link':
       return `Breaks the chain at its first link: ${causeWords(why.causeId).name.toLowerCase()}`;
     case 'told': {

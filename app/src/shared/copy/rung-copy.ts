@@ -45,9 +45,9 @@ const evidenceSentence = (chart: Chart, rule: ClearingRule): string =>
 export function curveSentence(chart: Chart, rule: ClearingRule): string {
   const { curve } = chart;
   if (curve.scale === 'evidence') return evidenceSentence(chart, rule);
-  if (curve.reachedAt !== null) return `Limit reached at test rep ${curve.reachedAt}.`;
+  if (curve.reachedAt !== null) return `Passed at test rep ${curve.reachedAt}.`;
   if (curve.reps === 0) return `No test rep yet; ${curve.toGo} clean ones in a row would do.`;
-  return `After ${plural(curve.reps, 'test rep')}: ${curve.toGo === 1 ? 'one more clean one' : `${curve.toGo} clean ones in a row`} would reach the limit.`;
+  return `After ${plural(curve.reps, 'test rep')}: ${curve.toGo === 1 ? 'one more clean one' : `${curve.toGo} clean ones in a row`} would pass.`;
 }
 
 const cellName = (cell: CoverageCell): string => {

@@ -46,7 +46,7 @@ function drawnOf({ scores, limit, scale }: CurveChartProps['curve']): Drawn {
       limit,
       top: Math.max(limit, ...scores) * 1.12,
       labels: [],
-      limitLabel: 'Limit',
+      limitLabel: 'Pass',
     };
   const height = (evidence: number) => Math.log10(Math.max(evidence, LEAST_EVIDENCE) / LEAST_EVIDENCE);
   const decades = Math.ceil(height(limit) - 1e-9);

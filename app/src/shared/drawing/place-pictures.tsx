@@ -74,7 +74,7 @@ export const HomePicture: Of<HomeDrawing> = ({ d, say }) => {
   return (
     <PictureFrame
       height={140}
-      says={`Turned at ${say(d.distanceM)}; latest turn-back point on a full pack ${say(d.turnBackM)}.`}
+      says={`Turned at ${say(d.distanceM)}; latest turn-back point on a full battery ${say(d.turnBackM)}.`}
     >
       <G transform={`rotate(90 26 ${y})`}>
         <PilotFigure x={26} y={y} />

@@ -32,7 +32,7 @@ export const SUM_SENTENCES = {
   'sum.sight-unseen': 'No: beyond about {detectionM|m} it cannot even be seen.',
   'sum.sight-dot': 'No: it is a dot there. Attitude can be read out to about {attitudeM|m}.',
   'sum.sight-hardly': 'Hardly: past half of the {attitudeM|m} at which attitude can be read.',
-  'sum.home': '{answer} On a full pack, turn back by {turnBackM|m}.',
+  'sum.home': '{answer} On a full battery, turn back by {turnBackM|m}.',
   'sum.home-no-way': 'No: at this air speed it makes no way home against this wind.',
   'sum.home-yes': 'Yes, with {left} % left on landing.',
   'sum.home-no': 'No: home took {needed} % and it had {had} %.',

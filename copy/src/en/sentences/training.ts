@@ -95,7 +95,7 @@ export const TRAINING_SENTENCES = {
   'today.counts-here-too': '{drill|drill} is flown for another weakness today and counts here too.',
   'today.too-windy':
     "The wind is {windMps|v} and this pilot's limit {windLimitMps|v}: not today, or on the simulator.",
-  'today.decides-by-cases': 'Decides: up to {left} cases by lot today, at the craft.',
+  'today.decides-by-cases': 'Tested: up to {left} cases by lot today, at the craft.',
   'today.dose': '{drill|dose}',
 
   'block.practice': 'Practice {level|level}: about {atLevel|percent} should come off; {how}',
