@@ -59,6 +59,9 @@ test('craft, sites and flights are added and changed; what is wrong is named, an
   const pilot = await trainer.addPilot('Bente Krog');
   await page.goto('/craft/new');
   await page.getByLabel('Name', { exact: true }).fill('Hover 3');
+  await page.getByRole('radio', { name: /^Small trainer/ }).click();
+  await page.getByRole('button', { name: 'Figures and modes, usual for its kind' }).click();
+  await expect(page.getByLabel('Mass ready to fly, kg')).toHaveValue('0.15');
   await page.getByLabel('Mass ready to fly, kg').fill('heavy');
   await page.getByLabel('Widest span, m').fill('0.35');
   await page.getByLabel('Rotor radius, m').fill('0.105');
@@ -116,6 +119,7 @@ test('a trainer who walks out of signal on Today can open every other page, and 
   await context.setOffline(true);
   await page.reload();
   await expect(page.getByText("No connection: this phone's own copy")).toBeVisible();
+  await page.getByRole('link', { name: 'More' }).click();
   await page.getByRole('link', { name: 'Flights' }).click();
   await expect(page.getByText('Rates need what was flown, not only what broke.')).toBeVisible();
   await page.goto('/weakness/01900000-0000-7000-8000-00000000dead');
@@ -125,6 +129,7 @@ test('a trainer who walks out of signal on Today can open every other page, and 
   await page.getByRole('link', { name: 'Today' }).click();
   await page.getByRole('link', { name: 'Log a crash or near-miss' }).click();
   await expect(page.getByRole('heading', { name: 'Who was flying?' })).toBeVisible();
+  await page.getByRole('link', { name: 'More' }).click();
   await page.getByRole('link', { name: 'Flights' }).click();
   await context.setOffline(false);
   await expect(page.getByText('Rates need what was flown, not only what broke.')).toBeVisible();
@@ -209,7 +214,7 @@ const VIEWS: readonly { readonly name: string; readonly open: (page: Page) => Pr
     },
   },
   {
-    name: 'Kit',
+    name: 'More',
     open: async (page) => {
       await page.goto('/kit');
       await page.getByRole('heading', { name: 'Sites' }).waitFor();
@@ -404,8 +409,8 @@ test('by keys alone: a skip link, the heading after each page, one stop a group,
   await page.getByRole('link', { name: 'Pilots' }).click();
   await expect(page.getByRole('heading', { name: 'Pilots', level: 1 })).toBeFocused();
   await page.keyboard.press('Shift+Tab');
-  await page.getByRole('button', { name: 'Skip to the page' }).focus();
-  await expect(page.getByRole('button', { name: 'Skip to the page' })).toBeInViewport();
+  await page.getByRole('button', { name: 'Past the menu to the page' }).focus();
+  await expect(page.getByRole('button', { name: 'Past the menu to the page' })).toBeInViewport();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Pilots', level: 1 })).toBeFocused();
 

@@ -1,8 +1,10 @@
 import Feather from '@expo/vector-icons/Feather';
 import { useQueryClient } from '@tanstack/react-query';
-import { type Href, Link, Redirect, Slot, usePathname } from 'expo-router';
-import { useEffect, useRef, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { type Href, Link, Redirect, Slot, usePathname, useRouter } from 'expo-router';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { PilotsBeside } from '../features/pilots/Pilots';
+import { TodayBeside } from '../features/today/Today';
+import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { readAnewOnChange } from '../offline/live';
 import { keepPrefetching } from '../offline/prefetch/prefetch';
 import { OfflineStrip } from '../offline/ui/OfflineStrip';
@@ -17,6 +19,7 @@ import type { IconName } from '../shared/ui/Button';
 import { Loaded } from '../shared/ui/Loaded';
 import { Note } from '../shared/ui/Note';
 import { Screen, useIsWide } from '../shared/ui/Screen';
+import { listenForShortcuts } from '../shared/ui/shortcuts';
 import { themed, useTheme } from '../shared/ui/theme';
 import { Words } from '../shared/ui/Words';
 import { useMe } from '../offline/account-queries';
@@ -29,9 +32,9 @@ const PLACES: readonly {
 }[] = [
   { href: '/', label: 'Today', icon: 'sunrise', owns: /^\/$|^\/(log|occurrence|weakness|waiting|session)/ },
   { href: '/pilots', label: 'Pilots', icon: 'users', owns: /^\/pilots/ },
-  { href: '/flights', label: 'Flights', icon: 'send', owns: /^\/flights/ },
-  { href: '/sums', label: 'Sums', icon: 'compass', owns: /^\/sums/ },
-  { href: '/kit', label: 'Kit', icon: 'tool', owns: /^\/(kit|craft|sites|school|drills|account)/ },
+  { href: '/drills', label: 'Drills', icon: 'target', owns: /^\/drills/ },
+  { href: '/sums', label: 'Figures', icon: 'compass', owns: /^\/sums/ },
+  { href: '/kit', label: 'More', icon: 'menu', owns: /^\/(kit|flights|craft|sites|school|account|help)/ },
 ];
 
 const useStyles = themed((theme) => ({
@@ -39,6 +42,9 @@ const useStyles = themed((theme) => ({
   wide: { flexDirection: 'row' },
   hidden: { display: 'none' },
   page: { flex: 1, minWidth: 0 },
+  beside: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  list: { flexGrow: 0, flexShrink: 0, width: 360, borderRightWidth: 2, borderRightColor: theme.ink },
+  listIn: { padding: 16, gap: 22 },
   bar: { flexDirection: 'row', borderTopWidth: 2, borderTopColor: theme.ink, backgroundColor: theme.ground },
   rail: {
     width: 148,
@@ -141,6 +147,33 @@ function AskedFor({ isOpen, isPilot = false }: { readonly isOpen: boolean; reado
   );
 }
 
+/** From this width on a list stands beside one thing of it, px. */
+const DESK = 1440;
+const LISTS: readonly (readonly [RegExp, () => ReactNode])[] = [
+  [/^\/pilots\/[^/]+$/, () => <PilotsBeside />],
+  [/^\/(weakness|occurrence)\/[^/]+$/, () => <TodayBeside />],
+];
+
+/** The list that the open page is one of, on a desk. */
+function Beside() {
+  const styles = useStyles();
+  const path = usePathname();
+  const { width } = useWindowDimensions();
+  const list = width >= DESK ? LISTS.find(([of]) => of.test(path))?.[1] : undefined;
+  if (!list) return null;
+  return (
+    <ScrollView
+      style={styles.list}
+      contentContainerStyle={styles.listIn}
+      role="complementary"
+      aria-label="List"
+      tabIndex={-1}
+    >
+      {list()}
+    </ScrollView>
+  );
+}
+
 /** Pages of the school, and what is to be known on all of them. */
 function Pages() {
   const styles = useStyles();
@@ -156,7 +189,10 @@ function Pages() {
             You read here. What you enter is not taken.
           </Words>
         )}
-        <AskedFor isOpen={mayBeHere} />
+        <View style={styles.beside}>
+          <Beside />
+          <AskedFor isOpen={mayBeHere} />
+        </View>
       </View>
     </DrillBookProvider>
   );
@@ -186,7 +222,7 @@ function SkipLink() {
       onPress={() => document.querySelector<HTMLElement>('[role="main"] [role="heading"]')?.focus()}
       style={isSeen ? styles.skip : styles.skipHidden}
     >
-      <Words as="strong">Skip to the page</Words>
+      <Words as="strong">Past the menu to the page</Words>
     </Pressable>
   );
 }
@@ -225,6 +261,11 @@ export function Frame() {
     [client, accountId, isPilot],
   );
   useEffect(() => (accountId ? readAnewOnChange(client) : undefined), [client, accountId]);
+  const router = useRouter();
+  useEffect(
+    () => (accountId && !isPilot ? listenForShortcuts(window, (href) => router.push(href)) : undefined),
+    [accountId, isPilot, router],
+  );
 
   if (me.data === null)
     return <Redirect href={{ pathname: '/sign-in', params: wanted === '/' ? {} : { next: wanted } }} />;

@@ -1,9 +1,11 @@
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { type ReactNode, useEffect, useState } from 'react';
 import { ApiProblem } from '../shared/api/client';
+import { reach } from '../shared/api/reach';
 import { KEPT_MS, keepQueries } from '../offline/prefetch/kept-queries';
 import { useOwnFonts } from '../shared/ui/fonts';
 import { listenForKeysOfRoles } from '../shared/ui/keys-of-roles';
+import { guardAgainstBounces } from '../shared/ui/no-bounce';
 
 const RETRIES = 2;
 
@@ -41,6 +43,8 @@ export function Providers({ children }: { readonly children: ReactNode }) {
       }),
   );
   useEffect(listenForKeysOfRoles, []);
+  useEffect(() => guardAgainstBounces(window), []);
+  useEffect(() => reach.listen(window), []);
   const [restored, setRestored] = useState(false);
   // A browser that keeps nothing for us (a private window, say) starts with nothing.
   useEffect(() => {

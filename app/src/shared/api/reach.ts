@@ -13,6 +13,18 @@ class Reach {
     this.set(false);
   }
 
+  /** The browser itself says when the line goes and comes back. @returns stops listening */
+  listen(page: Window): () => void {
+    const [gone, back] = [() => this.lost(), () => this.found()];
+    if (page.navigator.onLine === false) gone();
+    page.addEventListener('offline', gone);
+    page.addEventListener('online', back);
+    return () => {
+      page.removeEventListener('offline', gone);
+      page.removeEventListener('online', back);
+    };
+  }
+
   readonly subscribe = this.listeners.subscribe;
 
   readonly now = (): boolean => this.isLost;

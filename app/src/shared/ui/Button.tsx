@@ -18,6 +18,7 @@ export type IconName = ComponentProps<typeof Feather>['name'];
 
 const useStyles = themed((theme) => ({
   base: {
+    maxWidth: '100%',
     minHeight: TOUCH,
     paddingHorizontal: 18,
     paddingVertical: 10,
@@ -32,7 +33,8 @@ const useStyles = themed((theme) => ({
   solid: { backgroundColor: theme.ink, borderColor: theme.ink },
   quiet: { borderColor: 'transparent', justifyContent: 'flex-start', paddingHorizontal: 0 },
   pressed: { opacity: 0.7 },
-  disabled: { opacity: 0.55 },
+  // Readable all the same: it often says what is missing.
+  disabled: { backgroundColor: theme.ground, borderStyle: 'dashed', borderColor: theme.rule },
   label: { flexShrink: 1, textAlign: 'center' },
   quietLabel: { textDecorationLine: 'underline', textAlign: 'left' },
 }));
@@ -55,10 +57,22 @@ interface ButtonProps extends ButtonLook {
   readonly says?: string;
 }
 
-function Face({ label, kind = 'plain', icon, large = false }: ButtonLook) {
+function Face({
+  label,
+  kind = 'plain',
+  icon,
+  large = false,
+  disabled = false,
+}: ButtonLook & { readonly disabled?: boolean }) {
   const styles = useStyles();
   const theme = useTheme();
-  const ink = kind === 'main' ? theme.onAccent : kind === 'solid' ? theme.ground : theme.ink;
+  const ink = disabled
+    ? theme.soft
+    : kind === 'main'
+      ? theme.onAccent
+      : kind === 'solid'
+        ? theme.ground
+        : theme.ink;
   return (
     <>
       {icon ? <Feather name={icon} size={22} color={ink} aria-hidden /> : null}
@@ -92,7 +106,7 @@ export function Button({ onPress, disabled = false, pressed, says, style, ...loo
         style,
       ]}
     >
-      <Face {...look} />
+      <Face {...look} disabled={disabled} />
     </Pressable>
   );
 }

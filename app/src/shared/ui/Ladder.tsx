@@ -8,9 +8,9 @@ import { Words } from './Words';
 
 export const RUNG_NAMES: Readonly<Record<RungId, string>> = {
   test: 'Test',
-  coverage: 'Coverage',
+  coverage: 'Sides and winds',
   days: 'Days',
-  kept: 'Kept',
+  kept: 'Check',
   signed: 'Signed',
 };
 
@@ -24,7 +24,10 @@ const useStyles = themed((theme) => ({
     gap: 5,
   },
   smallRung: { height: 5, backgroundColor: theme.shade },
-  fill: { backgroundColor: theme.ink, height: '100%' },
+  // A border, since a forced palette keeps no background.
+  fill: { borderColor: theme.ink },
+  smallFill: { borderTopWidth: 5 },
+  largeFill: { borderTopWidth: 12 },
   large: { borderLeftWidth: 0 },
   step: { flexDirection: 'row', minHeight: 66 },
   rails: {
@@ -51,10 +54,10 @@ export function SmallLadder({ shares }: { readonly shares: readonly number[] }) 
   const styles = useStyles();
   const met = shares.filter((share) => share >= 1).length;
   return (
-    <View style={styles.small} role="img" aria-label={`${met} of ${RUNGS.length} rungs`}>
+    <View style={styles.small} role="img" aria-label={`${met} of ${RUNGS.length} steps`}>
       {[...shares].reverse().map((share, i) => (
         <View key={RUNGS[RUNGS.length - 1 - i]} style={styles.smallRung}>
-          <View style={[styles.fill, { width: widthOf(share) }]} />
+          <View style={[styles.fill, styles.smallFill, { width: widthOf(share) }]} />
         </View>
       ))}
     </View>
@@ -72,12 +75,12 @@ export interface LargeRung {
 export function LargeLadder({ rungs }: { readonly rungs: readonly LargeRung[] }) {
   const styles = useStyles();
   return (
-    <View role="list" aria-label="Rungs of clearance">
+    <View role="list" aria-label="Steps to clearance">
       {[...rungs].reverse().map((rung) => (
         <View key={rung.id} style={styles.step} role="listitem">
           <View style={styles.rails}>
             <View style={styles.rung}>
-              <View style={[styles.fill, { width: widthOf(rung.share) }]} />
+              <View style={[styles.fill, styles.largeFill, { width: widthOf(rung.share) }]} />
             </View>
           </View>
           <View style={styles.words}>

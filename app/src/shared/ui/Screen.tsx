@@ -1,8 +1,11 @@
 import Feather from '@expo/vector-icons/Feather';
-import { type Href, useRouter } from 'expo-router';
+import { type Href, Link, usePathname } from 'expo-router';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
+import { rightOfAddress } from '../api/right-of-address';
+import { useMay } from '../api/use-may';
 import { themed, TOUCH, useTheme, WIDE } from './theme';
+import { useGoBack } from './use-go-back';
 import { Words } from './Words';
 
 const useStyles = themed((theme) => ({
@@ -17,6 +20,7 @@ const useStyles = themed((theme) => ({
     minHeight: TOUCH,
   },
   back: { width: TOUCH, height: TOUCH, marginLeft: -16, alignItems: 'center', justifyContent: 'center' },
+  help: { width: 44, height: TOUCH, marginRight: -10, alignItems: 'center', justifyContent: 'center' },
   titles: { flex: 1 },
   content: { paddingHorizontal: 16, paddingBottom: 32, gap: 22, maxWidth: 1240 },
   columns: { flexDirection: 'row', gap: 40, alignItems: 'flex-start' },
@@ -28,6 +32,22 @@ const useStyles = themed((theme) => ({
 }));
 
 export const useIsWide = (): boolean => useWindowDimensions().width >= WIDE;
+
+/** To what the screen is for, and the words on it. */
+function HelpLink() {
+  const styles = useStyles();
+  const theme = useTheme();
+  const path = usePathname();
+  const may = useMay(rightOfAddress('/help'));
+  if (!may || path === '/help') return null;
+  return (
+    <Link href={`/help?of=${path}`} asChild>
+      <Pressable aria-label="Help" style={styles.help}>
+        <Feather name="help-circle" size={24} color={theme.ink} />
+      </Pressable>
+    </Link>
+  );
+}
 
 interface ScreenProps {
   readonly title: string;
@@ -48,11 +68,13 @@ interface ScreenProps {
 export function Screen({ title, under, up, children, aside, topic, end, foot }: ScreenProps) {
   const styles = useStyles();
   const theme = useTheme();
-  const router = useRouter();
+  const goBack = useGoBack(up);
   const wide = useIsWide();
   const page = useRef<ScrollView>(null);
   useEffect(() => {
     page.current?.scrollTo({ y: 0, animated: false });
+    // On a low screen the whole page scrolls.
+    window.scrollTo?.(0, 0);
   }, [topic]);
   const heading = useRef<HTMLElement>(null);
   useEffect(() => {
@@ -61,11 +83,7 @@ export function Screen({ title, under, up, children, aside, topic, end, foot }: 
     const active = document.activeElement;
     if (active === document.body || active?.closest('[role="navigation"]'))
       heading.current?.focus({ preventScroll: true });
-  }, [title]);
-  const goBack = () => {
-    if (router.canGoBack()) router.back();
-    else if (up) router.replace(up);
-  };
+  }, [title, topic]);
   return (
     <View style={styles.screen} role="main">
       <View style={styles.head}>
@@ -81,6 +99,7 @@ export function Screen({ title, under, up, children, aside, topic, end, foot }: 
           {under ? <Words as="soft">{under}</Words> : null}
         </View>
         {end}
+        <HelpLink />
       </View>
       <ScrollView
         ref={page}

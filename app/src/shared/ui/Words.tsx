@@ -2,13 +2,16 @@ import type { ReactNode, RefObject } from 'react';
 import { Text, type TextProps } from 'react-native';
 import { FONT, themed } from './theme';
 
+/** About 75 signs: longer lines lose the eye. */
+const LINE = 640;
+
 const useStyles = themed((theme) => ({
   title: { fontFamily: FONT.bold, fontSize: 27, lineHeight: 33, color: theme.ink },
   heading: { fontFamily: FONT.bold, fontSize: 20, lineHeight: 27, color: theme.ink },
   large: { fontFamily: FONT.bold, fontSize: 24, lineHeight: 30, color: theme.ink },
-  body: { fontFamily: FONT.plain, fontSize: 17, lineHeight: 25, color: theme.ink },
+  body: { fontFamily: FONT.plain, fontSize: 17, lineHeight: 25, color: theme.ink, maxWidth: LINE },
   strong: { fontFamily: FONT.bold, fontSize: 17, lineHeight: 25, color: theme.ink },
-  soft: { fontFamily: FONT.plain, fontSize: 16, lineHeight: 23, color: theme.soft },
+  soft: { fontFamily: FONT.plain, fontSize: 16, lineHeight: 23, color: theme.soft, maxWidth: LINE },
   figure: {
     fontFamily: FONT.bold,
     fontVariant: ['tabular-nums'],
@@ -17,6 +20,9 @@ const useStyles = themed((theme) => ({
     color: theme.ink,
   },
 }));
+
+/** Said to whoever listens, and not shown: whoever looks sees it otherwise. */
+export const UNSEEN = { position: 'absolute', width: 1, height: 1, overflow: 'hidden' } as const;
 
 interface WordsProps extends TextProps {
   readonly as?: 'title' | 'heading' | 'large' | 'body' | 'strong' | 'soft' | 'figure';

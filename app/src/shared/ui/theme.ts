@@ -1,4 +1,4 @@
-import { StyleSheet, useColorScheme } from 'react-native';
+import { Platform, StyleSheet, useColorScheme } from 'react-native';
 
 /**
  * Read in sunlight: ink on ground is at least 7:1 for all text, and state shows by shape and word
@@ -37,6 +37,29 @@ const DARK: Theme = {
 
 export const useTheme = (): Theme => (useColorScheme() === 'dark' ? DARK : LIGHT);
 
+/** What a browser calls its usual size of text, px: what is drawn at that many follows whatever it is set to. */
+const USUAL_TEXT_PX = 16;
+const SIZES = ['fontSize', 'lineHeight'] as const;
+
+/** Sizes of text in units of the browser's own, so that who reads large there reads large here. */
+function followingTheBrowser<T extends object>(styles: T): T {
+  if (Platform.OS !== 'web') return styles;
+  return Object.fromEntries(
+    Object.entries(styles as Record<string, Record<string, unknown>>).map(([name, style]) => [
+      name,
+      {
+        ...style,
+        ...Object.fromEntries(
+          SIZES.flatMap((size) => {
+            const px = style[size];
+            return typeof px === 'number' ? [[size, `${px / USUAL_TEXT_PX}rem`]] : [];
+          }),
+        ),
+      },
+    ]),
+  ) as T;
+}
+
 /** Styles that depend on the theme, made once for each. */
 export function themed<T extends StyleSheet.NamedStyles<T>>(
   make: (theme: Theme) => T & StyleSheet.NamedStyles<T>,
@@ -46,7 +69,7 @@ export function themed<T extends StyleSheet.NamedStyles<T>>(
     const theme = useTheme();
     let styles = made.get(theme);
     if (!styles) {
-      styles = StyleSheet.create(make(theme));
+      styles = StyleSheet.create(followingTheBrowser(make(theme)));
       made.set(theme, styles);
     }
     return styles;
