@@ -21,6 +21,7 @@ import { sayShare } from './accuracy';
 import { measureAccuracy } from './ranking';
 import { sayManySchools } from './many-schools';
 import { measureMix, sayMix } from './mix';
+import { measureHand, sayHand } from './hand';
 import { sayHundredfold } from './hundredfold';
 import { sayRepCost } from './rep-cost';
 import { sayTrust } from './trust';
@@ -28,6 +29,11 @@ import { flyWhole } from './whole';
 import { sayWhy } from './why';
 
 const row = (what: string, figure: string) => say(`${what.padEnd(68)}${figure}`);
+/** A heading, and a line for each figure under it. */
+function rows([heading, ...figures]: readonly (readonly [what: string, figure: string])[]): void {
+  say(`\n${heading?.[0] ?? ''}`);
+  for (const [what, figure] of figures) row(what, figure);
+}
 const ms = (value: number) => `${value.toFixed(0)} ms`;
 
 /** Seconds from starting `./skelby demo` to its address being printed. */
@@ -169,13 +175,8 @@ const WITH_THE_APP: Readonly<Record<string, (running: Running) => Promise<void>>
         `p50 ${ms(api.p50)}   p95 ${ms(api.p95)}   p99 ${ms(api.p99)}   (${api.answered} answered, ${api.failed} failed)`,
       );
   },
-  async mix({ base, pid }) {
-    const mix = await measureMix(base, pid);
-    say(
-      `\nDemo school, 40 % Today, 25 % a weakness, 25 % a rep, 10 % an entry: 50 requests a second for ${mix.seconds} s`,
-    );
-    for (const [what, figure] of sayMix(mix)) row(what, figure);
-  },
+  hand: async ({ base, chromium }) => rows(sayHand(await measureHand(base, chromium))),
+  mix: async ({ base, pid }) => rows(sayMix(await measureMix(base, pid))),
   async exchange({ base, pid }) {
     const exchange = await measureExchange(base, pid);
     say(`\nOccurrences as a file: ${exchange.rows} rows, ${exchange.fileMb.toFixed(1)} MB`);
