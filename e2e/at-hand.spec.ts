@@ -56,10 +56,12 @@ test('on a low screen head, foot and bar scroll with the page, which fits its wi
 test("text follows the browser's own size, and the page still fits", async ({ trainer, page }) => {
   await trainer.today();
   const size = () =>
-    page
-      .getByRole('heading', { level: 1 })
-      .evaluate((heading) => parseFloat(getComputedStyle(heading).fontSize));
-  const before = await size();
+    page.evaluate(() => {
+      const heading = document.querySelector('[role="main"] h1');
+      return heading ? Math.round(parseFloat(getComputedStyle(heading).fontSize)) : null;
+    });
+  await expect.poll(size).not.toBeNull();
+  const before = (await size())!;
   for (const address of ['/', '/pilots', '/drills/tail-in-hover', '/sums', '/kit']) {
     await page.goto(address);
     await page.evaluate(() => {
@@ -67,7 +69,7 @@ test("text follows the browser's own size, and the page still fits", async ({ tr
     });
     await page.getByRole('heading', { level: 1 }).waitFor();
     await page.waitForTimeout(300);
-    expect([address, Math.round(await size())]).toEqual([address, Math.round(before * 2)]);
+    await expect.poll(size, { message: address }).toBe(before * 2);
     expect([address, await isNarrow(page)]).toEqual([address, true]);
   }
 });

@@ -282,7 +282,7 @@ test("a pilot's own page: by the link alone, with what is theirs; what they tell
 
 test('on watch misses in a row limit the pilot again and ask for a check', async ({ trainer, page }) => {
   await drilled(trainer, page, 'Sten Moe');
-  await page.getByRole('button', { name: 'Sign early, before every rung is met' }).click();
+  await page.getByRole('button', { name: 'Sign early, before every step is met' }).click();
   await page.getByLabel(/Why is it safe to sign now/).fill('Seen on the line with the crew.');
   await page.getByRole('button', { name: 'Sign early', exact: true }).click();
   await expect(page.getByText(/Next check in 7 days/).first()).toBeVisible();

@@ -24,6 +24,17 @@ test('a form half filled in is there after a reload, is offered by name on Today
     .first()
     .click();
   await expect(page.getByLabel('Wind limit, m/s')).toHaveValue('7.5');
+  // Thrown away by a slip, it is brought back.
+  await trainer.today();
+  const drop = page.getByRole('button', { name: new RegExp(`^Throw away: .*${pilot}`) });
+  await drop.click();
+  await expect(drop).toBeHidden();
+  await page.getByRole('button', { name: /^Thrown away: .* Bring it back$/ }).click();
+  await page
+    .getByRole('link', { name: new RegExp(`${pilot}.*`) })
+    .first()
+    .click();
+  await expect(page.getByLabel('Wind limit, m/s')).toHaveValue('7.5');
   await page.getByRole('button', { name: 'Begin again from what is saved' }).click();
   await expect(page.getByLabel('Wind limit, m/s')).toHaveValue('2');
   await page.getByLabel('Wind limit, m/s').fill('3');

@@ -181,6 +181,7 @@ test('without signal the entry waits on the phone, outlives a second entry, and 
   await trainer.today();
   await trainer.carriesAll();
   await page.getByRole('link', { name: 'Log a crash or near-miss' }).click();
+  await trainer.findPilot(pilot);
   await page.getByRole('button', { name: pilot }).click();
   await page.getByRole('button', { name: 'Near-miss', exact: true }).click();
   await page.getByRole('button', { name: /^Person and surroundings/ }).click();

@@ -12,7 +12,7 @@ test('a student takes off with a loose rotor, and is cleared eleven days later; 
   await trainer.log(pilot, 'Crash', 'Person and surroundings', 'Craft fault');
   await trainer.confirm('Craft fault');
   await expect(page.getByText('Craft grounded until inspected.')).toBeVisible();
-  await expect(page.getByRole('link', { name: /^1\. Pre-flight aloud Decides/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^1\. Pre-flight aloud Its tests clear/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /^2\. Hover check/ })).toBeVisible();
 
   // Two days of test reps.
@@ -272,7 +272,7 @@ test('signing early asks why and shows on the record; it can be undone, and noth
   await trainer.today();
   await trainer.log(pilot, 'Near-miss', 'Stick handling', 'Over-control');
   await trainer.confirm('Over-control');
-  await page.getByRole('button', { name: 'Sign early, before every rung is met' }).click();
+  await page.getByRole('button', { name: 'Sign early, before every step is met' }).click();
   await page.getByRole('button', { name: 'Sign early', exact: true }).click();
   await expect(page.getByText('! Reason is empty: say why in a few words.')).toBeVisible();
   await page

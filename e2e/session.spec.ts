@@ -98,7 +98,7 @@ test.describe('a session', () => {
     await page.getByLabel('Wind now', { exact: true }).fill('3');
     await page.getByLabel('Wind now', { exact: true }).blur();
     await page.getByRole('button', { name: 'To go or no-go' }).click();
-    await expect(page.getByRole('button', { name: /not in order yet/ })).toBeDisabled();
+    await expect(page.getByRole('button', { name: /no-go|still to look at/ })).toBeDisabled();
     await page.getByRole('button', { name: 'Go all the same' }).click();
     await page.getByRole('button', { name: 'Go', exact: true }).click();
     await expect(page.getByText(/Reason is empty/)).toBeVisible();

@@ -20,7 +20,7 @@ import { Loaded } from '../shared/ui/Loaded';
 import { Note } from '../shared/ui/Note';
 import { Screen, useIsWide } from '../shared/ui/Screen';
 import { listenForShortcuts } from '../shared/ui/shortcuts';
-import { themed, useTheme } from '../shared/ui/theme';
+import { themed, TOUCH, useTheme } from '../shared/ui/theme';
 import { Words } from '../shared/ui/Words';
 import { useMe } from '../offline/account-queries';
 
@@ -86,7 +86,7 @@ const useStyles = themed((theme) => ({
     borderColor: theme.ink,
     backgroundColor: theme.ground,
   },
-  skipHidden: { position: 'absolute', top: -200, left: 4 },
+  skipHidden: { position: 'absolute', top: -200, left: 4, minHeight: TOUCH },
 }));
 
 function Places({ rail }: { readonly rail: boolean }) {

@@ -62,12 +62,15 @@ function NumberOf({ chosen, put, name, label, si, step }: NumberProps) {
       error={
         isWithin(name, value) || (value === null && mayBeOpen(name))
           ? undefined
-          : `${label}: give a number from ${Math.round(least)} to ${Math.round(most)} ${unit(si)}.`
+          : `${label}: give a number from ${shown(least)} to ${shown(most)} ${unit(si)}.`
       }
       onChange={(typed) => put({ [name]: typed === null ? null : to(typed, si) } as Partial<Chosen>)}
     />
   );
 }
+
+/** A limit as it is, to a tenth: a rounded one would let nothing in that it names. */
+const shown = (limit: number): number => Number(limit.toFixed(1));
 
 const optionsOf = (all: readonly { readonly id: string; readonly name: string }[]) =>
   all.map(({ id, name }) => ({ value: id, label: name }));

@@ -120,7 +120,14 @@ function Details({ draft, roster }: StepProps) {
   ]
     .filter(Boolean)
     .join(' · ');
-  return <Words as="soft">{`${facts}. From the last flight; change it later if it was otherwise.`}</Words>;
+  const isFromFlight = draft.craftId !== null || draft.siteId !== null || draft.windMps !== null;
+  return (
+    <Words as="soft">
+      {isFromFlight
+        ? `${facts}. From the last flight; change it later if it was otherwise.`
+        : `${facts}. Craft, site and wind can be added later.`}
+    </Words>
+  );
 }
 
 const TITLES: Readonly<Record<LogStep, string>> = {
@@ -206,7 +213,7 @@ function footOf(step: LogStep, go: StepProps['go'], save: () => void) {
 export function Log() {
   const params = useLocalSearchParams<{ step: string; pilot?: string }>();
   const roster = useRoster();
-  const { draft, change, drop, take } = useLogDraft();
+  const { draft, change, throwAway, take } = useLogDraft();
   const way = useLogWay();
   const [sending, setSending] = useState(false);
   const [renaming, setRenaming] = useState(false);
@@ -220,7 +227,7 @@ export function Log() {
     if (asked && !unfinished) change(forPilot(asked));
   }, [asked, change, unfinished]);
 
-  if (sending) return <Saving />;
+  if (sending || way.isLeaving) return <Saving />;
   if (!isStep(params.step)) return <Redirect href={way.at('pilot')} />;
   const step = params.step;
   const lacking = params.pilot && draft.pilotId === null ? null : missing(draft, step);
@@ -254,7 +261,7 @@ export function Log() {
                 draft={draft}
                 who={who}
                 onGoOn={() => way.on(missing(draft, 'save') ?? 'save')}
-                onDrop={drop}
+                onDrop={throwAway}
                 onOtherPilot={() => setRenaming(true)}
               />
             ) : null}
@@ -270,7 +277,7 @@ export function Log() {
                 causeId={draft.causeId}
                 onNote={(note) => change({ note })}
                 onDrop={() => {
-                  drop();
+                  throwAway();
                   way.leave('/');
                 }}
               />

@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { sayTime } from '../../shared/copy/dates';
-import { forget } from '../../shared/storage/storage';
-import { unfinishedHere } from '../../shared/storage/use-draft';
+import { lastThrown, throwAway, undoThrowing, unfinishedHere } from '../../shared/storage/use-draft';
 import { Button } from '../../shared/ui/Button';
 import { LinkRow, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';
@@ -15,13 +14,25 @@ const AT_FIRST = 3;
 export function NotFinished() {
   const [all, setAll] = useState(unfinishedHere);
   const { pilots = [] } = useRoster().data ?? {};
-  if (all.length === 0) return null;
+  const thrown = lastThrown();
+  if (all.length === 0 && thrown === null) return null;
   const drop = (under: string) => {
-    forget(under);
+    throwAway(under);
     setAll(unfinishedHere());
   };
   return (
     <Part heading="Not finished">
+      {thrown ? (
+        <Button
+          kind="quiet"
+          icon="corner-up-left"
+          label={`Thrown away: ${thrown}. Bring it back`}
+          onPress={() => {
+            undoThrowing();
+            setAll(unfinishedHere());
+          }}
+        />
+      ) : null}
       <Rows atFirst={AT_FIRST}>
         {all.map(({ under, what, pilotId, href, at }) => {
           const title = [what, pilots.find((pilot) => pilot.id === pilotId)?.name]

@@ -1,4 +1,4 @@
-import { addDays } from '@skelby/core/vocabulary/day';
+import { addDays, type Day, daysBetween } from '@skelby/core/vocabulary/day';
 import { useMay } from '../../shared/api/use-may';
 import { causeWords } from '@skelby/copy/causes';
 import { type ReactNode, useDeferredValue } from 'react';
@@ -11,7 +11,7 @@ import { Note } from '../../shared/ui/Note';
 import { LinkRow, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { sayDay, todayHere } from '../../shared/copy/dates';
-import { grouped } from '../../shared/copy/copy';
+import { grouped, plural } from '../../shared/copy/copy';
 import { debriefRow } from './debrief-row';
 import { inOrder, type TodayWeakness } from './in-order';
 import { NotFinished } from './NotFinished';
@@ -86,6 +86,13 @@ function ToDebrief({
 
 const cause = (line: TodayWeakness) => causeWords(line.causeId).name;
 
+const WEEK_DAYS = 7;
+/** How late a check is, once that is a week and more. */
+function lateWords(from: Day): string {
+  const weeks = Math.floor(daysBetween(from, todayHere()) / WEEK_DAYS);
+  return weeks < 1 ? '' : `, ${plural(weeks, 'week')} late`;
+}
+
 interface DueNowProps {
   readonly list: Pick<TodayList, 'toDebrief' | 'weaknesses'>;
   /** So many more there are to debrief. */
@@ -110,7 +117,7 @@ function DueNow({ list, left }: DueNowProps) {
       <Group
         heading="Check due"
         lines={checks}
-        under={(line) => `${cause(line)}. Due ${sayDay(line.checkFrom!)}.`}
+        under={(line) => `${cause(line)}. Due ${sayDay(line.checkFrom!)}${lateWords(line.checkFrom!)}.`}
       />
       <ToDebrief heading="To debrief, of before" occurrences={older} left={left} />
       {older.length > 0 && left === 0 ? (

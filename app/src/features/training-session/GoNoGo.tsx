@@ -68,7 +68,7 @@ export function GoNoGo(props: GoProps) {
           <Button
             kind="main"
             icon="play"
-            label={open.length === 0 ? 'Go' : `${open.length} not in order yet`}
+            label={goWords(open)}
             disabled={open.length > 0 || busy}
             onPress={() => go('')}
           />
@@ -104,6 +104,16 @@ export function GoNoGo(props: GoProps) {
       ) : null}
     </Screen>
   );
+}
+
+/** What is still to be looked at is no fault yet. */
+function goWords(open: readonly { readonly go?: boolean | null }[]): string {
+  if (open.length === 0) return 'Go';
+  const wrong = open.filter(({ go }) => go === false).length;
+  const unseen = open.length - wrong;
+  return [wrong > 0 ? `${wrong} no-go` : null, unseen > 0 ? `${unseen} still to look at` : null]
+    .filter(Boolean)
+    .join(', ');
 }
 
 /** Longest text of an item on the record. */

@@ -122,7 +122,7 @@ function Asked({ form, questions, kinds, errorOf, onKind }: AskedProps) {
         <KindPicker
           kinds={kinds}
           onPick={(fields) => {
-            for (const [name, value] of Object.entries(fields)) form.setValue(name, value ?? '');
+            for (const [name, value] of Object.entries(fields)) form.setValue(name, value);
             onKind();
           }}
         />

@@ -71,7 +71,7 @@ export const hasProgress = (draft: LogDraft): boolean => draft.kind !== null || 
 
 /** The entry that this tab was in the middle of; one that was hardly begun long ago gives way to a new one. */
 export function useLogDraft() {
-  const { draft, change, drop } = useDraft<LogDraft>({
+  const { draft, change, drop, throwAway } = useDraft<LogDraft>({
     name: NAME,
     begin: begun,
     goOn: (last) => (hasProgress(last) || !isOld(last) ? last : null),
@@ -85,7 +85,7 @@ export function useLogDraft() {
     drop();
     return draft;
   }, [draft, drop]);
-  return { draft, change, drop, take };
+  return { draft, change, throwAway, take };
 }
 
 /** Begins an entry with what is known where it happened; the log goes on from there. */

@@ -69,6 +69,8 @@ export interface Draft<T> {
   readonly change: (part: Partial<T> | ((last: T) => T)) => void;
   /** Begins anew; nothing stays kept. */
   readonly drop: () => void;
+  /** Begins anew, and what was there can be brought back. */
+  readonly throwAway: () => void;
   /** It was sent: nothing stays kept, and the screen shows it until it is left. */
   readonly sent: () => void;
 }
@@ -92,6 +94,10 @@ export function useDraft<T extends object>(kind: DraftKind<T>): Draft<T> {
     [name],
   );
   const sent = useCallback(() => forget(ofTab(name, thisTab())), [name]);
+  const throwOwn = useCallback(() => {
+    throwAway(ofTab(name, thisTab()));
+    setDraft(how.current.begin());
+  }, [name]);
   const drop = useCallback(() => {
     sent();
     setDraft(how.current.begin());
@@ -101,7 +107,28 @@ export function useDraft<T extends object>(kind: DraftKind<T>): Draft<T> {
     () => whenForgottenElsewhere(ofTab(name, thisTab()), () => setDraft(how.current.begin())),
     [name],
   );
-  return { draft, change, drop, sent };
+  return { draft, change, drop, throwAway: throwOwn, sent };
+}
+
+/** What was thrown away last, until the page is left for good: one tap brings it back. */
+let thrown: { readonly under: string; readonly was: KeptDraft<unknown> } | null = null;
+
+/** Throws away what is kept under a name. */
+export function throwAway(under: string): void {
+  const was = kept<KeptDraft<unknown>>(under);
+  if (was) thrown = { under, was };
+  forget(under);
+}
+
+/** What can be brought back; null: nothing. */
+export const lastThrown = (): string | null => thrown?.was.about?.what ?? null;
+
+/** Brings back what was thrown away last, in this tab. */
+export function undoThrowing(): void {
+  if (!thrown) return;
+  keep(ofTab(thrown.under.replace(/@[^@]+$/, ''), thisTab()), thrown.was);
+  sayHere();
+  thrown = null;
 }
 
 export interface Unfinished extends About {
