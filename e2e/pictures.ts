@@ -136,7 +136,7 @@ const PICTURES: readonly Picture[] = [
     name: 'counter',
     open: (page) =>
       weakness(/Oska Merrin.*Yaw tumble/)(page).then(async () => {
-        await page.getByRole('link', { name: /Power turn Decides/ }).click();
+        await page.getByRole('link', { name: /Power turn Its tests clear/ }).click();
         await page.getByRole('img', { name: /test rep/ }).waitFor();
       }),
   },
