@@ -1,11 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { type BrowserContext, expect, type Locator, type Page, test as base } from '@playwright/test';
+import { AS_FAST_AS_A_HAND_MS, pressAsAHand } from './as-a-hand';
 
 /** A trainer with a phone: what the browser tests do, in the trade's words. */
-
-/** Nobody means two taps that come sooner. */
-const AS_FAST_AS_A_HAND_MS = 400;
 
 /** Presses one of the buttons that count, as a hand would: never so soon that it is taken for a bounce. */
 export async function tap(page: Page, name: string): Promise<void> {
@@ -19,27 +17,6 @@ export async function tapMet(page: Page): Promise<void> {
   await page.waitForTimeout(100);
   const asked = page.getByRole('button', { name: 'Flown before: count it' });
   if (await asked.isVisible()) await tap(page, 'Flown before: count it');
-}
-
-/**
- * Every press waits as long as a hand takes from one place to the next: two on the same spot, one upon the other, are taken
- * for a bounce of the thumb.
- */
-function pressAsAHand(page: Page): void {
-  const locators = Object.getPrototypeOf(page.locator('body')) as Locator & { isPaced?: true };
-  if (locators.isPaced) return;
-  locators.isPaced = true;
-  let lastMs = 0;
-  const press = locators.click;
-  locators.click = async function click(this: Locator, ...how: Parameters<Locator['click']>) {
-    const restMs = AS_FAST_AS_A_HAND_MS - (performance.now() - lastMs);
-    if (restMs > 0)
-      await new Promise((resolve) => {
-        setTimeout(resolve, restMs);
-      });
-    await press.apply(this, how);
-    lastMs = performance.now();
-  };
 }
 
 const SUFFIX = () => randomUUID().slice(0, 6);

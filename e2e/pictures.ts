@@ -1,6 +1,7 @@
 import { rmSync } from 'node:fs';
 import path from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import { pressAsAHand } from './as-a-hand';
 import { loadDemo } from '../server/src/demo/load';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { buildApp } from '../tools/build-app';
@@ -233,6 +234,7 @@ export async function takePictures(): Promise<number> {
         });
         if (!answer.ok()) throw new CannotGoOn(`Sign-in answered ${answer.status()}.`);
         const page = await context.newPage();
+        pressAsAHand(page);
         await picture.open(page);
         await page.getByText('Loading …').waitFor({ state: 'hidden' });
         await page.evaluate(() => document.fonts.ready);
