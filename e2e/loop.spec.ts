@@ -37,7 +37,7 @@ test('a student takes off with a loose rotor, and is cleared eleven days later; 
     await page.getByRole('button', { name: 'Back' }).click();
   }
   await expect(page.getByText('Check in 7 days. Practice now would move it.')).toBeVisible();
-  await expect(page.getByText(/Test ✓|Coverage ✓|Days ✓/)).toHaveCount(3);
+  await expect(page.getByText(/Test ✓|Sides and winds ✓|Days ✓/)).toHaveCount(3);
 
   // The check, seven days on.
   await trainer.on(daysAgo(11));
