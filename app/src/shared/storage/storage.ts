@@ -6,6 +6,8 @@ const PREFIX = 'skelby.';
 
 const roomListeners = new Listeners();
 let isWithoutRoom = false;
+/** Length of the shortest text that was refused, until one as long is taken. */
+let leastRefused = Infinity;
 
 /** Whether the last thing that was to be kept was not: no room, or a browser that keeps nothing for this page. */
 export const noRoom = { subscribe: roomListeners.subscribe, now: (): boolean => isWithoutRoom };
@@ -41,7 +43,10 @@ export function keep(name: string, value: unknown): void {
   const isKept = puts(name, text);
   if (isKept) inMemory.delete(name);
   else inMemory.set(name, text);
-  tellRoom(!isKept);
+  // What is shorter than what had no room says nothing of the room there is.
+  if (!isKept) leastRefused = Math.min(leastRefused, text.length);
+  else if (text.length >= leastRefused) leastRefused = Infinity;
+  tellRoom(leastRefused < Infinity);
 }
 
 function puts(name: string, text: string): boolean {
