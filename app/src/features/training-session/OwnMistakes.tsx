@@ -11,6 +11,7 @@ interface OwnProps {
   readonly pilot: string;
   readonly pack: number;
   readonly blocks: readonly Block[];
+  readonly onBack: (() => void) | null;
   readonly onDone: (mistakes: readonly string[], next: string) => void;
 }
 
@@ -22,7 +23,7 @@ interface Noted {
 const NOTHING: Noted = { seen: [], own: '', next: null };
 
 /** The pilot's own turn: what went wrong, and the one thing to work on next. */
-export function OwnMistakes({ pilot, pack, blocks, onDone }: OwnProps) {
+export function OwnMistakes({ pilot, pack, blocks, onBack, onDone }: OwnProps) {
   const usual = [...new Set(blocks.flatMap((block) => coachingOf(block.drillId).mistakes))].slice(0, 8);
   const [{ seen, own, next }, keepNoted, forget] = useKeptState<Noted>(`own.${pack}`, NOTHING);
   const note = (part: Partial<Noted>) => keepNoted({ seen, own, next, ...part });
@@ -63,6 +64,9 @@ export function OwnMistakes({ pilot, pack, blocks, onDone }: OwnProps) {
           value={next}
           onChange={(value) => note({ next: value })}
         />
+      ) : null}
+      {onBack ? (
+        <Button kind="quiet" icon="corner-up-left" label="Back to the drill before" onPress={onBack} />
       ) : null}
     </Screen>
   );

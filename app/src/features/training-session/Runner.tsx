@@ -55,6 +55,7 @@ function Run({ session, roster, list }: RunProps) {
         pack={state.pack + 1}
         pilot={roster.pilots.find((each) => each.id === pack.pilotId)?.name ?? ''}
         blocks={pack.blocks as readonly Block[]}
+        onBack={run.back}
         onDone={run.endPack}
       />
     );

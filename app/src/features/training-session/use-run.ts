@@ -4,9 +4,17 @@ import type { SessionFields } from '@skelby/core/schemas/session';
 import { useQueryClient } from '@tanstack/react-query';
 import { type SessionSave, useSaveSession } from '../../offline/overlay/session-queries';
 import { ApiProblem } from '../../shared/api/client';
-import { useRunState } from './run-state';
+import { type RunState, useRunState } from './run-state';
 
 const BLOCK_BEGINS = { missedAt: null, soonAt: null, measure: null, distanceM: null } as const;
+
+function backFrom(
+  { phase, block }: RunState,
+  change: (part: Partial<RunState>) => void,
+): (() => void) | null {
+  if (phase === 'own') return () => change({ phase: 'fly', ...BLOCK_BEGINS });
+  return block === 0 ? null : () => change({ block: block - 1, ...BLOCK_BEGINS });
+}
 
 /** A session being flown: where it stands, and what was written down of it. */
 export function useRun(session: TrainingSession) {
@@ -44,8 +52,8 @@ export function useRun(session: TrainingSession) {
     /** What the pilot of this pack works on: what was said last after an earlier one. */
     workOn:
       [...state.own].reverse().find((each) => each.pilotId === pack?.pilotId && each.next)?.next ?? null,
-    /** The block before, of the same pack; null where this is the first. */
-    back: state.block === 0 ? null : () => change({ block: state.block - 1, ...BLOCK_BEGINS }),
+    /** The block before, of the same pack; null where this is the first. After the last one, that one. */
+    back: backFrom(state, change),
     next: () =>
       change(isEndOfPack ? { phase: 'own', ...BLOCK_BEGINS } : { block: state.block + 1, ...BLOCK_BEGINS }),
     /** After a pack: its pilot's own mistakes, and the next pack. */
