@@ -1,5 +1,4 @@
-import { glossary, helpOf } from '@skelby/copy/help';
-import { SCREEN_HELP } from '@skelby/copy/en/help';
+import { addressesWithHelp, glossary, helpOf } from '@skelby/copy/help';
 import type { BrowserContext, CDPSession, Page } from '@playwright/test';
 import { v7 as uuid } from 'uuid';
 import { inBrowser } from './in-browser';
@@ -176,7 +175,7 @@ async function pagesOf(page: Page, address: string): Promise<number> {
 /** Words of ours that no screen explains. */
 function unexplained(): number {
   const explained = new Set(
-    Object.keys(SCREEN_HELP).flatMap((address) => helpOf(address).terms.map(({ id }) => id)),
+    addressesWithHelp().flatMap((address) => helpOf(address).terms.map(({ id }) => id)),
   );
   return glossary().filter(({ id }) => !explained.has(id)).length;
 }

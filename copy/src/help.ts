@@ -20,6 +20,9 @@ export const glossary = (): readonly Term[] =>
 
 export const guide = () => GUIDE;
 
+/** Beginnings of addresses that have help of their own. */
+export const addressesWithHelp = (): readonly string[] => Object.keys(SCREEN_HELP);
+
 /** A key in an address tells nothing of what the screen is. */
 const withoutKeys = (address: string): string =>
   address
