@@ -30,7 +30,7 @@ export const GLOSSARY = {
   evidence: {
     word: 'Evidence',
     means:
-      'How much the tests speak for a pilot who is ready. It grows with each one met and falls with each one missed; at the pass line it would come to a pilot who is not ready once in ten at most.',
+      'How much the tests speak for a pilot who is ready. It grows with each one met and falls with each one missed; a pilot who is not ready gets to the pass line once in ten at most.',
   },
   chart: { word: 'Chart', means: 'The tests of one drill, or of one side of it, with their pass line.' },
   steps: {
@@ -103,7 +103,7 @@ export const GLOSSARY = {
   },
   windBand: {
     word: 'Wind',
-    means: 'Calm, light, fresh, strong: the bands stand with their speeds where wind is asked.',
+    means: 'Calm, light or breezy: each stands with its speeds where wind is asked.',
   },
   mode: {
     word: 'Mode',

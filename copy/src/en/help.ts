@@ -119,12 +119,14 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
   '/drills': {
     says: [
       'Every drill: what it trains, what the pilot does, and what counts as met.',
-      '“Fly it” opens the simulator; a school can write drills and standards of its own.',
+      'Most can be flown on the simulator first; a school can write drills and standards of its own.',
     ],
     terms: ['standard', 'stickPicture', 'layout', 'level', 'tested', 'spans', 'positionHold'],
   },
   '/sums': {
-    says: ['Questions that a sum can answer. Change a number and the answer follows at once.'],
+    says: [
+      'How far it takes to stop, how far the wind carries it, and others. Change a number and the answer follows at once.',
+    ],
     terms: ['figures', 'flightCard', 'reserve'],
   },
   '/kit': {

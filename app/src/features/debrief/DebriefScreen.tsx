@@ -72,9 +72,12 @@ function Clash({ debriefing: { page, both, goOnFrom } }: PartProps) {
   const [newest] = page.versions;
   return (
     <Note icon="users" heading="Somebody saved this debrief meanwhile">
-      <Words>{`Version ${newest?.number ?? ''}${newest?.by ? `, by ${newest.by}` : ''}. Yours is still on this phone; what only one of you changed is joined.`}</Words>
+      <Words>{`Version ${newest?.number ?? ''}${newest?.by ? `, by ${newest.by}` : ''}. Yours is still on this phone.`}</Words>
       {both && both.length > 0 ? (
-        <Words as="strong">{`Otherwise in both: ${both.map(changedWords).join(', ')}.`}</Words>
+        <>
+          <Words>What only one of you changed is joined.</Words>
+          <Words as="strong">{`Otherwise in both: ${both.map(changedWords).join(', ')}.`}</Words>
+        </>
       ) : null}
       <ButtonRow>
         <Button label="Take theirs there" onPress={() => goOnFrom('theirs')} />

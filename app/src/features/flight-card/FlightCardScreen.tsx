@@ -62,15 +62,16 @@ function NumberOf({ chosen, put, name, label, si, step }: NumberProps) {
       error={
         isWithin(name, value) || (value === null && mayBeOpen(name))
           ? undefined
-          : `${label}: give a number from ${shown(least)} to ${shown(most)} ${unit(si)}.`
+          : `${label}: give a number from ${upTo(least)} to ${downTo(most)} ${unit(si)}.`
       }
       onChange={(typed) => put({ [name]: typed === null ? null : to(typed, si) } as Partial<Chosen>)}
     />
   );
 }
 
-/** A limit as it is, to a tenth: a rounded one would let nothing in that it names. */
-const shown = (limit: number): number => Number(limit.toFixed(1));
+/** Limits to a tenth, rounded to the side that is let in: none is named that would be refused. */
+const upTo = (limit: number): number => Math.ceil(limit * 10 - 1e-9) / 10;
+const downTo = (limit: number): number => Math.floor(limit * 10 + 1e-9) / 10;
 
 const optionsOf = (all: readonly { readonly id: string; readonly name: string }[]) =>
   all.map(({ id, name }) => ({ value: id, label: name }));

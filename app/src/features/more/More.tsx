@@ -92,7 +92,7 @@ export function More() {
             <LinkRow
               href="/school"
               title="School"
-              under="Units, clearing rule, people, history, import, share, export"
+              under="Units, clearing rule, people, history, files in and out"
             />
             <LinkRow href="/help" title="Help" under="The first five minutes, and every word of ours" />
           </Rows>

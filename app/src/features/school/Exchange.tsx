@@ -135,7 +135,7 @@ export function Exchange() {
   const { file, busy, isGiving, error, give, onAct, onHide } = useFile(mayBringIn);
   const download = (format: string) => window.location.assign(`/api/occurrences.${format}`);
   return (
-    <Part heading="Occurrences as a file">
+    <Part heading="Import and export: entries as a file">
       <ButtonRow>
         <Button
           icon="download"

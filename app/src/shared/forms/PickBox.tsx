@@ -1,7 +1,6 @@
 import { useId } from 'react';
-import { View } from 'react-native';
 import { FONT, TOUCH, useTheme } from '../ui/theme';
-import { Words } from '../ui/Words';
+import { Labelled, tiesOf } from './Labelled';
 
 interface PickBoxProps {
   readonly kind: 'date' | 'time';
@@ -19,18 +18,13 @@ export function PickBox({ kind, label, value, onChange, onBlur, hint, error }: P
   const theme = useTheme();
   const id = useId();
   return (
-    <View style={{ gap: 6 }}>
-      <Words as="soft" nativeID={`${id}-label`}>
-        {label}
-      </Words>
+    <Labelled id={id} label={label} hint={hint} error={error}>
       <input
         type={kind}
         value={value}
         onChange={(event) => onChange(event.currentTarget.value)}
         onBlur={onBlur}
-        aria-labelledby={`${id}-label`}
-        aria-describedby={error || hint ? `${id}-note` : undefined}
-        aria-invalid={error ? true : undefined}
+        {...tiesOf(id, { hint, error })}
         style={{
           boxSizing: 'border-box',
           minHeight: TOUCH,
@@ -46,11 +40,6 @@ export function PickBox({ kind, label, value, onChange, onBlur, hint, error }: P
           fontSize: '1.125rem',
         }}
       />
-      {error || hint ? (
-        <Words as={error ? 'strong' : 'soft'} nativeID={`${id}-note`} role={error ? 'alert' : undefined}>
-          {error ? `! ${error}` : hint}
-        </Words>
-      ) : null}
-    </View>
+    </Labelled>
   );
 }

@@ -91,7 +91,10 @@ function NotSaved({ since, onAnew }: { readonly since: number; readonly onAnew: 
   );
 }
 
-/** Which questions are asked: what is usual for a kind stays folded. @param wrong names of what is wrong: it is seen, wherever it stands */
+/**
+ * Which questions are asked: what is usual for a kind stays folded.
+ * @param wrong names of what is wrong: it is seen, wherever it stands
+ */
 function useFolded(kinds: KindChoice | undefined, wrong: readonly string[]) {
   const [isUnfolded, setUnfolded] = useState(false);
   const isAlways = (name: string) => kinds === undefined || kinds.asked.includes(name);

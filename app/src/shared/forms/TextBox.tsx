@@ -1,10 +1,9 @@
 import { useEffect, useId, useRef } from 'react';
-import { TextInput, type TextInputProps, View } from 'react-native';
+import { TextInput, type TextInputProps } from 'react-native';
 import { FONT, themed, TOUCH } from '../ui/theme';
-import { Words } from '../ui/Words';
+import { Labelled, tiesOf } from './Labelled';
 
 const useStyles = themed((theme) => ({
-  all: { gap: 6 },
   box: {
     minHeight: TOUCH,
     borderWidth: 2,
@@ -37,23 +36,13 @@ export function TextBox({ label, hint, error, ...input }: TextBoxProps) {
     if (isWrong && own && globalThis.document?.querySelector('[aria-invalid="true"]') === own) own.focus();
   }, [isWrong]);
   return (
-    <View style={styles.all}>
-      <Words as="soft" nativeID={`${id}-label`}>
-        {label}
-      </Words>
+    <Labelled id={id} label={label} hint={hint} error={error}>
       <TextInput
         {...input}
         ref={box}
-        aria-labelledby={`${id}-label`}
-        aria-describedby={error || hint ? `${id}-note` : undefined}
-        aria-invalid={error ? true : undefined}
+        {...tiesOf(id, { hint, error })}
         style={[styles.box, input.multiline ? styles.long : null, error ? styles.wrong : null]}
       />
-      {error || hint ? (
-        <Words as={error ? 'strong' : 'soft'} nativeID={`${id}-note`} role={error ? 'alert' : undefined}>
-          {error ? `! ${error}` : hint}
-        </Words>
-      ) : null}
-    </View>
+    </Labelled>
   );
 }
