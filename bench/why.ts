@@ -36,7 +36,6 @@ const TOLD = TOLD_SETS.flatMap(({ cases }) => cases);
 const AGAIN = TOLD_SETS.flatMap(codedAgain);
 
 function sayAgreement({ name, cases, again }: ToldSet): string {
-  if (again === null) return `${name}: coded once so far.`;
   const { given, alike, kappa } = agreementOf(
     cases.map(({ evidence }) => evidence),
     again,
@@ -121,7 +120,7 @@ export function sayWhy(): string {
     sayCases('common practice, ours', CASES),
     ...TOLD_SETS.flatMap((set) => [
       sayCases(set.name, set.cases),
-      ...(set.again === null ? [] : [sayCases('the same, coded again on another day', codedAgain(set))]),
+      sayCases('the same, coded again on another day', codedAgain(set)),
     ]),
     sayCases('all told freely', TOLD),
     sayCases('all that are coded again', AGAIN),

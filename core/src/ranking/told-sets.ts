@@ -1,3 +1,4 @@
+import { CHAINS_RECODED } from './cases-chains-recoded';
 import { RECODED } from './cases-recoded';
 import { THIRD_RECODED } from './cases-third-recoded';
 import { TOLD_CASES } from './cases-told';
@@ -10,16 +11,16 @@ import type { Evidence } from '../evidence/evidence';
 export interface ToldSet {
   readonly name: string;
   readonly cases: readonly ToldCase[];
-  /** The second coding, in the order of the cases; none while it is due. */
-  readonly again: readonly Evidence[] | null;
+  /** The second coding, in the order of the cases. */
+  readonly again: readonly Evidence[];
 }
 
 export const TOLD_SETS: readonly ToldSet[] = [
   { name: 'told freely', cases: TOLD_CASES, again: RECODED },
   { name: 'told freely, one for each cause', cases: THIRD_TOLD_CASES, again: THIRD_RECODED },
-  { name: 'told freely, chains only', cases: TOLD_CHAINS, again: null },
+  { name: 'told freely, chains only', cases: TOLD_CHAINS, again: CHAINS_RECODED },
 ];
 
-/** The stories of a set with the answers of their second coding, if there is one yet. */
+/** The stories of a set with the answers of their second coding. */
 export const codedAgain = ({ cases, again }: ToldSet): readonly ToldCase[] =>
-  again === null ? [] : cases.map((each, i) => ({ ...each, evidence: again[i]! }));
+  cases.map((each, i) => ({ ...each, evidence: again[i]! }));
