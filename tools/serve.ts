@@ -45,7 +45,9 @@ async function fill(url: string, options: ServeOptions, cluster: Cluster | null)
     const real = await withDatabase(
       url,
       (db) =>
-        db('schools').whereNull('demo_loaded_on').first('name') as Promise<{ name: string } | undefined>,
+        db('schools').where({ demoLoadedOn: null, sandboxOf: null }).first('name') as Promise<
+          { name: string } | undefined
+        >,
     );
     if (real)
       throw new CannotGoOn(

@@ -55,7 +55,7 @@ export async function runTrainer(options: TrainerOptions): Promise<number> {
   try {
     await withDatabase(url, (db) =>
       db.transaction(async (tx) => {
-        const there = (await tx('schools').where({ name: wanted.school }).first('id')) as
+        const there = (await tx('schools').where({ name: wanted.school, sandboxOf: null }).first('id')) as
           { id: string } | undefined;
         if (there && (await tx('accounts').where({ schoolId: there.id, email: wanted.email }).first()))
           throw new CannotGoOn(

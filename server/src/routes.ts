@@ -42,6 +42,8 @@ import { recentSessions, sessionOf } from './pages/sessions';
 import { today, toDebriefPage } from './pages/today';
 import { earlierReps, weaknessPage } from './pages/weakness';
 import { peopleRoutes } from './people/routes';
+import { isSandbox } from './people/sandbox';
+import type { Me } from '@skelby/core/pages/people';
 import { notFound } from './problem/problem';
 import type { SchoolTx } from './db/in-school';
 import type { Changes } from './db/changes';
@@ -51,7 +53,8 @@ import type { Lanes } from './db/lanes';
 /** Who is signed in. */
 async function ownAccount(school: SchoolTx, ctx: Context) {
   const { accountId, name, schoolName, role } = ctx.state['who'] as Who;
-  return { accountId, name, schoolName, role, units: await unitsOf(school) };
+  const [units, sandbox] = [await unitsOf(school), await isSandbox(school)];
+  return { accountId, name, schoolName, role, units, sandbox } satisfies Me;
 }
 
 /** What can be read, by address. */
@@ -158,7 +161,7 @@ export function apiRouter({ lanes, jobs, changes, live, log }: ApiParts): Router
     }),
   );
   router.get('/history', inSchool('history', historyPage));
-  peopleRoutes(router, db, inSchool);
+  peopleRoutes(router, lanes, inSchool);
   router.get('/me', inSchool('own', ownAccount));
   for (const [address, page] of Object.entries(PAGES))
     router.get(

@@ -102,14 +102,31 @@ export const useOtherSchools = () =>
     gcTime: 0,
   });
 
-/** Goes to another school: what this device holds of the one before is wiped first. */
-export function useGoToSchool() {
+/** What sends this device elsewhere, and what it holds of the school before is wiped. */
+function useGoing<T>(go: (fields: T) => Promise<unknown>) {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (fields: { readonly schoolId: string; readonly code?: string }) => post('/me/school', fields),
+    mutationFn: go,
     onSuccess: async () => {
       await wipeDevice(client);
       await client.resetQueries({ queryKey: [ME] });
     },
   });
 }
+
+/** Goes to another school: what this device holds of the one before is wiped first. */
+export const useGoToSchool = () =>
+  useGoing((fields: { readonly schoolId: string; readonly code?: string }) => post('/me/school', fields));
+
+/** Goes into one's sandbox. */
+export const useOpenSandbox = () => useGoing(() => post('/me/sandbox', { anew: false }));
+
+/** Goes back to the own school. */
+export const useLeaveSandbox = () => useGoing(() => post('/me/sandbox/left'));
+
+/** Throws the sandbox that one is in away, and goes into a new one. */
+export const useSandboxAnew = () =>
+  useGoing(async () => {
+    await post('/me/sandbox/left');
+    await post('/me/sandbox', { anew: true });
+  });

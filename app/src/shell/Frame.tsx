@@ -8,6 +8,7 @@ import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 're
 import { readAnewOnChange } from '../offline/live';
 import { keepPrefetching } from '../offline/prefetch/prefetch';
 import { OfflineStrip } from '../offline/ui/OfflineStrip';
+import { SandboxStrip } from '../offline/ui/Sandbox';
 import { DrillBookProvider } from '../shared/api/use-drills';
 import { rightOfAddress } from '../shared/api/right-of-address';
 import { useMay } from '../shared/api/use-may';
@@ -23,6 +24,7 @@ import { listenForShortcuts } from '../shared/ui/shortcuts';
 import { themed, TOUCH, useTheme } from '../shared/ui/theme';
 import { Words } from '../shared/ui/Words';
 import { useMe } from '../offline/account-queries';
+import { UndoLine } from '../shared/ui/UndoLine';
 
 const PLACES: readonly {
   readonly href: Href;
@@ -184,6 +186,7 @@ function Pages() {
     <DrillBookProvider value={book}>
       <View style={styles.page}>
         <OfflineStrip />
+        <SandboxStrip />
         {mayTrain ? null : (
           <Words as="soft" role="note" style={styles.reads}>
             You read here. What you enter is not taken.
@@ -193,6 +196,7 @@ function Pages() {
           <Beside />
           <AskedFor isOpen={mayBeHere} />
         </View>
+        <UndoLine />
       </View>
     </DrillBookProvider>
   );
@@ -206,6 +210,7 @@ function OfOnePilot() {
   return (
     <View style={styles.frame}>
       <AskedFor isOpen={mayBeHere} isPilot />
+      <UndoLine />
     </View>
   );
 }

@@ -10,6 +10,8 @@ export interface Me {
   readonly role?: Role;
   /** Absent on a phone that last signed in before there were any. */
   readonly units?: Units;
+  /** The school is one of made-up people, opened to try things in. */
+  readonly sandbox?: boolean;
 }
 
 /** Pilots that something new can be written of: a forgotten one stays in what was written before. */

@@ -64,6 +64,8 @@ export async function inSchool<T>(
   who: { readonly schoolId: string; readonly accountId: string | null; readonly role?: Role },
   work: (school: SchoolTx) => Promise<T>,
 ): Promise<T> {
+  // What begins inside of another one begins without settings: as whoever has it open, in whatever school.
+  if (db.isTransaction) throw new Error('A transaction is open already: go to the school within it.');
   const rules = rulesOf(db);
   const giveBack = who.schoolId === NO_SCHOOL ? undefined : await rules?.share.take(who.schoolId);
   try {
@@ -75,4 +77,20 @@ export async function inSchool<T>(
   } finally {
     giveBack?.();
   }
+}
+
+/** The same within a transaction that is open, which is afterwards in the hands and the school that it was in. */
+export async function withinSchool<T>(
+  tx: Knex.Transaction,
+  { schoolId, accountId }: { readonly schoolId: string; readonly accountId: string },
+  work: (school: SchoolTx) => Promise<T>,
+): Promise<T> {
+  const { rows } = (await tx.raw(
+    "select current_setting('role') as role, coalesce(current_setting('skelby.school', true), '') as school",
+  )) as { rows: [{ readonly role: string; readonly school: string }] };
+  const [was] = rows;
+  await tx.raw(`select ${settingsOf(schoolId, undefined)}`);
+  const done = await work({ tx, schoolId, accountId });
+  await tx.raw(`select ${setting('role', was.role)}, set_config('skelby.school', ?, true)`, [was.school]);
+  return done;
 }

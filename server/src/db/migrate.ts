@@ -28,6 +28,7 @@ import * as flatPages from './migrations/026-flat-pages';
 import * as severalSchools from './migrations/027-several-schools';
 import * as pilotsSignIn from './migrations/028-pilots-sign-in';
 import * as settledHistory from './migrations/029-settled-history';
+import * as sandbox from './migrations/030-sandbox';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -60,6 +61,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '027-several-schools': severalSchools,
   '028-pilots-sign-in': pilotsSignIn,
   '029-settled-history': settledHistory,
+  '030-sandbox': sandbox,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -61,9 +61,13 @@ export async function tablesInOrder(db: Knex): Promise<readonly string[]> {
 export async function* copyOut(db: Knex, name: string): AsyncGenerator<string> {
   const tx = await db.transaction(undefined, { isolationLevel: 'repeatable read', readOnly: true });
   try {
-    const school = (await tx('schools').where({ name }).first('id', 'name')) as Head['school'] | undefined;
+    const school = (await tx('schools').where({ name, sandboxOf: null }).first('id', 'name')) as
+      Head['school'] | undefined;
     if (!school) {
-      const there = (await tx('schools').orderBy('name').pluck('name')) as string[];
+      const there = (await tx('schools')
+        .where({ sandboxOf: null })
+        .orderBy('name')
+        .pluck('name')) as string[];
       throw new CopyProblem(`There is no school "${name}" here: ${there.join(', ') || 'there is none'}.`);
     }
     const made = new Date().toISOString();

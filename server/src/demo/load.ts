@@ -1,7 +1,7 @@
 import { addDays } from '@skelby/core/vocabulary/day';
 import type { Knex } from 'knex';
 import { addSchool, addTrainer } from '../db/add-school';
-import { inSchool } from '../db/in-school';
+import { withinSchool } from '../db/in-school';
 import { DEMO_SCHOOL, DEMO_TRAINERS } from './school';
 import { Season, SEASON_DAYS } from './season';
 import { SeasonBook } from './season-book';
@@ -21,7 +21,7 @@ export async function loadDemo(db: Knex, now: Date): Promise<boolean> {
     });
     const accounts: string[] = [];
     for (const trainer of DEMO_TRAINERS) accounts.push(await addTrainer(tx, schoolId, trainer));
-    await inSchool(tx, { schoolId, accountId: accounts[0]! }, (school) =>
+    await withinSchool(tx, { schoolId, accountId: accounts[0]! }, (school) =>
       new Season(new SeasonBook(school, today)).write(),
     );
   });

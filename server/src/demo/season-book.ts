@@ -16,9 +16,11 @@ export class SeasonBook {
   private readonly putOff: SchoolTx;
   private series = '';
 
+  /** @param keys the same each time, or of its own */
   constructor(
     readonly school: SchoolTx,
     readonly today: Day,
+    private readonly keys: 'same' | 'own' = 'same',
   ) {
     this.putOff = { ...school, deferred: { weaknesses: new Set(), drills: new Map() } };
   }
@@ -42,6 +44,7 @@ export class SeasonBook {
   key(): string {
     this.made += 1;
     const random = new Uint8Array(16).map(() => Math.floor(this.chance() * 256));
+    if (this.keys === 'own') return uuidv7();
     return uuidv7({ msecs: Date.parse(`${this.today}T00:00:00Z`) - 1_000_000 + this.made, random });
   }
 

@@ -17,13 +17,7 @@ import { loadFacts } from '../facts/weakness-facts';
 import { DEMO_DEBRIEFS } from './debriefs';
 import type { SeasonBook } from './season-book';
 import { SeasonFlying } from './season-flying';
-import {
-  DEMO_CRAFT,
-  DEMO_PILOTS,
-  DEMO_SITES,
-  DEMO_STORIES,
-  type DemoStory,
-} from './school';
+import { DEMO_CRAFT, DEMO_PILOTS, DEMO_SITES, DEMO_STORIES, type DemoStory } from './school';
 
 /** Length of a season, days. */
 export const SEASON_DAYS = 120;

@@ -16,6 +16,8 @@ import { assertPlain } from '../problem/plain';
 import { badField, Problem } from '../problem/problem';
 
 export const COOKIE = 'skelby_session';
+/** The session that a sandbox was opened from, while one is in there. */
+const OWN = 'skelby_own';
 /** Says that this account has signed in here before; it opens nothing. */
 const DEVICE = 'skelby_device';
 const SESSION_DAYS = 30;
@@ -51,9 +53,11 @@ interface Device {
   readonly kind: DeviceKind;
 }
 
+const kindOf = (ctx: Context): DeviceKind => (/Mobi|Android/.test(ctx.get('User-Agent')) ? 'phone' : 'desk');
+
 async function deviceOf(db: Knex, ctx: Context, email: string): Promise<Device> {
   const token = ctx.cookies.get(cookieOf(ctx, DEVICE)) ?? null;
-  const kind: DeviceKind = /Mobi|Android/.test(ctx.get('User-Agent')) ? 'phone' : 'desk';
+  const kind = kindOf(ctx);
   if (token === null) return { token, isKnown: false, kind };
   const { rows } = (await db.raw('select is_device_of(?, ?) as own', [email, tokenHash(token)])) as {
     rows: { own: boolean }[];
@@ -205,9 +209,49 @@ export async function whoAsks(db: Knex, ctx: Context): Promise<Who> {
 export const endSession = ({ tx }: SchoolTx, id: string): Promise<unknown> =>
   tx('sessions').where({ id }).delete() as unknown as Promise<unknown>;
 
+const endOf = (db: Knex, who: Who) => inSchool(db, who, (school) => endSession(school, who.sessionId));
+
+/** Whose session a cookie holds; what was ended from elsewhere is nobody's. */
+async function ownedBy(db: Knex, ctx: Context, cookie: string): Promise<Who | undefined> {
+  const token = ctx.cookies.get(cookieOf(ctx, cookie));
+  if (!token) return undefined;
+  try {
+    return await whoHas(db, token);
+  } catch (error) {
+    if (error instanceof Problem) return undefined;
+    throw error;
+  }
+}
+
+/** Ends the session, and where it is one in a sandbox the own one behind it. */
 export const signOut = (db: Knex) => async (ctx: Context) => {
   const who = await whoAsks(db, ctx);
-  await inSchool(db, who, (school) => endSession(school, who.sessionId));
-  ctx.cookies.set(cookieOf(ctx, COOKIE), null, cookieSettings(ctx));
+  const own = await ownedBy(db, ctx, OWN);
+  await endOf(db, who);
+  if (own) await endOf(db, own);
+  for (const cookie of [COOKIE, OWN]) ctx.cookies.set(cookieOf(ctx, cookie), null, cookieSettings(ctx));
   ctx.status = 204;
 };
+
+/** Goes into a sandbox: a session of its own there, and the one before is put aside. */
+export async function letIntoSandbox(db: Knex, ctx: Context, sandbox: OfAccount): Promise<void> {
+  const own = ctx.cookies.get(cookieOf(ctx, COOKIE));
+  await letIn(db, ctx, sandbox, { token: null, isKnown: true, kind: kindOf(ctx) });
+  ctx.cookies.set(cookieOf(ctx, OWN), own, { ...cookieSettings(ctx), expires: daysFromNow(SESSION_DAYS) });
+}
+
+/**
+ * Goes back to the session that was put aside, as long as it is one.
+ * @throws Problem 401 where it is over; the one in the sandbox is over then, too
+ */
+export async function leaveSandbox(db: Knex, ctx: Context, inside: Who): Promise<void> {
+  const own = await ownedBy(db, ctx, OWN);
+  await endOf(db, inside);
+  if (!own)
+    throw new Problem(401, 'Not signed in', 'Your sign-in is over. Sign in again.', { more: { wipe: true } });
+  ctx.cookies.set(cookieOf(ctx, COOKIE), ctx.cookies.get(cookieOf(ctx, OWN)), {
+    ...cookieSettings(ctx),
+    expires: daysFromNow(SESSION_DAYS),
+  });
+  ctx.cookies.set(cookieOf(ctx, OWN), null, cookieSettings(ctx));
+}

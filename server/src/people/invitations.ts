@@ -21,6 +21,7 @@ import { dropSecondFactor } from './own-second-factor';
 import { assertNoneOf } from './accounts';
 import { endSessionsOf } from './own-account';
 import { assertStrong } from './strength';
+import { isSandbox } from './sandbox';
 
 const OPEN_DAYS = 7;
 const MS_PER_DAY = 86_400_000;
@@ -97,6 +98,7 @@ interface ToInvite {
 }
 
 async function makeInvitation(school: SchoolTx, { role, accountId, pilotId }: ToInvite): Promise<Made> {
+  if (await isSandbox(school)) throw conflict('A sandbox is yours alone: invite people in your own school.');
   const { tx, schoolId } = school;
   const [id, token] = [uuid(), randomBytes(24).toString('base64url')];
   const expiresAt = new Date(Date.now() + OPEN_DAYS * MS_PER_DAY).toISOString();

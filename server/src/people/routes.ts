@@ -1,5 +1,5 @@
 import type Router from '@koa/router';
-import type { Knex } from 'knex';
+import type { Lanes } from '../db/lanes';
 import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { setAccount } from './accounts';
@@ -12,9 +12,17 @@ import {
 } from './own-second-factor';
 import { changePassword, endSessions, ownSessions } from './own-account';
 import { goToSchool, ownSchools } from './own-schools';
+import { leave, openSandbox } from './sandbox';
 
-/** The people of a school, and one's own account. */
-export function peopleRoutes(router: Router, db: Knex, inSchool: InTheirSchool): void {
+/**
+ * The people of a school, and one's own account.
+ * @param work where what takes long is done
+ */
+export function peopleRoutes(
+  router: Router,
+  { asked: db, ahead: work }: Lanes,
+  inSchool: InTheirSchool,
+): void {
   router.get('/people', inSchool('people', peoplePage));
   router.post(
     '/people/invitations',
@@ -36,6 +44,8 @@ export function peopleRoutes(router: Router, db: Knex, inSchool: InTheirSchool):
   router.post('/me/sessions/ended', inSchool('own', endSessions));
   router.get('/me/schools', ownSchools(db));
   router.post('/me/school', goToSchool(db));
+  router.post('/me/sandbox', openSandbox(db, work));
+  router.post('/me/sandbox/left', leave(db));
   router.post('/me/password', changePassword(db));
   router.get('/me/second-factor', ownSecondFactor(db));
   router.post('/me/second-factor', beginSecondFactor(db));

@@ -2,6 +2,7 @@ import { glossary, guide, helpOf, type Term } from '@skelby/copy/help';
 import { type Href, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { Sandbox } from '../../offline/ui/Sandbox';
 import { TextBox } from '../../shared/forms/TextBox';
 import { STANDING_LINE } from '../../shared/copy/copy';
 import { LinkRow, Rows } from '../../shared/ui/Rows';
@@ -46,6 +47,8 @@ export function HelpScreen() {
           <Words key={each}>{each}</Words>
         ))}
       </View>
+      {/* Asked for no screen: whoever is new here. */}
+      {of === undefined ? <Sandbox /> : null}
       {terms.length > 0 ? (
         <Part heading="Words on that screen">
           <Terms terms={terms} />
@@ -58,6 +61,7 @@ export function HelpScreen() {
           ))}
         </Rows>
       </Part>
+      {of === undefined ? null : <Sandbox />}
       <Part heading="Keys, with Alt and Shift held">
         <View style={{ gap: 4 }}>
           {SHORTCUTS.map(({ key, leads }) => (

@@ -18,7 +18,7 @@ function Account() {
   return (
     <Part heading="Signed in">
       <Words>{`${me.data.name}, ${me.data.schoolName}`}</Words>
-      <LinkButton icon="key" label="Password and devices" href="/account" />
+      {me.data.sandbox ? null : <LinkButton icon="key" label="Password and devices" href="/account" />}
       <SignOut unsent={unsent} waitAt="/waiting" />
     </Part>
   );

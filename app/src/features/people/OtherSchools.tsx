@@ -1,12 +1,11 @@
 import type { OtherSchool } from '@skelby/core/pages/people';
 import { useState } from 'react';
 import { useGoToSchool, useOtherSchools } from '../../offline/account-queries';
-import { useUnsent } from '../../offline/outbox/use-outbox';
+import { LeftBehind, useLeftBehind } from '../../offline/ui/LeftBehind';
 import { ApiProblem } from '../../shared/api/client';
 import { errorsIn } from '../../shared/api/errors-in';
-import { plural } from '../../shared/copy/copy';
 import { TextBox } from '../../shared/forms/TextBox';
-import { Button, LinkButton } from '../../shared/ui/Button';
+import { Button } from '../../shared/ui/Button';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
@@ -47,7 +46,7 @@ function CodeFor({
 export function OtherSchools() {
   const schools = useOtherSchools().data ?? [];
   const go = useGoToSchool();
-  const unsent = useUnsent();
+  const leftBehind = useLeftBehind();
   const [needsCode, setNeedsCode] = useState<OtherSchool | null>(null);
   if (schools.length === 0) return null;
   const goTo = (school: OtherSchool) =>
@@ -62,12 +61,7 @@ export function OtherSchools() {
   const { whole } = errorsIn(go.error);
   return (
     <Part heading="Other schools">
-      {unsent ? (
-        <>
-          <Words>{`${plural(unsent, 'entry waits', 'entries wait')} to be sent to this school first.`}</Words>
-          <LinkButton label="See what waits" href="/waiting" />
-        </>
-      ) : null}
+      <LeftBehind />
       {whole && !needsCode ? <Words as="strong" role="alert">{`! ${whole}`}</Words> : null}
       <Rows>
         {schools.map((school) => (
@@ -76,14 +70,14 @@ export function OtherSchools() {
             title={school.name}
             under={school.opens ? undefined : 'Another password there: sign out, and sign in with that one.'}
             after={
-              school.opens && unsent === 0 ? (
+              school.opens && leftBehind === 0 ? (
                 <Button label="Go there" says={`Go to ${school.name}`} onPress={() => goTo(school)} />
               ) : undefined
             }
           />
         ))}
       </Rows>
-      {needsCode && unsent === 0 ? <CodeFor school={needsCode} go={go} /> : null}
+      {needsCode && leftBehind === 0 ? <CodeFor school={needsCode} go={go} /> : null}
     </Part>
   );
 }

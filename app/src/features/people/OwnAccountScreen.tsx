@@ -11,6 +11,7 @@ import { sayTime } from '../../shared/copy/dates';
 import { TextBox } from '../../shared/forms/TextBox';
 import { Button } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
+import { Note } from '../../shared/ui/Note';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
@@ -73,6 +74,17 @@ function ChangePassword({ changePassword }: Pick<Acts, 'changePassword'>) {
 
 /** One's own password and second factor, and where one is signed in. */
 export function OwnAccountScreen() {
+  const me = useWho();
+  return me?.sandbox ? (
+    <Screen title="Your account" up="/kit">
+      <Note heading="Not in the sandbox">Go back to your school: password and devices are there.</Note>
+    </Screen>
+  ) : (
+    <OwnAccount />
+  );
+}
+
+function OwnAccount() {
   const sessions = useOwnSessions();
   const acts = useOwnAccountActs();
   const me = useWho();

@@ -3,13 +3,15 @@ import { useMay } from '../../shared/api/use-may';
 import { causeWords } from '@skelby/copy/causes';
 import { type ReactNode, useDeferredValue } from 'react';
 import type { TodayList } from '@skelby/core/pages/pages';
+import { useRoster } from '../../offline/overlay/use-roster';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
-import { LinkButton } from '../../shared/ui/Button';
+import { ButtonRow, LinkButton } from '../../shared/ui/Button';
 import { SmallLadder } from '../../shared/ui/Ladder';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { LinkRow, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
+import { Words } from '../../shared/ui/Words';
 import { sayDay, todayHere } from '../../shared/copy/dates';
 import { grouped, plural } from '../../shared/copy/copy';
 import { debriefRow } from './debrief-row';
@@ -127,6 +129,31 @@ function DueNow({ list, left }: DueNowProps) {
   );
 }
 
+/** Where nothing is due: and in a school without pilots, how to begin. */
+function NothingToDo({ isAll }: { readonly isAll: boolean }) {
+  const mayKeep = useMay('keep-records');
+  if (useRoster().data?.pilots.length !== 0)
+    return (
+      <Note
+        icon="sun"
+        heading={isAll ? 'Nobody needs anything now' : 'None of your pilots needs anything now'}
+      >
+        When something happens, log it below: six taps, and the drills follow.
+      </Note>
+    );
+  return (
+    <Note icon="sunrise" heading="A school begins with a pilot">
+      <Words>Add one, and log what happens from the button below. Or look around first.</Words>
+      <ButtonRow>
+        {mayKeep ? (
+          <LinkButton kind="solid" icon="plus" label="Add the first pilot" href="/pilots/new/edit" />
+        ) : null}
+        <LinkButton icon="box" label="Try the sandbox" href="/help" />
+      </ButtonRow>
+    </Note>
+  );
+}
+
 function TodayOf({ list: all }: { readonly list: TodayList }) {
   const { hasChoice, shown, choose, isShown } = useMine();
   const list = { toDebrief: all.toDebrief.filter(isShown), weaknesses: all.weaknesses.filter(isShown) };
@@ -179,14 +206,7 @@ function TodayOf({ list: all }: { readonly list: TodayList }) {
           href={`/session/${running.id}`}
         />
       ) : null}
-      {nothing ? (
-        <Note
-          icon="sun"
-          heading={isAll ? 'Nobody needs anything now' : 'None of your pilots needs anything now'}
-        >
-          When something happens, log it below: six taps, and the drills follow.
-        </Note>
-      ) : null}
+      {nothing ? <NothingToDo isAll={isAll} /> : null}
       <NotFinished />
       <DueNow list={list} left={all.toDebriefLeft?.[shown] ?? 0} />
     </Screen>

@@ -1,0 +1,98 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { useWho } from '../../shared/api/use-who';
+import { Button, ButtonRow } from '../../shared/ui/Button';
+import { Part } from '../../shared/ui/Screen';
+import { themed } from '../../shared/ui/theme';
+import { Words } from '../../shared/ui/Words';
+import { useLeaveSandbox, useOpenSandbox, useSandboxAnew } from '../account-queries';
+import { LeftBehind, useLeftBehind } from './LeftBehind';
+
+const useStyles = themed((theme) => ({
+  strip: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 10,
+    paddingHorizontal: 16,
+    paddingVertical: 4,
+    borderBottomWidth: 2,
+    borderBottomColor: theme.ink,
+    borderStyle: 'dashed',
+  },
+  words: { flex: 1 },
+}));
+
+function Back({ kind }: { readonly kind: 'quiet' | 'solid' }) {
+  const leave = useLeaveSandbox();
+  const router = useRouter();
+  return (
+    <>
+      <Button
+        kind={kind}
+        icon="corner-up-left"
+        label={leave.isPending ? 'One moment …' : 'Back to my school'}
+        disabled={leave.isPending}
+        onPress={() => leave.mutate(undefined, { onSuccess: () => router.replace('/') })}
+      />
+      {leave.error ? <Words as="strong" role="alert">{`! ${leave.error.message}`}</Words> : null}
+    </>
+  );
+}
+
+/** One line over every page of a sandbox. */
+export function SandboxStrip() {
+  const styles = useStyles();
+  if (!useWho()?.sandbox) return null;
+  return (
+    <View style={styles.strip} role="note">
+      <Words as="soft" style={styles.words}>
+        Sandbox: made up
+      </Words>
+      <Back kind="quiet" />
+    </View>
+  );
+}
+
+function Inside() {
+  const anew = useSandboxAnew();
+  const router = useRouter();
+  return (
+    <Part heading="You are in the sandbox">
+      <Words>Log, count, sign and break what you like: nothing of it reaches your school.</Words>
+      <ButtonRow>
+        <Back kind="solid" />
+        <Button
+          icon="refresh-cw"
+          label={anew.isPending ? 'Writing a season …' : 'Begin it anew'}
+          disabled={anew.isPending}
+          onPress={() => anew.mutate(undefined, { onSuccess: () => router.replace('/') })}
+        />
+      </ButtonRow>
+      {anew.error ? <Words as="strong" role="alert">{`! ${anew.error.message}`}</Words> : null}
+    </Part>
+  );
+}
+
+/** The way into a school of made-up people, and, in there, out of it. */
+export function Sandbox() {
+  const open = useOpenSandbox();
+  const router = useRouter();
+  const leftBehind = useLeftBehind();
+  if (useWho()?.sandbox) return <Inside />;
+  return (
+    <Part heading="Try it without harm">
+      <Words>
+        Your sandbox is a school of three made-up pilots in the middle of a season. Nothing you do there
+        reaches your own.
+      </Words>
+      <LeftBehind />
+      <Button
+        icon="box"
+        label={open.isPending ? 'Writing a season: some seconds …' : 'Open the sandbox'}
+        disabled={open.isPending || leftBehind !== 0}
+        onPress={() => open.mutate(undefined, { onSuccess: () => router.replace('/') })}
+      />
+      {open.error ? <Words as="strong" role="alert">{`! ${open.error.message}`}</Words> : null}
+    </Part>
+  );
+}
