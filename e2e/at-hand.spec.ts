@@ -163,3 +163,36 @@ test('on a desk the list stands beside what is open, and paper takes few pages',
     expect([address, (await pages()) <= most]).toEqual([address, true]);
   }
 });
+
+test('what is wrong takes the focus, a choice too', async ({ trainer, page }) => {
+  await trainer.today();
+  await page.goto('/flights/new');
+  await page.getByRole('button', { name: 'Save' }).click();
+  const wrong = page.locator('[aria-invalid="true"]').first();
+  await expect(wrong).toBeVisible();
+  await expect
+    .poll(() =>
+      wrong.evaluate((box) => box === document.activeElement || box.contains(document.activeElement)),
+    )
+    .toBe(true);
+  // Keys go on from there: among many, past the box that finds one.
+  if ((await page.locator(':focus').getAttribute('role')) !== 'radio') await page.keyboard.press('Tab');
+  await page.keyboard.press('Space');
+  await expect(page.locator(':focus')).toHaveAttribute('aria-checked', 'true');
+});
+
+test('what is thrown away comes back by one tap, until the page is left', async ({ trainer, page }) => {
+  await trainer.today();
+  await page.goto('/first-minutes');
+  const ticked = page.getByRole('checkbox', { checked: true });
+  await page.getByRole('checkbox').first().click();
+  await page.getByRole('button', { name: 'Begin the list anew' }).click();
+  await expect(ticked).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo: List begun anew' }).click();
+  await expect(ticked).toHaveCount(1);
+  await expect(page.getByRole('button', { name: /^Undo/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Begin the list anew' }).click();
+  await page.getByRole('link', { name: 'Pilots' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Pilots' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Undo/ })).toHaveCount(0);
+});

@@ -17,6 +17,40 @@ test.describe('a session', () => {
     await page.getByLabel('Wind now', { exact: true }).blur();
   };
 
+  test('drills are moved and left out by buttons alone, and each move is told', async ({ trainer, page }) => {
+    const pilot = await drilled(trainer, page, 'Elsin Rowe');
+    await planFor(page, pilot, '1.5');
+    await expect(page.getByText(/The best there is for this time/)).toBeVisible({ timeout: 30_000 });
+    const later = page.getByRole('button', { name: / later$/ });
+    const order = () =>
+      page
+        .getByRole('button', { name: /^Move / })
+        .evaluateAll((all) => all.map((each) => each.getAttribute('aria-label')));
+    const before = await order();
+    expect(before.length).toBeGreaterThan(2);
+    const name = (await later.first().getAttribute('aria-label'))!.replace(/ later$/, '');
+    await later.first().focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(`${name} is now at place 2 of ${before.length}.`)).toBeAttached();
+    expect(await order()).toEqual([before[1], before[0], ...before.slice(2)]);
+    // The first has nothing before it, the last nothing after it.
+    await expect(page.getByRole('button', { name: / earlier$/ })).toHaveCount(before.length - 1);
+    await page.reload();
+    await expect.poll(order).toEqual([before[1], before[0], ...before.slice(2)]);
+    await page
+      .getByRole('button', { name: `${name} earlier` })
+      .first()
+      .click();
+    await expect.poll(order).toEqual(before);
+    await page
+      .getByRole('button', { name: `Leave out ${name}` })
+      .first()
+      .click();
+    await expect.poll(order).toEqual(before.slice(1));
+    await page.getByRole('button', { name: `Undo: ${name} left out` }).click();
+    await expect.poll(order).toEqual(before);
+  });
+
   test('is laid out, looked over, flown and ended; a crash on the way keeps drill, rep and wind', async ({
     trainer,
     page,

@@ -14,6 +14,7 @@ import { Words } from '../../shared/ui/Words';
 import { plural } from '../../shared/copy/copy';
 import { AnswerEntry } from './AnswerEntry';
 import { NumberEntry } from './NumberEntry';
+import { offerUndo } from '../../shared/ui/undo';
 
 interface AskProps {
   readonly evidence: Evidence;
@@ -143,6 +144,7 @@ export function Ask({
     onWant(null);
   };
   const clear = () => {
+    offerUndo(`${questionWords(id).short}: answer cleared`, () => onEvidence(evidence));
     onEvidence(Object.fromEntries(Object.entries(evidence).filter(([each]) => each !== id)));
     onWant(null);
   };

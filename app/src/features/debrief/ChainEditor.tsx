@@ -5,6 +5,7 @@ import { Button, ButtonRow } from '../../shared/ui/Button';
 import { TextBox } from '../../shared/forms/TextBox';
 import { themed, TOUCH } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
+import { offerUndo } from '../../shared/ui/undo';
 
 const useStyles = themed((theme) => ({
   link: { flexDirection: 'row', gap: 12 },
@@ -58,6 +59,29 @@ export function ChainLine({ chain }: { readonly chain: readonly Link[] }) {
   );
 }
 
+/** Whether training can break a link. */
+function Breaks({
+  breakable,
+  isFirst,
+  onPress,
+}: {
+  readonly breakable: boolean;
+  readonly isFirst: boolean;
+  readonly onPress: () => void;
+}) {
+  const styles = useStyles();
+  return (
+    <Pressable role="checkbox" aria-checked={breakable} onPress={onPress} style={styles.mark}>
+      <View style={styles.box}>
+        <Words as="strong">{breakable ? '✓' : ''}</Words>
+      </View>
+      <Words style={{ flex: 1 }}>
+        {isFirst ? 'Training can break it: the drills go here' : 'Training can break it'}
+      </Words>
+    </Pressable>
+  );
+}
+
 /** The chain to be set right, link by link. */
 export function ChainEditor({
   chain,
@@ -70,6 +94,10 @@ export function ChainEditor({
   const first = firstBreakable(chain);
   const put = (at: number, part: Partial<Link>) =>
     onChange(chain.map((link, i) => (i === at ? { ...link, ...part } : link)));
+  const takeOut = (at: number) => {
+    offerUndo(`Link ${at + 1} taken out`, () => onChange(chain));
+    onChange(chain.filter((_, i) => i !== at));
+  };
   const move = (at: number, by: number) => {
     const next = [...chain];
     next.splice(at + by, 0, ...next.splice(at, 1));
@@ -91,19 +119,11 @@ export function ChainEditor({
               maxLength={LONGEST}
             />
             {link.causeId ? (
-              <Pressable
-                role="checkbox"
-                aria-checked={link.breakable}
+              <Breaks
+                breakable={link.breakable}
+                isFirst={i === first}
                 onPress={() => put(i, { breakable: !link.breakable })}
-                style={styles.mark}
-              >
-                <View style={styles.box}>
-                  <Words as="strong">{link.breakable ? '✓' : ''}</Words>
-                </View>
-                <Words style={{ flex: 1 }}>
-                  {i === first ? 'Training can break it: the drills go here' : 'Training can break it'}
-                </Words>
-              </Pressable>
+              />
             ) : null}
             <ButtonRow>
               <Button
@@ -124,7 +144,7 @@ export function ChainEditor({
                 kind="quiet"
                 label="Take out"
                 says={`Take out link ${i + 1}`}
-                onPress={() => onChange(chain.filter((_, at) => at !== i))}
+                onPress={() => takeOut(i)}
               />
             </ButtonRow>
           </View>

@@ -12,6 +12,7 @@ import { Button, LinkButton } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
+import { offerUndo } from '../../shared/ui/undo';
 
 const CHECKS = FIRST_MINUTES.map((id) => ({ id, words: firstMinuteWords(id), go: null, remedy: null }));
 
@@ -54,6 +55,10 @@ export function FirstMinutesScreen() {
     change({
       seen: draft.seen.includes(id) ? draft.seen.filter((each) => each !== id) : [...draft.seen, id],
     });
+  const anew = () => {
+    offerUndo('List begun anew', () => change({ seen: draft.seen }));
+    change({ seen: [] });
+  };
   return (
     <Screen
       title="The first ten minutes"
@@ -68,7 +73,7 @@ export function FirstMinutesScreen() {
         rules={roster.data?.reporting ?? []}
         occurrence={{ kind: 'crash', happenedAt: null, causeId: null, injury: null }}
       />
-      <Button kind="quiet" label="Begin the list anew" onPress={() => change({ seen: [] })} />
+      <Button kind="quiet" label="Begin the list anew" onPress={anew} />
       <Words as="soft">{STANDING_LINE}</Words>
     </Screen>
   );

@@ -7,6 +7,7 @@ import { reserveOf } from '@skelby/core/restrictions/restrictions';
 import { craftFacts, type SpeedSetting } from '@skelby/core/vocabulary/craft-facts';
 import { useState } from 'react';
 import { keep, kept } from '../../shared/storage/storage';
+import { offerUndo } from '../../shared/ui/undo';
 
 /** Another name than before: what an older version filled in by itself is nothing that was told. */
 const NAME = 'flight-card.2';
@@ -136,7 +137,10 @@ export function useFlightCard(roster: Roster, today: TodayList) {
       put({
         seen: chosen.seen.includes(id) ? chosen.seen.filter((each) => each !== id) : [...chosen.seen, id],
       }),
-    anew: () => put(FRESH),
+    anew: () => {
+      offerUndo('Flight card begun anew', () => put(chosen));
+      put(FRESH);
+    },
     open,
     names: [pilot?.name ?? '', craft?.name ?? '', site?.name ?? ''],
     flight: flightToBe(chosen, {

@@ -11,6 +11,7 @@ import { TextBox } from '../../shared/forms/TextBox';
 import { Button } from '../../shared/ui/Button';
 import { Part } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
+import { offerUndo } from '../../shared/ui/undo';
 
 const FRESH: ReportingRule = { when: 'injury', to: '', withinHours: 72 };
 const MOST_HOURS = 720;
@@ -82,7 +83,10 @@ export function Reporting() {
             icon="x"
             label=""
             says={`Leave out ${rule.to}`}
-            onPress={() => put(rules.filter((_, at) => at !== i))}
+            onPress={() => {
+              offerUndo(`${rule.to} left out`, () => put(rules));
+              put(rules.filter((_, at) => at !== i));
+            }}
           />
         </View>
       ))}

@@ -24,6 +24,7 @@ import { Button } from '../../shared/ui/Button';
 import { themed, TOUCH, useTheme } from '../../shared/ui/theme';
 import { UNSEEN, Words } from '../../shared/ui/Words';
 import { sentenceCase } from '../../shared/copy/copy';
+import { offerUndo } from '../../shared/ui/undo';
 
 export interface ArrangedPack {
   readonly pilotId: string;
@@ -183,12 +184,14 @@ export function Arrange({ packs, rests, packMinutes, pilotName, onChange }: Arra
     const beside = ids[ids.indexOf(id) + by];
     return beside === undefined ? null : () => move(id, beside);
   };
-  const out = (id: string) =>
+  const out = (id: string) => {
+    offerUndo(`${named(id)} left out`, () => onChange(packs));
     onChange(
       packs
         .map((pack) => ({ ...pack, blocks: pack.blocks.filter((block) => block.id !== id) }))
         .filter((pack) => pack.blocks.length > 0),
     );
+  };
   return (
     <DndContext
       sensors={sensors}

@@ -3,6 +3,7 @@ import { CLOCK, type SessionFields } from '@skelby/core/schemas/session';
 import { v7 as uuid } from 'uuid';
 import { useDraft } from '../../shared/storage/use-draft';
 import { minuteOfDay, timeOf, todayHere } from '../../shared/copy/dates';
+import { offerUndo } from '../../shared/ui/undo';
 
 /** A session being planned on this phone. */
 export interface SessionDraft {
@@ -47,7 +48,11 @@ export function useSessionDraft() {
     goOn: (last) => (last.day === todayHere() ? { ...begun(), ...last } : null),
     takeOver: (last) => ({ ...last, id: uuid() }),
   });
-  return { draft, change, anew: drop };
+  const anew = () => {
+    offerUndo('Plan begun anew', () => change(draft));
+    drop();
+  };
+  return { draft, change, anew };
 }
 
 /** From the first take-off until the lesson or the light ends, minutes; null: as long as it takes. */

@@ -26,6 +26,7 @@ import { usePutPlan, useWeakness } from '../../offline/overlay/weakness-queries'
 import { untilCleared } from '../../shared/copy/restriction-copy';
 import { Note } from '../../shared/ui/Note';
 import { leftOutWords, whyWords } from './why-copy';
+import { offerUndo } from '../../shared/ui/undo';
 
 const useStyles = themed((theme) => ({
   planned: {
@@ -116,7 +117,10 @@ function usePlanForm(page: WeaknessPage) {
     setReason: (text: string) => keepPlanned({ drillIds, reason: text }),
     put,
     add: (id: DrillId) => setDrillIds([...drillIds, id]),
-    drop: (id: DrillId) => setDrillIds(drillIds.filter((each) => each !== id)),
+    drop: (id: DrillId, name: string) => {
+      offerUndo(`${name} dropped`, () => setDrillIds(drillIds));
+      setDrillIds(drillIds.filter((each) => each !== id));
+    },
     raise: (i: number) =>
       setDrillIds(drillIds.map((id, at) => (at === i - 1 ? drillIds[i]! : at === i ? drillIds[i - 1]! : id))),
     propose: () => setDrillIds(proposePlan(causeId, mode, known).map((planned) => planned.drillId)),
@@ -144,7 +148,12 @@ function Planned({ form: { drillIds, causeId, mode, key, known, raise, drop } }:
           {i > 0 ? (
             <Button icon="arrow-up" label="" says={`${drillOf(id).name} earlier`} onPress={() => raise(i)} />
           ) : null}
-          <Button icon="x" label="" says={`Drop ${drillOf(id).name}`} onPress={() => drop(id)} />
+          <Button
+            icon="x"
+            label=""
+            says={`Drop ${drillOf(id).name}`}
+            onPress={() => drop(id, drillOf(id).name)}
+          />
         </View>
       ))}
     </View>

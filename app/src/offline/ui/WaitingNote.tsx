@@ -7,6 +7,7 @@ import { ClockNote } from './ClockNote';
 import type { Outbox, OutboxState } from '../outbox/outbox';
 import { outbox, useOutbox } from '../outbox/use-outbox';
 import { isToSend } from '../outbox/waiting';
+import { discardWithUndo } from './discard';
 
 interface WaitingInProps {
   readonly box: Outbox;
@@ -45,7 +46,7 @@ export function WaitingIn({ box, state: { items, held, unkept }, brief, hasPage 
           {item.refused?.theirs && hasPage ? (
             <LinkButton label="Look at both" href="/waiting" />
           ) : (
-            <Button kind="quiet" label="Discard this entry" onPress={() => void box.discard(item.key)} />
+            <Button kind="quiet" label="Discard this entry" onPress={() => discardWithUndo(box, item)} />
           )}
         </Note>
       ))}

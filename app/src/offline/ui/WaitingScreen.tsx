@@ -29,6 +29,7 @@ import { madeAt } from '../outbox/commands';
 import { outbox, useOutbox } from '../outbox/use-outbox';
 import { isToSend, type Waiting } from '../outbox/waiting';
 import { entriesIn, fileOf } from '../outbox/waiting-file';
+import { discardWithUndo } from './discard';
 
 /** The questions that an entry answers, for reading its fields. */
 function questionsOf(
@@ -58,7 +59,7 @@ function Refused({ item, roster }: { readonly item: Waiting; readonly roster: Ro
   const { drillOf } = useDrills();
   const { refused } = item;
   if (!refused) return null;
-  const discard = () => void outbox.discard(item.key);
+  const discard = () => discardWithUndo(outbox, item);
   return (
     <Part heading={sentenceCase(item.what)}>
       {refused.theirs && refused.override ? (

@@ -1,5 +1,5 @@
 import { type ControllerRenderProps, type FieldValues } from 'react-hook-form';
-import { useState } from 'react';
+import { type ReactNode, useId, useState } from 'react';
 import { View } from 'react-native';
 import { type Speaking, useUnits } from '../api/use-units';
 import { Words } from '../ui/Words';
@@ -7,6 +7,7 @@ import { LongChoice, ManyChoice } from './Choice';
 import type { FormQuestion } from './form-question';
 import { PickBox } from './PickBox';
 import { TextBox } from './TextBox';
+import { useFocusWhereWrong } from './use-focus-where-wrong';
 
 /** Limits are checked in SI and told in the school's units. */
 export const limitsIn = (message: string, { say, from, unit }: Speaking): string =>
@@ -65,6 +66,18 @@ function QuantityBox({ question, value, onChange, onBlur, error }: QuantityBoxPr
   );
 }
 
+/** A choice, with what is wrong with it. */
+function Marked({ error, children }: { readonly error: string | undefined; readonly children: ReactNode }) {
+  const id = useId();
+  const box = useFocusWhereWrong<View>(error);
+  return (
+    <View ref={box} {...(error ? { role: 'group', 'aria-invalid': true, 'aria-describedby': id } : {})}>
+      {children}
+      {error ? <Words as="strong" role="alert" nativeID={id}>{`! ${error}`}</Words> : null}
+    </View>
+  );
+}
+
 interface FormFieldProps {
   readonly question: FormQuestion;
   readonly field: ControllerRenderProps<FieldValues>;
@@ -77,7 +90,7 @@ export function FormField({ question, field, error }: FormFieldProps) {
   switch (question.ask) {
     case 'choice':
       return (
-        <View>
+        <Marked error={error}>
           <LongChoice
             label={question.label}
             options={question.options}
@@ -85,17 +98,18 @@ export function FormField({ question, field, error }: FormFieldProps) {
             value={field.value as string | number | boolean | null}
             onChange={onChange}
           />
-          {error ? <Words as="strong" role="alert">{`! ${error}`}</Words> : null}
-        </View>
+        </Marked>
       );
     case 'many':
       return (
-        <ManyChoice
-          label={question.label}
-          options={question.options}
-          values={(field.value as string[] | null) ?? []}
-          onChange={onChange}
-        />
+        <Marked error={error}>
+          <ManyChoice
+            label={question.label}
+            options={question.options}
+            values={(field.value as string[] | null) ?? []}
+            onChange={onChange}
+          />
+        </Marked>
       );
     case 'number':
       return (

@@ -1,6 +1,7 @@
 import { useId } from 'react';
 import { FONT, TOUCH, useTheme } from '../ui/theme';
 import { Labelled, tiesOf } from './Labelled';
+import { useFocusWhereWrong } from './use-focus-where-wrong';
 
 interface PickBoxProps {
   readonly kind: 'date' | 'time';
@@ -17,9 +18,11 @@ interface PickBoxProps {
 export function PickBox({ kind, label, value, onChange, onBlur, hint, error }: PickBoxProps) {
   const theme = useTheme();
   const id = useId();
+  const box = useFocusWhereWrong<HTMLInputElement>(error);
   return (
     <Labelled id={id} label={label} hint={hint} error={error}>
       <input
+        ref={box}
         type={kind}
         value={value}
         onChange={(event) => onChange(event.currentTarget.value)}

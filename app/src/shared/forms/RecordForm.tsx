@@ -26,6 +26,7 @@ import { useGoBack } from '../ui/use-go-back';
 import { Note } from '../ui/Note';
 import { Words } from '../ui/Words';
 import { sayTime } from '../copy/dates';
+import { offerUndo } from '../ui/undo';
 
 interface RecordFormProps {
   readonly title: string;
@@ -145,6 +146,30 @@ function Asked({ form, questions, kinds, errorOf, onKind }: AskedProps) {
   );
 }
 
+/** Back to what is saved; and back again to what was typed. */
+function useBeginAnew(
+  form: UseFormReturn<FieldValues>,
+  values: FieldValues,
+  { keepChanged, forget }: ReturnType<typeof useKeptFields>,
+) {
+  const [round, beginRound] = useState(0);
+  const drawAnew = () => beginRound((last) => last + 1);
+  const show = (fields: FieldValues) => {
+    form.reset(fields);
+    drawAnew();
+  };
+  const beginAnew = () => {
+    const was = form.getValues();
+    offerUndo('Changes thrown away', () => {
+      show(was);
+      keepChanged(was);
+    });
+    show(values);
+    forget();
+  };
+  return { round, drawAnew, beginAnew };
+}
+
 /** A form for one record: the same shape checks it here and on the server, and nothing typed is cleared. */
 export function RecordForm({ title, up, shape, questions, values, onSave, kinds }: RecordFormProps) {
   const units = useUnits();
@@ -155,8 +180,8 @@ export function RecordForm({ title, up, shape, questions, values, onSave, kinds 
   });
   const { errors } = form.formState;
   const [clash, setClash] = useState<Clash | null>(null);
-  const [round, beginRound] = useState(0);
   const { keepChanged } = kept;
+  const { round, drawAnew, beginAnew } = useBeginAnew(form, values, kept);
   useEffect(() => {
     const watching = form.watch((now) => keepChanged(now));
     return () => watching.unsubscribe();
@@ -203,24 +228,9 @@ export function RecordForm({ title, up, shape, questions, values, onSave, kinds 
           }}
         />
       ) : null}
-      {kept.isKept && !clash ? (
-        <NotSaved
-          since={kept.since}
-          onAnew={() => {
-            form.reset(values);
-            kept.forget();
-            beginRound(round + 1);
-          }}
-        />
-      ) : null}
+      {kept.isKept && !clash ? <NotSaved since={kept.since} onAnew={beginAnew} /> : null}
       <View key={round} style={{ gap: 20, maxWidth: 620, display: clash ? 'none' : 'flex' }}>
-        <Asked
-          form={form}
-          questions={questions}
-          kinds={kinds}
-          errorOf={errorOf}
-          onKind={() => beginRound(round + 1)}
-        />
+        <Asked form={form} questions={questions} kinds={kinds} errorOf={errorOf} onKind={drawAnew} />
       </View>
     </Screen>
   );

@@ -1,7 +1,8 @@
-import { useEffect, useId, useRef } from 'react';
+import { useId } from 'react';
 import { TextInput, type TextInputProps } from 'react-native';
 import { FONT, themed, TOUCH } from '../ui/theme';
 import { Labelled, tiesOf } from './Labelled';
+import { useFocusWhereWrong } from './use-focus-where-wrong';
 
 const useStyles = themed((theme) => ({
   box: {
@@ -28,13 +29,7 @@ interface TextBoxProps extends Omit<TextInputProps, 'style'> {
 export function TextBox({ label, hint, error, ...input }: TextBoxProps) {
   const styles = useStyles();
   const id = useId();
-  const box = useRef<TextInput>(null);
-  const isWrong = error !== undefined && error !== '';
-  // Whoever is told that something is wrong goes on where it is; of several the first.
-  useEffect(() => {
-    const own = box.current as unknown as HTMLElement | null;
-    if (isWrong && own && globalThis.document?.querySelector('[aria-invalid="true"]') === own) own.focus();
-  }, [isWrong]);
+  const box = useFocusWhereWrong<TextInput>(error);
   return (
     <Labelled id={id} label={label} hint={hint} error={error}>
       <TextInput
