@@ -4,6 +4,8 @@ import type { QueryClient } from '@tanstack/react-query';
 
 const NAME = 'skelby-live';
 const ASKS_EVERY_MS = 60_000;
+/** By the HTML standard; a browser without streams has no names for them. */
+const [STREAM_OPEN, STREAM_CLOSED] = [1, 2];
 
 /** Pages that stand still while they are looked at, or look for themselves. */
 const NOT_READ_ANEW = ['history', 'imports', 'own-second-factor'];
@@ -16,28 +18,29 @@ const NOT_READ_ANEW = ['history', 'imports', 'own-second-factor'];
  */
 function hearChanges(onChange: () => void): () => void {
   const stop = new AbortController();
-  const tabs = new BroadcastChannel(NAME);
-  tabs.onmessage = onChange;
+  const tabs = 'BroadcastChannel' in globalThis ? new BroadcastChannel(NAME) : null;
+  if (tabs) tabs.onmessage = onChange;
   const both = () => {
-    tabs.postMessage('changed');
+    tabs?.postMessage('changed');
     onChange();
   };
   const listen = () =>
     new Promise<void>((resolve) => {
       let stream = open();
       const ask = setInterval(() => {
-        if (stream.readyState === EventSource.OPEN) return;
+        if (stream?.readyState === STREAM_OPEN) return;
         both();
         // What the server refused it does not open again by itself.
-        if (stream.readyState === EventSource.CLOSED) stream = open();
+        if (stream?.readyState === STREAM_CLOSED) stream = open();
       }, ASKS_EVERY_MS);
       stop.signal.addEventListener('abort', () => {
         clearInterval(ask);
-        stream.close();
+        stream?.close();
         resolve();
       });
     });
   const open = () => {
+    if (!('EventSource' in globalThis)) return null;
     const stream = new EventSource('/api/live');
     let isFirst = true;
     stream.addEventListener('changed', both);
@@ -48,8 +51,8 @@ function hearChanges(onChange: () => void): () => void {
     });
     return stream;
   };
-  // Where a browser has no locks, over plain HTTP from another machine say, each tab listens for itself.
-  const locks = navigator.locks as LockManager | undefined;
+  // Where a browser has no locks, over plain HTTP from another machine say, or tabs cannot talk, each listens for itself.
+  const locks = tabs ? (navigator.locks as LockManager | undefined) : undefined;
   if (!locks) void listen();
   else
     locks.request(NAME, { signal: stop.signal }, listen).catch((error: unknown) => {
@@ -58,7 +61,7 @@ function hearChanges(onChange: () => void): () => void {
     });
   return () => {
     stop.abort();
-    tabs.close();
+    tabs?.close();
   };
 }
 

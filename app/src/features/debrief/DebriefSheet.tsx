@@ -18,6 +18,7 @@ import { type Speaking, useUnits } from '../../shared/api/use-units';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { useOccurrence } from '../../offline/overlay/occurrence-queries';
 import { Button, ButtonRow } from '../../shared/ui/Button';
+import { useCopy } from '../../shared/ui/use-pass-on';
 import { ManyChoice } from '../../shared/forms/Choice';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
@@ -154,7 +155,7 @@ function Sheet(props: SheetProps) {
   const units = useUnits();
   const { findings } = shown;
   const [withheld, setWithheld] = useState(findings.nameWithheld);
-  const [copied, setCopied] = useState(false);
+  const { said, copy } = useCopy();
   const pilot = withheld ? 'Name withheld' : occurrence.pilotName;
   const plain = (text: string) => (withheld ? without(text, occurrence.pilotName) : text);
   const parts = partsOfSheet(props, units, plain);
@@ -166,9 +167,6 @@ function Sheet(props: SheetProps) {
       `Chain: ${findings.chain.map((link) => plain(link.words)).join(' → ')}`,
       STANDING_LINE,
     ].join('\n');
-  const copy = () => {
-    void navigator.clipboard.writeText(asText()).then(() => setCopied(true));
-  };
   return (
     <Screen
       title={pilot}
@@ -177,7 +175,7 @@ function Sheet(props: SheetProps) {
       foot={
         <ButtonRow>
           <PrintButton label="Print the sheet" />
-          <Button icon="copy" label={copied ? 'Copied' : 'Copy as text'} onPress={copy} />
+          <Button icon="copy" label={said ?? 'Copy as text'} onPress={() => void copy(asText())} />
         </ButtonRow>
       }
     >

@@ -11,7 +11,7 @@ import { View } from 'react-native';
 import type { Roster } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { useRoster } from '../../offline/overlay/use-roster';
-import { outbox } from '../../offline/outbox/use-outbox';
+import { outbox, useOutbox } from '../../offline/outbox/use-outbox';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
@@ -140,10 +140,11 @@ const TITLES: Readonly<Record<LogStep, string>> = {
 
 /** The draft is gone by now: the page waits to be left, and asks nothing more. */
 function Saving() {
+  const { unkept } = useOutbox();
   return (
     <Screen title="Saving …">
       <Words as="soft" role="status">
-        Kept on this phone.
+        {unkept.size > 0 ? 'This phone keeps nothing: leave the page open.' : 'Kept on this phone.'}
       </Words>
     </Screen>
   );

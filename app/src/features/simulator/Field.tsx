@@ -60,11 +60,14 @@ function useView({ spanM, rotors, marks, scene, throughCamera, cameraDeg, blind 
         });
         made.cameraDeg = tilt.current;
         view.current = made;
-        watch = new ResizeObserver(([entry]) => {
-          made.resize(entry!.contentRect.width, entry!.contentRect.height);
+        const fit = ({ width, height }: Pick<DOMRect, 'width' | 'height'>) => {
+          made.resize(width, height);
           if (last.current) made.draw(last.current);
-        });
-        watch.observe(box.current);
+        };
+        if ('ResizeObserver' in globalThis) {
+          watch = new ResizeObserver(([entry]) => fit(entry!.contentRect));
+          watch.observe(box.current);
+        } else fit((box.current as HTMLDivElement).getBoundingClientRect());
         setFailed(null);
       })
       .catch((error: unknown) => {

@@ -74,17 +74,13 @@ interface PracticeProps {
 
 /** Passes on how it is set up: the link opens the same drill for anybody, without an account. */
 function PassOn({ search }: { readonly search: string }) {
-  const { copied, pass } = usePassOn('Skelby practice');
+  const { said, pass } = usePassOn('Skelby practice');
   const address = `${window.location.origin}/practice?${search}`;
   return (
     <Part heading="Pass it on">
       <Words as="soft">Opens this drill as it is set here, for whoever has the link.</Words>
       <Words aria-label="Link">{address}</Words>
-      <Button
-        icon="share-2"
-        label={copied ? 'Copied' : 'Pass on the link'}
-        onPress={() => void pass(address)}
-      />
+      <Button icon="share-2" label={said ?? 'Pass on the link'} onPress={() => void pass(address)} />
     </Part>
   );
 }

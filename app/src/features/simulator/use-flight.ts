@@ -3,6 +3,7 @@ import { CENTRED, type ModeNow, type StickPosition } from '@skelby/core/simulato
 import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { saveFile } from '../../shared/ui/save-file';
 import type { FromWorker, Scored, Shown, ToDo, ToStart } from './practice.worker';
+import { NO_WORKERS } from '../../shared/ui/use-worker';
 
 export type FlightStart = Omit<ToStart, 'do' | 'seed'>;
 
@@ -117,6 +118,10 @@ export function useFlight(from: FlightStart, callbacks: Callbacks): FlightContro
     tell({ do: 'start', ...from, seed: Math.floor(Math.random() * 1e9) });
   }, [from, run, tell]);
   useEffect(() => {
+    if (!('Worker' in globalThis)) {
+      setFailed(NO_WORKERS);
+      return undefined;
+    }
     const own = new Worker(
       new URL(require.unstable_resolveWorker('./practice.worker.ts'), window.location.href),
       { type: 'module' },

@@ -12,17 +12,12 @@ interface LinkToPassOnProps {
 
 /** A link that was just made, shown this once. */
 export function LinkToPassOn({ address, title, lasts }: LinkToPassOnProps) {
-  const { copied, pass } = usePassOn(title);
+  const { said, pass } = usePassOn(title);
   return (
     <View style={{ gap: 8 }}>
       <Words aria-label="Link">{address}</Words>
       <ButtonRow>
-        <Button
-          kind="solid"
-          icon="share-2"
-          label={copied ? 'Copied' : 'Pass it on'}
-          onPress={() => void pass(address)}
-        />
+        <Button kind="solid" icon="share-2" label={said ?? 'Pass it on'} onPress={() => void pass(address)} />
       </ButtonRow>
       <Words as="soft">{lasts}</Words>
     </View>

@@ -1,5 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 
+/** Told where there are none. */
+export const NO_WORKERS = 'This browser works nothing out beside the page: use a newer one.';
+
 export interface WorkersAnswer<Answer> {
   /** null until the first is there. */
   readonly answer: Answer | null;
@@ -31,6 +34,10 @@ export function useWorker<Wish, Answer>(make: () => Worker, wish: Wish | null): 
     if (wanted === null) return;
     // A wish that is overtaken is not worked on to its end.
     worker.current?.terminate();
+    if (!('Worker' in globalThis)) {
+      setFailed(NO_WORKERS);
+      return;
+    }
     const own = making.current();
     worker.current = own;
     setWorking(true);
