@@ -95,6 +95,18 @@ const LISTS: Readonly<Record<string, { address: string; api: string; list: (size
       })),
     }),
   },
+  Pilots: {
+    address: '/pilots',
+    api: '**/api/roster',
+    list: (size) => ({
+      pilots: Array.from({ length: size }, (_, i) => ({
+        ...{ id: uuid(), name: `Sample ${i}`, stickLayout: 2, mode: 'position-hold', windLimitMps: 4 },
+        ...{ note: '', track: 'leisure', revision: 1, lastCraftId: null, lastSiteId: null },
+        ...{ lastWindMps: null, lastFlownOn: null },
+      })),
+      ...{ craft: [], sites: [], reporting: [], trainers: [] },
+    }),
+  },
   Flights: {
     address: '/flights',
     api: '**/api/flights',
@@ -131,6 +143,27 @@ async function drawn(context: BrowserContext, base: string, name: string, size: 
   };
   await page.close();
   return figures;
+}
+
+/** How long Log takes to open from another page once Today was there with so many open weaknesses, ms to the first question. */
+async function logOpens(context: BrowserContext, base: string, from: string): Promise<number> {
+  const page = await context.newPage();
+  await page.route('**/api/carry*', (route) => route.abort());
+  await page.route(LISTS['Today']!.api, (route) =>
+    route.fulfill({ json: LISTS['Today']!.list(SIZES[2]) as object }),
+  );
+  await page.goto(base + from);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await page.getByRole('link', { name: 'Today' }).click();
+  const log = page.getByRole('link', { name: 'Log a crash or near-miss' });
+  await log.waitFor();
+  await page.waitForTimeout(1_000);
+  const began = performance.now();
+  await log.click();
+  await page.getByRole('heading', { name: 'Who was flying?' }).waitFor();
+  const ms = performance.now() - began;
+  await page.close();
+  return ms;
 }
 
 const HEIGHTS = [
@@ -184,6 +217,8 @@ interface HandFigures {
   readonly log: Logged;
   readonly presses: number;
   readonly lists: readonly (Drawn & { readonly list: string; readonly size: number })[];
+  /** From where, and to the first question, ms. */
+  readonly opens: readonly (readonly [from: string, ms: number])[];
   readonly heights: readonly (readonly [size: string, left: number])[];
   readonly paper: readonly (readonly [what: string, pages: number])[];
   readonly unexplained: number;
@@ -203,7 +238,9 @@ export function measureHand(base: string, executablePath: string): Promise<HandF
     const lists: (Drawn & { list: string; size: number })[] = [];
     for (const list of Object.keys(LISTS))
       for (const size of SIZES) lists.push({ list, size, ...(await drawn(context, base, list, size)) });
-    return { log, presses, lists, heights, paper, unexplained: unexplained() };
+    const opens: [string, number][] = [];
+    for (const from of ['/', '/kit', '/pilots']) opens.push([from, await logOpens(context, base, from)]);
+    return { log, presses, opens, lists, heights, paper, unexplained: unexplained() };
   });
 }
 
@@ -218,6 +255,10 @@ export const sayHand = (hand: HandFigures): readonly (readonly [what: string, fi
   ...hand.lists.map(
     ({ list, size, nodes, scriptMs }) =>
       [`  ${list} of ${size}: nodes, script`, `${nodes}, ${scriptMs.toFixed(0)} ms`] as const,
+  ),
+  ...hand.opens.map(
+    ([from, ms]) =>
+      [`  Log opened on Today of ${SIZES[2]}, come from ${from}`, `${ms.toFixed(0)} ms`] as const,
   ),
   ...hand.heights.map(
     ([size, left]) => [`  height left to the page at ${size}`, `${Math.round(left)} px`] as const,

@@ -25,6 +25,7 @@ import { usePilot } from '../../offline/overlay/pilot-queries';
 import { Occurrences } from './Occurrences';
 import { valuesLine } from '../../shared/copy/value-copy';
 import { crashRateWords, nearMissRateWords } from '../../shared/copy/rate-copy';
+import { windLimitUnder } from '@skelby/core/restrictions/restrictions';
 
 function WeaknessRows({ lines, empty }: { readonly lines: readonly WeaknessLine[]; readonly empty: string }) {
   return (
@@ -117,10 +118,12 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
   const open = page.weaknesses.filter(restricts);
   const past = page.weaknesses.filter((line) => !restricts(line));
   const { pilot } = page;
+  // Of two limits the smaller one is what is flown by.
+  const windMps = windLimitUnder(open, pilot.windLimitMps);
   return (
     <Screen
       title={pilot.name}
-      under={`${MODE_WORDS[pilot.mode]}${pilot.holdOff ? ', hold off too' : ''} · stick layout ${pilot.stickLayout} · wind up to ${say(pilot.windLimitMps, 'm/s')}`}
+      under={`${MODE_WORDS[pilot.mode]}${pilot.holdOff ? ', hold off too' : ''} · stick layout ${pilot.stickLayout} · wind up to ${say(windMps, 'm/s')}`}
       up="/pilots"
       foot={
         pilot.forgottenAt ? undefined : (
@@ -142,6 +145,9 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
       {open.length > 0 ? (
         <Note icon="slash" heading="Restrictions now">
           <>
+            {windMps < pilot.windLimitMps ? (
+              <Words as="strong">{`Wind up to ${say(windMps, 'm/s')}, not the usual ${say(pilot.windLimitMps, 'm/s')}.`}</Words>
+            ) : null}
             {open.map((line) => (
               <Words key={line.id}>{untilCleared(line.causeId)}</Words>
             ))}
