@@ -45,7 +45,6 @@ async function logs(page: Page, pilot: string): Promise<void> {
 /** The main screens, each with what shows that it works. */
 const SCREENS = [
   ['/', 'Today'],
-  ['/pilots', 'Pilots'],
   ['/session', 'Session'],
   ['/sums?sum=stop', 'Figures'],
   ['/practice?drill=tail-in-hover', 'Simulator'],

@@ -1,39 +1,12 @@
 import type { Solid } from '../simulator/world';
-import { type Aids, type PointCraft, LET_GO, type StickHands } from './body';
+import { type Aids, type PointCraft, LET_GO } from './body';
 import type { FlightStory } from './flights';
+import { back, clamp, flies, hovers, pushing, RAD_PER_DEG, type Way } from './guidance';
 
 const HELD: Aids = { holdsPlace: true, holdsHeight: true };
 const BY_HAND: Aids = { holdsPlace: false, holdsHeight: true };
-const clamp = (value: number, most: number): number => Math.max(-most, Math.min(most, value));
-const RAD = Math.PI / 180;
-
-type Vector = readonly [number, number];
-
-/** Pitch and roll that push so, as hands see it that think the nose points so far off where it does. */
-function pushing(craft: PointCraft, [x, y]: Vector, believesOffDeg = 0): Pick<StickHands, 'pitch' | 'roll'> {
-  const nose = (craft.noseDeg + believesOffDeg) * RAD;
-  return {
-    pitch: clamp(x * Math.sin(nose) + y * Math.cos(nose), 1),
-    roll: clamp(x * Math.cos(nose) - y * Math.sin(nose), 1),
-  };
-}
-
-/** What brings it back to a place, by hand. */
-const back = (craft: PointCraft, [px, py]: Vector, gain = 1): Vector => [
-  gain * (0.16 * (px - craft.x) - 0.28 * craft.vx) - craft.windX * 0.07,
-  gain * (0.16 * (py - craft.y) - 0.28 * craft.vy) - craft.windY * 0.07,
-];
-const hovers = (craft: PointCraft, at: Vector, offDeg = 0, gain = 1): StickHands => ({
-  ...LET_GO,
-  ...pushing(craft, back(craft, at, gain), offDeg),
-});
-/** Speed that is wanted, over the top speed, with hold on. */
-const flies = (craft: PointCraft, velocity: Vector): StickHands => ({
-  ...LET_GO,
-  ...pushing(craft, [velocity[0] / 10, velocity[1] / 10]),
-});
 /** Nudges away from the pilot's place, as air does it. */
-const nudge = (craft: PointCraft, by: Vector) => {
+const nudge = (craft: PointCraft, by: Way) => {
   craft.vx += by[0];
   craft.vy += by[1];
 };
@@ -98,7 +71,7 @@ export const TROUBLES: readonly ((nth: number) => FlightStory)[] = [
       ),
   }),
   (nth) => {
-    const pulses = [40, 215, 130, 300, 75, 250].map((deg) => (deg + 47 * nth) * RAD);
+    const pulses = [40, 215, 130, 300, 75, 250].map((deg) => (deg + 47 * nth) * RAD_PER_DEG);
     return {
       name: 'attitude not known, far out',
       cause: 'orientation-lost',
