@@ -1,17 +1,17 @@
 import Feather from '@expo/vector-icons/Feather';
 import { useQueryClient } from '@tanstack/react-query';
 import { type Href, Link, Redirect, Slot, usePathname, useRouter } from 'expo-router';
-import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect, useRef, useState } from 'react';
 import { PilotsBeside } from '../features/pilots/Pilots';
 import { TodayBeside } from '../features/today/Today';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { readAnewOnChange } from '../offline/live';
 import { keepPrefetching } from '../offline/prefetch/prefetch';
 import { OfflineStrip } from '../offline/ui/OfflineStrip';
-import { SandboxStrip } from '../offline/ui/Sandbox';
 import { DrillBookProvider } from '../shared/api/use-drills';
 import { rightOfAddress } from '../shared/api/right-of-address';
 import { useMay } from '../shared/api/use-may';
+import { useWho } from '../shared/api/use-who';
 import { useBook } from '../offline/overlay/use-book';
 import { askToKeep } from '../shared/storage/room';
 import { outbox, useOutbox } from '../offline/outbox/use-outbox';
@@ -24,7 +24,9 @@ import { listenForShortcuts } from '../shared/ui/shortcuts';
 import { themed, TOUCH, useTheme } from '../shared/ui/theme';
 import { Words } from '../shared/ui/Words';
 import { useMe } from '../offline/account-queries';
-import { UndoLine } from '../shared/ui/UndoLine';
+import { UndoPlace } from '../shared/ui/UndoPlace';
+
+const SandboxStrip = lazy(() => import('../offline/ui/SandboxStrip'));
 
 const PLACES: readonly {
   readonly href: Href;
@@ -182,11 +184,16 @@ function Pages() {
   const book = useBook();
   const mayTrain = useMay('train');
   const mayBeHere = useMay(rightOfAddress(usePathname()));
+  const isSandbox = useWho()?.sandbox === true;
   return (
     <DrillBookProvider value={book}>
       <View style={styles.page}>
         <OfflineStrip />
-        <SandboxStrip />
+        {isSandbox ? (
+          <Suspense>
+            <SandboxStrip />
+          </Suspense>
+        ) : null}
         {mayTrain ? null : (
           <Words as="soft" role="note" style={styles.reads}>
             You read here. What you enter is not taken.
@@ -196,7 +203,7 @@ function Pages() {
           <Beside />
           <AskedFor isOpen={mayBeHere} />
         </View>
-        <UndoLine />
+        <UndoPlace />
       </View>
     </DrillBookProvider>
   );
@@ -210,7 +217,7 @@ function OfOnePilot() {
   return (
     <View style={styles.frame}>
       <AskedFor isOpen={mayBeHere} isPilot />
-      <UndoLine />
+      <UndoPlace />
     </View>
   );
 }

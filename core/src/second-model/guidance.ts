@@ -2,7 +2,7 @@ import { LET_GO, type PointCraft, type StickHands } from './body';
 
 /** How the hands of the second model fly: by what they see, and where they think the nose points. */
 
-export const clamp = (value: number, most: number): number => Math.max(-most, Math.min(most, value));
+export const heldWithin = (value: number, most: number): number => Math.max(-most, Math.min(most, value));
 export const RAD_PER_DEG = Math.PI / 180;
 
 export type Way = readonly [number, number];
@@ -15,8 +15,8 @@ export function pushing(
 ): Pick<StickHands, 'pitch' | 'roll'> {
   const nose = (craft.noseDeg + believesOffDeg) * RAD_PER_DEG;
   return {
-    pitch: clamp(x * Math.sin(nose) + y * Math.cos(nose), 1),
-    roll: clamp(x * Math.cos(nose) - y * Math.sin(nose), 1),
+    pitch: heldWithin(x * Math.sin(nose) + y * Math.cos(nose), 1),
+    roll: heldWithin(x * Math.cos(nose) - y * Math.sin(nose), 1),
   };
 }
 

@@ -1,7 +1,7 @@
 import type { Solid } from '../simulator/world';
 import { type Aids, type PointCraft, LET_GO } from './body';
 import type { FlightStory } from './flights';
-import { back, clamp, flies, hovers, pushing, RAD_PER_DEG, type Way } from './guidance';
+import { back, heldWithin, flies, hovers, pushing, RAD_PER_DEG, type Way } from './guidance';
 
 const HELD: Aids = { holdsPlace: true, holdsHeight: true };
 const BY_HAND: Aids = { holdsPlace: false, holdsHeight: true };
@@ -98,7 +98,7 @@ export const TROUBLES: readonly ((nth: number) => FlightStory)[] = [
     troubleS: 3.5,
     hands: ({ craft, trouble }) => ({
       ...LET_GO,
-      pitch: trouble < 0 ? clamp(0.36 + 0.2 * (5 - craft.vy), 0.8) : 0.35,
+      pitch: trouble < 0 ? heldWithin(0.36 + 0.2 * (5 - craft.vy), 0.8) : 0.35,
       yaw: trouble < 0 ? 0 : bent(nth, [0.5, -0.5, 0.7, -0.6]),
     }),
     solids: [wall(0, 70)],
@@ -174,8 +174,8 @@ export const TROUBLES: readonly ((nth: number) => FlightStory)[] = [
       const swing = Math.min(0.9, 0.3 + 0.1 * trouble);
       return {
         ...sticks,
-        pitch: clamp(sticks.pitch + swing * Math.sin(5.2 * t), 1),
-        roll: clamp(sticks.roll + swing * Math.sin(4.4 * t + nth), 1),
+        pitch: heldWithin(sticks.pitch + swing * Math.sin(5.2 * t), 1),
+        roll: heldWithin(sticks.roll + swing * Math.sin(4.4 * t + nth), 1),
       };
     },
   }),
@@ -188,7 +188,7 @@ export const TROUBLES: readonly ((nth: number) => FlightStory)[] = [
     goodS: 3,
     troubleS: 4.5,
     hands: ({ craft, trouble }) => {
-      if (trouble < 0) return { ...LET_GO, pitch: clamp(0.4 + 0.2 * (6 - craft.vy), 0.9) };
+      if (trouble < 0) return { ...LET_GO, pitch: heldWithin(0.4 + 0.2 * (6 - craft.vy), 0.9) };
       return {
         throttle: -1,
         yaw: trouble < 1.5 ? bent(nth, [1, -1]) : 0,
@@ -213,7 +213,7 @@ export const TROUBLES: readonly ((nth: number) => FlightStory)[] = [
     hands: ({ craft, trouble }) => ({
       ...LET_GO,
       // It looks ahead, leans into the wind at first, and then forgets it.
-      pitch: clamp(0.3 + 0.2 * (4 - craft.vy), 0.7),
+      pitch: heldWithin(0.3 + 0.2 * (4 - craft.vy), 0.7),
       roll: trouble < 0 ? pushing(craft, back(craft, [0, craft.y])).roll : 0,
     }),
   }),

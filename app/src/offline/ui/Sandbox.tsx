@@ -1,57 +1,11 @@
 import { useRouter } from 'expo-router';
-import { View } from 'react-native';
 import { useWho } from '../../shared/api/use-who';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Part } from '../../shared/ui/Screen';
-import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
-import { useLeaveSandbox, useOpenSandbox, useSandboxAnew } from '../account-queries';
+import { useOpenSandbox, useSandboxAnew } from '../account-queries';
+import { BackToSchool } from './SandboxStrip';
 import { LeftBehind, useLeftBehind } from './LeftBehind';
-
-const useStyles = themed((theme) => ({
-  strip: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: 10,
-    paddingHorizontal: 16,
-    paddingVertical: 4,
-    borderBottomWidth: 2,
-    borderBottomColor: theme.ink,
-    borderStyle: 'dashed',
-  },
-  words: { flex: 1 },
-}));
-
-function Back({ kind }: { readonly kind: 'quiet' | 'solid' }) {
-  const leave = useLeaveSandbox();
-  const router = useRouter();
-  return (
-    <>
-      <Button
-        kind={kind}
-        icon="corner-up-left"
-        label={leave.isPending ? 'One moment …' : 'Back to my school'}
-        disabled={leave.isPending}
-        onPress={() => leave.mutate(undefined, { onSuccess: () => router.replace('/') })}
-      />
-      {leave.error ? <Words as="strong" role="alert">{`! ${leave.error.message}`}</Words> : null}
-    </>
-  );
-}
-
-/** One line over every page of a sandbox. */
-export function SandboxStrip() {
-  const styles = useStyles();
-  if (!useWho()?.sandbox) return null;
-  return (
-    <View style={styles.strip} role="note">
-      <Words as="soft" style={styles.words}>
-        Sandbox: made up
-      </Words>
-      <Back kind="quiet" />
-    </View>
-  );
-}
 
 function Inside() {
   const anew = useSandboxAnew();
@@ -60,7 +14,7 @@ function Inside() {
     <Part heading="You are in the sandbox">
       <Words>Log, count, sign and break what you like: nothing of it reaches your school.</Words>
       <ButtonRow>
-        <Back kind="solid" />
+        <BackToSchool kind="solid" />
         <Button
           icon="refresh-cw"
           label={anew.isPending ? 'Writing a season …' : 'Begin it anew'}

@@ -1,5 +1,3 @@
-import { usePathname } from 'expo-router';
-import { useEffect, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
 import { Button } from './Button';
 import { themed } from './theme';
@@ -20,25 +18,13 @@ const useStyles = themed((theme) => ({
   words: { flex: 1, minWidth: 0 },
 }));
 
-/** What was thrown away last on this page, to be brought back until the page is left. */
-export function UndoLine() {
+/** What was thrown away last, to be brought back. @param what as a sentence without its full stop */
+export default function UndoLine({ what }: { readonly what: string }) {
   const styles = useStyles();
-  const path = usePathname();
-  const thrown = useSyncExternalStore(lastThrow.subscribe, lastThrow.now);
-  useEffect(() => lastThrow.clear, [path]);
   return (
-    <View role="status" nativeID="skelby-undo">
-      {thrown ? (
-        <View style={styles.line}>
-          <Words style={styles.words}>{`${thrown.what}.`}</Words>
-          <Button
-            icon="corner-up-left"
-            label="Undo"
-            says={`Undo: ${thrown.what}`}
-            onPress={lastThrow.bringBack}
-          />
-        </View>
-      ) : null}
+    <View style={styles.line}>
+      <Words style={styles.words}>{`${what}.`}</Words>
+      <Button icon="corner-up-left" label="Undo" says={`Undo: ${what}`} onPress={lastThrow.bringBack} />
     </View>
   );
 }

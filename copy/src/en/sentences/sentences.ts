@@ -2,6 +2,7 @@ import { CASE_SENTENCES } from './cases';
 import { FIELD_SENTENCES } from './fields';
 import { FLYING_SENTENCES } from './flying';
 import { LOG_SENTENCES } from './log';
+import { RECORDING_SENTENCES } from './recording';
 import { SUM_SENTENCES } from './sums';
 import { TRAINING_SENTENCES } from './training';
 import type { SentenceId } from '@skelby/core/vocabulary/sentence-ids';
@@ -17,4 +18,5 @@ export const SENTENCES: Readonly<Record<SentenceId, string>> = {
   ...CASE_SENTENCES,
   ...SUM_SENTENCES,
   ...LOG_SENTENCES,
+  ...RECORDING_SENTENCES,
 };

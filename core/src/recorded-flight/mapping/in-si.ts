@@ -1,0 +1,18 @@
+import type { Table } from '../table/table';
+import { type RecordedField, QUANTITY_OF, unitOf } from './fields';
+import type { MappedColumn, Mapping } from './mapping';
+
+/** A column's figures in SI. */
+export function inSi(table: Table, { at, field, unit, sign }: MappedColumn): Float64Array {
+  const { values } = table.columns[at]!;
+  const { factor, middle = 0 } = unitOf(QUANTITY_OF[field], unit) ?? { factor: 1 };
+  return factor === 1 && middle === 0 && sign === 1
+    ? values
+    : values.map((value) => sign * factor * (value - middle));
+}
+
+/** The figures of a field in SI; null where no column means it. */
+export function fieldInSi(table: Table, mapping: Mapping, field: RecordedField): Float64Array | null {
+  const mapped = mapping.columns.find((each) => each.field === field);
+  return mapped ? inSi(table, mapped) : null;
+}

@@ -1,0 +1,259 @@
+/**
+ * Forward–backward smoothing of one axis (Kalman 1960; Rauch, Tung and Striebel 1965): place, velocity and acceleration
+ * driven by white jerk, and, where places come from satellites, a slow error of theirs (first-order Gauss–Markov). Small
+ * matrices in flat arrays, since there is a step for every line.
+ */
+
+export interface AxisModel {
+  /** Spectral density of the jerk, m²/s⁵. */
+  readonly jerk: number;
+  /** Spread and time of the slow error of told places, m and s; null: there is none. */
+  readonly wander: { readonly m: number; readonly s: number } | null;
+}
+
+/** One moment: what was told then, each with its spread; NaN: nothing. */
+export interface AxisLines {
+  readonly t: Float64Array;
+  readonly place: Float64Array;
+  readonly placeSd: number;
+  readonly speed: Float64Array | null;
+  readonly speedSd: number;
+}
+
+export interface SmoothAxis {
+  readonly place: Float64Array;
+  readonly speed: Float64Array;
+  readonly push: Float64Array;
+  /** Spreads of place and speed, m and m/s. */
+  readonly placeSd: Float64Array;
+  readonly speedSd: Float64Array;
+}
+
+const PLACE = 0;
+const SPEED = 1;
+const PUSH = 2;
+const WANDER = 3;
+/** Nobody knows how it moved at first. */
+const [FIRST_SPEED, FIRST_PUSH] = [20, 5];
+
+/** What is kept of the forward way, for the way back. */
+interface Kept {
+  readonly x: Float64Array;
+  readonly p: Float64Array;
+}
+
+export class AxisSmoother {
+  private readonly n: number;
+  private readonly x: Float64Array;
+  private p: Float64Array;
+  private readonly f: Float64Array;
+  private readonly q: Float64Array;
+  private readonly work: Float64Array;
+
+  constructor(private readonly model: AxisModel) {
+    this.n = model.wander ? 4 : 3;
+    const size = this.n * this.n;
+    this.x = new Float64Array(this.n);
+    [this.p, this.f, this.q, this.work] = [0, 1, 2, 3].map(() => new Float64Array(size)) as [
+      Float64Array,
+      Float64Array,
+      Float64Array,
+      Float64Array,
+    ];
+  }
+
+  /** @returns the axis at the same moments, each by all that was told before and after it */
+  smooth(lines: AxisLines): SmoothAxis {
+    const count = lines.t.length;
+    const kept: Kept = { x: new Float64Array(count * this.n), p: new Float64Array(count * this.n * this.n) };
+    this.begin(lines);
+    for (let i = 0; i < count; i += 1) {
+      if (i > 0) this.predict(lines.t[i]! - lines.t[i - 1]!);
+      this.told(lines, i);
+      kept.x.set(this.x, i * this.n);
+      kept.p.set(this.p, i * this.n * this.n);
+    }
+    return this.back(lines, kept);
+  }
+
+  private begin({ place, placeSd }: AxisLines): void {
+    const { n, model } = this;
+    this.x.fill(0);
+    this.p.fill(0);
+    const first = place.find(Number.isFinite) ?? 0;
+    this.x[PLACE] = first;
+    const wander = model.wander?.m ?? 0;
+    this.p[0] = 100 * (placeSd * placeSd + wander * wander) + 1;
+    this.p[SPEED * n + SPEED] = FIRST_SPEED ** 2;
+    this.p[PUSH * n + PUSH] = FIRST_PUSH ** 2;
+    if (model.wander) this.p[WANDER * n + WANDER] = wander * wander;
+  }
+
+  /** How a state goes on over a time, and what jerk adds to its spread: white jerk integrated (Bar-Shalom et al. 2001, 6.2.3). */
+  private transition(dt: number): void {
+    const { n, f, q, model } = this;
+    f.fill(0);
+    q.fill(0);
+    f[0] = 1;
+    f[1] = dt;
+    f[2] = (dt * dt) / 2;
+    f[n + 1] = 1;
+    f[n + 2] = dt;
+    f[2 * n + 2] = 1;
+    const d = model.jerk;
+    const [d2, d3, d4, d5] = [dt ** 2, dt ** 3, dt ** 4, dt ** 5];
+    q[0] = (d * d5) / 20;
+    q[1] = q[n] = (d * d4) / 8;
+    q[2] = q[2 * n] = (d * d3) / 6;
+    q[n + 1] = (d * d3) / 3;
+    q[n + 2] = q[2 * n + 1] = (d * d2) / 2;
+    q[2 * n + 2] = d * dt;
+    if (!model.wander) return;
+    const keeps = Math.exp(-dt / model.wander.s);
+    f[3 * n + 3] = keeps;
+    q[3 * n + 3] = model.wander.m ** 2 * (1 - keeps * keeps);
+  }
+
+  private predict(dt: number): void {
+    const { n, x, f, q } = this;
+    this.transition(dt);
+    const was = Float64Array.from(x);
+    for (let r = 0; r < n; r += 1) {
+      let sum = 0;
+      for (let c = 0; c < n; c += 1) sum += f[r * n + c]! * was[c]!;
+      x[r] = sum;
+    }
+    this.spread(this.p, this.p);
+    for (let k = 0; k < n * n; k += 1) this.p[k]! += q[k]!;
+  }
+
+  /** F P Fᵀ. */
+  private spread(p: Float64Array, into: Float64Array): void {
+    const { n, f, work } = this;
+    multiply(f, p, work, n);
+    for (let r = 0; r < n; r += 1)
+      for (let c = 0; c < n; c += 1) {
+        let sum = 0;
+        for (let k = 0; k < n; k += 1) sum += work[r * n + k]! * f[c * n + k]!;
+        into[r * n + c] = sum;
+      }
+  }
+
+  private told({ place, placeSd, speed, speedSd }: AxisLines, i: number): void {
+    if (Number.isFinite(place[i]!)) this.update(PLACE, place[i]!, placeSd * placeSd);
+    const now = speed?.[i];
+    if (now !== undefined && Number.isFinite(now)) this.update(SPEED, now, speedSd * speedSd);
+  }
+
+  /** Takes one figure in: of the place as told, which has the slow error in it, or of the speed. */
+  private update(what: typeof PLACE | typeof SPEED, told: number, variance: number): void {
+    const { n, x, p, model } = this;
+    const withWander = what === PLACE && model.wander !== null;
+    const ph = new Float64Array(n);
+    for (let r = 0; r < n; r += 1) ph[r] = p[r * n + what]! + (withWander ? p[r * n + WANDER]! : 0);
+    const s = ph[what]! + (withWander ? ph[WANDER]! : 0) + variance;
+    const off = told - x[what]! - (withWander ? x[WANDER]! : 0);
+    for (let r = 0; r < n; r += 1) x[r]! += (ph[r]! / s) * off;
+    for (let r = 0; r < n; r += 1) for (let c = 0; c < n; c += 1) p[r * n + c]! -= (ph[r]! * ph[c]!) / s;
+  }
+
+  private back({ t }: AxisLines, kept: Kept): SmoothAxis {
+    const { n } = this;
+    const count = t.length;
+    const size = n * n;
+    const out: SmoothAxis = {
+      ...{ place: new Float64Array(count), speed: new Float64Array(count), push: new Float64Array(count) },
+      ...{ placeSd: new Float64Array(count), speedSd: new Float64Array(count) },
+    };
+    let xs: Float64Array = kept.x.slice((count - 1) * n);
+    let ps: Float64Array = kept.p.slice((count - 1) * size);
+    const put = (i: number) => {
+      out.place[i] = xs[PLACE]!;
+      out.speed[i] = xs[SPEED]!;
+      out.push[i] = xs[PUSH]!;
+      out.placeSd[i] = Math.sqrt(Math.max(0, ps[0]!));
+      out.speedSd[i] = Math.sqrt(Math.max(0, ps[SPEED * n + SPEED]!));
+    };
+    if (count > 0) put(count - 1);
+    for (let i = count - 2; i >= 0; i -= 1) {
+      this.transition(t[i + 1]! - t[i]!);
+      [xs, ps] = this.stepBack(kept, i, xs, ps);
+      put(i);
+    }
+    return out;
+  }
+
+  /** Rauch, Tung and Striebel: what comes after, weighed against what was thought of it. */
+  private stepBack(
+    kept: Kept,
+    i: number,
+    nextX: Float64Array,
+    nextP: Float64Array,
+  ): [Float64Array, Float64Array] {
+    const { n } = this;
+    const [x, p] = [kept.x.slice(i * n, (i + 1) * n), kept.p.slice(i * n * n, (i + 1) * n * n)];
+    const thought = new Float64Array(n * n);
+    this.spread(p, thought);
+    for (let k = 0; k < n * n; k += 1) thought[k]! += this.q[k]!;
+    // P Fᵀ, then from the right by the inverse of what was thought.
+    const pf = new Float64Array(n * n);
+    for (let r = 0; r < n; r += 1)
+      for (let c = 0; c < n; c += 1) {
+        let sum = 0;
+        for (let k = 0; k < n; k += 1) sum += p[r * n + k]! * this.f[c * n + k]!;
+        pf[r * n + c] = sum;
+      }
+    const gain = solvedFromRight(pf, thought, n);
+    const offX = new Float64Array(n);
+    for (let r = 0; r < n; r += 1) {
+      let sum = 0;
+      for (let c = 0; c < n; c += 1) sum += this.f[r * n + c]! * x[c]!;
+      offX[r] = nextX[r]! - sum;
+    }
+    const offP = nextP.map((value, k) => value - thought[k]!);
+    const half = new Float64Array(n * n);
+    multiply(gain, offP, half, n);
+    for (let r = 0; r < n; r += 1) {
+      for (let c = 0; c < n; c += 1) {
+        x[r]! += gain[r * n + c]! * offX[c]!;
+        let sum = 0;
+        for (let k = 0; k < n; k += 1) sum += half[r * n + k]! * gain[c * n + k]!;
+        p[r * n + c]! += sum;
+      }
+    }
+    return [x, p];
+  }
+}
+
+function multiply(a: Float64Array, b: Float64Array, into: Float64Array, n: number): void {
+  for (let r = 0; r < n; r += 1)
+    for (let c = 0; c < n; c += 1) {
+      let sum = 0;
+      for (let k = 0; k < n; k += 1) sum += a[r * n + k]! * b[k * n + c]!;
+      into[r * n + c] = sum;
+    }
+}
+
+/** X in X S = B, S symmetric and positive definite: by its Cholesky factor. */
+function solvedFromRight(b: Float64Array, s: Float64Array, n: number): Float64Array {
+  const l = new Float64Array(n * n);
+  for (let r = 0; r < n; r += 1)
+    for (let c = 0; c <= r; c += 1) {
+      let sum = s[r * n + c]!;
+      for (let k = 0; k < c; k += 1) sum -= l[r * n + k]! * l[c * n + k]!;
+      l[r * n + c] = r === c ? Math.sqrt(Math.max(sum, 1e-300)) : sum / l[c * n + c]!;
+    }
+  const x = Float64Array.from(b);
+  for (let row = 0; row < n; row += 1) {
+    const at = row * n;
+    for (let c = 0; c < n; c += 1) {
+      for (let k = 0; k < c; k += 1) x[at + c]! -= l[c * n + k]! * x[at + k]!;
+      x[at + c]! /= l[c * n + c]!;
+    }
+    for (let c = n - 1; c >= 0; c -= 1) {
+      for (let k = c + 1; k < n; k += 1) x[at + c]! -= l[k * n + c]! * x[at + k]!;
+      x[at + c]! /= l[c * n + c]!;
+    }
+  }
+  return x;
+}

@@ -1,0 +1,32 @@
+/** A file as columns, before anybody knows what they mean. */
+export interface Table {
+  readonly length: number;
+  readonly columns: readonly Column[];
+}
+
+/** What stands in a column: numbers, moments as written by ISO 8601 (s since 1970), the hour (s of the day), or words. */
+export type ColumnKind = 'number' | 'instant' | 'clock' | 'words';
+
+export interface Column {
+  readonly name: string;
+  /** As it stands in the header; null: none. */
+  readonly unit: string | null;
+  readonly kind: ColumnKind;
+  /** Numbers, moments in s, or places in `words`; NaN where there is nothing. */
+  readonly values: Float64Array;
+  /** Distinct words in the order in which they turned up; empty unless the kind is words. */
+  readonly words: readonly string[];
+}
+
+/** The finite values of a column, in order. */
+export const finiteOf = (values: Float64Array): Float64Array => values.filter(Number.isFinite);
+
+/** Quantile of the finite values, by sorting a sample of at most 20 000. @returns NaN where there is none */
+export function quantileOf(values: Float64Array, share: number): number {
+  const step = Math.max(1, Math.floor(values.length / 20_000));
+  const sample: number[] = [];
+  for (let i = 0; i < values.length; i += step) if (Number.isFinite(values[i]!)) sample.push(values[i]!);
+  if (sample.length === 0) return NaN;
+  sample.sort((a, b) => a - b);
+  return sample[Math.min(sample.length - 1, Math.floor(share * sample.length))]!;
+}
