@@ -1,5 +1,5 @@
 import { provideArithmetic } from '../offline/overlay/arithmetic';
-import { later } from '../shared/ui/later';
+import { later, laterPart } from '../shared/ui/later';
 
 /** One piece: what two pieces shared would have to come with the first page. */
 const beyond = () => import('./beyond-today');
@@ -45,3 +45,5 @@ export const PeopleScreen = later(beyond, (all) => all.PeopleScreen);
 export const OwnAccountScreen = later(beyond, (all) => all.OwnAccountScreen);
 export const HelpScreen = later(beyond, (all) => all.HelpScreen);
 export const JoinScreen = later(beyond, (all) => all.JoinScreen);
+export const SandboxStrip = laterPart(beyond, (all) => all.SandboxStrip);
+export const UndoLine = laterPart(beyond, (all) => all.UndoLine);

@@ -20,3 +20,5 @@ export { PeopleScreen } from '../features/people/PeopleScreen';
 export { OwnAccountScreen } from '../features/people/OwnAccountScreen';
 export { HelpScreen } from '../features/help/HelpScreen';
 export { JoinScreen } from '../features/people/JoinScreen';
+export { SandboxStrip } from '../offline/ui/SandboxStrip';
+export { UndoLine } from '../shared/ui/UndoLine';

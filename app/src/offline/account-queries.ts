@@ -1,16 +1,16 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ApiProblem, get, NoConnection, post, tokenOfAccount } from '../shared/api/client';
 import type { Me } from '@skelby/core/pages/pages';
-import type { OtherSchool } from '@skelby/core/pages/people';
 import { wipeOwn } from './outbox/own-outbox';
 import { outbox } from './outbox/use-outbox';
 import { wipeQueries } from './prefetch/kept-queries';
 import { forget, forgetAll, keep, kept } from '../shared/storage/storage';
 
-const ME = 'me';
+/** What the query of who is signed in is called. */
+export const ME = 'me';
 
 /** Takes everything of whoever was signed in off this device: what was read, what waits, what was begun. */
-async function wipeDevice(client: QueryClient): Promise<void> {
+export async function wipeDevice(client: QueryClient): Promise<void> {
   outbox.use(null);
   const me = client.getQueryData<Me | null>([ME]) ?? kept<Me>(ME);
   if (me?.role === 'pilot') await wipeOwn(tokenOfAccount(me.accountId));
@@ -93,40 +93,3 @@ export function useSignOut() {
     },
   });
 }
-
-/** The other schools where one's address signs in; none without signal. */
-export const useOtherSchools = () =>
-  useQuery({
-    queryKey: ['other-schools'],
-    queryFn: () => get<readonly OtherSchool[]>('/me/schools'),
-    gcTime: 0,
-  });
-
-/** What sends this device elsewhere, and what it holds of the school before is wiped. */
-function useGoing<T>(go: (fields: T) => Promise<unknown>) {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: go,
-    onSuccess: async () => {
-      await wipeDevice(client);
-      await client.resetQueries({ queryKey: [ME] });
-    },
-  });
-}
-
-/** Goes to another school: what this device holds of the one before is wiped first. */
-export const useGoToSchool = () =>
-  useGoing((fields: { readonly schoolId: string; readonly code?: string }) => post('/me/school', fields));
-
-/** Goes into one's sandbox. */
-export const useOpenSandbox = () => useGoing(() => post('/me/sandbox', { anew: false }));
-
-/** Goes back to the own school. */
-export const useLeaveSandbox = () => useGoing(() => post('/me/sandbox/left'));
-
-/** Throws the sandbox that one is in away, and goes into a new one. */
-export const useSandboxAnew = () =>
-  useGoing(async () => {
-    await post('/me/sandbox/left');
-    await post('/me/sandbox', { anew: true });
-  });

@@ -1,7 +1,7 @@
 import Feather from '@expo/vector-icons/Feather';
 import { useQueryClient } from '@tanstack/react-query';
 import { type Href, Link, Redirect, Slot, usePathname, useRouter } from 'expo-router';
-import { lazy, type ReactNode, Suspense, useEffect, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { PilotsBeside } from '../features/pilots/Pilots';
 import { TodayBeside } from '../features/today/Today';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
@@ -15,7 +15,7 @@ import { useWho } from '../shared/api/use-who';
 import { useBook } from '../offline/overlay/use-book';
 import { askToKeep } from '../shared/storage/room';
 import { outbox, useOutbox } from '../offline/outbox/use-outbox';
-import { loadArithmetic } from '../lazy';
+import { loadArithmetic, SandboxStrip } from '../lazy';
 import type { IconName } from '../shared/ui/Button';
 import { Loaded } from '../shared/ui/Loaded';
 import { Note } from '../shared/ui/Note';
@@ -24,9 +24,7 @@ import { listenForShortcuts } from '../shared/ui/shortcuts';
 import { themed, TOUCH, useTheme } from '../shared/ui/theme';
 import { Words } from '../shared/ui/Words';
 import { useMe } from '../offline/account-queries';
-import { UndoPlace } from '../shared/ui/UndoPlace';
-
-const SandboxStrip = lazy(() => import('../offline/ui/SandboxStrip'));
+import { UndoPlace } from './UndoPlace';
 
 const PLACES: readonly {
   readonly href: Href;
@@ -189,11 +187,7 @@ function Pages() {
     <DrillBookProvider value={book}>
       <View style={styles.page}>
         <OfflineStrip />
-        {isSandbox ? (
-          <Suspense>
-            <SandboxStrip />
-          </Suspense>
-        ) : null}
+        {isSandbox ? <SandboxStrip /> : null}
         {mayTrain ? null : (
           <Words as="soft" role="note" style={styles.reads}>
             You read here. What you enter is not taken.

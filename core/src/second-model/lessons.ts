@@ -1,13 +1,15 @@
+import type { FlightLog } from '../flight-log/flight-log';
 import { LET_GO, type PointCraft, type StickHands } from './body';
 import { chanceOf, type FlightStory } from './flights';
-import { heldWithin, flies, pushing } from './guidance';
+import { flies, heldWithin } from './guidance';
 
 /** Whole flights of a lesson, from the ground to the ground, with what happens in them and when. */
 
 /** One thing that is flown for a while. */
 interface Stretch {
   readonly forS: number;
-  readonly hands: (craft: PointCraft) => StickHands;
+  /** @param s since it began */
+  readonly hands: (craft: PointCraft, s: number) => StickHands;
 }
 
 /** What truly happened, to be found in what a recorder wrote of it. */
@@ -63,7 +65,10 @@ function lesson({ name, stretches, begins = {}, happens }: Told, nth: number): L
       aids: () => HELD,
       goodS: lasts,
       troubleS: 0,
-      hands: ({ craft, t }) => stretches[starts.findLastIndex((start) => start <= t)]!.hands(craft),
+      hands: ({ craft, t }) => {
+        const now = starts.findLastIndex((start) => start <= t);
+        return stretches[now]!.hands(craft, t - starts[now]!);
+      },
       happens: (now) => {
         // The ground bears it.
         if (now.craft.z <= 0) now.craft.vz = Math.max(0, now.craft.vz);
@@ -73,17 +78,20 @@ function lesson({ name, stretches, begins = {}, happens }: Told, nth: number): L
     events: [
       { is: 'take-off', atS: starts[1]! },
       ...Object.entries(begins).map(([at, is]) => ({ is, atS: starts[Number(at)]! })),
-      // From 6 m at the pace of the way down.
-      { is: 'landing', atS: starts.at(-1)! + 6 / (0.35 * 3) },
     ],
   };
 }
 
-/** To and fro about a place, wider than is meant: hands that chase it. */
-const swinging: Stretch['hands'] = (craft) => ({
-  ...LET_GO,
-  ...pushing(craft, [-0.9 * Math.sign(craft.vx || 1) * Math.abs(Math.cos(craft.x)), 0]),
-});
+/** To and fro about a place, wider each time: hands that chase it. */
+const swinging: Stretch['hands'] = (craft, s) =>
+  flies(craft, [(1.5 + 0.3 * s) * Math.sin((2 * Math.PI * s) / 2.6), 0]);
+
+/** When it came down for the last time. */
+export function landedAtS({ columns, length }: FlightLog): number {
+  let last = length - 1;
+  while (last > 0 && columns.z[last]! <= 0.05) last -= 1;
+  return columns.t[last]!;
+}
 
 /** A lesson of each kind, bent a little by its number. */
 export const LESSONS: readonly ((nth: number) => Lesson)[] = [

@@ -1,6 +1,6 @@
 import type { OtherSchool } from '@skelby/core/pages/people';
 import { useState } from 'react';
-import { useGoToSchool, useOtherSchools } from '../../offline/account-queries';
+import { useGoToSchool, useOtherSchools } from '../../offline/other-schools';
 import { LeftBehind, useLeftBehind } from '../../offline/ui/LeftBehind';
 import { ApiProblem } from '../../shared/api/client';
 import { errorsIn } from '../../shared/api/errors-in';

@@ -3,7 +3,7 @@ import { useWho } from '../../shared/api/use-who';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Part } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
-import { useOpenSandbox, useSandboxAnew } from '../account-queries';
+import { useOpenSandbox, useSandboxAnew } from '../other-schools';
 import { BackToSchool } from './SandboxStrip';
 import { LeftBehind, useLeftBehind } from './LeftBehind';
 

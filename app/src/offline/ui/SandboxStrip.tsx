@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Button } from '../../shared/ui/Button';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
-import { useLeaveSandbox } from '../account-queries';
+import { useLeaveSandbox } from '../other-schools';
 
 const useStyles = themed((theme) => ({
   strip: {
@@ -38,7 +38,7 @@ export function BackToSchool({ kind }: { readonly kind: 'quiet' | 'solid' }) {
 }
 
 /** One line over every page of a sandbox. */
-export default function SandboxStrip() {
+export function SandboxStrip() {
   const styles = useStyles();
   return (
     <View style={styles.strip} role="note">

@@ -19,7 +19,7 @@ const useStyles = themed((theme) => ({
 }));
 
 /** What was thrown away last, to be brought back. @param what as a sentence without its full stop */
-export default function UndoLine({ what }: { readonly what: string }) {
+export function UndoLine({ what }: { readonly what: string }) {
   const styles = useStyles();
   return (
     <View style={styles.line}>

@@ -21,3 +21,18 @@ export function later<T>(load: () => Promise<T>, pick: (all: T) => ComponentType
     );
   };
 }
+
+/** A part of a page whose code arrives when it is first shown; nothing stands there until then. */
+export function laterPart<T, P extends object>(
+  load: () => Promise<T>,
+  pick: (all: T) => ComponentType<P>,
+): ComponentType<P> {
+  const Arrives = lazy(async () => ({ default: pick(await load()) })) as unknown as ComponentType<P>;
+  return function LaterPart(props: P) {
+    return (
+      <Suspense>
+        <Arrives {...props} />
+      </Suspense>
+    );
+  };
+}

@@ -53,11 +53,16 @@ function shareOfStick(low: number, middle: number, high: number): string {
 /** Radians never come to this; degrees nearly always do, over a flight. */
 const MOST_RADIANS = 6.4;
 
-function angleUnit({ values }: Column): string {
+/** Nobody flies so far over half of the time, rad. */
+const NEVER_FLOWN = 0.9;
+
+function angleUnit(field: RecordedField, { values }: Column): string {
   const most = Math.max(Math.abs(quantileOf(values, 0)), Math.abs(quantileOf(values, 1)));
   if (most > 4_000) return '0.01 deg';
   if (most > 400) return '0.1 deg';
-  return most > MOST_RADIANS ? 'deg' : 'rad';
+  if (most > MOST_RADIANS) return 'deg';
+  const isLean = field === 'roll' || field === 'pitch';
+  return isLean && quantileOf(values.map(Math.abs), 0.5) > NEVER_FLOWN ? 'deg' : 'rad';
 }
 
 function earthUnit(field: RecordedField, { values }: Column): string {
@@ -75,7 +80,7 @@ export function unitByRange(field: RecordedField, column: Column): string {
     case 'degrees-on-earth':
       return earthUnit(field, column);
     case 'angle':
-      return angleUnit(column);
+      return angleUnit(field, column);
     case 'stick':
       return stickUnit(column);
     case 'share':

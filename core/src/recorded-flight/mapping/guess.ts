@@ -99,10 +99,22 @@ function timeByPlaces(table: Table, mapping: Mapping): Mapping {
   return fits ? at(fits) : mapping;
 }
 
+/** A recorder writes its angles alike: one that is beyond radians says it of those that happen not to be. */
+function alikeAngles(columns: readonly MappedColumn[]): readonly MappedColumn[] {
+  const beyond = columns.find(
+    ({ field, unit, because }) => because === 'range' && QUANTITY_OF[field] === 'angle' && unit !== 'rad',
+  );
+  return columns.map((each) =>
+    beyond && each.because === 'range' && QUANTITY_OF[each.field] === 'angle' && each.unit === 'rad'
+      ? { ...each, unit: beyond.unit }
+      : each,
+  );
+}
+
 /** What the columns of a table mean, as far as names, figures and physics say it. */
 export function guessMapping(table: Table): Mapping {
   const assigned = withTime(table, whole(assignByName(table)));
-  const columns = assigned.map((each) => mapped(table, each));
+  const columns = alikeAngles(assigned.map((each) => mapped(table, each)));
   const mode = columns.find(({ field }) => field === 'mode');
   const words = mode ? table.columns[mode.at]!.words : [];
   const first = timeByPlaces(table, { columns, modes: modesSaid(words) });

@@ -96,7 +96,7 @@ function smoothAxis(
 }
 
 /** Speeds east and north: told, or from speed and course. */
-function speedsOf({ channels }: Recording): readonly [Float64Array, Float64Array] | null {
+export function speedsOverGround({ channels }: Recording): readonly [Float64Array, Float64Array] | null {
   const [east, north] = [channels.get('v_east'), channels.get('v_north')];
   if (east && north) return [east, north];
   const [speed, course] = [channels.get('speed'), channels.get('course')];
@@ -170,7 +170,7 @@ export function smoothFlight(recording: Recording): SmoothFlight {
   const { moments } = worked;
   const even = evenly(t.at(-1)!);
   const at = placesIn(moments, even);
-  const speeds = speedsOf(recording);
+  const speeds = speedsOverGround(recording);
   const errs = origin ? ERRS.satellites : ERRS.local;
   const axisOf = (from: AxisFrom) => evenAxis(smoothAxis(from, t, worked), moments, even, at);
   const up = channels.get('up');

@@ -1,9 +1,8 @@
 import { usePathname } from 'expo-router';
-import { lazy, Suspense, useEffect, useSyncExternalStore } from 'react';
+import { useEffect, useSyncExternalStore } from 'react';
 import { View } from 'react-native';
-import { lastThrow } from './undo';
-
-const UndoLine = lazy(() => import('./UndoLine'));
+import { UndoLine } from '../lazy';
+import { lastThrow } from '../shared/ui/undo';
 
 /** Where what was thrown away last on this page is offered, until the page is left. */
 export function UndoPlace() {
@@ -12,11 +11,7 @@ export function UndoPlace() {
   useEffect(() => lastThrow.clear, [path]);
   return (
     <View role="status" nativeID="skelby-undo">
-      {thrown ? (
-        <Suspense>
-          <UndoLine what={thrown.what} />
-        </Suspense>
-      ) : null}
+      {thrown ? <UndoLine what={thrown.what} /> : null}
     </View>
   );
 }

@@ -1,0 +1,114 @@
+import { chanceOf, recordStory } from '../../second-model/flights';
+import { landedAtS, LESSONS } from '../../second-model/lessons';
+import { GOOD_FLIGHTS, TROUBLES } from '../../second-model/stories';
+import type { FlightLog } from '../../flight-log/flight-log';
+import { guessMapping } from '../mapping/guess';
+import { recordingOf } from '../recording';
+import { smoothFlight } from '../smoothing/smooth-flight';
+import { MADE_UP_RECORDERS, type MadeUpRecorder } from '../stand-ins/recorders';
+import { tableOfCsv } from '../stand-ins/read-back';
+import { writtenBy } from '../stand-ins/write';
+import type { FlightEvent, FlightEventName } from './flight-event';
+import { findEvents } from './find-events';
+
+const EXACT = { hz: 100, wanderM: 0, leavesOut: [] };
+/** Ten lines a second, places that wander by a metre, everything recorded. */
+const TEN_HZ: MadeUpRecorder = { ...MADE_UP_RECORDERS[0]!, driftM: 0 };
+
+const eventsIn = (log: FlightLog, recorder: MadeUpRecorder, seed: number): readonly FlightEvent[] => {
+  const table = tableOfCsv(writtenBy(recorder, log, chanceOf(seed).normal) as string);
+  return findEvents(smoothFlight(recordingOf(table, guessMapping(table))));
+};
+
+const NAMES: Readonly<Partial<Record<string, FlightEventName>>> = {
+  'take-off': 'take-off',
+  landing: 'landing',
+  oscillation: 'swung-up',
+  far: 'far',
+  high: 'high',
+};
+/** How far the moment may be off, s: far and high begin somewhere on the way there. */
+const WITHIN_S: Readonly<Record<string, number>> = {
+  'take-off': 2,
+  landing: 2.5,
+  oscillation: 8,
+  far: 30,
+  high: 60,
+};
+
+test('what truly happened in whole lessons is found at ten lines a second with a metre of wander, and hardly anything else', () => {
+  let [found, all, false_, flights] = [0, 0, 0, 0];
+  const missed: unknown[] = [];
+  const extra: unknown[] = [];
+  for (let nth = 0; nth < 3 * LESSONS.length; nth += 1) {
+    const { story, events } = LESSONS[nth % LESSONS.length]!(nth);
+    const { log } = recordStory(story, EXACT, nth + 9);
+    const seen = eventsIn(log, TEN_HZ, nth + 70);
+    flights += 1;
+    const used = new Set<FlightEvent>();
+    for (const { is, atS } of [...events, { is: 'landing', atS: landedAtS(log) }]) {
+      all += 1;
+      const hit = seen.find(
+        (each) => each.is === NAMES[is] && !used.has(each) && Math.abs(each.atS - atS) <= WITHIN_S[is]!,
+      );
+      if (hit) {
+        used.add(hit);
+        found += 1;
+      } else missed.push([story.name, is, atS, seen.map((each) => `${each.is} ${each.atS.toFixed(1)}`)]);
+    }
+    for (const each of seen)
+      if (!used.has(each)) {
+        false_ += 1;
+        extra.push([story.name, each.is, each.atS]);
+      }
+  }
+  expect({ share: found / all, missed }).toMatchObject({ share: expect.any(Number) as number });
+  expect([found / all >= 0.9, missed]).toEqual([true, found === all ? [] : missed]);
+  expect([false_ / flights <= 0.1, extra]).toEqual([true, false_ === 0 ? [] : extra]);
+});
+
+test('what is flown into a wall or the ground is a hit, at the moment it met it', () => {
+  let [found, all] = [0, 0];
+  const missed: unknown[] = [];
+  for (const [k, trouble] of TROUBLES.entries())
+    for (const nth of [0, 1, 2, 3, 4, 5, 6, 7]) {
+      const { log, ended, atS } = recordStory(trouble(nth), EXACT, k * 10 + nth);
+      if (!ended || ended.speedMps < 2.5) continue;
+      // A recorder goes on for a while, with the craft where it fell.
+      const still = stoppedAfter(log, 4);
+      const hits = eventsIn(still, TEN_HZ, k + 3).filter(({ is }) => is === 'hit');
+      all += 1;
+      if (hits.some((hit) => Math.abs(hit.atS - atS) < 1)) found += 1;
+      else missed.push([trouble(nth).name, nth, atS, ended.how, ended.speedMps, hits]);
+    }
+  expect(all).toBeGreaterThan(8);
+  expect([found / all >= 0.9, missed]).toEqual([true, found === all ? [] : missed]);
+});
+
+test('of good flights none shows a hit, a snap, a swing or a slide', () => {
+  const wrong = GOOD_FLIGHTS.flatMap((good, k) =>
+    [0, 1, 2, 3, 4, 5].flatMap((nth) =>
+      eventsIn(recordStory(good(nth), EXACT, 20 * k + nth).log, TEN_HZ, nth)
+        .filter(({ is }) => !['take-off', 'landing', 'ends-in-the-air'].includes(is))
+        .map(({ is, atS }) => [good(nth).name, nth, is, atS]),
+    ),
+  );
+  expect(wrong).toEqual([]);
+});
+
+/** The same log, and the craft lying where it ended for so long. */
+function stoppedAfter(log: FlightLog, seconds: number): FlightLog {
+  const more = seconds * 100;
+  const columns = Object.fromEntries(
+    Object.entries(log.columns).map(([name, values]) => {
+      const longer = new Float64Array(values.length + more);
+      longer.set(values);
+      const last = values.at(-1)!;
+      for (let i = 0; i < more; i += 1)
+        longer[values.length + i] =
+          name === 't' ? last + (i + 1) / 100 : ['vx', 'vy', 'vz'].includes(name) ? 0 : last;
+      return [name, longer];
+    }),
+  ) as unknown as FlightLog['columns'];
+  return { ...log, length: log.length + more, columns };
+}
