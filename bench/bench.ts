@@ -21,6 +21,7 @@ import { sayShare } from './accuracy';
 import { measureAccuracy } from './ranking';
 import { sayManySchools } from './many-schools';
 import { measureMix, sayMix } from './mix';
+import { sayFlights } from './flights';
 import { measureHand, sayHand } from './hand';
 import { sayHundredfold } from './hundredfold';
 import { sayRepCost } from './rep-cost';
@@ -232,18 +233,15 @@ function sayPilots(): void {
 
 /** Parts that need nothing else running. */
 const ALONE: Readonly<Record<string, () => Promise<void>>> = {
-  async ranking() {
-    sayAccuracy();
-  },
-  async pilots() {
-    sayPilots();
-  },
+  ranking: async () => sayAccuracy(),
+  pilots: async () => sayPilots(),
   async clearing() {
     say(`\nWhat clearing promises\n${sayClearing()}`);
   },
   async why() {
     say(`\n${sayWhy()}`);
   },
+  flights: async () => rows(sayFlights()),
   async server() {
     say(`\nWhat one rep costs\n\n${await sayRepCost()}`);
     say(`\nWhat a hundred times the records cost\n\n${await sayHundredfold()}`);

@@ -21,13 +21,14 @@ const HELP = `./skelby demo    sets everything up and serves the demo school
                    --data DIR     the data to copy
 ./skelby restore FILE  brings a copy in where nothing is written over
 ./skelby check   works every weakness out anew and says what differs
+./skelby flights DIR   writes sample flights there, as six made-up recorders would
 ./skelby test    type check, lint, unit, server and browser tests
                    --only static|unit|browser  one part; what follows -- goes to its runner
 ./skelby bench   prints the measured figures; what follows -- names the parts wanted
 ./skelby pictures  takes the pictures in docs/screenshots anew, from the demo data`;
 
 /** Commands that work on a file. */
-const TAKE_A_FILE: ReadonlySet<string> = new Set(['backup', 'restore']);
+const TAKE_A_FILE: ReadonlySet<string> = new Set(['backup', 'restore', 'flights']);
 
 interface Options {
   readonly port?: string;
@@ -91,6 +92,8 @@ async function main(): Promise<number> {
       return (await import('./backup')).runRestore(options);
     case 'check':
       return (await import('./backup')).runCheck(options);
+    case 'flights':
+      return (await import('./flights')).runFlights(options);
     case 'test':
       return (await import('./test')).test(options.only, rest);
     case 'bench':

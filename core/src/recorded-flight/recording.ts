@@ -54,8 +54,12 @@ function orderedTimes(
   return { rows: rows.slice(0, count), t: t.slice(0, count) };
 }
 
-const picked = (values: Float64Array, rows: Uint32Array): Float64Array =>
-  Float64Array.from(rows, (row) => values[row]!);
+/** A loop, since there are a million of them: `from` goes by iterators. */
+function picked(values: Float64Array, rows: Uint32Array): Float64Array {
+  const out = new Float64Array(rows.length);
+  for (let i = 0; i < rows.length; i += 1) out[i] = values[rows[i]!]!;
+  return out;
+}
 
 /** Places on the flat map, from the earth's degrees; 0, 0 is what a recorder writes before it knows. */
 function onMap(lat: Float64Array, lon: Float64Array) {

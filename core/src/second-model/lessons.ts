@@ -18,7 +18,7 @@ export interface TrueEvent {
   readonly atS: number;
 }
 
-export interface Lesson {
+export interface FlownLesson {
   readonly story: FlightStory;
   readonly events: readonly TrueEvent[];
 }
@@ -52,7 +52,7 @@ interface Told {
   readonly happens?: FlightStory['happens'];
 }
 
-function lesson({ name, stretches, begins = {}, happens }: Told, nth: number): Lesson {
+function lesson({ name, stretches, begins = {}, happens }: Told, nth: number): FlownLesson {
   const starts = stretches.map((_, i) => stretches.slice(0, i).reduce((sum, { forS }) => sum + forS, 0));
   const lasts = starts.at(-1)! + stretches.at(-1)!.forS;
   const { uniform } = chanceOf(nth + 1);
@@ -94,7 +94,7 @@ export function landedAtS({ columns, length }: FlightLog): number {
 }
 
 /** A lesson of each kind, bent a little by its number. */
-export const LESSONS: readonly ((nth: number) => Lesson)[] = [
+export const LESSONS: readonly ((nth: number) => FlownLesson)[] = [
   (nth) =>
     lesson(
       {

@@ -15,6 +15,7 @@ import { plural } from '../../shared/copy/copy';
 import { AnswerEntry } from './AnswerEntry';
 import { NumberEntry } from './NumberEntry';
 import { offerUndo } from '../../shared/ui/undo';
+import type { FromFlight } from '../../shared/storage/from-flight';
 
 interface AskProps {
   readonly evidence: Evidence;
@@ -49,7 +50,15 @@ export function nextOf(
 }
 
 /** Everything told so far, in words; a tap asks it again. */
-export function ToldList({ evidence, known, onWant }: Pick<AskProps, 'evidence' | 'known' | 'onWant'>) {
+export function ToldList({
+  evidence,
+  known,
+  onWant,
+  flown,
+}: Pick<AskProps, 'evidence' | 'known' | 'onWant'> & {
+  /** What a flight shows of it, where one was read on this phone. */
+  readonly flown: FromFlight | null;
+}) {
   const { say } = useUnits();
   const told = QUESTIONS.filter(({ id }) => evidence[id] !== undefined);
   const words = (id: string): string => {
@@ -61,13 +70,31 @@ export function ToldList({ evidence, known, onWant }: Pick<AskProps, 'evidence' 
     const sent = evidence[id];
     return `${valueWords(question.id, known.choices[id]!)}${typeof sent === 'number' ? ` (${sent}°)` : ''}`;
   };
+  const besideFlight = (id: QuestionId): string => {
+    const shows = flown?.evidence[id];
+    if (flown === null || shows === undefined) return '';
+    if (shows === evidence[id]) return ` · from the flight, ${flown.clock}`;
+    const other =
+      typeof shows === 'string'
+        ? valueWords(id, shows)
+        : String(Math.round((typeof shows === 'number' ? shows : shows.value) * 10) / 10);
+    return ` · the flight shows ${other.toLowerCase()}, ${flown.clock}`;
+  };
   return (
     <Part heading={`Told so far: ${plural(told.length, 'answer')}`}>
       <Rows empty="Nothing yet.">
         {told.map(({ id }) => (
-          <PressRow key={id} title={questionWords(id).short} under={words(id)} onPress={() => onWant(id)} />
+          <PressRow
+            key={id}
+            title={questionWords(id).short}
+            under={`${words(id)}${besideFlight(id)}`}
+            onPress={() => onWant(id)}
+          />
         ))}
       </Rows>
+      {flown ? (
+        <Words as="soft">{`Answers of ${flown.file} stand where nobody has told anything; each can be changed.`}</Words>
+      ) : null}
     </Part>
   );
 }

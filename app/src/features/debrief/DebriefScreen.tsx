@@ -24,6 +24,7 @@ import { Mentioned } from './Mentioned';
 import { OwnPick } from './OwnPick';
 import { RankingPanel, RankingStrip } from './RankingPanel';
 import { type Debriefing, useDebriefing } from './use-debriefing';
+import { fromFlight } from '../../shared/storage/from-flight';
 
 interface PartProps {
   readonly debriefing: Debriefing;
@@ -87,8 +88,9 @@ function Clash({ debriefing: { page, both, goOnFrom } }: PartProps) {
   );
 }
 
-function Told({ debriefing: { draft, known, askAgain } }: PartProps) {
-  return <ToldList evidence={draft.findings.evidence} known={known} onWant={askAgain} />;
+function Told({ debriefing: { occurrence, draft, known, askAgain } }: PartProps) {
+  const flown = fromFlight(occurrence.id);
+  return <ToldList evidence={draft.findings.evidence} known={known} onWant={askAgain} flown={flown} />;
 }
 
 function AskStep({ debriefing }: PartProps) {

@@ -16,6 +16,7 @@ import { ApiProblem } from '../../shared/api/client';
 import { nextOf } from './Ask';
 import { chainOf } from './Decide';
 import { type DebriefDraft, useDebriefDraft } from './draft';
+import { fromFlight } from '../../shared/storage/from-flight';
 
 type DebriefStep = 'ask' | 'sums' | 'decide';
 
@@ -71,10 +72,14 @@ function useWeighed({ findings, mentioned }: DebriefDraft, craft: CraftFacts) {
   return { known, ranking, sums };
 }
 
-/** What logging captured of the evidence. */
-function useCaptured({ windMps, siteId, pilotMode }: OccurrenceOfPilot, { sites }: Roster) {
+/** What logging, and a flight read on this phone, captured of the evidence. */
+function useCaptured({ id, windMps, siteId, pilotMode }: OccurrenceOfPilot, { sites }: Roster) {
   const place = sites.find((each) => each.id === siteId)?.place ?? null;
-  return useMemo(() => capturedEvidence({ windMps, place, mode: pilotMode }), [windMps, place, pilotMode]);
+  return useMemo(
+    // What was told while logging stands before what a flight shows.
+    () => ({ ...fromFlight(id)?.evidence, ...capturedEvidence({ windMps, place, mode: pilotMode }) }),
+    [id, windMps, place, pilotMode],
+  );
 }
 
 /** The craft that was flown; a usual one where it was not recorded. */

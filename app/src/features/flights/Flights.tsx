@@ -34,6 +34,7 @@ function FlightsOf({ roster, recent }: { readonly roster: Roster; readonly recen
       under="Rates need what was flown, not only what broke."
       up="/kit"
       foot={<LinkButton kind="main" icon="plus" label="Add a flight" href="/flights/new" />}
+      end={<LinkButton icon="upload" label="From a file" href="/flights/file" />}
     >
       {recent.length >= SEARCH_FROM ? (
         <TextBox label="Find by name" value={wanted} onChangeText={setWanted} autoCapitalize="none" />

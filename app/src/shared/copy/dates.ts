@@ -19,7 +19,7 @@ const moment = new Intl.DateTimeFormat('en-GB', {
 const two = (value: number) => String(value).padStart(2, '0');
 
 /** The day on this phone's own calendar. */
-const dayOf = (instant: Date): Day =>
+export const dayHere = (instant: Date): Day =>
   `${instant.getFullYear()}-${two(instant.getMonth() + 1)}-${two(instant.getDate())}`;
 
 /** The time of day on this phone's own clock, as hours:minutes. */
@@ -31,7 +31,7 @@ export const minuteOfDay = (time: string): number => {
 
 export const timeOf = (instant: Date): string => `${two(instant.getHours())}:${two(instant.getMinutes())}`;
 
-export const todayHere = (): Day => dayOf(new Date());
+export const todayHere = (): Day => dayHere(new Date());
 
 /** A day as a trainer says it: "today", "yesterday", "in 3 days", "4 Mar". */
 export function sayDay(day: Day, now: Day = todayHere()): string {

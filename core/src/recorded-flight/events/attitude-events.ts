@@ -1,5 +1,7 @@
 import { leanOf } from '../../geometry/rotation';
-import { type EventFinder, type EventsFrom, flightEvent, stretches } from './flight-event';
+import { attitudesOf } from '../attitude';
+import type { SmoothFlight } from '../smoothing/smooth-flight';
+import { type EventFinder, flightEvent, stretches } from './flight-event';
 
 /** Further over than this it lies on its side, degrees. */
 const LIES_DEG = 70;
@@ -11,8 +13,9 @@ const SNAP_S = 0.4;
 const FEWEST_HZ = 4;
 const APART_S = 3;
 
-/** Lean moment by moment; null where attitude was not recorded, or only worked out of how it moved. */
-function leansOf({ flight, attitudes }: EventsFrom): Float64Array | null {
+/** Lean moment by moment, degrees; null where attitude was not recorded, or only worked out of how it moved. */
+export function leansOf(flight: SmoothFlight): Float64Array | null {
+  const attitudes = attitudesOf(flight);
   if (attitudes.from === null || attitudes.from === 'acceleration') return null;
   return flight.t.map((_, i) => {
     const q = attitudes.at(i);
@@ -22,7 +25,7 @@ function leansOf({ flight, attitudes }: EventsFrom): Float64Array | null {
 
 /** It lies on its side on the ground. */
 export const tippedFinder: EventFinder = (from) => {
-  const leans = leansOf(from);
+  const { leans } = from;
   if (!leans) return [];
   const { t, hz } = from.flight;
   return stretches(t.length, (i) => leans[i]! > LIES_DEG && from.airborne[i] === 0, {
@@ -33,7 +36,7 @@ export const tippedFinder: EventFinder = (from) => {
 
 /** Its attitude went over faster than hands ask for, outside of rate mode. */
 export const snappedFinder: EventFinder = (from) => {
-  const leans = leansOf(from);
+  const { leans } = from;
   if (!leans || from.flight.recording.hz < FEWEST_HZ) return [];
   const { t, hz } = from.flight;
   const over = Math.round(SNAP_S * hz);

@@ -1,5 +1,4 @@
 import type { SmoothFlight } from '../smoothing/smooth-flight';
-import type { Attitudes } from '../attitude';
 
 export const FLIGHT_EVENTS = [
   'take-off',
@@ -53,8 +52,9 @@ export const USUAL_LIMITS: EventLimits = {
 
 export interface EventsFrom {
   readonly flight: SmoothFlight;
-  readonly attitudes: Attitudes;
   readonly limits: EventLimits;
+  /** Lean moment by moment, degrees; null where attitude was not recorded, or only worked out of how it moved. */
+  readonly leans: Float64Array | null;
   /** Whether it was off the ground, moment by moment. */
   readonly airborne: Uint8Array;
 }

@@ -15,6 +15,8 @@ const TAKES_OFF_MPS = 1.8;
 const WITHIN_S = 0.35;
 /** Slower recorders smear a hit until nothing is left of it, lines a second. */
 const FEWEST_HZ = 4;
+/** Looked for so often, s: a recorder may be faster. */
+const LOOKS_EVERY_S = 0.019;
 /** One hit, however often it bounces, s. */
 const APART_S = 4;
 /** Whatever it met, it does not fly on: so slow across on the mean of a while after it, m/s and s. */
@@ -52,6 +54,8 @@ function stopAt(
   i: number,
 ): { readonly mps2: number; readonly speedMps: number } | null {
   const size = (k: number) => Math.hypot(east[k]!, north[k]!, up?.[k] ?? 0);
+  // Most lines are no hit: whoever is slow has nothing to lose.
+  if (!(size(i) >= TAKES_OFF_MPS / 2)) return null;
   let best: { readonly mps2: number; readonly speedMps: number } | null = null;
   for (let k = i + 1; k < t.length && t[k]! - t[i]! <= WITHIN_S; k += 1) {
     const by = Math.hypot(east[k]! - east[i]!, north[k]! - north[i]!, up ? up[k]! - up[i]! : 0);
@@ -71,8 +75,11 @@ export const hitFinder: EventFinder = (from) => {
   if (flight.recording.hz < FEWEST_HZ) return [];
   const told = speedsAsTold(flight);
   const found: FlightEvent[] = [];
+  let looked = -Infinity;
   for (let i = 0; i < told.t.length; i += 1) {
     const atS = told.t[i]!;
+    if (atS - looked < LOOKS_EVERY_S) continue;
+    looked = atS;
     const stop = stopAt(told, i);
     if (!stop || !wasFlying(from, atS) || goesOn(flight, atS + WITHIN_S) > STAYS_MPS) continue;
     const last = found.at(-1);

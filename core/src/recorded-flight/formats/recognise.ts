@@ -31,7 +31,7 @@ function isUtf8(head: Uint8Array): boolean {
       new TextDecoder('utf-8', { fatal: true }).decode(head.subarray(0, head.length - cut));
       return true;
     } catch (error) {
-      if (!(error instanceof TypeError)) throw error;
+      if ((error as Error).name !== 'TypeError') throw error;
     }
   return false;
 }

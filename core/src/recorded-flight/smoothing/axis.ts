@@ -36,6 +36,9 @@ const WANDER = 3;
 /** Nobody knows how it moved at first. */
 const [FIRST_SPEED, FIRST_PUSH] = [20, 5];
 
+/** Steps that differ by less are the same one, s. */
+const SAME_S = 1e-9;
+
 /** What is kept of the forward way, for the way back. */
 interface Kept {
   readonly x: Float64Array;
@@ -45,21 +48,28 @@ interface Kept {
 export class AxisSmoother {
   private readonly n: number;
   private readonly x: Float64Array;
-  private p: Float64Array;
+  private readonly p: Float64Array;
   private readonly f: Float64Array;
   private readonly q: Float64Array;
   private readonly work: Float64Array;
+  // There is a step for every line: what it needs is made once.
+  private readonly was: Float64Array;
+  private readonly ph: Float64Array;
+  private readonly thought: Float64Array;
+  private readonly gain: Float64Array;
+  private readonly factor: Float64Array;
+  private readonly offX: Float64Array;
+  private readonly offP: Float64Array;
+  /** The step that `f` and `q` are of, s. */
+  private of = NaN;
 
   constructor(private readonly model: AxisModel) {
     this.n = model.wander ? 4 : 3;
-    const size = this.n * this.n;
-    this.x = new Float64Array(this.n);
-    [this.p, this.f, this.q, this.work] = [0, 1, 2, 3].map(() => new Float64Array(size)) as [
-      Float64Array,
-      Float64Array,
-      Float64Array,
-      Float64Array,
-    ];
+    const vector = () => new Float64Array(this.n);
+    const square = () => new Float64Array(this.n * this.n);
+    [this.x, this.was, this.ph, this.offX] = [vector(), vector(), vector(), vector()];
+    [this.p, this.f, this.q, this.work] = [square(), square(), square(), square()];
+    [this.thought, this.gain, this.factor, this.offP] = [square(), square(), square(), square()];
   }
 
   /** @returns the axis at the same moments, each by all that was told before and after it */
@@ -92,6 +102,8 @@ export class AxisSmoother {
   /** How a state goes on over a time, and what jerk adds to its spread: white jerk integrated (Bar-Shalom et al. 2001, 6.2.3). */
   private transition(dt: number): void {
     const { n, f, q, model } = this;
+    if (Math.abs(dt - this.of) < SAME_S) return;
+    this.of = dt;
     f.fill(0);
     q.fill(0);
     f[0] = 1;
@@ -115,9 +127,9 @@ export class AxisSmoother {
   }
 
   private predict(dt: number): void {
-    const { n, x, f, q } = this;
+    const { n, x, f, q, was } = this;
     this.transition(dt);
-    const was = Float64Array.from(x);
+    was.set(x);
     for (let r = 0; r < n; r += 1) {
       let sum = 0;
       for (let c = 0; c < n; c += 1) sum += f[r * n + c]! * was[c]!;
@@ -147,9 +159,8 @@ export class AxisSmoother {
 
   /** Takes one figure in: of the place as told, which has the slow error in it, or of the speed. */
   private update(what: typeof PLACE | typeof SPEED, told: number, variance: number): void {
-    const { n, x, p, model } = this;
+    const { n, x, p, ph, model } = this;
     const withWander = what === PLACE && model.wander !== null;
-    const ph = new Float64Array(n);
     for (let r = 0; r < n; r += 1) ph[r] = p[r * n + what]! + (withWander ? p[r * n + WANDER]! : 0);
     const s = ph[what]! + (withWander ? ph[WANDER]! : 0) + variance;
     const off = told - x[what]! - (withWander ? x[WANDER]! : 0);
@@ -165,63 +176,59 @@ export class AxisSmoother {
       ...{ place: new Float64Array(count), speed: new Float64Array(count), push: new Float64Array(count) },
       ...{ placeSd: new Float64Array(count), speedSd: new Float64Array(count) },
     };
-    let xs: Float64Array = kept.x.slice((count - 1) * n);
-    let ps: Float64Array = kept.p.slice((count - 1) * size);
+    const { x, p } = this;
     const put = (i: number) => {
-      out.place[i] = xs[PLACE]!;
-      out.speed[i] = xs[SPEED]!;
-      out.push[i] = xs[PUSH]!;
-      out.placeSd[i] = Math.sqrt(Math.max(0, ps[0]!));
-      out.speedSd[i] = Math.sqrt(Math.max(0, ps[SPEED * n + SPEED]!));
+      out.place[i] = x[PLACE]!;
+      out.speed[i] = x[SPEED]!;
+      out.push[i] = x[PUSH]!;
+      out.placeSd[i] = Math.sqrt(Math.max(0, p[0]!));
+      out.speedSd[i] = Math.sqrt(Math.max(0, p[SPEED * n + SPEED]!));
     };
-    if (count > 0) put(count - 1);
+    if (count > 0) {
+      x.set(kept.x.subarray((count - 1) * n));
+      p.set(kept.p.subarray((count - 1) * size));
+      put(count - 1);
+    }
     for (let i = count - 2; i >= 0; i -= 1) {
       this.transition(t[i + 1]! - t[i]!);
-      [xs, ps] = this.stepBack(kept, i, xs, ps);
+      this.stepBack(kept, i);
       put(i);
     }
     return out;
   }
 
-  /** Rauch, Tung and Striebel: what comes after, weighed against what was thought of it. */
-  private stepBack(
-    kept: Kept,
-    i: number,
-    nextX: Float64Array,
-    nextP: Float64Array,
-  ): [Float64Array, Float64Array] {
-    const { n } = this;
-    const [x, p] = [kept.x.slice(i * n, (i + 1) * n), kept.p.slice(i * n * n, (i + 1) * n * n)];
-    const thought = new Float64Array(n * n);
+  /** Rauch, Tung and Striebel: what comes after (in `x` and `p`), weighed against what was thought of it. */
+  private stepBack(kept: Kept, i: number): void {
+    const { n, f, q, thought, gain, factor, offX, offP, work, x: nextX, p: nextP } = this;
+    const x = kept.x.subarray(i * n, (i + 1) * n);
+    const p = kept.p.subarray(i * n * n, (i + 1) * n * n);
     this.spread(p, thought);
-    for (let k = 0; k < n * n; k += 1) thought[k]! += this.q[k]!;
+    for (let k = 0; k < n * n; k += 1) thought[k]! += q[k]!;
     // P Fᵀ, then from the right by the inverse of what was thought.
-    const pf = new Float64Array(n * n);
     for (let r = 0; r < n; r += 1)
       for (let c = 0; c < n; c += 1) {
         let sum = 0;
-        for (let k = 0; k < n; k += 1) sum += p[r * n + k]! * this.f[c * n + k]!;
-        pf[r * n + c] = sum;
+        for (let k = 0; k < n; k += 1) sum += p[r * n + k]! * f[c * n + k]!;
+        gain[r * n + c] = sum;
       }
-    const gain = solvedFromRight(pf, thought, n);
-    const offX = new Float64Array(n);
+    solveFromRight(gain, thought, factor, n);
     for (let r = 0; r < n; r += 1) {
       let sum = 0;
-      for (let c = 0; c < n; c += 1) sum += this.f[r * n + c]! * x[c]!;
+      for (let c = 0; c < n; c += 1) sum += f[r * n + c]! * x[c]!;
       offX[r] = nextX[r]! - sum;
     }
-    const offP = nextP.map((value, k) => value - thought[k]!);
-    const half = new Float64Array(n * n);
-    multiply(gain, offP, half, n);
+    for (let k = 0; k < n * n; k += 1) offP[k] = nextP[k]! - thought[k]!;
+    multiply(gain, offP, work, n);
     for (let r = 0; r < n; r += 1) {
+      let place = x[r]!;
       for (let c = 0; c < n; c += 1) {
-        x[r]! += gain[r * n + c]! * offX[c]!;
-        let sum = 0;
-        for (let k = 0; k < n; k += 1) sum += half[r * n + k]! * gain[c * n + k]!;
-        p[r * n + c]! += sum;
+        place += gain[r * n + c]! * offX[c]!;
+        let sum = p[r * n + c]!;
+        for (let k = 0; k < n; k += 1) sum += work[r * n + k]! * gain[c * n + k]!;
+        nextP[r * n + c] = sum;
       }
+      nextX[r] = place;
     }
-    return [x, p];
   }
 }
 
@@ -234,16 +241,14 @@ function multiply(a: Float64Array, b: Float64Array, into: Float64Array, n: numbe
     }
 }
 
-/** X in X S = B, S symmetric and positive definite: by its Cholesky factor. */
-function solvedFromRight(b: Float64Array, s: Float64Array, n: number): Float64Array {
-  const l = new Float64Array(n * n);
+/** X in X S = B, S symmetric and positive definite: by its Cholesky factor. @param x holds B, and then X */
+function solveFromRight(x: Float64Array, s: Float64Array, l: Float64Array, n: number): void {
   for (let r = 0; r < n; r += 1)
     for (let c = 0; c <= r; c += 1) {
       let sum = s[r * n + c]!;
       for (let k = 0; k < c; k += 1) sum -= l[r * n + k]! * l[c * n + k]!;
       l[r * n + c] = r === c ? Math.sqrt(Math.max(sum, 1e-300)) : sum / l[c * n + c]!;
     }
-  const x = Float64Array.from(b);
   for (let row = 0; row < n; row += 1) {
     const at = row * n;
     for (let c = 0; c < n; c += 1) {
@@ -255,5 +260,4 @@ function solvedFromRight(b: Float64Array, s: Float64Array, n: number): Float64Ar
       x[at + c]! /= l[c * n + c]!;
     }
   }
-  return x;
 }

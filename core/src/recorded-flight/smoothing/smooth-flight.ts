@@ -71,8 +71,11 @@ function momentsOf({ t }: Recording): { readonly moments: Float64Array; readonly
   return { moments: Float64Array.from(moments), rows: Int32Array.from(rows) };
 }
 
-const atRows = (values: Float64Array, rows: Int32Array): Float64Array =>
-  Float64Array.from(rows, (row) => (row < 0 ? NaN : values[row]!));
+function atRows(values: Float64Array, rows: Int32Array): Float64Array {
+  const out = new Float64Array(rows.length);
+  for (let i = 0; i < rows.length; i += 1) out[i] = rows[i]! < 0 ? NaN : values[rows[i]!]!;
+  return out;
+}
 
 interface AxisFrom {
   readonly place: Float64Array;

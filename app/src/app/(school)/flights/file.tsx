@@ -1,0 +1,1 @@
+export { FlightFileScreen as default } from '../../../lazy';

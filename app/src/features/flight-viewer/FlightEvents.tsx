@@ -1,0 +1,54 @@
+import { eventName } from '@skelby/copy/recorded-flight';
+import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
+import type { FlightView } from '@skelby/core/recorded-flight/flight-view';
+import { View } from 'react-native';
+import { useUnits } from '../../shared/api/use-units';
+import { Button } from '../../shared/ui/Button';
+import { PressRow, Rows } from '../../shared/ui/Rows';
+import { Part } from '../../shared/ui/Screen';
+import { Words } from '../../shared/ui/Words';
+import { clockOf, mayBeLogged, sureWords, whyOf } from './event-copy';
+
+interface EventsProps {
+  readonly view: FlightView;
+  readonly looked: number | null;
+  readonly onLook: (event: number | null) => void;
+  /** Null: whoever looks may not log. */
+  readonly onLog: ((event: FlightEvent, nth: number) => void) | null;
+}
+
+/** What happened, in order; one tap makes an entry of it. */
+export function FlightEvents({ view: { events }, looked, onLook, onLog }: EventsProps) {
+  const units = useUnits();
+  return (
+    <Part heading="What it shows">
+      <Rows empty="Nothing stands out.">
+        {events.map((event, i) => (
+          <View
+            key={`${event.is} ${event.atS}`}
+            style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}
+          >
+            <View style={{ flex: 1 }}>
+              <PressRow
+                title={`${i + 1}. ${clockOf(event.atS)} ${eventName(event.is)}`}
+                under={`${whyOf(event, units)}${sureWords(event.sure)}`.trim()}
+                onPress={() => onLook(looked === i ? null : i)}
+              />
+            </View>
+            {onLog && mayBeLogged(event.is) ? (
+              <Button
+                icon="plus"
+                label="Log"
+                says={`Log: ${eventName(event.is)} at ${clockOf(event.atS)}`}
+                onPress={() => onLog(event, i)}
+              />
+            ) : null}
+          </View>
+        ))}
+      </Rows>
+      <Words as="soft">
+        Found by figures, not seen by anybody: look before you log. Mistakes of the recorder count as flown.
+      </Words>
+    </Part>
+  );
+}

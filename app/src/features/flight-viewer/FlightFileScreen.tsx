@@ -1,0 +1,156 @@
+import { eventName } from '@skelby/copy/recorded-flight';
+import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
+import type { FlightView } from '@skelby/core/recorded-flight/flight-view';
+import { USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { type DragEvent, useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { useMay } from '../../shared/api/use-may';
+import { useUnits } from '../../shared/api/use-units';
+import { plural } from '../../shared/copy/copy';
+import { dayHere, sayTime } from '../../shared/copy/dates';
+import { beginLog } from '../../shared/forms/log-draft';
+import { keepFromFlight } from '../../shared/storage/from-flight';
+import { Button } from '../../shared/ui/Button';
+import { Note } from '../../shared/ui/Note';
+import { pickFile } from '../../shared/ui/pick-file';
+import { Screen } from '../../shared/ui/Screen';
+import { Words } from '../../shared/ui/Words';
+import { ColumnList } from './ColumnList';
+import { clockOf } from './event-copy';
+import { FlightEvents } from './FlightEvents';
+import { FlightPicture } from './FlightPicture';
+import { Recipes } from './Recipes';
+import { type Understood, useFlightFile } from './use-flight-file';
+
+const ACCEPTED = '.csv,.txt,.tsv,.gpx,.geojson,.json,.ulg,text/*,application/json,application/gpx+xml';
+const MS = 1000;
+
+function Figures({ view }: { readonly view: FlightView }) {
+  const { sayM, say } = useUnits();
+  const parts = [
+    view.startedAt === null ? null : sayTime(new Date(view.startedAt * MS).toISOString()),
+    `${clockOf(view.lastsS)} min`,
+    `as far as ${sayM(view.farthestM)}`,
+    view.highestM === null ? 'no heights' : `as high as ${sayM(view.highestM)}`,
+    `as fast as ${say(view.fastestMps, 'm/s')}`,
+  ];
+  return (
+    <>
+      <Words>{`${parts.filter(Boolean).join(' · ')}.`}</Words>
+      <Words as="soft">
+        {`Places ± ${sayM(Math.round(view.placeSdM * 10) / 10)}, speeds ± ${say(Math.round(view.speedSdMps * 10) / 10, 'm/s')}; ${plural(Number(view.hz.toPrecision(2)), 'line')} a second.`}
+      </Words>
+    </>
+  );
+}
+
+/** Makes an entry of an event, with what the flight answers of its debrief; the log asks who flew. */
+function useLogging(file: ReturnType<typeof useFlightFile>) {
+  const router = useRouter();
+  const { pilot } = useLocalSearchParams<{ pilot?: string }>();
+  return async (event: FlightEvent, nth: number) => {
+    const evidence = await file.evidenceOf(nth, USUAL_CRAFT);
+    const id = uuid();
+    const clock = clockOf(event.atS);
+    const startedAt = file.understood?.view?.startedAt ?? null;
+    const at = startedAt === null ? new Date() : new Date((startedAt + event.atS) * MS);
+    keepFromFlight(id, { evidence, file: file.name ?? '', clock });
+    beginLog({
+      ...{ id, pilotId: pilot ?? null, startedAt: at.toISOString(), day: dayHere(at) },
+      note: `${eventName(event.is)} at ${clock} of ${file.name ?? 'a flight file'}. `,
+    });
+    router.push(pilot ? '/log/kind' : '/log/pilot');
+  };
+}
+
+interface SeenProps {
+  readonly file: ReturnType<typeof useFlightFile>;
+  readonly understood: Understood;
+}
+
+function Seen({ file, understood }: SeenProps) {
+  const [looked, look] = useState<number | null>(null);
+  const log = useLogging(file);
+  const mayTrain = useMay('train');
+  const { view, problem, columns, mapping, kind, leftOut } = understood;
+  return (
+    <>
+      {problem ? (
+        <Note icon="alert-circle" heading="Not a flight yet" live>
+          {problem}
+        </Note>
+      ) : null}
+      {leftOut ? (
+        <Words as="soft">
+          What was added behind its end, after a crash of the recorder say, is not read.
+        </Words>
+      ) : null}
+      {view ? (
+        <>
+          <Figures view={view} />
+          <FlightPicture view={view} looked={looked} />
+          <FlightEvents
+            view={view}
+            looked={looked}
+            onLook={look}
+            onLog={mayTrain ? (event, nth) => void log(event, nth) : null}
+          />
+        </>
+      ) : null}
+      {kind === 'table' || kind === 'ulog' ? (
+        <>
+          {understood.recipe ? <Words as="soft">{`Read as ${understood.recipe}.`}</Words> : null}
+          <ColumnList columns={columns} mapping={mapping} onChange={file.map} />
+          <Recipes understood={understood} />
+        </>
+      ) : null}
+    </>
+  );
+}
+
+/** A recorder's file: recognised, drawn, searched for what happened, and made an entry of. */
+export function FlightFileScreen() {
+  const file = useFlightFile();
+  const pick = () => pickFile(ACCEPTED, file.read);
+  const drop = (event: DragEvent) => {
+    event.preventDefault();
+    const [first] = event.dataTransfer.files;
+    if (first) file.read(first);
+  };
+  return (
+    <div
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={drop}
+      style={{ display: 'flex', flex: 1, minHeight: 0 }}
+    >
+      <Screen
+        title="Flight file"
+        {...(file.name ? { under: file.name } : {})}
+        up="/flights"
+        foot={
+          <Button
+            kind="main"
+            icon="upload"
+            label={file.name ? 'Another file' : 'Pick a file'}
+            onPress={pick}
+          />
+        }
+      >
+        {file.name === null ? (
+          <Note icon="activity" heading="What the craft has written down">
+            CSV of any recorder, GPX, GeoJSON or ULog, picked or dropped here. It is read on this phone,
+            without signal too, and goes nowhere.
+          </Note>
+        ) : null}
+        {file.isWorking ? <Words role="status">Reading …</Words> : null}
+        {file.bad ? (
+          <Note icon="alert-circle" heading="Not read" live>
+            {file.bad}
+          </Note>
+        ) : null}
+        {file.understood ? <Seen key={file.name} file={file} understood={file.understood} /> : null}
+      </Screen>
+    </div>
+  );
+}

@@ -1,0 +1,73 @@
+import { QUANTITY_OF } from '@skelby/core/recorded-flight/mapping/fields';
+import type { Recipe } from '@skelby/core/recorded-flight/mapping/recipe';
+import { useState } from 'react';
+import { TextBox } from '../../shared/forms/TextBox';
+import { Button, ButtonRow } from '../../shared/ui/Button';
+import { pickFile } from '../../shared/ui/pick-file';
+import { saveFile } from '../../shared/ui/save-file';
+import { Part } from '../../shared/ui/Screen';
+import { Words } from '../../shared/ui/Words';
+import { keepRecipe, recipeInFile } from './recipes';
+import type { Understood } from './use-flight-file';
+
+const LONGEST = 120;
+
+/** The recipe that the columns on the page make. */
+const recipeNow = (name: string, { columns, mapping }: Understood): Recipe => ({
+  ...{ format: 'skelby-recipe', version: 1, name },
+  columns: mapping.columns
+    .filter(({ field }) => QUANTITY_OF[field] !== undefined)
+    .map(({ at, field, unit, sign }) => ({ column: columns[at]!.name, field, unit, sign })),
+  modes: mapping.modes,
+});
+
+/** How this recorder's columns are read, kept for its next file, and passed on as a small file. */
+export function Recipes({ understood }: { readonly understood: Understood }) {
+  const [name, setName] = useState(understood.recipe ?? '');
+  const [said, say] = useState<string | null>(null);
+  const named = name.trim();
+  const bringIn = () =>
+    pickFile('.json,application/json', (file) => {
+      recipeInFile(file).then(
+        (recipe) => {
+          keepRecipe(recipe);
+          say(`${recipe.name} is kept: pick the flight again, and it is read by it.`);
+        },
+        (error: unknown) => say(error instanceof Error ? error.message : String(error)),
+      );
+    });
+  return (
+    <Part heading="This recorder">
+      <Words as="soft">
+        Keep how its columns are read under a name: its next file is read the same way, on this phone, without
+        a guess.
+      </Words>
+      <TextBox label="Name of the recorder" value={name} onChangeText={setName} maxLength={LONGEST} />
+      <ButtonRow>
+        <Button
+          icon="check"
+          label="Keep"
+          disabled={named === ''}
+          onPress={() => {
+            keepRecipe(recipeNow(named, understood));
+            say(`Kept as ${named}.`);
+          }}
+        />
+        <Button
+          icon="download"
+          label="Save as a file"
+          disabled={named === ''}
+          onPress={() =>
+            saveFile(
+              'recorder.json',
+              JSON.stringify(recipeNow(named, understood), null, 2),
+              'application/json',
+            )
+          }
+        />
+        <Button icon="upload" label="Bring one in" onPress={bringIn} />
+      </ButtonRow>
+      {said ? <Words role="status">{said}</Words> : null}
+    </Part>
+  );
+}

@@ -1,0 +1,54 @@
+import type { FlightEvent, FlightEventName } from '@skelby/core/recorded-flight/events/flight-event';
+import { FLIGHT_MODES } from '@skelby/core/vocabulary/flying';
+import type { Speaking } from '../../shared/api/use-units';
+import { MODE_WORDS } from '../../shared/copy/copy';
+
+/** Seconds of a flight as minutes and seconds. */
+export const clockOf = (s: number): string =>
+  `${Math.floor(s / 60)}:${String(Math.floor(s % 60)).padStart(2, '0')}`;
+
+type Why = (by: (name: string) => number, lasted: string, units: Speaking) => string;
+
+/** What each is found by; those that say it all by their name have none. */
+const WHY: Readonly<Partial<Record<FlightEventName, Why>>> = {
+  hit: (by, _, { say }) => `From ${say(by('speedMps'), 'm/s')} to a stop, harder than it can brake.`,
+  'ends-in-the-air': (by, _, { say }) => `Still at ${say(by('speedMps'), 'm/s')} when it broke off.`,
+  'tipped-over': (by) => `${Math.round(by('deg'))}° over, on the ground.`,
+  snapped: (by) => `${Math.round(by('deg'))}° within half a second.`,
+  'own-wash': (by, lasted, { say }) =>
+    `Sank at ${say(by('sinkMps'), 'm/s')} with little way on, for ${lasted}.`,
+  slid: (by, lasted, { say }) =>
+    `At ${say(by('speedMps'), 'm/s')} with the sticks in the middle, for ${lasted}.`,
+  'swung-up': (by, lasted) => `${by('times')} turns about, ${lasted}.`,
+  'flew-itself': (_, lasted) => `By its own mode, for ${lasted}.`,
+  'mode-changed': (by) => `${MODE_WORDS[FLIGHT_MODES[by('mode')] ?? 'position-hold']}.`,
+  'low-battery': (by) => `${Math.round(by('share') * 100)} % left.`,
+  far: (by, _, { sayM }) =>
+    `Up to ${sayM(by('distanceM'))}; a craft of this size is read to ${sayM(by('limitM'))}.`,
+  high: (by, _, { sayM }) => `Up to ${sayM(by('heightM'))}, limit ${sayM(by('limitM'))}.`,
+  gap: (_, lasted) => `For ${lasted}.`,
+};
+
+/** What an event was found by. */
+export function whyOf({ is, atS, untilS, by }: FlightEvent, units: Speaking): string {
+  const lasted = untilS === null ? '' : `${Math.max(1, Math.round(untilS - atS))} s`;
+  return WHY[is]?.((name) => by[name] ?? 0, lasted, units) ?? '';
+}
+
+/** What may be worth an entry; the rest only happened. */
+const TO_LOG: ReadonlySet<FlightEventName> = new Set([
+  'hit',
+  'ends-in-the-air',
+  'tipped-over',
+  'snapped',
+  'own-wash',
+  'slid',
+  'swung-up',
+  'far',
+  'high',
+]);
+export const mayBeLogged = (is: FlightEventName): boolean => TO_LOG.has(is);
+
+/** How sure, in words; nothing where it is as good as certain. */
+export const sureWords = (sure: number): string =>
+  sure >= 0.85 ? '' : sure >= 0.65 ? ' Likely.' : ' Perhaps.';

@@ -1,0 +1,115 @@
+import { said } from '@skelby/copy/say';
+import type { Evidence } from '@skelby/core/evidence/evidence';
+import { evidenceAt } from '@skelby/core/recorded-flight/evidence-at';
+import { type FlightView, viewOf } from '@skelby/core/recorded-flight/flight-view';
+import type { FileKind } from '@skelby/core/recorded-flight/formats/recognise';
+import { guessMapping } from '@skelby/core/recorded-flight/mapping/guess';
+import type { Mapping } from '@skelby/core/recorded-flight/mapping/mapping';
+import { fitsRecipe, mappingBy, type Recipe } from '@skelby/core/recorded-flight/mapping/recipe';
+import { recordingOf } from '@skelby/core/recorded-flight/recording';
+import { RecordingProblem } from '@skelby/core/recorded-flight/recording-problem';
+import { type SmoothFlight, smoothFlight } from '@skelby/core/recorded-flight/smoothing/smooth-flight';
+import type { Column, Table } from '@skelby/core/recorded-flight/table/table';
+import { type CraftRecord, craftFacts } from '@skelby/core/vocabulary/craft-facts';
+import { readRecorded } from './read-recorded';
+
+export type ToViewer =
+  | { readonly do: 'read'; readonly file: File; readonly recipes: readonly Recipe[] }
+  | { readonly do: 'map'; readonly mapping: Mapping }
+  | { readonly do: 'evidence'; readonly event: number; readonly craft: CraftRecord };
+
+/** A column as the page shows it. */
+export interface ShownColumn extends Pick<Column, 'name' | 'unit' | 'kind' | 'words'> {
+  /** Some of what stands in it. */
+  readonly examples: readonly (number | string)[];
+}
+
+export type FromViewer =
+  | {
+      readonly is: 'understood';
+      readonly kind: FileKind;
+      readonly columns: readonly ShownColumn[];
+      readonly mapping: Mapping;
+      /** The recipe it was read by; null: guessed, or put right by hand. */
+      readonly recipe: string | null;
+      readonly view: FlightView | null;
+      /** What was appended behind its end is not read. */
+      readonly leftOut: boolean;
+      /** Why there is no view yet; null: there is one. */
+      readonly problem: string | null;
+    }
+  | { readonly is: 'evidence'; readonly event: number; readonly evidence: Evidence }
+  | { readonly is: 'bad'; readonly message: string };
+
+const EXAMPLES = 3;
+
+const shown = ({ name, unit, kind, words, values }: Column): ShownColumn => {
+  const some = [...values.subarray(0, 2_000)].filter(Number.isFinite);
+  const spread = Array.from({ length: EXAMPLES }, (_, i) => some[Math.floor((i * some.length) / EXAMPLES)]);
+  const examples = [...new Set(spread)].flatMap((value) =>
+    value === undefined ? [] : [kind === 'words' ? (words[value] ?? '') : value],
+  );
+  return { name, unit, kind, words, examples };
+};
+
+/** What is being looked at. */
+let now: {
+  readonly kind: FileKind;
+  readonly table: Table;
+  mapping: Mapping;
+  recipe: string | null;
+  readonly leftOut: boolean;
+  flight: SmoothFlight | null;
+  view: FlightView | null;
+} | null = null;
+
+const problemOf = (error: unknown): string => {
+  if (error instanceof RecordingProblem) return said(error.said);
+  return `It could not be read: ${error instanceof Error ? error.message : String(error)}`;
+};
+
+function look(): FromViewer {
+  const { kind, table, mapping, recipe, leftOut } = now!;
+  let problem: string | null = null;
+  try {
+    now!.flight = smoothFlight(recordingOf(table, mapping));
+    now!.view = viewOf(now!.flight);
+  } catch (error) {
+    now!.flight = now!.view = null;
+    problem = problemOf(error);
+  }
+  return {
+    is: 'understood',
+    ...{ kind, mapping, recipe, leftOut, problem },
+    columns: table.columns.map(shown),
+    view: now!.view,
+  };
+}
+
+async function answer(asked: ToViewer): Promise<FromViewer> {
+  switch (asked.do) {
+    case 'read': {
+      const { kind, table, leftOut } = await readRecorded(asked.file);
+      const recipe = asked.recipes.find((each) => fitsRecipe(table, each));
+      const mapping = recipe ? mappingBy(recipe, table) : guessMapping(table);
+      now = { kind, table, mapping, recipe: recipe?.name ?? null, leftOut, flight: null, view: null };
+      return look();
+    }
+    case 'map':
+      now!.mapping = asked.mapping;
+      now!.recipe = null;
+      return look();
+    case 'evidence': {
+      const event = now!.view!.events[asked.event]!;
+      const evidence = evidenceAt(now!.flight!, event, craftFacts(asked.craft));
+      return { is: 'evidence', event: asked.event, evidence };
+    }
+  }
+}
+
+self.onmessage = ({ data }: MessageEvent<ToViewer>) => {
+  answer(data).then(
+    (message) => self.postMessage(message),
+    (error: unknown) => self.postMessage({ is: 'bad', message: problemOf(error) } satisfies FromViewer),
+  );
+};

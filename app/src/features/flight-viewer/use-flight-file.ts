@@ -1,0 +1,70 @@
+import type { Evidence } from '@skelby/core/evidence/evidence';
+import type { Mapping } from '@skelby/core/recorded-flight/mapping/mapping';
+import type { CraftRecord } from '@skelby/core/vocabulary/craft-facts';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { NO_WORKERS } from '../../shared/ui/use-worker';
+import type { FromViewer, ToViewer } from './flight-file.worker';
+import { recipesHere } from './recipes';
+
+export type Understood = FromViewer & { readonly is: 'understood' };
+
+type Asked = { readonly event: number; readonly tell: (evidence: Evidence) => void };
+
+/** A recorder's file, read and worked on away from the page. */
+export function useFlightFile() {
+  const worker = useRef<Worker | null>(null);
+  const asked = useRef<Asked | null>(null);
+  const [name, setName] = useState<string | null>(null);
+  const [isWorking, setWorking] = useState(false);
+  const [bad, setBad] = useState<string | null>(null);
+  const [understood, setUnderstood] = useState<Understood | null>(null);
+  const stop = useCallback(() => {
+    worker.current?.terminate();
+    worker.current = null;
+  }, []);
+  useEffect(() => stop, [stop]);
+  const tell = (what: ToViewer) => {
+    setWorking(true);
+    worker.current?.postMessage(what);
+  };
+  const read = (file: File) => {
+    stop();
+    setName(file.name);
+    setBad(null);
+    setUnderstood(null);
+    if (!('Worker' in globalThis)) {
+      setBad(NO_WORKERS);
+      return;
+    }
+    const own = new Worker(
+      new URL(require.unstable_resolveWorker('./flight-file.worker.ts'), window.location.href),
+      { type: 'module' },
+    );
+    worker.current = own;
+    own.onmessage = ({ data }: MessageEvent<FromViewer>) => {
+      setWorking(false);
+      if (data.is === 'bad') setBad(data.message);
+      else if (data.is === 'understood') setUnderstood(data);
+      else if (asked.current?.event === data.event) asked.current.tell(data.evidence);
+    };
+    own.onerror = ({ message }) => {
+      setWorking(false);
+      setBad(message || 'The part that reads flights did not load: reload the page.');
+    };
+    tell({ do: 'read', file, recipes: recipesHere() });
+  };
+  return {
+    name,
+    isWorking,
+    bad,
+    understood,
+    read,
+    map: (mapping: Mapping) => tell({ do: 'map', mapping }),
+    /** What the flight answers of a debrief, around one of its events. */
+    evidenceOf: (event: number, craft: CraftRecord) =>
+      new Promise<Evidence>((resolve) => {
+        asked.current = { event, tell: resolve };
+        tell({ do: 'evidence', event, craft });
+      }),
+  };
+}

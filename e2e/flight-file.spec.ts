@@ -1,0 +1,108 @@
+import { chanceOf, recordStory } from '../core/src/second-model/flights';
+import { LESSONS } from '../core/src/second-model/lessons';
+import { MADE_UP_RECORDERS } from '../core/src/recorded-flight/stand-ins/recorders';
+import { endingOf, writtenBy } from '../core/src/recorded-flight/stand-ins/write';
+import type { Page } from '@playwright/test';
+import { expect, test } from './field';
+
+/** A recorder's file brought in: understood, put right, kept as a recipe, and made an entry whose debrief knows the flight. */
+
+const EXACT = { hz: 100, wanderM: 0, leavesOut: [] };
+const SWINGS = 2;
+
+function fileOf(recorderName: string, lesson = SWINGS) {
+  const recorder = MADE_UP_RECORDERS.find(({ name }) => name === recorderName)!;
+  const { log } = recordStory(LESSONS[lesson]!(lesson).story, EXACT, 5);
+  return {
+    name: `${recorder.name}.${endingOf(recorder)}`,
+    mimeType: 'application/octet-stream',
+    buffer: Buffer.from(writtenBy(recorder, log, chanceOf(40).normal)),
+  };
+}
+
+async function bringIn(page: Page, file: { name: string; mimeType: string; buffer: Buffer }): Promise<void> {
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: /^(Pick a file|Another file)$/ }).click();
+  await (await chooser).setFiles(file);
+}
+
+test('a flight is drawn and searched without signal, and one tap makes an entry whose debrief is answered by it', async ({
+  trainer,
+  page,
+  context,
+}) => {
+  const pilot = await trainer.addPilot('Wyn Harker');
+  await trainer.carriesAll();
+  await page.goto('/flights/file');
+  await context.setOffline(true);
+  await bringIn(page, fileOf('fell-box'));
+  await expect(page.getByText(/Places ± .* 10 lines a second/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /The flight from above/ })).toBeVisible();
+  await expect(page.getByText(/Swung to and fro/)).toBeVisible();
+  // What no header said was found by how columns hang together.
+  await expect(page.getByText(/Speed over the ground, km\/h, by how it fits the rest/)).toBeVisible();
+  await page.getByRole('button', { name: /^Log: Swung to and fro/ }).click();
+  await trainer.findPilot(pilot);
+  await page.getByRole('button', { name: pilot }).click();
+  await page.getByRole('button', { name: 'Near-miss', exact: true }).click();
+  await page.getByRole('button', { name: /^Stick handling/ }).click();
+  await page.getByRole('button', { name: /^Over-control/ }).click();
+  await expect(page.getByLabel(/What happened/)).toHaveValue(/Swung to and fro at 0:\d\d of fell-box\.csv\./);
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: /^Confirm: / })).toBeVisible();
+  await context.setOffline(false);
+  await trainer.sent();
+  await page.getByRole('link', { name: /^Debrief/ }).click();
+  await page.getByRole('button', { name: 'I cannot say yet' }).click();
+  await page.getByRole('button', { name: 'None of these' }).click();
+  await expect(
+    page.getByText(/Answers of fell-box\.csv stand where nobody has told anything/),
+  ).toBeAttached();
+  await expect(page.getByRole('button', { name: /^Phase .*from the flight, 0:\d\d/ })).toBeAttached();
+});
+
+test('a column is put right by picking, kept as a recipe, and the next file is read by it', async ({
+  trainer,
+  page,
+}) => {
+  await trainer.today();
+  await page.goto('/flights/file');
+  const { buffer, ...about } = fileOf('fell-box', 0);
+  // Names that say nothing at all.
+  const [header, ...lines] = buffer.toString().split('\n');
+  const nameless = header!.replace('height [ft]', 'quux').replace('mode', 'what');
+  const file = { ...about, buffer: Buffer.from([nameless, ...lines].join('\n')) };
+  await bringIn(page, file);
+  await expect(page.getByText(/no heights/)).toBeVisible();
+  await page.getByRole('button', { name: /^Columns not used/ }).click();
+  await page.getByRole('button', { name: /^quux/ }).click();
+  await page.getByLabel(/find by name/).fill('Height');
+  await page.getByRole('radio', { name: 'Height' }).click();
+  await expect(page.getByText(/as high as/)).toBeVisible();
+  await page.getByRole('radio', { name: 'ft', exact: true }).click();
+  await expect(page.getByText(/as high as 6/)).toBeVisible();
+  await page.getByLabel('Name of the recorder').fill('Fell box, old');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('Kept as Fell box, old.')).toBeVisible();
+  await page.reload();
+  await bringIn(page, file);
+  await expect(page.getByText('Read as Fell box, old.')).toBeVisible();
+  await expect(page.getByText(/as high as 6/)).toBeVisible();
+});
+
+test('GPX, ULog and a file that is none are told apart by what is in them', async ({ trainer, page }) => {
+  await trainer.today();
+  await page.goto('/flights/file');
+  for (const [recorder, name] of [
+    ['cairn-watch', 'flight.csv'],
+    ['ridge-core', 'flight.txt'],
+  ] as const) {
+    await bringIn(page, { ...fileOf(recorder, 0), name });
+    await expect(page.getByText(/as high as 6/)).toBeVisible();
+  }
+  const noise = Buffer.from(Array.from({ length: 40_000 }, (_, i) => (i * 7919) % 251));
+  await bringIn(page, { name: 'flight.gpx', mimeType: 'application/gpx+xml', buffer: noise });
+  await expect(page.getByText(/give CSV, GPX, GeoJSON or ULog/)).toBeVisible();
+  await bringIn(page, { name: 'a.csv', mimeType: 'text/csv', buffer: Buffer.from('one,two\nthree,four\n') });
+  await expect(page.getByText(/no line of figures/)).toBeVisible();
+});
