@@ -42,9 +42,8 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
   },
   '/flights/file': {
     says: [
-      'What a recorder has written down: drawn from above and from the side, with what happened in it. “Log” makes an entry of that, and its debrief begins with what the flight answers.',
-      'A column that was taken for the wrong thing is put right by picking; kept under the name of the recorder, its next file is read the same way.',
-      '± says how sure places and speeds are. What a recorder left out nobody knows.',
+      'What a recorder has written down, drawn, with what happened in it. “Log” makes an entry of that; its debrief begins with what the flight answers.',
+      'A column taken for the wrong thing is put right by picking, and kept for the next file of this recorder.',
     ],
     terms: ['occurrence', 'nearMiss'],
   },
