@@ -40,6 +40,7 @@ test('a flight is drawn and searched without signal, and one tap makes an entry 
   await expect(page.getByRole('img', { name: /The flight from above/ })).toBeVisible();
   await expect(page.getByText(/Swung to and fro/)).toBeVisible();
   // What no header said was found by how columns hang together.
+  await page.getByRole('button', { name: 'What its 15 columns were taken for' }).click();
   await expect(page.getByText(/Speed over the ground, km\/h, by how it fits the rest/)).toBeVisible();
   await page.getByRole('button', { name: /^Log: Swung to and fro/ }).click();
   await trainer.findPilot(pilot);
@@ -74,6 +75,7 @@ test('a column is put right by picking, kept as a recipe, and the next file is r
   const file = { ...about, buffer: Buffer.from([nameless, ...lines].join('\n')) };
   await bringIn(page, file);
   await expect(page.getByText(/no heights/)).toBeVisible();
+  await page.getByRole('button', { name: /columns were taken for$/ }).click();
   await page.getByRole('button', { name: /^Columns not used/ }).click();
   await page.getByRole('button', { name: /^quux/ }).click();
   await page.getByLabel(/find by name/).fill('Height');
@@ -88,6 +90,28 @@ test('a column is put right by picking, kept as a recipe, and the next file is r
   await bringIn(page, file);
   await expect(page.getByText('Read as Fell box, old.')).toBeVisible();
   await expect(page.getByText(/as high as 6/)).toBeVisible();
+});
+
+test('a flight leaves as GeoJSON with what happened in it, and its minutes go into what was flown', async ({
+  trainer,
+  page,
+}) => {
+  await trainer.today();
+  await page.goto('/flights/file');
+  await bringIn(page, fileOf('cairn-watch'));
+  await expect(page.getByText(/Swung to and fro|Took off/).first()).toBeVisible();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'GeoJSON, with what happened' }).click();
+  const chunks: Buffer[] = [];
+  for await (const chunk of await (await saved).createReadStream()) chunks.push(chunk as Buffer);
+  const { features } = JSON.parse(Buffer.concat(chunks).toString()) as { features: { properties: object }[] };
+  expect(features.slice(1).map(({ properties }) => properties)).toContainEqual(
+    expect.objectContaining({ event: 'take-off' }),
+  );
+  await page.getByRole('link', { name: 'Add to what was flown' }).click();
+  await expect(page.getByRole('heading', { name: 'Add a flight' })).toBeVisible();
+  await expect(page.getByLabel('Minutes in the air')).toHaveValue('1');
+  await expect(page.getByLabel('Day', { exact: true })).toHaveValue('2026-05-09');
 });
 
 test('GPX, ULog and a file that is none are told apart by what is in them', async ({ trainer, page }) => {

@@ -2,6 +2,10 @@ import { rmSync } from 'node:fs';
 import path from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { pressAsAHand } from './as-a-hand';
+import { MADE_UP_RECORDERS } from '../core/src/recorded-flight/stand-ins/recorders';
+import { writtenBy } from '../core/src/recorded-flight/stand-ins/write';
+import { chanceOf, recordStory } from '../core/src/second-model/flights';
+import { LESSONS } from '../core/src/second-model/lessons';
 import { loadDemo } from '../server/src/demo/load';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
 import { buildApp } from '../tools/build-app';
@@ -69,16 +73,24 @@ const session = async (page: Page) => {
   await page.getByText(/The best there is/).waitFor();
 };
 
+/** A made-up recorder's file, with what happened in it. */
+const flightFile = async (page: Page) => {
+  const recorder = MADE_UP_RECORDERS[0]!;
+  const { log } = recordStory(LESSONS[0]!(0).story, { hz: 100, wanderM: 0, leavesOut: [] }, 5);
+  await page.goto('/flights/file');
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Pick a file' }).click();
+  const buffer = Buffer.from(writtenBy(recorder, log, chanceOf(40).normal));
+  await (await chooser).setFiles({ name: 'fell-box.csv', mimeType: 'text/csv', buffer });
+  await page.getByRole('img', { name: /The flight from above/ }).waitFor();
+};
+
 const PICTURES: readonly Picture[] = [
   {
     name: 'today',
     open: (page) => page.goto('/').then(() => page.getByRole('heading', { name: 'Drilling' }).waitFor()),
   },
-  {
-    name: 'today-wide',
-    size: DESK,
-    open: (page) => page.goto('/').then(() => page.getByRole('heading', { name: 'Drilling' }).waitFor()),
-  },
+  { name: 'flight-file-wide', size: DESK, open: flightFile },
   { name: 'log-cause', open: logTo(...LOGGING.slice(0, 3)) },
   {
     name: 'occurrence',

@@ -135,15 +135,18 @@ function FlightForm({
   roster,
   flight,
   pilotId,
+  recorded,
   id,
 }: {
   readonly roster: Roster;
   readonly flight: Flight | undefined;
   readonly pilotId: string | null;
+  /** What a recorder's file says of it. */
+  readonly recorded: Readonly<Record<string, string | number>>;
   readonly id: string;
 }) {
   const save = useSave();
-  const values = flight ? fieldsOf(flight, flightShape) : newFlight(roster, pilotId);
+  const values = flight ? fieldsOf(flight, flightShape) : { ...newFlight(roster, pilotId), ...recorded };
   return (
     <RecordForm
       title={flight ? 'Change flight' : 'Add a flight'}
@@ -161,7 +164,13 @@ function FlightForm({
 }
 
 export function EditFlight() {
-  const { id, pilot } = useLocalSearchParams<{ id: string; pilot?: string }>();
+  const { id, pilot, day, minutes } = useLocalSearchParams<{
+    id: string;
+    pilot?: string;
+    day?: string;
+    minutes?: string;
+  }>();
+  const recorded = { ...(day ? { day } : {}), ...(minutes ? { minutes: Number(minutes) } : {}) };
   const fresh = useRef(uuid());
   const roster = useRoster();
   const flights = useFlights();
@@ -184,6 +193,7 @@ export function EditFlight() {
                 roster={data}
                 flight={flight}
                 pilotId={pilot ?? null}
+                recorded={recorded}
                 id={flight?.id ?? fresh.current}
               />
             );

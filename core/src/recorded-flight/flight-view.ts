@@ -1,3 +1,4 @@
+import { airborneIn } from './events/airborne';
 import { findEvents } from './events/find-events';
 import type { EventLimits, FlightEvent } from './events/flight-event';
 import type { RecordedField } from './mapping/fields';
@@ -6,7 +7,11 @@ import { type SmoothFlight, isInGap } from './smoothing/smooth-flight';
 /** What a page shows of a flight: drawn small, told in figures. */
 export interface FlightView {
   readonly lastsS: number;
+  /** Off the ground, s. */
+  readonly airborneS: number;
   readonly hz: number;
+  /** Whether its places are on the earth, so that a map can show them. */
+  readonly isOnEarth: boolean;
   /** s since 1970; null: nobody knows when. */
   readonly startedAt: number | null;
   readonly farthestM: number;
@@ -72,7 +77,9 @@ export function viewOf(flight: SmoothFlight, limits?: EventLimits): FlightView {
   const { east, north, up } = axes;
   return {
     lastsS: t.at(-1)!,
+    airborneS: airborneIn(flight).reduce((sum, each) => sum + each, 0) / flight.hz,
     hz: recording.hz,
+    isOnEarth: recording.origin !== null,
     startedAt: recording.startedAt,
     farthestM: greatest(t.length, (i) => Math.hypot(east.place[i]!, north.place[i]!)),
     highestM: up && greatest(t.length, (i) => up.place[i]!),

@@ -2,7 +2,7 @@ import { eventName } from '@skelby/copy/recorded-flight';
 import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
 import type { FlightView } from '@skelby/core/recorded-flight/flight-view';
 import { USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { type Href, useLocalSearchParams, useRouter } from 'expo-router';
 import { type DragEvent, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useMay } from '../../shared/api/use-may';
@@ -11,10 +11,10 @@ import { plural } from '../../shared/copy/copy';
 import { dayHere, sayTime } from '../../shared/copy/dates';
 import { beginLog } from '../../shared/forms/log-draft';
 import { keepFromFlight } from '../../shared/storage/from-flight';
-import { Button } from '../../shared/ui/Button';
+import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
 import { pickFile } from '../../shared/ui/pick-file';
-import { Screen } from '../../shared/ui/Screen';
+import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { ColumnList } from './ColumnList';
 import { clockOf } from './event-copy';
@@ -67,13 +67,11 @@ function useLogging(file: ReturnType<typeof useFlightFile>) {
 interface SeenProps {
   readonly file: ReturnType<typeof useFlightFile>;
   readonly understood: Understood;
+  readonly looked: number | null;
 }
 
-function Seen({ file, understood }: SeenProps) {
-  const [looked, look] = useState<number | null>(null);
-  const log = useLogging(file);
-  const mayTrain = useMay('train');
-  const { view, problem, columns, mapping, kind, leftOut } = understood;
+/** What it is, drawn, and as figures. */
+function Seen({ understood: { view, problem, leftOut }, looked }: Omit<SeenProps, 'file'>) {
   return (
     <>
       {problem ? (
@@ -90,19 +88,82 @@ function Seen({ file, understood }: SeenProps) {
         <>
           <Figures view={view} />
           <FlightPicture view={view} looked={looked} />
-          <FlightEvents
-            view={view}
-            looked={looked}
-            onLook={look}
-            onLog={mayTrain ? (event, nth) => void log(event, nth) : null}
-          />
         </>
       ) : null}
+    </>
+  );
+}
+
+/** Into what was flown, with the day and the minutes that it tells. */
+function AddFlight({ view }: { readonly view: FlightView }) {
+  const { pilot } = useLocalSearchParams<{ pilot?: string }>();
+  const asked = new URLSearchParams({ minutes: String(Math.max(1, Math.round(view.airborneS / 60))) });
+  if (pilot) asked.set('pilot', pilot);
+  if (view.startedAt !== null) asked.set('day', dayHere(new Date(view.startedAt * MS)));
+  return (
+    <LinkButton icon="plus" label="Add to what was flown" href={`/flights/new?${asked.toString()}` as Href} />
+  );
+}
+
+/** As other files: smoothed, for a map or for judging it as a drill. */
+function SaveAs({
+  view,
+  write,
+}: { readonly view: FlightView } & Pick<ReturnType<typeof useFlightFile>, 'write'>) {
+  return (
+    <Part heading="Save it as">
+      <ButtonRow>
+        {view.isOnEarth ? (
+          <>
+            <Button icon="download" label="GPX" onPress={() => write('gpx')} />
+            <Button icon="download" label="GeoJSON, with what happened" onPress={() => write('geojson')} />
+          </>
+        ) : null}
+        <Button icon="download" label="Flight log" onPress={() => write('csv')} />
+      </ButtonRow>
+    </Part>
+  );
+}
+
+/** What happened in it, and what its columns were taken for. */
+function Found({
+  file,
+  understood,
+  looked,
+  onLook,
+}: SeenProps & { readonly onLook: (nth: number | null) => void }) {
+  const log = useLogging(file);
+  const [mayTrain, mayKeep] = [useMay('train'), useMay('keep-records')];
+  const { view, columns, mapping, kind } = understood;
+  // Nobody reads columns that make a flight; where they make none, they are what is to be done.
+  const [showsColumns, showColumns] = useState(false);
+  return (
+    <>
+      {view ? (
+        <FlightEvents
+          view={view}
+          looked={looked}
+          onLook={onLook}
+          onLog={mayTrain ? (event, nth) => void log(event, nth) : null}
+        />
+      ) : null}
+      {view && mayKeep ? <AddFlight view={view} /> : null}
+      {view ? <SaveAs view={view} write={file.write} /> : null}
       {kind === 'table' || kind === 'ulog' ? (
         <>
           {understood.recipe ? <Words as="soft">{`Read as ${understood.recipe}.`}</Words> : null}
-          <ColumnList columns={columns} mapping={mapping} onChange={file.map} />
-          <Recipes understood={understood} />
+          {showsColumns || !view ? (
+            <>
+              <ColumnList columns={columns} mapping={mapping} onChange={file.map} />
+              <Recipes understood={understood} />
+            </>
+          ) : (
+            <Button
+              icon="columns"
+              label={`What its ${plural(mapping.columns.length, 'column')} were taken for`}
+              onPress={() => showColumns(true)}
+            />
+          )}
         </>
       ) : null}
     </>
@@ -112,6 +173,8 @@ function Seen({ file, understood }: SeenProps) {
 /** A recorder's file: recognised, drawn, searched for what happened, and made an entry of. */
 export function FlightFileScreen() {
   const file = useFlightFile();
+  const { understood } = file;
+  const [looked, look] = useState<number | null>(null);
   const pick = () => pickFile(ACCEPTED, file.read);
   const drop = (event: DragEvent) => {
     event.preventDefault();
@@ -128,6 +191,11 @@ export function FlightFileScreen() {
         title="Flight file"
         {...(file.name ? { under: file.name } : {})}
         up="/flights"
+        aside={
+          understood ? (
+            <Found key={file.name} file={file} understood={understood} looked={looked} onLook={look} />
+          ) : undefined
+        }
         foot={
           <Button
             kind="main"
@@ -149,7 +217,7 @@ export function FlightFileScreen() {
             {file.bad}
           </Note>
         ) : null}
-        {file.understood ? <Seen key={file.name} file={file} understood={file.understood} /> : null}
+        {understood ? <Seen understood={understood} looked={looked} /> : null}
       </Screen>
     </div>
   );

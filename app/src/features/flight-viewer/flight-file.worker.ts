@@ -9,6 +9,7 @@ import { fitsRecipe, mappingBy, type Recipe } from '@skelby/core/recorded-flight
 import { recordingOf } from '@skelby/core/recorded-flight/recording';
 import { RecordingProblem } from '@skelby/core/recorded-flight/recording-problem';
 import { type SmoothFlight, smoothFlight } from '@skelby/core/recorded-flight/smoothing/smooth-flight';
+import { type OutKind, writtenOut } from '@skelby/core/recorded-flight/out/write-out';
 import type { Column, Table } from '@skelby/core/recorded-flight/table/table';
 import { type CraftRecord, craftFacts } from '@skelby/core/vocabulary/craft-facts';
 import { readRecorded } from './read-recorded';
@@ -16,7 +17,8 @@ import { readRecorded } from './read-recorded';
 export type ToViewer =
   | { readonly do: 'read'; readonly file: File; readonly recipes: readonly Recipe[] }
   | { readonly do: 'map'; readonly mapping: Mapping }
-  | { readonly do: 'evidence'; readonly event: number; readonly craft: CraftRecord };
+  | { readonly do: 'evidence'; readonly event: number; readonly craft: CraftRecord }
+  | { readonly do: 'write'; readonly as: OutKind };
 
 /** A column as the page shows it. */
 export interface ShownColumn extends Pick<Column, 'name' | 'unit' | 'kind' | 'words'> {
@@ -39,6 +41,7 @@ export type FromViewer =
       readonly problem: string | null;
     }
   | { readonly is: 'evidence'; readonly event: number; readonly evidence: Evidence }
+  | { readonly is: 'written'; readonly as: OutKind; readonly text: string | null }
   | { readonly is: 'bad'; readonly message: string };
 
 const EXAMPLES = 3;
@@ -99,6 +102,8 @@ async function answer(asked: ToViewer): Promise<FromViewer> {
       now!.mapping = asked.mapping;
       now!.recipe = null;
       return look();
+    case 'write':
+      return { is: 'written', as: asked.as, text: writtenOut(now!.flight!, now!.view!.events, asked.as) };
     case 'evidence': {
       const event = now!.view!.events[asked.event]!;
       const evidence = evidenceAt(now!.flight!, event, craftFacts(asked.craft));

@@ -1,12 +1,20 @@
 import type { Evidence } from '@skelby/core/evidence/evidence';
 import type { Mapping } from '@skelby/core/recorded-flight/mapping/mapping';
+import type { OutKind } from '@skelby/core/recorded-flight/out/write-out';
 import type { CraftRecord } from '@skelby/core/vocabulary/craft-facts';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { saveFile } from '../../shared/ui/save-file';
 import { NO_WORKERS } from '../../shared/ui/use-worker';
 import type { FromViewer, ToViewer } from './flight-file.worker';
 import { recipesHere } from './recipes';
 
 export type Understood = FromViewer & { readonly is: 'understood' };
+
+const TYPES: Readonly<Record<OutKind, string>> = {
+  csv: 'text/csv',
+  gpx: 'application/gpx+xml',
+  geojson: 'application/geo+json',
+};
 
 type Asked = { readonly event: number; readonly tell: (evidence: Evidence) => void };
 
@@ -45,6 +53,7 @@ export function useFlightFile() {
       setWorking(false);
       if (data.is === 'bad') setBad(data.message);
       else if (data.is === 'understood') setUnderstood(data);
+      else if (data.is === 'written') saveFile(`flight.${data.as}`, data.text ?? '', TYPES[data.as]);
       else if (asked.current?.event === data.event) asked.current.tell(data.evidence);
     };
     own.onerror = ({ message }) => {
@@ -59,6 +68,8 @@ export function useFlightFile() {
     bad,
     understood,
     read,
+    /** Saves it as another file. */
+    write: (as: OutKind) => tell({ do: 'write', as }),
     map: (mapping: Mapping) => tell({ do: 'map', mapping }),
     /** What the flight answers of a debrief, around one of its events. */
     evidenceOf: (event: number, craft: CraftRecord) =>
