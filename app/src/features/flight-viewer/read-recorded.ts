@@ -1,7 +1,12 @@
 import { readGeoJson } from '@skelby/core/recorded-flight/formats/geojson';
 import { GpxReader } from '@skelby/core/recorded-flight/formats/gpx';
 import { mergedTopics } from '@skelby/core/recorded-flight/formats/merge-topics';
-import { encodingOf, type FileKind, kindOf } from '@skelby/core/recorded-flight/formats/recognise';
+import {
+  assertSize,
+  encodingOf,
+  type FileKind,
+  kindOf,
+} from '@skelby/core/recorded-flight/formats/recognise';
 import { readULog } from '@skelby/core/recorded-flight/formats/ulog';
 import { RecordingProblem } from '@skelby/core/recorded-flight/recording-problem';
 import { delimiterOf } from '@skelby/core/recorded-flight/table/delimiter';
@@ -13,8 +18,6 @@ import { parse } from 'papaparse';
 /** What a file is, is seen in so much of its beginning. */
 const HEAD_BYTES = 65_536;
 const CHUNK_BYTES = 1 << 20;
-const MOST_BYTES = 150_000_000;
-const MEGA = 1e6;
 
 /** What a file is, its table, and whether something in it could not be read. */
 interface Recorded {
@@ -87,10 +90,7 @@ async function readTopics(file: File): Promise<Recorded> {
  * @throws RecordingProblem that says what is wrong and what to do
  */
 export async function readRecorded(file: File): Promise<Recorded> {
-  if (file.size > MOST_BYTES)
-    throw new RecordingProblem(
-      sentence('recording.too-large', { megabytes: Math.round(file.size / MEGA), most: MOST_BYTES / MEGA }),
-    );
+  assertSize(file.size);
   const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer());
   const kind = kindOf(head);
   switch (kind) {
@@ -106,7 +106,5 @@ export async function readRecorded(file: File): Promise<Recorded> {
       };
     case 'table':
       return { kind, table: await readCsv(file, head), leftOut: false };
-    case 'not-text':
-      throw new RecordingProblem(sentence('recording.not-text'));
   }
 }

@@ -9,7 +9,7 @@ import { writeULog } from '../stand-ins/write-ulog';
 import type { Table } from '../table/table';
 import { readGeoJson } from './geojson';
 import { GpxReader } from './gpx';
-import { encodingOf, kindOf } from './recognise';
+import { assertSize, encodingOf, kindOf } from './recognise';
 import { readULog } from './ulog';
 
 /** Files that are none, cut off, or meant to do harm: each is told in a sentence, none throws anything else or hangs. */
@@ -79,7 +79,10 @@ test('a bomb, a billion columns, binary noise, and texts in other encodings', ()
   expect(() => gpxOf(bomb)).toThrow(RecordingProblem);
   expect(() => gpxOf(`<gpx>${'<a>'.repeat(10_000)}`)).toThrow(RecordingProblem);
   expect(() => tableOfCsv(`${','.repeat(1_000_000)}\n`)).toThrow(RecordingProblem);
-  expect(kindOf(Uint8Array.from({ length: 4_000 }, (_, i) => (i * 7_919) % 251))).toBe('not-text');
+  expect(() => kindOf(Uint8Array.from({ length: 4_000 }, (_, i) => (i * 7_919) % 251))).toThrow(
+    RecordingProblem,
+  );
+  expect(() => assertSize(300_000_000)).toThrow(RecordingProblem);
   const utf16 = (text: string, little: boolean) =>
     Uint8Array.from(
       [...text].flatMap((sign) => (little ? [sign.charCodeAt(0), 0] : [0, sign.charCodeAt(0)])),

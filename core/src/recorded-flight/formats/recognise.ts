@@ -1,5 +1,8 @@
+import { sentence } from '../../vocabulary/said';
+import { RecordingProblem } from '../recording-problem';
+
 /** What a file is, by what stands at its beginning; its name is not asked. */
-export type FileKind = 'ulog' | 'gpx' | 'geojson' | 'table' | 'not-text';
+export type FileKind = 'ulog' | 'gpx' | 'geojson' | 'table';
 
 /** `ULog`, 0x01 and 0x12 0x35: the magic of the published ULog specification. */
 const ULOG = [0x55, 0x4c, 0x6f, 0x67, 0x01, 0x12, 0x35] as const;
@@ -36,16 +39,35 @@ function isUtf8(head: Uint8Array): boolean {
   return false;
 }
 
-/** @param head the first bytes of a file, some thousand of them */
+const MOST_BYTES = 150_000_000;
+const MEGA = 1e6;
+
+/** @throws RecordingProblem where a file is larger than anything that is read */
+export function assertSize(bytes: number): void {
+  if (bytes > MOST_BYTES)
+    throw new RecordingProblem(
+      sentence('recording.too-large', { megabytes: Math.round(bytes / MEGA), most: MOST_BYTES / MEGA }),
+    );
+}
+
+const notText = () => new RecordingProblem(sentence('recording.not-text'));
+
+/**
+ * @param head the first bytes of a file, some thousand of them
+ * @throws RecordingProblem where it is nothing that can be read
+ */
 export function kindOf(head: Uint8Array): FileKind {
   if (ULOG.every((byte, i) => head[i] === byte)) return 'ulog';
   const encoding = encodingOf(head);
-  if (!encoding.startsWith('utf-16') && head.some((byte) => NO_TEXT.has(byte))) return 'not-text';
+  if (!encoding.startsWith('utf-16') && head.some((byte) => NO_TEXT.has(byte))) throw notText();
   const text = new TextDecoder(encoding)
     .decode(head)
     .replace(/^\uFEFF/, '')
     .trimStart();
-  if (/^<(\?xml|gpx)/i.test(text)) return /<gpx[\s>]/i.test(text) ? 'gpx' : 'not-text';
+  if (/^<(\?xml|gpx)/i.test(text)) {
+    if (!/<gpx[\s>]/i.test(text)) throw notText();
+    return 'gpx';
+  }
   if (text.startsWith('{')) return 'geojson';
   return 'table';
 }

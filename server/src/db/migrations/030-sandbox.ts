@@ -71,7 +71,8 @@ export async function up(db: Knex): Promise<void> {
     begin
       perform 1 from accounts a join schools s on s.id = a.school_id
         where a.school_id = own_school and a.id = by_account and a.ended_at is null and a.role <> 'pilot'
-          and s.sandbox_of is null for update of a;
+          -- Two at once wait for each other; signing in, which refers to the account, waits for neither.
+          and s.sandbox_of is null for no key update of a;
       if not found then
         raise exception 'A sandbox is of an account of a school.' using errcode = 'insufficient_privilege';
       end if;
