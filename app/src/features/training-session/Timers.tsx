@@ -115,7 +115,8 @@ const BEATS = [40, 60, 80] as const;
 
 /** Beats for hands that hurry. */
 export function Metronome() {
-  const [beat, setBeat] = useState<(typeof BEATS)[number] | null>(null);
+  // A browser stays silent after a reload until it is touched; then the beat goes on.
+  const [beat, setBeat] = useKeptState<(typeof BEATS)[number] | null>('metronome', null);
   useEffect(() => {
     if (beat === null) return undefined;
     const timer = setInterval(tick, 60_000 / beat);

@@ -3,17 +3,27 @@ let context: AudioContext | null = null;
 
 const LOUD = 0.9;
 
-function ready(): AudioContext | null {
-  if (!('AudioContext' in globalThis)) return null;
-  context ??= new AudioContext();
-  // A browser lets sound begin only with a touch: this is called from one.
-  if (context.state === 'suspended') void context.resume();
-  return context;
-}
+/** Whether a tone waits for the first touch: those that would have come meanwhile do not come all at once. */
+let isWaiting = false;
 
 function tone(hertz: number, ms: number): void {
-  const sound = ready();
-  if (!sound) return;
+  if (!('AudioContext' in globalThis)) return;
+  context ??= new AudioContext();
+  const sound = context;
+  if (sound.state !== 'suspended') {
+    play(sound, hertz, ms);
+    return;
+  }
+  // A browser lets sound begin only with a touch: mostly this is called from one.
+  if (isWaiting) return;
+  isWaiting = true;
+  void sound.resume().then(() => {
+    isWaiting = false;
+    play(sound, hertz, ms);
+  });
+}
+
+function play(sound: AudioContext, hertz: number, ms: number): void {
   const source = sound.createOscillator();
   const volume = sound.createGain();
   // A square wave carries outdoors.
