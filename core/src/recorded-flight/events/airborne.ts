@@ -12,12 +12,17 @@ const FLIES_MPS = 1.2;
 const STILL_MPS = 0.5;
 const HIGHER_M = 1.2;
 
+/** Places that wander seem to move: what is within twice the spread of its speed may stand still. */
+function stillUpTo({ axes: { east, north, up } }: SmoothFlight, i: number): number {
+  return Math.max(STILL_MPS, 2 * Math.hypot(east.speedSd[i]!, north.speedSd[i]!, up!.speedSd[i]!));
+}
+
 /** Whether it stands at one end of the recording: still there, and the rest of the flight is above. */
 function standsAt(flight: SmoothFlight, up: Float64Array, end: 'first' | 'last'): boolean {
   const second = Math.min(up.length, flight.hz);
   const from = end === 'first' ? 0 : up.length - second;
   for (let i = from; i < from + second; i += 1)
-    if (Math.hypot(speedAcross(flight, i), flight.axes.up!.speed[i]!) > STILL_MPS) return false;
+    if (Math.hypot(speedAcross(flight, i), flight.axes.up!.speed[i]!) > stillUpTo(flight, i)) return false;
   const [lowest, highest] = [Math.min, Math.max].map((of) => up.reduce((a, b) => of(a, b)));
   const level = up[end === 'first' ? 0 : up.length - 1]!;
   return highest! - level > HIGHER_M && level - lowest! < HIGHER_M;

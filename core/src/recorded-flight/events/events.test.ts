@@ -85,6 +85,19 @@ test('what is flown into a wall or the ground is a hit, at the moment it met it'
   expect([found / all >= 0.9, missed]).toEqual([true, found === all ? [] : missed]);
 });
 
+test('at one line a second, with places that wander and no speeds told, it still took off and landed', () => {
+  const watch: MadeUpRecorder = {
+    ...TEN_HZ,
+    hz: 1,
+    wander: { m: 1.2, s: 25 },
+    columns: TEN_HZ.columns.filter(({ field }) => ['time', 'latitude', 'longitude', 'up'].includes(field)),
+  };
+  for (const nth of [0, 1, 2]) {
+    const seen = eventsIn(recordStory(LESSONS[nth]!(nth).story, EXACT, 5).log, watch, 40 + nth);
+    expect([nth, seen.map(({ is }) => is)]).toEqual([nth, expect.arrayContaining(['take-off', 'landing'])]);
+  }
+});
+
 test('of good flights none shows a hit, a snap, a swing or a slide', () => {
   const wrong = GOOD_FLIGHTS.flatMap((good, k) =>
     [0, 1, 2, 3, 4, 5].flatMap((nth) =>
