@@ -1,29 +1,19 @@
 import { findEvents } from '@skelby/core/recorded-flight/events/find-events';
-import type { FlightEvent, FlightEventName } from '@skelby/core/recorded-flight/events/flight-event';
+import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
 import { guessMapping } from '@skelby/core/recorded-flight/mapping/guess';
 import { recordingOf } from '@skelby/core/recorded-flight/recording';
 import { smoothFlight } from '@skelby/core/recorded-flight/smoothing/smooth-flight';
+import { foundIn } from '@skelby/core/recorded-flight/stand-ins/found';
 import { tableOfCsv } from '@skelby/core/recorded-flight/stand-ins/read-back';
 import { MADE_UP_RECORDERS, type MadeUpRecorder } from '@skelby/core/recorded-flight/stand-ins/recorders';
 import { writtenBy } from '@skelby/core/recorded-flight/stand-ins/write';
 import type { FlightLog } from '@skelby/core/flight-log/flight-log';
 import { chanceOf, recordStory } from '@skelby/core/second-model/flights';
-import { landedAtS, LESSONS } from '@skelby/core/second-model/lessons';
+import { LESSONS } from '@skelby/core/second-model/lessons';
 
 /** What is found in the files of recorders, and what reading them costs. */
 
 const EXACT = { hz: 100, wanderM: 0, leavesOut: [] };
-const CALLED: Readonly<Record<string, FlightEventName>> = {
-  'take-off': 'take-off',
-  landing: 'landing',
-  oscillation: 'swung-up',
-  far: 'far',
-  high: 'high',
-};
-/** Far and high begin somewhere on the way there, s. */
-const WITHIN_S: Readonly<Record<string, number>> = {
-  ...{ 'take-off': 2, landing: 2.5, oscillation: 8, far: 30, high: 60 },
-};
 const EACH = 6;
 
 const recorderOf = (hz: number, wanderM: number): MadeUpRecorder => ({
@@ -33,32 +23,28 @@ const recorderOf = (hz: number, wanderM: number): MadeUpRecorder => ({
   wander: { m: wanderM, s: 25 },
 });
 
-interface Found {
-  readonly hits: Map<string, [found: number, all: number]>;
-  wrong: number;
-  flights: number;
-}
-
 const eventsOf = (recorder: MadeUpRecorder, log: FlightLog, seed: number): readonly FlightEvent[] => {
   const table = tableOfCsv(writtenBy(recorder, log, chanceOf(seed).normal) as string);
   return findEvents(smoothFlight(recordingOf(table, guessMapping(table))));
 };
 
-function look(recorder: MadeUpRecorder, nth: number, into: Found): void {
-  const { story, events } = LESSONS[nth % LESSONS.length]!(nth);
-  const { log } = recordStory(story, EXACT, nth + 300);
-  const seen = eventsOf(recorder, log, nth + 900);
-  const used = new Set<FlightEvent>();
-  for (const { is, atS } of [...events, { is: 'landing', atS: landedAtS(log) }]) {
-    const hit = seen.find(
-      (each) => each.is === CALLED[is] && !used.has(each) && Math.abs(each.atS - atS) <= WITHIN_S[is]!,
-    );
-    const [found, all] = into.hits.get(is) ?? [0, 0];
-    into.hits.set(is, [found + (hit ? 1 : 0), all + 1]);
-    if (hit) used.add(hit);
-  }
-  into.wrong += seen.length - used.size;
-  into.flights += 1;
+/** What is found in whole lessons, by a recorder of some pace whose places wander so far. */
+function sayFound(hz: number, wanderM: number): readonly [what: string, figure: string] {
+  const recorder = recorderOf(hz, wanderM);
+  const all = Array.from({ length: EACH * LESSONS.length }, (_, nth) => {
+    const lesson = LESSONS[nth % LESSONS.length]!(nth);
+    const { log } = recordStory(lesson.story, EXACT, nth + 300);
+    return foundIn(lesson, log, eventsOf(recorder, log, nth + 900));
+  });
+  const truly = all.flatMap((each) => each.truly);
+  const share = (some: typeof truly) => `${some.filter(({ found }) => found).length} of ${some.length}`;
+  const kinds = [...new Set(truly.map(({ is }) => is))];
+  const each = kinds.map((kind) => `${kind} ${share(truly.filter(({ is }) => is === kind))}`);
+  const wrong = all.reduce((sum, { wrong: some }) => sum + some.length, 0);
+  return [
+    `  ${hz} lines a second, ${wanderM} m of wander`,
+    `${share(truly)} (${each.join(', ')}); ${wrong} false in ${all.length} flights`,
+  ];
 }
 
 /** Half an hour of flying at 200 lines a second, as a text. */
@@ -104,18 +90,7 @@ function costOf(text: string): Cost {
 /** In words, a line each: what, and the figure. */
 export function sayFlights(): readonly (readonly [what: string, figure: string])[] {
   const lines: (readonly [string, string])[] = [['Recorded flights', '']];
-  for (const hz of [1, 5, 10, 25])
-    for (const wanderM of [0.3, 1, 2]) {
-      const found: Found = { hits: new Map(), wrong: 0, flights: 0 };
-      for (let nth = 0; nth < EACH * LESSONS.length; nth += 1) look(recorderOf(hz, wanderM), nth, found);
-      const told = [...found.hits].map(([is, [hits, all]]) => `${is} ${hits} of ${all}`).join(', ');
-      const all = [...found.hits.values()].reduce((sum, [hits]) => sum + hits, 0);
-      const of = [...found.hits.values()].reduce((sum, [, each]) => sum + each, 0);
-      lines.push([
-        `  ${hz} lines a second, ${wanderM} m of wander`,
-        `${all} of ${of} (${told}); ${found.wrong} false in ${found.flights} flights`,
-      ]);
-    }
+  for (const hz of [1, 5, 10, 25]) for (const wanderM of [0.3, 1, 2]) lines.push(sayFound(hz, wanderM));
   const { readS, smoothS, searchedS, megabytes } = costOf(longText());
   lines.push([
     '  30 minutes at 200 Hz: read, smoothed, searched (aim: 3 s in all)',

@@ -64,3 +64,11 @@ export const turnLeft = (a: Quaternion, b: Quaternion): Quaternion => ({
   qy: a.qw * b.qy + a.qx * b.qz - a.qy * b.qw - a.qz * b.qx,
   qz: a.qw * b.qz - a.qx * b.qy + a.qy * b.qx - a.qz * b.qw,
 });
+
+/** a · b: first b, then a. */
+export const turnedBy = (a: Quaternion, b: Quaternion): Quaternion => ({
+  qw: a.qw * b.qw - a.qx * b.qx - a.qy * b.qy - a.qz * b.qz,
+  qx: a.qw * b.qx + a.qx * b.qw + a.qy * b.qz - a.qz * b.qy,
+  qy: a.qw * b.qy - a.qx * b.qz + a.qy * b.qw + a.qz * b.qx,
+  qz: a.qw * b.qz + a.qx * b.qy - a.qy * b.qx + a.qz * b.qw,
+});

@@ -1,14 +1,12 @@
+import {
+  EARTH_RADIUS_M,
+  LAPSE_K_PER_M,
+  PRESSURE_EXPONENT,
+  SEA_LEVEL_KELVIN,
+  SEA_LEVEL_PASCAL,
+  SPECIFIC_GAS_CONSTANT,
+} from './standard-atmosphere';
 import { within } from './valid';
-
-const SEA_LEVEL_KELVIN = 288.15;
-const SEA_LEVEL_PASCAL = 101_325;
-const LAPSE_K_PER_M = 0.0065;
-const EARTH_RADIUS_M = 6_356_766;
-const MOLAR_GAS_CONSTANT = 8_314.32;
-const MOLAR_MASS = 28.9644;
-const G0 = 9.806_65;
-const SPECIFIC_GAS_CONSTANT = MOLAR_GAS_CONSTANT / MOLAR_MASS;
-const PRESSURE_EXPONENT = G0 / (SPECIFIC_GAS_CONSTANT * LAPSE_K_PER_M);
 
 /**
  * Density of the air in kg/m³ by the standard atmosphere, below 11 km.

@@ -18,6 +18,7 @@ import { turnFold, washIndex } from './turn-fold';
 import { vortexRingState } from './vortex-ring-state';
 import { beaufort, windAtHeight } from './wind-at-height';
 import { alongTrack } from './wind-triangle';
+import { pressureAltitude } from './pressure-altitude';
 
 /** Each formula against a published table or example, named beside it, or against what must hold of it. */
 
@@ -37,6 +38,12 @@ describe('air and rotors', () => {
 
   test('warm air is thinner: at constant pressure density goes with the inverse of temperature', () => {
     expect(airDensity(0, 20)).toBeCloseTo((1.225 * 288.15) / 308.15, 4);
+  });
+
+  test('pressure tells the height in the standard atmosphere (ISO 2533: 898.746 and 794.952 hPa at 1 000 and 2 000 m)', () => {
+    expect(pressureAltitude(101_325)).toBeCloseTo(0, 6);
+    expect(pressureAltitude(89_874.6)).toBeCloseTo(1_000, 1);
+    expect(pressureAltitude(79_495.2)).toBeCloseTo(2_000, 1);
   });
 
   test('hover induced velocity of 0.9 kg on four rotors of 0.105 m is about 5.1 m/s (momentum theory, Leishman ch. 2)', () => {

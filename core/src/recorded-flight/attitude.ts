@@ -1,19 +1,13 @@
-import { headingOf, type Quaternion, thrustAxis } from '../geometry/rotation';
+import { type Quaternion, thrustAxis, turnedBy } from '../geometry/rotation';
 import type { RecordedField } from './mapping/fields';
 import type { SmoothFlight } from './smoothing/smooth-flight';
+import { G_MPS2 } from '../reconstruct/constants';
 
 /** Attitude at every moment, body (ahead, left, up) to world (east, north, up), and where it is from. */
 export interface Attitudes {
   readonly from: 'quaternion' | 'angles' | 'acceleration' | null;
   readonly at: (i: number) => Quaternion | null;
 }
-
-const product = (a: Quaternion, b: Quaternion): Quaternion => ({
-  qw: a.qw * b.qw - a.qx * b.qx - a.qy * b.qy - a.qz * b.qz,
-  qx: a.qw * b.qx + a.qx * b.qw + a.qy * b.qz - a.qz * b.qy,
-  qy: a.qw * b.qy - a.qx * b.qz + a.qy * b.qw + a.qz * b.qx,
-  qz: a.qw * b.qz + a.qx * b.qy - a.qy * b.qx + a.qz * b.qw,
-});
 
 /** A turn about one body axis, rad. */
 const about = (axis: 'qx' | 'qy' | 'qz', angle: number): Quaternion => ({
@@ -23,18 +17,17 @@ const about = (axis: 'qx' | 'qy' | 'qz', angle: number): Quaternion => ({
 
 /** Heading clockwise from north, then nose up, then right side down: the order of ISO 1151. */
 const fromAngles = (headingRad: number, noseUpRad: number, rightRad: number): Quaternion =>
-  product(product(about('qz', Math.PI / 2 - headingRad), about('qy', -noseUpRad)), about('qx', rightRad));
+  turnedBy(turnedBy(about('qz', Math.PI / 2 - headingRad), about('qy', -noseUpRad)), about('qx', rightRad));
 
 /** North-east-down to east-north-up, and front-right-down to front-left-up. */
 const fromNorthEastDown = ({ qw, qx, qy, qz }: Quaternion): Quaternion => {
   const half = Math.SQRT1_2;
   const world: Quaternion = { qw: 0, qx: half, qy: half, qz: 0 };
-  return product(product(world, { qw, qx, qy, qz }), { qw: 0, qx: 1, qy: 0, qz: 0 });
+  return turnedBy(turnedBy(world, { qw, qx, qy, qz }), { qw: 0, qx: 1, qy: 0, qz: 0 });
 };
 
 type Reads = (i: number) => Quaternion | null;
 
-const G = 9.80665;
 /** Looked at so often, and only where it is pushed so much, m/s². */
 const [EVERY, PUSHED] = [10, 0.6];
 
@@ -101,7 +94,7 @@ function byPush(flight: SmoothFlight): Reads | null {
   if (!heading || !up) return null;
   return (i) => {
     if (!Number.isFinite(heading[i]!)) return null;
-    const [x, y, z] = [east.push[i]!, north.push[i]!, up.push[i]! + G];
+    const [x, y, z] = [east.push[i]!, north.push[i]!, up.push[i]! + G_MPS2];
     const size = Math.hypot(x, y, z);
     if (size < 1) return null;
     // Half way between up and thrust turns up into thrust.
@@ -109,7 +102,7 @@ function byPush(flight: SmoothFlight): Reads | null {
     const half = Math.hypot(hx, hy, hz);
     if (half < 1e-6) return null;
     const tilt: Quaternion = { qw: hz / half, qx: -hy / half, qy: hx / half, qz: 0 };
-    return product(tilt, about('qz', Math.PI / 2 - heading[i]!));
+    return turnedBy(tilt, about('qz', Math.PI / 2 - heading[i]!));
   };
 }
 
@@ -126,9 +119,3 @@ export function attitudesOf(flight: SmoothFlight): Attitudes {
   }
   return { from: null, at: () => null };
 }
-
-/** Degrees clockwise from north, for tests and pictures. */
-export const headingAt = (attitudes: Attitudes, i: number): number | null => {
-  const q = attitudes.at(i);
-  return q && headingOf(q);
-};

@@ -1,4 +1,3 @@
-import { parse } from 'papaparse';
 import type { FlightLog } from '../flight-log/flight-log';
 import { chanceOf, recordStory } from '../second-model/flights';
 import { LESSONS } from '../second-model/lessons';
@@ -13,9 +12,8 @@ import { mergedTopics } from './formats/merge-topics';
 import { recordingOf } from './recording';
 import { smoothFlight } from './smoothing/smooth-flight';
 import { MADE_UP_RECORDERS, type MadeUpRecorder, type WrittenColumn } from './stand-ins/recorders';
+import { tableOfCsv } from './stand-ins/read-back';
 import { linesOf, type WrittenFile, writtenBy } from './stand-ins/write';
-import { delimiterOf } from './table/delimiter';
-import { TableBuilder } from './table/table-builder';
 import type { Table } from './table/table';
 
 const EXACT = { hz: 100, wanderM: 0, leavesOut: [] };
@@ -41,12 +39,8 @@ async function tableOf(file: WrittenFile): Promise<Table> {
     }
     case 'geojson':
       return readGeoJson(text());
-    default: {
-      const builder = new TableBuilder();
-      const { data } = parse<string[]>(text(), { delimiter: delimiterOf(text().slice(0, 8_192)) });
-      for (const row of data) builder.row(row);
-      return builder.done();
-    }
+    default:
+      return tableOfCsv(text());
   }
 }
 

@@ -2,7 +2,7 @@ import { FLIGHT_MODES } from '../vocabulary/flying';
 import { sentence } from '../vocabulary/said';
 import { LocalFrame } from './local-frame';
 import { medianStep } from './mapping/by-range';
-import { altitudeOfPressure } from './mapping/pressure-height';
+import { pressureAltitude } from '../reconstruct/pressure-altitude';
 import { type RecordedField, FIELDS } from './mapping/fields';
 import { fieldInSi } from './mapping/in-si';
 import { mappedTo, type Mapping } from './mapping/mapping';
@@ -119,7 +119,7 @@ function channelsOf(table: Table, mapping: Mapping, rows: Uint32Array) {
   const up = fieldInSi(table, mapping, 'up');
   const pressure = fieldInSi(table, mapping, 'pressure');
   if (up) channels.set('up', fromStart(picked(up, rows)));
-  else if (pressure) channels.set('up', fromStart(picked(pressure, rows).map(altitudeOfPressure)));
+  else if (pressure) channels.set('up', fromStart(picked(pressure, rows).map(pressureAltitude)));
   const modes = modesOf(table, mapping, rows);
   if (modes) channels.set('mode', modes);
   return { channels, origin: map?.origin ?? null };

@@ -18,11 +18,9 @@ import { Words } from '../../shared/ui/Words';
 import type { ShownColumn } from './flight-file.worker';
 
 const BY_WORDS: Readonly<Record<MappedBy, string>> = {
-  name: 'by its name',
   header: 'as its name says',
   range: 'by its figures',
   physics: 'by how it fits the rest',
-  usual: 'as usual',
   recipe: 'by the recipe',
   hand: 'picked',
 };

@@ -46,9 +46,7 @@ export function FlightEvents({ view: { events }, looked, onLook, onLog }: Events
           </View>
         ))}
       </Rows>
-      <Words as="soft">
-        Found by figures, not seen by anybody: look before you log. Mistakes of the recorder count as flown.
-      </Words>
+      <Words as="soft">Found by figures, not by eye: look before you log.</Words>
     </Part>
   );
 }

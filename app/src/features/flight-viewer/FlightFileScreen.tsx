@@ -1,7 +1,6 @@
 import { eventName } from '@skelby/copy/recorded-flight';
 import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
 import type { FlightView } from '@skelby/core/recorded-flight/flight-view';
-import { USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { type Href, useLocalSearchParams, useRouter } from 'expo-router';
 import { type DragEvent, useState } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -25,12 +24,13 @@ import { type Understood, useFlightFile } from './use-flight-file';
 
 const ACCEPTED = '.csv,.txt,.tsv,.gpx,.geojson,.json,.ulg,text/*,application/json,application/gpx+xml';
 const MS = 1000;
+const tenth = (value: number): number => Math.round(value * 10) / 10;
 
 function Figures({ view }: { readonly view: FlightView }) {
   const { sayM, say } = useUnits();
   const parts = [
     view.startedAt === null ? null : sayTime(new Date(view.startedAt * MS).toISOString()),
-    `${clockOf(view.lastsS)} min`,
+    `${clockOf(view.lastsS)} long`,
     `as far as ${sayM(view.farthestM)}`,
     view.highestM === null ? 'no heights' : `as high as ${sayM(view.highestM)}`,
     `as fast as ${say(view.fastestMps, 'm/s')}`,
@@ -39,7 +39,7 @@ function Figures({ view }: { readonly view: FlightView }) {
     <>
       <Words>{`${parts.filter(Boolean).join(' · ')}.`}</Words>
       <Words as="soft">
-        {`Places ± ${sayM(Math.round(view.placeSdM * 10) / 10)}, speeds ± ${say(Math.round(view.speedSdMps * 10) / 10, 'm/s')}; ${plural(Number(view.hz.toPrecision(2)), 'line')} a second.`}
+        {`Places ± ${sayM(tenth(view.placeSdM))}, speeds ± ${say(tenth(view.speedSdMps), 'm/s')}. ${plural(Number(view.hz.toPrecision(2)), 'line')} a second.`}
       </Words>
     </>
   );
@@ -50,7 +50,7 @@ function useLogging(file: ReturnType<typeof useFlightFile>) {
   const router = useRouter();
   const { pilot } = useLocalSearchParams<{ pilot?: string }>();
   return async (event: FlightEvent, nth: number) => {
-    const evidence = await file.evidenceOf(nth, USUAL_CRAFT);
+    const evidence = await file.evidenceOf(nth);
     const id = uuid();
     const clock = clockOf(event.atS);
     const startedAt = file.understood?.view?.startedAt ?? null;
@@ -208,7 +208,7 @@ export function FlightFileScreen() {
         {file.name === null ? (
           <Note icon="activity" heading="What the craft has written down">
             CSV of any recorder, GPX, GeoJSON or ULog, picked or dropped here. It is read on this phone,
-            without signal too, and goes nowhere.
+            without signal too, and sent nowhere.
           </Note>
         ) : null}
         {file.isWorking ? <Words role="status">Reading …</Words> : null}

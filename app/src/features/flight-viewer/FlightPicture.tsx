@@ -15,6 +15,7 @@ import {
   WIDTH,
 } from '../../shared/drawing/primitives';
 import { FONT, useTheme } from '../../shared/ui/theme';
+import { unbroken } from '@skelby/core/recorded-flight/unbroken';
 
 const PLAN_HEIGHT = 300;
 const SIDE_HEIGHT = 190;
@@ -46,16 +47,6 @@ function scaleOf(across: readonly number[], up: readonly number[], height: numbe
     toX: (value) => WIDTH / 2 + (value - middle) * pxPerM,
     toY: (value) => height - ROOM - (value - y1) * pxPerM,
   };
-}
-
-/** Stretches of a path between its gaps. */
-function unbroken(path: readonly DrawnPoint[]): readonly (readonly DrawnPoint[])[] {
-  const all: DrawnPoint[][] = [];
-  for (const point of path) {
-    if (point.afterGap || all.length === 0) all.push([]);
-    all.at(-1)!.push(point);
-  }
-  return all;
 }
 
 /** The point of the path that is nearest in time. */

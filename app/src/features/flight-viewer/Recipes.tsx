@@ -1,5 +1,4 @@
-import { QUANTITY_OF } from '@skelby/core/recorded-flight/mapping/fields';
-import type { Recipe } from '@skelby/core/recorded-flight/mapping/recipe';
+import { recipeOf } from '@skelby/core/recorded-flight/mapping/recipe';
 import { useState } from 'react';
 import { TextBox } from '../../shared/forms/TextBox';
 import { Button, ButtonRow } from '../../shared/ui/Button';
@@ -11,15 +10,6 @@ import { keepRecipe, recipeInFile } from './recipes';
 import type { Understood } from './use-flight-file';
 
 const LONGEST = 120;
-
-/** The recipe that the columns on the page make. */
-const recipeNow = (name: string, { columns, mapping }: Understood): Recipe => ({
-  ...{ format: 'skelby-recipe', version: 1, name },
-  columns: mapping.columns
-    .filter(({ field }) => QUANTITY_OF[field] !== undefined)
-    .map(({ at, field, unit, sign }) => ({ column: columns[at]!.name, field, unit, sign })),
-  modes: mapping.modes,
-});
 
 /** How this recorder's columns are read, kept for its next file, and passed on as a small file. */
 export function Recipes({ understood }: { readonly understood: Understood }) {
@@ -49,7 +39,7 @@ export function Recipes({ understood }: { readonly understood: Understood }) {
           label="Keep"
           disabled={named === ''}
           onPress={() => {
-            keepRecipe(recipeNow(named, understood));
+            keepRecipe(recipeOf(named, understood, understood.mapping));
             say(`Kept as ${named}.`);
           }}
         />
@@ -60,7 +50,7 @@ export function Recipes({ understood }: { readonly understood: Understood }) {
           onPress={() =>
             saveFile(
               'recorder.json',
-              JSON.stringify(recipeNow(named, understood), null, 2),
+              JSON.stringify(recipeOf(named, understood, understood.mapping), null, 2),
               'application/json',
             )
           }

@@ -24,8 +24,9 @@ const WHY: Readonly<Partial<Record<FlightEventName, Why>>> = {
   'mode-changed': (by) => `${MODE_WORDS[FLIGHT_MODES[by('mode')] ?? 'position-hold']}.`,
   'low-battery': (by) => `${Math.round(by('share') * 100)} % left.`,
   far: (by, _, { sayM }) =>
-    `Up to ${sayM(by('distanceM'))}; a craft of this size is read to ${sayM(by('limitM'))}.`,
-  high: (by, _, { sayM }) => `Up to ${sayM(by('heightM'))}, limit ${sayM(by('limitM'))}.`,
+    `Up to ${sayM(by('distanceM'))} from where it began; a usual craft is read to ${sayM(by('limitM'))}.`,
+  high: (by, _, { sayM }) =>
+    `Up to ${sayM(by('heightM'))}; ${sayM(by('limitM'))} is usual, local rules come first.`,
   gap: (_, lasted) => `For ${lasted}.`,
 };
 

@@ -11,13 +11,13 @@ import { RecordingProblem } from '@skelby/core/recorded-flight/recording-problem
 import { type SmoothFlight, smoothFlight } from '@skelby/core/recorded-flight/smoothing/smooth-flight';
 import { type OutKind, writtenOut } from '@skelby/core/recorded-flight/out/write-out';
 import type { Column, Table } from '@skelby/core/recorded-flight/table/table';
-import { type CraftRecord, craftFacts } from '@skelby/core/vocabulary/craft-facts';
+import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { readRecorded } from './read-recorded';
 
 export type ToViewer =
   | { readonly do: 'read'; readonly file: File; readonly recipes: readonly Recipe[] }
   | { readonly do: 'map'; readonly mapping: Mapping }
-  | { readonly do: 'evidence'; readonly event: number; readonly craft: CraftRecord }
+  | { readonly do: 'evidence'; readonly event: number }
   | { readonly do: 'write'; readonly as: OutKind };
 
 /** A column as the page shows it. */
@@ -106,7 +106,7 @@ async function answer(asked: ToViewer): Promise<FromViewer> {
       return { is: 'written', as: asked.as, text: writtenOut(now!.flight!, now!.view!.events, asked.as) };
     case 'evidence': {
       const event = now!.view!.events[asked.event]!;
-      const evidence = evidenceAt(now!.flight!, event, craftFacts(asked.craft));
+      const evidence = evidenceAt(now!.flight!, event, craftFacts(USUAL_CRAFT));
       return { is: 'evidence', event: asked.event, evidence };
     }
   }

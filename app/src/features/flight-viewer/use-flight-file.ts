@@ -1,7 +1,6 @@
 import type { Evidence } from '@skelby/core/evidence/evidence';
 import type { Mapping } from '@skelby/core/recorded-flight/mapping/mapping';
 import type { OutKind } from '@skelby/core/recorded-flight/out/write-out';
-import type { CraftRecord } from '@skelby/core/vocabulary/craft-facts';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { saveFile } from '../../shared/ui/save-file';
 import { NO_WORKERS } from '../../shared/ui/use-worker';
@@ -72,10 +71,10 @@ export function useFlightFile() {
     write: (as: OutKind) => tell({ do: 'write', as }),
     map: (mapping: Mapping) => tell({ do: 'map', mapping }),
     /** What the flight answers of a debrief, around one of its events. */
-    evidenceOf: (event: number, craft: CraftRecord) =>
+    evidenceOf: (event: number) =>
       new Promise<Evidence>((resolve) => {
         asked.current = { event, tell: resolve };
-        tell({ do: 'evidence', event, craft });
+        tell({ do: 'evidence', event });
       }),
   };
 }

@@ -1,6 +1,8 @@
 import { sentence } from '../../vocabulary/said';
 import { RecordingProblem } from '../recording-problem';
+import { assertRows } from '../row-limit';
 import type { Table } from '../table/table';
+import { pointsTable } from './points-table';
 
 /** A position by RFC 7946: longitude, latitude, and perhaps a height. */
 type Position = readonly number[];
@@ -66,31 +68,9 @@ export function readGeoJson(text: string): Table {
     throw new RecordingProblem(
       sentence(told.length === 0 ? 'recording.json-no-line' : 'recording.json-no-times'),
     );
-  const places = timed.flatMap((each) => each.places);
-  const times = timed.flatMap((each) => each.times).map(secondsOf);
-  const column = (name: string, unit: string | null, values: readonly number[]) => ({
-    ...{ name, unit, words: [], values: Float64Array.from(values) },
-    kind: name === 'time' ? ('instant' as const) : ('number' as const),
-  });
-  return {
-    length: places.length,
-    columns: [
-      column('time', null, times),
-      column(
-        'latitude',
-        'deg',
-        places.map(([, lat]) => lat!),
-      ),
-      column(
-        'longitude',
-        'deg',
-        places.map(([lon]) => lon!),
-      ),
-      column(
-        'altitude',
-        'm',
-        places.map(([, , ele]) => ele ?? NaN),
-      ),
-    ],
-  };
+  const points = timed.flatMap(({ places, times }) =>
+    places.map(([lon, lat, ele = NaN], i) => ({ lat: lat!, lon: lon!, ele, time: secondsOf(times[i]!) })),
+  );
+  assertRows(points.length);
+  return pointsTable(points);
 }

@@ -1,30 +1,19 @@
 import { SaxesParser } from 'saxes';
 import { sentence } from '../../vocabulary/said';
 import { RecordingProblem } from '../recording-problem';
-import type { Column, Table } from '../table/table';
+import { assertRows } from '../row-limit';
+import type { Table } from '../table/table';
+import { pointsTable, type TimedPoint } from './points-table';
 
 /** Nothing of GPX 1.1 is nested deeper; what is, is made to be. */
 const DEEPEST = 40;
-const MOST_POINTS = 1_080_000;
 const MS = 1000;
 
-const column = (
-  name: string,
-  unit: string | null,
-  kind: Column['kind'],
-  values: readonly number[],
-): Column => ({
-  ...{ name, unit, kind, words: [] },
-  values: Float64Array.from(values),
-});
+/** A name without its namespace. */
+const plainName = (name: string): string => name.slice(name.indexOf(':') + 1);
 
 /** One point that is being read. */
-interface Point {
-  lat: number;
-  lon: number;
-  ele: number;
-  time: number;
-}
+type Reading = { -readonly [K in keyof TimedPoint]: TimedPoint[K] };
 
 /**
  * Track points of GPX 1.1 (Topografix, gpx.xsd), fed piece by piece. Namespaces, routes and waypoints are passed over; a
@@ -32,9 +21,9 @@ interface Point {
  */
 export class GpxReader {
   private readonly parser = new SaxesParser();
-  private readonly points: Point[] = [];
+  private readonly points: TimedPoint[] = [];
   private readonly open: string[] = [];
-  private point: Point | null = null;
+  private point: Reading | null = null;
   private text = '';
 
   constructor() {
@@ -45,11 +34,11 @@ export class GpxReader {
     parser.on('error', (error) => {
       throw new RecordingProblem(sentence('recording.gpx-broken', { why: error.message.slice(0, 120) }));
     });
-    parser.on('opentag', ({ name, attributes }) => this.begins(name, attributes));
+    parser.on('opentag', ({ name, attributes }) => this.begins(plainName(name), attributes));
     parser.on('text', (text) => {
       this.text += text;
     });
-    parser.on('closetag', ({ name }) => this.ends(name));
+    parser.on('closetag', ({ name }) => this.ends(plainName(name)));
   }
 
   write(piece: string): void {
@@ -81,8 +70,7 @@ export class GpxReader {
     if (name !== 'trkpt') return;
     this.point = null;
     this.points.push(point);
-    if (this.points.length > MOST_POINTS)
-      throw new RecordingProblem(sentence('recording.rows', { most: MOST_POINTS }));
+    assertRows(this.points.length);
   }
 
   /** @throws RecordingProblem where it breaks off, or has no track with times */
@@ -92,34 +80,6 @@ export class GpxReader {
     if (points.length === 0) throw new RecordingProblem(sentence('recording.gpx-no-track'));
     if (!points.some(({ time }) => Number.isFinite(time)))
       throw new RecordingProblem(sentence('recording.no-time'));
-    return {
-      length: points.length,
-      columns: [
-        column(
-          'time',
-          null,
-          'instant',
-          points.map(({ time }) => time),
-        ),
-        column(
-          'latitude',
-          'deg',
-          'number',
-          points.map(({ lat }) => lat),
-        ),
-        column(
-          'longitude',
-          'deg',
-          'number',
-          points.map(({ lon }) => lon),
-        ),
-        column(
-          'altitude',
-          'm',
-          'number',
-          points.map(({ ele }) => ele),
-        ),
-      ],
-    };
+    return pointsTable(points);
   }
 }

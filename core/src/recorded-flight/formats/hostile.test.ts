@@ -49,6 +49,19 @@ test('any text as CSV, GPX or GeoJSON', () => {
   );
 });
 
+test('a GPX whose names stand in a namespace is read as any other', () => {
+  const point = (i: number) =>
+    `<g:trkpt lat="47.${i}" lon="11"><g:ele>${i}</g:ele><g:time>2026-05-09T09:30:0${i}Z</g:time></g:trkpt>`;
+  const text = `<g:gpx xmlns:g="http://www.topografix.com/GPX/1/1"><g:trk><g:trkseg>${[0, 1, 2].map(point).join('')}</g:trkseg></g:trk></g:gpx>`;
+  expect(gpxOf(text).columns.map(({ values }) => values[2])).toEqual([
+    Date.UTC(2026, 4, 9, 9, 30, 2) / 1000,
+    47.2,
+    11,
+    2,
+  ]);
+  expect(kindOf(new TextEncoder().encode(text))).toBe('gpx');
+});
+
 test('any JSON as GeoJSON', () => {
   fc.assert(
     fc.property(fc.json(), (text) => saidOrRead(() => readGeoJson(text))),

@@ -64,8 +64,8 @@ export function kindOf(head: Uint8Array): FileKind {
     .decode(head)
     .replace(/^\uFEFF/, '')
     .trimStart();
-  if (/^<(\?xml|gpx)/i.test(text)) {
-    if (!/<gpx[\s>]/i.test(text)) throw notText();
+  if (text.startsWith('<')) {
+    if (!/<(\w+:)?gpx[\s>]/i.test(text)) throw notText();
     return 'gpx';
   }
   if (text.startsWith('{')) return 'geojson';

@@ -2,6 +2,7 @@ import { ULog } from '@foxglove/ulog';
 import { sentence } from '../../vocabulary/said';
 import { RecordingProblem } from '../recording-problem';
 import type { Column, Table } from '../table/table';
+import { assertRows } from '../row-limit';
 
 /** Bytes of a file, by their place. */
 export interface Bytes {
@@ -17,7 +18,6 @@ const FLAG_BYTES = 40;
 /** The only incompatible flag that is specified: data appended behind the end. */
 const APPENDED = 1;
 const MICRO = 1e6;
-const MOST_ROWS = 1_080_000;
 /** Elements of an array field that become columns of their own. */
 const MOST_ELEMENTS = 8;
 
@@ -105,7 +105,7 @@ export async function readULog(bytes: Bytes): Promise<ULogRead> {
     for await (const message of log.readMessages({ includeLogs: false })) {
       if (!('value' in message)) continue;
       rows += 1;
-      if (rows > MOST_ROWS) throw new RecordingProblem(sentence('recording.rows', { most: MOST_ROWS }));
+      assertRows(rows);
       const known = topics.get(message.msgId);
       const topic = known ?? new Topic(log.subscriptions.get(message.msgId)?.name ?? String(message.msgId));
       if (!known) topics.set(message.msgId, topic);

@@ -1,9 +1,10 @@
-import { altitudeOfPressure } from './pressure-height';
+import { pressureAltitude } from '../../reconstruct/pressure-altitude';
 import { LocalFrame } from '../local-frame';
 import { finiteOf, quantileOf, type Table } from '../table/table';
 import { type RecordedField, type FieldUnit, UNITS_OF, unitOf } from './fields';
 import { fieldInSi } from './in-si';
 import { type MappedColumn, mappedTo, type Mapping } from './mapping';
+import { G_MPS2 } from '../../reconstruct/constants';
 
 /**
  * How the columns of a flight hang together: a speed is how fast places change, a climb how fast heights do, pressure falls
@@ -159,7 +160,7 @@ function byPressure(table: Table, mapping: Mapping): Mapping {
   const [up, pressure] = [fieldInSi(table, mapping, 'up'), fieldInSi(table, mapping, 'pressure')];
   const ofUp = mappedTo(mapping, 'up');
   if (!up || !pressure || !ofUp || isSaid(ofUp)) return mapping;
-  const heights = pressure.map((pascals) => altitudeOfPressure(pascals));
+  const heights = pressure.map((pascals) => pressureAltitude(pascals));
   const [spread, spreadUp] = [heights, up].map(
     (values) => quantileOf(values, 0.95) - quantileOf(values, 0.05),
   ) as [number, number];
@@ -167,8 +168,6 @@ function byPressure(table: Table, mapping: Mapping): Mapping {
   const unit = unitBehind(UNITS_OF.length, unitOf('length', ofUp.unit)!, spreadUp / spread);
   return unit ? withUnit(mapping, ['up'], unit.id) : mapping;
 }
-
-const G = 9.80665;
 
 /** Lean against acceleration: whoever speeds up leans by the arc tangent of it over g, drag aside. */
 function byLean(table: Table, times: Float64Array, mapping: Mapping): Mapping {
@@ -182,7 +181,7 @@ function byLean(table: Table, times: Float64Array, mapping: Mapping): Mapping {
   };
   const [ax, ay] = [speedUp(places.east), speedUp(places.north)];
   const ratios = ax.flatMap(({ at, perS }, i) => {
-    const needed = Math.atan(Math.hypot(perS, ay[i]?.perS ?? NaN) / G);
+    const needed = Math.atan(Math.hypot(perS, ay[i]?.perS ?? NaN) / G_MPS2);
     const lean = Math.hypot(roll[at]!, pitch[at]!);
     return needed > 0.08 && lean > 0 ? [lean / needed] : [];
   });

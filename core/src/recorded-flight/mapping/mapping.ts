@@ -2,7 +2,7 @@ import type { FlightMode } from '../../vocabulary/flying';
 import type { RecordedField } from './fields';
 
 /** What a choice was made by. */
-export type MappedBy = 'name' | 'header' | 'range' | 'physics' | 'usual' | 'recipe' | 'hand';
+export type MappedBy = 'header' | 'range' | 'physics' | 'recipe' | 'hand';
 
 /** What one column of a file means. */
 export interface MappedColumn {

@@ -1,6 +1,6 @@
 import { array, mixed, number, object, string } from 'yup';
 import { FLIGHT_MODES, type FlightMode } from '../../vocabulary/flying';
-import type { Table } from '../table/table';
+import type { Column, Table } from '../table/table';
 import { FIELDS, type RecordedField, QUANTITY_OF, UNITS_OF } from './fields';
 import type { Mapping } from './mapping';
 
@@ -54,10 +54,14 @@ export const recipeShape = object({
 }).noUnknown();
 
 /** A mapping under a name, by what the columns are called. */
-export const recipeOf = (name: string, table: Table, mapping: Mapping): Recipe => ({
+export const recipeOf = (
+  name: string,
+  { columns }: { readonly columns: readonly Pick<Column, 'name'>[] },
+  mapping: Mapping,
+): Recipe => ({
   ...{ format: 'skelby-recipe', version: 1, name },
   columns: mapping.columns.map(({ at, field, unit, sign }) => ({
-    column: table.columns[at]!.name,
+    column: columns[at]!.name,
     ...{ field, unit, sign },
   })),
   modes: mapping.modes,

@@ -3,6 +3,7 @@ import { asFlightLog } from '../as-flight-log';
 import type { FlightEvent } from '../events/flight-event';
 import type { SmoothFlight } from '../smoothing/smooth-flight';
 import { type EarthPoint, onEarth } from './places';
+import { unbroken } from '../unbroken';
 
 /** Files that a flight can leave as. */
 export type OutKind = 'csv' | 'gpx' | 'geojson';
@@ -16,22 +17,12 @@ const point = ({ latDeg, lonDeg, upM, at }: EarthPoint): string => {
   return `<trkpt lat="${latDeg.toFixed(PLACES)}" lon="${lonDeg.toFixed(PLACES)}">${ele}${time}</trkpt>`;
 };
 
-/** Stretches between gaps, each a segment of its own. */
-function segments(points: readonly EarthPoint[]): readonly (readonly EarthPoint[])[] {
-  const all: EarthPoint[][] = [];
-  for (const each of points) {
-    if (each.afterGap || all.length === 0) all.push([]);
-    all.at(-1)!.push(each);
-  }
-  return all;
-}
-
 /** GPX 1.1; heights are from where the flight began. */
 const gpx = (points: readonly EarthPoint[]): string =>
   `<?xml version="1.0" encoding="UTF-8"?>
 <gpx version="1.1" creator="Skelby" xmlns="http://www.topografix.com/GPX/1/1">
 <trk>
-${segments(points)
+${unbroken(points)
   .map((some) => `<trkseg>\n${some.map(point).join('\n')}\n</trkseg>`)
   .join('\n')}
 </trk>

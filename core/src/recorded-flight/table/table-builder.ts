@@ -3,11 +3,10 @@ import { RecordingProblem } from '../recording-problem';
 import { cellOf } from './cell';
 import type { Column, ColumnKind, Table } from './table';
 import { type Title, titleOf } from './title';
+import { assertRows } from '../row-limit';
 
 /** More than any recorder writes; a file with more is something else. */
 const MOST_COLUMNS = 400;
-/** An hour and a half at 200 lines a second. */
-const MOST_ROWS = 1_080_000;
 /** Lines looked at for a header before the first line of figures. */
 const MOST_BEFORE = 200;
 /** More different words in a column than this are remarks, not states. */
@@ -81,7 +80,7 @@ export class TableBuilder {
       this.begin(cells);
       if (this.columns === null) return;
     }
-    if (this.count >= MOST_ROWS) throw new RecordingProblem(sentence('recording.rows', { most: MOST_ROWS }));
+    assertRows(this.count + 1);
     const columns = this.columns as readonly GrowingColumn[];
     for (const [i, column] of columns.entries()) column.put(this.count, cells[i]);
     this.count += 1;
