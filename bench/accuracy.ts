@@ -1,6 +1,7 @@
 import type { CauseId } from '@skelby/core/causes/causes';
 import { clopperPearson } from '@skelby/core/rates/exact-interval';
-import { LIKELY_FROM, type RankedCause } from '@skelby/core/ranking/rank';
+import type { RankedCause } from '@skelby/core/ranking/rank';
+import { LIKELY_FROM } from '@skelby/core/ranking/stance';
 
 /** A case whose cause is known, and what the ranking made of it. */
 export interface Judged {

@@ -9,6 +9,7 @@ import { byFirst, CAUSE_IDS, HYPOTHESES } from './hypotheses';
 import { counted, itemsOf, type Stories, storiesOf, weightOfResult } from './items';
 import type { MentionId } from './mentions';
 import { type Model, modelWith } from './model';
+import { type Stance, stanceOf } from './stance';
 import { type Item, pooled, posterior, sayingNothing, sharesOf } from './pooling';
 
 export interface Reason {
@@ -34,10 +35,6 @@ export interface RankedCause {
   readonly reasons: readonly Reason[];
 }
 
-/** How far the ranking may be leaned on. */
-export const STANCES = ['not-known', 'leaning', 'likely'] as const;
-export type Stance = (typeof STANCES)[number];
-
 export interface Ranking {
   /**
    * All causes, by how likely each is to be the one it began with. What may well have followed from the first stands
@@ -50,12 +47,7 @@ export interface Ranking {
   readonly conditions: readonly { readonly id: CauseId; readonly probability: number }[];
 }
 
-const LEANING_FROM = 0.4;
-/** From here on the first cause is called likely, once what is always asked was asked. */
-export const LIKELY_FROM = 0.8;
 const REASON_FROM = 0.1;
-/** Fewer answers than this are never enough to name a cause. */
-const FEWEST_ANSWERS = 3;
 
 /** How often a human factor is somewhere in an occurrence: common practice. */
 const CONDITIONS = [
@@ -79,12 +71,6 @@ function reasonOf(item: Item, known: Answers): Omit<Reason, 'weight'> {
     ? { evidence: item.of[0]!, sign: item.id, said: sentence('reason.implied', { question, by: item.of }) }
     : { evidence: item.id, said: sentence('reason.answer', { question, value }) };
 }
-
-/** Nothing is called likely before what a good trainer always asks was asked. */
-const stanceOf = (top: number, answers: number, askedEnough: boolean): Stance => {
-  if (answers < FEWEST_ANSWERS || top < LEANING_FROM) return 'not-known';
-  return top >= LIKELY_FROM && askedEnough ? 'likely' : 'leaning';
-};
 
 function conditionsOf(stories: Stories): Ranking['conditions'] {
   const mind = stories.get('mind')?.items ?? [];

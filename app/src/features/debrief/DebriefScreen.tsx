@@ -1,6 +1,7 @@
 import { said } from '@skelby/copy/say';
 import { causeWords } from '@skelby/copy/causes';
 import { questionWords } from '@skelby/copy/questions';
+import type { Ranking } from '@skelby/core/ranking/rank';
 import type { QuestionId } from '@skelby/core/evidence/questions';
 import type { DebriefPage, OccurrenceOfPilot, Roster } from '@skelby/core/pages/pages';
 import { useLocalSearchParams } from 'expo-router';
@@ -27,11 +28,12 @@ import { type Debriefing, useDebriefing } from './use-debriefing';
 import { fromFlight } from '../../shared/storage/from-flight';
 
 interface PartProps {
-  readonly debriefing: Debriefing;
+  /** Once what was told is weighed. */
+  readonly debriefing: Debriefing & { readonly ranking: Ranking };
 }
 
 /** A closed debrief: what was decided, and the way to open it again. */
-function Closed({ debriefing: { page, change } }: PartProps) {
+function Closed({ debriefing: { page, change } }: { readonly debriefing: Debriefing }) {
   const decided = page.debrief?.findings.primary;
   return (
     <>
@@ -246,15 +248,23 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
         <Mentioned mentioned={draft.mentioned} onChange={(mentioned) => change({ mentioned })} />
       </Screen>
     );
+  const { ranking } = debriefing;
+  if (ranking === null)
+    return (
+      <Screen {...head}>
+        <Words role="status">Weighing what was told …</Words>
+      </Screen>
+    );
+  const weighed = { ...debriefing, ranking };
   const hasAside = step === 'ask' || (step === 'decide' && wide);
   return (
     <Screen
       {...head}
       topic={`${step} ${asked ?? ''}`}
-      aside={hasAside ? <Aside debriefing={debriefing} /> : undefined}
-      foot={<Foot debriefing={debriefing} />}
+      aside={hasAside ? <Aside debriefing={weighed} /> : undefined}
+      foot={<Foot debriefing={weighed} />}
     >
-      {debriefing.isClash ? <Clash debriefing={debriefing} /> : <Joined debriefing={debriefing} />}
+      {debriefing.isClash ? <Clash debriefing={weighed} /> : <Joined debriefing={weighed} />}
       <Choice
         label="Step of the debrief"
         quiet
@@ -266,7 +276,7 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
           { value: 'decide', label: 'Decide' },
         ]}
       />
-      <Step debriefing={debriefing} />
+      <Step debriefing={weighed} />
     </Screen>
   );
 }

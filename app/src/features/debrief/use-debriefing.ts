@@ -4,18 +4,19 @@ import { answersOf } from '@skelby/core/evidence/evidence';
 import type { Answers } from '@skelby/core/evidence/question';
 import type { QuestionId } from '@skelby/core/evidence/questions';
 import type { DebriefPage, OccurrenceOfPilot, Roster } from '@skelby/core/pages/pages';
-import { rank, type Ranking } from '@skelby/core/ranking/rank';
+import type { Ranking } from '@skelby/core/ranking/rank';
 import { sumsFor } from '@skelby/core/sums/sums';
 import { type CraftFacts, craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { useModel, useSaveDebrief } from '../../offline/overlay/debrief-queries';
+import { useLessons, useSaveDebrief } from '../../offline/overlay/debrief-queries';
 import { useWeaknessKey } from '../../offline/overlay/occurrence-queries';
 import { useKeptState } from '../../shared/storage/use-kept-state';
 import { ApiProblem } from '../../shared/api/client';
 import { nextOf } from './Ask';
 import { chainOf } from './Decide';
 import { type DebriefDraft, useDebriefDraft } from './draft';
+import { useRanking } from './use-ranking';
 import { fromFlight } from '../../shared/storage/from-flight';
 
 type DebriefStep = 'ask' | 'sums' | 'decide';
@@ -30,7 +31,8 @@ export interface Debriefing {
   readonly isLocked: boolean;
   readonly craft: CraftFacts;
   readonly known: Answers;
-  readonly ranking: Ranking;
+  /** null until the first is worked out. */
+  readonly ranking: Ranking | null;
   readonly sums: ReturnType<typeof sumsFor>;
   readonly step: DebriefStep;
   readonly setStep: (step: DebriefStep) => void;
@@ -60,14 +62,11 @@ export interface Debriefing {
 
 /** Everything that was told, weighed. */
 function useWeighed({ findings, mentioned }: DebriefDraft, craft: CraftFacts) {
-  const model = useModel();
   const known = useMemo(() => answersOf(findings.evidence), [findings.evidence]);
-  const ranking = useMemo(() => {
-    const started = performance.now();
-    const ranked = rank(known, craft, model, mentioned);
-    performance.measure('skelby.rank', { start: started });
-    return ranked;
-  }, [known, craft, model, mentioned]);
+  const lessons = useLessons();
+  const ranking = useRanking(
+    useMemo(() => ({ known, craft, lessons, mentioned }), [known, craft, lessons, mentioned]),
+  );
   const sums = useMemo(() => sumsFor(known), [known]);
   return { known, ranking, sums };
 }
@@ -117,6 +116,10 @@ const completed = (findings: Findings, known: Answers, { kind }: OccurrenceOfPil
   wentWell: findings.wentWell.trim(),
 });
 
+/** The cause that the answers put first, as far as they name one. */
+const firstBy = (ranking: Ranking | null): CauseId | null =>
+  ranking === null || ranking.stance === 'not-known' ? null : ranking.causes[0]!.id;
+
 /** Where in a debrief one is; a reload goes on there. */
 function useSteps() {
   const [step, setStep, firstStep] = useKeptState<DebriefStep>('step', 'ask');
@@ -139,7 +142,7 @@ export function useDebriefing(occurrence: OccurrenceOfPilot, roster: Roster, pag
   const { findings } = draft;
   const { known, ranking, sums } = useWeighed(draft, craft);
   const complete = completed(findings, known, occurrence);
-  const missing = missingToClose(complete, ranking.stance === 'not-known' ? null : ranking.causes[0]!.id);
+  const missing = missingToClose(complete, firstBy(ranking));
   const problem = save.error instanceof ApiProblem ? save.error : null;
   // Refused on top of a version that has been joined meanwhile, it can be tried again.
   const isRefused = save.variables?.base === draft.base;
@@ -162,7 +165,7 @@ export function useDebriefing(occurrence: OccurrenceOfPilot, roster: Roster, pag
       want(id);
       if (id !== null) setStep('ask');
     },
-    asked: nextOf(ranking, draft.skipped, wanted),
+    asked: ranking && nextOf(ranking, draft.skipped, wanted),
     missing,
     triedToClose,
     saving: {

@@ -234,6 +234,18 @@ test('a screen that waits for the word hears of a refusal, and the entry is not 
   expect(outbox.state().items).toEqual([]);
 });
 
+test('what was overtaken has the page read anew what overtook it; another refusal does not', async () => {
+  let [read, status] = [0, 409];
+  const outbox = opened();
+  outbox.onDelivered = () => (read += 1);
+  field.refuse = () => ({ status, detail: 'No.' });
+  await expect(outbox.deliver(rep(1), 1_000)).rejects.toThrow('No.');
+  expect(read).toBe(1);
+  status = 422;
+  await expect(outbox.deliver(rep(2), 1_000)).rejects.toThrow('No.');
+  expect(read).toBe(1);
+});
+
 test('without signal a screen that waits for the word goes on at once', async () => {
   field.signal = false;
   await expect(opened().deliver(rep(1), 60_000)).resolves.toBe('waiting');

@@ -18,6 +18,9 @@ const FIRST_RETRY_MS = 2_000;
 const LONGEST_RETRY_MS = 60_000;
 const MAY_PASS = new Set([408, 425, 429]);
 
+/** What was sent is built on something that has changed since. */
+const OVERTAKEN = 409;
+
 /** Whether trying again later can help. */
 export const willPass = (error: ApiProblem): boolean => error.status >= 500 || MAY_PASS.has(error.status);
 
@@ -54,7 +57,7 @@ export class Outbox {
   private readonly answering = new Map<string, (refusal: ApiProblem | null) => void>();
   private readonly late = new Set<() => void>();
   private readonly putting = new Set<string>();
-  /** Called after the server has taken something. */
+  /** Called after the server has taken something, or holds something newer than what was sent. */
   onDelivered: () => void = () => {};
   onSignedOut: () => void = () => {};
 
@@ -298,7 +301,8 @@ export class Outbox {
         );
     }
     this.channel?.postMessage('changed');
-    if (results.some((result) => result.done)) this.onDelivered();
+    // A refusal as overtaken means that what is shown here is old: a stream of news may come late, or never.
+    if (results.some((result) => result.done || result.status === OVERTAKEN)) this.onDelivered();
   }
 
   private later(): void {

@@ -3,9 +3,9 @@ import { type DebriefFields } from '@skelby/core/commands/save-debrief';
 import { entryOf } from '../outbox/commands';
 import type { Findings } from '@skelby/core/debrief/findings';
 import type { SaidAgainstDecided } from '@skelby/core/ranking/calibration';
-import { modelWith } from '@skelby/core/ranking/model';
+import type { Experience } from '@skelby/core/ranking/experience';
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useMemo } from 'react';
+import { useCallback } from 'react';
 import { get } from '../../shared/api/client';
 import type { DebriefPage, OccurrenceOfPilot, SchoolExperience } from '@skelby/core/pages/pages';
 import { debriefOver } from './occurrence';
@@ -46,12 +46,10 @@ export const useCalibration = (isWanted: boolean) =>
     enabled: isWanted,
   });
 
-const STARTING = modelWith();
-
-/** The weights to rank by: the school's own, once they are here and unless they are switched off. */
-export function useModel() {
+/** The school's own lessons that it ranks by; null until they are here, and where they are switched off. */
+export function useLessons(): Experience | null {
   const { data } = useExperience();
-  return useMemo(() => (data?.enabled && data.lessons > 0 ? modelWith(data.counts) : STARTING), [data]);
+  return data?.enabled && data.lessons > 0 ? data.counts : null;
 }
 
 export interface SaveKeys {
