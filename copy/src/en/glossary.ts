@@ -111,7 +111,8 @@ export const GLOSSARY = {
   },
   spans: {
     word: 'Spans',
-    means: 'Widths of the craft, rotor tip to rotor tip: an opening of 3 spans is three crafts wide.',
+    means:
+      'Widths of the craft, rotor tip to rotor tip: an opening of 3 spans is three times as wide as the craft.',
   },
   missReason: {
     word: 'Why missed',

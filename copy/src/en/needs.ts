@@ -9,7 +9,7 @@ export const NEED_WORDS: Readonly<Record<Need, string>> = {
   'failsafe-signed': 'The failsafe card for this site, signed by the trainer',
   'failsafe-hover': 'The automatic action set to hover',
   'calibration-seen': 'The calibration witnessed',
-  'two-packs': 'Two packs charged, so that none is stretched',
+  'two-packs': 'Two batteries charged, so that none is flown too long',
   inspected: 'The craft dry, inspected and released',
   'pad-down': 'A pad, or hard level ground',
   'slow-setting': 'The slow setting on',

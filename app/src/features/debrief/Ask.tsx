@@ -92,9 +92,7 @@ export function ToldList({
           />
         ))}
       </Rows>
-      {flown ? (
-        <Words as="soft">{`Answers of ${flown.file} stand where nobody has told anything; each can be changed.`}</Words>
-      ) : null}
+      {flown ? <Words as="soft">{`From ${flown.file} where nobody told it; tap to change.`}</Words> : null}
     </Part>
   );
 }
@@ -132,9 +130,7 @@ function OpenQuestions({ ranking, onWant }: Pick<AskProps, 'ranking' | 'onWant'>
 function EnoughAsked({ ranking, onWant }: Pick<AskProps, 'ranking' | 'onWant'>) {
   return (
     <Part heading="Enough asked">
-      <Words>
-        No open question would change the ranking much. A number lets the sums speak; then decide.
-      </Words>
+      <Words>No question left would change much. Give a number for the figures, or decide.</Words>
       <Rows>
         {ranking.nextQuestions
           .filter(({ id }) => questionOf(id).kind === 'number')

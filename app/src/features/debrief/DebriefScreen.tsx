@@ -118,8 +118,7 @@ function AskStep({ debriefing }: PartProps) {
 }
 
 function SumsStep({ debriefing: { sums, known, craft } }: PartProps) {
-  if (sums.length === 0)
-    return <Words>Nothing was told that a figure could be worked out from. Ask on, or decide.</Words>;
+  if (sums.length === 0) return <Words>No figures: no number was told. Ask on, or decide.</Words>;
   return (
     <View style={{ gap: 28 }}>
       {sums.map((sum) => {

@@ -132,7 +132,7 @@ export function RankingStrip({ ranking }: { readonly ranking: Ranking }) {
 const STANCE_WORDS = {
   'not-known': 'Not known yet: too little speaks for any one cause. Ask on.',
   leaning: 'Leaning, not sure.',
-  unasked: 'It leans so far already, but what always has to be asked was not asked yet.',
+  unasked: 'It leans so far already; what is always asked is still to come.',
   likely: 'Likely. The decision is yours.',
 } as const;
 const stanceWords = ({ stance, causes }: Ranking): string =>

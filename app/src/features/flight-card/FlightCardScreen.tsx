@@ -169,7 +169,7 @@ function FlightCardForm({ roster, today }: { readonly roster: Roster; readonly t
             />
           ) : (
             <Note icon="info" heading="Not complete">
-              Pick pilot, craft and site, and give every number; the card is worked out as you go.
+              Pick pilot, craft and site, and give every number.
             </Note>
           )}
         </View>

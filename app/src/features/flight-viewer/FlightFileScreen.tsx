@@ -79,11 +79,7 @@ function Seen({ understood: { view, problem, leftOut }, looked }: Omit<SeenProps
           {problem}
         </Note>
       ) : null}
-      {leftOut ? (
-        <Words as="soft">
-          What was added behind its end, after a crash of the recorder say, is not read.
-        </Words>
-      ) : null}
+      {leftOut ? <Words as="soft">What stands behind its end is not read.</Words> : null}
       {view ? (
         <>
           <Figures view={view} />

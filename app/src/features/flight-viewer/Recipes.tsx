@@ -28,10 +28,7 @@ export function Recipes({ understood }: { readonly understood: Understood }) {
     });
   return (
     <Part heading="This recorder">
-      <Words as="soft">
-        Keep how its columns are read under a name: its next file is read the same way, on this phone, without
-        a guess.
-      </Words>
+      <Words as="soft">Name the recorder: its next file is read the same way, without a guess.</Words>
       <TextBox label="Name of the recorder" value={name} onChangeText={setName} maxLength={LONGEST} />
       <ButtonRow>
         <Button

@@ -134,8 +134,7 @@ export function SecondFactorPart() {
       ) : (
         <>
           <Words>
-            Six figures from a code app on your phone, asked for when you sign in: a password that somebody
-            else has is not enough then.
+            Six figures from a code app, asked for at sign-in: a stolen password alone opens nothing then.
           </Words>
           <WithPassword act={acts.begin} label="Set it up" />
         </>

@@ -42,8 +42,8 @@ function Forget({ pilot }: Pick<PilotPage, 'pilot'>) {
   return (
     <View style={{ gap: 12 }}>
       <Words>
-        The name and every note, reason and word written of this pilot go for good; flights, reps and causes
-        stay under a number. Private links end.
+        Name, notes, reasons and all words go for good; flights, reps and causes stay under a number. Private
+        links end.
       </Words>
       <TextBox
         label={`To forget for good, type: ${pilot.name}`}

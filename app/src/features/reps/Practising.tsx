@@ -35,8 +35,7 @@ export function Practising({ page, counting }: { readonly page: WeaknessPage; re
       </Words>
       {decides ? (
         <Words as="soft">
-          Practice is for learning and clears nothing. Tests do: they are said beforehand, so nobody picks the
-          good ones afterwards.
+          Practice clears nothing. Tests do: said beforehand, so that nobody picks the good ones afterwards.
         </Words>
       ) : (
         <Words as="soft">It prepares for what comes next and is never tested.</Words>

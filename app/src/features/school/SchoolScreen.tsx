@@ -102,7 +102,7 @@ function Experience({ experience }: { readonly experience: SchoolExperience }) {
     <Part heading="The school's own experience">
       <Words>
         {experience.lessons === 0
-          ? 'Nothing learnt yet. A closed debrief teaches the ranking when your own guess, made before it was shown, stood, or when you decided against it.'
+          ? 'Nothing learnt yet. A closed debrief teaches it where your own first guess stood, or you decided against it.'
           : `${plural(experience.lessons, 'debrief')} have taught the ranking. Going along with it teaches nothing.`}
       </Words>
       <Choice

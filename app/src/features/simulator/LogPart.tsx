@@ -105,8 +105,8 @@ export function LogPart(props: LogPartProps) {
   return (
     <Part heading="From a flight log">
       <Words as="soft">
-        A CSV of time, place, velocity, attitude and sticks, with units in its header, 50 to 200 lines a
-        second; a flight saved here shows how. It is judged as this drill and stays on this device.
+        A CSV as flights are saved here: place, velocity, attitude and sticks, 50 to 200 lines a second.
+        Judged as this drill; it stays on this device.
       </Words>
       <ButtonRow>
         <Button

@@ -69,8 +69,7 @@ function Likely({ causes, onMoment }: LikelyProps) {
         ))}
       </Rows>
       <Words as="soft">
-        Read from the flight alone: what you saw and thought it cannot tell. A crash in practice is not logged
-        as an occurrence.
+        Read from the flight alone: what you saw and thought it cannot tell. Nothing of it is logged.
       </Words>
     </View>
   );

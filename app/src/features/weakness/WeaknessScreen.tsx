@@ -185,15 +185,14 @@ function WhatDidNotLast({
     <>
       {clearance.isUnproven ? (
         <Note icon="alert-triangle" heading="Signed, and no longer shown">
-          Entries that came in later take away what the signature stood on. Look at the charts again: fly the
-          check, or undo the signature.
+          Entries that came in later take away what it stood on: fly the check, or undo the signature.
         </Note>
       ) : null}
       {clearance.relapsed ? (
         <Note icon="rotate-ccw" heading="Called back">
           {isFirstEdition(page.rule)
             ? 'Tests and checks on watch were missed more often than luck explains: the test starts again.'
-            : 'A check on watch failed, and a second one too: it has to be shown again, and the evidence goes on from where it stands.'}
+            : 'Two checks on watch failed: it has to be shown again, from the evidence there is.'}
         </Note>
       ) : null}
       {clearance.failedChecks > 0 && restricted ? (

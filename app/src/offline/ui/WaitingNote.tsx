@@ -36,7 +36,7 @@ export function WaitingIn({ box, state: { items, held, unkept }, brief, hasPage 
       ) : null}
       {toSend > 0 ? (
         <Note icon="upload" heading={`${plural(toSend, 'entry', 'entries')} waiting for signal`} live>
-          {brief ? null : <Words>Kept on this phone. They go out by themselves.</Words>}
+          {brief ? null : <Words>They go out by themselves.</Words>}
           {brief || !hasPage ? null : <LinkButton kind="quiet" label="See what waits" href="/waiting" />}
         </Note>
       ) : null}

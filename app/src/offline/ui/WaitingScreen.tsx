@@ -154,7 +154,7 @@ function RoomHere() {
         {`${megabytes(room.usedBytes)} of at most ${megabytes(room.mostBytes)} MB. `}
         {room.isKept
           ? 'The browser keeps it until you sign out.'
-          : 'Where room is short the browser may throw it away, with what waits here.'}
+          : 'Where room is short the browser may throw it all away.'}
       </Words>
       {room.isKept ? null : (
         <Button kind="quiet" icon="save" label="Ask it to keep everything" onPress={ask} />

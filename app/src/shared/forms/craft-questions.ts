@@ -46,7 +46,7 @@ export const CRAFT_QUESTIONS: readonly FormQuestion[] = [
     label: 'Top speed in slow',
     ask: 'number',
     si: 'm/s',
-    hint: 'From here on, leave empty what you do not know: the figures then take what is usual.',
+    hint: 'Leave empty what you do not know: the usual is taken.',
   },
   { name: 'topSpeedFastMps', label: 'Top speed in fast', ask: 'number', si: 'm/s' },
   { name: 'leanSlowDeg', label: 'Lean limit in slow, °', ask: 'number' },
