@@ -7,7 +7,7 @@ import { useUnits } from '../../shared/api/use-units';
 import { SETTING_WORDS } from '../../shared/copy/copy';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
-import { Inset } from './Inset';
+import { Inset } from '../../shared/field/Inset';
 import type { Live } from './live';
 
 const useStyles = themed(() => ({

@@ -7,7 +7,7 @@ import { Button, ButtonRow } from '../../shared/ui/Button';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
 import { AnswerChoices } from './AnswerChoices';
-import { Field, FIELD_PX } from './Field';
+import { Field, FIELD_PX } from '../../shared/field/Field';
 import { FieldMap, Readout } from './FlightReadout';
 import { Gimbal } from './Gimbal';
 import type { Hand } from './hands';

@@ -13,7 +13,7 @@ import { pickFile } from '../../shared/ui/pick-file';
 import { Words } from '../../shared/ui/Words';
 import { plural } from '../../shared/copy/copy';
 import type { FromLog, ToRead } from './log.worker';
-import { Replayed } from './Replayed';
+import { Replayed } from '../../shared/field/Replayed';
 import { ScorePanel } from './ScorePanel';
 
 interface LogPartProps {

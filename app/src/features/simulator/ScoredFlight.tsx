@@ -13,7 +13,7 @@ import { Button, ButtonRow } from '../../shared/ui/Button';
 import { PressRow, Row, Rows } from '../../shared/ui/Rows';
 import { Words } from '../../shared/ui/Words';
 import type { LikelyCause, Scored } from './practice.worker';
-import { type LookAt, Replayed } from './Replayed';
+import { type LookAt, Replayed } from '../../shared/field/Replayed';
 import { ScorePanel } from './ScorePanel';
 import type { SimulatedScene } from '@skelby/core/simulator/simulated-flight';
 

@@ -7,7 +7,7 @@ import type { CraftRecord } from '@skelby/core/vocabulary/craft-facts';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { keptSetUpOnce, padNow } from './controller';
-import type { FieldHandle } from './Field';
+import type { FieldHandle } from '../../shared/field/Field';
 import { useHands } from './hands';
 import { Live, type PracticeStanding, standingIn } from './live';
 import type { Scored, Shown } from './practice.worker';

@@ -7,11 +7,11 @@ import { headingOf } from '@skelby/core/geometry/rotation';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { Button, ButtonRow } from '../../shared/ui/Button';
-import { themed } from '../../shared/ui/theme';
-import { Words } from '../../shared/ui/Words';
+import { Button, ButtonRow } from '../ui/Button';
+import { themed } from '../ui/theme';
+import { Words } from '../ui/Words';
 import { Field, FIELD_PX, type FieldHandle } from './Field';
-import { SticksHeld } from './Gimbal';
+import { SticksHeld } from './SticksHeld';
 import { Inset } from './Inset';
 
 const TICK_MS = 50;

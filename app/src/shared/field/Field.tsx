@@ -2,8 +2,8 @@ import type { Mark } from '@skelby/core/choreography/scene';
 import type { SimulatedScene } from '@skelby/core/simulator/simulated-flight';
 import { forwardRef, type ReactNode, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { themed, useTheme } from '../../shared/ui/theme';
-import { Words } from '../../shared/ui/Words';
+import { themed, useTheme } from '../ui/theme';
+import { Words } from '../ui/Words';
 import type { Drawn, DrawnPose, PracticeView } from './view';
 
 /** Height where there is room, px. */

@@ -1,6 +1,6 @@
 import type { Mark } from '@skelby/core/choreography/scene';
 import Svg, { Circle, G, Line, Polygon, Polyline, Rect } from 'react-native-svg';
-import { useTheme } from '../../shared/ui/theme';
+import { useTheme } from '../ui/theme';
 
 interface InsetProps {
   readonly marks: readonly Mark[];
