@@ -2,7 +2,8 @@ import { airborneIn } from './events/airborne';
 import { findEvents } from './events/find-events';
 import type { EventLimits, FlightEvent } from './events/flight-event';
 import type { RecordedField } from './mapping/fields';
-import { type SmoothFlight, isInGap } from './smoothing/smooth-flight';
+import type { SmoothFlight } from './smoothing/smooth-flight';
+import { type Stretch, stretchOf } from './stretch';
 
 /** What a page shows of a flight: drawn small, told in figures. */
 export interface FlightView {
@@ -20,25 +21,12 @@ export interface FlightView {
   /** Spread of its places and speeds, median of the flight, m and m/s. */
   readonly placeSdM: number;
   readonly speedSdMps: number;
-  /** Thinned out for drawing; a break where nothing was recorded. */
-  readonly path: readonly DrawnPoint[];
+  /** All of it, thinned out for drawing. */
+  readonly whole: Stretch;
   readonly events: readonly FlightEvent[];
   /** What was recorded beside places. */
   readonly recorded: readonly RecordedField[];
 }
-
-export interface DrawnPoint {
-  readonly t: number;
-  readonly x: number;
-  readonly y: number;
-  /** Null: no heights. */
-  readonly z: number | null;
-  /** Nothing was recorded from the point before to this one. */
-  readonly afterGap: boolean;
-}
-
-/** Points that a picture of a phone's width can show. */
-const MOST_POINTS = 700;
 
 const greatest = (count: number, of: (i: number) => number): number => {
   let most = 0;
@@ -48,28 +36,6 @@ const greatest = (count: number, of: (i: number) => number): number => {
 
 const middleOf = (values: Float64Array): number =>
   [...values].sort((a, b) => a - b)[values.length >> 1] ?? NaN;
-
-function pathOf(flight: SmoothFlight): readonly DrawnPoint[] {
-  const { t, axes } = flight;
-  const every = Math.max(1, Math.ceil(t.length / MOST_POINTS));
-  const points: DrawnPoint[] = [];
-  let gap = false;
-  for (let i = 0; i < t.length; i += every) {
-    if (isInGap(flight, t[i]!)) {
-      gap = true;
-      continue;
-    }
-    points.push({
-      t: t[i]!,
-      x: axes.east.place[i]!,
-      y: axes.north.place[i]!,
-      z: axes.up?.place[i] ?? null,
-      afterGap: gap,
-    });
-    gap = false;
-  }
-  return points;
-}
 
 /** @param limits of the craft and the place */
 export function viewOf(flight: SmoothFlight, limits?: EventLimits): FlightView {
@@ -86,7 +52,7 @@ export function viewOf(flight: SmoothFlight, limits?: EventLimits): FlightView {
     fastestMps: greatest(t.length, (i) => Math.hypot(east.speed[i]!, north.speed[i]!)),
     placeSdM: Math.hypot(middleOf(east.placeSd), middleOf(north.placeSd)),
     speedSdMps: Math.hypot(middleOf(east.speedSd), middleOf(north.speedSd)),
-    path: pathOf(flight),
+    whole: stretchOf(flight, 0, t.at(-1)!),
     events: findEvents(flight, limits),
     recorded: [...recording.channels.keys()],
   };

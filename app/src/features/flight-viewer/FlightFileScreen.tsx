@@ -18,7 +18,7 @@ import { Words } from '../../shared/ui/Words';
 import { ColumnList } from './ColumnList';
 import { clockOf } from './event-copy';
 import { FlightEvents } from './FlightEvents';
-import { FlightPicture } from './FlightPicture';
+import { FlightLooked } from './FlightLooked';
 import { Recipes } from './Recipes';
 import { type Understood, useFlightFile } from './use-flight-file';
 
@@ -71,7 +71,7 @@ interface SeenProps {
 }
 
 /** What it is, drawn, and as figures. */
-function Seen({ understood: { view, problem, leftOut }, looked }: Omit<SeenProps, 'file'>) {
+function Seen({ file, understood: { view, problem, leftOut }, looked }: SeenProps) {
   return (
     <>
       {problem ? (
@@ -83,7 +83,9 @@ function Seen({ understood: { view, problem, leftOut }, looked }: Omit<SeenProps
       {view ? (
         <>
           <Figures view={view} />
-          <FlightPicture view={view} looked={looked} />
+          {file.looking.part ? (
+            <FlightLooked looking={file.looking} view={view} part={file.looking.part} looked={looked} />
+          ) : null}
         </>
       ) : null}
     </>
@@ -213,7 +215,7 @@ export function FlightFileScreen() {
             {file.bad}
           </Note>
         ) : null}
-        {understood ? <Seen understood={understood} looked={looked} /> : null}
+        {understood ? <Seen file={file} understood={understood} looked={looked} /> : null}
       </Screen>
     </div>
   );

@@ -1,7 +1,8 @@
 import { eventName } from '@skelby/copy/recorded-flight';
 import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
-import type { FlightView, DrawnPoint } from '@skelby/core/recorded-flight/flight-view';
-import { Fragment } from 'react';
+import type { DrawnPoint } from '@skelby/core/recorded-flight/stretch';
+import { unbroken } from '@skelby/core/recorded-flight/unbroken';
+import { Fragment, memo, useMemo } from 'react';
 import { View } from 'react-native';
 import { Circle, Polyline, Text } from 'react-native-svg';
 import { useUnits } from '../../shared/api/use-units';
@@ -15,7 +16,6 @@ import {
   WIDTH,
 } from '../../shared/drawing/primitives';
 import { FONT, useTheme } from '../../shared/ui/theme';
-import { unbroken } from '@skelby/core/recorded-flight/unbroken';
 
 const PLAN_HEIGHT = 300;
 const SIDE_HEIGHT = 190;
@@ -53,36 +53,68 @@ function scaleOf(across: readonly number[], up: readonly number[], height: numbe
 const pointAt = (path: readonly DrawnPoint[], t: number): DrawnPoint =>
   path.reduce((best, each) => (Math.abs(each.t - t) < Math.abs(best.t - t) ? each : best));
 
-interface ViewProps {
-  readonly view: FlightView;
+interface PathProps {
+  readonly path: readonly DrawnPoint[];
+  readonly events: readonly FlightEvent[];
   /** The event that is looked at; null: none. */
   readonly looked: number | null;
 }
 
-interface DrawnProps extends ViewProps {
+interface DrawnProps extends PathProps {
   readonly scale: PictureScale;
   readonly at: (point: DrawnPoint) => readonly [x: number, y: number];
 }
 
-/** The path, and on it each event with its number. */
-function Drawn({ view: { path, events }, looked, scale, at }: DrawnProps) {
-  const theme = useTheme();
-  const place = (point: DrawnPoint) => {
+/** Slower than each of these, as a share of the fastest, the line is so much thinner. */
+const WIDTHS = [
+  { under: 1 / 3, width: 1.5 },
+  { under: 2 / 3, width: 3 },
+  { under: Infinity, width: 5 },
+] as const;
+
+/** Runs of one width, each beginning where the last ended. */
+function runsBySpeed(points: readonly DrawnPoint[], fastest: number) {
+  const widthOf = ({ speedMps }: DrawnPoint) =>
+    WIDTHS.find(({ under }) => speedMps <= under * Math.max(1, fastest))!.width;
+  const runs: { width: number; points: DrawnPoint[] }[] = [];
+  points.forEach((point, i) => {
+    const width = widthOf(point);
+    const last = runs.at(-1);
+    if (last?.width === width) last.points.push(point);
+    else runs.push({ width, points: i > 0 ? [points[i - 1]!, point] : [point] });
+  });
+  return runs;
+}
+
+const placeIn =
+  ({ scale, at }: Pick<DrawnProps, 'scale' | 'at'>) =>
+  (point: DrawnPoint) => {
     const [x, y] = at(point);
     return [scale.toX(x), scale.toY(y)] as const;
   };
+
+/** The path, thicker where it was faster, and on it each event with its number. Stands still while it plays. */
+const Drawn = memo(function Drawn({ path, events, looked, scale, at }: DrawnProps) {
+  const theme = useTheme();
+  const place = placeIn({ scale, at });
+  const fastest = Math.max(...path.map(({ speedMps }) => speedMps));
+  const [fromS, toS] = [path[0]?.t ?? 0, path.at(-1)?.t ?? 0];
   return (
     <>
-      {unbroken(path).map((points) => (
-        <Polyline
-          key={points[0]!.t}
-          points={points.map((point) => place(point).join(',')).join(' ')}
-          fill="none"
-          stroke={theme.ink}
-          strokeWidth={2}
-        />
-      ))}
+      {unbroken(path)
+        .flatMap((points) => runsBySpeed(points, fastest))
+        .map(({ points, width }) => (
+          <Polyline
+            key={points.at(-1)!.t}
+            points={points.map((point) => place(point).join(',')).join(' ')}
+            fill="none"
+            stroke={theme.ink}
+            strokeWidth={width}
+            strokeLinejoin="round"
+          />
+        ))}
       {events.map(({ atS, is }, i) => {
+        if (atS < fromS - 1 || atS > toS + 1) return null;
         const [x, y] = place(pointAt(path, atS));
         const isLooked = i === looked;
         return (
@@ -110,26 +142,56 @@ function Drawn({ view: { path, events }, looked, scale, at }: DrawnProps) {
       })}
     </>
   );
+});
+
+/** Where the craft is at the moment that is looked at. */
+function Here({ point, scale, at }: Pick<DrawnProps, 'scale' | 'at'> & { readonly point: DrawnPoint }) {
+  const theme = useTheme();
+  const [x, y] = placeIn({ scale, at })(point);
+  return (
+    <>
+      <Circle cx={x} cy={y} r={7} fill={theme.accent} />
+      <Circle cx={x} cy={y} r={11} fill="none" stroke={theme.accent} strokeWidth={2} />
+    </>
+  );
 }
 
 const said = (events: readonly FlightEvent[]): string =>
   events.length === 0 ? '' : ` ${events.map(({ is }, i) => `${i + 1} ${eventName(is)}`).join(', ')}.`;
 
+const fromAbove = ({ x, y }: DrawnPoint) => [x, y] as const;
+const fromSide = ({ x, y, z }: DrawnPoint) => [Math.hypot(x, y), z ?? 0] as const;
+
+interface PictureProps extends PathProps {
+  /** The moment that is looked at, s. */
+  readonly t: number;
+}
+
 /** From above, north up the picture, and from the side as far as heights were recorded. */
-export function FlightPicture({ view, looked }: ViewProps) {
+export function FlightPicture({ path, events, looked, t }: PictureProps) {
   const { sayM } = useUnits();
-  const { path, events, farthestM, highestM } = view;
-  const plan = scaleOf(
-    path.map(({ x }) => x),
-    path.map(({ y }) => y),
-    PLAN_HEIGHT,
+  const plan = useMemo(
+    () =>
+      scaleOf(
+        path.map(({ x }) => x),
+        path.map(({ y }) => y),
+        PLAN_HEIGHT,
+      ),
+    [path],
   );
-  const distances = path.map(({ x, y }) => Math.hypot(x, y));
-  const side = scaleOf(
-    distances,
-    path.map(({ z }) => z ?? 0),
-    SIDE_HEIGHT,
+  const side = useMemo(
+    () =>
+      scaleOf(
+        path.map((point) => fromSide(point)[0]),
+        path.map(({ z }) => z ?? 0),
+        SIDE_HEIGHT,
+      ),
+    [path],
   );
+  const farthestM = useMemo(() => Math.max(...path.map(({ x, y }) => Math.hypot(x, y))), [path]);
+  const highestM = useMemo(() => Math.max(...path.map(({ z }) => z ?? -Infinity)), [path]);
+  const here = pointAt(path, t);
+  const drawn = { path, events, looked };
   return (
     <View style={{ gap: 4 }}>
       <PictureFrame
@@ -137,26 +199,28 @@ export function FlightPicture({ view, looked }: ViewProps) {
         says={`The flight from above, as far as ${sayM(farthestM)} from where it began.${said(events)}`}
       >
         <PilotFigure x={plan.toX(0)} y={plan.toY(0)} />
-        <Drawn view={view} looked={looked} scale={plan} at={({ x, y }) => [x, y]} />
+        <Drawn {...drawn} scale={plan} at={fromAbove} />
+        <Here point={here} scale={plan} at={fromAbove} />
         <Label x={8} y={16} soft>
-          From above, north up
+          From above, north up; thicker is faster
         </Label>
         <ScaleBar x={12} y={PLAN_HEIGHT - 8} pxPerM={plan.pxPerM} say={sayM} />
       </PictureFrame>
-      {highestM === null ? null : (
+      {Number.isFinite(highestM) ? (
         <PictureFrame
           height={SIDE_HEIGHT}
           says={`The flight from the side: distance across, height up to ${sayM(highestM)}.`}
         >
           <Ground y={side.toY(0)} />
           <PilotSide x={side.toX(0)} y={side.toY(0)} />
-          <Drawn view={view} looked={looked} scale={side} at={({ x, y, z }) => [Math.hypot(x, y), z ?? 0]} />
+          <Drawn {...drawn} scale={side} at={fromSide} />
+          <Here point={here} scale={side} at={fromSide} />
           <Label x={8} y={16} soft>
             From the side, by distance
           </Label>
           <ScaleBar x={12} y={SIDE_HEIGHT - 4} pxPerM={side.pxPerM} say={sayM} />
         </PictureFrame>
-      )}
+      ) : null}
     </View>
   );
 }

@@ -8,6 +8,8 @@ import type { Mapping } from '@skelby/core/recorded-flight/mapping/mapping';
 import { fitsRecipe, mappingBy, type Recipe } from '@skelby/core/recorded-flight/mapping/recipe';
 import { recordingOf } from '@skelby/core/recorded-flight/recording';
 import { RecordingProblem } from '@skelby/core/recorded-flight/recording-problem';
+import { type ShownAgain, shownAgain } from '@skelby/core/recorded-flight/shown-again';
+import { type Stretch, stretchOf } from '@skelby/core/recorded-flight/stretch';
 import { type SmoothFlight, smoothFlight } from '@skelby/core/recorded-flight/smoothing/smooth-flight';
 import { type OutKind, writtenOut } from '@skelby/core/recorded-flight/out/write-out';
 import type { Column, Table } from '@skelby/core/recorded-flight/table/table';
@@ -18,6 +20,10 @@ export type ToViewer =
   | { readonly do: 'read'; readonly file: File; readonly recipes: readonly Recipe[] }
   | { readonly do: 'map'; readonly mapping: Mapping }
   | { readonly do: 'evidence'; readonly event: number }
+  /** A part of it, nearer. */
+  | { readonly do: 'part'; readonly fromS: number; readonly toS: number }
+  /** A part of it, to stand before. */
+  | { readonly do: 'show'; readonly fromS: number; readonly toS: number }
   | { readonly do: 'write'; readonly as: OutKind };
 
 /** A column as the page shows it. */
@@ -41,6 +47,8 @@ export type FromViewer =
       readonly problem: string | null;
     }
   | { readonly is: 'evidence'; readonly event: number; readonly evidence: Evidence }
+  | { readonly is: 'part'; readonly part: Stretch }
+  | { readonly is: 'shown'; readonly shown: ShownAgain | null }
   | { readonly is: 'written'; readonly as: OutKind; readonly text: string | null }
   | { readonly is: 'bad'; readonly message: string };
 
@@ -104,6 +112,10 @@ async function answer(asked: ToViewer): Promise<FromViewer> {
       return look();
     case 'write':
       return { is: 'written', as: asked.as, text: writtenOut(now!.flight!, now!.view!.events, asked.as) };
+    case 'part':
+      return { is: 'part', part: stretchOf(now!.flight!, asked.fromS, asked.toS) };
+    case 'show':
+      return { is: 'shown', shown: shownAgain(now!.flight!, asked.fromS, asked.toS) };
     case 'evidence': {
       const event = now!.view!.events[asked.event]!;
       const evidence = evidenceAt(now!.flight!, event, craftFacts(USUAL_CRAFT));

@@ -8,16 +8,13 @@ import type { StickLayout } from '@skelby/core/vocabulary/flying';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Button, ButtonRow } from '../ui/Button';
-import { themed } from '../ui/theme';
-import { Words } from '../ui/Words';
 import { Field, FIELD_PX, type FieldHandle } from './Field';
 import { SticksHeld } from './SticksHeld';
 import { Inset } from './Inset';
+import { MomentSlider } from './MomentSlider';
 
 const TICK_MS = 50;
 const BEFORE_S = 2;
-
-const useStyles = themed(() => ({ line: { flexDirection: 'row', alignItems: 'center', gap: 12 } }));
 
 interface ReplayedProps {
   readonly replay: Replay;
@@ -67,32 +64,6 @@ function useClock(begin: number, end: number, wrongAtS: number | null) {
       setPlays(!plays);
     },
   };
-}
-
-interface MomentProps {
-  readonly begin: number;
-  readonly end: number;
-  readonly t: number;
-  readonly onMove: (t: number) => void;
-}
-
-function Moment({ begin, end, t, onMove }: MomentProps) {
-  const styles = useStyles();
-  return (
-    <View style={styles.line}>
-      <input
-        type="range"
-        aria-label="Moment of the flight"
-        min={begin}
-        max={end}
-        step={0.05}
-        value={t}
-        onChange={(event) => onMove(Number(event.target.value))}
-        style={{ flex: 1, height: 44, accentColor: 'currentColor' }}
-      />
-      <Words as="figure">{`${(t - begin).toFixed(1)} s`}</Words>
-    </View>
-  );
 }
 
 /** Places of a flight: all of them, and a few seen from above. */
@@ -199,7 +170,7 @@ export function Replayed({
           />
         }
       />
-      <Moment begin={begin} end={end} t={t} onMove={clock.stopAt} />
+      <MomentSlider begin={begin} end={end} t={t} onMove={clock.stopAt} />
       <SticksHeld layout={layout} sticks={sticks} size={84} />
       <ReplayButtons
         clock={clock}
