@@ -2,7 +2,11 @@ import { chanceOf, recordStory } from '../core/src/second-model/flights';
 import { LESSONS } from '../core/src/second-model/lessons';
 import { MADE_UP_RECORDERS } from '../core/src/recorded-flight/stand-ins/recorders';
 import { endingOf, writtenBy } from '../core/src/recorded-flight/stand-ins/write';
+import { craftModel } from '../core/src/simulator/craft-model';
+import { flyDrill } from '../core/src/synthetic-pilot/fly-drill';
+import { craftFacts, USUAL_CRAFT } from '../core/src/vocabulary/craft-facts';
 import type { Page } from '@playwright/test';
+import { counted, drilled, met, weaknessId } from './drilling';
 import { expect, test } from './field';
 
 /** A recorder's file brought in: understood, put right, kept as a recipe, and made an entry whose debrief knows the flight. */
@@ -166,4 +170,89 @@ test('a flight is looked through: a part marked on its lanes, played on, and sto
   expect(Number(await moment.inputValue())).toBeGreaterThan(0);
   await page.getByRole('button', { name: 'Nearer' }).click();
   await expect(page.getByRole('button', { name: 'All of it' })).toBeVisible();
+});
+
+/** A rep of a drill as a recorder in a hall writes it: carried over both marks first, 25 lines a second, in metres. */
+function repInTheHall() {
+  const { track } = flyDrill(craftModel(craftFacts(USUAL_CRAFT)), {
+    ...{ drillId: 'half-thumb', side: null, windMps: 1, seed: 3 },
+  });
+  const lines: string[] = [];
+  const add = (t: number, x: number, y: number, z: number, others = '0,0,0,0,0,0,0,1,0,0,0') =>
+    lines.push([t.toFixed(3), x.toFixed(3), y.toFixed(3), z.toFixed(3), others].join(','));
+  const c = track.columns;
+  const [x0, y0, z0] = [c.x[0]!, c.y[0]!, c.z[0]!];
+  const way = [
+    { at: [0, 0, 0], s: 3 },
+    { at: [0, 0, 0], s: 10 },
+    { at: [0, 20, 0], s: 2 },
+    { at: [0, 20, 0], s: 8 },
+    { at: [x0, y0, 0], s: 2 },
+    { at: [x0, y0, 0], s: 4 },
+    { at: [x0, y0, z0], s: 1 },
+  ];
+  let begun = 0;
+  way.forEach(({ at, s }, i) => {
+    const to = way[i + 1]?.at ?? at;
+    for (let k = 0; k < s * 25; k += 1) {
+      const u = k / (s * 25);
+      const eased = u * u * (3 - 2 * u);
+      const [x, y, z] = at.map((from, axis) => from + eased * (to[axis]! - from));
+      add(begun + k / 25, x!, y!, z!);
+    }
+    begun += s;
+  });
+  for (let i = 0; i < track.length; i += 4) {
+    const sticks = [c.throttle, c.yaw, c.pitch, c.roll].map((each) => each[i]!.toFixed(4));
+    const attitude = [c.qw, c.qx, c.qy, c.qz].map((each) => each[i]!.toFixed(5));
+    const speeds = [c.vx, c.vy, c.vz].map((each) => each[i]!.toFixed(4));
+    add(begun + c.t[i]!, c.x[i]!, c.y[i]!, c.z[i]!, [...speeds, ...sticks, ...attitude].join(','));
+  }
+  // Nobody switches a recorder off as the last second is up.
+  const last = track.length - 1;
+  const [xn, yn, zn, tn] = [c.x[last]!, c.y[last]!, c.z[last]!, begun + c.t[last]!];
+  for (let k = 1; k < 150; k += 1) add(tn + k / 25, xn, yn, zn);
+  const header =
+    'time (s),east (m),north (m),up (m),v east (m/s),v north (m/s),v up (m/s),stick throttle,stick yaw,stick pitch,stick roll,q w,q x,q y,q z';
+  return {
+    name: 'hall.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from([header, ...lines].join('\n')),
+  };
+}
+
+test('a part of a flight is judged as a drill between its marks, and taken to the count of a weakness', async ({
+  trainer,
+  page,
+}) => {
+  await drilled(trainer, page, 'Sunniva Holt');
+  const id = weaknessId(page);
+  await page.goto(`/weakness/${id}/reps?drill=half-thumb`);
+  await page.getByRole('link', { name: 'Judge it from a flight file' }).click();
+  await bringIn(page, repInTheHall());
+  const judge = page.getByRole('button', { name: /^Judge 0:00 to/ });
+  await expect(judge).toBeVisible();
+  // Nobody marked anything: what fits is drawn, and is not called met.
+  await judge.click();
+  await expect(page.getByText(/^1\. .*: cannot tell$/)).toBeVisible({ timeout: 60_000 });
+  const moment = page.getByRole('slider', { name: 'Moment of the flight' });
+  await page.getByRole('button', { name: 'Where the pilot stood' }).click();
+  await moment.focus();
+  await page.keyboard.press('Home');
+  await page.getByRole('button', { name: /^Here: where it was at 0:00/ }).click();
+  await expect(page.getByText('What lay straight ahead of the pilot?', { exact: false })).toBeVisible();
+  await moment.fill('14');
+  await page.getByRole('button', { name: /^Here: where it was at 0:14/ }).click();
+  await expect(page.getByText('Set up where the dashed line is.')).toBeVisible();
+  await judge.click();
+  await expect(page.getByText(/^1 rep: 1 met, 0 missed\.$/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Take it to the count' }).click();
+  await expect(page.getByText('What the flight says')).toBeVisible();
+  await expect(page.getByText(/^Met\./)).toBeVisible();
+  await met(page).click();
+  await trainer.sent();
+  const [rep] = await counted(trainer, id);
+  expect(rep).toMatchObject({ judgedBy: 'flight' });
+  // The next one is judged by eye again.
+  await expect(page.getByText('What the flight says')).toBeHidden();
 });

@@ -40,6 +40,7 @@ export const LABEL_WORDS: Readonly<Record<Exclude<FieldLabel, `=${string}`>, str
   'version-of-the-standard': 'Version of the standard',
   stage: 'Stage',
   'width-in-spans': 'Width in spans',
+  'judged-by': 'Judged by',
   'distance-from-the-pilot': 'Distance from the pilot',
   'base-version': 'Base version',
   state: 'State',

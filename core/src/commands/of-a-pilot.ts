@@ -8,7 +8,15 @@ import { fieldSaid } from '../schemas/field-said';
 
 /** What a pilot may do with a private link. */
 
-const ownRepShape = repShape.omit(['weaknessId', 'purpose', 'flownOn', 'level', 'sessionId', 'lateReason']);
+const ownRepShape = repShape.omit([
+  'weaknessId',
+  'purpose',
+  'flownOn',
+  'level',
+  'sessionId',
+  'lateReason',
+  'judgedBy',
+]);
 export type OwnRepFields = InferType<typeof ownRepShape>;
 
 /** What a pilot flies alone is practice on the simulator: which weakness it belongs to, the plans say. */

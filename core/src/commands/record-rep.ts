@@ -36,6 +36,9 @@ export const drillId = (label: FieldLabel) =>
       (value) => typeof value === 'string' && isDrillId(value),
     );
 
+/** What a rep was judged by, where it was not the eye. */
+export const JUDGED_BY = ['flight'] as const;
+
 export const repShape = object({
   weaknessId: key('weakness'),
   drillId: drillId('drill'),
@@ -50,6 +53,8 @@ export const repShape = object({
   pack: whole('pack', 1, 40),
   level: number().oneOf(LEVELS, fieldSaid('rep.other-level')).default(0),
   measure: quantityOrNone('measured', 0, 10_000),
+  /** Null: by eye. */
+  judgedBy: choiceOrNone('judged-by', JUDGED_BY),
   sessionId: keyOrNone('session'),
   craftId: keyOrNone('craft'),
   testSetId: keyOrNone('announced-set'),
@@ -164,6 +169,7 @@ export type CountedRep = Omit<
   | 'missReason'
   | 'level'
   | 'measure'
+  | 'judgedBy'
   | 'sessionId'
   | 'craftId'
   | 'caseId'
@@ -177,6 +183,7 @@ export type CountedRep = Omit<
   readonly missReason?: MissReason | null;
   readonly level?: number;
   readonly measure?: number | null;
+  readonly judgedBy?: (typeof JUDGED_BY)[number] | null;
   readonly sessionId?: string | null;
   readonly craftId?: string | null;
   readonly testSetId?: string | null;
@@ -192,6 +199,7 @@ export const newRep = (counted: CountedRep): RepFields => ({
   missReason: null,
   level: 0,
   measure: null,
+  judgedBy: null,
   sessionId: null,
   craftId: null,
   testSetId: null,

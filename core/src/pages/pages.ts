@@ -214,6 +214,8 @@ export interface RecordedRep extends Rep {
   readonly pack: number;
   readonly level?: number;
   readonly measure?: number | null;
+  /** Null or absent: by eye. */
+  readonly judgedBy?: 'flight' | null;
   readonly sessionId?: string | null;
   /** Craft that was flown; null or absent: not said. */
   readonly craftId?: string | null;

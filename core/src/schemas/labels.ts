@@ -31,6 +31,7 @@ export type FieldLabel =
   | 'pilot-relative'
   | 'pack'
   | 'measured'
+  | 'judged-by'
   | 'school'
   | 'session'
   | 'craft'

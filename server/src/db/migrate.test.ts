@@ -81,10 +81,9 @@ describe('bringing a database up to date', () => {
       await expect(assertUpToDate(db)).rejects.toThrow(/stands at nothing.*\.\/skelby migrate/);
       await migrate(db);
       await db('skelby_migrations_lock').update({ is_locked: 1 });
-      await db('skelby_migrations').where({ name: '030-sandbox' }).delete();
-      await db.raw(`alter table schools drop column sandbox_of, drop column sandbox_made_at, drop column sandbox_settled;
-        drop function sweep_sandbox, open_sandbox, settle_sandbox;`);
-      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 029/);
+      await db('skelby_migrations').where({ name: '031-judged-by' }).delete();
+      await db.raw('alter table reps drop column judged_by');
+      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 030/);
       await migrate(fresh());
       await expect(assertUpToDate(db)).resolves.toBeUndefined();
     });

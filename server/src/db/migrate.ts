@@ -29,6 +29,7 @@ import * as severalSchools from './migrations/027-several-schools';
 import * as pilotsSignIn from './migrations/028-pilots-sign-in';
 import * as settledHistory from './migrations/029-settled-history';
 import * as sandbox from './migrations/030-sandbox';
+import * as judgedBy from './migrations/031-judged-by';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -62,6 +63,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '028-pilots-sign-in': pilotsSignIn,
   '029-settled-history': settledHistory,
   '030-sandbox': sandbox,
+  '031-judged-by': judgedBy,
 };
 
 const source: Knex.MigrationSource<string> = {

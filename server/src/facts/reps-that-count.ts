@@ -27,7 +27,18 @@ const DECIDES = [
 /** And what is shown of them: a much-drilled weakness has thousands, and each goes to every phone. */
 const SHOWN = [
   ...DECIDES,
-  ...['pack', 'level', 'measure', 'session_id', 'craft_id', 'miss_reason', 'recorded_at', 'case_id', 'stage'],
+  ...[
+    'pack',
+    'level',
+    'measure',
+    'judged_by',
+    'session_id',
+    'craft_id',
+    'miss_reason',
+    'recorded_at',
+    'case_id',
+    'stage',
+  ],
   ...['distance_m', 'drill_version'],
 ];
 const COUNTING = `
@@ -138,6 +149,7 @@ const decidesFrom = ({ kept, since }: KeptSince): string => since?.before ?? kep
 /** Left out where nothing was said: on a page it is the same. */
 const SAID_OR_NOT = new Set([
   'measure',
+  'judgedBy',
   'sessionId',
   'craftId',
   'caseId',

@@ -19,6 +19,8 @@ import { ColumnList } from './ColumnList';
 import { clockOf } from './event-copy';
 import { FlightEvents } from './FlightEvents';
 import { FlightLooked } from './FlightLooked';
+import { JudgePart } from './JudgePart';
+import { type SetUpChoice, useSetUp } from './use-set-up';
 import { Recipes } from './Recipes';
 import { type Understood, useFlightFile } from './use-flight-file';
 
@@ -68,10 +70,11 @@ interface SeenProps {
   readonly file: ReturnType<typeof useFlightFile>;
   readonly understood: Understood;
   readonly looked: number | null;
+  readonly setUp: SetUpChoice;
 }
 
 /** What it is, drawn, and as figures. */
-function Seen({ file, understood: { view, problem, leftOut }, looked }: SeenProps) {
+function Seen({ file, understood: { view, problem, leftOut }, looked, setUp }: SeenProps) {
   return (
     <>
       {problem ? (
@@ -84,7 +87,14 @@ function Seen({ file, understood: { view, problem, leftOut }, looked }: SeenProp
         <>
           <Figures view={view} />
           {file.looking.part ? (
-            <FlightLooked looking={file.looking} view={view} part={file.looking.part} looked={looked} />
+            <FlightLooked
+              looking={file.looking}
+              view={view}
+              part={file.looking.part}
+              looked={looked}
+              setUp={setUp}
+              judgedAt={file.judging.judged?.placement ?? null}
+            />
           ) : null}
         </>
       ) : null}
@@ -128,6 +138,7 @@ function Found({
   file,
   understood,
   looked,
+  setUp,
   onLook,
 }: SeenProps & { readonly onLook: (nth: number | null) => void }) {
   const log = useLogging(file);
@@ -143,6 +154,15 @@ function Found({
           looked={looked}
           onLook={onLook}
           onLog={mayTrain ? (event, nth) => void log(event, nth) : null}
+        />
+      ) : null}
+      {view && file.looking.part ? (
+        <JudgePart
+          setUp={setUp}
+          judging={file.judging}
+          looking={file.looking}
+          part={file.looking.part}
+          startedAt={view.startedAt}
         />
       ) : null}
       {view && mayKeep ? <AddFlight view={view} /> : null}
@@ -173,6 +193,7 @@ export function FlightFileScreen() {
   const file = useFlightFile();
   const { understood } = file;
   const [looked, look] = useState<number | null>(null);
+  const setUp = useSetUp();
   const pick = () => pickFile(ACCEPTED, file.read);
   const drop = (event: DragEvent) => {
     event.preventDefault();
@@ -191,7 +212,14 @@ export function FlightFileScreen() {
         up="/flights"
         aside={
           understood ? (
-            <Found key={file.name} file={file} understood={understood} looked={looked} onLook={look} />
+            <Found
+              key={file.name}
+              file={file}
+              understood={understood}
+              looked={looked}
+              setUp={setUp}
+              onLook={look}
+            />
           ) : undefined
         }
         foot={
@@ -215,7 +243,7 @@ export function FlightFileScreen() {
             {file.bad}
           </Note>
         ) : null}
-        {understood ? <Seen file={file} understood={understood} looked={looked} /> : null}
+        {understood ? <Seen file={file} understood={understood} looked={looked} setUp={setUp} /> : null}
       </Screen>
     </div>
   );

@@ -1,4 +1,5 @@
 import type { FlightView } from '@skelby/core/recorded-flight/flight-view';
+import type { Placement } from '@skelby/core/recorded-flight/reps/placement';
 import type { ShownAgain } from '@skelby/core/recorded-flight/shown-again';
 import type { Stretch } from '@skelby/core/recorded-flight/stretch';
 import { lineAt } from '@skelby/core/assessment/replay';
@@ -17,7 +18,8 @@ import { Words } from '../../shared/ui/Words';
 import { clockOf } from './event-copy';
 import { FlightLanes } from './FlightLanes';
 import { FlightPicture } from './FlightPicture';
-import type { Looking } from './use-flight-file';
+import type { Looking } from './use-answers';
+import { linesOf, type SetUpChoice } from './use-set-up';
 import { type Moment, PACES, useMoment } from './use-moment';
 
 const EMPTY: SimulatedScene = { solids: [], wind: STILL };
@@ -96,10 +98,14 @@ function InTheField({ shown, path, t }: InFieldProps) {
   );
 }
 
+/** Where it was, as drawn. */
+const nearestTo = ({ path }: Stretch, t: number) =>
+  path.reduce((best, each) => (Math.abs(each.t - t) < Math.abs(best.t - t) ? each : best));
+
 /** Where it is at the moment, in figures. */
 function MomentFigures({ part, t }: { readonly part: Stretch; readonly t: number }) {
   const { say, sayM } = useUnits();
-  const point = part.path.reduce((best, each) => (Math.abs(each.t - t) < Math.abs(best.t - t) ? each : best));
+  const point = nearestTo(part, t);
   const tenth = (value: number) => Math.round(value * 10) / 10;
   return (
     <Words as="figure">
@@ -124,6 +130,9 @@ interface LookedProps {
   readonly view: FlightView;
   readonly part: Stretch;
   readonly looked: number | null;
+  readonly setUp: SetUpChoice;
+  /** Where the drill was put that it is judged as; null: nowhere. */
+  readonly judgedAt: Placement | null;
 }
 
 function LookButtons({
@@ -131,7 +140,7 @@ function LookButtons({
   view,
   part,
   moment,
-}: Omit<LookedProps, 'looked'> & { readonly moment: Moment }) {
+}: Pick<LookedProps, 'looking' | 'view' | 'part'> & { readonly moment: Moment }) {
   const { fromS, toS } = part;
   const long = toS - fromS;
   const nearer = () => {
@@ -172,18 +181,38 @@ function LookButtons({
 }
 
 /** A flight to look through: drawn, over time, played, and stood before. */
-export function FlightLooked({ looking, view, part, looked }: LookedProps) {
+export function FlightLooked({ looking, view, part, looked, setUp, judgedAt }: LookedProps) {
   const { fromS, toS } = part;
   const moment = useMoment(fromS, toS);
   const { goTo } = moment;
   const { events } = view;
+  const { drillId, side, placement } = setUp;
+  const lines = useMemo(
+    () => linesOf({ drillId, side }, placement ?? judgedAt),
+    [drillId, side, placement, judgedAt],
+  );
   useEffect(() => {
     const event = looked === null ? undefined : events[looked];
     if (event) goTo(event.atS);
   }, [looked, events, goTo]);
   return (
     <View style={{ gap: 10 }}>
-      <FlightPicture path={part.path} events={events} looked={looked} t={moment.t} />
+      <FlightPicture
+        path={part.path}
+        events={events}
+        looked={looked}
+        t={moment.t}
+        setUp={lines}
+        pilot={setUp.places.pilot ?? judgedAt}
+        onPlace={setUp.wanted ? setUp.place : null}
+      />
+      {setUp.wanted ? (
+        <Button
+          icon="map-pin"
+          label={`Here: where it was at ${clockOf(moment.t)}`}
+          onPress={() => setUp.place(nearestTo(part, moment.t))}
+        />
+      ) : null}
       <MomentFigures part={part} t={moment.t} />
       <MomentSlider begin={fromS} end={toS} t={moment.t} onMove={goTo} />
       <FlightLanes

@@ -1,5 +1,6 @@
 import { eventName } from '@skelby/copy/recorded-flight';
 import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
+import type { FieldPlace } from '@skelby/core/recorded-flight/reps/placement';
 import type { DrawnPoint } from '@skelby/core/recorded-flight/stretch';
 import { unbroken } from '@skelby/core/recorded-flight/unbroken';
 import { Fragment, memo, useMemo } from 'react';
@@ -26,6 +27,8 @@ interface PictureScale {
   readonly toX: (value: number) => number;
   readonly toY: (value: number) => number;
   readonly pxPerM: number;
+  /** The place of a point of the picture. */
+  readonly back: (x: number, y: number) => FieldPlace;
 }
 
 const endsOf = (values: readonly number[]): readonly [number, number] => [
@@ -46,6 +49,7 @@ function scaleOf(across: readonly number[], up: readonly number[], height: numbe
     pxPerM,
     toX: (value) => WIDTH / 2 + (value - middle) * pxPerM,
     toY: (value) => height - ROOM - (value - y1) * pxPerM,
+    back: (x, y) => ({ x: middle + (x - WIDTH / 2) / pxPerM, y: y1 + (height - ROOM - y) / pxPerM }),
   };
 }
 
@@ -165,19 +169,40 @@ const fromSide = ({ x, y, z }: DrawnPoint) => [Math.hypot(x, y), z ?? 0] as cons
 interface PictureProps extends PathProps {
   /** The moment that is looked at, s. */
   readonly t: number;
+  /** Where a drill is set up, as lines over the ground. */
+  readonly setUp: readonly (readonly FieldPlace[])[];
+  /** Where the pilot stood in it; null: where it took off. */
+  readonly pilot: FieldPlace | null;
+  /** A place on the plan is wanted; null: none is. */
+  readonly onPlace: ((place: FieldPlace) => void) | null;
+}
+
+/** The way of a drill as it lies in the field. */
+function SetUp({ lines, scale }: { readonly lines: PictureProps['setUp']; readonly scale: PictureScale }) {
+  const theme = useTheme();
+  return lines.map((line, i) => (
+    <Polyline
+      key={i}
+      points={line.map(({ x, y }) => `${scale.toX(x)},${scale.toY(y)}`).join(' ')}
+      fill="none"
+      stroke={theme.accent}
+      strokeWidth={2.5}
+      strokeDasharray="7 5"
+    />
+  ));
 }
 
 /** From above, north up the picture, and from the side as far as heights were recorded. */
-export function FlightPicture({ path, events, looked, t }: PictureProps) {
+export function FlightPicture({ path, events, looked, t, setUp, pilot, onPlace }: PictureProps) {
   const { sayM } = useUnits();
   const plan = useMemo(
     () =>
       scaleOf(
-        path.map(({ x }) => x),
-        path.map(({ y }) => y),
+        [...path, ...setUp.flat()].map(({ x }) => x),
+        [...path, ...setUp.flat()].map(({ y }) => y),
         PLAN_HEIGHT,
       ),
-    [path],
+    [path, setUp],
   );
   const side = useMemo(
     () =>
@@ -194,18 +219,28 @@ export function FlightPicture({ path, events, looked, t }: PictureProps) {
   const drawn = { path, events, looked };
   return (
     <View style={{ gap: 4 }}>
-      <PictureFrame
-        height={PLAN_HEIGHT}
-        says={`The flight from above, as far as ${sayM(farthestM)} from where it began.${said(events)}`}
+      <div
+        onClick={(event) => {
+          const { left, width, top } = event.currentTarget.getBoundingClientRect();
+          const px = WIDTH / width;
+          onPlace?.(plan.back((event.clientX - left) * px, (event.clientY - top) * px));
+        }}
+        style={{ maxWidth: 560, ...(onPlace ? { cursor: 'crosshair' } : {}) }}
       >
-        <PilotFigure x={plan.toX(0)} y={plan.toY(0)} />
-        <Drawn {...drawn} scale={plan} at={fromAbove} />
-        <Here point={here} scale={plan} at={fromAbove} />
-        <Label x={8} y={16} soft>
-          From above, north up; thicker is faster
-        </Label>
-        <ScaleBar x={12} y={PLAN_HEIGHT - 8} pxPerM={plan.pxPerM} say={sayM} />
-      </PictureFrame>
+        <PictureFrame
+          height={PLAN_HEIGHT}
+          says={`The flight from above, as far as ${sayM(farthestM)} from where it began.${said(events)}`}
+        >
+          <PilotFigure x={plan.toX(pilot?.x ?? 0)} y={plan.toY(pilot?.y ?? 0)} />
+          <SetUp lines={setUp} scale={plan} />
+          <Drawn {...drawn} scale={plan} at={fromAbove} />
+          <Here point={here} scale={plan} at={fromAbove} />
+          <Label x={8} y={16} soft>
+            From above, north up; thicker is faster
+          </Label>
+          <ScaleBar x={12} y={PLAN_HEIGHT - 8} pxPerM={plan.pxPerM} say={sayM} />
+        </PictureFrame>
+      </div>
       {Number.isFinite(highestM) ? (
         <PictureFrame
           height={SIDE_HEIGHT}

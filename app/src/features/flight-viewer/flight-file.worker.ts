@@ -1,3 +1,9 @@
+import { exerciseOf } from '@skelby/core/assessment/exercises';
+import type { Side } from '@skelby/core/drills/drill';
+import type { DrillId } from '@skelby/core/drills/drills';
+import { type FieldReps, judgeReps } from '@skelby/core/recorded-flight/reps/judge-reps';
+import type { Placement } from '@skelby/core/recorded-flight/reps/placement';
+import { craftModel } from '@skelby/core/simulator/craft-model';
 import { said } from '@skelby/copy/say';
 import type { Evidence } from '@skelby/core/evidence/evidence';
 import { evidenceAt } from '@skelby/core/recorded-flight/evidence-at';
@@ -22,6 +28,15 @@ export type ToViewer =
   | { readonly do: 'evidence'; readonly event: number }
   /** A part of it, nearer. */
   | { readonly do: 'part'; readonly fromS: number; readonly toS: number }
+  /** The reps of a drill in a part of it. */
+  | {
+      readonly do: 'judge';
+      readonly fromS: number;
+      readonly toS: number;
+      readonly drillId: DrillId;
+      readonly side: Side | null;
+      readonly placement: Placement | null;
+    }
   /** A part of it, to stand before. */
   | { readonly do: 'show'; readonly fromS: number; readonly toS: number }
   | { readonly do: 'write'; readonly as: OutKind };
@@ -49,6 +64,7 @@ export type FromViewer =
   | { readonly is: 'evidence'; readonly event: number; readonly evidence: Evidence }
   | { readonly is: 'part'; readonly part: Stretch }
   | { readonly is: 'shown'; readonly shown: ShownAgain | null }
+  | { readonly is: 'judged'; readonly judged: FieldReps | null }
   | { readonly is: 'written'; readonly as: OutKind; readonly text: string | null }
   | { readonly is: 'bad'; readonly message: string };
 
@@ -114,6 +130,12 @@ async function answer(asked: ToViewer): Promise<FromViewer> {
       return { is: 'written', as: asked.as, text: writtenOut(now!.flight!, now!.view!.events, asked.as) };
     case 'part':
       return { is: 'part', part: stretchOf(now!.flight!, asked.fromS, asked.toS) };
+    case 'judge': {
+      const course = exerciseOf(asked.drillId, asked.side)!;
+      const craft = craftModel(craftFacts(USUAL_CRAFT));
+      const { placement } = asked;
+      return { is: 'judged', judged: judgeReps(now!.flight!, asked, { course, craft, placement }) };
+    }
     case 'show':
       return { is: 'shown', shown: shownAgain(now!.flight!, asked.fromS, asked.toS) };
     case 'evidence': {

@@ -3,7 +3,7 @@ import { isFirstEdition, testsADayOf } from '@skelby/core/clearance/clearing-rul
 import type { WhyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { WeaknessPage } from '@skelby/core/pages/pages';
 import { drillOf, isFlown } from '@skelby/core/drills/drills';
-import { useLocalSearchParams } from 'expo-router';
+import { type Href, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useWeakness } from '../../offline/overlay/weakness-queries';
@@ -28,7 +28,7 @@ import { Button, LinkButton } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { Screen, useIsWide } from '../../shared/ui/Screen';
-import { SimulatorLink } from '../../shared/ui/SimulatorLink';
+import { isFlownHere, SimulatorLink } from '../../shared/ui/SimulatorLink';
 import { VerdictFoot } from '../../shared/ui/Verdicts';
 import { Words } from '../../shared/ui/Words';
 import { HowFlown } from './HowFlown';
@@ -36,7 +36,7 @@ import { LastRep } from './LastRep';
 import { Practising } from './Practising';
 import type { Settings } from './settings';
 import { DrillStanding } from './Standing';
-import { type Counting, levelOf, useCounter } from './use-counter';
+import { type Counting, levelOf, NOTHING_MEASURED, useCounter } from './use-counter';
 
 const NOT_COUNTED: Readonly<Record<WhyNotCounted, string>> = {
   'with-hold': 'With hold on it shows the drill as it is usually flown; the chart moves with hold off only.',
@@ -173,6 +173,33 @@ function CountingFoot({ page, counting, onHow }: PartProps & { readonly onHow: (
   );
 }
 
+/** What a recorded flight says of the next rep, or the way to ask one. */
+function FromFlight({ page, counting: { drill, settings, change } }: PartProps) {
+  const { flightSays, side } = settings;
+  if (flightSays)
+    return (
+      <Note icon="activity" heading="What the flight says">
+        <Words>{flightSays}</Words>
+        <Words as="soft">Count it as you see it: the rep says that it was measured.</Words>
+        <Button kind="quiet" icon="x" label="Leave the flight out" onPress={() => change(NOTHING_MEASURED)} />
+      </Note>
+    );
+  if (!isFlownHere(drill) || settings.flownOn !== 'craft') return null;
+  const asked = new URLSearchParams({
+    weakness: page.weakness.id,
+    drill: drill.id,
+    ...(side ? { side } : {}),
+  });
+  return (
+    <LinkButton
+      kind="quiet"
+      icon="activity"
+      label="Judge it from a flight file"
+      href={`/flights/file?${asked.toString()}` as Href}
+    />
+  );
+}
+
 function CountingBody({ page, counting }: PartProps) {
   const { drill, settings, next } = counting;
   const wide = useIsWide();
@@ -186,6 +213,7 @@ function CountingBody({ page, counting }: PartProps) {
       ) : null}
       <DrillStanding settings={settings} clearance={counting.clearance} page={page} />
       <Values counting={counting} />
+      <FromFlight page={page} counting={counting} />
       {settings.pack > 2 ? (
         <Words as="soft">{`${plural(settings.pack, 'pack')}: short and often teaches more. A break?`}</Words>
       ) : null}

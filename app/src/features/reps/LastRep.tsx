@@ -33,6 +33,7 @@ export function LastRep({
     drillOf(last.drillId).name,
     last.side ? SIDE_WORDS[last.side].toLowerCase() : null,
     measuredWords(last.drillId, last.measure, units),
+    last.judgedBy === 'flight' ? 'by the flight' : null,
   ];
   const words = `${last.met ? 'Met' : 'Missed'}: ${what.filter(Boolean).join(', ')}`;
   if (!asking)

@@ -30,6 +30,8 @@ export interface Settings {
   readonly soonAt?: string | null;
   /** What was measured of the attempt that comes next; absent in what an older version kept. */
   readonly measure?: number | null;
+  /** What a recorded flight says of it; null or absent: none was judged. */
+  readonly flightSays?: string | null;
   /** Width of the opening in spans, and stage of the drill, where it has them. */
   readonly widthSpans?: number | null;
   /** From the pilot, m. */

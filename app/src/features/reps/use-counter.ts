@@ -14,9 +14,11 @@ import { atLevel } from '@skelby/copy/levels';
 import type { Level } from '@skelby/core/vocabulary/training';
 import { type DrillId } from '@skelby/core/drills/drills';
 import type { RecordedRep, WeaknessPage } from '@skelby/core/pages/pages';
+import { useEffect, useRef } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useWorkedOut } from '../../offline/overlay/weakness-queries';
 import { type Announced, useAnnounced } from '../../offline/ui/Announce';
+import { takeMeasuredRep } from '../../shared/storage/measured-rep';
 import { todayHere } from '../../shared/copy/dates';
 import { purposesFor } from './HowFlown';
 import { forDrill, nextUp, type NextUp, type Settings, sideAfter, useSettings } from './settings';
@@ -73,8 +75,11 @@ function allowedPurpose(settings: Settings, clearance: Clearance, next: NextStep
   return purposes.includes(settings.purpose) ? settings.purpose : purposes[0]!;
 }
 
+/** Of the attempt that comes next. */
+export const NOTHING_MEASURED = { measure: null, flightSays: null } as const;
+
 /** What every counting begins with. */
-const FRESH = { pilotRelative: false, pack: 1, missedAt: null, soonAt: null, measure: null } as const;
+const FRESH = { pilotRelative: false, pack: 1, missedAt: null, soonAt: null, ...NOTHING_MEASURED } as const;
 
 /** Tests and checks are flown at the standard. */
 export const levelOf = ({ purpose, level }: Settings): Level => (purpose === 'practice' ? (level ?? 0) : 0);
@@ -95,7 +100,18 @@ function repOf(
   verdict: Verdict,
   { drillVersion, drawn, testSetId }: Around,
 ): RepFields {
-  const { drillId, purpose, side, band, flownOn, mode, pilotRelative, pack, measure = null } = flown;
+  const {
+    drillId,
+    purpose,
+    side,
+    band,
+    flownOn,
+    mode,
+    pilotRelative,
+    pack,
+    measure = null,
+    flightSays,
+  } = flown;
   const { widthSpans = null, distanceM = null, stage = null } = flown;
   return newRep({
     ...verdict,
@@ -109,6 +125,7 @@ function repOf(
     pilotRelative,
     pack,
     measure,
+    judgedBy: flightSays ? 'flight' : null,
     caseId: drawn?.id ?? null,
     testSetId,
     level: levelOf(flown),
@@ -141,6 +158,18 @@ function nextAfter(
 /** The check that is flown: on watch, or for the signature. */
 const checkIn = ({ watch, check }: Clearance) => watch?.next ?? check;
 
+/** A rep that a recorded flight shows comes with what was measured of it; whoever counts decides. */
+function useMeasuredRep(weaknessId: string, change: (part: Partial<Settings>) => void) {
+  const changing = useRef(change);
+  changing.current = change;
+  useEffect(() => {
+    const rep = takeMeasuredRep(weaknessId);
+    if (!rep) return;
+    const { says: flightSays, ...others } = rep;
+    changing.current({ ...others, flownOn: 'craft', flightSays });
+  }, [weaknessId]);
+}
+
 /** Counting the reps of one weakness. @param wanted a drill asked for by its link */
 export function useCounter(page: WeaknessPage, wanted: string | undefined): Counting {
   const { drillOf, versionInForce } = useDrills();
@@ -151,6 +180,7 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
     () => begun(page, firstDrill(drillIds, clearance, next, wanted), clearance, next),
     wanted,
   );
+  useMeasuredRep(page.weakness.id, change);
   const flown = { ...settings, purpose: allowedPurpose(settings, clearance, next) };
   const { drillId, purpose, side } = flown;
   const drill = drillOf(drillId);
@@ -167,7 +197,7 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
     drawn,
     settings: flown,
     change,
-    pickDrill: (id) => change({ ...forDrill(id, page, clearance, next), measure: null }),
+    pickDrill: (id) => change({ ...forDrill(id, page, clearance, next), ...NOTHING_MEASURED }),
     lastAt: lastFlownAt(reps),
     record: (met, missReason, flownAt) => {
       const rep = repOf(
@@ -180,7 +210,7 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
       change({
         missedAt: null,
         soonAt: null,
-        measure: null,
+        ...NOTHING_MEASURED,
         day: todayHere(),
         ...(purpose === 'check' ? { side: sideAfter(drillId, side, checkIn(clearance)) } : {}),
       });
@@ -192,7 +222,7 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
     upNext: clearance.watch ? null : nextUp(flown, clearance),
     goOn: ({ drillId: to, side: toSide }) =>
       change({
-        ...(to === drillId ? {} : { ...forDrill(to, page, clearance, next), purpose, measure: null }),
+        ...(to === drillId ? {} : { ...forDrill(to, page, clearance, next), purpose, ...NOTHING_MEASURED }),
         side: toSide,
       }),
     afterWarmUp: nextAfter(drillId, drillIds, clearance, drillOf),

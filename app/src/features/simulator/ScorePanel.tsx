@@ -1,28 +1,11 @@
-import { percent } from '@skelby/core/vocabulary/percent';
 import { MEASURES } from '@skelby/core/assessment/measures/measures';
 import type { Score, ScoredValue } from '@skelby/core/assessment/score';
 import { View } from 'react-native';
-import { useUnits } from '../../shared/api/use-units';
+import { useSayMeasure } from '../../shared/copy/measure-words';
 import { Note } from '../../shared/ui/Note';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Words } from '../../shared/ui/Words';
 import { CHANGES, OTHER_CHANGES } from './measure-copy';
-
-const round = (value: number, digits: number): number => Math.round(value * 10 ** digits) / 10 ** digits;
-
-/** A measured value in the school's units. */
-function useSayMeasure() {
-  const { say } = useUnits();
-  return ({ of }: Pick<ScoredValue, 'of'>, value: number): string => {
-    const { unit } = MEASURES[of];
-    if (unit === 'm' || unit === 'm/s') return say(round(value, 2), unit);
-    if (unit === '%') return percent(value);
-    if (unit === '°') return `${Math.round(value)}°`;
-    if (unit === 's') return `${round(value, 1)} s`;
-    if (unit === 'yes') return value >= 1 ? 'yes' : 'no';
-    return `${round(value, 2)}`;
-  };
-}
 
 /** What to do otherwise, in one sentence; null when it was met. */
 function changeFor({ wrong }: Pick<Score, 'wrong'>): string | null {

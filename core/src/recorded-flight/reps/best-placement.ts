@@ -11,7 +11,8 @@ const [TURN_DEG, KEPT] = [15, 6];
 const FIRST_STEP = [2, 2, 10] as const;
 const LAST_STEP_M = 0.05;
 
-function onPath(path: Path): readonly FieldPlace[] {
+/** Places along the way of a part of a drill. */
+export function placesAlong(path: Path): readonly FieldPlace[] {
   if (path.is === 'point') return [{ x: path.at[0], y: path.at[1] }];
   if (path.is === 'segment') {
     const { from, to } = path;
@@ -78,7 +79,7 @@ export function bestPlacements(log: FlightLog, { stages }: Pick<Exercise, 'stage
   const flown: FieldPlace[] = [];
   for (let i = 0; i < log.length; i += every) flown.push({ x: log.columns.x[i]!, y: log.columns.y[i]! });
   if (flown.length === 0) return [];
-  const way = stages.flatMap(({ path }) => onPath(path));
+  const way = stages.flatMap(({ path }) => placesAlong(path));
   const [here, there] = [middleOf(flown), middleOf(way)];
   const of = (placement: Placement) => misfit(flown, way, placement);
   const begun = Array.from({ length: 360 / TURN_DEG }, (_, i) => {

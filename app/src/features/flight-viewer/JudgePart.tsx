@@ -1,0 +1,218 @@
+import { MEASURES } from '@skelby/core/assessment/measures/measures';
+import { drillOf } from '@skelby/core/drills/drills';
+import type { FieldDoubt, FieldRep, FieldValue } from '@skelby/core/recorded-flight/reps/judge-reps';
+import type { Stretch } from '@skelby/core/recorded-flight/stretch';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useDrills } from '../../shared/api/use-drills';
+import { plural, SIDE_WORDS } from '../../shared/copy/copy';
+import { dayHere, sayDay, todayHere } from '../../shared/copy/dates';
+import { useSayMeasure } from '../../shared/copy/measure-words';
+import { Choice, LongChoice } from '../../shared/forms/Choice';
+import { passMeasuredRep } from '../../shared/storage/measured-rep';
+import { Button, ButtonRow } from '../../shared/ui/Button';
+import { Note } from '../../shared/ui/Note';
+import { Row, Rows } from '../../shared/ui/Rows';
+import { Part } from '../../shared/ui/Screen';
+import { Words } from '../../shared/ui/Words';
+import { clockOf } from './event-copy';
+import type { Judging, Looking } from './use-answers';
+import { FIELD_DRILLS, type SetUpChoice } from './use-set-up';
+
+const VERDICTS = { met: 'Met', missed: 'Missed', 'cannot-tell': 'Cannot tell' } as const;
+const SAYS = { ok: '✓', not: '✗', 'cannot-tell': '?' } as const;
+
+const labels = (rep: FieldRep): string =>
+  rep.unmeasured.map((of) => MEASURES[of].label.toLowerCase()).join(', ');
+
+const DOUBTS: Readonly<Record<FieldDoubt, (rep: FieldRep) => string>> = {
+  'within-doubt': () => 'Within its ± it was either: judge it by eye.',
+  'not-recorded': (rep) => `Not recorded: ${labels(rep)}. Judge that by eye.`,
+  'cut-short': () => 'The part ends before the drill does: mark a longer one.',
+  'marks-fitted': () =>
+    'The marks were put where they fit best: mark where the pilot stood, and what lay straight ahead.',
+};
+
+const saysOf = (rep: FieldRep): string =>
+  `${VERDICTS[rep.verdict]}.${rep.doubt ? ` ${DOUBTS[rep.doubt](rep)}` : ''}`;
+
+function ValueRow({ value }: { readonly value: FieldValue }) {
+  const say = useSayMeasure();
+  const { label, unit } = MEASURES[value.of];
+  const isYesOrNo = unit === 'yes';
+  return (
+    <Row
+      title={`${SAYS[value.says]} ${label}: ${say(value, value.value)}${isYesOrNo ? '' : ` ± ${say(value, value.plusMinus)}`}`}
+      under={isYesOrNo ? undefined : `${value.isLeast ? 'At least' : 'At most'} ${say(value, value.limit)}`}
+    />
+  );
+}
+
+interface RepProps {
+  readonly rep: FieldRep;
+  readonly nth: number;
+  readonly onSee: () => void;
+  /** Null: opened from no weakness, or flown on another day. */
+  readonly onCount: ((says: string) => void) | null;
+}
+
+function RepPart({ rep, nth, onSee, onCount }: RepProps) {
+  return (
+    <View style={{ gap: 8 }}>
+      <Note
+        icon={rep.verdict === 'met' ? 'check-circle' : rep.verdict === 'missed' ? 'x-circle' : 'help-circle'}
+        heading={`${nth + 1}. ${clockOf(rep.fromS)} to ${clockOf(rep.toS)}: ${VERDICTS[rep.verdict].toLowerCase()}`}
+      >
+        {rep.doubt ? DOUBTS[rep.doubt](rep) : null}
+      </Note>
+      <Rows>
+        {rep.values.map((value) => (
+          <ValueRow key={`${value.of} ${value.isLeast}`} value={value} />
+        ))}
+      </Rows>
+      <ButtonRow>
+        <Button icon="zoom-in" label="See it" onPress={onSee} />
+        {onCount ? (
+          <Button icon="arrow-right" label="Take it to the count" onPress={() => onCount(saysOf(rep))} />
+        ) : null}
+      </ButtonRow>
+    </View>
+  );
+}
+
+/** Where the pilot stood and looked: two places, each tapped on the plan or taken from where the craft is. */
+function Marks({ setUp }: { readonly setUp: SetUpChoice }) {
+  const { places, wanted, want, clear } = setUp;
+  const has = places.pilot !== undefined || places.ahead !== undefined;
+  return (
+    <>
+      <Words as="soft">
+        {setUp.placement
+          ? 'Set up where the dashed line is.'
+          : 'Nobody has marked where it was set up: what only fits is not called met.'}
+      </Words>
+      <ButtonRow>
+        <Button
+          icon="user"
+          label={places.pilot ? '✓ Where the pilot stood' : 'Where the pilot stood'}
+          onPress={() => want('pilot')}
+        />
+        <Button
+          icon="arrow-up"
+          label={places.ahead ? '✓ Straight ahead' : 'Straight ahead'}
+          onPress={() => want('ahead')}
+        />
+        {has ? <Button kind="quiet" icon="x" label="Take both marks out" onPress={clear} /> : null}
+      </ButtonRow>
+      {wanted ? (
+        <Words role="status">
+          {`${wanted === 'pilot' ? 'Where did the pilot stand?' : 'What lay straight ahead of the pilot?'} Tap it on the plan, or go to a moment and press “Here”.`}
+        </Words>
+      ) : null}
+    </>
+  );
+}
+
+interface JudgeProps {
+  readonly setUp: SetUpChoice;
+  readonly judging: Judging;
+  readonly looking: Looking;
+  readonly part: Stretch;
+  /** When it was flown, s since 1970; null: nobody knows. */
+  readonly startedAt: number | null;
+}
+
+/** To where reps are counted; null where that is not, with why. */
+function useCounting(setUp: SetUpChoice, startedAt: number | null) {
+  const router = useRouter();
+  const { weakness } = useLocalSearchParams<{ weakness?: string }>();
+  const day = startedAt === null ? todayHere() : dayHere(new Date(startedAt * 1000));
+  const { drillId, side } = setUp;
+  if (!weakness || !drillId) return { count: null, why: null };
+  if (day !== todayHere())
+    return { count: null, why: `Flown on ${sayDay(day)}: only today's reps are counted here.` };
+  const count = (rep: FieldRep) => (says: string) => {
+    const { recorded: measure, distanceM } = rep;
+    const rounded = distanceM === null ? null : Math.max(1, Math.round(distanceM));
+    passMeasuredRep(weakness, { drillId, side, says, measure, distanceM: rounded });
+    router.replace(`/weakness/${weakness}/reps?drill=${drillId}`);
+  };
+  return { count, why: null };
+}
+
+function Found({ setUp, judging: { judged }, looking, startedAt }: Omit<JudgeProps, 'part'>) {
+  const { count, why } = useCounting(setUp, startedAt);
+  if (!judged) return null;
+  const { reps } = judged;
+  return (
+    <>
+      <Words as="strong" role="status">
+        {reps.length === 0
+          ? 'No rep of it begins in this part: mark where it was set up, or a longer part.'
+          : `${plural(reps.length, 'rep')}: ${reps.filter(({ verdict }) => verdict === 'met').length} met, ${reps.filter(({ verdict }) => verdict === 'missed').length} missed.`}
+      </Words>
+      {why ? <Words as="soft">{why}</Words> : null}
+      {reps.map((rep, nth) => (
+        <RepPart
+          key={rep.fromS}
+          rep={rep}
+          nth={nth}
+          onSee={() => looking.look(rep.fromS, rep.toS)}
+          onCount={count && count(rep)}
+        />
+      ))}
+    </>
+  );
+}
+
+/** A part of a flight judged as a drill, by the standard that the simulator judges by. */
+export function JudgePart({ setUp, judging, looking, part, startedAt }: JudgeProps) {
+  const { drillOf: wordedOf } = useDrills();
+  const { drillId, side, placement } = setUp;
+  const [isPicking, setPicking] = useState(drillId === null);
+  const { fromS, toS } = part;
+  const sides = drillId ? drillOf(drillId).sides : [];
+  return (
+    <Part heading="Judge it as a drill">
+      {isPicking || drillId === null ? (
+        <LongChoice
+          label="Drill"
+          value={drillId}
+          onChange={(id) => {
+            setUp.pick(id);
+            judging.begin();
+            setPicking(false);
+          }}
+          options={FIELD_DRILLS.map((value) => ({ value, label: wordedOf(value).name }))}
+        />
+      ) : (
+        <ButtonRow>
+          <Words as="strong">{wordedOf(drillId).name}</Words>
+          <Button kind="quiet" label="Another drill" onPress={() => setPicking(true)} />
+        </ButtonRow>
+      )}
+      {drillId === null ? null : (
+        <>
+          {sides.length > 0 ? (
+            <Choice
+              label="Side"
+              value={side}
+              onChange={setUp.setSide}
+              options={sides.map((value) => ({ value, label: SIDE_WORDS[value] }))}
+            />
+          ) : null}
+          <Marks setUp={setUp} />
+          <Button
+            kind="solid"
+            icon="check-square"
+            label={judging.isJudging ? 'Judging …' : `Judge ${clockOf(fromS)} to ${clockOf(toS)}`}
+            disabled={judging.isJudging}
+            onPress={() => judging.judge({ fromS, toS, drillId, side, placement })}
+          />
+          <Found setUp={setUp} judging={judging} looking={looking} startedAt={startedAt} />
+        </>
+      )}
+    </Part>
+  );
+}

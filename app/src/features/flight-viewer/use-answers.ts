@@ -1,0 +1,72 @@
+import type { Evidence } from '@skelby/core/evidence/evidence';
+import type { FieldReps } from '@skelby/core/recorded-flight/reps/judge-reps';
+import type { ShownAgain } from '@skelby/core/recorded-flight/shown-again';
+import type { Stretch } from '@skelby/core/recorded-flight/stretch';
+import { useRef, useState } from 'react';
+import type { FromViewer, ToViewer } from './flight-file.worker';
+
+/** What the worker that holds the flight is asked, and what it answered. */
+
+/** The part of a flight that is looked at, and what can be stood before. */
+export function useLooking(tell: (what: ToViewer) => void) {
+  const [part, setPart] = useState<Stretch | null>(null);
+  const [shown, setShown] = useState<ShownAgain | null>(null);
+  return {
+    part,
+    /** null until it is asked for. */
+    shown,
+    begin: (whole: Stretch | null) => {
+      setPart(whole);
+      setShown(null);
+    },
+    told: (data: FromViewer & { readonly is: 'part' | 'shown' }) => {
+      if (data.is === 'part') setPart(data.part);
+      else setShown(data.shown);
+    },
+    look: (fromS: number, toS: number) => {
+      tell({ do: 'part', fromS, toS });
+      if (shown) tell({ do: 'show', fromS, toS });
+    },
+    show: (fromS: number, toS: number) => tell({ do: 'show', fromS, toS }),
+    hide: () => setShown(null),
+  };
+}
+export type Looking = ReturnType<typeof useLooking>;
+
+/** The reps of a drill that were found in it; null until they are asked for, or where nothing could be placed. */
+export function useJudging(tell: (what: ToViewer) => void) {
+  const [judged, setJudged] = useState<FieldReps | null>(null);
+  const [isJudging, setIsJudging] = useState(false);
+  return {
+    judged,
+    isJudging,
+    begin: () => {
+      setJudged(null);
+      setIsJudging(false);
+    },
+    told: (reps: FieldReps | null) => {
+      setJudged(reps);
+      setIsJudging(false);
+    },
+    judge: (what: Omit<ToViewer & { readonly do: 'judge' }, 'do'>) => {
+      setIsJudging(true);
+      tell({ do: 'judge', ...what });
+    },
+  };
+}
+export type Judging = ReturnType<typeof useJudging>;
+
+/** What the flight answers of a debrief, around one of its events. */
+export function useEvidence(tell: (what: ToViewer) => void) {
+  const asked = useRef<{ readonly event: number; readonly tell: (evidence: Evidence) => void } | null>(null);
+  return {
+    of: (event: number) =>
+      new Promise<Evidence>((resolve) => {
+        asked.current = { event, tell: resolve };
+        tell({ do: 'evidence', event });
+      }),
+    told: ({ event, evidence }: FromViewer & { readonly is: 'evidence' }) => {
+      if (asked.current?.event === event) asked.current.tell(evidence);
+    },
+  };
+}

@@ -1,0 +1,73 @@
+import { exerciseOf, MEASURED_DRILLS } from '@skelby/core/assessment/exercises';
+import { type Side, SIDES } from '@skelby/core/drills/drill';
+import { type DrillId, drillOf, isDrillId } from '@skelby/core/drills/drills';
+import { placesAlong } from '@skelby/core/recorded-flight/reps/best-placement';
+import { isJudgedInField } from '@skelby/core/recorded-flight/reps/judge-reps';
+import {
+  type FieldPlace,
+  inField,
+  type Placement,
+  placementFrom,
+} from '@skelby/core/recorded-flight/reps/placement';
+import { useLocalSearchParams } from 'expo-router';
+import { useMemo, useState } from 'react';
+
+/** Drills that a recorded flight can be judged as. */
+export const FIELD_DRILLS: readonly DrillId[] = MEASURED_DRILLS.filter((id) =>
+  isJudgedInField(exerciseOf(id, drillOf(id).sides[0] ?? null)!),
+);
+
+const isSide = (value: string | undefined): value is Side => SIDES.some((each) => each === value);
+
+/** A place that is wanted on the plan. */
+export type WantedPlace = 'pilot' | 'ahead';
+
+/** Which drill a flight is judged as, and where in the field it was set up. */
+export function useSetUp() {
+  const asked = useLocalSearchParams<{ drill?: string; side?: string }>();
+  const [drillId, setDrill] = useState<DrillId | null>(() =>
+    asked.drill && isDrillId(asked.drill) && FIELD_DRILLS.includes(asked.drill) ? asked.drill : null,
+  );
+  const [side, setSide] = useState<Side | null>(() => (isSide(asked.side) ? asked.side : null));
+  const [places, setPlaces] = useState<Partial<Record<WantedPlace, FieldPlace>>>({});
+  const [wanted, want] = useState<WantedPlace | null>(null);
+  const { pilot, ahead } = places;
+  const placement = useMemo(() => (pilot && ahead ? placementFrom(pilot, ahead) : null), [pilot, ahead]);
+  return {
+    drillId,
+    side,
+    pick: (id: DrillId) => {
+      setDrill(id);
+      const { sides } = drillOf(id);
+      setSide(sides.includes(side!) ? side : (sides[0] ?? null));
+    },
+    setSide,
+    places,
+    wanted,
+    want,
+    /** The wanted place is here. */
+    place: (at: FieldPlace) => {
+      if (wanted === null) return;
+      setPlaces({ ...places, [wanted]: at });
+      want(wanted === 'pilot' && !ahead ? 'ahead' : null);
+    },
+    clear: () => {
+      setPlaces({});
+      want(null);
+    },
+    /** By the two places that were marked; null: not both are. */
+    placement,
+  };
+}
+export type SetUpChoice = ReturnType<typeof useSetUp>;
+
+/** The way of a drill as it lies in the field; nothing where it is not known where that is. */
+export function linesOf(
+  { drillId, side }: Pick<SetUpChoice, 'drillId' | 'side'>,
+  placement: Placement | null,
+): readonly (readonly FieldPlace[])[] {
+  const course = drillId && placement ? exerciseOf(drillId, side) : null;
+  return course && placement
+    ? course.stages.map(({ path }) => placesAlong(path).map((at) => inField(placement, at)))
+    : [];
+}
