@@ -256,3 +256,44 @@ test('a part of a flight is judged as a drill between its marks, and taken to th
   // The next one is judged by eye again.
   await expect(page.getByText('What the flight says')).toBeHidden();
 });
+
+test('a day of files: read one after the other, asked once whose they are, and none added twice', async ({
+  trainer,
+  page,
+}) => {
+  const pilot = await trainer.addPilot('Runa Holt');
+  await page.goto('/flights/day');
+  const files = [0, 1, SWINGS].map((lesson) => ({
+    ...fileOf('scree-card', lesson),
+    name: `flight-${lesson}-${pilot}.csv`,
+  }));
+  const pick = async (some: typeof files) => {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: /^(Pick the files|More files)$/ }).click();
+    await (await chooser).setFiles(some);
+  };
+  const noise = { name: 'noise.csv', mimeType: 'text/csv', buffer: Buffer.from('one,two\nthree,four\n') };
+  await pick([...files, { ...files[0]!, name: 'copy.csv' }, noise]);
+  await expect(page.getByText('Not read: 1')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/no line of figures/)).toBeVisible();
+  const boxes = page.getByRole('checkbox', { name: /^✓ flight-/ });
+  const fresh = await boxes.count();
+  await page.getByLabel('Who flew: find by name').fill(pilot);
+  await page.getByRole('radio', { name: pilot }).click();
+  for (const label of ['Craft', 'Site']) {
+    const group = page.getByRole('radiogroup', { name: label });
+    if (await group.getByRole('radio', { checked: true }).isHidden())
+      await group.getByRole('radio').first().click();
+  }
+  await page.getByLabel('Wind', { exact: true }).fill('2');
+  if (fresh > 0) {
+    await page.getByRole('button', { name: new RegExp(`^Add ${fresh} flights? of`) }).click();
+    await trainer.sent();
+  }
+  await expect(page.getByText('Among what was flown: 4')).toBeVisible({ timeout: 30_000 });
+  // Picked again, on this phone or another, they are known.
+  await page.reload();
+  await pick(files);
+  await expect(page.getByText('Among what was flown: 3')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^Not yet among what was flown/)).toBeHidden();
+});

@@ -164,14 +164,16 @@ function FlightForm({
 }
 
 export function EditFlight() {
-  const { id, pilot, day, minutes } = useLocalSearchParams<{
+  const { id, pilot, day, minutes, as } = useLocalSearchParams<{
     id: string;
     pilot?: string;
     day?: string;
     minutes?: string;
+    /** The id of a recorded flight. */
+    as?: string;
   }>();
   const recorded = { ...(day ? { day } : {}), ...(minutes ? { minutes: Number(minutes) } : {}) };
-  const fresh = useRef(uuid());
+  const fresh = useRef(as ?? uuid());
   const roster = useRoster();
   const flights = useFlights();
   return (

@@ -43,6 +43,7 @@ export const RuleScreen = later(beyond, (all) => all.RuleScreen);
 export const HistoryScreen = later(beyond, (all) => all.HistoryScreen);
 export const PeopleScreen = later(beyond, (all) => all.PeopleScreen);
 export const OwnAccountScreen = later(beyond, (all) => all.OwnAccountScreen);
+export const FlightDayScreen = later(beyond, (all) => all.FlightDayScreen);
 export const FlightFileScreen = later(beyond, (all) => all.FlightFileScreen);
 export const HelpScreen = later(beyond, (all) => all.HelpScreen);
 export const JoinScreen = later(beyond, (all) => all.JoinScreen);

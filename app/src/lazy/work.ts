@@ -18,6 +18,7 @@ export { SignOffSheet } from '../features/weakness/SignOffSheet';
 export { WeaknessScreen } from '../features/weakness/WeaknessScreen';
 export { PeopleScreen } from '../features/people/PeopleScreen';
 export { OwnAccountScreen } from '../features/people/OwnAccountScreen';
+export { FlightDayScreen } from '../features/flight-viewer/FlightDayScreen';
 export { FlightFileScreen } from '../features/flight-viewer/FlightFileScreen';
 export { HelpScreen } from '../features/help/HelpScreen';
 export { JoinScreen } from '../features/people/JoinScreen';

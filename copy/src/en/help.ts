@@ -47,6 +47,13 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
     ],
     terms: ['occurrence', 'nearMiss'],
   },
+  '/flights/day': {
+    says: [
+      'Many files at once. Tick those that go together, say who flew them, with what and where, and add them; then the rest.',
+      'A flight that is there already, in whichever file, is not added twice.',
+    ],
+    terms: ['pack'],
+  },
   '/log': {
     says: [
       'People first, then one question a screen. Back goes one question back; what is begun is kept.',

@@ -1,4 +1,5 @@
 import { airborneIn } from './events/airborne';
+import { fingerprintOf } from './fingerprint';
 import { findEvents } from './events/find-events';
 import type { EventLimits, FlightEvent } from './events/flight-event';
 import type { RecordedField } from './mapping/fields';
@@ -8,6 +9,8 @@ import { type Stretch, stretchOf } from './stretch';
 /** What a page shows of a flight: drawn small, told in figures. */
 export interface FlightView {
   readonly lastsS: number;
+  /** What it is known again by. */
+  readonly fingerprint: string;
   /** Off the ground, s. */
   readonly airborneS: number;
   readonly hz: number;
@@ -43,6 +46,7 @@ export function viewOf(flight: SmoothFlight, limits?: EventLimits): FlightView {
   const { east, north, up } = axes;
   return {
     lastsS: t.at(-1)!,
+    fingerprint: fingerprintOf(recording),
     airborneS: airborneIn(flight).reduce((sum, each) => sum + each, 0) / flight.hz,
     hz: recording.hz,
     isOnEarth: recording.origin !== null,

@@ -4,6 +4,7 @@ import type { FlightView } from '@skelby/core/recorded-flight/flight-view';
 import { type Href, useLocalSearchParams, useRouter } from 'expo-router';
 import { type DragEvent, useState } from 'react';
 import { v7 as uuid } from 'uuid';
+import { useFlights } from '../../offline/overlay/record-queries';
 import { useMay } from '../../shared/api/use-may';
 import { useUnits } from '../../shared/api/use-units';
 import { plural } from '../../shared/copy/copy';
@@ -15,16 +16,17 @@ import { Note } from '../../shared/ui/Note';
 import { pickFile } from '../../shared/ui/pick-file';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
+import { ACCEPTED, minutesOf } from './accepted';
 import { ColumnList } from './ColumnList';
 import { clockOf } from './event-copy';
 import { FlightEvents } from './FlightEvents';
+import { flownIdOf } from './flown-id';
 import { FlightLooked } from './FlightLooked';
 import { JudgePart } from './JudgePart';
 import { type SetUpChoice, useSetUp } from './use-set-up';
 import { Recipes } from './Recipes';
 import { type Understood, useFlightFile } from './use-flight-file';
 
-const ACCEPTED = '.csv,.txt,.tsv,.gpx,.geojson,.json,.ulg,text/*,application/json,application/gpx+xml';
 const MS = 1000;
 const tenth = (value: number): number => Math.round(value * 10) / 10;
 
@@ -102,10 +104,14 @@ function Seen({ file, understood: { view, problem, leftOut }, looked, setUp }: S
   );
 }
 
-/** Into what was flown, with the day and the minutes that it tells. */
+/** Into what was flown, with the day and the minutes that it tells; once, whichever file it came in. */
 function AddFlight({ view }: { readonly view: FlightView }) {
   const { pilot } = useLocalSearchParams<{ pilot?: string }>();
-  const asked = new URLSearchParams({ minutes: String(Math.max(1, Math.round(view.airborneS / 60))) });
+  const { data: flown } = useFlights();
+  const flownId = flownIdOf(view.fingerprint);
+  if (flown?.some(({ id }) => id === flownId))
+    return <LinkButton icon="check" label="Among what was flown" href={`/flights/${flownId}`} />;
+  const asked = new URLSearchParams({ minutes: String(minutesOf(view.airborneS)), as: flownId });
   if (pilot) asked.set('pilot', pilot);
   if (view.startedAt !== null) asked.set('day', dayHere(new Date(view.startedAt * MS)));
   return (
@@ -222,6 +228,7 @@ export function FlightFileScreen() {
             />
           ) : undefined
         }
+        end={<LinkButton icon="layers" label="All of a day" href="/flights/day" />}
         foot={
           <Button
             kind="main"

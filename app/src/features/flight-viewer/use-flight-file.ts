@@ -15,7 +15,8 @@ const TYPES: Readonly<Record<OutKind, string>> = {
   geojson: 'application/geo+json',
 };
 
-const flightFileWorker = () =>
+/** Reads one file after the other, and works on the last. */
+export const flightFileWorker = () =>
   new Worker(new URL(require.unstable_resolveWorker('./flight-file.worker.ts'), window.location.href), {
     type: 'module',
   });

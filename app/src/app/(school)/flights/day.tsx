@@ -1,0 +1,1 @@
+export { FlightDayScreen as default } from '../../../lazy';

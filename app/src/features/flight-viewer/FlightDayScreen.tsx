@@ -1,0 +1,221 @@
+import { saveFlight } from '@skelby/core/commands/handles';
+import type { AnyHandle } from '@skelby/core/commands/command';
+import { eventName } from '@skelby/copy/recorded-flight';
+import type { Roster } from '@skelby/core/pages/pages';
+import { type DragEvent, useState } from 'react';
+import { entryOf } from '../../offline/outbox/commands';
+import { useFlights, useSave } from '../../offline/overlay/record-queries';
+import { useRoster } from '../../offline/overlay/use-roster';
+import { useUnits } from '../../shared/api/use-units';
+import { plural } from '../../shared/copy/copy';
+import { dayHere, sayDay, sayTime, todayHere } from '../../shared/copy/dates';
+import { LongChoice, ManyChoice } from '../../shared/forms/Choice';
+import { Stepper } from '../../shared/forms/Stepper';
+import { Button } from '../../shared/ui/Button';
+import { Loaded } from '../../shared/ui/Loaded';
+import { Note } from '../../shared/ui/Note';
+import { pickFiles } from '../../shared/ui/pick-file';
+import { Row, Rows } from '../../shared/ui/Rows';
+import { Part, Screen } from '../../shared/ui/Screen';
+import { Words } from '../../shared/ui/Words';
+import { ACCEPTED, minutesOf } from './accepted';
+import { type ReadFile, useFlightFiles } from './use-flight-files';
+
+const MS = 1000;
+/** As far as what was flown takes it. */
+const MOST_WIND_MPS = 30;
+type Flown = ReadFile & { readonly flownId: string; readonly view: NonNullable<ReadFile['view']> };
+
+const startOf = ({ view }: Flown): Date | null =>
+  view.startedAt === null ? null : new Date(view.startedAt * MS);
+
+/** What a file is, in a line. */
+function useSayFlown() {
+  const { sayM } = useUnits();
+  return (file: Flown): string => {
+    const start = startOf(file);
+    const { airborneS, farthestM, highestM, events } = file.view;
+    const told = events
+      .filter(({ is }) => is !== 'take-off' && is !== 'landing')
+      .map(({ is }) => eventName(is));
+    return [
+      start ? `${sayDay(dayHere(start))}, ${sayTime(start.toISOString())}` : 'day not written down: today',
+      `${minutesOf(airborneS)} min`,
+      `${sayM(Math.round(farthestM))} away`,
+      highestM === null ? null : `${sayM(Math.round(highestM))} high`,
+      ...told,
+    ]
+      .filter(Boolean)
+      .join(' · ');
+  };
+}
+
+/** Files by what can be done with them; one flight in two files is one. */
+function sorted(read: readonly ReadFile[], there: ReadonlySet<string>) {
+  const fresh = new Map<string, Flown>();
+  const again: ReadFile[] = [];
+  for (const file of read) {
+    if (file.flownId === null || file.view === null) continue;
+    if (there.has(file.flownId) || fresh.has(file.flownId)) again.push(file);
+    else fresh.set(file.flownId, file as Flown);
+  }
+  return { fresh: [...fresh.values()], again, bad: read.filter(({ problem }) => problem !== null) };
+}
+
+interface WhoseProps {
+  readonly roster: Roster;
+  readonly fresh: readonly Flown[];
+}
+
+/** Who flew which, with what and where: asked once for all that are ticked. */
+function Whose({ roster, fresh }: WhoseProps) {
+  const save = useSave();
+  const say = useSayFlown();
+  const { unit, from, to } = useUnits();
+  const only = <T extends { readonly id: string }>(all: readonly T[]) =>
+    all.length === 1 ? all[0]!.id : null;
+  const [left, setLeft] = useState<readonly string[]>([]);
+  const [pilotId, setPilot] = useState<string | null>(only(roster.pilots));
+  const [craftId, setCraft] = useState<string | null>(only(roster.craft));
+  const [siteId, setSite] = useState<string | null>(only(roster.sites));
+  const [windMps, setWind] = useState<number | null>(null);
+  const chosen = fresh.filter(({ flownId }) => !left.includes(flownId));
+  const pilot = roster.pilots.find(({ id }) => id === pilotId);
+  const add = async () => {
+    for (const { flownId, view } of chosen) {
+      const start = view.startedAt === null ? null : new Date(view.startedAt * MS);
+      const day = start ? dayHere(start) : todayHere();
+      const fields = { pilotId, craftId, siteId, windMps, day, packs: 1, minutes: minutesOf(view.airborneS) };
+      await save.mutateAsync(
+        entryOf<AnyHandle>(saveFlight, { id: flownId }, { basedOn: null, ...fields }, 'flight'),
+      );
+    }
+  };
+  const missing = [
+    pilotId ? null : 'who flew',
+    craftId ? null : 'the craft',
+    siteId ? null : 'the site',
+    windMps === null ? 'the wind' : null,
+  ].filter((each) => each !== null);
+  return (
+    <Part heading={`Not yet among what was flown: ${fresh.length}`}>
+      <ManyChoice
+        label="These go together"
+        values={chosen.map(({ flownId }) => flownId)}
+        onChange={(ids) => setLeft(fresh.map(({ flownId }) => flownId).filter((id) => !ids.includes(id)))}
+        options={fresh.map((file) => ({ value: file.flownId, label: `${file.name}: ${say(file)}` }))}
+      />
+      <LongChoice
+        label="Who flew"
+        value={pilotId}
+        onChange={setPilot}
+        options={roster.pilots.map(({ id, name }) => ({ value: id, label: name }))}
+        none="pilots"
+      />
+      <LongChoice
+        label="Craft"
+        value={craftId}
+        onChange={setCraft}
+        options={roster.craft.map(({ id, name }) => ({ value: id, label: name }))}
+        none="craft"
+      />
+      <LongChoice
+        label="Site"
+        value={siteId}
+        onChange={setSite}
+        options={roster.sites.map(({ id, name }) => ({ value: id, label: name }))}
+        none="sites"
+      />
+      <Stepper
+        label="Wind"
+        unit={unit('m/s')}
+        value={windMps === null ? null : from(windMps, 'm/s')}
+        step={1}
+        least={0}
+        most={from(MOST_WIND_MPS, 'm/s')}
+        onChange={(value) => setWind(value === null ? null : to(value, 'm/s'))}
+      />
+      {missing.length > 0 ? <Words as="soft">{`Still to say: ${missing.join(', ')}.`}</Words> : null}
+      {save.error ? <Words as="strong" role="alert">{`! ${save.error.message}`}</Words> : null}
+      <Button
+        kind="solid"
+        icon="plus"
+        label={`Add ${plural(chosen.length, 'flight')}${pilot ? ` of ${pilot.name}` : ''}`}
+        disabled={missing.length > 0 || chosen.length === 0 || save.isPending}
+        onPress={() => void add()}
+      />
+    </Part>
+  );
+}
+
+function Day({ roster, there }: { readonly roster: Roster; readonly there: ReadonlySet<string> }) {
+  const files = useFlightFiles();
+  const { fresh, again, bad } = sorted(files.read, there);
+  const drop = (event: DragEvent) => {
+    event.preventDefault();
+    files.add([...event.dataTransfer.files]);
+  };
+  return (
+    <div
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={drop}
+      style={{ display: 'flex', flex: 1, minHeight: 0 }}
+    >
+      <Screen
+        title="Flight files of a day"
+        up="/flights"
+        foot={
+          <Button
+            kind={fresh.length > 0 ? 'plain' : 'main'}
+            icon="upload"
+            label={files.read.length > 0 ? 'More files' : 'Pick the files'}
+            onPress={() => pickFiles(ACCEPTED, files.add)}
+          />
+        }
+      >
+        {files.read.length === 0 && files.leftToRead === 0 ? (
+          <Note icon="layers" heading="All of a day at once">
+            Pick or drop them: each is read on this phone, and one that is there already is not added twice.
+          </Note>
+        ) : null}
+        {files.leftToRead > 0 ? (
+          <Words role="status">{`Reading: ${plural(files.leftToRead, 'file')} to go …`}</Words>
+        ) : null}
+        {fresh.length > 0 ? <Whose roster={roster} fresh={fresh} /> : null}
+        {again.length > 0 ? (
+          <Part heading={`Among what was flown: ${again.length}`}>
+            <Rows>
+              {again.map(({ name }, i) => (
+                <Row key={`${name} ${i}`} title={name} />
+              ))}
+            </Rows>
+          </Part>
+        ) : null}
+        {bad.length > 0 ? (
+          <Part heading={`Not read: ${bad.length}`}>
+            <Rows>
+              {bad.map(({ name, problem }, i) => (
+                <Row key={`${name} ${i}`} title={name} under={problem ?? undefined} />
+              ))}
+            </Rows>
+          </Part>
+        ) : null}
+      </Screen>
+    </div>
+  );
+}
+
+/** Many files in one go: read, known again, and added to what was flown. */
+export function FlightDayScreen() {
+  const roster = useRoster();
+  const flights = useFlights();
+  return (
+    <Loaded query={roster} title="Flight files of a day" up="/flights">
+      {(data) => (
+        <Loaded query={flights} title="Flight files of a day" up="/flights">
+          {(flown) => <Day roster={data} there={new Set(flown.map(({ id }) => id))} />}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}
