@@ -42,6 +42,8 @@ const CONTENT_POLICY = {
     scriptSrc: SELF,
     styleSrc: ["'self'", "'unsafe-inline'"],
     imgSrc: ["'self'", 'data:'],
+    // A video is looked at from the phone that it is on, and never sent.
+    mediaSrc: ['blob:'],
     fontSrc: SELF,
     connectSrc: SELF,
     manifestSrc: SELF,

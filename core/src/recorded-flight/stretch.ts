@@ -7,7 +7,7 @@ export const LANES = ['speed', 'height', 'throttle', 'yaw', 'pitch', 'roll', 'ba
 export type LaneId = (typeof LANES)[number];
 
 /** One figure over time: the least and the most of it in each column of the picture; NaN where it was not recorded. */
-export interface Lane {
+export interface FlightLane {
   readonly is: LaneId;
   readonly least: Float32Array;
   readonly most: Float32Array;
@@ -38,7 +38,7 @@ export interface Stretch {
   readonly toS: number;
   /** A break where nothing was recorded. */
   readonly path: readonly DrawnPoint[];
-  readonly lanes: readonly Lane[];
+  readonly lanes: readonly FlightLane[];
   readonly modes: readonly ModeRun[];
 }
 
@@ -82,7 +82,7 @@ function readsOf({ axes, channels }: SmoothFlight, lane: LaneId): Reads | null {
   return values ? (i) => values[i]! : null;
 }
 
-function laneOf(flight: SmoothFlight, [from, to]: readonly [number, number], is: LaneId): Lane | null {
+function laneOf(flight: SmoothFlight, [from, to]: readonly [number, number], is: LaneId): FlightLane | null {
   const reads = readsOf(flight, is);
   if (!reads) return null;
   const columns = Math.min(COLUMNS, to - from);

@@ -8,7 +8,7 @@ import { useFlights, useSave } from '../../offline/overlay/record-queries';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { useUnits } from '../../shared/api/use-units';
 import { plural } from '../../shared/copy/copy';
-import { dayHere, sayDay, sayTime, todayHere } from '../../shared/copy/dates';
+import { dayHere, sayTime, todayHere } from '../../shared/copy/dates';
 import { LongChoice, ManyChoice } from '../../shared/forms/Choice';
 import { Stepper } from '../../shared/forms/Stepper';
 import { Button } from '../../shared/ui/Button';
@@ -18,7 +18,7 @@ import { pickFiles } from '../../shared/ui/pick-file';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
-import { ACCEPTED, minutesOf } from './accepted';
+import { ACCEPTED, flownMinutes } from './accepted';
 import { type ReadFile, useFlightFiles } from './use-flight-files';
 
 const MS = 1000;
@@ -39,8 +39,8 @@ function useSayFlown() {
       .filter(({ is }) => is !== 'take-off' && is !== 'landing')
       .map(({ is }) => eventName(is));
     return [
-      start ? `${sayDay(dayHere(start))}, ${sayTime(start.toISOString())}` : 'day not written down: today',
-      `${minutesOf(airborneS)} min`,
+      start ? sayTime(start.toISOString()) : 'day not written down: today',
+      `${flownMinutes(airborneS)} min`,
       `${sayM(Math.round(farthestM))} away`,
       highestM === null ? null : `${sayM(Math.round(highestM))} high`,
       ...told,
@@ -62,68 +62,57 @@ function sorted(read: readonly ReadFile[], there: ReadonlySet<string>) {
   return { fresh: [...fresh.values()], again, bad: read.filter(({ problem }) => problem !== null) };
 }
 
-interface WhoseProps {
-  readonly roster: Roster;
-  readonly fresh: readonly Flown[];
+/** With whom, what, where and in which wind; null: not said yet. */
+interface FlownWith {
+  readonly pilotId: string | null;
+  readonly craftId: string | null;
+  readonly siteId: string | null;
+  readonly windMps: number | null;
 }
 
-/** Who flew which, with what and where: asked once for all that are ticked. */
-function Whose({ roster, fresh }: WhoseProps) {
-  const save = useSave();
-  const say = useSayFlown();
+const unsaid = ({ pilotId, craftId, siteId, windMps }: FlownWith): readonly string[] => [
+  ...(pilotId ? [] : ['who flew']),
+  ...(craftId ? [] : ['the craft']),
+  ...(siteId ? [] : ['the site']),
+  ...(windMps === null ? ['the wind'] : []),
+];
+
+const named = (all: readonly { readonly id: string; readonly name: string }[]) =>
+  all.map(({ id, name }) => ({ value: id, label: name }));
+
+/** Asked once for all that go together. */
+function FlownWithChoices({
+  roster,
+  flown,
+  change,
+}: {
+  readonly roster: Roster;
+  readonly flown: FlownWith;
+  readonly change: (part: Partial<FlownWith>) => void;
+}) {
   const { unit, from, to } = useUnits();
-  const only = <T extends { readonly id: string }>(all: readonly T[]) =>
-    all.length === 1 ? all[0]!.id : null;
-  const [left, setLeft] = useState<readonly string[]>([]);
-  const [pilotId, setPilot] = useState<string | null>(only(roster.pilots));
-  const [craftId, setCraft] = useState<string | null>(only(roster.craft));
-  const [siteId, setSite] = useState<string | null>(only(roster.sites));
-  const [windMps, setWind] = useState<number | null>(null);
-  const chosen = fresh.filter(({ flownId }) => !left.includes(flownId));
-  const pilot = roster.pilots.find(({ id }) => id === pilotId);
-  const add = async () => {
-    for (const { flownId, view } of chosen) {
-      const start = view.startedAt === null ? null : new Date(view.startedAt * MS);
-      const day = start ? dayHere(start) : todayHere();
-      const fields = { pilotId, craftId, siteId, windMps, day, packs: 1, minutes: minutesOf(view.airborneS) };
-      await save.mutateAsync(
-        entryOf<AnyHandle>(saveFlight, { id: flownId }, { basedOn: null, ...fields }, 'flight'),
-      );
-    }
-  };
-  const missing = [
-    pilotId ? null : 'who flew',
-    craftId ? null : 'the craft',
-    siteId ? null : 'the site',
-    windMps === null ? 'the wind' : null,
-  ].filter((each) => each !== null);
+  const { pilotId, craftId, siteId, windMps } = flown;
   return (
-    <Part heading={`Not yet among what was flown: ${fresh.length}`}>
-      <ManyChoice
-        label="These go together"
-        values={chosen.map(({ flownId }) => flownId)}
-        onChange={(ids) => setLeft(fresh.map(({ flownId }) => flownId).filter((id) => !ids.includes(id)))}
-        options={fresh.map((file) => ({ value: file.flownId, label: `${file.name}: ${say(file)}` }))}
-      />
+    <>
       <LongChoice
         label="Who flew"
         value={pilotId}
-        onChange={setPilot}
-        options={roster.pilots.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(id) => change({ pilotId: id })}
+        options={named(roster.pilots)}
         none="pilots"
       />
       <LongChoice
         label="Craft"
         value={craftId}
-        onChange={setCraft}
-        options={roster.craft.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(id) => change({ craftId: id })}
+        options={named(roster.craft)}
         none="craft"
       />
       <LongChoice
         label="Site"
         value={siteId}
-        onChange={setSite}
-        options={roster.sites.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(id) => change({ siteId: id })}
+        options={named(roster.sites)}
         none="sites"
       />
       <Stepper
@@ -133,7 +122,49 @@ function Whose({ roster, fresh }: WhoseProps) {
         step={1}
         least={0}
         most={from(MOST_WIND_MPS, 'm/s')}
-        onChange={(value) => setWind(value === null ? null : to(value, 'm/s'))}
+        onChange={(value) => change({ windMps: value === null ? null : to(value, 'm/s') })}
+      />
+    </>
+  );
+}
+
+/** Who flew which, with what and where. */
+function Whose({ roster, fresh }: { readonly roster: Roster; readonly fresh: readonly Flown[] }) {
+  const save = useSave();
+  const say = useSayFlown();
+  const only = (all: readonly { readonly id: string }[]) => (all.length === 1 ? all[0]!.id : null);
+  const [left, setLeft] = useState<readonly string[]>([]);
+  const [flown, setFlown] = useState<FlownWith>({
+    pilotId: only(roster.pilots),
+    craftId: only(roster.craft),
+    siteId: only(roster.sites),
+    windMps: null,
+  });
+  const chosen = fresh.filter(({ flownId }) => !left.includes(flownId));
+  const pilot = roster.pilots.find(({ id }) => id === flown.pilotId);
+  const missing = unsaid(flown);
+  const add = async () => {
+    for (const file of chosen) {
+      const start = startOf(file);
+      const day = start ? dayHere(start) : todayHere();
+      const fields = { ...flown, day, packs: 1, minutes: flownMinutes(file.view.airborneS) };
+      await save.mutateAsync(
+        entryOf<AnyHandle>(saveFlight, { id: file.flownId }, { basedOn: null, ...fields }, 'flight'),
+      );
+    }
+  };
+  return (
+    <Part heading={`Not yet among what was flown: ${fresh.length}`}>
+      <ManyChoice
+        label="These go together"
+        values={chosen.map(({ flownId }) => flownId)}
+        onChange={(ids) => setLeft(fresh.map(({ flownId }) => flownId).filter((id) => !ids.includes(id)))}
+        options={fresh.map((file) => ({ value: file.flownId, label: `${file.name}: ${say(file)}` }))}
+      />
+      <FlownWithChoices
+        roster={roster}
+        flown={flown}
+        change={(part) => setFlown((last) => ({ ...last, ...part }))}
       />
       {missing.length > 0 ? <Words as="soft">{`Still to say: ${missing.join(', ')}.`}</Words> : null}
       {save.error ? <Words as="strong" role="alert">{`! ${save.error.message}`}</Words> : null}

@@ -16,14 +16,14 @@ import { Note } from '../../shared/ui/Note';
 import { pickFile } from '../../shared/ui/pick-file';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
-import { ACCEPTED, minutesOf } from './accepted';
+import { ACCEPTED, flownMinutes } from './accepted';
 import { ColumnList } from './ColumnList';
 import { clockOf } from './event-copy';
 import { FlightEvents } from './FlightEvents';
-import { flownIdOf } from './flown-id';
 import { FlightLooked } from './FlightLooked';
 import { JudgePart } from './JudgePart';
 import { type SetUpChoice, useSetUp } from './use-set-up';
+import { VideoPart } from './VideoPart';
 import { Recipes } from './Recipes';
 import { type Understood, useFlightFile } from './use-flight-file';
 
@@ -68,6 +68,25 @@ function useLogging(file: ReturnType<typeof useFlightFile>) {
   };
 }
 
+/** Makes an entry of what was seen in a video; null: whoever looks may not log. */
+function useLoggingNote() {
+  const router = useRouter();
+  const { pilot } = useLocalSearchParams<{ pilot?: string }>();
+  return useMay('train')
+    ? (note: string) => {
+        const now = new Date();
+        beginLog({
+          id: uuid(),
+          pilotId: pilot ?? null,
+          startedAt: now.toISOString(),
+          day: dayHere(now),
+          note,
+        });
+        router.push(pilot ? '/log/kind' : '/log/pilot');
+      }
+    : null;
+}
+
 interface SeenProps {
   readonly file: ReturnType<typeof useFlightFile>;
   readonly understood: Understood;
@@ -77,6 +96,8 @@ interface SeenProps {
 
 /** What it is, drawn, and as figures. */
 function Seen({ file, understood: { view, problem, leftOut }, looked, setUp }: SeenProps) {
+  const onLogNote = useLoggingNote();
+
   return (
     <>
       {problem ? (
@@ -96,6 +117,7 @@ function Seen({ file, understood: { view, problem, leftOut }, looked, setUp }: S
               looked={looked}
               setUp={setUp}
               judgedAt={file.judging.judged?.placement ?? null}
+              onLogNote={onLogNote}
             />
           ) : null}
         </>
@@ -105,13 +127,12 @@ function Seen({ file, understood: { view, problem, leftOut }, looked, setUp }: S
 }
 
 /** Into what was flown, with the day and the minutes that it tells; once, whichever file it came in. */
-function AddFlight({ view }: { readonly view: FlightView }) {
+function AddFlight({ view, flownId }: { readonly view: FlightView; readonly flownId: string }) {
   const { pilot } = useLocalSearchParams<{ pilot?: string }>();
   const { data: flown } = useFlights();
-  const flownId = flownIdOf(view.fingerprint);
   if (flown?.some(({ id }) => id === flownId))
     return <LinkButton icon="check" label="Among what was flown" href={`/flights/${flownId}`} />;
-  const asked = new URLSearchParams({ minutes: String(minutesOf(view.airborneS)), as: flownId });
+  const asked = new URLSearchParams({ minutes: String(flownMinutes(view.airborneS)), as: flownId });
   if (pilot) asked.set('pilot', pilot);
   if (view.startedAt !== null) asked.set('day', dayHere(new Date(view.startedAt * MS)));
   return (
@@ -171,7 +192,7 @@ function Found({
           startedAt={view.startedAt}
         />
       ) : null}
-      {view && mayKeep ? <AddFlight view={view} /> : null}
+      {view && understood.flownId && mayKeep ? <AddFlight view={view} flownId={understood.flownId} /> : null}
       {view ? <SaveAs view={view} write={file.write} /> : null}
       {kind === 'table' || kind === 'ulog' ? (
         <>
@@ -200,6 +221,7 @@ export function FlightFileScreen() {
   const { understood } = file;
   const [looked, look] = useState<number | null>(null);
   const setUp = useSetUp();
+  const onLogNote = useLoggingNote();
   const pick = () => pickFile(ACCEPTED, file.read);
   const drop = (event: DragEvent) => {
     event.preventDefault();
@@ -244,6 +266,7 @@ export function FlightFileScreen() {
             without signal too, and sent nowhere.
           </Note>
         ) : null}
+        {understood?.view ? null : <VideoPart flight={null} onLog={onLogNote} />}
         {file.isWorking ? <Words role="status">Reading …</Words> : null}
         {file.bad ? (
           <Note icon="alert-circle" heading="Not read" live>

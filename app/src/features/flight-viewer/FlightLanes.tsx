@@ -1,6 +1,6 @@
 import { eventName } from '@skelby/copy/recorded-flight';
 import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
-import type { Lane, LaneId, Stretch } from '@skelby/core/recorded-flight/stretch';
+import type { FlightLane, LaneId, Stretch } from '@skelby/core/recorded-flight/stretch';
 import { memo, type PointerEvent, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Line, Polygon, Rect } from 'react-native-svg';
@@ -25,7 +25,7 @@ const NAMES: Readonly<Record<LaneId, string>> = {
 const isStick = (is: LaneId): boolean => ['throttle', 'yaw', 'pitch', 'roll'].includes(is);
 
 /** What a lane spans: sticks and charge all of theirs, others what was flown. */
-function spanOf({ is, least, most }: Lane): readonly [low: number, high: number] {
+function spanOf({ is, least, most }: FlightLane): readonly [low: number, high: number] {
   if (isStick(is)) return [-1, 1];
   if (is === 'battery') return [0, 1];
   const known = (values: Float32Array) => [...values].filter(Number.isFinite);
@@ -33,14 +33,14 @@ function spanOf({ is, least, most }: Lane): readonly [low: number, high: number]
   return [low, Math.max(high, low + 1)];
 }
 
-const topWords = (lane: Lane, { say, sayM }: Speaking): string => {
+const topWords = (lane: FlightLane, { say, sayM }: Speaking): string => {
   const [, high] = spanOf(lane);
   if (lane.is === 'speed') return say(high, 'm/s');
   return lane.is === 'height' ? sayM(high) : '';
 };
 
 /** Both edges of a lane, each unbroken part by itself. */
-function partsOf({ least, most }: Lane): readonly (readonly number[])[] {
+function partsOf({ least, most }: FlightLane): readonly (readonly number[])[] {
   const parts: number[][] = [];
   let open = false;
   for (let i = 0; i < least.length; i += 1) {
@@ -52,7 +52,7 @@ function partsOf({ least, most }: Lane): readonly (readonly number[])[] {
   return parts;
 }
 
-function LaneDrawn({ lane, y }: { readonly lane: Lane; readonly y: number }) {
+function LaneDrawn({ lane, y }: { readonly lane: FlightLane; readonly y: number }) {
   const theme = useTheme();
   const units = useUnits();
   const [low, high] = spanOf(lane);

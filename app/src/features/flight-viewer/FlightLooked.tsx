@@ -19,8 +19,9 @@ import { clockOf } from './event-copy';
 import { FlightLanes } from './FlightLanes';
 import { FlightPicture } from './FlightPicture';
 import type { Looking } from './use-answers';
-import { linesOf, type SetUpChoice } from './use-set-up';
-import { type Moment, PACES, useMoment } from './use-moment';
+import { setUpLines, type SetUpChoice } from './use-set-up';
+import { type VideoHandle, VideoPart } from './VideoPart';
+import { type LookedMoment, PACES, useMoment } from './use-moment';
 
 const EMPTY: SimulatedScene = { solids: [], wind: STILL };
 const NO_MARKS = [] as const;
@@ -131,6 +132,8 @@ interface LookedProps {
   readonly part: Stretch;
   readonly looked: number | null;
   readonly setUp: SetUpChoice;
+  /** Makes an entry of what was seen in a video; null: whoever looks may not log. */
+  readonly onLogNote: ((note: string) => void) | null;
   /** Where the drill was put that it is judged as; null: nowhere. */
   readonly judgedAt: Placement | null;
 }
@@ -140,7 +143,7 @@ function LookButtons({
   view,
   part,
   moment,
-}: Pick<LookedProps, 'looking' | 'view' | 'part'> & { readonly moment: Moment }) {
+}: Pick<LookedProps, 'looking' | 'view' | 'part'> & { readonly moment: LookedMoment }) {
   const { fromS, toS } = part;
   const long = toS - fromS;
   const nearer = () => {
@@ -181,14 +184,19 @@ function LookButtons({
 }
 
 /** A flight to look through: drawn, over time, played, and stood before. */
-export function FlightLooked({ looking, view, part, looked, setUp, judgedAt }: LookedProps) {
+export function FlightLooked({ looking, view, part, looked, setUp, judgedAt, onLogNote }: LookedProps) {
   const { fromS, toS } = part;
   const moment = useMoment(fromS, toS);
   const { goTo } = moment;
+  const video = useRef<VideoHandle>(null);
+  const goToBoth = (t: number) => {
+    goTo(t);
+    video.current?.follow(t);
+  };
   const { events } = view;
   const { drillId, side, placement } = setUp;
   const lines = useMemo(
-    () => linesOf({ drillId, side }, placement ?? judgedAt),
+    () => setUpLines({ drillId, side }, placement ?? judgedAt),
     [drillId, side, placement, judgedAt],
   );
   useEffect(() => {
@@ -214,15 +222,20 @@ export function FlightLooked({ looking, view, part, looked, setUp, judgedAt }: L
         />
       ) : null}
       <MomentFigures part={part} t={moment.t} />
-      <MomentSlider begin={fromS} end={toS} t={moment.t} onMove={goTo} />
+      <MomentSlider begin={fromS} end={toS} t={moment.t} onMove={goToBoth} />
       <FlightLanes
         stretch={part}
         events={events}
         t={moment.t}
-        onMove={goTo}
+        onMove={goToBoth}
         onMark={(from, to) => looking.look(from, to)}
       />
       <LookButtons looking={looking} view={view} part={part} moment={moment} />
+      <VideoPart
+        ref={video}
+        flight={{ t: moment.t, goTo, takeOffS: events.find(({ is }) => is === 'take-off')?.atS ?? null }}
+        onLog={onLogNote}
+      />
       {looking.shown ? <InTheField shown={looking.shown} path={view.whole.path} t={moment.t} /> : null}
     </View>
   );

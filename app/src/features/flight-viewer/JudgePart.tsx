@@ -17,7 +17,7 @@ import { Row, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { clockOf } from './event-copy';
-import type { Judging, Looking } from './use-answers';
+import type { FieldJudging, Looking } from './use-answers';
 import { FIELD_DRILLS, type SetUpChoice } from './use-set-up';
 
 const VERDICTS = { met: 'Met', missed: 'Missed', 'cannot-tell': 'Cannot tell' } as const;
@@ -116,7 +116,7 @@ function Marks({ setUp }: { readonly setUp: SetUpChoice }) {
 
 interface JudgeProps {
   readonly setUp: SetUpChoice;
-  readonly judging: Judging;
+  readonly judging: FieldJudging;
   readonly looking: Looking;
   readonly part: Stretch;
   /** When it was flown, s since 1970; null: nobody knows. */
@@ -206,7 +206,7 @@ export function JudgePart({ setUp, judging, looking, part, startedAt }: JudgePro
           <Button
             kind="solid"
             icon="check-square"
-            label={judging.isJudging ? 'Judging …' : `Judge ${clockOf(fromS)} to ${clockOf(toS)}`}
+            label={judging.isJudging ? 'FieldJudging …' : `Judge ${clockOf(fromS)} to ${clockOf(toS)}`}
             disabled={judging.isJudging}
             onPress={() => judging.judge({ fromS, toS, drillId, side, placement })}
           />

@@ -2,4 +2,4 @@
 export const ACCEPTED = '.csv,.txt,.tsv,.gpx,.geojson,.json,.ulg,text/*,application/json,application/gpx+xml';
 
 /** Minutes in the air, as they stand among what was flown. */
-export const minutesOf = (airborneS: number): number => Math.max(1, Math.round(airborneS / 60));
+export const flownMinutes = (airborneS: number): number => Math.max(1, Math.round(airborneS / 60));

@@ -20,6 +20,7 @@ import { type SmoothFlight, smoothFlight } from '@skelby/core/recorded-flight/sm
 import { type OutKind, writtenOut } from '@skelby/core/recorded-flight/out/write-out';
 import type { Column, Table } from '@skelby/core/recorded-flight/table/table';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
+import { flownIdOf } from './flown-id';
 import { readRecorded } from './read-recorded';
 
 export type ToViewer =
@@ -56,6 +57,8 @@ export type FromViewer =
       /** The recipe it was read by; null: guessed, or put right by hand. */
       readonly recipe: string | null;
       readonly view: FlightView | null;
+      /** Its id among what was flown. */
+      readonly flownId: string | null;
       /** What was appended behind its end is not read. */
       readonly leftOut: boolean;
       /** Why there is no view yet; null: there is one. */
@@ -110,6 +113,8 @@ function look(): FromViewer {
     ...{ kind, mapping, recipe, leftOut, problem },
     columns: table.columns.map(shown),
     view: now!.view,
+    // Worked out here: what it takes is no part of the page.
+    flownId: now!.view && flownIdOf(now!.view.fingerprint),
   };
 }
 

@@ -54,7 +54,7 @@ export function useJudging(tell: (what: ToViewer) => void) {
     },
   };
 }
-export type Judging = ReturnType<typeof useJudging>;
+export type FieldJudging = ReturnType<typeof useJudging>;
 
 /** What the flight answers of a debrief, around one of its events. */
 export function useEvidence(tell: (what: ToViewer) => void) {

@@ -3,7 +3,6 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { NO_WORKERS } from '../../shared/ui/use-worker';
 import { flightFileWorker } from './use-flight-file';
 import type { FromViewer, ToViewer } from './flight-file.worker';
-import { flownIdOf } from './flown-id';
 import { recipesHere } from './recipes';
 
 /** One of several files: what is in it, or why nothing is. */
@@ -20,7 +19,7 @@ const asRead = (name: string, data: FromViewer): ReadFile | null => {
   if (data.is !== 'understood') return null;
   if (!data.view) return { name, flownId: null, view: null, problem: data.problem };
   const { whole: _, ...view } = data.view;
-  return { name, flownId: flownIdOf(view.fingerprint), view, problem: null };
+  return { name, flownId: data.flownId, view, problem: null };
 };
 
 /** Reads files one after the other, away from the page. */

@@ -2,9 +2,9 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 
 /** How fast a flight is played. */
 export const PACES = [0.25, 0.5, 1, 2, 4, 8] as const;
-export type Pace = (typeof PACES)[number];
+type Pace = (typeof PACES)[number];
 
-export interface Moment {
+export interface LookedMoment {
   /** s from the beginning of the flight. */
   readonly t: number;
   readonly plays: boolean;
@@ -15,7 +15,7 @@ export interface Moment {
 }
 
 /** The moment of a flight that is looked at; it runs on while it plays, and stops at the end of what is shown. */
-export function useMoment(fromS: number, toS: number): Moment {
+export function useMoment(fromS: number, toS: number): LookedMoment {
   const [t, setT] = useState(fromS);
   const [plays, setPlays] = useState(false);
   const [pace, setPace] = useState<Pace>(1);

@@ -62,7 +62,7 @@ export function useSetUp() {
 export type SetUpChoice = ReturnType<typeof useSetUp>;
 
 /** The way of a drill as it lies in the field; nothing where it is not known where that is. */
-export function linesOf(
+export function setUpLines(
   { drillId, side }: Pick<SetUpChoice, 'drillId' | 'side'>,
   placement: Placement | null,
 ): readonly (readonly FieldPlace[])[] {

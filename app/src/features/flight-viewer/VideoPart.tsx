@@ -1,0 +1,230 @@
+import { MISS_REASONS, type MissReason } from '@skelby/core/clearance/facts';
+import { forwardRef, useEffect, useImperativeHandle, useRef, useState } from 'react';
+import { MISS_WORDS, plural } from '../../shared/copy/copy';
+import { keep, kept } from '../../shared/storage/storage';
+import { Button, ButtonRow } from '../../shared/ui/Button';
+import { pickFile } from '../../shared/ui/pick-file';
+import { PressRow, Rows } from '../../shared/ui/Rows';
+import { Part } from '../../shared/ui/Screen';
+import { offerUndo } from '../../shared/ui/undo';
+import { Words } from '../../shared/ui/Words';
+import { clockOf } from './event-copy';
+
+/** A mistake that was seen in a video, s from the beginning of it. */
+interface VideoMark {
+  readonly atS: number;
+  readonly what: MissReason;
+}
+
+/** What is kept of a video: never the video. */
+interface Looked {
+  /** The moment of the flight at which the video begins, s; null: not in step with one. */
+  readonly beginsAtS: number | null;
+  readonly marks: readonly VideoMark[];
+}
+const NEW: Looked = { beginsAtS: null, marks: [] };
+
+const nameOf = ({ name, size }: File): string => `video-marks.${name}.${size}`;
+
+/** A video from this phone, with what is kept of it. */
+function useVideo() {
+  const [file, setFile] = useState<File | null>(null);
+  const [url, setUrl] = useState<string | null>(null);
+  const [looked, setLooked] = useState<Looked>(NEW);
+  useEffect(() => {
+    if (!file) return undefined;
+    const made = URL.createObjectURL(file);
+    setUrl(made);
+    setLooked(kept<Looked>(nameOf(file)) ?? NEW);
+    return () => URL.revokeObjectURL(made);
+  }, [file]);
+  const change = (part: Partial<Looked>) => {
+    const next = { ...looked, ...part };
+    setLooked(next);
+    if (file) keep(nameOf(file), next);
+  };
+  return { file, url, looked, change, open: setFile };
+}
+
+/** The flight that a video is put in step with. */
+interface BesideFlight {
+  readonly t: number;
+  readonly goTo: (t: number) => void;
+  /** null: it did not take off in what was recorded. */
+  readonly takeOffS: number | null;
+}
+
+export interface VideoHandle {
+  /** Shows the moment of the flight, where the two are in step. */
+  readonly follow: (flightS: number) => void;
+}
+
+/** Two taps, or two keys: the moment first, then what it was. */
+function MarkKeys({
+  marking,
+  onMark,
+  onWhat,
+}: {
+  readonly marking: number | null;
+  readonly onMark: () => void;
+  readonly onWhat: (what: MissReason) => void;
+}) {
+  return marking === null ? (
+    <Button kind="solid" icon="flag" label="A mistake, now" onPress={onMark} />
+  ) : (
+    <>
+      <Words role="status">{`What was it, at ${clockOf(marking)}?`}</Words>
+      <ButtonRow>
+        {MISS_REASONS.map((what, i) => (
+          <Button key={what} label={`${i + 1} ${MISS_WORDS[what]}`} onPress={() => onWhat(what)} />
+        ))}
+      </ButtonRow>
+    </>
+  );
+}
+
+interface VideoProps {
+  /** null: there is no flight beside it. */
+  readonly flight: BesideFlight | null;
+  /** Makes an entry of what was marked; null: whoever looks may not log. */
+  readonly onLog: ((note: string) => void) | null;
+}
+
+const listed = (name: string, marks: readonly VideoMark[]): string =>
+  `${name}: ${marks.map(({ atS, what }) => `${clockOf(atS)} ${MISS_WORDS[what].toLowerCase()}`).join(', ')}. `;
+
+/** One press puts both in step. */
+function InStep({
+  flight,
+  isInStep,
+  onStep,
+}: {
+  readonly flight: BesideFlight;
+  readonly isInStep: boolean;
+  readonly onStep: (flightS: number) => void;
+}) {
+  return (
+    <>
+      <ButtonRow>
+        {flight.takeOffS === null ? null : (
+          <Button icon="chevrons-up" label="It takes off here" onPress={() => onStep(flight.takeOffS!)} />
+        )}
+        <Button
+          icon="link"
+          label={`This is ${clockOf(flight.t)} of the flight`}
+          onPress={() => onStep(flight.t)}
+        />
+      </ButtonRow>
+      {isInStep ? <Words as="soft">In step with the flight.</Words> : null}
+    </>
+  );
+}
+
+/** Seen again from so much before, s. */
+const BEFORE_S = 2;
+
+/** What was marked, in order. */
+function Marked({
+  name,
+  marks,
+  onSee,
+  onTakeOut,
+  onLog,
+}: {
+  readonly name: string;
+  readonly marks: readonly VideoMark[];
+  readonly onSee: (atS: number) => void;
+  readonly onTakeOut: () => void;
+  readonly onLog: VideoProps['onLog'];
+}) {
+  return (
+    <>
+      <Words as="strong" role="status">
+        {plural(marks.length, 'mark')}
+      </Words>
+      <Rows empty="Fly, watch, list your mistakes, fly again. M and a number mark by keys.">
+        {marks.map(({ atS, what }) => (
+          <PressRow
+            key={`${atS} ${what}`}
+            title={`${clockOf(atS)} ${MISS_WORDS[what]}`}
+            under="See it again"
+            onPress={() => onSee(atS)}
+          />
+        ))}
+      </Rows>
+      {marks.length > 0 ? (
+        <ButtonRow>
+          <Button kind="quiet" icon="x" label="Take the last mark out" onPress={onTakeOut} />
+          {onLog ? (
+            <Button icon="plus" label="Log what was marked" onPress={() => onLog(listed(name, marks))} />
+          ) : null}
+        </ButtonRow>
+      ) : null}
+    </>
+  );
+}
+
+/** A video beside the flight, or alone: looked at, in step, and marked. It stays on this phone. */
+export const VideoPart = forwardRef<VideoHandle, VideoProps>(function VideoPart({ flight, onLog }, handle) {
+  const { file, url, looked, change, open } = useVideo();
+  const { beginsAtS, marks } = looked;
+  const video = useRef<HTMLVideoElement>(null);
+  const [marking, setMarking] = useState<number | null>(null);
+  const follow = (flightS: number) => {
+    if (video.current && beginsAtS !== null) video.current.currentTime = Math.max(0, flightS - beginsAtS);
+  };
+  useImperativeHandle(handle, () => ({ follow }));
+  const now = () => video.current?.currentTime ?? 0;
+  const step = (flightS: number) => change({ beginsAtS: flightS - now() });
+  const mark = (what: MissReason) => {
+    change({ marks: [...marks, { atS: marking!, what }].sort((a, b) => a.atS - b.atS) });
+    setMarking(null);
+  };
+  const takeLastOut = () => {
+    offerUndo('Mark taken out', () => change({ marks }));
+    change({ marks: marks.slice(0, -1) });
+  };
+  if (!file || !url)
+    return (
+      <Part heading="Video">
+        <Words as="soft">It stays on this phone. Whoever is filmed has agreed.</Words>
+        <Button icon="video" label="Look at a video" onPress={() => pickFile('video/*', open)} />
+      </Part>
+    );
+  return (
+    <Part heading="Video">
+      <div
+        onKeyDown={({ key, target }) => {
+          if (target instanceof HTMLInputElement) return;
+          if (key === 'm') setMarking(now());
+          const what = MISS_REASONS[Number(key) - 1];
+          if (marking !== null && what) mark(what);
+        }}
+      >
+        <video
+          ref={video}
+          src={url}
+          controls
+          playsInline
+          aria-label={file.name}
+          style={{ width: '100%', maxWidth: 560, display: 'block' }}
+          onTimeUpdate={() => {
+            if (flight && beginsAtS !== null && !video.current!.paused) flight.goTo(beginsAtS + now());
+          }}
+        />
+        <MarkKeys marking={marking} onMark={() => setMarking(now())} onWhat={mark} />
+      </div>
+      {flight ? <InStep flight={flight} isInStep={beginsAtS !== null} onStep={step} /> : null}
+      <Marked
+        name={file.name}
+        marks={marks}
+        onSee={(atS) => {
+          if (video.current) video.current.currentTime = Math.max(0, atS - BEFORE_S);
+        }}
+        onTakeOut={takeLastOut}
+        onLog={onLog}
+      />
+      <Button kind="quiet" icon="video" label="Another video" onPress={() => pickFile('video/*', open)} />
+    </Part>
+  );
+});
