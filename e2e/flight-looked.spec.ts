@@ -45,6 +45,14 @@ test('a flight is looked through: a part marked on its lanes, played on, and sto
   expect(Number(await moment.inputValue())).toBeGreaterThan(0);
   await page.getByRole('button', { name: 'Nearer' }).click();
   await expect(page.getByRole('button', { name: 'All of it' })).toBeVisible();
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Lay another flight over it' }).click();
+  await (await chooser).setFiles({ ...fileOf('scree-card', 0), name: 'before.csv' });
+  await expect(page.getByRole('button', { name: 'Dashed: before.csv. Another' })).toBeVisible();
+  await expect(page.locator('polyline[stroke-dasharray="3 4"]').first()).toBeVisible();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the plan as a picture' }).click();
+  expect((await saved).suggestedFilename()).toBe('flight-plan.svg');
 });
 
 /** A rep of a drill as a recorder in a hall writes it: carried over both marks first, 25 lines a second, in metres. */

@@ -4,6 +4,7 @@ import { findEvents } from './events/find-events';
 import type { EventLimits, FlightEvent } from './events/flight-event';
 import type { RecordedField } from './mapping/fields';
 import type { SmoothFlight } from './smoothing/smooth-flight';
+import type { Recording } from './recording';
 import { type Stretch, stretchOf } from './stretch';
 
 /** What a page shows of a flight: drawn small, told in figures. */
@@ -14,8 +15,8 @@ export interface FlightView {
   /** Off the ground, s. */
   readonly airborneS: number;
   readonly hz: number;
-  /** Whether its places are on the earth, so that a map can show them. */
-  readonly isOnEarth: boolean;
+  /** Where east and north are 0 on the earth; null: the file's own places, that no map shows. */
+  readonly origin: Recording['origin'];
   /** s since 1970; null: nobody knows when. */
   readonly startedAt: number | null;
   readonly farthestM: number;
@@ -49,7 +50,7 @@ export function viewOf(flight: SmoothFlight, limits?: EventLimits): FlightView {
     fingerprint: fingerprintOf(recording),
     airborneS: airborneIn(flight).reduce((sum, each) => sum + each, 0) / flight.hz,
     hz: recording.hz,
-    isOnEarth: recording.origin !== null,
+    origin: recording.origin,
     startedAt: recording.startedAt,
     farthestM: greatest(t.length, (i) => Math.hypot(east.place[i]!, north.place[i]!)),
     highestM: up && greatest(t.length, (i) => up.place[i]!),

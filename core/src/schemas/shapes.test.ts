@@ -40,6 +40,7 @@ describe('shapes', () => {
       ...REP,
       level: 0,
       measure: null,
+      judgedBy: null,
       sessionId: null,
       drillVersion: 0,
       testSetId: null,

@@ -2,6 +2,7 @@ import { saveFlight } from '@skelby/core/commands/handles';
 import type { AnyHandle } from '@skelby/core/commands/command';
 import { eventName } from '@skelby/copy/recorded-flight';
 import type { Roster } from '@skelby/core/pages/pages';
+import { useLocalSearchParams } from 'expo-router';
 import { type DragEvent, useState } from 'react';
 import { entryOf } from '../../offline/outbox/commands';
 import { useFlights, useSave } from '../../offline/overlay/record-queries';
@@ -132,13 +133,15 @@ function FlownWithChoices({
 function Whose({ roster, fresh }: { readonly roster: Roster; readonly fresh: readonly Flown[] }) {
   const save = useSave();
   const say = useSayFlown();
+  // A session knows where it was flown, in which wind, and by whom where there was one.
+  const known = useLocalSearchParams<{ pilot?: string; site?: string; wind?: string }>();
   const only = (all: readonly { readonly id: string }[]) => (all.length === 1 ? all[0]!.id : null);
   const [left, setLeft] = useState<readonly string[]>([]);
   const [flown, setFlown] = useState<FlownWith>({
-    pilotId: only(roster.pilots),
+    pilotId: known.pilot ?? only(roster.pilots),
     craftId: only(roster.craft),
-    siteId: only(roster.sites),
-    windMps: null,
+    siteId: known.site ?? only(roster.sites),
+    windMps: known.wind === undefined ? null : Number(known.wind),
   });
   const chosen = fresh.filter(({ flownId }) => !left.includes(flownId));
   const pilot = roster.pilots.find(({ id }) => id === flown.pilotId);

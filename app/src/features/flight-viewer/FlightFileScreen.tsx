@@ -13,6 +13,7 @@ import { beginLog } from '../../shared/forms/log-draft';
 import { keepFromFlight } from '../../shared/storage/from-flight';
 import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
+import { PrintButton } from '../../shared/ui/PrintButton';
 import { pickFile } from '../../shared/ui/pick-file';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
@@ -96,6 +97,7 @@ interface SeenProps {
 
 /** What it is, drawn, and as figures. */
 function Seen({ file, understood: { view, problem, leftOut }, looked, setUp }: SeenProps) {
+  const other = useFlightFile();
   const onLogNote = useLoggingNote();
 
   return (
@@ -118,6 +120,7 @@ function Seen({ file, understood: { view, problem, leftOut }, looked, setUp }: S
               setUp={setUp}
               judgedAt={file.judging.judged?.placement ?? null}
               onLogNote={onLogNote}
+              other={other}
             />
           ) : null}
         </>
@@ -148,13 +151,14 @@ function SaveAs({
   return (
     <Part heading="Save it as">
       <ButtonRow>
-        {view.isOnEarth ? (
+        {view.origin ? (
           <>
             <Button icon="download" label="GPX" onPress={() => write('gpx')} />
             <Button icon="download" label="GeoJSON, with what happened" onPress={() => write('geojson')} />
           </>
         ) : null}
         <Button icon="download" label="Flight log" onPress={() => write('csv')} />
+        <PrintButton label="A sheet" />
       </ButtonRow>
     </Part>
   );

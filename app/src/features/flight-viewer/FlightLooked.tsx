@@ -1,3 +1,4 @@
+import { laidOver } from '@skelby/core/recorded-flight/laid-over';
 import type { FlightView } from '@skelby/core/recorded-flight/flight-view';
 import type { Placement } from '@skelby/core/recorded-flight/reps/placement';
 import type { ShownAgain } from '@skelby/core/recorded-flight/shown-again';
@@ -14,17 +15,21 @@ import { MomentSlider } from '../../shared/field/MomentSlider';
 import { SticksHeld } from '../../shared/field/SticksHeld';
 import { Choice } from '../../shared/forms/Choice';
 import { Button, ButtonRow } from '../../shared/ui/Button';
+import { pickFile } from '../../shared/ui/pick-file';
 import { Words } from '../../shared/ui/Words';
+import { ACCEPTED } from './accepted';
 import { clockOf } from './event-copy';
 import { FlightLanes } from './FlightLanes';
 import { FlightPicture } from './FlightPicture';
 import type { Looking } from './use-answers';
 import { setUpLines, type SetUpChoice } from './use-set-up';
+import type { useFlightFile } from './use-flight-file';
 import { type VideoHandle, VideoPart } from './VideoPart';
 import { type LookedMoment, PACES, useMoment } from './use-moment';
 
 const EMPTY: SimulatedScene = { solids: [], wind: STILL };
 const NO_MARKS = [] as const;
+const NO_PATH = [] as const;
 
 /** Where nobody wrote down where the pilot stood, m behind where it took off. Common practice: five and more. */
 const BEHIND_M = 6;
@@ -134,6 +139,8 @@ interface LookedProps {
   readonly setUp: SetUpChoice;
   /** Makes an entry of what was seen in a video; null: whoever looks may not log. */
   readonly onLogNote: ((note: string) => void) | null;
+  /** Another flight, laid over this one. */
+  readonly other: ReturnType<typeof useFlightFile>;
   /** Where the drill was put that it is judged as; null: nowhere. */
   readonly judgedAt: Placement | null;
 }
@@ -184,7 +191,16 @@ function LookButtons({
 }
 
 /** A flight to look through: drawn, over time, played, and stood before. */
-export function FlightLooked({ looking, view, part, looked, setUp, judgedAt, onLogNote }: LookedProps) {
+export function FlightLooked({
+  looking,
+  view,
+  part,
+  looked,
+  setUp,
+  judgedAt,
+  onLogNote,
+  other,
+}: LookedProps) {
   const { fromS, toS } = part;
   const moment = useMoment(fromS, toS);
   const { goTo } = moment;
@@ -194,6 +210,8 @@ export function FlightLooked({ looking, view, part, looked, setUp, judgedAt, onL
     video.current?.follow(t);
   };
   const { events } = view;
+  const otherView = other.understood?.view ?? null;
+  const otherPath = useMemo(() => (otherView ? laidOver(view, otherView) : NO_PATH), [view, otherView]);
   const { drillId, side, placement } = setUp;
   const lines = useMemo(
     () => setUpLines({ drillId, side }, placement ?? judgedAt),
@@ -212,6 +230,7 @@ export function FlightLooked({ looking, view, part, looked, setUp, judgedAt, onL
         t={moment.t}
         setUp={lines}
         pilot={setUp.places.pilot ?? judgedAt}
+        other={otherPath}
         onPlace={setUp.wanted ? setUp.place : null}
       />
       {setUp.wanted ? (
@@ -221,6 +240,15 @@ export function FlightLooked({ looking, view, part, looked, setUp, judgedAt, onL
           onPress={() => setUp.place(nearestTo(part, moment.t))}
         />
       ) : null}
+      <ButtonRow>
+        <Button
+          kind="quiet"
+          icon="layers"
+          label={other.name ? `Dashed: ${other.name}. Another` : 'Lay another flight over it'}
+          onPress={() => pickFile(ACCEPTED, other.read)}
+        />
+      </ButtonRow>
+      {other.bad ? <Words as="strong" role="alert">{`! ${other.bad}`}</Words> : null}
       <MomentFigures part={part} t={moment.t} />
       <MomentSlider begin={fromS} end={toS} t={moment.t} onMove={goToBoth} />
       <FlightLanes

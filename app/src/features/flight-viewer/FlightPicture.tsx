@@ -3,7 +3,7 @@ import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-eve
 import type { FieldPlace } from '@skelby/core/recorded-flight/reps/placement';
 import type { DrawnPoint } from '@skelby/core/recorded-flight/stretch';
 import { unbroken } from '@skelby/core/recorded-flight/unbroken';
-import { Fragment, memo, useMemo } from 'react';
+import { Fragment, memo, useMemo, useRef } from 'react';
 import { View } from 'react-native';
 import { Circle, Polyline, Text } from 'react-native-svg';
 import { useUnits } from '../../shared/api/use-units';
@@ -16,6 +16,8 @@ import {
   ScaleBar,
   WIDTH,
 } from '../../shared/drawing/primitives';
+import { Button } from '../../shared/ui/Button';
+import { saveFile } from '../../shared/ui/save-file';
 import { FONT, useTheme } from '../../shared/ui/theme';
 
 const PLAN_HEIGHT = 300;
@@ -173,9 +175,27 @@ interface PictureProps extends PathProps {
   readonly setUp: readonly (readonly FieldPlace[])[];
   /** Where the pilot stood in it; null: where it took off. */
   readonly pilot: FieldPlace | null;
+  /** Another flight, laid over it; empty: none. */
+  readonly other: readonly DrawnPoint[];
   /** A place on the plan is wanted; null: none is. */
   readonly onPlace: ((place: FieldPlace) => void) | null;
 }
+
+/** Another flight, dashed. */
+const Other = memo(function Other({ path, scale, at }: Pick<DrawnProps, 'path' | 'scale' | 'at'>) {
+  const theme = useTheme();
+  const place = placeIn({ scale, at });
+  return unbroken(path).map((points) => (
+    <Polyline
+      key={points[0]!.t}
+      points={points.map((point) => place(point).join(',')).join(' ')}
+      fill="none"
+      stroke={theme.soft}
+      strokeWidth={2}
+      strokeDasharray="3 4"
+    />
+  ));
+});
 
 /** The way of a drill as it lies in the field. */
 function SetUp({ lines, scale }: { readonly lines: PictureProps['setUp']; readonly scale: PictureScale }) {
@@ -193,33 +213,35 @@ function SetUp({ lines, scale }: { readonly lines: PictureProps['setUp']; readon
 }
 
 /** From above, north up the picture, and from the side as far as heights were recorded. */
-export function FlightPicture({ path, events, looked, t, setUp, pilot, onPlace }: PictureProps) {
+export function FlightPicture({ path, events, looked, t, setUp, pilot, other, onPlace }: PictureProps) {
   const { sayM } = useUnits();
   const plan = useMemo(
     () =>
       scaleOf(
-        [...path, ...setUp.flat()].map(({ x }) => x),
-        [...path, ...setUp.flat()].map(({ y }) => y),
+        [...path, ...other, ...setUp.flat()].map(({ x }) => x),
+        [...path, ...other, ...setUp.flat()].map(({ y }) => y),
         PLAN_HEIGHT,
       ),
-    [path, setUp],
+    [path, other, setUp],
   );
   const side = useMemo(
     () =>
       scaleOf(
-        path.map((point) => fromSide(point)[0]),
-        path.map(({ z }) => z ?? 0),
+        [...path, ...other].map((point) => fromSide(point)[0]),
+        [...path, ...other].map(({ z }) => z ?? 0),
         SIDE_HEIGHT,
       ),
-    [path],
+    [path, other],
   );
   const farthestM = useMemo(() => Math.max(...path.map(({ x, y }) => Math.hypot(x, y))), [path]);
   const highestM = useMemo(() => Math.max(...path.map(({ z }) => z ?? -Infinity)), [path]);
   const here = pointAt(path, t);
+  const box = useRef<HTMLDivElement>(null);
   const drawn = { path, events, looked };
   return (
     <View style={{ gap: 4 }}>
       <div
+        ref={box}
         onClick={(event) => {
           const { left, width, top } = event.currentTarget.getBoundingClientRect();
           const px = WIDTH / width;
@@ -233,6 +255,7 @@ export function FlightPicture({ path, events, looked, t, setUp, pilot, onPlace }
         >
           <PilotFigure x={plan.toX(pilot?.x ?? 0)} y={plan.toY(pilot?.y ?? 0)} />
           <SetUp lines={setUp} scale={plan} />
+          <Other path={other} scale={plan} at={fromAbove} />
           <Drawn {...drawn} scale={plan} at={fromAbove} />
           <Here point={here} scale={plan} at={fromAbove} />
           <Label x={8} y={16} soft>
@@ -241,6 +264,16 @@ export function FlightPicture({ path, events, looked, t, setUp, pilot, onPlace }
           <ScaleBar x={12} y={PLAN_HEIGHT - 8} pxPerM={plan.pxPerM} say={sayM} />
         </PictureFrame>
       </div>
+      <Button
+        kind="quiet"
+        icon="image"
+        label="Save the plan as a picture"
+        onPress={() => {
+          const drawing = box.current?.querySelector('svg');
+          if (drawing)
+            saveFile('flight-plan.svg', new XMLSerializer().serializeToString(drawing), 'image/svg+xml');
+        }}
+      />
       {Number.isFinite(highestM) ? (
         <PictureFrame
           height={SIDE_HEIGHT}
@@ -248,6 +281,7 @@ export function FlightPicture({ path, events, looked, t, setUp, pilot, onPlace }
         >
           <Ground y={side.toY(0)} />
           <PilotSide x={side.toX(0)} y={side.toY(0)} />
+          <Other path={other} scale={side} at={fromSide} />
           <Drawn {...drawn} scale={side} at={fromSide} />
           <Here point={here} scale={side} at={fromSide} />
           <Label x={8} y={16} soft>

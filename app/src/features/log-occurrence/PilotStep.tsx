@@ -52,6 +52,7 @@ export function PilotStep({ draft, roster, go }: StepProps) {
         ))}
       </Rows>
       {found.length > SHOWN ? <Words as="soft">{`${found.length - SHOWN} more: find by name.`}</Words> : null}
+      <LinkButton kind="quiet" icon="activity" label="From a flight file" href="/flights/file" />
     </>
   );
 }

@@ -70,6 +70,12 @@ function Flown({ page, roster }: { readonly page: PilotPage; readonly roster: Ro
           ))}
         </Rows>
       ) : null}
+      <LinkButton
+        kind="quiet"
+        icon="activity"
+        label="From a flight file"
+        href={`/flights/file?pilot=${page.pilot.id}`}
+      />
     </Part>
   );
 }

@@ -1,10 +1,20 @@
 import type { Roster } from '@skelby/core/pages/pages';
 import type { SessionFields } from '@skelby/core/schemas/session';
+import type { Href } from 'expo-router';
 import { LinkButton } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
+
+/** To the flight files of a session, with its site and wind, and its pilot where there was one. */
+function filesHref({ packs, siteId, windMps }: SessionFields): Href {
+  const pilots = [...new Set(packs.map(({ pilotId }) => pilotId))];
+  const known = new URLSearchParams({ wind: String(windMps) });
+  if (siteId) known.set('site', siteId);
+  if (pilots.length === 1) known.set('pilot', pilots[0]!);
+  return `/flights/day?${known.toString()}` as Href;
+}
 
 /** A session that was flown. */
 export function SessionOver({
@@ -46,6 +56,7 @@ export function SessionOver({
         </Note>
       ) : null}
       <Words>Batteries out, motors cold. What was flown stands with each weakness.</Words>
+      <LinkButton icon="layers" label="Bring in its flight files" href={filesHref(content)} />
     </Screen>
   );
 }
