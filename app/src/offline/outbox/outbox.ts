@@ -8,17 +8,16 @@ import { type Shelf, shelfIn } from './shelf';
 import { isToSend, type Waiting } from './waiting';
 
 /**
- * What is done in the field waits here until the server has it. Each entry is put on the phone's shelf before
- * it is sent, so that a
- * refresh, a dropped connection or a second tab loses nothing; the server does each key once, so that sending
- * one twice is harmless.
+ * What is done in the field waits here until the server has it. Each entry is put on the phone's shelf before it is
+ * sent, so that a refresh, a dropped connection or a second tab loses nothing; the server does each key once, so that
+ * sending one twice is harmless.
  */
 
 const FIRST_RETRY_MS = 2_000;
 const LONGEST_RETRY_MS = 60_000;
 const MAY_PASS = new Set([408, 425, 429]);
 
-/** What was sent is built on something that has changed since. */
+/** What was sent is built on something that has changed since: what is shown is old, and news may come late, or never. */
 const OVERTAKEN = 409;
 
 /** Whether trying again later can help. */
@@ -301,7 +300,6 @@ export class Outbox {
         );
     }
     this.channel?.postMessage('changed');
-    // A refusal as overtaken means that what is shown here is old: a stream of news may come late, or never.
     if (results.some((result) => result.done || result.status === OVERTAKEN)) this.onDelivered();
   }
 
