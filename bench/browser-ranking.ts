@@ -4,8 +4,8 @@ const SLOWED = 4;
 const ANSWERS = 12;
 
 /**
- * Milliseconds that each ranking of a debrief took, from the app's own marks, times four for a phone. The page is slowed
- * by the browser; the worker beside it, which no browser slows, by hand.
+ * Milliseconds that each ranking of a debrief took, from the app's own marks, times four by hand for a phone: the worker
+ * that ranks is slowed by no browser.
  */
 export function measureBrowserRanking(base: string, executablePath: string): Promise<readonly number[]> {
   return inBrowser(base, executablePath, async (context) => {

@@ -33,7 +33,7 @@ test('a flight is looked through: a part marked on its lanes, played on, and sto
   await expect.poll(async () => Number(await moment.inputValue())).toBeGreaterThan(before + 1);
   // At the end of the part it stops by itself.
   await expect(page.getByRole('button', { name: 'Play' })).toBeVisible();
-  await page.getByRole('button', { name: 'Stand before it' }).click();
+  await page.getByRole('button', { name: 'From the ground' }).click();
   await expect(page.getByRole('img', { name: 'The field from where the pilot stands' })).toBeVisible();
   await expect(page.getByText(/Seen from .* behind where it took off/)).toBeVisible();
   await page.getByRole('button', { name: 'All of it' }).click();
@@ -48,7 +48,7 @@ test('a flight is looked through: a part marked on its lanes, played on, and sto
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Lay another flight over it' }).click();
   await (await chooser).setFiles({ ...fileOf('scree-card', 0), name: 'before.csv' });
-  await expect(page.getByRole('button', { name: 'Dashed: before.csv. Another' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Dashed: before.csv. Change' })).toBeVisible();
   await expect(page.locator('polyline[stroke-dasharray="3 4"]').first()).toBeVisible();
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save the plan as a picture' }).click();

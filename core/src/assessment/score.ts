@@ -5,7 +5,7 @@ import { type Exercise, type ExerciseStandard, stageBegun } from './exercise';
 import { type Segment, holdsHeight, holdsPlace, type Measured } from './segment';
 import { type FlightMeasureId, MEASURES, type MeasureId } from './measures/measures';
 import { fromPilot } from './measures/over-samples';
-import type { PathOffset } from '../geometry/path';
+import { beginningOf, type PathOffset } from '../geometry/path';
 import { type ExerciseOver, Referee } from './referee';
 import { spectralArcLength } from './spectral-arc-length';
 
@@ -242,17 +242,7 @@ export function scoreLog(
   craft: CraftModel,
   solids: readonly Solid[],
 ): readonly Score[] {
-  const { path } = course.stages[0]!;
-  const [sx, sy, sz] =
-    path.is === 'point'
-      ? path.at
-      : path.is === 'segment'
-        ? path.from
-        : [
-            path.centre[0] + path.radiusM * Math.sin((path.fromDeg * Math.PI) / 180),
-            path.centre[1] + path.radiusM * Math.cos((path.fromDeg * Math.PI) / 180),
-            path.centre[2],
-          ];
+  const [sx, sy, sz] = beginningOf(course.stages[0]!.path);
   const { x, y, z } = track.columns;
   const scores: Score[] = [];
   for (let i = 0; i < track.length; i += 1) {

@@ -41,6 +41,28 @@ export function lengthOf(path: Path): number {
   return Math.hypot(path.to[0] - path.from[0], path.to[1] - path.from[1], path.to[2] - path.from[2]);
 }
 
+/** A place of an arc, so far round it from its beginning. */
+function onArc({ centre, radiusM, fromDeg }: Extract<Path, { is: 'arc' }>, roundDeg: number): PathPoint {
+  const at = (fromDeg + roundDeg) * DEGREE;
+  return [centre[0] + radiusM * Math.sin(at), centre[1] + radiusM * Math.cos(at), centre[2]];
+}
+
+/** Where a way begins. */
+export const beginningOf = (path: Path): PathPoint =>
+  path.is === 'point' ? path.at : path.is === 'segment' ? path.from : onArc(path, 0);
+
+/** Places along a way, its ends among them. @param stepM at most so far apart */
+export function placesAlong(path: Path, stepM: number): readonly PathPoint[] {
+  const n = path.is === 'point' ? 0 : Math.max(1, Math.ceil(lengthOf(path) / stepM));
+  return Array.from({ length: n + 1 }, (_, i) => {
+    if (path.is === 'point') return path.at;
+    if (path.is === 'arc') return onArc(path, (i / n) * path.sweepDeg);
+    const { from, to } = path;
+    const between = (axis: 0 | 1 | 2) => from[axis] + (i / n) * (to[axis] - from[axis]);
+    return [between(0), between(1), between(2)];
+  });
+}
+
 /** @param wayRoundDeg how far round an arc the craft has come, from `fromDeg`, in the way of the arc */
 export function offsetFromPath(path: Path, [x, y, z]: PathPoint, wayRoundDeg = 0): PathOffset {
   switch (path.is) {
@@ -68,13 +90,12 @@ export function offsetFromPath(path: Path, [x, y, z]: PathPoint, wayRoundDeg = 0
     }
     case 'arc': {
       const { centre, radiusM, fromDeg, sweepDeg } = path;
-      const around = fromDeg + Math.sign(sweepDeg) * wayRoundDeg;
-      const [dx, dy] = [Math.sin(around * DEGREE), Math.cos(around * DEGREE)];
+      const round = Math.sign(sweepDeg) * wayRoundDeg;
       return {
         alongTrackM: radiusM * wayRoundDeg * DEGREE,
         crossTrackM: Math.abs(Math.hypot(x - centre[0], y - centre[1]) - radiusM),
-        nearest: [centre[0] + radiusM * dx, centre[1] + radiusM * dy, centre[2]],
-        bearingDeg: around + 90 * Math.sign(sweepDeg),
+        nearest: onArc(path, round),
+        bearingDeg: fromDeg + round + 90 * Math.sign(sweepDeg),
       };
     }
   }

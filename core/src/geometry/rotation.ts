@@ -72,3 +72,9 @@ export const turnedBy = (a: Quaternion, b: Quaternion): Quaternion => ({
   qy: a.qw * b.qy - a.qx * b.qz + a.qy * b.qw + a.qz * b.qx,
   qz: a.qw * b.qz + a.qx * b.qy - a.qy * b.qx + a.qz * b.qw,
 });
+
+/** A turn about one axis, rad, counter-clockwise seen against it. */
+export const turnAbout = (axis: 'qx' | 'qy' | 'qz', rad: number): Quaternion => ({
+  ...{ qw: Math.cos(rad / 2), qx: 0, qy: 0, qz: 0 },
+  [axis]: Math.sin(rad / 2),
+});

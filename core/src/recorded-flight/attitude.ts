@@ -1,4 +1,4 @@
-import { type Quaternion, thrustAxis, turnedBy } from '../geometry/rotation';
+import { type Quaternion, thrustAxis, turnAbout, turnedBy } from '../geometry/rotation';
 import type { RecordedField } from './mapping/fields';
 import type { SmoothFlight } from './smoothing/smooth-flight';
 import { G_MPS2 } from '../reconstruct/constants';
@@ -9,15 +9,12 @@ export interface Attitudes {
   readonly at: (i: number) => Quaternion | null;
 }
 
-/** A turn about one body axis, rad. */
-const about = (axis: 'qx' | 'qy' | 'qz', angle: number): Quaternion => ({
-  ...{ qw: Math.cos(angle / 2), qx: 0, qy: 0, qz: 0 },
-  [axis]: Math.sin(angle / 2),
-});
-
 /** Heading clockwise from north, then nose up, then right side down: the order of ISO 1151. */
 const fromAngles = (headingRad: number, noseUpRad: number, rightRad: number): Quaternion =>
-  turnedBy(turnedBy(about('qz', Math.PI / 2 - headingRad), about('qy', -noseUpRad)), about('qx', rightRad));
+  turnedBy(
+    turnedBy(turnAbout('qz', Math.PI / 2 - headingRad), turnAbout('qy', -noseUpRad)),
+    turnAbout('qx', rightRad),
+  );
 
 /** North-east-down to east-north-up, and front-right-down to front-left-up. */
 const fromNorthEastDown = ({ qw, qx, qy, qz }: Quaternion): Quaternion => {
@@ -102,7 +99,7 @@ function byPush(flight: SmoothFlight): Reads | null {
     const half = Math.hypot(hx, hy, hz);
     if (half < 1e-6) return null;
     const tilt: Quaternion = { qw: hz / half, qx: -hy / half, qy: hx / half, qz: 0 };
-    return turnedBy(tilt, about('qz', Math.PI / 2 - heading[i]!));
+    return turnedBy(tilt, turnAbout('qz', Math.PI / 2 - heading[i]!));
   };
 }
 

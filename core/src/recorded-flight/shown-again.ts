@@ -1,5 +1,5 @@
 import type { Replay } from '../assessment/replay';
-import type { Quaternion } from '../geometry/rotation';
+import { type Quaternion, turnAbout } from '../geometry/rotation';
 import { attitudesOf } from './attitude';
 import { isInGap, type SmoothFlight } from './smoothing/smooth-flight';
 
@@ -15,10 +15,8 @@ const HZ = 20;
 /** Slower than this a way has no direction, m/s. */
 const UNDER_WAY_MPS = 0.4;
 
-/** Level, its nose at an angle from east, rad. */
-const level = (fromEast: number): Quaternion => ({
-  ...{ qw: Math.cos(fromEast / 2), qx: 0, qy: 0, qz: Math.sin(fromEast / 2) },
-});
+/** Level, its nose so far round from east, rad. */
+const level = (fromEast: number): Quaternion => turnAbout('qz', fromEast);
 
 /**
  * A part of a flight, to be seen from where it began; null where no heights were recorded: nobody could say where it

@@ -126,3 +126,7 @@ export function stretchOf(flight: SmoothFlight, fromS: number, toS: number): Str
     modes: modesIn(flight, ends),
   };
 }
+
+/** The point of a path that is nearest in time. */
+export const pointAt = (path: readonly DrawnPoint[], t: number): DrawnPoint =>
+  path.reduce((best, each) => (Math.abs(each.t - t) < Math.abs(best.t - t) ? each : best));

@@ -3,7 +3,7 @@ import type { AnyHandle } from '@skelby/core/commands/command';
 import { eventName } from '@skelby/copy/recorded-flight';
 import type { Roster } from '@skelby/core/pages/pages';
 import { useLocalSearchParams } from 'expo-router';
-import { type DragEvent, useState } from 'react';
+import { useState } from 'react';
 import { entryOf } from '../../offline/outbox/commands';
 import { useFlights, useSave } from '../../offline/overlay/record-queries';
 import { useRoster } from '../../offline/overlay/use-roster';
@@ -20,6 +20,7 @@ import { Row, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { ACCEPTED, flownMinutes } from './accepted';
+import { DropZone } from './DropZone';
 import { type ReadFile, useFlightFiles } from './use-flight-files';
 
 const MS = 1000;
@@ -146,20 +147,24 @@ function Whose({ roster, fresh }: { readonly roster: Roster; readonly fresh: rea
   const chosen = fresh.filter(({ flownId }) => !left.includes(flownId));
   const pilot = roster.pilots.find(({ id }) => id === flown.pilotId);
   const missing = unsaid(flown);
-  const add = async () => {
-    for (const file of chosen) {
-      const start = startOf(file);
-      const day = start ? dayHere(start) : todayHere();
-      const fields = { ...flown, day, packs: 1, minutes: flownMinutes(file.view.airborneS) };
-      await save.mutateAsync(
-        entryOf<AnyHandle>(saveFlight, { id: file.flownId }, { basedOn: null, ...fields }, 'flight'),
-      );
-    }
+  // One after the other: what is refused stops there, is said, and nothing behind it is lost.
+  const addFrom = (nth: number): void => {
+    const file = chosen[nth];
+    if (!file) return;
+    const start = startOf(file);
+    const day = start ? dayHere(start) : todayHere();
+    const fields = { ...flown, day, packs: 1, minutes: flownMinutes(file.view.airborneS) };
+    save.mutate(
+      entryOf<AnyHandle>(saveFlight, { id: file.flownId }, { basedOn: null, ...fields }, 'flight'),
+      {
+        onSuccess: () => addFrom(nth + 1),
+      },
+    );
   };
   return (
     <Part heading={`Not yet among what was flown: ${fresh.length}`}>
       <ManyChoice
-        label="These go together"
+        label="Same pilot, craft and site"
         values={chosen.map(({ flownId }) => flownId)}
         onChange={(ids) => setLeft(fresh.map(({ flownId }) => flownId).filter((id) => !ids.includes(id)))}
         options={fresh.map((file) => ({ value: file.flownId, label: `${file.name}: ${say(file)}` }))}
@@ -176,7 +181,7 @@ function Whose({ roster, fresh }: { readonly roster: Roster; readonly fresh: rea
         icon="plus"
         label={`Add ${plural(chosen.length, 'flight')}${pilot ? ` of ${pilot.name}` : ''}`}
         disabled={missing.length > 0 || chosen.length === 0 || save.isPending}
-        onPress={() => void add()}
+        onPress={() => addFrom(0)}
       />
     </Part>
   );
@@ -185,16 +190,8 @@ function Whose({ roster, fresh }: { readonly roster: Roster; readonly fresh: rea
 function Day({ roster, there }: { readonly roster: Roster; readonly there: ReadonlySet<string> }) {
   const files = useFlightFiles();
   const { fresh, again, bad } = sorted(files.read, there);
-  const drop = (event: DragEvent) => {
-    event.preventDefault();
-    files.add([...event.dataTransfer.files]);
-  };
   return (
-    <div
-      onDragOver={(event) => event.preventDefault()}
-      onDrop={drop}
-      style={{ display: 'flex', flex: 1, minHeight: 0 }}
-    >
+    <DropZone onDrop={files.add}>
       <Screen
         title="Flight files of a day"
         up="/flights"
@@ -235,7 +232,7 @@ function Day({ roster, there }: { readonly roster: Roster; readonly there: Reado
           </Part>
         ) : null}
       </Screen>
-    </div>
+    </DropZone>
   );
 }
 

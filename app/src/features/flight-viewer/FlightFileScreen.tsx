@@ -2,7 +2,7 @@ import { eventName } from '@skelby/copy/recorded-flight';
 import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
 import type { FlightView } from '@skelby/core/recorded-flight/flight-view';
 import { type Href, useLocalSearchParams, useRouter } from 'expo-router';
-import { type DragEvent, useState } from 'react';
+import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useFlights } from '../../offline/overlay/record-queries';
 import { useMay } from '../../shared/api/use-may';
@@ -18,6 +18,7 @@ import { pickFile } from '../../shared/ui/pick-file';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { ACCEPTED, flownMinutes } from './accepted';
+import { DropZone } from './DropZone';
 import { ColumnList } from './ColumnList';
 import { clockOf } from './event-copy';
 import { FlightEvents } from './FlightEvents';
@@ -118,7 +119,7 @@ function Seen({ file, understood: { view, problem, leftOut }, looked, setUp }: S
               part={file.looking.part}
               looked={looked}
               setUp={setUp}
-              judgedAt={file.judging.judged?.placement ?? null}
+              judgedAt={file.judging.repsOf(setUp)?.placement ?? null}
               onLogNote={onLogNote}
               other={other}
             />
@@ -158,7 +159,7 @@ function SaveAs({
           </>
         ) : null}
         <Button icon="download" label="Flight log" onPress={() => write('csv')} />
-        <PrintButton label="A sheet" />
+        <PrintButton />
       </ButtonRow>
     </Part>
   );
@@ -227,17 +228,8 @@ export function FlightFileScreen() {
   const setUp = useSetUp();
   const onLogNote = useLoggingNote();
   const pick = () => pickFile(ACCEPTED, file.read);
-  const drop = (event: DragEvent) => {
-    event.preventDefault();
-    const [first] = event.dataTransfer.files;
-    if (first) file.read(first);
-  };
   return (
-    <div
-      onDragOver={(event) => event.preventDefault()}
-      onDrop={drop}
-      style={{ display: 'flex', flex: 1, minHeight: 0 }}
-    >
+    <DropZone onDrop={([first]) => file.read(first!)}>
       <Screen
         title="Flight file"
         {...(file.name ? { under: file.name } : {})}
@@ -254,7 +246,7 @@ export function FlightFileScreen() {
             />
           ) : undefined
         }
-        end={<LinkButton icon="layers" label="All of a day" href="/flights/day" />}
+        end={<LinkButton icon="layers" label="Many files" href="/flights/day" />}
         foot={
           <Button
             kind="main"
@@ -279,6 +271,6 @@ export function FlightFileScreen() {
         ) : null}
         {understood ? <Seen file={file} understood={understood} looked={looked} setUp={setUp} /> : null}
       </Screen>
-    </div>
+    </DropZone>
   );
 }

@@ -1,9 +1,8 @@
 import { laidOver } from '@skelby/core/recorded-flight/laid-over';
 import type { FlightView } from '@skelby/core/recorded-flight/flight-view';
-import type { Placement } from '@skelby/core/recorded-flight/reps/placement';
+import type { FieldPlace, Placement } from '@skelby/core/recorded-flight/reps/placement';
 import type { ShownAgain } from '@skelby/core/recorded-flight/shown-again';
-import type { Stretch } from '@skelby/core/recorded-flight/stretch';
-import { lineAt } from '@skelby/core/assessment/replay';
+import { pointAt, type Stretch } from '@skelby/core/recorded-flight/stretch';
 import { STILL } from '@skelby/core/simulator/gusts-dryden';
 import type { SimulatedScene } from '@skelby/core/simulator/simulated-flight';
 import { USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
@@ -13,6 +12,8 @@ import { useUnits } from '../../shared/api/use-units';
 import { Field, FIELD_PX, type FieldHandle } from '../../shared/field/Field';
 import { MomentSlider } from '../../shared/field/MomentSlider';
 import { SticksHeld } from '../../shared/field/SticksHeld';
+import { type LookedMoment, PACES, useMoment } from '../../shared/field/use-moment';
+import { sticksAt, useReplayed } from '../../shared/field/use-replayed';
 import { Choice } from '../../shared/forms/Choice';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { pickFile } from '../../shared/ui/pick-file';
@@ -25,7 +26,6 @@ import type { Looking } from './use-answers';
 import { setUpLines, type SetUpChoice } from './use-set-up';
 import type { useFlightFile } from './use-flight-file';
 import { type VideoHandle, VideoPart } from './VideoPart';
-import { type LookedMoment, PACES, useMoment } from './use-moment';
 
 const EMPTY: SimulatedScene = { solids: [], wind: STILL };
 const NO_MARKS = [] as const;
@@ -35,7 +35,7 @@ const NO_PATH = [] as const;
 const BEHIND_M = 6;
 
 /** Behind where it began, so that the farthest it came to lies ahead. */
-function standsBehind(path: Stretch['path']): { readonly x: number; readonly y: number } {
+function standsBehind(path: Stretch['path']): FieldPlace {
   const far = path.reduce((most, each) =>
     Math.hypot(each.x, each.y) > Math.hypot(most.x, most.y) ? each : most,
   );
@@ -45,33 +45,20 @@ function standsBehind(path: Stretch['path']): { readonly x: number; readonly y: 
 
 interface InFieldProps {
   readonly shown: ShownAgain;
+  readonly t: number;
+  /** Where the pilot stood; null: nobody marked it. */
+  readonly stood: FieldPlace | null;
   /** The whole flight. */
   readonly path: Stretch['path'];
-  readonly t: number;
 }
 
-/** The part that is looked at, from where the flight began, at the moment that is looked at. */
-function InTheField({ shown, path, t }: InFieldProps) {
+/** The part that is looked at, seen from the ground, at the moment that is looked at. */
+function FromTheGround({ shown, t, stood, path }: InFieldProps) {
+  const { sayM } = useUnits();
+  const pilot = useMemo(() => stood ?? standsBehind(path), [stood, path]);
   const field = useRef<FieldHandle>(null);
   const { replay, isLeanKnown, areSticksKnown } = shown;
-  const { sayM } = useUnits();
-  const i = lineAt(replay, t);
-  const pilot = useMemo(() => standsBehind(path), [path]);
-  const places = useMemo(
-    () => Array.from(replay.t, (_, at) => [replay.x[at]!, replay.y[at]!, replay.z[at]!] as const),
-    [replay],
-  );
-  useEffect(() => {
-    field.current?.draw({
-      position: [replay.x[i]!, replay.y[i]!, replay.z[i]!],
-      attitude: [replay.qw[i]!, replay.qx[i]!, replay.qy[i]!, replay.qz[i]!],
-      pilot,
-    });
-  }, [replay, i, pilot]);
-  useEffect(() => {
-    const soon = setTimeout(() => field.current?.showPath(places), 300);
-    return () => clearTimeout(soon);
-  }, [places]);
+  const { i } = useReplayed({ field, replay, t, pilot });
   return (
     <View style={{ gap: 8 }}>
       <Field
@@ -85,33 +72,21 @@ function InTheField({ shown, path, t }: InFieldProps) {
         cameraDeg={0}
         blind={false}
       />
-      {areSticksKnown ? (
-        <SticksHeld
-          layout={2}
-          size={84}
-          sticks={{
-            throttle: replay.throttle[i]!,
-            yaw: replay.yaw[i]!,
-            pitch: replay.pitch[i]!,
-            roll: replay.roll[i]!,
-          }}
-        />
-      ) : null}
+      {areSticksKnown ? <SticksHeld layout={2} size={84} sticks={sticksAt(replay, i)} /> : null}
       <Words as="soft">
-        {`Seen from ${sayM(BEHIND_M)} behind where it took off.${isLeanKnown ? '' : ' Its lean was not recorded: drawn level, the nose along its way.'}`}
+        {stood ? 'Seen from where the pilot stood.' : `Seen from ${sayM(BEHIND_M)} behind where it took off.`}
       </Words>
+      {isLeanKnown ? null : (
+        <Words as="soft">Its lean was not recorded: drawn level, the nose along its way.</Words>
+      )}
     </View>
   );
 }
 
-/** Where it was, as drawn. */
-const nearestTo = ({ path }: Stretch, t: number) =>
-  path.reduce((best, each) => (Math.abs(each.t - t) < Math.abs(best.t - t) ? each : best));
-
 /** Where it is at the moment, in figures. */
 function MomentFigures({ part, t }: { readonly part: Stretch; readonly t: number }) {
   const { say, sayM } = useUnits();
-  const point = nearestTo(part, t);
+  const point = pointAt(part.path, t);
   const tenth = (value: number) => Math.round(value * 10) / 10;
   return (
     <Words as="figure">
@@ -174,7 +149,7 @@ function LookButtons({
         {view.highestM === null ? null : (
           <Button
             icon="eye"
-            label={looking.shown ? 'Put the field away' : 'Stand before it'}
+            label={looking.shown ? 'Hide the view' : 'From the ground'}
             onPress={() => (looking.shown ? looking.hide() : looking.show(fromS, toS))}
           />
         )}
@@ -186,6 +161,42 @@ function LookButtons({
         onChange={moment.setPace}
         options={PACES.map((value) => ({ value, label: `×${value}` }))}
       />
+    </>
+  );
+}
+
+/** An event that is picked is gone to; where it lies outside the part that is shown, all is. */
+function useLookedEvent({
+  looked,
+  events,
+  ...now
+}: Pick<LookedProps, 'looked' | 'part'> & {
+  readonly events: FlightView['events'];
+  readonly seeAll: () => void;
+  readonly goTo: (t: number) => void;
+}) {
+  const at = useRef(now);
+  at.current = now;
+  useEffect(() => {
+    const event = looked === null ? undefined : events[looked];
+    if (!event) return;
+    const { part, seeAll, goTo } = at.current;
+    if (event.atS < part.fromS || event.atS > part.toS) seeAll();
+    goTo(event.atS);
+  }, [looked, events]);
+}
+
+/** Another flight, laid over this one on the plan. */
+function OtherFlight({ other }: Pick<LookedProps, 'other'>) {
+  return (
+    <>
+      <Button
+        kind="quiet"
+        icon="layers"
+        label={other.name ? `Dashed: ${other.name}. Change` : 'Lay another flight over it'}
+        onPress={() => pickFile(ACCEPTED, other.read)}
+      />
+      {other.bad ? <Words as="strong" role="alert">{`! ${other.bad}`}</Words> : null}
     </>
   );
 }
@@ -210,6 +221,7 @@ export function FlightLooked({
     video.current?.follow(t);
   };
   const { events } = view;
+  useLookedEvent({ looked, events, part, seeAll: () => looking.look(0, view.lastsS), goTo: goToBoth });
   const otherView = other.understood?.view ?? null;
   const otherPath = useMemo(() => (otherView ? laidOver(view, otherView) : NO_PATH), [view, otherView]);
   const { drillId, side, placement } = setUp;
@@ -217,10 +229,7 @@ export function FlightLooked({
     () => setUpLines({ drillId, side }, placement ?? judgedAt),
     [drillId, side, placement, judgedAt],
   );
-  useEffect(() => {
-    const event = looked === null ? undefined : events[looked];
-    if (event) goTo(event.atS);
-  }, [looked, events, goTo]);
+  const stood = setUp.places.pilot ?? judgedAt;
   return (
     <View style={{ gap: 10 }}>
       <FlightPicture
@@ -229,7 +238,7 @@ export function FlightLooked({
         looked={looked}
         t={moment.t}
         setUp={lines}
-        pilot={setUp.places.pilot ?? judgedAt}
+        pilot={stood}
         other={otherPath}
         onPlace={setUp.wanted ? setUp.place : null}
       />
@@ -237,18 +246,10 @@ export function FlightLooked({
         <Button
           icon="map-pin"
           label={`Here: where it was at ${clockOf(moment.t)}`}
-          onPress={() => setUp.place(nearestTo(part, moment.t))}
+          onPress={() => setUp.place(pointAt(part.path, moment.t))}
         />
       ) : null}
-      <ButtonRow>
-        <Button
-          kind="quiet"
-          icon="layers"
-          label={other.name ? `Dashed: ${other.name}. Another` : 'Lay another flight over it'}
-          onPress={() => pickFile(ACCEPTED, other.read)}
-        />
-      </ButtonRow>
-      {other.bad ? <Words as="strong" role="alert">{`! ${other.bad}`}</Words> : null}
+      <OtherFlight other={other} />
       <MomentFigures part={part} t={moment.t} />
       <MomentSlider begin={fromS} end={toS} t={moment.t} onMove={goToBoth} />
       <FlightLanes
@@ -264,7 +265,9 @@ export function FlightLooked({
         flight={{ t: moment.t, goTo, takeOffS: events.find(({ is }) => is === 'take-off')?.atS ?? null }}
         onLog={onLogNote}
       />
-      {looking.shown ? <InTheField shown={looking.shown} path={view.whole.path} t={moment.t} /> : null}
+      {looking.shown ? (
+        <FromTheGround shown={looking.shown} t={moment.t} stood={stood} path={view.whole.path} />
+      ) : null}
     </View>
   );
 }

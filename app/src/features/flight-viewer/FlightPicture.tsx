@@ -1,7 +1,7 @@
 import { eventName } from '@skelby/copy/recorded-flight';
 import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
 import type { FieldPlace } from '@skelby/core/recorded-flight/reps/placement';
-import type { DrawnPoint } from '@skelby/core/recorded-flight/stretch';
+import { type DrawnPoint, pointAt } from '@skelby/core/recorded-flight/stretch';
 import { unbroken } from '@skelby/core/recorded-flight/unbroken';
 import { Fragment, memo, useMemo, useRef } from 'react';
 import { View } from 'react-native';
@@ -54,10 +54,6 @@ function scaleOf(across: readonly number[], up: readonly number[], height: numbe
     back: (x, y) => ({ x: middle + (x - WIDTH / 2) / pxPerM, y: y1 + (height - ROOM - y) / pxPerM }),
   };
 }
-
-/** The point of the path that is nearest in time. */
-const pointAt = (path: readonly DrawnPoint[], t: number): DrawnPoint =>
-  path.reduce((best, each) => (Math.abs(each.t - t) < Math.abs(best.t - t) ? each : best));
 
 interface PathProps {
   readonly path: readonly DrawnPoint[];

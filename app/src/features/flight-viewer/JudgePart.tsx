@@ -1,5 +1,6 @@
 import { MEASURES } from '@skelby/core/assessment/measures/measures';
 import { drillOf } from '@skelby/core/drills/drills';
+import { FIELD_DRILLS } from '@skelby/core/recorded-flight/reps/field-drills';
 import type { FieldDoubt, FieldRep, FieldValue } from '@skelby/core/recorded-flight/reps/judge-reps';
 import type { Stretch } from '@skelby/core/recorded-flight/stretch';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -15,10 +16,11 @@ import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';
+import { offerUndo } from '../../shared/ui/undo';
 import { Words } from '../../shared/ui/Words';
 import { clockOf } from './event-copy';
 import type { FieldJudging, Looking } from './use-answers';
-import { FIELD_DRILLS, type SetUpChoice } from './use-set-up';
+import type { SetUpChoice } from './use-set-up';
 
 const VERDICTS = { met: 'Met', missed: 'Missed', 'cannot-tell': 'Cannot tell' } as const;
 const SAYS = { ok: '✓', not: '✗', 'cannot-tell': '?' } as const;
@@ -83,13 +85,17 @@ function RepPart({ rep, nth, onSee, onCount }: RepProps) {
 
 /** Where the pilot stood and looked: two places, each tapped on the plan or taken from where the craft is. */
 function Marks({ setUp }: { readonly setUp: SetUpChoice }) {
-  const { places, wanted, want, clear } = setUp;
+  const { places, wanted, want, clear, putBack } = setUp;
+  const takeOut = () => {
+    offerUndo('Both marks taken out', () => putBack(places));
+    clear();
+  };
   const has = places.pilot !== undefined || places.ahead !== undefined;
   return (
     <>
       <Words as="soft">
         {setUp.placement
-          ? 'Set up where the dashed line is.'
+          ? 'Set up where the dashed line is; a usual craft is taken.'
           : 'Nobody has marked where it was set up: what only fits is not called met.'}
       </Words>
       <ButtonRow>
@@ -103,7 +109,7 @@ function Marks({ setUp }: { readonly setUp: SetUpChoice }) {
           label={places.ahead ? '✓ Straight ahead' : 'Straight ahead'}
           onPress={() => want('ahead')}
         />
-        {has ? <Button kind="quiet" icon="x" label="Take both marks out" onPress={clear} /> : null}
+        {has ? <Button kind="quiet" icon="x" label="Take both marks out" onPress={takeOut} /> : null}
       </ButtonRow>
       {wanted ? (
         <Words role="status">
@@ -126,10 +132,11 @@ interface JudgeProps {
 /** To where reps are counted; null where that is not, with why. */
 function useCounting(setUp: SetUpChoice, startedAt: number | null) {
   const router = useRouter();
-  const { weakness } = useLocalSearchParams<{ weakness?: string }>();
+  const { weakness, drill } = useLocalSearchParams<{ weakness?: string; drill?: string }>();
   const day = startedAt === null ? todayHere() : dayHere(new Date(startedAt * 1000));
   const { drillId, side } = setUp;
-  if (!weakness || !drillId) return { count: null, why: null };
+  // Only what the weakness is drilled with is counted for it.
+  if (!weakness || !drillId || drillId !== drill) return { count: null, why: null };
   if (day !== todayHere())
     return { count: null, why: `Flown on ${sayDay(day)}: only today's reps are counted here.` };
   const count = (rep: FieldRep) => (says: string) => {
@@ -141,8 +148,9 @@ function useCounting(setUp: SetUpChoice, startedAt: number | null) {
   return { count, why: null };
 }
 
-function Found({ setUp, judging: { judged }, looking, startedAt }: Omit<JudgeProps, 'part'>) {
+function Found({ setUp, judging, looking, startedAt }: Omit<JudgeProps, 'part'>) {
   const { count, why } = useCounting(setUp, startedAt);
+  const judged = judging.repsOf(setUp);
   if (!judged) return null;
   const { reps } = judged;
   return (
@@ -181,7 +189,6 @@ export function JudgePart({ setUp, judging, looking, part, startedAt }: JudgePro
           value={drillId}
           onChange={(id) => {
             setUp.pick(id);
-            judging.begin();
             setPicking(false);
           }}
           options={FIELD_DRILLS.map((value) => ({ value, label: wordedOf(value).name }))}
@@ -206,7 +213,7 @@ export function JudgePart({ setUp, judging, looking, part, startedAt }: JudgePro
           <Button
             kind="solid"
             icon="check-square"
-            label={judging.isJudging ? 'FieldJudging …' : `Judge ${clockOf(fromS)} to ${clockOf(toS)}`}
+            label={judging.isJudging ? 'Judging …' : `Judge ${clockOf(fromS)} to ${clockOf(toS)}`}
             disabled={judging.isJudging}
             onPress={() => judging.judge({ fromS, toS, drillId, side, placement })}
           />

@@ -70,7 +70,7 @@ function MarkKeys({
   readonly onWhat: (what: MissReason) => void;
 }) {
   return marking === null ? (
-    <Button kind="solid" icon="flag" label="A mistake, now" onPress={onMark} />
+    <Button kind="solid" icon="flag" label="Mark a mistake" onPress={onMark} />
   ) : (
     <>
       <Words role="status">{`What was it, at ${clockOf(marking)}?`}</Words>

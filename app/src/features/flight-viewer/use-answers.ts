@@ -1,3 +1,4 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import type { Evidence } from '@skelby/core/evidence/evidence';
 import type { FieldReps } from '@skelby/core/recorded-flight/reps/judge-reps';
 import type { ShownAgain } from '@skelby/core/recorded-flight/shown-again';
@@ -33,13 +34,23 @@ export function useLooking(tell: (what: ToViewer) => void) {
 }
 export type Looking = ReturnType<typeof useLooking>;
 
-/** The reps of a drill that were found in it; null until they are asked for, or where nothing could be placed. */
+type ToJudge = Omit<ToViewer & { readonly do: 'judge' }, 'do'>;
+
+/** What a judgement hangs on: judged otherwise, it is another. */
+const keyOf = ({ drillId, side, placement }: Pick<ToJudge, 'drillId' | 'side' | 'placement'>): string =>
+  JSON.stringify([drillId, side, placement]);
+
+/** The reps of a drill that were found in a part of it. */
 export function useJudging(tell: (what: ToViewer) => void) {
+  const [asked, setAsked] = useState('');
   const [judged, setJudged] = useState<FieldReps | null>(null);
   const [isJudging, setIsJudging] = useState(false);
   return {
-    judged,
     isJudging,
+    /** Judged with other marks, or as another drill, they say nothing of this; null: not judged so. */
+    repsOf: (what: Pick<ToJudge, 'side' | 'placement'> & { readonly drillId: DrillId | null }) =>
+      what.drillId && keyOf({ ...what, drillId: what.drillId }) === asked ? judged : null,
+    /** Nothing is judged: another flight, or it could not be. */
     begin: () => {
       setJudged(null);
       setIsJudging(false);
@@ -48,7 +59,9 @@ export function useJudging(tell: (what: ToViewer) => void) {
       setJudged(reps);
       setIsJudging(false);
     },
-    judge: (what: Omit<ToViewer & { readonly do: 'judge' }, 'do'>) => {
+    judge: (what: ToJudge) => {
+      setJudged(null);
+      setAsked(keyOf(what));
       setIsJudging(true);
       tell({ do: 'judge', ...what });
     },

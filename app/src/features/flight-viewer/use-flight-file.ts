@@ -21,6 +21,9 @@ export const flightFileWorker = () =>
     type: 'module',
   });
 
+const saveWritten = ({ as, text }: FromViewer & { readonly is: 'written' }): void =>
+  saveFile(`flight.${as}`, text ?? '', TYPES[as]);
+
 /** A recorder's file, read and worked on away from the page. */
 export function useFlightFile() {
   const worker = useRef<Worker | null>(null);
@@ -28,14 +31,13 @@ export function useFlightFile() {
   const [isWorking, setWorking] = useState(false);
   const [bad, setBad] = useState<string | null>(null);
   const [understood, setUnderstood] = useState<Understood | null>(null);
-
   const stop = useCallback(() => {
     worker.current?.terminate();
     worker.current = null;
   }, []);
   useEffect(() => stop, [stop]);
   const tell = (what: ToViewer) => {
-    setWorking(true);
+    if (what.do === 'read' || what.do === 'map') setWorking(true);
     worker.current?.postMessage(what);
   };
   const looking = useLooking(tell);
@@ -44,24 +46,23 @@ export function useFlightFile() {
   const read = (file: File) => {
     stop();
     setName(file.name);
-    setBad(null);
+    setBad('Worker' in globalThis ? null : NO_WORKERS);
     setUnderstood(null);
-    if (!('Worker' in globalThis)) {
-      setBad(NO_WORKERS);
-      return;
-    }
+    if (!('Worker' in globalThis)) return;
     const own = flightFileWorker();
     worker.current = own;
     own.onmessage = ({ data }: MessageEvent<FromViewer>) => {
       setWorking(false);
-      if (data.is === 'bad') setBad(data.message);
-      else if (data.is === 'understood') {
+      if (data.is === 'bad') {
+        setBad(data.message);
+        judging.begin();
+      } else if (data.is === 'understood') {
         setUnderstood(data);
         looking.begin(data.view?.whole ?? null);
         judging.begin();
       } else if (data.is === 'part' || data.is === 'shown') looking.told(data);
       else if (data.is === 'judged') judging.told(data.judged);
-      else if (data.is === 'written') saveFile(`flight.${data.as}`, data.text ?? '', TYPES[data.as]);
+      else if (data.is === 'written') saveWritten(data);
       else evidence.told(data);
     };
     own.onerror = ({ message }) => {

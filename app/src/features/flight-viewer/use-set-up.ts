@@ -1,8 +1,8 @@
-import { exerciseOf, MEASURED_DRILLS } from '@skelby/core/assessment/exercises';
+import { exerciseOf } from '@skelby/core/assessment/exercises';
 import { type Side, SIDES } from '@skelby/core/drills/drill';
 import { type DrillId, drillOf, isDrillId } from '@skelby/core/drills/drills';
-import { placesAlong } from '@skelby/core/recorded-flight/reps/best-placement';
-import { isJudgedInField } from '@skelby/core/recorded-flight/reps/judge-reps';
+import { placesAlong } from '@skelby/core/geometry/path';
+import { FIELD_DRILLS } from '@skelby/core/recorded-flight/reps/field-drills';
 import {
   type FieldPlace,
   inField,
@@ -11,11 +11,6 @@ import {
 } from '@skelby/core/recorded-flight/reps/placement';
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
-
-/** Drills that a recorded flight can be judged as. */
-export const FIELD_DRILLS: readonly DrillId[] = MEASURED_DRILLS.filter((id) =>
-  isJudgedInField(exerciseOf(id, drillOf(id).sides[0] ?? null)!),
-);
 
 const isSide = (value: string | undefined): value is Side => SIDES.some((each) => each === value);
 
@@ -51,6 +46,7 @@ export function useSetUp() {
       setPlaces({ ...places, [wanted]: at });
       want(wanted === 'pilot' && !ahead ? 'ahead' : null);
     },
+    putBack: setPlaces,
     clear: () => {
       setPlaces({});
       want(null);
@@ -61,6 +57,9 @@ export function useSetUp() {
 }
 export type SetUpChoice = ReturnType<typeof useSetUp>;
 
+/** A way is drawn by places so far apart, m. */
+const DRAWN_EVERY_M = 0.5;
+
 /** The way of a drill as it lies in the field; nothing where it is not known where that is. */
 export function setUpLines(
   { drillId, side }: Pick<SetUpChoice, 'drillId' | 'side'>,
@@ -68,6 +67,8 @@ export function setUpLines(
 ): readonly (readonly FieldPlace[])[] {
   const course = drillId && placement ? exerciseOf(drillId, side) : null;
   return course && placement
-    ? course.stages.map(({ path }) => placesAlong(path).map((at) => inField(placement, at)))
+    ? course.stages.map(({ path }) =>
+        placesAlong(path, DRAWN_EVERY_M).map(([x, y]) => inField(placement, { x, y })),
+      )
     : [];
 }

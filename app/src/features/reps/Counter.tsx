@@ -2,6 +2,7 @@ import { newestFirst } from '@skelby/core/vocabulary/flown-order';
 import { isFirstEdition, testsADayOf } from '@skelby/core/clearance/clearing-rule';
 import type { WhyNotCounted } from '@skelby/core/clearance/counts-for-test';
 import type { WeaknessPage } from '@skelby/core/pages/pages';
+import { FIELD_DRILLS } from '@skelby/core/recorded-flight/reps/field-drills';
 import { drillOf, isFlown } from '@skelby/core/drills/drills';
 import { type Href, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
@@ -28,7 +29,7 @@ import { Button, LinkButton } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { Screen, useIsWide } from '../../shared/ui/Screen';
-import { isFlownHere, SimulatorLink } from '../../shared/ui/SimulatorLink';
+import { SimulatorLink } from '../../shared/ui/SimulatorLink';
 import { VerdictFoot } from '../../shared/ui/Verdicts';
 import { Words } from '../../shared/ui/Words';
 import { HowFlown } from './HowFlown';
@@ -184,7 +185,7 @@ function FromFlight({ page, counting: { drill, settings, change } }: PartProps) 
         <Button kind="quiet" icon="x" label="Leave the flight out" onPress={() => change(NOTHING_MEASURED)} />
       </Note>
     );
-  if (!isFlownHere(drill) || settings.flownOn !== 'craft') return null;
+  if (!FIELD_DRILLS.includes(drill.id) || settings.flownOn !== 'craft') return null;
   const asked = new URLSearchParams({
     weakness: page.weakness.id,
     drill: drill.id,

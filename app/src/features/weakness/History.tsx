@@ -77,6 +77,7 @@ function repLines(reps: readonly RecordedRep[], units: Units, drillOf: FindWorde
     const { drillId, side, purpose } = last!;
     const counted = flown.filter((rep) => !rep.takenBack);
     const takenBack = flown.length - counted.length;
+    const byFlight = counted.filter(({ judgedBy }) => judgedBy === 'flight').length;
     const what = [
       drillOf(drillId).name,
       side ? SIDE_WORDS[side].toLowerCase() : null,
@@ -89,6 +90,7 @@ function repLines(reps: readonly RecordedRep[], units: Units, drillOf: FindWorde
       under: [
         sayTime(last!.flownAt),
         valuesLine(drillId, valuesOf(flown), units),
+        byFlight > 0 ? `${byFlight} judged by a flight` : null,
         takenBack > 0 ? `${takenBack} taken back` : null,
         lateWords(flown),
       ]

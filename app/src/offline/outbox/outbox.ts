@@ -17,7 +17,7 @@ const FIRST_RETRY_MS = 2_000;
 const LONGEST_RETRY_MS = 60_000;
 const MAY_PASS = new Set([408, 425, 429]);
 
-/** What was sent is built on something that has changed since: what is shown is old, and news may come late, or never. */
+/** What was sent is built on something that has changed since: what is shown is old, and news may come late. */
 const OVERTAKEN = 409;
 
 /** Whether trying again later can help. */

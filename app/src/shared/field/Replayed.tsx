@@ -5,15 +5,16 @@ import { pilotAt } from '@skelby/core/assessment/walk';
 import { lineAt, type Replay } from '@skelby/core/assessment/replay';
 import { headingOf } from '@skelby/core/geometry/rotation';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Button, ButtonRow } from '../ui/Button';
 import { Field, FIELD_PX, type FieldHandle } from './Field';
 import { SticksHeld } from './SticksHeld';
 import { Inset } from './Inset';
 import { MomentSlider } from './MomentSlider';
+import { type LookedMoment, useMoment } from './use-moment';
+import { sticksAt, useReplayed } from './use-replayed';
 
-const TICK_MS = 50;
 const BEFORE_S = 2;
 
 interface ReplayedProps {
@@ -39,48 +40,8 @@ export interface LookAt {
 }
 const NOWHERE: LookAt = { atS: null, nth: 0 };
 
-/** The moment that is shown; it runs on while it plays. */
-function useClock(begin: number, end: number, wrongAtS: number | null) {
-  const [t, setT] = useState(wrongAtS === null ? begin : Math.max(begin, wrongAtS - BEFORE_S));
-  const [plays, setPlays] = useState(false);
-  useEffect(() => {
-    if (!plays) return undefined;
-    const tick = setInterval(() => setT((last) => Math.min(end, last + TICK_MS / 1000)), TICK_MS);
-    return () => clearInterval(tick);
-  }, [plays, end]);
-  useEffect(() => {
-    if (t >= end) setPlays(false);
-  }, [t, end]);
-  const stopAt = useCallback((to: number) => {
-    setPlays(false);
-    setT(to);
-  }, []);
-  return {
-    t,
-    plays,
-    stopAt,
-    toggle: () => {
-      if (t >= end) setT(begin);
-      setPlays(!plays);
-    },
-  };
-}
-
-/** Places of a flight: all of them, and a few seen from above. */
-function usePlaces(replay: Replay) {
-  const places = useMemo(
-    () => Array.from(replay.t, (_, at) => [replay.x[at]!, replay.y[at]!, replay.z[at]!] as const),
-    [replay],
-  );
-  const flat = useMemo(
-    () => places.filter((_, at) => at % 4 === 0).map(([x, y]) => [x, y] as const),
-    [places],
-  );
-  return { places, flat };
-}
-
 interface ReplayButtonsProps {
-  readonly clock: ReturnType<typeof useClock>;
+  readonly clock: LookedMoment;
   readonly wrongAtS: number | null;
   readonly throughCamera: boolean;
   readonly onCamera: (on: boolean) => void;
@@ -95,7 +56,7 @@ function ReplayButtons({ clock, wrongAtS, throughCamera, onCamera }: ReplayButto
         onPress={clock.toggle}
       />
       {wrongAtS === null ? null : (
-        <Button icon="alert-triangle" label="Where it went wrong" onPress={() => clock.stopAt(wrongAtS)} />
+        <Button icon="alert-triangle" label="Where it went wrong" onPress={() => clock.goTo(wrongAtS)} />
       )}
       <Button
         icon={throughCamera ? 'user' : 'camera'}
@@ -121,33 +82,20 @@ export function Replayed({
 }: ReplayedProps) {
   const field = useRef<FieldHandle>(null);
   const [begin, end] = [replay.t[0] ?? 0, replay.t.at(-1) ?? 0];
-  const clock = useClock(begin, end, wrongAtS);
-  const { t, stopAt } = clock;
+  const clock = useMoment(begin, end, wrongAtS === null ? begin : Math.max(begin, wrongAtS - BEFORE_S));
+  const { t, goTo } = clock;
   useEffect(() => {
-    if (look.atS !== null) stopAt(look.atS);
-  }, [look, stopAt]);
+    if (look.atS !== null) goTo(look.atS);
+  }, [look, goTo]);
   const [throughCamera, setThroughCamera] = useState(false);
-  const i = lineAt(replay, t);
-  const pilot = useMemo(() => pilotAt(course, replay.t[i]! - begin), [course, replay, i, begin]);
-  const { places, flat } = usePlaces(replay);
-  useEffect(() => {
-    field.current?.draw({
-      position: [replay.x[i]!, replay.y[i]!, replay.z[i]!],
-      attitude: [replay.qw[i]!, replay.qx[i]!, replay.qy[i]!, replay.qz[i]!],
-      pilot,
-    });
-  }, [replay, i, throughCamera, pilot]);
-  useEffect(() => {
-    const soon = setTimeout(() => field.current?.showPath(places), 300);
-    return () => clearTimeout(soon);
-  }, [places]);
+  const shownS = replay.t[lineAt(replay, t)]!;
+  const pilot = useMemo(() => pilotAt(course, shownS - begin), [course, shownS, begin]);
+  const { i, places } = useReplayed({ field, replay, t, pilot, redrawn: throughCamera });
+  const flat = useMemo(
+    () => places.filter((_, at) => at % 4 === 0).map(([x, y]) => [x, y] as const),
+    [places],
+  );
   const heading = headingOf({ qw: replay.qw[i]!, qx: replay.qx[i]!, qy: replay.qy[i]!, qz: replay.qz[i]! });
-  const sticks = {
-    throttle: replay.throttle[i]!,
-    yaw: replay.yaw[i]!,
-    pitch: replay.pitch[i]!,
-    roll: replay.roll[i]!,
-  };
   return (
     <View style={{ gap: 10 }}>
       <Field
@@ -170,8 +118,8 @@ export function Replayed({
           />
         }
       />
-      <MomentSlider begin={begin} end={end} t={t} onMove={clock.stopAt} />
-      <SticksHeld layout={layout} sticks={sticks} size={84} />
+      <MomentSlider begin={begin} end={end} t={t} onMove={goTo} />
+      <SticksHeld layout={layout} sticks={sticksAt(replay, i)} size={84} />
       <ReplayButtons
         clock={clock}
         wrongAtS={wrongAtS}

@@ -49,7 +49,7 @@ test('any text as CSV, GPX or GeoJSON', () => {
   );
 });
 
-test('a GPX whose names stand in a namespace is read as any other', () => {
+test('a GPX whose names stand in a namespace is read like every other', () => {
   const point = (i: number) =>
     `<g:trkpt lat="47.${i}" lon="11"><g:ele>${i}</g:ele><g:time>2026-05-09T09:30:0${i}Z</g:time></g:trkpt>`;
   const text = `<g:gpx xmlns:g="http://www.topografix.com/GPX/1/1"><g:trk><g:trkseg>${[0, 1, 2].map(point).join('')}</g:trkseg></g:trk></g:gpx>`;

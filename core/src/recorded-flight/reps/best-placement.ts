@@ -1,6 +1,6 @@
 import type { Exercise } from '../../assessment/exercise';
 import type { FlightLog } from '../../flight-log/flight-log';
-import type { Path } from '../../geometry/path';
+import { placesAlong } from '../../geometry/path';
 import { type FieldPlace, inField, type Placement } from './placement';
 
 /** Places looked at of a flight, and apart on the way of a drill, m. */
@@ -10,25 +10,6 @@ const [TURN_DEG, KEPT] = [15, 6];
 /** Steps of the search: across, m, and round, degrees; until so small. */
 const FIRST_STEP = [2, 2, 10] as const;
 const LAST_STEP_M = 0.05;
-
-/** Places along the way of a part of a drill. */
-export function placesAlong(path: Path): readonly FieldPlace[] {
-  if (path.is === 'point') return [{ x: path.at[0], y: path.at[1] }];
-  if (path.is === 'segment') {
-    const { from, to } = path;
-    const n = Math.max(1, Math.ceil(Math.hypot(to[0] - from[0], to[1] - from[1]) / STEP_M));
-    return Array.from({ length: n + 1 }, (_, i) => ({
-      x: from[0] + (i / n) * (to[0] - from[0]),
-      y: from[1] + (i / n) * (to[1] - from[1]),
-    }));
-  }
-  const { centre, radiusM, fromDeg, sweepDeg } = path;
-  const n = Math.max(4, Math.ceil((radiusM * Math.abs(sweepDeg) * Math.PI) / 180 / STEP_M));
-  return Array.from({ length: n + 1 }, (_, i) => {
-    const at = ((fromDeg + (i / n) * sweepDeg) * Math.PI) / 180;
-    return { x: centre[0] + radiusM * Math.sin(at), y: centre[1] + radiusM * Math.cos(at) };
-  });
-}
 
 const middleOf = (places: readonly FieldPlace[]): FieldPlace => ({
   x: places.reduce((sum, each) => sum + each.x, 0) / places.length,
@@ -79,7 +60,7 @@ export function bestPlacements(log: FlightLog, { stages }: Pick<Exercise, 'stage
   const flown: FieldPlace[] = [];
   for (let i = 0; i < log.length; i += every) flown.push({ x: log.columns.x[i]!, y: log.columns.y[i]! });
   if (flown.length === 0) return [];
-  const way = stages.flatMap(({ path }) => placesAlong(path));
+  const way = stages.flatMap(({ path }) => placesAlong(path, STEP_M).map(([x, y]) => ({ x, y })));
   const [here, there] = [middleOf(flown), middleOf(way)];
   const of = (placement: Placement) => misfit(flown, way, placement);
   const begun = Array.from({ length: 360 / TURN_DEG }, (_, i) => {

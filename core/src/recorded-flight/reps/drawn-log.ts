@@ -1,6 +1,7 @@
 import { type FlightLog, LOG_COLUMNS, type LogColumn } from '../../flight-log/flight-log';
-import { turnedBy } from '../../geometry/rotation';
+import { turnAbout, turnedBy } from '../../geometry/rotation';
 import { Random } from '../../simulator/random';
+import { turnedAttitudes } from './placement';
 import type { SmoothFlight } from '../smoothing/smooth-flight';
 
 /** How long places of satellites, of a barometer, and measured near by err alike, s; and speeds. From memory. */
@@ -62,16 +63,11 @@ function fillUnknown(
   if (nothing('qw')) {
     const nose = random.uniform() * 2 * Math.PI;
     const [right, up] = [blocks(ANYTHING.leanDeg), blocks(ANYTHING.leanDeg)];
-    const half = (deg: number) => (deg * Math.PI) / 360;
+    const rad = (deg: number) => (deg * Math.PI) / 180;
     for (const axis of ['qw', 'qx', 'qy', 'qz'] as const) columns[axis] = new Float64Array(length);
     for (let i = 0; i < length; i += 1) {
-      const q = turnedBy(
-        { qw: Math.cos(nose / 2), qx: 0, qy: 0, qz: Math.sin(nose / 2) },
-        turnedBy(
-          { qw: Math.cos(half(up[i]!)), qx: 0, qy: Math.sin(half(up[i]!)), qz: 0 },
-          { qw: Math.cos(half(right[i]!)), qx: Math.sin(half(right[i]!)), qy: 0, qz: 0 },
-        ),
-      );
+      const lean = turnedBy(turnAbout('qy', rad(up[i]!)), turnAbout('qx', rad(right[i]!)));
+      const q = turnedBy(turnAbout('qz', nose), lean);
       columns.qw[i] = q.qw;
       columns.qx[i] = q.qx;
       columns.qy[i] = q.qy;
@@ -109,12 +105,6 @@ export function drawnLog(part: JudgedPart, seed: number): FlightLog {
     add('z', axes.up.placeSd, satellites ? ALIKE_S.barometer : ALIKE_S.local);
     add('vz', axes.up.speedSd, ALIKE_S.speed);
   }
-  const off = (HEADING_SD_DEG * random.normal() * Math.PI) / 360;
-  const turn = { qw: Math.cos(off), qx: 0, qy: 0, qz: Math.sin(off) };
-  for (let i = 0; i < length; i += 1) {
-    const { qw, qx, qy, qz } = columns;
-    const q = turnedBy(turn, { qw: qw[i]!, qx: qx[i]!, qy: qy[i]!, qz: qz[i]! });
-    [qw[i], qx[i], qy[i], qz[i]] = [q.qw, q.qx, q.qy, q.qz];
-  }
-  return log;
+  const offRad = (HEADING_SD_DEG * random.normal() * Math.PI) / 180;
+  return { ...log, columns: { ...columns, ...turnedAttitudes(columns, turnAbout('qz', offRad)) } };
 }

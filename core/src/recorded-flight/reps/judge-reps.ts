@@ -3,6 +3,7 @@ import type { FlightMeasureId } from '../../assessment/measures/measures';
 import { type Score, type ScoredValue, scoreLog, scoreParts, partsOf } from '../../assessment/score';
 import { type FlightLog, LOG_COLUMNS, type LogEvent } from '../../flight-log/flight-log';
 import type { CraftModel } from '../../simulator/craft-model';
+import { beginningOf } from '../../geometry/path';
 import { asFlightLog } from '../as-flight-log';
 import { findEvents } from '../events/find-events';
 import type { FlightEventName } from '../events/flight-event';
@@ -41,8 +42,6 @@ export interface FieldRep {
   readonly values: readonly FieldValue[];
   /** Conditions that the flight says nothing of. */
   readonly unmeasured: readonly FlightMeasureId[];
-  /** What went wrong first; null: nothing did. */
-  readonly wrong: Score['wrong'];
   readonly recorded: number | null;
   readonly distanceM: number | null;
 }
@@ -66,22 +65,6 @@ const MAY_DIFFER = 1;
 const [FILLS, FIRST_FILL] = [3, 7_919];
 const ALIKE = 1e-9;
 
-/**
- * Whether a drill can be judged from a flight alone: nothing in it is called, asked, or done to the craft, and nothing
- * turns on the speed setting or the pilot-relative mode, which recorders do not tell.
- */
-export const isJudgedInField = ({ stages }: Pick<Exercise, 'stages'>): boolean =>
-  stages.every(
-    ({ begins, asks, until, hands, relative, pathIn, drawnFrom }) =>
-      relative === undefined &&
-      pathIn === undefined &&
-      drawnFrom === undefined &&
-      begins === undefined &&
-      asks === undefined &&
-      !['surprise', 'answered', 'taken-over', 'safe'].includes(until.is) &&
-      !['answer', 'take-over', 'recover'].includes(hands),
-  );
-
 const MEANS: Readonly<Partial<Record<FlightEventName, LogEvent['is']>>> = {
   hit: 'crash',
   'tipped-over': 'crash',
@@ -101,11 +84,10 @@ function partIn(flight: SmoothFlight, fromS: number, toS: number, { stages }: Ex
   const whole = withEvents(asFlightLog(flight), flight);
   const from = Math.max(0, Math.floor(fromS * flight.hz));
   const to = Math.min(whole.length, Math.ceil(toS * flight.hz) + 1);
-  const { path } = stages[0]!;
   return {
     flight,
     from,
-    heightM: (path.is === 'point' ? path.at : path.is === 'segment' ? path.from : path.centre)[2],
+    heightM: beginningOf(stages[0]!.path)[2],
     log: {
       length: to - from,
       events: whole.events.filter(({ t }) => t >= fromS && t <= toS),
@@ -142,17 +124,22 @@ function movedBy(scores: readonly Score[]): ReadonlySet<string> {
   return new Set(moved.map(([key]) => key));
 }
 
-const saysOf = (ok: boolean, plusMinus: number, { value, limit }: ScoredValue): FieldValue['says'] =>
-  Math.abs(value - limit) <= plusMinus ? 'cannot-tell' : ok ? 'ok' : 'not';
+/** What nearly all draws say of one condition. */
+const agreedOn = (ok: number, of: number): FieldValue['says'] => {
+  // A draw in which it could not be measured speaks neither way.
+  if (of < DRAWS - MAY_DIFFER) return 'cannot-tell';
+  return ok >= of - MAY_DIFFER ? 'ok' : ok <= MAY_DIFFER ? 'not' : 'cannot-tell';
+};
 
 /** A figure with how far it may be off, by the draws. */
 function valueWith(value: ScoredValue, drawn: readonly Score[]): FieldValue {
-  const off = drawn
-    .flatMap(({ values }) => values.filter((each) => keyOf(each) === keyOf(value)))
-    .map((each) => Math.abs(each.value - value.value))
-    .sort((a, b) => a - b);
-  const plusMinus = off[Math.ceil(0.95 * off.length) - 1] ?? 0;
-  return { ...value, plusMinus, says: saysOf(value.ok, plusMinus, value) };
+  const same = drawn.flatMap(({ values }) => values.filter((each) => keyOf(each) === keyOf(value)));
+  const off = same.map((each) => Math.abs(each.value - value.value)).sort((a, b) => a - b);
+  return {
+    ...value,
+    plusMinus: off[Math.ceil(0.95 * off.length) - 1] ?? 0,
+    says: agreedOn(same.filter(({ ok }) => ok).length, same.length),
+  };
 }
 
 interface Judged {
@@ -187,7 +174,6 @@ function judgeRep(part: JudgedPart, fromS: number, drill: FieldDrill, placement:
     ...verdictOf(drawn.filter(isMet).length, isCut, unmeasured.length),
     values: known(central.values).map((value) => valueWith(value, drawn)),
     unmeasured: [...new Set(unmeasured)],
-    wrong: central.wrong,
     recorded: unmeasured.some((each) => each === course.recorded?.of) ? null : central.recorded,
     distanceM: central.distanceM,
   };

@@ -1,5 +1,5 @@
 import type { FlightLog } from '../../flight-log/flight-log';
-import { turnedBy } from '../../geometry/rotation';
+import { type Quaternion, turnAbout, turnedBy } from '../../geometry/rotation';
 
 /** A place over the ground in the flight's own axes, m: x east, y north of where it began. */
 export interface FieldPlace {
@@ -27,28 +27,34 @@ export function inField({ x, y, towardDeg }: Placement, at: FieldPlace): FieldPl
   };
 }
 
+type AttitudeColumns = Readonly<Record<keyof Quaternion, Float64Array>>;
+
+/** Every attitude of a log, turned in the world. */
+export function turnedAttitudes(columns: AttitudeColumns, turn: Quaternion): AttitudeColumns {
+  const [qw, qx, qy, qz] = [columns.qw.slice(), columns.qx.slice(), columns.qy.slice(), columns.qz.slice()];
+  for (let i = 0; i < qw.length; i += 1) {
+    const q = turnedBy(turn, { qw: qw[i]!, qx: qx[i]!, qy: qy[i]!, qz: qz[i]! });
+    [qw[i], qx[i], qy[i], qz[i]] = [q.qw, q.qx, q.qy, q.qz];
+  }
+  return { qw, qx, qy, qz };
+}
+
 /** A log in the axes of a drill, whose pilot stands at 0, 0 and looks north. */
 export function placed(log: FlightLog, { x, y, towardDeg }: Placement): FlightLog {
   const toward = (towardDeg * Math.PI) / 180;
   const [cos, sin] = [Math.cos(toward), Math.sin(toward)];
-  const turn = { qw: Math.cos(toward / 2), qx: 0, qy: 0, qz: Math.sin(toward / 2) };
   const c = log.columns;
   const across = (a: Float64Array, b: Float64Array, [a0, b0] = [0, 0]) =>
     a.map((_, i) => (a[i]! - a0) * cos - (b[i]! - b0) * sin);
   const along = (a: Float64Array, b: Float64Array, [a0, b0] = [0, 0]) =>
     a.map((_, i) => (a[i]! - a0) * sin + (b[i]! - b0) * cos);
-  const [qw, qx, qy, qz] = [c.qw.slice(), c.qx.slice(), c.qy.slice(), c.qz.slice()];
-  for (let i = 0; i < log.length; i += 1) {
-    const q = turnedBy(turn, { qw: c.qw[i]!, qx: c.qx[i]!, qy: c.qy[i]!, qz: c.qz[i]! });
-    [qw[i], qx[i], qy[i], qz[i]] = [q.qw, q.qx, q.qy, q.qz];
-  }
   return {
     ...log,
     columns: {
       ...c,
       ...{ x: across(c.x, c.y, [x, y]), y: along(c.x, c.y, [x, y]) },
       ...{ vx: across(c.vx, c.vy), vy: along(c.vx, c.vy) },
-      ...{ qw, qx, qy, qz },
+      ...turnedAttitudes(c, turnAbout('qz', toward)),
       ...{ windX: across(c.windX, c.windY), windY: along(c.windX, c.windY) },
     },
   };

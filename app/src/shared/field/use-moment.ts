@@ -14,9 +14,12 @@ export interface LookedMoment {
   readonly setPace: (pace: Pace) => void;
 }
 
-/** The moment of a flight that is looked at; it runs on while it plays, and stops at the end of what is shown. */
-export function useMoment(fromS: number, toS: number): LookedMoment {
-  const [t, setT] = useState(fromS);
+/**
+ * The moment of a flight that is looked at; it runs on while it plays, and stops at the end of what is shown.
+ * @param beginS the moment that is looked at first
+ */
+export function useMoment(fromS: number, toS: number, beginS = fromS): LookedMoment {
+  const [t, setT] = useState(beginS);
   const [plays, setPlays] = useState(false);
   const [pace, setPace] = useState<Pace>(1);
   const at = useRef(t);
@@ -27,12 +30,10 @@ export function useMoment(fromS: number, toS: number): LookedMoment {
     let frame = requestAnimationFrame(function next(now) {
       const passed = last === null ? 0 : ((now - last) / 1000) * pace;
       last = now;
-      const started = performance.now();
       const then = Math.min(toS, at.current + passed);
       setT(then);
       if (then >= toS) setPlays(false);
       else frame = requestAnimationFrame(next);
-      performance.measure('skelby.frame', { start: started });
     });
     return () => cancelAnimationFrame(frame);
   }, [plays, pace, toS]);
