@@ -251,7 +251,7 @@ test('the plan is changed with a reason, and never without a deciding drill', as
   for (let left = await page.getByRole('button', { name: /^Drop/ }).count(); left > 0; left -= 1)
     await page.getByRole('button', { name: /^Drop/ }).first().click();
   await expect(page.getByRole('alert')).toContainText(
-    'Keep at least one deciding drill (Brake to the mark or Climb over)',
+    'Keep at least one tested drill (Brake to the mark or Climb over)',
   );
   await expect(page.getByRole('button', { name: 'Use this plan' })).toBeDisabled();
   await page.getByRole('button', { name: 'Add a drill' }).click();

@@ -31,7 +31,7 @@ test('figures are put into words: names, lists, shares, and sentences in sentenc
     'Side must be one of left, right for Crab leg.',
   );
   expect(said({ say: 'plan.none-decides', with: { drills: ['nose-in-hover', 'clock-hover'] } })).toMatch(
-    /^Keep at least one deciding drill \(.+ or .+\): /,
+    /^Keep at least one tested drill \(.+ or .+\): /,
   );
   expect(
     said({

@@ -16,7 +16,7 @@ export const COLUMN_MEANINGS: Readonly<Record<BaseColumn, string>> = {
   confirmed_cause: 'Confirmed cause, or empty; brought in from a file it opens no weakness by itself',
   withdrawn_reason: 'Why the entry was withdrawn; empty: it was not',
   debrief_state: 'open or closed; empty: not debriefed',
-  own_pick: "The trainer's pick before the ranking was seen",
+  own_pick: "The trainer's guess before the ranking was seen",
   primary_cause: 'Primary cause decided on',
   contributing_causes: 'Ids, with semicolons between',
   overrule_reason: 'Why it was decided against the ranking',

@@ -54,7 +54,7 @@ export const LABEL_WORDS: Readonly<Record<Exclude<FieldLabel, `=${string}`>, str
   link: 'Link',
   'cause-of-the-link': 'Cause of the link',
   breakable: 'Breakable',
-  'own-pick': 'Own pick',
+  'own-pick': 'Own guess',
   'primary-cause': 'Primary cause',
   'contributing-cause': 'Contributing cause',
   'reason-for-deciding-otherwise': 'Reason for deciding otherwise',

@@ -62,7 +62,7 @@ export const PRACTICE_LEVELS: Readonly<Partial<Record<HouseDrillId, Easier2Easie
     '60 s within a pace, gusts included',
   ],
   'side-on-hover': [
-    '5 s within 3 paces, turned only half way from tail-on',
+    '5 s within 3 paces, turned only half way from tail-in',
     '10 s within 2 paces, one first move the wrong way allowed',
     '30 s within a pace, then a square flown side-on',
   ],
@@ -76,7 +76,7 @@ export const PRACTICE_LEVELS: Readonly<Partial<Record<HouseDrillId, Easier2Easie
     'The quarter held for 5 s within 3 paces',
     'The quarter held for 15 s within a pace, called at random',
   ],
-  'lead-walk': ['30 s tail-on, straight', '1 min tail-on, gentle bends', '2 min tail-on, at a brisk walk'],
+  'lead-walk': ['30 s tail-in, straight', '1 min tail-in, gentle bends', '2 min tail-in, at a brisk walk'],
   'tail-in-ring': [
     'A quarter ring, out and back',
     'One ring, distance within 3 paces',

@@ -266,7 +266,7 @@ export const QUESTION_WORDS: Readonly<Record<QuestionId, QuestionWords>> = {
     ask: 'Where did it believe home was?',
     values: {
       right: 'In the right place',
-      moved: 'Moved, not known which',
+      moved: 'Moved, not known how',
       'moved-by-itself': 'Moved by itself',
       'left-behind': 'Left behind by pilot, boat or car',
       'not-set': 'Not set',
@@ -578,8 +578,8 @@ export const QUESTION_WORDS: Readonly<Record<QuestionId, QuestionWords>> = {
     },
   },
   surface: {
-    short: 'Under the feet',
-    ask: 'What was under the feet?',
+    short: 'Stood on',
+    ask: 'What did the craft stand on?',
     values: {
       hard: 'Hard and level',
       grass: 'Grass',
@@ -649,7 +649,7 @@ export const QUESTION_WORDS: Readonly<Record<QuestionId, QuestionWords>> = {
   },
   left_undone: {
     short: 'Left undone',
-    ask: 'Was a step left out, before or after?',
+    ask: 'Was a step left out before take-off or at the landing?',
     values: {
       none: 'None',
       legs: 'The legs',

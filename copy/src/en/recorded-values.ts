@@ -14,7 +14,7 @@ export const VALUE_NAMES: Readonly<Partial<Record<DrillId, string>>> = {
   'side-on-hover': 'Worst distance',
   'nose-in-hover': 'Worst distance',
   'clock-hover': 'Worst distance',
-  'lead-walk': 'Tail-on for',
+  'lead-walk': 'Tail-in for',
   'tail-in-ring': 'Radius error',
   'lean-and-lift': 'Height error',
   'circle-both-ways': 'Radius error',

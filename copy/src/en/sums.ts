@@ -16,7 +16,7 @@ export const SUM_WORDS: Readonly<Record<string, SumWords>> = {
     source:
       'Constant deceleration, any mechanics text. Reaction times: 2.5 s AASHTO; 1.5 s and 0.75 s common practice.',
     assumes:
-      'Still air, level flight, full opposite stick, sensors off. Drag in proportion to speed, one for the airframe, from top speed and lean limit in normal. The other settings are for the same stick: as large a share of their own top speed.',
+      'Still air, level flight, full opposite stick, sensors off. Drag in proportion to speed, one for the airframe, from top speed and lean limit in normal. Other settings: the same stick, so the same share of their own top speed.',
     inputs: {
       speed_mps: 'Speed',
       seen_at_m: 'First seen at',

@@ -280,7 +280,7 @@ export function OccurrenceScreen() {
   const query = useOccurrence(id);
   const roster = useRoster();
   return (
-    <Loaded query={query} title="Occurrence" up="/">
+    <Loaded query={query} title="Entry" up="/">
       {(occurrence) => {
         if (occurrence.withdrawnAt) return <Withdrawn occurrence={occurrence} roster={roster.data} />;
         if (occurrence.confirmedCauseId && occurrence.weaknessId)

@@ -183,7 +183,7 @@ function standingWords(weakness: PilotPortalPage['weaknesses'][number]): string 
   const next = RUNGS[rungs.findIndex((share) => share < 1)];
   return [
     STATE_WORDS[state],
-    state !== 'watch' && next ? `next rung: ${RUNG_NAMES[next].toLowerCase()}` : null,
+    state !== 'watch' && next ? `next step: ${RUNG_NAMES[next].toLowerCase()}` : null,
     checkFrom && !checkPassed ? `check due ${sayDay(checkFrom)}` : null,
   ]
     .filter(Boolean)

@@ -28,7 +28,7 @@ export function Occurrences({ page }: { readonly page: PilotPage }) {
     </>
   );
   return (
-    <Part heading="Occurrences">
+    <Part heading="Entries">
       <Rows empty="None logged." atFirst={12} inAll={all} rest={rest}>
         {[...known.values()].map((each) => (
           <LinkRow

@@ -140,13 +140,13 @@ export function Exchange() {
         <Button
           icon="download"
           label="CSV"
-          says="Download the occurrences as CSV"
+          says="Download the entries as CSV"
           onPress={() => download('csv')}
         />
         <Button
           icon="download"
           label="JSON"
-          says="Download the occurrences as JSON"
+          says="Download the entries as JSON"
           onPress={() => download('json')}
         />
         {mayBringIn ? (

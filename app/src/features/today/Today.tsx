@@ -121,7 +121,7 @@ function DueNow({ list, left }: DueNowProps) {
         lines={checks}
         under={(line) => `${cause(line)}. Due ${sayDay(line.checkFrom!)}${lateWords(line.checkFrom!)}.`}
       />
-      <ToDebrief heading="To debrief, of before" occurrences={older} left={left} />
+      <ToDebrief heading="To debrief, older" occurrences={older} left={left} />
       {older.length > 0 && left === 0 ? (
         <LinkButton kind="quiet" label="Settle what is history" href="/to-debrief" />
       ) : null}

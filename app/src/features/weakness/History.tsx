@@ -20,7 +20,7 @@ import { SlipsToConfirm } from './SlipsToConfirm';
 
 const MOVE_WORDS: Readonly<Record<WeaknessMove['kind'], string>> = {
   opened: 'Opened',
-  'occurrence-added': 'Another occurrence',
+  'occurrence-added': 'Another entry',
   reopened: 'Re-opened',
   signed: 'Signed',
   'signed-early': 'Signed early',

@@ -54,7 +54,7 @@ export const SIDE_WORDS: Readonly<Record<Side, string>> = {
   right: 'Right',
   clockwise: 'Clockwise',
   'counter-clockwise': 'Counter-clockwise',
-  'tail-on': 'Tail-on',
+  'tail-on': 'Tail-in',
   'nose-left': 'Nose left',
   'nose-in': 'Nose-in',
   'nose-right': 'Nose right',

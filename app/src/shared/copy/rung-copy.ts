@@ -87,7 +87,7 @@ function keptWords(clearance: Clearance, rule: ClearingRule, now: Day): string {
   if (!started) {
     const due = now >= check.from ? 'Check due now' : `Check ${sayDay(check.from, now)}, no practice before`;
     const bySide = check.drills.some((drill) => drill.side);
-    return `${due}: ${bySide ? 'two met before two missed on every side' : 'four met before two missed'} of each deciding drill, on the craft.`;
+    return `${due}: ${bySide ? 'two met before two missed on every side' : 'four met before two missed'} of each tested drill, on the craft.`;
   }
   return `${listed(check.drills.filter((drill) => !drill.passed).map(tallyWords))}.`;
 }

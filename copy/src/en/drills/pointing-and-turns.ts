@@ -30,9 +30,9 @@ export const POINTING_AND_TURNS_WORDS = {
   'lead-walk': {
     name: 'Walk behind it',
     trains: 'Yaw and pitch together',
-    task: 'Walk behind it along a path with six bends: forward, yaw, forward, always tail-on.',
-    byEye: '2 min tail-on, 5 to 8 paces ahead',
-    measured: 'Within 30° of tail-on at 5 to 8 m for 2 min',
+    task: 'Walk behind it along a path with six bends: forward, yaw, forward, always tail-in.',
+    byEye: '2 min tail-in, 5 to 8 paces ahead',
+    measured: 'Within 30° of tail-in at 5 to 8 m for 2 min',
     dose: 'One walk a pack',
     caution: 'The spotter watches the ground for the pilot.',
   },
@@ -73,7 +73,7 @@ export const POINTING_AND_TURNS_WORDS = {
   'relative-mode-discipline': {
     name: 'Pilot-relative discipline',
     trains: 'The mode that fixes forward to you',
-    task: 'Tail aligned before it goes on; off only landed or tail-on; never walk; no needless spinning or toggling; start outside the protective ring if it has one.',
+    task: 'Tail aligned before it goes on; off only landed or tail-in; never walk; no needless spinning or toggling; start outside the protective ring if it has one.',
     byEye: 'No breach in the start',
     measured: 'No breach',
     dose: '10 starts',

@@ -81,7 +81,7 @@ export const WASH_AND_OBSTACLES_WORDS = {
     name: 'Own stopping card',
     trains: 'Know your own numbers',
     task: 'Measure your own stopping distance in slow, normal and fast. Write the card.',
-    byEye: 'Says the distance before, stops within a tenth and a half of it',
+    byEye: 'Says the distance before, stops within 15 % of it',
     measured: 'Within 15 % of the card',
     dose: '3 settings',
   },

@@ -28,7 +28,8 @@ export const TRAINING_SENTENCES = {
     'You counted its tests, and your school asks for a second person: somebody who counted none of them signs.',
   'trainers.too-many': 'Trainers are too many: at most {most}; leave the list empty for everybody.',
   'retention.no-whole-years': 'Kept for is no whole number of years: give one from 1 to 30.',
-  'move.not-every-rung': 'Not every rung is met yet: fly the check first, or sign early with a reason.',
+  'move.not-every-rung':
+    'Not every step to clearance is met yet: fly the check first, or sign early with a reason.',
   'move.not-open': 'This weakness is not open: there is nothing to sign.',
   'move.not-on-watch': 'Only a weakness on watch can be closed: sign it first.',
   'move.not-the-last': 'Only the last signature or closing can be undone: reload to see what was last.',
@@ -37,7 +38,7 @@ export const TRAINING_SENTENCES = {
   'plan.drill-twice': 'A drill stands in the plan twice: take one of them out.',
   'plan.too-many': 'A plan holds at most {most} drills: take {over} out.',
   'plan.none-decides':
-    'Keep at least one deciding drill ({drills|drill|or}): without one nothing can clear this weakness.',
+    'Keep at least one tested drill ({drills|drill|or}): without one nothing can clear this weakness.',
 
   'findings.primary-missing': 'Primary cause is missing: decide on one.',
   'findings.overrule-without-reason':

@@ -8,7 +8,7 @@ const TAIL_ON_DEG = 30;
 /** Longest time with the nose as asked for within 30°, without a break. */
 export const tailOnTime = measure({
   unit: 's',
-  label: 'Tail-on for',
+  label: 'Tail-in for',
   missReason: 'nose',
   of: longest((segment, i) => noseError(segment, i) <= TAIL_ON_DEG),
 });
