@@ -53,7 +53,7 @@ test('a column is put right by picking, kept as a recipe, and the next file is r
   await page.getByRole('button', { name: /columns were taken for$/ }).click();
   await page.getByRole('button', { name: /^Columns not used/ }).click();
   await page.getByRole('button', { name: /^quux/ }).click();
-  await page.getByLabel(/find by name/).fill('Height');
+  await page.getByLabel(/^What “quux” is: find by name/).fill('Height');
   await page.getByRole('radio', { name: 'Height' }).click();
   await expect(page.getByText(/as high as/)).toBeVisible();
   await page.getByRole('radio', { name: 'ft', exact: true }).click();

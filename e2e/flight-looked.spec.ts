@@ -126,7 +126,7 @@ test('a part of a flight is judged as a drill between its marks, and taken to th
   await expect(page.getByText('What lay straight ahead of the pilot?', { exact: false })).toBeVisible();
   await moment.fill('14');
   await page.getByRole('button', { name: /^Here: where it was at 0:14/ }).click();
-  await expect(page.getByText('Set up where the dashed line is.')).toBeVisible();
+  await expect(page.getByText(/^Set up where the dashed line is/)).toBeVisible();
   await judge.click();
   await expect(page.getByText(/^1 rep: 1 met, 0 missed\.$/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Take it to the count' }).click();
@@ -161,7 +161,9 @@ test('a day of files: read one after the other, asked once whose they are, and n
   await expect(page.getByText(/no line of figures/)).toBeVisible();
   const boxes = page.getByRole('checkbox', { name: /^✓ flight-/ });
   const fresh = await boxes.count();
-  await page.getByLabel('Who flew: find by name').fill(pilot);
+  // With few pilots all stand there.
+  const finder = page.getByLabel('Who flew: find by name');
+  if (await finder.isVisible()) await finder.fill(pilot);
   await page.getByRole('radio', { name: pilot }).click();
   for (const label of ['Craft', 'Site']) {
     const group = page.getByRole('radiogroup', { name: label });

@@ -29,7 +29,12 @@ export interface ApplicationOptions {
   readonly inFlight: InFlight;
   /** Proxies in front whose word on address and scheme is taken; 0: none is. */
   readonly proxies?: number;
+  /** What all flight files of a school may take, in bytes; absent: `FLIGHT_FILES_MB`. */
+  readonly flightBytes?: number;
 }
+
+/** Megabytes that the flight files of a school may take, where nothing else is set. */
+export const FLIGHT_FILES_MB = 2_048;
 
 const NEVER = ["'none'"];
 const SELF = ["'self'"];
@@ -99,6 +104,7 @@ export function application({
   isStopping,
   inFlight,
   proxies = 0,
+  flightBytes = FLIGHT_FILES_MB * 1024 * 1024,
 }: ApplicationOptions): Koa {
   const koa = new Koa();
   koa.silent = true;
@@ -109,7 +115,7 @@ export function application({
     if (error.code !== 'ECONNRESET' && error.code !== 'EPIPE' && error.code !== 'ERR_STREAM_PREMATURE_CLOSE')
       log.error({ err: error }, 'stream failed');
   });
-  const api = apiRouter({ lanes, jobs, changes, live, log });
+  const api = apiRouter({ lanes, jobs, changes, live, log, flightBytes });
   const health = healthRouter(lanes.asked, isStopping);
   koa.use(requests(log, inFlight));
   koa.use(

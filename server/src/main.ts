@@ -1,6 +1,6 @@
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
-import { application } from './application';
+import { application, FLIGHT_FILES_MB } from './application';
 import { openChanges } from './db/changes';
 import { openJobs } from './db/jobs';
 import { openLanes } from './db/lanes';
@@ -23,6 +23,16 @@ function count(name: string): number {
   const value = Number(setting(name, '0'));
   if (!Number.isInteger(value) || value < 0 || value > 10)
     throw new Error(`${name} must be a whole number from 0 to 10: how many proxies stand in front.`);
+  return value;
+}
+
+/** A whole number of megabytes. */
+function megabytes(name: string, otherwise: number): number {
+  const value = Number(setting(name, String(otherwise)));
+  if (!Number.isInteger(value) || value < 1)
+    throw new Error(
+      `${name} must be a whole number of megabytes: what the flight files of a school may take.`,
+    );
   return value;
 }
 
@@ -51,6 +61,7 @@ const server = application({
   isStopping: () => stopping,
   inFlight,
   proxies: count('TRUST_PROXY'),
+  flightBytes: megabytes('FLIGHT_FILES_MB', FLIGHT_FILES_MB) * 1024 * 1024,
 }).listen(Number(setting('PORT', '8080')), setting('HOST', '127.0.0.1'));
 server.on('listening', () => {
   const { port } = server.address() as AddressInfo;

@@ -136,13 +136,15 @@ interface ApiParts {
   readonly changes: Changes;
   readonly live: LiveStreams;
   readonly log: Logger;
+  /** What all flight files of a school may take. */
+  readonly flightBytes: number;
 }
 
 /**
  * Everything under /api. Routes are matched in one case only: what stands before a handler must not be passed
  * by writing its address otherwise.
  */
-export function apiRouter({ lanes, jobs, changes, live, log }: ApiParts): Router {
+export function apiRouter({ lanes, jobs, changes, live, log, flightBytes }: ApiParts): Router {
   const { asked: db, ahead } = lanes;
   const router = new Router({ prefix: '/api', sensitive: true });
   const inSchool = inTheirSchool(db);
@@ -152,7 +154,7 @@ export function apiRouter({ lanes, jobs, changes, live, log }: ApiParts): Router
   router.post('/sign-in', makeSignIn(db));
   router.post('/sign-out', signOut(db));
   pilotRoutes(router, db);
-  exchangeRoutes(router, lanes, jobs);
+  exchangeRoutes(router, lanes, jobs, flightBytes);
   router.get(
     '/carry',
     later('read', (school, ctx) => {

@@ -5,6 +5,7 @@ import type { AnyCommand } from './command';
 import { confirmCause } from './confirm-cause';
 import { confirmRepError } from './confirm-rep-error';
 import { handOver } from './hand-over';
+import { keepFlown } from './keep-flown';
 import { logOccurrence } from './log-occurrence';
 import { moveWeakness } from './move-weakness';
 import { recordOwnRep, sayOfWeakness, tellNearMiss } from './of-a-pilot';
@@ -28,6 +29,7 @@ export const COMMANDS = [
   recordRep,
   takeRepBack,
   logOccurrence,
+  keepFlown,
   withdrawOccurrence,
   confirmCause,
   takeConfirmationBack,

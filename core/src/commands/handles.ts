@@ -1,4 +1,5 @@
 import type { OccurrenceFields } from '../schemas/records';
+import type { Flown } from '../schemas/flown';
 import type { CraftFields, FlightFields, PilotFields, SiteFields } from '../schemas/records';
 import type { RuleFields } from '../schemas/rule';
 import type { HandOverFields } from './hand-over';
@@ -52,6 +53,7 @@ interface Reason {
 export const recordRep = handle<RepFields>()('record-rep', '/reps/:id', 'flownAt');
 export const takeRepBack = handle<Reason>()('take-rep-back', '/reps/:id/taken-back');
 export const logOccurrence = handle<OccurrenceFields>()('log-occurrence', '/occurrences/:id', 'happenedAt');
+export const keepFlown = handle<Flown>()('keep-flown', '/occurrences/:id/flown');
 export const withdrawOccurrence = handle<Reason>()('withdraw-occurrence', '/occurrences/:id/withdrawn');
 export const confirmCause = handle<ConfirmFields>()('confirm-cause', '/occurrences/:id/confirmation', 'at');
 export const takeConfirmationBack = handle<UnconfirmFields>()(
@@ -90,10 +92,10 @@ export const saveDrillVersion = handle<DrillVersionFields>()(
 export const setUnits = handle<Units>()('set-units', '/school/units');
 export const setRule = handle<RuleFields>()('set-rule', '/school/rules/:id');
 export const setReporting = handle<ReportingFields>()('set-reporting', '/school/reporting');
-export const setRetention = handle<{ readonly keepYears: number | null }>()(
-  'set-retention',
-  '/school/retention',
-);
+export const setRetention = handle<{
+  readonly keepYears: number | null;
+  readonly flightMonths?: number | null;
+}>()('set-retention', '/school/retention');
 export const switchExperience = handle<{ readonly enabled: boolean }>()('switch-experience', '/experience');
 export const handOver = handle<HandOverFields>()('hand-over', '/pilots/:id/trainers');
 export const settleHistory = handle<SettlingFields>()('settle-history', '/settlings/:id');

@@ -12,6 +12,7 @@ import type { DrillVersion } from '../drills/school-book';
 import type { CraftRecord } from '../vocabulary/craft-facts';
 import type { Experience } from '../ranking/experience';
 import type { KnownOfPilot } from '../plan/propose-plan';
+import type { Flown } from '../schemas/flown';
 import type { SessionFields } from '../schemas/session';
 import type { FlightMode, OccurrenceKind, Place, StickLayout } from '../vocabulary/flying';
 import type { PilotLink } from './people';
@@ -116,6 +117,8 @@ export interface Occurrence {
   readonly weaknessId: string | null;
   readonly withdrawnAt: string | null;
   readonly withdrawnReason: string | null;
+  /** What a recorded flight answers of its debrief; absent in a copy kept by an older version. */
+  readonly flown?: Flown | null;
 }
 
 export interface OccurrenceOfPilot extends Occurrence {

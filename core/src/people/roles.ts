@@ -42,6 +42,7 @@ export const may = (role: Role | undefined, right: Right): boolean => MAY[right]
 /** The right that each command of a trainer asks for. */
 export const RIGHT_OF: Readonly<Record<TrainerCommandName, Right>> = {
   'log-occurrence': 'train',
+  'keep-flown': 'train',
   'withdraw-occurrence': 'train',
   'confirm-cause': 'train',
   'take-confirmation-back': 'train',

@@ -78,6 +78,9 @@ export const siteShape = object({
   ceilingM: quantityOrNone('roof-or-canopy-above', 1, 200, 'm'),
   help: text('help-here', 500),
   altitudeM: quantityOrNone('above-sea-level', -400, 6000, 'm'),
+  /** Where it is, for flights that tell where they were flown. */
+  latitudeDeg: quantityOrNone('latitude', -90, 90, '°'),
+  longitudeDeg: quantityOrNone('longitude', -180, 180, '°'),
   note: text('note', 500),
 }).noUnknown();
 export type SiteFields = InferType<typeof siteShape>;
@@ -90,6 +93,9 @@ export const flightShape = object({
   packs: whole('packs', 1, 40),
   minutes: quantity('minutes', 1, 600, 'min'),
   windMps: quantity('wind', 0, 30, 'm/s'),
+  /** As a recorder has told it; null: nobody has. */
+  farthestM: quantityOrNone('farthest', 0, 50_000, 'm'),
+  highestM: quantityOrNone('highest', 0, 10_000, 'm'),
 }).noUnknown();
 export type FlightFields = InferType<typeof flightShape>;
 

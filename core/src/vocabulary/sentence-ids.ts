@@ -95,6 +95,7 @@ export type SentenceId =
   | 'rule.rates-too-near'
   | 'rule.too-few-reps'
   | 'retention.no-whole-years'
+  | 'retention.no-whole-months'
   | 'trainers.too-many'
   | 'move.not-every-rung'
   | 'move.counted-by-signer'

@@ -12,6 +12,7 @@ import { confirmCause } from './confirm-cause';
 import { confirmRepError } from './confirm-rep-error';
 import type { GivenCommand, Handler } from './handler';
 import { handOver } from './hand-over';
+import { keepFlown } from './keep-flown';
 import { logOccurrence } from './log-occurrence';
 import { moveWeakness } from './move-weakness';
 import { recordRep } from './record-rep';
@@ -37,6 +38,7 @@ const HANDLERS: { readonly [Name in TrainerCommandName]: Handler<CommandNamed<Na
   'record-rep': recordRep,
   'take-rep-back': takeRepBack,
   'log-occurrence': logOccurrence,
+  'keep-flown': keepFlown,
   'withdraw-occurrence': withdrawOccurrence,
   'confirm-cause': confirmCause,
   'take-confirmation-back': takeConfirmationBack,

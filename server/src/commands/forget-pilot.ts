@@ -49,6 +49,8 @@ export async function forgetPilot(school: SchoolTx, pilotId: string, body: unkno
   await endOwnSignIn(school, pilotId);
   // Files on their way in, and the reports on them, may name anybody: whoever brings one in gives it again.
   await tx('imports').delete();
+  // What recorders wrote down tells where somebody flew, and may hold their name.
+  await tx('flight_files').where({ pilotId }).delete();
   const { rows } = (await tx.raw('select forget_pilot(?, ?, ?) as rows', [pilotId, accountId, uuid()])) as {
     rows: { rows: number }[];
   };

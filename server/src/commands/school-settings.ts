@@ -37,14 +37,18 @@ export const setReportingOfSchool: Handler<typeof setReporting> = async (school,
 export const setRetentionOfSchool: Handler<typeof setRetention> = async (school, { fields }) => {
   const { tx, schoolId } = school;
   const keepYears = fields.keepYears ?? null;
-  await tx('schools').where({ id: schoolId }).update({ keepYears });
+  // A phone of an earlier version says nothing of files.
+  const files = (fields.flightMonths ?? null) === null ? {} : { flightMonths: fields.flightMonths };
+  await tx('schools')
+    .where({ id: schoolId })
+    .update({ keepYears, ...files });
   await recordEvent(school, {
     action: 'changed',
     subject: 'school',
     subjectId: schoolId,
-    data: { keepYears },
+    data: { keepYears, ...files },
   });
-  return { keepYears };
+  return { keepYears, ...files };
 };
 
 export const switchExperienceOfSchool: Handler<typeof switchExperience> = async (

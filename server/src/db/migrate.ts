@@ -30,6 +30,7 @@ import * as pilotsSignIn from './migrations/028-pilots-sign-in';
 import * as settledHistory from './migrations/029-settled-history';
 import * as sandbox from './migrations/030-sandbox';
 import * as judgedBy from './migrations/031-judged-by';
+import * as flightFiles from './migrations/032-flight-files';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -64,6 +65,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '029-settled-history': settledHistory,
   '030-sandbox': sandbox,
   '031-judged-by': judgedBy,
+  '032-flight-files': flightFiles,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -9,6 +9,9 @@ import type { Knex } from 'knex';
 const FORMAT = 'skelby-school';
 const LEFT_BEHIND = new Set(['sessions', 'imports', 'import_parts', 'weakness_checkpoints']);
 const AT_ONCE = 500;
+/** Up to 2 MB each, as text. */
+const PIECES = 'flight_file_parts';
+const PIECES_AT_ONCE = 4;
 
 /** What is wrong with a file, or with where it should go. */
 export class CopyProblem extends Error {}
@@ -57,6 +60,26 @@ export async function tablesInOrder(db: Knex): Promise<readonly string[]> {
   return ordered;
 }
 
+/** Its rows as PostgreSQL writes them; pieces of files, which are large, one at a time. */
+async function* linesOf(tx: Knex, table: string, where: string, schoolId: string): AsyncGenerator<string> {
+  if (table !== PIECES) {
+    const { rows } = (await tx.raw(
+      `select row_to_json(t)::text as line from ?? t where ${where} = ? order by line`,
+      [table, schoolId],
+    )) as { rows: { line: string }[] };
+    yield* rows.map(({ line }) => line);
+    return;
+  }
+  const ids = (await tx(table).where({ schoolId }).orderBy(['file_id', 'number']).pluck('id')) as string[];
+  for (const id of ids) {
+    const { rows } = (await tx.raw(
+      'select row_to_json(t)::text as line from ?? t where school_id = ? and id = ?',
+      [table, schoolId, id],
+    )) as { rows: { line: string }[] };
+    yield rows[0]!.line;
+  }
+}
+
 /** Reads one school in a single look at the database, line by line. @throws CopyProblem where there is no such school */
 export async function* copyOut(db: Knex, name: string): AsyncGenerator<string> {
   const tx = await db.transaction(undefined, { isolationLevel: 'repeatable read', readOnly: true });
@@ -75,11 +98,7 @@ export async function* copyOut(db: Knex, name: string): AsyncGenerator<string> {
     yield JSON.stringify(head);
     let rows = 0;
     const told = async function* (table: string, where: string) {
-      const { rows: all } = (await tx.raw(
-        `select row_to_json(t)::text as line from ?? t where ${where} = ? order by line`,
-        [table, school.id],
-      )) as { rows: { line: string }[] };
-      for (const { line } of all) {
+      for await (const line of linesOf(tx, table, where, school.id)) {
         rows += 1;
         yield `{"table":${JSON.stringify(table)},"row":${line}}`;
       }
@@ -144,7 +163,8 @@ export async function copyIn(
         break;
       }
       assertOwn(line, head.school.id, known);
-      if (batch.length > 0 && (batch[0]!.table !== line.table || batch.length >= AT_ONCE)) await flush();
+      if (batch.length > 0 && (batch[0]!.table !== line.table || batch.length >= mostOf(line.table)))
+        await flush();
       batch.push(line);
     }
     await flush();
@@ -155,6 +175,8 @@ export async function copyIn(
     return { name: head.school.name, rows };
   });
 }
+
+const mostOf = (table: string): number => (table === PIECES ? PIECES_AT_ONCE : AT_ONCE);
 
 /** A file brings in its own school and nothing else, whoever wrote it. */
 function assertOwn({ table, row }: Row, schoolId: string, known: ReadonlySet<string>): void {

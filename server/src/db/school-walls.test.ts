@@ -41,6 +41,8 @@ const TABLES = [
   'craft',
   'sites',
   'flights',
+  'flight_files',
+  'flight_file_parts',
   'clearing_rules',
   'weaknesses',
   'weakness_checkpoints',

@@ -118,6 +118,8 @@ export const DEMO_SITES: readonly SiteFields[] = [
     ceilingM: null,
     help: 'Base desk 555 0140. Gate by the sheepfold, track to the strip. Grid CF 41 207 883.',
     altitudeM: 320,
+    latitudeDeg: 47.2104,
+    longitudeDeg: 11.0283,
     note: 'Sheep on the south end before ten.',
   },
   {
@@ -127,6 +129,8 @@ export const DEMO_SITES: readonly SiteFields[] = [
     ceilingM: null,
     help: 'Base desk 555 0140. Upper road, barrier key in the hut. Grid CF 38 195 911.',
     altitudeM: 410,
+    latitudeDeg: 47.2361,
+    longitudeDeg: 11.0642,
     note: 'Old crane wire on the west face.',
   },
   {
@@ -136,6 +140,8 @@ export const DEMO_SITES: readonly SiteFields[] = [
     ceilingM: 7,
     help: '',
     altitudeM: 300,
+    latitudeDeg: 47.1987,
+    longitudeDeg: 11.0415,
     note: 'Plain floor: visual hold drops out.',
   },
 ];

@@ -5,6 +5,7 @@ import type { SchoolTx } from '../db/in-school';
 import type { Jobs } from '../db/jobs';
 import { recordEvent } from '../facts/events';
 import { conflict, notFound } from '../problem/problem';
+import { inParts } from './in-parts';
 
 /** Files on their way in: what is known of each, and their bytes until it is over. */
 
@@ -100,7 +101,7 @@ export async function startImport(
     report: JSON.stringify(NOTHING_YET),
   });
   let [bytes, number] = [0, 0];
-  for await (const content of inParts(file)) {
+  for await (const content of inParts(file, PART_BYTES)) {
     await tx('import_parts').insert({ schoolId, id: randomUUID(), importId: id, number, content });
     bytes += content.length;
     number += 1;
@@ -108,19 +109,6 @@ export async function startImport(
   await tx('imports').where({ id }).update({ bytes });
   await jobs.add(tx, 'imports', { schoolId, id });
   return importPage(school, id);
-}
-
-async function* inParts(file: Readable): AsyncGenerator<Buffer> {
-  let held: Buffer[] = [];
-  let length = 0;
-  for await (const chunk of file as AsyncIterable<Buffer>) {
-    held.push(chunk);
-    length += chunk.length;
-    if (length < PART_BYTES) continue;
-    yield Buffer.concat(held);
-    [held, length] = [[], 0];
-  }
-  if (length > 0) yield Buffer.concat(held);
 }
 
 /** What was looked over is brought in now. @throws Problem 409 where it was not looked over, or is on its way */

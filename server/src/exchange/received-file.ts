@@ -1,9 +1,9 @@
-import { createReadStream, createWriteStream } from 'node:fs';
-import { open, unlink } from 'node:fs/promises';
+import { createWriteStream } from 'node:fs';
+import { type FileHandle, open, unlink } from 'node:fs/promises';
 import { randomUUID } from 'node:crypto';
 import os from 'node:os';
 import path from 'node:path';
-import { type Readable, Transform } from 'node:stream';
+import { Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { Problem } from '../problem/problem';
 
@@ -19,6 +19,18 @@ function limited(): Transform {
       else done(null, chunk);
     },
   });
+}
+
+const READ_AT_ONCE = 256 * 1024;
+
+/** From its beginning. A stream of the file itself would close it when whoever reads breaks off. */
+async function* bytesOf(handle: FileHandle): AsyncGenerator<Buffer> {
+  for (let position = 0; ;) {
+    const { bytesRead, buffer } = await handle.read(Buffer.alloc(READ_AT_ONCE), 0, READ_AT_ONCE, position);
+    if (bytesRead === 0) return;
+    position += bytesRead;
+    yield buffer.subarray(0, bytesRead);
+  }
 }
 
 /**
@@ -38,7 +50,7 @@ export async function withReceived<T>(
     // By its number: a stream made by the handle itself would keep it from being closed.
     const { fd } = handle;
     await pipeline(coming, limited(), createWriteStream(name, { fd, autoClose: false }));
-    return await work(() => createReadStream(name, { fd, autoClose: false, start: 0 }));
+    return await work(() => Readable.from(bytesOf(handle)));
   } finally {
     await handle.close();
   }

@@ -6,6 +6,15 @@ import type { Context } from 'koa';
 import { occurrencesAsCsv, occurrencesAsJson } from '../exchange/export-occurrences';
 import { bringIn, FORMATS, importPage, importPages, startImport, stopImport } from '../exchange/imports';
 import { withReceived } from '../exchange/received-file';
+import { UUID } from '@skelby/core/vocabulary/key';
+import {
+  assertWhole,
+  dropFlightFile,
+  flightFile,
+  flightFilesPage,
+  keepFlightFile,
+  packedParts,
+} from './flight-files';
 import { assertMay } from '../problem/may';
 import { badField, Problem } from '../problem/problem';
 import { whoAsks, type Who } from '../http/session';
@@ -30,10 +39,15 @@ const send = (ctx: Context, type: string, name: string, parts: AsyncGenerator<st
 };
 
 /**
- * Occurrences out as a file, and in from one. A file is looked over first; nothing is saved until that is asked
+ * Occurrences out as a file, and in from one, and files of recorders. A file is looked over first; nothing is saved until that is asked
  * for. It is here whole before anything of the database is taken for it.
  */
-export function exchangeRoutes(router: Router, lanes: Omit<Lanes, 'close'>, jobs: Jobs): void {
+export function exchangeRoutes(
+  router: Router,
+  lanes: Omit<Lanes, 'close'>,
+  jobs: Jobs,
+  flightBytes: number,
+): void {
   const { asked: db, ahead } = lanes;
   /** A file that leaves the school is in its history. */
   const leaves = (file: string, type: string, parts: (who: Who, ctx: Context) => AsyncGenerator<string>) =>
@@ -49,6 +63,7 @@ export function exchangeRoutes(router: Router, lanes: Omit<Lanes, 'close'>, jobs
   leaves('occurrences.json', 'application/json', (who) => occurrencesAsJson(ahead, who));
   leaves('history.csv', 'text/csv', (who, ctx) => historyAsCsv(ahead, who, ctx));
   importRoutes(router, lanes, jobs);
+  flightFileRoutes(router, lanes, flightBytes);
 }
 
 const NAME = /[^\p{L}\p{N} ._()-]/gu;
@@ -123,5 +138,70 @@ async function reportOf(look: () => Promise<ImportPage>): Promise<ImportReport> 
     503,
     'Still working',
     'The file is here and is being worked on: reload the page to see it.',
+  );
+}
+
+/** A key that may stand in the address; what is none is refused. */
+function keyAsked(ctx: Context, name: string): string | null {
+  const value = ctx.query[name];
+  if (value === undefined || value === '') return null;
+  if (typeof value !== 'string' || !UUID.test(value))
+    throw badField(name, `${name} must be a UUID in lower case: put it into the address, or leave it out.`);
+  return value;
+}
+
+/** Files of recorders: in packed, and out as they came. */
+function flightFileRoutes(
+  router: Router,
+  { asked: db, ahead, files }: Omit<Lanes, 'close'>,
+  flightBytes: number,
+): void {
+  const inTheir = inTheirSchool(db);
+  const ofOne = (ctx: Context) => keyIn(ctx, 'id', 'flight file');
+  router.get(
+    '/flight-files',
+    inTheir('read', (school) => flightFilesPage(school, flightBytes)),
+  );
+  router.put('/flight-files/:id', async (ctx) => {
+    const who = await whoAsks(db, ctx);
+    assertMay(who, 'train');
+    const id = ofOne(ctx);
+    const given = {
+      id,
+      name: nameIn(ctx, 'flight'),
+      pilotId: keyAsked(ctx, 'pilot'),
+      flightId: keyAsked(ctx, 'flight'),
+    };
+    ctx.body = await withReceived(ctx.req, async (file) => {
+      const bytes = await assertWhole(file(), id);
+      return inSchool(files, who, (school) =>
+        keepFlightFile(school, given, { bytes, file: file(), mostBytes: flightBytes }),
+      );
+    });
+  });
+  router.get('/flight-files/:id', async (ctx) => {
+    const who = await whoAsks(db, ctx);
+    assertMay(who, 'take-out');
+    const { name } = await inSchool(db, who, async (school) => {
+      const file = await flightFile(school, ofOne(ctx));
+      const { id: subjectId, pilotId } = file;
+      await recordEvent(school, {
+        action: 'exported',
+        subject: 'file',
+        subjectId,
+        pilotId,
+        reason: file.name,
+      });
+      return file;
+    });
+    ctx.attachment(name);
+    ctx.type = 'application/octet-stream';
+    // As it is kept: whoever reads it unpacks it.
+    ctx.set('Content-Encoding', 'gzip');
+    ctx.body = Readable.from(packedParts(ahead, who, ofOne(ctx)));
+  });
+  router.delete(
+    '/flight-files/:id',
+    inTheir('keep-records', (school, ctx) => dropFlightFile(school, ofOne(ctx))),
   );
 }

@@ -89,8 +89,8 @@ export interface TestServer {
   readonly base: string;
   /** Connections of the first server. */
   readonly lanes: Lanes;
-  /** Another server on the same database, behind so many proxies; its address. */
-  readonly another: (proxies?: number) => Promise<string>;
+  /** Another server on the same database, behind so many proxies, set otherwise; its address. */
+  readonly another: (proxies?: number, set?: { readonly flightBytes?: number }) => Promise<string>;
   readonly visitor: () => Visitor;
   /** Makes a school with a trainer, and signs them in. */
   readonly school: (name: string) => Promise<{ schoolId: string; email: string; trainer: Visitor }>;
@@ -144,9 +144,9 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
     readonly changes: Changes;
   }[] = [];
   /** Starts a server of its own on this database. @returns its address */
-  const another = async (proxies = 0): Promise<string> => {
+  const another: TestServer['another'] = async (proxies = 0, set = {}) => {
     const lanes = openLanes(working.href);
-    const log = pino({ level: 'silent' });
+    const log = pino({ level: process.env['TEST_LOG'] ?? 'silent' });
     const jobs = await openJobs(working.href, () => undefined);
     const changes = await openChanges(working.href, lanes.asked, () => undefined);
     const streams = live(lanes.asked, changes);
@@ -161,6 +161,7 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
       isStopping: options.isStopping ?? (() => false),
       inFlight: new InFlight(),
       proxies,
+      ...set,
     }).listen(0, '127.0.0.1');
     running.push({ server, lanes, jobs, changes });
     await new Promise((resolve) => {

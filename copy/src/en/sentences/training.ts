@@ -28,6 +28,7 @@ export const TRAINING_SENTENCES = {
     'You counted its tests, and your school asks for a second person: somebody who counted none of them signs.',
   'trainers.too-many': 'Trainers are too many: at most {most}; leave the list empty for everybody.',
   'retention.no-whole-years': 'Kept for is no whole number of years: give one from 1 to 30.',
+  'retention.no-whole-months': 'Flight files are kept for no whole number of months: give one from 1 to 120.',
   'move.not-every-rung':
     'Not every step to clearance is met yet: fly the check first, or sign early with a reason.',
   'move.not-open': 'This weakness is not open: there is nothing to sign.',
