@@ -1,7 +1,7 @@
 import type { BatchAnswer } from '@skelby/core/sync/batch';
 import { ApiProblem, NoConnection } from '../../shared/api/client';
 import { Outbox } from './outbox';
-import type { Shelf } from './shelf';
+import type { Shelf } from '../../shared/storage/shelf';
 import { isToSend, notYetIn, type Waiting } from './waiting';
 import { entriesIn, fileOf } from './waiting-file';
 

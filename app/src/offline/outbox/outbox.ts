@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { ApiProblem, NoConnection, postFor } from '../../shared/api/client';
 import { keep, kept } from '../../shared/storage/storage';
 import { answeredWith, firstOf } from './batches';
-import { type Shelf, shelfIn } from './shelf';
+import { type Shelf, shelfIn } from '../../shared/storage/shelf';
 import { isToSend, type Waiting } from './waiting';
 
 /**

@@ -2,7 +2,7 @@ import type { BatchAnswer, CommandResult } from '@skelby/core/sync/batch';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { ApiProblem, isOfAccount, putAs } from '../../shared/api/client';
 import { Outbox, type OutboxState, willPass } from './outbox';
-import { shelfIn } from './shelf';
+import { shelfIn } from '../../shared/storage/shelf';
 import type { Waiting } from './waiting';
 
 /** What tells whose entries are whose: an account, or as much of a link as does; the link itself is not kept on the phone. */

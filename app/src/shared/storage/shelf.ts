@@ -1,5 +1,5 @@
 import { clear, createStore, del, entries, set } from 'idb-keyval';
-import { orNothing } from '../../shared/storage/or-nothing';
+import { orNothing } from './or-nothing';
 
 /** Where the outbox outlives the page. */
 export interface Shelf<T> {
