@@ -163,16 +163,46 @@ function FlightForm({
   );
 }
 
+/** What a recorder has told of a flight, by the names of the form. */
+function recordedOf({
+  site,
+  ...told
+}: {
+  readonly minutes?: string;
+  readonly packs?: string;
+  readonly wind?: string;
+  readonly site?: string;
+  readonly far?: string;
+  readonly high?: string;
+}): Readonly<Record<string, unknown>> {
+  const fields = {
+    minutes: 'minutes',
+    packs: 'packs',
+    wind: 'windMps',
+    far: 'farthestM',
+    high: 'highestM',
+  } as const;
+  const figures = (Object.keys(fields) as (keyof typeof fields)[]).flatMap((name) =>
+    told[name] === undefined ? [] : [[fields[name], Number(told[name])] as const],
+  );
+  return { ...Object.fromEntries(figures), ...(site ? { siteId: site } : {}) };
+}
+
 export function EditFlight() {
-  const { id, pilot, day, minutes, as } = useLocalSearchParams<{
+  const { id, pilot, day, as, ...told } = useLocalSearchParams<{
     id: string;
     pilot?: string;
     day?: string;
     minutes?: string;
+    packs?: string;
+    wind?: string;
+    site?: string;
+    far?: string;
+    high?: string;
     /** The id of a recorded flight. */
     as?: string;
   }>();
-  const recorded = { ...(day ? { day } : {}), ...(minutes ? { minutes: Number(minutes) } : {}) };
+  const recorded = { ...(day ? { day } : {}), ...recordedOf(told) };
   const fresh = useRef(as ?? uuid());
   const roster = useRoster();
   const flights = useFlights();

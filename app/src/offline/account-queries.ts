@@ -1,6 +1,7 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ApiProblem, get, NoConnection, post, tokenOfAccount } from '../shared/api/client';
 import type { Me } from '@skelby/core/pages/pages';
+import { wipeFiles } from './flight-files/files-waiting';
 import { wipeOwn } from './outbox/own-outbox';
 import { outbox } from './outbox/use-outbox';
 import { wipeQueries } from './prefetch/kept-queries';
@@ -15,7 +16,7 @@ export async function wipeDevice(client: QueryClient): Promise<void> {
   const me = client.getQueryData<Me | null>([ME]) ?? kept<Me>(ME);
   if (me?.role === 'pilot') await wipeOwn(tokenOfAccount(me.accountId));
   forgetAll();
-  await Promise.all([outbox.wipe(), wipeQueries()]);
+  await Promise.all([outbox.wipe(), wipeQueries(), wipeFiles()]);
   client.removeQueries({ predicate: (query) => query.queryKey[0] !== ME });
 }
 

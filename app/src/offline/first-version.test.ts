@@ -15,7 +15,7 @@ import { pilotOver } from './overlay/pilot';
 import { todayOver } from './overlay/today';
 import { weaknessOver } from './overlay/weakness';
 import { Outbox } from './outbox/outbox';
-import { shelfIn } from './outbox/shelf';
+import { shelfIn } from '../shared/storage/shelf';
 import type { Waiting } from './outbox/waiting';
 
 provideArithmetic({ applyToWeakness });

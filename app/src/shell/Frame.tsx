@@ -15,7 +15,8 @@ import { useWho } from '../shared/api/use-who';
 import { useBook } from '../offline/overlay/use-book';
 import { askToKeep } from '../shared/storage/room';
 import { outbox, useOutbox } from '../offline/outbox/use-outbox';
-import { loadArithmetic, SandboxStrip } from '../lazy';
+import { filesWaiting } from '../offline/flight-files/files-waiting';
+import { FilesWaiting, loadArithmetic, SandboxStrip } from '../lazy';
 import type { IconName } from '../shared/ui/Button';
 import { Loaded } from '../shared/ui/Loaded';
 import { Note } from '../shared/ui/Note';
@@ -188,6 +189,7 @@ function Pages() {
       <View style={styles.page}>
         <OfflineStrip />
         {isSandbox ? <SandboxStrip /> : null}
+        {filesWaiting() > 0 ? <FilesWaiting /> : null}
         {mayTrain ? null : (
           <Words as="soft" role="note" style={styles.reads}>
             You read here. What you enter is not taken.

@@ -1,5 +1,5 @@
 import type { OccurrenceFields } from '../schemas/records';
-import type { Flown } from '../schemas/flown';
+import type { FlownAnswers } from '../schemas/flown';
 import type { CraftFields, FlightFields, PilotFields, SiteFields } from '../schemas/records';
 import type { RuleFields } from '../schemas/rule';
 import type { HandOverFields } from './hand-over';
@@ -53,7 +53,7 @@ interface Reason {
 export const recordRep = handle<RepFields>()('record-rep', '/reps/:id', 'flownAt');
 export const takeRepBack = handle<Reason>()('take-rep-back', '/reps/:id/taken-back');
 export const logOccurrence = handle<OccurrenceFields>()('log-occurrence', '/occurrences/:id', 'happenedAt');
-export const keepFlown = handle<Flown>()('keep-flown', '/occurrences/:id/flown');
+export const keepFlown = handle<FlownAnswers>()('keep-flown', '/occurrences/:id/flown');
 export const withdrawOccurrence = handle<Reason>()('withdraw-occurrence', '/occurrences/:id/withdrawn');
 export const confirmCause = handle<ConfirmFields>()('confirm-cause', '/occurrences/:id/confirmation', 'at');
 export const takeConfirmationBack = handle<UnconfirmFields>()(

@@ -12,7 +12,7 @@ import type { DrillVersion } from '../drills/school-book';
 import type { CraftRecord } from '../vocabulary/craft-facts';
 import type { Experience } from '../ranking/experience';
 import type { KnownOfPilot } from '../plan/propose-plan';
-import type { Flown } from '../schemas/flown';
+import type { FlownAnswers } from '../schemas/flown';
 import type { SessionFields } from '../schemas/session';
 import type { FlightMode, OccurrenceKind, Place, StickLayout } from '../vocabulary/flying';
 import type { PilotLink } from './people';
@@ -70,6 +70,9 @@ export interface Site {
   readonly help?: string;
   /** Of a roof or canopy above the flight, m; absent in a copy kept by an older version. */
   readonly ceilingM?: number | null;
+  /** Where it is; absent in a copy kept by an older version. */
+  readonly latitudeDeg?: number | null;
+  readonly longitudeDeg?: number | null;
   readonly note: string;
 }
 
@@ -99,6 +102,9 @@ export interface Flight {
   readonly packs: number;
   readonly minutes: number;
   readonly windMps: number;
+  /** As a recorder has told it; absent in a copy kept by an older version. */
+  readonly farthestM?: number | null;
+  readonly highestM?: number | null;
 }
 
 export interface Occurrence {
@@ -118,7 +124,7 @@ export interface Occurrence {
   readonly withdrawnAt: string | null;
   readonly withdrawnReason: string | null;
   /** What a recorded flight answers of its debrief; absent in a copy kept by an older version. */
-  readonly flown?: Flown | null;
+  readonly flown?: FlownAnswers | null;
 }
 
 export interface OccurrenceOfPilot extends Occurrence {

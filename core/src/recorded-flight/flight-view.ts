@@ -3,9 +3,11 @@ import { fingerprintOf } from './fingerprint';
 import { findEvents } from './events/find-events';
 import type { EventLimits, FlightEvent } from './events/flight-event';
 import type { RecordedField } from './mapping/fields';
+import { packsIn } from './packs';
 import type { SmoothFlight } from './smoothing/smooth-flight';
 import type { Recording } from './recording';
 import { type Stretch, stretchOf } from './stretch';
+import { type MeanWind, meanWindOf } from './wind';
 
 /** What a page shows of a flight: drawn small, told in figures. */
 export interface FlightView {
@@ -22,6 +24,10 @@ export interface FlightView {
   readonly farthestM: number;
   readonly highestM: number | null;
   readonly fastestMps: number;
+  /** Batteries flown. */
+  readonly packs: number;
+  /** While it flew; null: nothing tells it. */
+  readonly wind: MeanWind | null;
   /** Spread of its places and speeds, median of the flight, m and m/s. */
   readonly placeSdM: number;
   readonly speedSdMps: number;
@@ -55,6 +61,8 @@ export function viewOf(flight: SmoothFlight, limits?: EventLimits): FlightView {
     farthestM: greatest(t.length, (i) => Math.hypot(east.place[i]!, north.place[i]!)),
     highestM: up && greatest(t.length, (i) => up.place[i]!),
     fastestMps: greatest(t.length, (i) => Math.hypot(east.speed[i]!, north.speed[i]!)),
+    packs: packsIn(flight),
+    wind: meanWindOf(flight),
     placeSdM: Math.hypot(middleOf(east.placeSd), middleOf(north.placeSd)),
     speedSdMps: Math.hypot(middleOf(east.speedSd), middleOf(north.speedSd)),
     whole: stretchOf(flight, 0, t.at(-1)!),

@@ -14,4 +14,4 @@ export const flownShape = object({
   readers: whole('readers', 1, 1_000),
   evidence: evidenceShape.default({}),
 }).noUnknown();
-export type Flown = InferType<typeof flownShape>;
+export type FlownAnswers = InferType<typeof flownShape>;

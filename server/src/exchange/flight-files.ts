@@ -129,14 +129,18 @@ export async function keepFlightFile(
   return (await fileOf(school, id))!;
 }
 
-/** What is kept, the newest first. */
-export async function flightFilesPage(school: SchoolTx, mostBytes: number): Promise<FlightFilesPage> {
+/** What is kept, the newest first. @param flightId only of this flight; null: of all */
+export async function flightFilesPage(
+  school: SchoolTx,
+  { mostBytes, flightId }: { readonly mostBytes: number; readonly flightId: string | null },
+): Promise<FlightFilesPage> {
   const { tx, schoolId } = school;
   await dropOld(school);
   const files = await rowsOf<FlightFile>(
     tx,
     tx('flight_files')
       .select(SENT)
+      .modify((query) => (flightId ? query.where({ flightId }) : query))
       .orderBy([{ column: 'made_at', order: 'desc' }, 'id'])
       .limit(SHOWN),
   );

@@ -160,7 +160,9 @@ function flightFileRoutes(
   const ofOne = (ctx: Context) => keyIn(ctx, 'id', 'flight file');
   router.get(
     '/flight-files',
-    inTheir('read', (school) => flightFilesPage(school, flightBytes)),
+    inTheir('read', (school, ctx) =>
+      flightFilesPage(school, { mostBytes: flightBytes, flightId: keyAsked(ctx, 'flight') }),
+    ),
   );
   router.put('/flight-files/:id', async (ctx) => {
     const who = await whoAsks(db, ctx);

@@ -1,6 +1,6 @@
 import type { CauseId } from '@skelby/core/causes/causes';
 import type { ClearingRule } from '@skelby/core/clearance/clearing-rule';
-import type { Flown } from '@skelby/core/schemas/flown';
+import type { FlownAnswers } from '@skelby/core/schemas/flown';
 import type { OccurrenceFields } from '@skelby/core/schemas/records';
 import type { SchoolTx } from '../db/in-school';
 import { rowsOf } from '../db/rows-of';
@@ -13,7 +13,7 @@ export interface OccurrenceRow extends OccurrenceFields, Revised {
   readonly confirmedCauseId: CauseId | null;
   readonly weaknessId: string | null;
   readonly withdrawnAt: string | null;
-  readonly flown: Flown | null;
+  readonly flown: FlownAnswers | null;
 }
 
 /**

@@ -1,3 +1,4 @@
+import { clockOf } from '../../shared/copy/clock';
 import { questionWords, valueWords } from '@skelby/copy/questions';
 import type { Evidence } from '@skelby/core/evidence/evidence';
 import type { Answers, Estimate, NumberQuestion } from '@skelby/core/evidence/question';
@@ -15,7 +16,7 @@ import { plural } from '../../shared/copy/copy';
 import { AnswerEntry } from './AnswerEntry';
 import { NumberEntry } from './NumberEntry';
 import { offerUndo } from '../../shared/ui/undo';
-import type { FromFlight } from '../../shared/storage/from-flight';
+import type { FlownAnswers } from '@skelby/core/schemas/flown';
 
 interface AskProps {
   readonly evidence: Evidence;
@@ -56,8 +57,8 @@ export function ToldList({
   onWant,
   flown,
 }: Pick<AskProps, 'evidence' | 'known' | 'onWant'> & {
-  /** What a flight shows of it, where one was read on this phone. */
-  readonly flown: FromFlight | null;
+  /** What a flight shows of it, where one was read. */
+  readonly flown: FlownAnswers | null;
 }) {
   const { say } = useUnits();
   const told = QUESTIONS.filter(({ id }) => evidence[id] !== undefined);
@@ -73,12 +74,13 @@ export function ToldList({
   const besideFlight = (id: QuestionId): string => {
     const shows = flown?.evidence[id];
     if (flown === null || shows === undefined) return '';
-    if (shows === evidence[id]) return ` · from the flight, ${flown.clock}`;
+    const clock = clockOf(flown.atS);
+    if (JSON.stringify(shows) === JSON.stringify(evidence[id])) return ` · from the flight, ${clock}`;
     const other =
       typeof shows === 'string'
         ? valueWords(id, shows)
         : String(Math.round((typeof shows === 'number' ? shows : shows.value) * 10) / 10);
-    return ` · the flight shows ${other.toLowerCase()}, ${flown.clock}`;
+    return ` · the flight shows ${other.toLowerCase()}, ${clock}`;
   };
   return (
     <Part heading={`Told so far: ${plural(told.length, 'answer')}`}>
@@ -92,7 +94,7 @@ export function ToldList({
           />
         ))}
       </Rows>
-      {flown ? <Words as="soft">{`From ${flown.file} where nobody told it; tap to change.`}</Words> : null}
+      {flown ? <Words as="soft">{`From ${flown.name} where nobody told it; tap to change.`}</Words> : null}
     </Part>
   );
 }

@@ -25,7 +25,6 @@ import { Mentioned } from './Mentioned';
 import { OwnPick } from './OwnPick';
 import { RankingPanel, RankingStrip } from './RankingPanel';
 import { type Debriefing, useDebriefing } from './use-debriefing';
-import { fromFlight } from '../../shared/storage/from-flight';
 
 interface PartProps {
   /** Once what was told is weighed. */
@@ -91,7 +90,7 @@ function Clash({ debriefing: { page, both, goOnFrom } }: PartProps) {
 }
 
 function Told({ debriefing: { occurrence, draft, known, askAgain } }: PartProps) {
-  const flown = fromFlight(occurrence.id);
+  const flown = occurrence.flown ?? null;
   return <ToldList evidence={draft.findings.evidence} known={known} onWant={askAgain} flown={flown} />;
 }
 

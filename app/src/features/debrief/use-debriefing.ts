@@ -17,7 +17,6 @@ import { nextOf } from './Ask';
 import { chainOf } from './Decide';
 import { type DebriefDraft, useDebriefDraft } from './draft';
 import { useRanking } from './use-ranking';
-import { fromFlight } from '../../shared/storage/from-flight';
 
 type DebriefStep = 'ask' | 'sums' | 'decide';
 
@@ -71,13 +70,13 @@ function useWeighed({ findings, mentioned }: DebriefDraft, craft: CraftFacts) {
   return { known, ranking, sums };
 }
 
-/** What logging, and a flight read on this phone, captured of the evidence. */
-function useCaptured({ id, windMps, siteId, pilotMode }: OccurrenceOfPilot, { sites }: Roster) {
+/** What logging, and a recorded flight, captured of the evidence. */
+function useCaptured({ flown, windMps, siteId, pilotMode }: OccurrenceOfPilot, { sites }: Roster) {
   const place = sites.find((each) => each.id === siteId)?.place ?? null;
   return useMemo(
     // What was told while logging stands before what a flight shows.
-    () => ({ ...fromFlight(id)?.evidence, ...capturedEvidence({ windMps, place, mode: pilotMode }) }),
-    [id, windMps, place, pilotMode],
+    () => ({ ...flown?.evidence, ...capturedEvidence({ windMps, place, mode: pilotMode }) }),
+    [flown, windMps, place, pilotMode],
   );
 }
 

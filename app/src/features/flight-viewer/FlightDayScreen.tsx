@@ -2,6 +2,7 @@ import { saveFlight } from '@skelby/core/commands/handles';
 import type { AnyHandle } from '@skelby/core/commands/command';
 import { eventName } from '@skelby/copy/recorded-flight';
 import type { Roster } from '@skelby/core/pages/pages';
+import { nearestSite } from '@skelby/core/recorded-flight/nearest-site';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { entryOf } from '../../offline/outbox/commands';
@@ -21,13 +22,17 @@ import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { ACCEPTED, flownMinutes } from './accepted';
 import { DropZone } from './DropZone';
+import { KeepsFile } from './FlightKept';
 import { type ReadFile, useFlightFiles } from './use-flight-files';
+import { useKeepsFiles } from './use-keeping';
 
 const MS = 1000;
 /** As far as what was flown takes it. */
 const MOST_WIND_MPS = 30;
 type Flown = ReadFile & { readonly flownId: string; readonly view: NonNullable<ReadFile['view']> };
 
+const windOf = (flown: Flown | undefined): number | null =>
+  flown?.view.wind ? Math.round(Math.hypot(flown.view.wind.eastMps, flown.view.wind.northMps)) : null;
 const startOf = ({ view }: Flown): Date | null =>
   view.startedAt === null ? null : new Date(view.startedAt * MS);
 
@@ -131,18 +136,29 @@ function FlownWithChoices({
 }
 
 /** Who flew which, with what and where. */
-function Whose({ roster, fresh }: { readonly roster: Roster; readonly fresh: readonly Flown[] }) {
+function Whose({
+  roster,
+  fresh,
+  keep,
+}: {
+  readonly roster: Roster;
+  readonly fresh: readonly Flown[];
+  readonly keep: ReturnType<typeof useFlightFiles>['keep'];
+}) {
   const save = useSave();
+  const keeping = useKeepsFiles();
   const say = useSayFlown();
   // A session knows where it was flown, in which wind, and by whom where there was one.
   const known = useLocalSearchParams<{ pilot?: string; site?: string; wind?: string }>();
   const only = (all: readonly { readonly id: string }[]) => (all.length === 1 ? all[0]!.id : null);
+  // Those that go together were flown at one place, in one wind: the first of them tells where.
+  const [first] = fresh;
   const [left, setLeft] = useState<readonly string[]>([]);
   const [flown, setFlown] = useState<FlownWith>({
     pilotId: known.pilot ?? only(roster.pilots),
     craftId: only(roster.craft),
-    siteId: known.site ?? only(roster.sites),
-    windMps: known.wind === undefined ? null : Number(known.wind),
+    siteId: known.site ?? nearestSite(first?.view.origin ?? null, roster.sites)?.id ?? only(roster.sites),
+    windMps: known.wind === undefined ? windOf(first) : Number(known.wind),
   });
   const chosen = fresh.filter(({ flownId }) => !left.includes(flownId));
   const pilot = roster.pilots.find(({ id }) => id === flown.pilotId);
@@ -153,11 +169,16 @@ function Whose({ roster, fresh }: { readonly roster: Roster; readonly fresh: rea
     if (!file) return;
     const start = startOf(file);
     const day = start ? dayHere(start) : todayHere();
-    const fields = { ...flown, day, packs: 1, minutes: flownMinutes(file.view.airborneS) };
+    const { airborneS, farthestM, highestM, packs } = file.view;
+    const fields = { ...flown, day, packs, minutes: flownMinutes(airborneS), farthestM, highestM };
     save.mutate(
       entryOf<AnyHandle>(saveFlight, { id: file.flownId }, { basedOn: null, ...fields }, 'flight'),
       {
-        onSuccess: () => addFrom(nth + 1),
+        onSuccess: () => {
+          const as = { name: file.name, pilotId: flown.pilotId, flightId: file.flownId };
+          if (keeping.keeps) void keep(as, file.file).then(() => addFrom(nth + 1));
+          else addFrom(nth + 1);
+        },
       },
     );
   };
@@ -174,6 +195,7 @@ function Whose({ roster, fresh }: { readonly roster: Roster; readonly fresh: rea
         flown={flown}
         change={(part) => setFlown((last) => ({ ...last, ...part }))}
       />
+      {'CompressionStream' in globalThis ? <KeepsFile {...keeping} /> : null}
       {missing.length > 0 ? <Words as="soft">{`Still to say: ${missing.join(', ')}.`}</Words> : null}
       {save.error ? <Words as="strong" role="alert">{`! ${save.error.message}`}</Words> : null}
       <Button
@@ -212,7 +234,7 @@ function Day({ roster, there }: { readonly roster: Roster; readonly there: Reado
         {files.leftToRead > 0 ? (
           <Words role="status">{`Reading: ${plural(files.leftToRead, 'file')} to go …`}</Words>
         ) : null}
-        {fresh.length > 0 ? <Whose roster={roster} fresh={fresh} /> : null}
+        {fresh.length > 0 ? <Whose roster={roster} fresh={fresh} keep={files.keep} /> : null}
         {again.length > 0 ? (
           <Part heading={`Among what was flown: ${again.length}`}>
             <Rows>

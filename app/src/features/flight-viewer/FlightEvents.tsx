@@ -1,3 +1,4 @@
+import { clockOf } from '../../shared/copy/clock';
 import { eventName } from '@skelby/copy/recorded-flight';
 import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
 import type { FlightView } from '@skelby/core/recorded-flight/flight-view';
@@ -7,7 +8,7 @@ import { Button } from '../../shared/ui/Button';
 import { PressRow, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
-import { clockOf, mayBeLogged, sureWords, whyOf } from './event-copy';
+import { mayBeLogged, sureWords, whyOf } from './event-copy';
 
 interface EventsProps {
   readonly view: FlightView;

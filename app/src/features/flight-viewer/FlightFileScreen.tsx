@@ -1,33 +1,31 @@
-import { eventName } from '@skelby/copy/recorded-flight';
-import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
+import { clockOf } from '../../shared/copy/clock';
 import type { FlightView } from '@skelby/core/recorded-flight/flight-view';
-import { type Href, useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
-import { v7 as uuid } from 'uuid';
-import { useFlights } from '../../offline/overlay/record-queries';
+import { useEffect, useState } from 'react';
 import { useMay } from '../../shared/api/use-may';
 import { useUnits } from '../../shared/api/use-units';
 import { plural } from '../../shared/copy/copy';
-import { dayHere, sayTime } from '../../shared/copy/dates';
-import { beginLog } from '../../shared/forms/log-draft';
-import { keepFromFlight } from '../../shared/storage/from-flight';
+import { sayTime } from '../../shared/copy/dates';
 import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
 import { PrintButton } from '../../shared/ui/PrintButton';
 import { pickFile } from '../../shared/ui/pick-file';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
-import { ACCEPTED, flownMinutes } from './accepted';
+import { ACCEPTED } from './accepted';
+import { AddFlight } from './AddFlight';
 import { DropZone } from './DropZone';
 import { ColumnList } from './ColumnList';
-import { clockOf } from './event-copy';
+import { fromWords, roundedSpeed } from './event-copy';
 import { FlightEvents } from './FlightEvents';
+import { ForItsEntry, KeepsFile, useAskedEvent, useKeptFile } from './FlightKept';
 import { FlightLooked } from './FlightLooked';
 import { JudgePart } from './JudgePart';
 import { type SetUpChoice, useSetUp } from './use-set-up';
 import { VideoPart } from './VideoPart';
 import { Recipes } from './Recipes';
 import { type Understood, useFlightFile } from './use-flight-file';
+import { useKeepsFiles } from './use-keeping';
+import { useLogging, useLoggingNote } from './use-logging';
 
 const MS = 1000;
 const tenth = (value: number): number => Math.round(value * 10) / 10;
@@ -40,53 +38,19 @@ function Figures({ view }: { readonly view: FlightView }) {
     `as far as ${sayM(view.farthestM)}`,
     view.highestM === null ? 'no heights' : `as high as ${sayM(view.highestM)}`,
     `as fast as ${say(view.fastestMps, 'm/s')}`,
+    view.packs > 1 ? plural(view.packs, 'battery', 'batteries') : null,
   ];
   return (
     <>
       <Words>{`${parts.filter(Boolean).join(' · ')}.`}</Words>
+      {view.wind ? (
+        <Words>{`Wind ${view.wind.from === 'told' ? 'as recorded' : 'by its lean'}: ${say(roundedSpeed(view.wind), 'm/s')} ± ${say(tenth(view.wind.sdMps), 'm/s')}, from ${fromWords(view.wind)}.`}</Words>
+      ) : null}
       <Words as="soft">
         {`Places ± ${sayM(tenth(view.placeSdM))}, speeds ± ${say(tenth(view.speedSdMps), 'm/s')}. ${plural(Number(view.hz.toPrecision(2)), 'line')} a second.`}
       </Words>
     </>
   );
-}
-
-/** Makes an entry of an event, with what the flight answers of its debrief; the log asks who flew. */
-function useLogging(file: ReturnType<typeof useFlightFile>) {
-  const router = useRouter();
-  const { pilot } = useLocalSearchParams<{ pilot?: string }>();
-  return async (event: FlightEvent, nth: number) => {
-    const evidence = await file.evidenceOf(nth);
-    const id = uuid();
-    const clock = clockOf(event.atS);
-    const startedAt = file.understood?.view?.startedAt ?? null;
-    const at = startedAt === null ? new Date() : new Date((startedAt + event.atS) * MS);
-    keepFromFlight(id, { evidence, file: file.name ?? '', clock });
-    beginLog({
-      ...{ id, pilotId: pilot ?? null, startedAt: at.toISOString(), day: dayHere(at) },
-      note: `${eventName(event.is)} at ${clock} of ${file.name ?? 'a flight file'}. `,
-    });
-    router.push(pilot ? '/log/kind' : '/log/pilot');
-  };
-}
-
-/** Makes an entry of what was seen in a video; null: whoever looks may not log. */
-function useLoggingNote() {
-  const router = useRouter();
-  const { pilot } = useLocalSearchParams<{ pilot?: string }>();
-  return useMay('train')
-    ? (note: string) => {
-        const now = new Date();
-        beginLog({
-          id: uuid(),
-          pilotId: pilot ?? null,
-          startedAt: now.toISOString(),
-          day: dayHere(now),
-          note,
-        });
-        router.push(pilot ? '/log/kind' : '/log/pilot');
-      }
-    : null;
 }
 
 interface SeenProps {
@@ -130,20 +94,6 @@ function Seen({ file, understood: { view, problem, leftOut }, looked, setUp }: S
   );
 }
 
-/** Into what was flown, with the day and the minutes that it tells; once, whichever file it came in. */
-function AddFlight({ view, flownId }: { readonly view: FlightView; readonly flownId: string }) {
-  const { pilot } = useLocalSearchParams<{ pilot?: string }>();
-  const { data: flown } = useFlights();
-  if (flown?.some(({ id }) => id === flownId))
-    return <LinkButton icon="check" label="Among what was flown" href={`/flights/${flownId}`} />;
-  const asked = new URLSearchParams({ minutes: String(flownMinutes(view.airborneS)), as: flownId });
-  if (pilot) asked.set('pilot', pilot);
-  if (view.startedAt !== null) asked.set('day', dayHere(new Date(view.startedAt * MS)));
-  return (
-    <LinkButton icon="plus" label="Add to what was flown" href={`/flights/new?${asked.toString()}` as Href} />
-  );
-}
-
 /** As other files: smoothed, for a map or for judging it as a drill. */
 function SaveAs({
   view,
@@ -165,7 +115,32 @@ function SaveAs({
   );
 }
 
-/** What happened in it, and what its columns were taken for. */
+/** What its columns were taken for, where it has any, to be put right. */
+function Columns({ file, understood }: Pick<SeenProps, 'file' | 'understood'>) {
+  const { view, columns, mapping, kind, recipe } = understood;
+  // Nobody reads columns that make a flight; where they make none, they are what is to be done.
+  const [showsColumns, showColumns] = useState(false);
+  if (kind !== 'table' && kind !== 'ulog') return null;
+  return (
+    <>
+      {recipe ? <Words as="soft">{`Read as ${recipe}.`}</Words> : null}
+      {showsColumns || !view ? (
+        <>
+          <ColumnList columns={columns} mapping={mapping} onChange={file.map} />
+          <Recipes understood={understood} />
+        </>
+      ) : (
+        <Button
+          icon="columns"
+          label={`What its ${plural(mapping.columns.length, 'column')} were taken for`}
+          onPress={() => showColumns(true)}
+        />
+      )}
+    </>
+  );
+}
+
+/** What happened in it, and what can be made of it. */
 function Found({
   file,
   understood,
@@ -173,13 +148,14 @@ function Found({
   setUp,
   onLook,
 }: SeenProps & { readonly onLook: (nth: number | null) => void }) {
-  const log = useLogging(file);
+  const keeping = useKeepsFiles();
+  const log = useLogging(file, keeping.keeps);
   const [mayTrain, mayKeep] = [useMay('train'), useMay('keep-records')];
-  const { view, columns, mapping, kind } = understood;
-  // Nobody reads columns that make a flight; where they make none, they are what is to be done.
-  const [showsColumns, showColumns] = useState(false);
+  const mayPack = 'CompressionStream' in globalThis;
+  const { view } = understood;
   return (
     <>
+      <ForItsEntry file={file} understood={understood} />
       {view ? (
         <FlightEvents
           view={view}
@@ -197,25 +173,10 @@ function Found({
           startedAt={view.startedAt}
         />
       ) : null}
-      {view && understood.flownId && mayKeep ? <AddFlight view={view} flownId={understood.flownId} /> : null}
+      {mayKeep ? <AddFlight file={file} understood={understood} keeps={keeping.keeps} /> : null}
+      {view && mayTrain && mayPack ? <KeepsFile {...keeping} /> : null}
       {view ? <SaveAs view={view} write={file.write} /> : null}
-      {kind === 'table' || kind === 'ulog' ? (
-        <>
-          {understood.recipe ? <Words as="soft">{`Read as ${understood.recipe}.`}</Words> : null}
-          {showsColumns || !view ? (
-            <>
-              <ColumnList columns={columns} mapping={mapping} onChange={file.map} />
-              <Recipes understood={understood} />
-            </>
-          ) : (
-            <Button
-              icon="columns"
-              label={`What its ${plural(mapping.columns.length, 'column')} were taken for`}
-              onPress={() => showColumns(true)}
-            />
-          )}
-        </>
-      ) : null}
+      <Columns file={file} understood={understood} />
     </>
   );
 }
@@ -227,6 +188,9 @@ export function FlightFileScreen() {
   const [looked, look] = useState<number | null>(null);
   const setUp = useSetUp();
   const onLogNote = useLoggingNote();
+  const isKept = useKeptFile(file);
+  const asked = useAskedEvent(understood);
+  useEffect(() => look(asked), [asked]);
   const pick = () => pickFile(ACCEPTED, file.read);
   return (
     <DropZone onDrop={([first]) => file.read(first!)}>
@@ -256,10 +220,11 @@ export function FlightFileScreen() {
           />
         }
       >
-        {file.name === null ? (
+        {file.name === null && isKept && !file.bad ? <Words role="status">Fetching …</Words> : null}
+        {file.name === null && !isKept ? (
           <Note icon="activity" heading="What the craft has written down">
             CSV of any recorder, GPX, GeoJSON or ULog, picked or dropped here. It is read on this phone,
-            without signal too, and sent nowhere.
+            without signal too.
           </Note>
         ) : null}
         {understood?.view ? null : <VideoPart flight={null} onLog={onLogNote} />}

@@ -1,3 +1,4 @@
+import { clockOf } from '../../shared/copy/clock';
 import { eventName } from '@skelby/copy/recorded-flight';
 import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
 import type { FlightLane, LaneId, Stretch } from '@skelby/core/recorded-flight/stretch';
@@ -8,7 +9,6 @@ import { type Speaking, useUnits } from '../../shared/api/use-units';
 import { MODE_WORDS } from '../../shared/copy/copy';
 import { Label, PictureFrame, WIDTH } from '../../shared/drawing/primitives';
 import { useTheme } from '../../shared/ui/theme';
-import { clockOf } from './event-copy';
 
 const [HEAD, LANE, GAP, LEFT] = [22, 34, 6, 62];
 const ACROSS = WIDTH - LEFT - 4;

@@ -1,3 +1,4 @@
+import { clockOf } from '../../shared/copy/clock';
 import { laidOver } from '@skelby/core/recorded-flight/laid-over';
 import type { FlightView } from '@skelby/core/recorded-flight/flight-view';
 import type { FieldPlace, Placement } from '@skelby/core/recorded-flight/reps/placement';
@@ -19,7 +20,7 @@ import { Button, ButtonRow } from '../../shared/ui/Button';
 import { pickFile } from '../../shared/ui/pick-file';
 import { Words } from '../../shared/ui/Words';
 import { ACCEPTED } from './accepted';
-import { clockOf } from './event-copy';
+
 import { FlightLanes } from './FlightLanes';
 import { FlightPicture } from './FlightPicture';
 import type { Looking } from './use-answers';

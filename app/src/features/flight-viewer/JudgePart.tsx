@@ -1,3 +1,4 @@
+import { clockOf } from '../../shared/copy/clock';
 import { MEASURES } from '@skelby/core/assessment/measures/measures';
 import { drillOf } from '@skelby/core/drills/drills';
 import { FIELD_DRILLS } from '@skelby/core/recorded-flight/reps/field-drills';
@@ -18,7 +19,7 @@ import { Row, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';
 import { offerUndo } from '../../shared/ui/undo';
 import { Words } from '../../shared/ui/Words';
-import { clockOf } from './event-copy';
+
 import type { FieldJudging, Looking } from './use-answers';
 import type { SetUpChoice } from './use-set-up';
 

@@ -1,3 +1,4 @@
+import { clockOf } from '../../shared/copy/clock';
 import { MISS_REASONS, type MissReason } from '@skelby/core/clearance/facts';
 import { forwardRef, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import { MISS_WORDS, plural } from '../../shared/copy/copy';
@@ -8,7 +9,6 @@ import { PressRow, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';
 import { offerUndo } from '../../shared/ui/undo';
 import { Words } from '../../shared/ui/Words';
-import { clockOf } from './event-copy';
 
 /** A mistake that was seen in a video, s from the beginning of it. */
 interface VideoMark {

@@ -1,11 +1,18 @@
 import type { FlightEvent, FlightEventName } from '@skelby/core/recorded-flight/events/flight-event';
+import type { MeanWind } from '@skelby/core/recorded-flight/wind';
 import { FLIGHT_MODES } from '@skelby/core/vocabulary/flying';
 import type { Speaking } from '../../shared/api/use-units';
 import { MODE_WORDS } from '../../shared/copy/copy';
 
-/** Seconds of a flight as minutes and seconds. */
-export const clockOf = (s: number): string =>
-  `${Math.floor(s / 60)}:${String(Math.floor(s % 60)).padStart(2, '0')}`;
+const QUARTERS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'];
+
+/** To a tenth, m/s. */
+export const roundedSpeed = ({ eastMps, northMps }: MeanWind): number =>
+  Math.round(10 * Math.hypot(eastMps, northMps)) / 10;
+
+/** Where a wind comes from, in words. */
+export const fromWords = ({ eastMps, northMps }: MeanWind): string =>
+  QUARTERS[Math.round(((Math.atan2(-eastMps, -northMps) * 180) / Math.PI + 360) / 45) % 8]!;
 
 type Why = (by: (name: string) => number, lasted: string, units: Speaking) => string;
 

@@ -21,6 +21,7 @@ import { type OutKind, writtenOut } from '@skelby/core/recorded-flight/out/write
 import type { Column, Table } from '@skelby/core/recorded-flight/table/table';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { flownIdOf } from './flown-id';
+import { type Packed, packed } from './pack';
 import { readRecorded } from './read-recorded';
 
 export type ToViewer =
@@ -40,7 +41,9 @@ export type ToViewer =
     }
   /** A part of it, to stand before. */
   | { readonly do: 'show'; readonly fromS: number; readonly toS: number }
-  | { readonly do: 'write'; readonly as: OutKind };
+  | { readonly do: 'write'; readonly as: OutKind }
+  /** The file itself, for the school. */
+  | { readonly do: 'pack'; readonly file?: File | undefined };
 
 /** A column as the page shows it. */
 export interface ShownColumn extends Pick<Column, 'name' | 'unit' | 'kind' | 'words'> {
@@ -69,6 +72,7 @@ export type FromViewer =
   | { readonly is: 'shown'; readonly shown: ShownAgain | null }
   | { readonly is: 'judged'; readonly judged: FieldReps | null }
   | { readonly is: 'written'; readonly as: OutKind; readonly text: string | null }
+  | { readonly is: 'packed'; readonly packed: Packed | null }
   | { readonly is: 'bad'; readonly message: string };
 
 const EXAMPLES = 3;
@@ -84,6 +88,7 @@ const shown = ({ name, unit, kind, words, values }: Column): ShownColumn => {
 
 /** What is being looked at. */
 let now: {
+  readonly file: File;
   readonly kind: FileKind;
   readonly table: Table;
   mapping: Mapping;
@@ -124,7 +129,16 @@ async function answer(asked: ToViewer): Promise<FromViewer> {
       const { kind, table, leftOut } = await readRecorded(asked.file);
       const recipe = asked.recipes.find((each) => fitsRecipe(table, each));
       const mapping = recipe ? mappingBy(recipe, table) : guessMapping(table);
-      now = { kind, table, mapping, recipe: recipe?.name ?? null, leftOut, flight: null, view: null };
+      now = {
+        file: asked.file,
+        kind,
+        table,
+        mapping,
+        recipe: recipe?.name ?? null,
+        leftOut,
+        flight: null,
+        view: null,
+      };
       return look();
     }
     case 'map':
@@ -133,6 +147,8 @@ async function answer(asked: ToViewer): Promise<FromViewer> {
       return look();
     case 'write':
       return { is: 'written', as: asked.as, text: writtenOut(now!.flight!, now!.view!.events, asked.as) };
+    case 'pack':
+      return { is: 'packed', packed: await packed(asked.file ?? now!.file) };
     case 'part':
       return { is: 'part', part: stretchOf(now!.flight!, asked.fromS, asked.toS) };
     case 'judge': {

@@ -6,6 +6,7 @@ import { NO_WORKERS } from '../../shared/ui/use-worker';
 import type { FromViewer, ToViewer } from './flight-file.worker';
 import { recipesHere } from './recipes';
 import { useEvidence, useJudging, useLooking } from './use-answers';
+import { useKeeping } from './use-keeping';
 
 export type Understood = FromViewer & { readonly is: 'understood' };
 
@@ -24,51 +25,67 @@ export const flightFileWorker = () =>
 const saveWritten = ({ as, text }: FromViewer & { readonly is: 'written' }): void =>
   saveFile(`flight.${as}`, text ?? '', TYPES[as]);
 
-/** A recorder's file, read and worked on away from the page. */
-export function useFlightFile() {
+/** One worker a file: the next file gets another. */
+function useWorkerOfFile() {
   const worker = useRef<Worker | null>(null);
-  const [name, setName] = useState<string | null>(null);
-  const [isWorking, setWorking] = useState(false);
-  const [bad, setBad] = useState<string | null>(null);
-  const [understood, setUnderstood] = useState<Understood | null>(null);
   const stop = useCallback(() => {
     worker.current?.terminate();
     worker.current = null;
   }, []);
   useEffect(() => stop, [stop]);
+  return {
+    stop,
+    post: (what: ToViewer) => worker.current?.postMessage(what),
+    begin: (heard: (data: FromViewer) => void, failed: (message: string) => void) => {
+      const own = flightFileWorker();
+      worker.current = own;
+      own.onmessage = ({ data }: MessageEvent<FromViewer>) => heard(data);
+      own.onerror = ({ message }) =>
+        failed(message || 'The part that reads flights did not load: reload the page.');
+    },
+  };
+}
+
+/** A recorder's file, read and worked on away from the page. */
+export function useFlightFile() {
+  const worker = useWorkerOfFile();
+  const [name, setName] = useState<string | null>(null);
+  const [isWorking, setWorking] = useState(false);
+  const [bad, setBad] = useState<string | null>(null);
+  const [understood, setUnderstood] = useState<Understood | null>(null);
   const tell = (what: ToViewer) => {
     if (what.do === 'read' || what.do === 'map') setWorking(true);
-    worker.current?.postMessage(what);
+    worker.post(what);
   };
   const looking = useLooking(tell);
   const judging = useJudging(tell);
   const evidence = useEvidence(tell);
+  const keeping = useKeeping(tell);
+  const heard = (data: FromViewer) => {
+    setWorking(false);
+    if (data.is === 'bad') {
+      setBad(data.message);
+      judging.begin();
+    } else if (data.is === 'understood') {
+      setUnderstood(data);
+      looking.begin(data.view?.whole ?? null);
+      judging.begin();
+    } else if (data.is === 'part' || data.is === 'shown') looking.told(data);
+    else if (data.is === 'judged') judging.told(data.judged);
+    else if (data.is === 'written') saveWritten(data);
+    else if (data.is === 'packed') keeping.told(data);
+    else evidence.told(data);
+  };
   const read = (file: File) => {
-    stop();
+    worker.stop();
     setName(file.name);
     setBad('Worker' in globalThis ? null : NO_WORKERS);
     setUnderstood(null);
     if (!('Worker' in globalThis)) return;
-    const own = flightFileWorker();
-    worker.current = own;
-    own.onmessage = ({ data }: MessageEvent<FromViewer>) => {
+    worker.begin(heard, (message) => {
       setWorking(false);
-      if (data.is === 'bad') {
-        setBad(data.message);
-        judging.begin();
-      } else if (data.is === 'understood') {
-        setUnderstood(data);
-        looking.begin(data.view?.whole ?? null);
-        judging.begin();
-      } else if (data.is === 'part' || data.is === 'shown') looking.told(data);
-      else if (data.is === 'judged') judging.told(data.judged);
-      else if (data.is === 'written') saveWritten(data);
-      else evidence.told(data);
-    };
-    own.onerror = ({ message }) => {
-      setWorking(false);
-      setBad(message || 'The part that reads flights did not load: reload the page.');
-    };
+      setBad(message);
+    });
     tell({ do: 'read', file, recipes: recipesHere() });
   };
   return {
@@ -83,5 +100,8 @@ export function useFlightFile() {
     write: (as: OutKind) => tell({ do: 'write', as }),
     map: (mapping: Mapping) => tell({ do: 'map', mapping }),
     evidenceOf: evidence.of,
+    keep: keeping.keep,
+    /** Why nothing was read, where it never came to that. */
+    fail: setBad,
   };
 }

@@ -1,6 +1,6 @@
 import { causeWords, familyWords } from '@skelby/copy/causes';
 import { FAMILIES, type FamilyId } from '@skelby/core/causes/cause';
-import { logOccurrence } from '@skelby/core/commands/handles';
+import { keepFlown, logOccurrence } from '@skelby/core/commands/handles';
 import type { OccurrenceFields } from '@skelby/core/schemas/records';
 import { entryOf } from '../../offline/outbox/commands';
 import type { CauseId } from '@skelby/core/causes/causes';
@@ -188,9 +188,11 @@ function saidBefore(step: LogStep, draft: LogDraft, who: string | undefined): st
 }
 
 /** Keeps the entry and waits a moment for the server's word. @returns where to go on */
-async function sent(id: string, body: OccurrenceFields, who: string): Promise<Href> {
+async function sent(draft: LogDraft, body: OccurrenceFields, who: string): Promise<Href> {
+  const { id, flown } = draft;
   const entry = entryOf(logOccurrence, { id }, body, `${KIND_WORDS[body.kind]} of ${who}`);
   await outbox.add(entry);
+  if (flown) await outbox.add(entryOf(keepFlown, { id }, flown, `Flight of ${who}`));
   await Promise.race([
     outbox.flush(),
     new Promise((resolve) => {
@@ -248,8 +250,7 @@ export function Log() {
     const body = occurrenceFields(draft);
     if (!body) return;
     setSending(true);
-    const { id } = take();
-    way.leave(await sent(id, body, who ?? 'a pilot'));
+    way.leave(await sent(take(), body, who ?? 'a pilot'));
   };
 
   return (

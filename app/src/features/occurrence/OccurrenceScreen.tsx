@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { OccurrenceOfPilot, Roster } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
+import { FlownPart } from './FlownPart';
 import { ReportsDue } from '../../offline/ui/ReportsDue';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { CauseRows, FamilyRows } from '../../shared/ui/CausePicker';
@@ -184,6 +185,7 @@ function ToConfirm({
     >
       {picking || !justNow ? null : <PeopleFirst />}
       <Facts occurrence={occurrence} roster={roster} />
+      <FlownPart occurrence={occurrence} />
       <Reports occurrence={occurrence} roster={roster} causeId={occurrence.confirmedCauseId} />
       {occurrence.confirmedCauseId ? <BroughtIn /> : null}
       {picking ? (
@@ -239,6 +241,7 @@ function Confirmed({
       }
     >
       <Facts occurrence={occurrence} roster={roster} />
+      <FlownPart occurrence={occurrence} />
       <Reports occurrence={occurrence} roster={roster} causeId={causeId} />
       <CauseTold causeId={causeId} mode={occurrence.pilotMode} />
       <ButtonRow>
@@ -271,6 +274,7 @@ function Withdrawn({
         heading="Withdrawn"
       >{`${occurrence.withdrawnReason ?? ''} It stays on record and counts for nothing.`}</Note>
       <Facts occurrence={occurrence} roster={roster} />
+      <FlownPart occurrence={occurrence} />
     </Screen>
   );
 }

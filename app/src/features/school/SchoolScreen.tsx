@@ -21,6 +21,7 @@ import { plural } from '../../shared/copy/copy';
 import { Calibration } from './Calibration';
 import { Exchange } from './Exchange';
 import { Reporting } from './Reporting';
+import { FlightFiles } from './FlightFiles';
 import { Retention } from './Retention';
 
 const useStyles = themed((theme) => ({
@@ -181,6 +182,7 @@ export function SchoolScreen() {
           ) : null}
           {sees.sets ? <Reporting /> : null}
           <Retention />
+          {sees.files ? <FlightFiles /> : null}
           {sees.files ? <Exchange /> : null}
           <Notices />
         </Screen>

@@ -1,4 +1,5 @@
 import { Listeners } from '../../shared/storage/listeners';
+import { OneAtATime } from '../../shared/storage/one-at-a-time';
 import { BATCH_AT_MOST, type BatchAnswer } from '@skelby/core/sync/batch';
 import { v7 as uuid } from 'uuid';
 import { ApiProblem, NoConnection, postFor } from '../../shared/api/client';
@@ -39,18 +40,17 @@ export interface OutboxState {
 
 const EMPTY: OutboxState = { isRead: false, items: [], held: false, unkept: new Set(), clockAheadS: 0 };
 
-/** One tab sends at a time, where the browser can see to it. */
-const alone = <T>(work: () => Promise<T>): Promise<T> =>
-  globalThis.navigator?.locks ? (navigator.locks.request('skelby.outbox', work) as Promise<T>) : work();
-
 export class Outbox {
   private readonly listeners = new Listeners();
   private now: OutboxState = EMPTY;
   private accountId: string | null = null;
   private timer: ReturnType<typeof setTimeout> | null = null;
   private retryMs = FIRST_RETRY_MS;
-  private sending: Promise<void> | null = null;
-  private askedAgain = false;
+  /** An entry may be added just as the last pass ends: it gets one of its own. */
+  private readonly sending = new OneAtATime('skelby.outbox', async () => {
+    await this.read();
+    await this.sendAll();
+  });
   private channel: BroadcastChannel | null = null;
   /** Entries whose form is still there to show a refusal. */
   private readonly answering = new Map<string, (refusal: ApiProblem | null) => void>();
@@ -174,11 +174,7 @@ export class Outbox {
 
   /** Sends what waits, in the order it was made, until it is through or the connection is not. */
   flush(): Promise<void> {
-    this.askedAgain = true;
-    this.sending ??= alone(() => this.sendWhileAsked()).finally(() => {
-      this.sending = null;
-    });
-    return this.sending;
+    return this.sending.run();
   }
 
   /** Reads the shelf again; what is on its way there, or had no room there, stays as it is here. */
@@ -220,15 +216,6 @@ export class Outbox {
   private change(changed: ReadonlyMap<string, Waiting>): Promise<unknown> {
     this.tellWith({ items: this.now.items.map((item) => changed.get(item.key) ?? item) });
     return Promise.all([...changed.values()].map((item) => this.keep(item)));
-  }
-
-  /** An entry may be added just as the last pass ends: whoever asks meanwhile gets another pass. */
-  private async sendWhileAsked(): Promise<void> {
-    await this.read();
-    while (this.askedAgain) {
-      this.askedAgain = false;
-      await this.sendAll();
-    }
   }
 
   private async sendAll(): Promise<void> {

@@ -1,4 +1,5 @@
 import { useMemo, useSyncExternalStore } from 'react';
+import { filesWaiting } from '../flight-files/files-waiting';
 import { useWho } from '../../shared/api/use-who';
 import { Outbox, type OutboxState } from './outbox';
 import { isUnsent } from './waiting';
@@ -23,8 +24,8 @@ export function useOutbox(): OutboxState & { readonly others: number } {
   }, [state, accountId]);
 }
 
-/** How many entries a wiped phone would lose, whoever made them; null until the shelf has been looked at. */
+/** How many entries and files a wiped phone would lose, whoever made them; null until the shelf has been looked at. */
 export function useUnsent(): number | null {
   const { isRead, items, others } = useOutbox();
-  return isRead ? items.filter(isUnsent).length + others : null;
+  return isRead ? items.filter(isUnsent).length + others + filesWaiting() : null;
 }

@@ -6,7 +6,7 @@ import {
   withdrawOccurrence,
 } from '@skelby/core/commands/handles';
 import type { DebriefPage, Occurrence, OccurrenceOfPilot } from '@skelby/core/pages/pages';
-import type { Flown } from '@skelby/core/schemas/flown';
+import type { FlownAnswers } from '@skelby/core/schemas/flown';
 import { confirmationIn } from '@skelby/core/weakness/asked';
 import { madeAt } from '../outbox/commands';
 import { notYetIn, type Waiting } from '../outbox/waiting';
@@ -37,7 +37,8 @@ export function stepOfOccurrence<T extends Occurrence>(
     return { ...row, confirmedCauseId: confirmation.causeId, weaknessId: confirmation.weaknessId };
   if (takeConfirmationBack.address.read(item.path)?.id === id)
     return { ...row, confirmedCauseId: null, weaknessId: null };
-  if (keepFlown.address.read(item.path)?.id === id) return { ...row, flown: item.body as unknown as Flown };
+  if (keepFlown.address.read(item.path)?.id === id)
+    return { ...row, flown: item.body as unknown as FlownAnswers };
   if (withdrawOccurrence.address.read(item.path)?.id === id)
     return { ...row, withdrawnAt: madeAt(item.key), withdrawnReason: String(item.body['reason']) };
   return row;

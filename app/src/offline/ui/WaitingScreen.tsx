@@ -24,6 +24,7 @@ import { Words } from '../../shared/ui/Words';
 import { saveFile } from '../../shared/ui/save-file';
 import { sayTime } from '../../shared/copy/dates';
 import { grouped, plural, sentenceCase } from '../../shared/copy/copy';
+import { FilesOnThisPhone } from '../flight-files/FilesWaiting';
 import { ClockNote } from './ClockNote';
 import { madeAt } from '../outbox/commands';
 import { outbox, useOutbox } from '../outbox/use-outbox';
@@ -200,6 +201,7 @@ export function WaitingScreen() {
       {others > 0 ? (
         <Words as="soft">{`${plural(others, 'entry', 'entries')} of another trainer on this phone: sent when they sign in.`}</Words>
       ) : null}
+      <FilesOnThisPhone />
       <HandOver items={[...waiting, ...refused]} />
       <RoomHere />
     </Screen>

@@ -1,5 +1,6 @@
 import type { CauseId } from '@skelby/core/causes/causes';
 import type { OccurrenceKind } from '@skelby/core/vocabulary/flying';
+import type { FlownAnswers } from '@skelby/core/schemas/flown';
 import type { OccurrenceFields } from '@skelby/core/schemas/records';
 import { useCallback } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -22,6 +23,8 @@ export interface LogDraft {
   readonly craftId: string | null;
   readonly siteId: string | null;
   readonly windMps: number | null;
+  /** What a recorded flight answers of its debrief, where it was begun from one. */
+  readonly flown?: FlownAnswers;
 }
 
 const begun = (): LogDraft => ({

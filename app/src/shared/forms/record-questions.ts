@@ -102,6 +102,13 @@ export const SITE_QUESTIONS: readonly FormQuestion[] = [
   },
   { name: 'help', label: 'Help here: number, access, grid reference', ask: 'text' },
   { name: 'altitudeM', label: 'Above sea level', ask: 'number', si: 'm', hint: 'Empty: sea level is taken.' },
+  {
+    name: 'latitudeDeg',
+    label: 'Latitude, °',
+    ask: 'number',
+    hint: 'Tells flight files where they were flown.',
+  },
+  { name: 'longitudeDeg', label: 'Longitude, °', ask: 'number' },
   { name: 'note', label: 'Note', ask: 'text' },
 ];
 export const NEW_SITE = {
@@ -111,6 +118,8 @@ export const NEW_SITE = {
   ceilingM: '',
   help: '',
   altitudeM: '',
+  latitudeDeg: '',
+  longitudeDeg: '',
   note: '',
 };
 
@@ -134,6 +143,8 @@ export const flightQuestions = (roster: Roster, pilotFixed: boolean): readonly F
   { name: 'windMps', label: 'Wind', ask: 'number', si: 'm/s' },
   { name: 'craftId', label: 'Craft', ask: 'choice', options: named(roster.craft), none: 'craft' },
   { name: 'siteId', label: 'Site', ask: 'choice', options: named(roster.sites), none: 'sites' },
+  { name: 'farthestM', label: 'Farthest (empty: not known)', ask: 'number', si: 'm' },
+  { name: 'highestM', label: 'Highest (empty: not known)', ask: 'number', si: 'm' },
 ];
 
 /** A new flight starts from the pilot's last one. */
@@ -147,6 +158,8 @@ export function newFlight(roster: Roster, pilotId: string | null) {
     windMps: pilot?.lastWindMps ?? '',
     craftId: pilot?.lastCraftId ?? (roster.craft.length === 1 ? roster.craft[0]!.id : null),
     siteId: pilot?.lastSiteId ?? (roster.sites.length === 1 ? roster.sites[0]!.id : null),
+    farthestM: '',
+    highestM: '',
   };
 }
 
