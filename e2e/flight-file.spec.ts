@@ -7,6 +7,8 @@ test('a flight is drawn and searched without signal, and one tap makes an entry 
   trainer,
   page,
   context,
+  browser,
+  baseURL,
 }) => {
   const pilot = await trainer.addPilot('Wyn Harker');
   await trainer.carriesAll();
@@ -30,6 +32,24 @@ test('a flight is drawn and searched without signal, and one tap makes an entry 
   await expect(page.getByRole('button', { name: /^Confirm: / })).toBeVisible();
   await context.setOffline(false);
   await trainer.sent();
+  // The file came to the school once there was signal, and is looked at from another phone.
+  await expect
+    .poll(async () => {
+      const kept = (await (await page.request.get('/api/flight-files')).json()) as {
+        files: { name: string }[];
+      };
+      return kept.files.map(({ name }) => name);
+    })
+    .toContain('fell-box.csv');
+  const phone = await browser.newContext({ baseURL: baseURL!, storageState: await context.storageState() });
+  const there = await phone.newPage();
+  await there.goto(page.url());
+  await expect(there.getByText(/^0:\d\d of fell-box\.csv: \d+ answers of the debrief\.$/)).toBeVisible();
+  await there.getByRole('link', { name: 'Look at the flight' }).click();
+  await expect(there.getByText(/Places ± .* 10 lines a second/)).toBeVisible();
+  await there.getByRole('button', { name: 'Take its answers anew' }).click();
+  await expect(there.getByText(/answers of the debrief/)).toBeVisible();
+  await phone.close();
   await page.getByRole('link', { name: /^Debrief/ }).click();
   await page.getByRole('button', { name: 'I cannot say yet' }).click();
   await page.getByRole('button', { name: 'None of these' }).click();
@@ -83,7 +103,7 @@ test('a flight leaves as GeoJSON with what happened in it, and its minutes go in
   expect(features.slice(1).map(({ properties }) => properties)).toContainEqual(
     expect.objectContaining({ event: 'take-off' }),
   );
-  await page.getByRole('link', { name: 'Add to what was flown' }).click();
+  await page.getByRole('button', { name: 'Add to what was flown' }).click();
   await expect(page.getByRole('heading', { name: 'Add a flight' })).toBeVisible();
   await expect(page.getByLabel('Minutes in the air')).toHaveValue('1');
   await expect(page.getByLabel('Day', { exact: true })).toHaveValue('2026-05-09');

@@ -104,6 +104,29 @@ function repInTheHall() {
   };
 }
 
+test('a line that nobody flies over is marked by two moments, and where it was crossed stands among the events', async ({
+  trainer,
+  page,
+}) => {
+  await trainer.today();
+  await page.goto('/flights/file');
+  await bringIn(page, fileOf('fell-box', 0));
+  await page.getByRole('button', { name: 'Mark a line that nobody flies over' }).click();
+  const moment = page.getByRole('slider', { name: 'Moment of the flight' });
+  // From where it took off to the far corner of its box: it comes home over that.
+  for (const [at, clock] of [
+    ['2', '0:02'],
+    ['20', '0:20'],
+  ] as const) {
+    await moment.fill(at);
+    await page.getByRole('button', { name: `Here: where it was at ${clock}` }).click();
+  }
+  await expect(page.getByRole('button', { name: 'Take the line out' })).toBeVisible();
+  await expect(page.getByText(/\d\. 0:\d\d Over the line/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Take the line out' }).click();
+  await expect(page.getByText(/Over the line/)).toBeHidden();
+});
+
 test('a part of a flight is judged as a drill between its marks, and taken to the count of a weakness', async ({
   trainer,
   page,

@@ -15,8 +15,14 @@ export const EVENT_NAMES: Readonly<Record<FlightEventName, string>> = {
   'flew-itself': 'Flew by itself',
   'mode-changed': 'Another mode',
   'low-battery': 'Battery low',
+  'link-lost': 'No link',
+  'low-return': 'By itself, lower than the tallest thing here',
+  windy: 'More wind than it should fly in',
+  reversed: 'Nose toward the pilot, first correction the wrong way',
+  'braked-late': 'Braked too late',
   far: 'Further than it can be read',
   high: 'Higher than the limit',
+  'crossed-line': 'Over the line',
   gap: 'Nothing recorded',
 };
 
@@ -51,4 +57,5 @@ export const FIELD_NAMES: Readonly<Record<RecordedField, string>> = {
   wind_east: 'Wind toward east',
   wind_north: 'Wind toward north',
   hold: 'Position hold',
+  link: 'Radio link',
 };

@@ -1,5 +1,5 @@
 import type { Evidence } from '../evidence/evidence';
-import { evidenceFrom } from '../flight-reading/read-flight';
+import { evidenceOf, type FlightRead, readFlight } from '../flight-reading/read-flight';
 import type { Ended } from '../simulator/simulated-flight';
 import type { CraftFacts } from '../vocabulary/craft-facts';
 import { asFlightLog } from './as-flight-log';
@@ -40,13 +40,17 @@ function upTo(flight: SmoothFlight, atS: number): SmoothFlight {
   };
 }
 
-/** What a debrief would ask and the flight itself answers, around something that happened in it. */
-export function evidenceAt(flight: SmoothFlight, event: FlightEvent, facts: CraftFacts): Evidence {
+/** The flight around something that happened in it, as its readers read it. */
+export function readBefore(flight: SmoothFlight, event: FlightEvent, facts: CraftFacts): FlightRead {
   const ended = endedAt(flight, event);
   // What went on for a while is read to its end.
   const overS = event.untilS ?? event.atS;
-  return evidenceFrom({
+  return readFlight({
     track: asFlightLog(upTo(flight, overS)),
     ...{ cuts: [], atS: overS, ended, facts, solids: [] },
   });
 }
+
+/** What a debrief would ask and the flight itself answers, around something that happened in it. */
+export const evidenceAt = (flight: SmoothFlight, event: FlightEvent, facts: CraftFacts): Evidence =>
+  evidenceOf(readBefore(flight, event, facts));

@@ -1,7 +1,9 @@
 import { LocalFrame } from './local-frame';
 
-interface Placed {
+/** A place as far as flights need to know it. */
+export interface KnownPlace {
   readonly id: string;
+  readonly tallestM?: number;
   readonly latitudeDeg?: number | null;
   readonly longitudeDeg?: number | null;
 }
@@ -12,7 +14,7 @@ const THERE_M = 1_500;
 /** The known place that a flight began nearest to. @returns its key and how far off it is, m; null: none is near */
 export function nearestSite(
   origin: { readonly latDeg: number; readonly lonDeg: number } | null,
-  sites: readonly Placed[],
+  sites: readonly KnownPlace[],
 ): { readonly id: string; readonly awayM: number } | null {
   if (!origin) return null;
   const frame = new LocalFrame(origin.latDeg, origin.lonDeg);

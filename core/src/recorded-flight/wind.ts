@@ -12,6 +12,15 @@ export interface MeanWind {
   readonly from: 'told' | 'lean';
 }
 
+/** A wind that is known no better than this says nothing of the day, m/s. */
+const OF_USE_MPS = 1.5;
+
+/** Whether it may stand for the wind of the day. */
+export const isOfUse = ({ sdMps }: MeanWind): boolean => sdMps <= OF_USE_MPS;
+/** Whether it is known where it comes from. */
+export const hasDirection = ({ eastMps, northMps, sdMps }: MeanWind): boolean =>
+  Math.hypot(eastMps, northMps) > 1.5 * sdMps;
+
 /** Looked at so often, Hz, and at least for so long, s. */
 const LOOKS_HZ = 5;
 const LEAST_S = 10;
@@ -92,8 +101,7 @@ function fromLean({ speed, held }: Seen): MeanWind {
 }
 
 /** The mean wind while it flew: as the recorder tells it, or by the lean that was held against it; null: neither. */
-export function meanWindOf(flight: SmoothFlight): MeanWind | null {
-  const airborne = airborneIn(flight);
+export function meanWindOf(flight: SmoothFlight, airborne = airborneIn(flight)): MeanWind | null {
   const [east, north] = [flight.channels.get('wind_east'), flight.channels.get('wind_north')];
   if (east && north) {
     const told = [...east.keys()].filter((i) => airborne[i] && Number.isFinite(east[i]! + north[i]!));

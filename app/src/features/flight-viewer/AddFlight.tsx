@@ -1,3 +1,4 @@
+import { isOfUse } from '@skelby/core/recorded-flight/wind';
 import { nearestSite } from '@skelby/core/recorded-flight/nearest-site';
 import { type Href, useLocalSearchParams, useRouter } from 'expo-router';
 import { useFlights } from '../../offline/overlay/record-queries';
@@ -33,7 +34,7 @@ export function AddFlight({
   const told: Readonly<Record<string, string | number | null | undefined>> = {
     ...{ as: flownId, minutes: flownMinutes(airborneS), packs, site, pilot },
     ...{ far: Math.round(farthestM), high: highestM && Math.round(highestM) },
-    wind: wind && roundedSpeed(wind),
+    wind: wind && isOfUse(wind) ? roundedSpeed(wind) : null,
     day: startedAt && dayHere(new Date(startedAt * MS)),
   };
   const asked = new URLSearchParams(

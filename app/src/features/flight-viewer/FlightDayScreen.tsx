@@ -2,6 +2,7 @@ import { saveFlight } from '@skelby/core/commands/handles';
 import type { AnyHandle } from '@skelby/core/commands/command';
 import { eventName } from '@skelby/copy/recorded-flight';
 import type { Roster } from '@skelby/core/pages/pages';
+import { isOfUse } from '@skelby/core/recorded-flight/wind';
 import { nearestSite } from '@skelby/core/recorded-flight/nearest-site';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
@@ -32,7 +33,9 @@ const MOST_WIND_MPS = 30;
 type Flown = ReadFile & { readonly flownId: string; readonly view: NonNullable<ReadFile['view']> };
 
 const windOf = (flown: Flown | undefined): number | null =>
-  flown?.view.wind ? Math.round(Math.hypot(flown.view.wind.eastMps, flown.view.wind.northMps)) : null;
+  flown?.view.wind && isOfUse(flown.view.wind)
+    ? Math.round(Math.hypot(flown.view.wind.eastMps, flown.view.wind.northMps))
+    : null;
 const startOf = ({ view }: Flown): Date | null =>
   view.startedAt === null ? null : new Date(view.startedAt * MS);
 

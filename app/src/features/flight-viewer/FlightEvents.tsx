@@ -1,3 +1,5 @@
+import { offerUndo } from '../../shared/ui/undo';
+import type { SetUpChoice } from './use-set-up';
 import { clockOf } from '../../shared/copy/clock';
 import { eventName } from '@skelby/copy/recorded-flight';
 import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
@@ -12,14 +14,42 @@ import { mayBeLogged, sureWords, whyOf } from './event-copy';
 
 interface EventsProps {
   readonly view: FlightView;
+  readonly setUp: SetUpChoice;
   readonly looked: number | null;
   readonly onLook: (event: number | null) => void;
   /** Null: whoever looks may not log. */
   readonly onLog: ((event: FlightEvent, nth: number) => void) | null;
 }
 
+/** A line that nobody was to fly over, marked by its two ends. */
+function NotOver({ setUp: { line, wanted, want, takeOut, places, putBack } }: Pick<EventsProps, 'setUp'>) {
+  const takesOut = () => {
+    offerUndo('The line taken out', () => putBack(places));
+    takeOut('line-from', 'line-to');
+  };
+  return (
+    <>
+      {line ? (
+        <Button kind="quiet" icon="x" label="Take the line out" onPress={takesOut} />
+      ) : (
+        <Button
+          kind="quiet"
+          icon="slash"
+          label="Mark a line that nobody flies over"
+          onPress={() => want('line-from')}
+        />
+      )}
+      {wanted === 'line-from' || wanted === 'line-to' ? (
+        <Words role="status">
+          {`Where does it ${wanted === 'line-from' ? 'begin' : 'end'}? Tap it on the plan, or go to a moment and press “Here”.`}
+        </Words>
+      ) : null}
+    </>
+  );
+}
+
 /** What happened, in order; one tap makes an entry of it. */
-export function FlightEvents({ view: { events }, looked, onLook, onLog }: EventsProps) {
+export function FlightEvents({ view: { events }, setUp, looked, onLook, onLog }: EventsProps) {
   const units = useUnits();
   return (
     <Part heading="What it shows">
@@ -48,6 +78,7 @@ export function FlightEvents({ view: { events }, looked, onLook, onLog }: Events
         ))}
       </Rows>
       <Words as="soft">Found by figures, not by eye: look before you log.</Words>
+      <NotOver setUp={setUp} />
     </Part>
   );
 }

@@ -1,6 +1,6 @@
 import { clockOf } from '../../shared/copy/clock';
 import type { FlightView } from '@skelby/core/recorded-flight/flight-view';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useMay } from '../../shared/api/use-may';
 import { useUnits } from '../../shared/api/use-units';
 import { plural } from '../../shared/copy/copy';
@@ -15,13 +15,13 @@ import { ACCEPTED } from './accepted';
 import { AddFlight } from './AddFlight';
 import { DropZone } from './DropZone';
 import { ColumnList } from './ColumnList';
-import { fromWords, roundedSpeed } from './event-copy';
+import { windWords } from './event-copy';
 import { FlightEvents } from './FlightEvents';
 import { ForItsEntry, KeepsFile, useAskedEvent, useKeptFile } from './FlightKept';
 import { FlightLooked } from './FlightLooked';
 import { JudgePart } from './JudgePart';
 import { type SetUpChoice, useSetUp } from './use-set-up';
-import { VideoPart } from './VideoPart';
+import { useVideo, type Video, VideoPart } from './VideoPart';
 import { Recipes } from './Recipes';
 import { type Understood, useFlightFile } from './use-flight-file';
 import { useKeepsFiles } from './use-keeping';
@@ -43,9 +43,7 @@ function Figures({ view }: { readonly view: FlightView }) {
   return (
     <>
       <Words>{`${parts.filter(Boolean).join(' · ')}.`}</Words>
-      {view.wind ? (
-        <Words>{`Wind ${view.wind.from === 'told' ? 'as recorded' : 'by its lean'}: ${say(roundedSpeed(view.wind), 'm/s')} ± ${say(tenth(view.wind.sdMps), 'm/s')}, from ${fromWords(view.wind)}.`}</Words>
-      ) : null}
+      {view.wind ? <Words>{windWords(view.wind, say)}</Words> : null}
       <Words as="soft">
         {`Places ± ${sayM(tenth(view.placeSdM))}, speeds ± ${say(tenth(view.speedSdMps), 'm/s')}. ${plural(Number(view.hz.toPrecision(2)), 'line')} a second.`}
       </Words>
@@ -61,7 +59,13 @@ interface SeenProps {
 }
 
 /** What it is, drawn, and as figures. */
-function Seen({ file, understood: { view, problem, leftOut }, looked, setUp }: SeenProps) {
+function Seen({
+  file,
+  understood: { view, problem, leftOut },
+  looked,
+  setUp,
+  video,
+}: SeenProps & { readonly video: Video }) {
   const other = useFlightFile();
   const onLogNote = useLoggingNote();
 
@@ -85,6 +89,7 @@ function Seen({ file, understood: { view, problem, leftOut }, looked, setUp }: S
               setUp={setUp}
               judgedAt={file.judging.repsOf(setUp)?.placement ?? null}
               onLogNote={onLogNote}
+              video={video}
               other={other}
             />
           ) : null}
@@ -159,6 +164,7 @@ function Found({
       {view ? (
         <FlightEvents
           view={view}
+          setUp={setUp}
           looked={looked}
           onLook={onLook}
           onLog={mayTrain ? (event, nth) => void log(event, nth) : null}
@@ -181,6 +187,23 @@ function Found({
   );
 }
 
+/** A line that is marked, or taken out: events are looked for anew. */
+function useLine(
+  { drawLine }: Pick<ReturnType<typeof useFlightFile>, 'drawLine'>,
+  line: SetUpChoice['line'],
+  onDrawn: () => void,
+): void {
+  const does = useRef({ drawLine, onDrawn });
+  does.current = { drawLine, onDrawn };
+  const drawn = useRef<SetUpChoice['line']>(null);
+  useEffect(() => {
+    if (line === drawn.current) return;
+    drawn.current = line;
+    does.current.onDrawn();
+    does.current.drawLine(line);
+  }, [line]);
+}
+
 /** A recorder's file: recognised, drawn, searched for what happened, and made an entry of. */
 export function FlightFileScreen() {
   const file = useFlightFile();
@@ -188,12 +211,19 @@ export function FlightFileScreen() {
   const [looked, look] = useState<number | null>(null);
   const setUp = useSetUp();
   const onLogNote = useLoggingNote();
+  const video = useVideo();
   const isKept = useKeptFile(file);
   const asked = useAskedEvent(understood);
   useEffect(() => look(asked), [asked]);
-  const pick = () => pickFile(ACCEPTED, file.read);
+  useLine(file, setUp.line, () => look(null));
+  const bring = (given: File) => {
+    // Marks lie by where a flight began: they are of no use to another one.
+    setUp.putBack({});
+    file.read(given);
+  };
+  const pick = () => pickFile(ACCEPTED, bring);
   return (
-    <DropZone onDrop={([first]) => file.read(first!)}>
+    <DropZone onDrop={([first]) => bring(first!)}>
       <Screen
         title="Flight file"
         {...(file.name ? { under: file.name } : {})}
@@ -227,14 +257,16 @@ export function FlightFileScreen() {
             without signal too.
           </Note>
         ) : null}
-        {understood?.view ? null : <VideoPart flight={null} onLog={onLogNote} />}
+        {understood?.view ? null : <VideoPart video={video} flight={null} onLog={onLogNote} />}
         {file.isWorking ? <Words role="status">Reading …</Words> : null}
         {file.bad ? (
           <Note icon="alert-circle" heading="Not read" live>
             {file.bad}
           </Note>
         ) : null}
-        {understood ? <Seen file={file} understood={understood} looked={looked} setUp={setUp} /> : null}
+        {understood ? (
+          <Seen file={file} understood={understood} looked={looked} setUp={setUp} video={video} />
+        ) : null}
       </Screen>
     </DropZone>
   );

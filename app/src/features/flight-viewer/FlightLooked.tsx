@@ -21,12 +21,13 @@ import { pickFile } from '../../shared/ui/pick-file';
 import { Words } from '../../shared/ui/Words';
 import { ACCEPTED } from './accepted';
 
+import { windFromDegOf } from './event-copy';
 import { FlightLanes } from './FlightLanes';
 import { FlightPicture } from './FlightPicture';
 import type { Looking } from './use-answers';
 import { setUpLines, type SetUpChoice } from './use-set-up';
 import type { useFlightFile } from './use-flight-file';
-import { type VideoHandle, VideoPart } from './VideoPart';
+import { type Video, type VideoHandle, VideoPart } from './VideoPart';
 
 const EMPTY: SimulatedScene = { solids: [], wind: STILL };
 const NO_MARKS = [] as const;
@@ -119,6 +120,7 @@ interface LookedProps {
   readonly other: ReturnType<typeof useFlightFile>;
   /** Where the drill was put that it is judged as; null: nowhere. */
   readonly judgedAt: Placement | null;
+  readonly video: Video;
 }
 
 function LookButtons({
@@ -212,28 +214,30 @@ export function FlightLooked({
   judgedAt,
   onLogNote,
   other,
+  video,
 }: LookedProps) {
   const { fromS, toS } = part;
   const moment = useMoment(fromS, toS);
   const { goTo } = moment;
-  const video = useRef<VideoHandle>(null);
+  const shown = useRef<VideoHandle>(null);
   const goToBoth = (t: number) => {
     goTo(t);
-    video.current?.follow(t);
+    shown.current?.follow(t);
   };
   const { events } = view;
   useLookedEvent({ looked, events, part, seeAll: () => looking.look(0, view.lastsS), goTo: goToBoth });
   const otherView = other.understood?.view ?? null;
   const otherPath = useMemo(() => (otherView ? laidOver(view, otherView) : NO_PATH), [view, otherView]);
-  const { drillId, side, placement } = setUp;
+  const { drillId, side, placement, line } = setUp;
   const lines = useMemo(
-    () => setUpLines({ drillId, side }, placement ?? judgedAt),
-    [drillId, side, placement, judgedAt],
+    () => [...setUpLines({ drillId, side }, placement ?? judgedAt), ...(line ? [line] : [])],
+    [drillId, side, placement, judgedAt, line],
   );
   const stood = setUp.places.pilot ?? judgedAt;
   return (
     <View style={{ gap: 10 }}>
       <FlightPicture
+        windFromDeg={windFromDegOf(view.wind)}
         path={part.path}
         events={events}
         looked={looked}
@@ -262,7 +266,8 @@ export function FlightLooked({
       />
       <LookButtons looking={looking} view={view} part={part} moment={moment} />
       <VideoPart
-        ref={video}
+        ref={shown}
+        video={video}
         flight={{ t: moment.t, goTo, takeOffS: events.find(({ is }) => is === 'take-off')?.atS ?? null }}
         onLog={onLogNote}
       />

@@ -86,10 +86,10 @@ function RepPart({ rep, nth, onSee, onCount }: RepProps) {
 
 /** Where the pilot stood and looked: two places, each tapped on the plan or taken from where the craft is. */
 function Marks({ setUp }: { readonly setUp: SetUpChoice }) {
-  const { places, wanted, want, clear, putBack } = setUp;
+  const { places, wanted, want, takeOut: takesOut, putBack } = setUp;
   const takeOut = () => {
     offerUndo('Both marks taken out', () => putBack(places));
-    clear();
+    takesOut('pilot', 'ahead');
   };
   const has = places.pilot !== undefined || places.ahead !== undefined;
   return (
@@ -112,7 +112,7 @@ function Marks({ setUp }: { readonly setUp: SetUpChoice }) {
         />
         {has ? <Button kind="quiet" icon="x" label="Take both marks out" onPress={takeOut} /> : null}
       </ButtonRow>
-      {wanted ? (
+      {wanted === 'pilot' || wanted === 'ahead' ? (
         <Words role="status">
           {`${wanted === 'pilot' ? 'Where did the pilot stand?' : 'What lay straight ahead of the pilot?'} Tap it on the plan, or go to a moment and press “Here”.`}
         </Words>

@@ -27,7 +27,7 @@ const NEW: Looked = { beginsAtS: null, marks: [] };
 const nameOf = ({ name, size }: File): string => `video-marks.${name}.${size}`;
 
 /** A video from this phone, with what is kept of it. */
-function useVideo() {
+export function useVideo() {
   const [file, setFile] = useState<File | null>(null);
   const [url, setUrl] = useState<string | null>(null);
   const [looked, setLooked] = useState<Looked>(NEW);
@@ -45,6 +45,8 @@ function useVideo() {
   };
   return { file, url, looked, change, open: setFile };
 }
+
+export type Video = ReturnType<typeof useVideo>;
 
 /** The flight that a video is put in step with. */
 interface BesideFlight {
@@ -84,6 +86,8 @@ function MarkKeys({
 }
 
 interface VideoProps {
+  /** Held by the page: it outlives a flight that is brought in beside it. */
+  readonly video: Video;
   /** null: there is no flight beside it. */
   readonly flight: BesideFlight | null;
   /** Makes an entry of what was marked; null: whoever looks may not log. */
@@ -165,8 +169,11 @@ function Marked({
 }
 
 /** A video beside the flight, or alone: looked at, in step, and marked. It stays on this phone. */
-export const VideoPart = forwardRef<VideoHandle, VideoProps>(function VideoPart({ flight, onLog }, handle) {
-  const { file, url, looked, change, open } = useVideo();
+export const VideoPart = forwardRef<VideoHandle, VideoProps>(function VideoPart(
+  { video: watched, flight, onLog },
+  handle,
+) {
+  const { file, url, looked, change, open } = watched;
   const { beginsAtS, marks } = looked;
   const video = useRef<HTMLVideoElement>(null);
   const [marking, setMarking] = useState<number | null>(null);

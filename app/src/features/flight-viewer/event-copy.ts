@@ -1,5 +1,5 @@
 import type { FlightEvent, FlightEventName } from '@skelby/core/recorded-flight/events/flight-event';
-import type { MeanWind } from '@skelby/core/recorded-flight/wind';
+import { hasDirection, type MeanWind } from '@skelby/core/recorded-flight/wind';
 import { FLIGHT_MODES } from '@skelby/core/vocabulary/flying';
 import type { Speaking } from '../../shared/api/use-units';
 import { MODE_WORDS } from '../../shared/copy/copy';
@@ -10,9 +10,17 @@ const QUARTERS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-w
 export const roundedSpeed = ({ eastMps, northMps }: MeanWind): number =>
   Math.round(10 * Math.hypot(eastMps, northMps)) / 10;
 
-/** Where a wind comes from, in words. */
-export const fromWords = ({ eastMps, northMps }: MeanWind): string =>
-  QUARTERS[Math.round(((Math.atan2(-eastMps, -northMps) * 180) / Math.PI + 360) / 45) % 8]!;
+/** Where it comes from, clockwise from north; null where that is not known. */
+export const windFromDegOf = (wind: MeanWind | null): number | null =>
+  wind && hasDirection(wind) ? (Math.atan2(-wind.eastMps, -wind.northMps) * 180) / Math.PI : null;
+
+/** The wind, how sure, and where it comes from as far as that is known. */
+export function windWords(wind: MeanWind, say: Speaking['say']): string {
+  const fromDeg = windFromDegOf(wind);
+  const by = wind.from === 'told' ? 'as recorded' : 'by its lean';
+  const size = `${say(roundedSpeed(wind), 'm/s')} ± ${say(Math.round(wind.sdMps * 10) / 10, 'm/s')}`;
+  return `Wind ${by}: ${size}${fromDeg === null ? '' : `, from ${QUARTERS[Math.round((fromDeg + 360) / 45) % 8]!}`}.`;
+}
 
 type Why = (by: (name: string) => number, lasted: string, units: Speaking) => string;
 
@@ -30,6 +38,16 @@ const WHY: Readonly<Partial<Record<FlightEventName, Why>>> = {
   'flew-itself': (_, lasted) => `By its own mode, for ${lasted}.`,
   'mode-changed': (by) => `${MODE_WORDS[FLIGHT_MODES[by('mode')] ?? 'position-hold']}.`,
   'low-battery': (by) => `${Math.round(by('share') * 100)} % left.`,
+  'link-lost': (_, lasted) => `For ${lasted}.`,
+  'low-return': (by, _, { sayM }) =>
+    `${sayM(by('heightM'))} up, the tallest thing of the site has ${sayM(by('tallestM'))}.`,
+  windy: (by, _, { say }) =>
+    `${say(by('windMps'), 'm/s')}; half of what a usual craft flies is ${say(by('limitMps'), 'm/s')}.`,
+  reversed: () => 'It made the error bigger.',
+  'braked-late': (by, _, { say, sayM }) =>
+    by('brakedS') < 0.3
+      ? `At ${say(by('speedMps'), 'm/s')}, not braked.`
+      : `From ${say(by('speedMps'), 'm/s')}, ${sayM(by('roomM'))} before it met it.`,
   far: (by, _, { sayM }) =>
     `Up to ${sayM(by('distanceM'))} from where it began; a usual craft is read to ${sayM(by('limitM'))}.`,
   high: (by, _, { sayM }) =>
@@ -54,6 +72,11 @@ const TO_LOG: ReadonlySet<FlightEventName> = new Set([
   'swung-up',
   'far',
   'high',
+  'reversed',
+  'braked-late',
+  'low-return',
+  'crossed-line',
+  'link-lost',
 ]);
 export const mayBeLogged = (is: FlightEventName): boolean => TO_LOG.has(is);
 

@@ -7,6 +7,13 @@ import { craftModel } from '@skelby/core/simulator/craft-model';
 import { said } from '@skelby/copy/say';
 import type { Evidence } from '@skelby/core/evidence/evidence';
 import { evidenceAt } from '@skelby/core/recorded-flight/evidence-at';
+import { findEvents } from '@skelby/core/recorded-flight/events/find-events';
+import {
+  type EventLimits,
+  type FlightEvent,
+  USUAL_LIMITS,
+} from '@skelby/core/recorded-flight/events/flight-event';
+import { type KnownPlace, nearestSite } from '@skelby/core/recorded-flight/nearest-site';
 import { type FlightView, viewOf } from '@skelby/core/recorded-flight/flight-view';
 import type { FileKind } from '@skelby/core/recorded-flight/formats/recognise';
 import { guessMapping } from '@skelby/core/recorded-flight/mapping/guess';
@@ -25,7 +32,15 @@ import { type Packed, packed } from './pack';
 import { readRecorded } from './read-recorded';
 
 export type ToViewer =
-  | { readonly do: 'read'; readonly file: File; readonly recipes: readonly Recipe[] }
+  | {
+      readonly do: 'read';
+      readonly file: File;
+      readonly recipes: readonly Recipe[];
+      /** Known places: what is tallest where it was flown. */
+      readonly sites?: readonly KnownPlace[];
+    }
+  /** A line that nobody flies over, or none. */
+  | { readonly do: 'line'; readonly line: EventLimits['line'] }
   | { readonly do: 'map'; readonly mapping: Mapping }
   | { readonly do: 'evidence'; readonly event: number }
   /** A part of it, nearer. */
@@ -68,6 +83,7 @@ export type FromViewer =
       readonly problem: string | null;
     }
   | { readonly is: 'evidence'; readonly event: number; readonly evidence: Evidence }
+  | { readonly is: 'events'; readonly events: readonly FlightEvent[] }
   | { readonly is: 'part'; readonly part: Stretch }
   | { readonly is: 'shown'; readonly shown: ShownAgain | null }
   | { readonly is: 'judged'; readonly judged: FieldReps | null }
@@ -96,6 +112,8 @@ let now: {
   readonly leftOut: boolean;
   flight: SmoothFlight | null;
   view: FlightView | null;
+  readonly sites: readonly KnownPlace[];
+  limits: EventLimits;
 } | null = null;
 
 const problemOf = (error: unknown): string => {
@@ -108,7 +126,10 @@ function look(): FromViewer {
   let problem: string | null = null;
   try {
     now!.flight = smoothFlight(recordingOf(table, mapping));
-    now!.view = viewOf(now!.flight);
+    const site = nearestSite(now!.flight.recording.origin, now!.sites)?.id;
+    const tallestM = now!.sites.find(({ id }) => id === site)?.tallestM ?? null;
+    now!.limits = { ...now!.limits, tallestM };
+    now!.view = viewOf(now!.flight, now!.limits);
   } catch (error) {
     now!.flight = now!.view = null;
     problem = problemOf(error);
@@ -130,17 +151,17 @@ async function answer(asked: ToViewer): Promise<FromViewer> {
       const recipe = asked.recipes.find((each) => fitsRecipe(table, each));
       const mapping = recipe ? mappingBy(recipe, table) : guessMapping(table);
       now = {
-        file: asked.file,
-        kind,
-        table,
-        mapping,
-        recipe: recipe?.name ?? null,
-        leftOut,
-        flight: null,
-        view: null,
+        ...{ file: asked.file, kind, table, mapping, leftOut },
+        ...{ recipe: recipe?.name ?? null, flight: null, view: null },
+        ...{ sites: asked.sites ?? [], limits: USUAL_LIMITS },
       };
       return look();
     }
+    case 'line':
+      if (!now?.flight) return { is: 'events', events: [] };
+      now.limits = { ...now.limits, line: asked.line };
+      now.view = { ...now.view!, events: findEvents(now.flight, now.limits) };
+      return { is: 'events', events: now.view.events };
     case 'map':
       now!.mapping = asked.mapping;
       now!.recipe = null;
@@ -167,9 +188,14 @@ async function answer(asked: ToViewer): Promise<FromViewer> {
   }
 }
 
+/** One after the other: what is asked while a file is read waits for it. */
+let turn: Promise<void> = Promise.resolve();
+
 self.onmessage = ({ data }: MessageEvent<ToViewer>) => {
-  answer(data).then(
-    (message) => self.postMessage(message),
-    (error: unknown) => self.postMessage({ is: 'bad', message: problemOf(error) } satisfies FromViewer),
-  );
+  turn = turn
+    .then(() => answer(data))
+    .then(
+      (message) => self.postMessage(message),
+      (error: unknown) => self.postMessage({ is: 'bad', message: problemOf(error) } satisfies FromViewer),
+    );
 };

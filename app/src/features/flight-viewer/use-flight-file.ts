@@ -1,6 +1,8 @@
+import type { EventLimits } from '@skelby/core/recorded-flight/events/flight-event';
 import type { Mapping } from '@skelby/core/recorded-flight/mapping/mapping';
 import type { OutKind } from '@skelby/core/recorded-flight/out/write-out';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { useRoster } from '../../offline/overlay/use-roster';
 import { saveFile } from '../../shared/ui/save-file';
 import { NO_WORKERS } from '../../shared/ui/use-worker';
 import type { FromViewer, ToViewer } from './flight-file.worker';
@@ -49,6 +51,7 @@ function useWorkerOfFile() {
 /** A recorder's file, read and worked on away from the page. */
 export function useFlightFile() {
   const worker = useWorkerOfFile();
+  const { data: roster } = useRoster();
   const [name, setName] = useState<string | null>(null);
   const [isWorking, setWorking] = useState(false);
   const [bad, setBad] = useState<string | null>(null);
@@ -74,6 +77,8 @@ export function useFlightFile() {
     else if (data.is === 'judged') judging.told(data.judged);
     else if (data.is === 'written') saveWritten(data);
     else if (data.is === 'packed') keeping.told(data);
+    else if (data.is === 'events')
+      setUnderstood((now) => (now?.view ? { ...now, view: { ...now.view, events: data.events } } : now));
     else evidence.told(data);
   };
   const read = (file: File) => {
@@ -86,7 +91,7 @@ export function useFlightFile() {
       setWorking(false);
       setBad(message);
     });
-    tell({ do: 'read', file, recipes: recipesHere() });
+    tell({ do: 'read', file, recipes: recipesHere(), sites: roster?.sites ?? [] });
   };
   return {
     name,
@@ -99,6 +104,8 @@ export function useFlightFile() {
     /** Saves it as another file. */
     write: (as: OutKind) => tell({ do: 'write', as }),
     map: (mapping: Mapping) => tell({ do: 'map', mapping }),
+    /** A line that nobody flies over: where it was crossed stands among the events. */
+    drawLine: (line: EventLimits['line']) => tell({ do: 'line', line }),
     evidenceOf: evidence.of,
     keep: keeping.keep,
     /** Why nothing was read, where it never came to that. */

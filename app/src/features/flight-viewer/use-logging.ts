@@ -1,4 +1,8 @@
 import { clockOf } from '../../shared/copy/clock';
+import { useRoster } from '../../offline/overlay/use-roster';
+import { roundedSpeed } from './event-copy';
+import { nearestSite } from '@skelby/core/recorded-flight/nearest-site';
+import { isOfUse } from '@skelby/core/recorded-flight/wind';
 import { eventName } from '@skelby/copy/recorded-flight';
 import { READERS_EDITION } from '@skelby/core/flight-reading/edition';
 import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-event';
@@ -29,15 +33,23 @@ function useBegin() {
 /** Makes an entry of an event, with what the flight answers of its debrief. @param keeps the file goes to the school */
 export function useLogging(file: ReturnType<typeof useFlightFile>, keeps: boolean) {
   const { begin, pilotId } = useBegin();
+  const { data: roster } = useRoster();
   return async (event: FlightEvent, nth: number) => {
     const name = file.name ?? 'flight';
     const flightId = file.understood?.flownId ?? null;
     const evidence = await file.evidenceOf(nth);
     const fileId = keeps ? await file.keep({ name, pilotId, flightId }) : null;
-    const startedAt = file.understood?.view?.startedAt ?? null;
+    const { startedAt, ...told } = file.understood?.view ?? { startedAt: null, origin: null, wind: null };
+    const site = nearestSite(told.origin, roster?.sites ?? []);
+    const toldByFlight = {
+      ...(site ? { siteId: site.id } : {}),
+      ...(told.wind && isOfUse(told.wind) ? { windMps: roundedSpeed(told.wind) } : {}),
+    };
     begin(
       {
         note: `${eventName(event.is)} at ${clockOf(event.atS)} of ${name}. `,
+        toldByFlight,
+        ...toldByFlight,
         flown: { name, fileId, atS: event.atS, readers: READERS_EDITION, evidence },
       },
       startedAt === null ? new Date() : new Date((startedAt + event.atS) * MS),

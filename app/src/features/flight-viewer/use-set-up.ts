@@ -15,7 +15,14 @@ import { useMemo, useState } from 'react';
 const isSide = (value: string | undefined): value is Side => SIDES.some((each) => each === value);
 
 /** A place that is wanted on the plan. */
-export type WantedPlace = 'pilot' | 'ahead';
+export type WantedPlace = 'pilot' | 'ahead' | 'line-from' | 'line-to';
+/** What is wanted after it. */
+const THEN: Readonly<Record<WantedPlace, WantedPlace | null>> = {
+  pilot: 'ahead',
+  ahead: null,
+  'line-from': 'line-to',
+  'line-to': null,
+};
 
 /** Which drill a flight is judged as, and where in the field it was set up. */
 export function useSetUp() {
@@ -28,6 +35,8 @@ export function useSetUp() {
   const [wanted, want] = useState<WantedPlace | null>(null);
   const { pilot, ahead } = places;
   const placement = useMemo(() => (pilot && ahead ? placementFrom(pilot, ahead) : null), [pilot, ahead]);
+  const [from, to] = [places['line-from'], places['line-to']];
+  const line = useMemo(() => (from && to ? ([from, to] as const) : null), [from, to]);
   return {
     drillId,
     side,
@@ -44,13 +53,19 @@ export function useSetUp() {
     place: (at: FieldPlace) => {
       if (wanted === null) return;
       setPlaces({ ...places, [wanted]: at });
-      want(wanted === 'pilot' && !ahead ? 'ahead' : null);
+      const then = THEN[wanted];
+      want(then && !places[then] ? then : null);
     },
     putBack: setPlaces,
-    clear: () => {
-      setPlaces({});
+    /** Takes some of them out. */
+    takeOut: (...which: WantedPlace[]) => {
+      setPlaces(
+        Object.fromEntries(Object.entries(places).filter(([name]) => !which.includes(name as WantedPlace))),
+      );
       want(null);
     },
+    /** Nobody flies over it; null: not both of its ends are marked. */
+    line,
     /** By the two places that were marked; null: not both are. */
     placement,
   };

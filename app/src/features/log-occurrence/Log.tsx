@@ -223,13 +223,14 @@ export function Log() {
 
   // From a pilot's own page the first question is answered already.
   const asked = namedIn(params.pilot, draft, roster.data);
+  const { toldByFlight } = draft;
   // Begun from a flight file, it waits for nothing but who flew.
   const unfinished = hasProgress(draft) && draft.pilotId !== null && !renaming;
   // Coming from a pilot's page: what is begun is another entry, unless it is this pilot's of a moment ago.
   const comesAnew = params.pilot !== undefined && (asked !== undefined || isOld(draft));
   useEffect(() => {
-    if (asked && !unfinished) change(forPilot(asked));
-  }, [asked, change, unfinished]);
+    if (asked && !unfinished) change(forPilot(asked, toldByFlight));
+  }, [asked, change, toldByFlight, unfinished]);
 
   if (sending || way.isLeaving) return <Saving />;
   if (!isStep(params.step)) return <Redirect href={way.at('pilot')} />;

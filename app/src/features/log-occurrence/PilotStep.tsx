@@ -47,7 +47,7 @@ export function PilotStep({ draft, roster, go }: StepProps) {
             key={pilot.id}
             title={pilot.name}
             under={pilot.lastFlownOn ? `Flew ${sayDay(pilot.lastFlownOn)}` : undefined}
-            onPress={() => go(forPilot(pilot), 'kind')}
+            onPress={() => go(forPilot(pilot, draft.toldByFlight), 'kind')}
           />
         ))}
       </Rows>

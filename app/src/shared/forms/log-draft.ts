@@ -25,6 +25,8 @@ export interface LogDraft {
   readonly windMps: number | null;
   /** What a recorded flight answers of its debrief, where it was begun from one. */
   readonly flown?: FlownAnswers;
+  /** What else it tells of the entry, whatever the pilot's last flight was like. */
+  readonly toldByFlight?: Partial<Pick<OccurrenceFields, 'siteId' | 'windMps'>>;
 }
 
 const begun = (): LogDraft => ({
@@ -42,11 +44,15 @@ const begun = (): LogDraft => ({
 });
 
 /** Place, craft and wind come from the pilot's last flight; they can be changed later. */
-export const forPilot = (pilot: RosterPilot): Partial<LogDraft> => ({
+export const forPilot = (
+  pilot: RosterPilot,
+  toldByFlight: LogDraft['toldByFlight'] = {},
+): Partial<LogDraft> => ({
   pilotId: pilot.id,
   craftId: pilot.lastCraftId,
   siteId: pilot.lastSiteId,
   windMps: pilot.lastWindMps,
+  ...toldByFlight,
 });
 
 export function occurrenceFields(draft: LogDraft): OccurrenceFields | null {

@@ -9,6 +9,7 @@ import { MADE_UP_RECORDERS, type MadeUpRecorder } from '../stand-ins/recorders';
 import { tableOfCsv } from '../stand-ins/read-back';
 import { writtenBy } from '../stand-ins/write';
 import { foundIn } from '../stand-ins/found';
+import { stoppedAfter } from '../stand-ins/stopped-after';
 import type { FlightEvent } from './flight-event';
 import { findEvents } from './find-events';
 
@@ -77,18 +78,3 @@ test('of good flights none shows a hit, a snap, a swing or a slide', () => {
 });
 
 /** The same log, and the craft lying where it ended for so long. */
-function stoppedAfter(log: FlightLog, seconds: number): FlightLog {
-  const more = seconds * 100;
-  const columns = Object.fromEntries(
-    Object.entries(log.columns).map(([name, values]) => {
-      const longer = new Float64Array(values.length + more);
-      longer.set(values);
-      const last = values.at(-1)!;
-      for (let i = 0; i < more; i += 1)
-        longer[values.length + i] =
-          name === 't' ? last + (i + 1) / 100 : ['vx', 'vy', 'vz'].includes(name) ? 0 : last;
-      return [name, longer];
-    }),
-  ) as unknown as FlightLog['columns'];
-  return { ...log, length: log.length + more, columns };
-}

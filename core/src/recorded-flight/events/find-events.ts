@@ -1,7 +1,10 @@
 import { isInGap, type SmoothFlight } from '../smoothing/smooth-flight';
 import { airborneFinder, airborneIn } from './airborne';
 import { leansOf, snappedFinder, tippedFinder } from './attitude-events';
+import { linkLostFinder, lowReturnFinder, windyFinder } from './by-what-is-known';
+import { crossedLineFinder } from './crossed-line';
 import { type EventFinder, type EventLimits, type FlightEvent, USUAL_LIMITS } from './flight-event';
+import { brakedLateBefore, reversedBefore } from './how-it-came';
 import { cutOffFinder, hitFinder, hitGroundFinder } from './hit';
 import { farFinder, ownWashFinder, slidFinder, swungUpFinder } from './moving-events';
 import { flewItselfFinder, gapFinder, lowBatteryFinder, modeChangedFinder } from './told-events';
@@ -19,14 +22,19 @@ const FINDERS: readonly EventFinder[] = [
   flewItselfFinder,
   modeChangedFinder,
   lowBatteryFinder,
+  linkLostFinder,
+  lowReturnFinder,
+  windyFinder,
   farFinder,
+  crossedLineFinder,
   gapFinder,
 ];
 
 /** What a recorded flight shows, in order of time. What would lie in a gap was not seen. */
 export function findEvents(flight: SmoothFlight, limits: EventLimits = USUAL_LIMITS): readonly FlightEvent[] {
   const from = { flight, limits, leans: leansOf(flight), airborne: airborneIn(flight) };
-  return FINDERS.flatMap((find) => find(from))
+  const found = FINDERS.flatMap((find) => find(from));
+  return [...found, ...reversedBefore(from, found), ...brakedLateBefore(from, found)]
     .filter(({ is, atS }) => is === 'gap' || !isInGap(flight, atS))
     .sort((a, b) => a.atS - b.atS);
 }

@@ -1,3 +1,4 @@
+import type { FieldPlace } from '../reps/placement';
 import type { SmoothFlight } from '../smoothing/smooth-flight';
 
 export const FLIGHT_EVENTS = [
@@ -13,8 +14,14 @@ export const FLIGHT_EVENTS = [
   'flew-itself',
   'mode-changed',
   'low-battery',
+  'link-lost',
+  'low-return',
+  'windy',
+  'reversed',
+  'braked-late',
   'far',
   'high',
+  'crossed-line',
   'gap',
 ] as const;
 export type FlightEventName = (typeof FLIGHT_EVENTS)[number];
@@ -40,6 +47,12 @@ export interface EventLimits {
   readonly heightM: number;
   /** Share of the charge at which it should be on its way home. */
   readonly lowBattery: number;
+  /** Half of what it flies at most, m/s. */
+  readonly windMps: number;
+  /** The tallest thing of the place, m; null: nobody knows the place. */
+  readonly tallestM: number | null;
+  /** A line that nobody is to fly over, east and north, m; null: none is marked. */
+  readonly line: readonly [FieldPlace, FieldPlace] | null;
 }
 
 /** A craft of 0.9 kg and 0.35 m with four rotors of 0.105 m; 120 m of height (common practice, defer to local rules). */
@@ -48,6 +61,9 @@ export const USUAL_LIMITS: EventLimits = {
   sightM: 134,
   heightM: 120,
   lowBattery: 0.2,
+  windMps: 7.5,
+  tallestM: null,
+  line: null,
 };
 
 export interface EventsFrom {

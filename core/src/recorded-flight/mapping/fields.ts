@@ -29,6 +29,7 @@ export const FIELDS = [
   'wind_east',
   'wind_north',
   'hold',
+  'link',
 ] as const;
 export type RecordedField = (typeof FIELDS)[number];
 
@@ -75,6 +76,7 @@ export const QUANTITY_OF: Readonly<Record<RecordedField, Quantity>> = {
   wind_east: 'speed',
   wind_north: 'speed',
   hold: 'plain',
+  link: 'share',
 };
 
 /** A unit, and what one of it is in SI (sticks: after the middle has been taken off). */
