@@ -1,5 +1,8 @@
 import type { Recording } from './recording';
 
+/** What is hashed for the id of a flight among what was flown. */
+export const flownText = (fingerprint: string): string => `skelby flight ${fingerprint}`;
+
 /** Places that tell two flights apart, spread over the flight. */
 const LOOKED_AT = 12;
 

@@ -46,6 +46,21 @@ test('the demo school is all there, in every state of the loop, dated up to the 
   expect(await Promise.all(['accounts', 'pilots', 'craft', 'sites', 'occurrences'].map(count))).toEqual([
     2, 9, 4, 3, 25,
   ]);
+  // A dozen recorded flights, each with its file, and a crash whose debrief begins with what its own answers.
+  const files = (await server.db('flight_files').select('flight_id')) as { flightId: string | null }[];
+  const added = files.flatMap(({ flightId }) => (flightId ? [flightId] : []));
+  expect([files.length, added.length]).toEqual([13, 12]);
+  expect(await server.db('flights').whereIn('id', added)).toHaveLength(12);
+  const crash = (await server.db('occurrences').whereNotNull('flown').first()) as {
+    id: string;
+    causeId: string;
+    flown: { evidence: object };
+  };
+  expect([crash.causeId, Object.keys(crash.flown.evidence).length > 5]).toEqual(['obstacle-overrun', true]);
+  const { findings } = (await server.db('debriefs').where({ occurrenceId: crash.id }).first('findings')) as {
+    findings: { evidence: object };
+  };
+  expect(Object.keys(findings.evidence)).toEqual(expect.arrayContaining(Object.keys(crash.flown.evidence)));
   const causes = (await server.db('occurrences').distinct('cause_id').pluck('cause_id')) as string[];
   expect(causes.length).toBeGreaterThanOrEqual(12);
   expect(causes.every((id) => CAUSES.some((cause) => cause.id === id))).toBe(true);

@@ -2,7 +2,7 @@ import { addDays } from '@skelby/core/vocabulary/day';
 import type { Knex } from 'knex';
 import { addSchool, addTrainer } from '../db/add-school';
 import { withinSchool } from '../db/in-school';
-import { DEMO_SCHOOL, DEMO_TRAINERS } from './school';
+import { DEMO_PILOTS, DEMO_SCHOOL, DEMO_TRAINERS } from './school';
 import { Season, SEASON_DAYS } from './season';
 import { SeasonBook } from './season-book';
 
@@ -22,7 +22,7 @@ export async function loadDemo(db: Knex, now: Date): Promise<boolean> {
     const accounts: string[] = [];
     for (const trainer of DEMO_TRAINERS) accounts.push(await addTrainer(tx, schoolId, trainer));
     await withinSchool(tx, { schoolId, accountId: accounts[0]! }, (school) =>
-      new Season(new SeasonBook(school, today)).write(),
+      new Season(new SeasonBook(school, today), DEMO_PILOTS.length, true).write(),
     );
   });
   // A season is written down in one go; in the story everything came in as it was flown.

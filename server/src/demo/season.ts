@@ -13,6 +13,8 @@ import { logOccurrence } from '@skelby/core/commands/log-occurrence';
 import { moveWeakness } from '@skelby/core/commands/move-weakness';
 import { saveDebrief } from '@skelby/core/commands/save-debrief';
 import { saveCraft, saveFlight, savePilot, saveSite } from '@skelby/core/commands/save-records';
+import type { FlownAnswers } from '@skelby/core/schemas/flown';
+import { RECORDED_CAUSE, recordCrash, recordDays } from './recorded';
 import { loadFacts } from '../facts/weakness-facts';
 import { DEMO_DEBRIEFS } from './debriefs';
 import type { SeasonBook } from './season-book';
@@ -37,10 +39,14 @@ export class Season {
   private readonly school: SchoolTx;
   private readonly flying: SeasonFlying;
 
-  /** @param pilots so many of them, with what happened to them */
+  /**
+   * @param pilots so many of them, with what happened to them
+   * @param isRecorded with files of recorders: a dozen flights and a crash
+   */
   constructor(
     private readonly book: SeasonBook,
     private readonly pilots: number = DEMO_PILOTS.length,
+    private readonly isRecorded = false,
   ) {
     this.school = book.school;
     this.flying = new SeasonFlying(book);
@@ -65,6 +71,10 @@ export class Season {
       sites: await saveAll(saveSite, DEMO_SITES),
     };
     await this.flights();
+    if (this.isRecorded) {
+      const { pilots, craft, sites } = this.fleet;
+      await recordDays({ book: this.book, pilots: pilots.slice(0, 4), craft, site: sites[0]! });
+    }
     const stories = DEMO_STORIES.filter(({ pilot }) => pilot < this.pilots);
     for (const story of stories.sort((a, b) => b.daysAgo - a.daysAgo)) await this.tell(story);
     await this.book.catchUp();
@@ -119,6 +129,8 @@ export class Season {
   private async tell(story: DemoStory): Promise<void> {
     const day = this.book.ago(story.daysAgo);
     const occurrenceId = await this.log(story, day);
+    if (this.isRecorded && story.kind === 'crash' && story.cause === RECORDED_CAUSE)
+      await recordCrash(this.book, occurrenceId, this.fleet.pilots[story.pilot]!);
     if (story.ending === 'to-debrief') return;
     const weaknessId = await this.debrief(occurrenceId, story.cause, this.book.at(day, 50));
     await this.finish(story, weaknessId, day);
@@ -140,10 +152,12 @@ export class Season {
   private async debrief(occurrenceId: string, causeId: CauseId, at: string): Promise<string> {
     const found = DEMO_DEBRIEFS[causeId];
     if (!found) return this.confirm(occurrenceId, causeId, at);
-    const findings = { ...NO_FINDINGS, ownPick: causeId, primary: causeId, ...found };
-    const { kind } = (await this.school.tx('occurrences').where({ id: occurrenceId }).first('kind')) as {
-      kind: OccurrenceKind;
-    };
+    const { kind, flown } = (await this.school
+      .tx('occurrences')
+      .where({ id: occurrenceId })
+      .first('kind', 'flown')) as { kind: OccurrenceKind; flown: FlownAnswers | null };
+    const evidence = { ...flown?.evidence, ...found.evidence };
+    const findings = { ...NO_FINDINGS, ownPick: causeId, primary: causeId, ...found, evidence };
     const known = answersOf(findings.evidence);
     const chain = chainInWords(proposeChain(known, causeId, findings.contributing, kind));
     const done = await this.book.carryOut(
