@@ -22,6 +22,7 @@ test('a flight is drawn and searched without signal, and one tap makes an entry 
   await page.getByRole('button', { name: 'What its 15 columns were taken for' }).click();
   await expect(page.getByText(/Speed over the ground, km\/h, by how it fits the rest/)).toBeVisible();
   await page.getByRole('button', { name: /^Log: Swung to and fro/ }).click();
+  await expect(page.getByRole('heading', { name: 'Who was flying?' })).toBeVisible();
   await trainer.findPilot(pilot);
   await page.getByRole('button', { name: pilot }).click();
   await page.getByRole('button', { name: 'Near-miss', exact: true }).click();

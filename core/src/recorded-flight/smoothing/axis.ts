@@ -36,6 +36,8 @@ const WANDER = 3;
 /** Nobody knows how it moved at first. */
 const [FIRST_SPEED, FIRST_PUSH] = [20, 5];
 
+/** Share by which settled spreads differ. */
+const SAME_SPREAD = 1e-8;
 /** Steps that differ by less are the same one, s. */
 const SAME_S = 1e-9;
 
@@ -62,6 +64,9 @@ export class AxisSmoother {
   private readonly offP: Float64Array;
   /** The step that `f` and `q` are of, s. */
   private of = NaN;
+  /** The spread that `thought` and `gain` were worked out of, and its step, s. */
+  private readonly gainOf: Float64Array;
+  private gainStep = NaN;
 
   constructor(private readonly model: AxisModel) {
     this.n = model.wander ? 4 : 3;
@@ -70,6 +75,7 @@ export class AxisSmoother {
     [this.x, this.was, this.ph, this.offX] = [vector(), vector(), vector(), vector()];
     [this.p, this.f, this.q, this.work] = [square(), square(), square(), square()];
     [this.thought, this.gain, this.factor, this.offP] = [square(), square(), square(), square()];
+    this.gainOf = square();
   }
 
   /** @returns the axis at the same moments, each by all that was told before and after it */
@@ -127,7 +133,7 @@ export class AxisSmoother {
   }
 
   private predict(dt: number): void {
-    const { n, x, f, q, was } = this;
+    const { n, x, f, was } = this;
     this.transition(dt);
     was.set(x);
     for (let r = 0; r < n; r += 1) {
@@ -135,20 +141,41 @@ export class AxisSmoother {
       for (let c = 0; c < n; c += 1) sum += f[r * n + c]! * was[c]!;
       x[r] = sum;
     }
-    this.spread(this.p, this.p);
-    for (let k = 0; k < n * n; k += 1) this.p[k]! += q[k]!;
+    this.spread(this.p, 0, this.p);
   }
 
-  /** F P Fᵀ. */
-  private spread(p: Float64Array, into: Float64Array): void {
-    const { n, f, work } = this;
-    multiply(f, p, work, n);
-    for (let r = 0; r < n; r += 1)
-      for (let c = 0; c < n; c += 1) {
-        let sum = 0;
-        for (let k = 0; k < n; k += 1) sum += work[r * n + k]! * f[c * n + k]!;
-        into[r * n + c] = sum;
-      }
+  /** F P: a row goes on by those under it. F is mostly zeros, and there is a product for every line. */
+  private ahead(p: Float64Array, from: number, into: Float64Array): void {
+    const { n, f } = this;
+    const [dt, half] = [f[1]!, f[2]!];
+    for (let c = 0; c < n; c += 1) {
+      const [place, speed, push] = [p[from + c]!, p[from + n + c]!, p[from + 2 * n + c]!];
+      into[c] = place + dt * speed + half * push;
+      into[n + c] = speed + dt * push;
+      into[2 * n + c] = push;
+      if (n === 4) into[3 * n + c] = f[15]! * p[from + 3 * n + c]!;
+    }
+  }
+
+  /** P Fᵀ: the same along each row. */
+  private along(p: Float64Array, from: number, into: Float64Array): void {
+    const { n, f } = this;
+    const [dt, half] = [f[1]!, f[2]!];
+    for (let r = 0; r < n * n; r += n) {
+      const [place, speed, push] = [p[from + r]!, p[from + r + 1]!, p[from + r + 2]!];
+      into[r] = place + dt * speed + half * push;
+      into[r + 1] = speed + dt * push;
+      into[r + 2] = push;
+      if (n === 4) into[r + 3] = f[15]! * p[from + r + 3]!;
+    }
+  }
+
+  /** F P Fᵀ and what jerk adds. */
+  private spread(p: Float64Array, from: number, into: Float64Array): void {
+    const { n, q, work } = this;
+    this.ahead(p, from, work);
+    this.along(work, 0, into);
+    for (let k = 0; k < n * n; k += 1) into[k]! += q[k]!;
   }
 
   private told({ place, placeSd, speed, speedSd }: AxisLines, i: number): void {
@@ -197,39 +224,51 @@ export class AxisSmoother {
     return out;
   }
 
+  /**
+   * What was thought of the next moment, and how much what comes after it counts here. Where lines come evenly spreads settle
+   * within seconds, and nothing is to be worked out anew.
+   */
+  private weigh(p: Float64Array, from: number): void {
+    const { n, thought, gain, factor, gainOf } = this;
+    if (this.gainStep === this.of && isSame(p, from, gainOf)) return;
+    this.gainStep = this.of;
+    for (let k = 0; k < n * n; k += 1) gainOf[k] = p[from + k]!;
+    this.spread(p, from, thought);
+    // P Fᵀ, then from the right by the inverse of what was thought.
+    this.along(p, from, gain);
+    solveFromRight(gain, thought, factor, n);
+  }
+
   /** Rauch, Tung and Striebel: what comes after (in `x` and `p`), weighed against what was thought of it. */
   private stepBack(kept: Kept, i: number): void {
-    const { n, f, q, thought, gain, factor, offX, offP, work, x: nextX, p: nextP } = this;
-    const x = kept.x.subarray(i * n, (i + 1) * n);
-    const p = kept.p.subarray(i * n * n, (i + 1) * n * n);
-    this.spread(p, thought);
-    for (let k = 0; k < n * n; k += 1) thought[k]! += q[k]!;
-    // P Fᵀ, then from the right by the inverse of what was thought.
-    for (let r = 0; r < n; r += 1)
-      for (let c = 0; c < n; c += 1) {
-        let sum = 0;
-        for (let k = 0; k < n; k += 1) sum += p[r * n + k]! * f[c * n + k]!;
-        gain[r * n + c] = sum;
-      }
-    solveFromRight(gain, thought, factor, n);
+    const { n, f, thought, gain, offX, offP, work, x: nextX, p: nextP } = this;
+    const [{ x, p }, atX, atP] = [kept, i * n, i * n * n];
+    this.weigh(p, atP);
     for (let r = 0; r < n; r += 1) {
       let sum = 0;
-      for (let c = 0; c < n; c += 1) sum += f[r * n + c]! * x[c]!;
+      for (let c = 0; c < n; c += 1) sum += f[r * n + c]! * x[atX + c]!;
       offX[r] = nextX[r]! - sum;
     }
     for (let k = 0; k < n * n; k += 1) offP[k] = nextP[k]! - thought[k]!;
     multiply(gain, offP, work, n);
     for (let r = 0; r < n; r += 1) {
-      let place = x[r]!;
+      let place = x[atX + r]!;
       for (let c = 0; c < n; c += 1) {
         place += gain[r * n + c]! * offX[c]!;
-        let sum = p[r * n + c]!;
+        let sum = p[atP + r * n + c]!;
         for (let k = 0; k < n; k += 1) sum += work[r * n + k]! * gain[c * n + k]!;
         nextP[r * n + c] = sum;
       }
       nextX[r] = place;
     }
   }
+}
+
+/** As good as the same: spreads that have settled differ by rounding alone. */
+function isSame(a: Float64Array, from: number, b: Float64Array): boolean {
+  for (let k = 0; k < b.length; k += 1)
+    if (Math.abs(a[from + k]! - b[k]!) > SAME_SPREAD * Math.abs(b[k]!)) return false;
+  return true;
 }
 
 function multiply(a: Float64Array, b: Float64Array, into: Float64Array, n: number): void {

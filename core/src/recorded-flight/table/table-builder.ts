@@ -33,12 +33,16 @@ class GrowingColumn {
       this.values = wider;
     }
     const cell = raw === undefined ? null : cellOf(raw);
-    this.values[row] = cell ? this.valueOf(cell.kind, cell.value, raw!.trim()) : NaN;
+    if (cell === null) this.values[row] = NaN;
+    else if (cell.kind === 'words') this.values[row] = this.wordAt(raw!.trim());
+    else {
+      this.kinds[cell.kind] += 1;
+      this.values[row] = cell.value;
+    }
   }
 
-  private valueOf(kind: ColumnKind, value: number, text: string): number {
-    this.kinds[kind] += 1;
-    if (kind !== 'words') return value;
+  private wordAt(text: string): number {
+    this.kinds.words += 1;
     const known = this.words.get(text);
     if (known !== undefined) return known;
     if (this.words.size >= MOST_WORDS) return NaN;
@@ -82,7 +86,7 @@ export class TableBuilder {
     }
     assertRows(this.count + 1);
     const columns = this.columns as readonly GrowingColumn[];
-    for (const [i, column] of columns.entries()) column.put(this.count, cells[i]);
+    for (let i = 0; i < columns.length; i += 1) columns[i]!.put(this.count, cells[i]);
     this.count += 1;
   }
 

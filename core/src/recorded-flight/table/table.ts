@@ -24,9 +24,14 @@ export const finiteOf = (values: Float64Array): Float64Array => values.filter(Nu
 /** Quantile of the finite values, by sorting a sample of at most 20 000. @returns NaN where there is none */
 export function quantileOf(values: Float64Array, share: number): number {
   const step = Math.max(1, Math.floor(values.length / 20_000));
-  const sample: number[] = [];
-  for (let i = 0; i < values.length; i += step) if (Number.isFinite(values[i]!)) sample.push(values[i]!);
-  if (sample.length === 0) return NaN;
-  sample.sort((a, b) => a - b);
+  const looked = new Float64Array(Math.ceil(values.length / step));
+  let count = 0;
+  for (let i = 0; i < values.length; i += step)
+    if (Number.isFinite(values[i]!)) {
+      looked[count] = values[i]!;
+      count += 1;
+    }
+  if (count === 0) return NaN;
+  const sample = looked.subarray(0, count).sort();
   return sample[Math.min(sample.length - 1, Math.floor(share * sample.length))]!;
 }
