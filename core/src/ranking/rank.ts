@@ -195,11 +195,17 @@ export function rank(
     (id, c) =>
       new Ranked(id, shown[c]!, chainOf(HYPOTHESES[best[c]!]!), () => reasonsFor(best[c]!, stories, words)),
   ).sort((a, b) => b.probability - a.probability);
+  let asked: Ranking['nextQuestions'] | null = null;
   const answers = Object.keys(known.choices).length + Object.keys(known.numbers).length;
   return {
     causes: resultSecond(causes, chance),
     stance: stanceOf(causes[0]!.probability, answers, hasAskedEnough(known, craft)),
     conditions: conditionsOf(stories),
-    nextQuestions: new Asking({ model, known, craft, stories, scores, ofResult, mentioned }).questions(),
+    // What each open question would tell takes ten times as long as the ranking: whoever only ranks does not wait for it.
+    get nextQuestions() {
+      return (asked ??= new Asking({
+        ...{ model, known, craft, stories, scores, ofResult, mentioned },
+      }).questions());
+    },
   };
 }
