@@ -1,10 +1,7 @@
-import { clockOf } from '../../shared/copy/clock';
 import type { FlightView } from '@skelby/core/recorded-flight/flight-view';
 import { useEffect, useRef, useState } from 'react';
 import { useMay } from '../../shared/api/use-may';
-import { useUnits } from '../../shared/api/use-units';
 import { plural } from '../../shared/copy/copy';
-import { sayTime } from '../../shared/copy/dates';
 import { Button, ButtonRow, LinkButton } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
 import { PrintButton } from '../../shared/ui/PrintButton';
@@ -15,10 +12,11 @@ import { ACCEPTED } from './accepted';
 import { AddFlight } from './AddFlight';
 import { DropZone } from './DropZone';
 import { ColumnList } from './ColumnList';
-import { windWords } from './event-copy';
 import { FlightEvents } from './FlightEvents';
 import { ForItsEntry, KeepsFile, useAskedEvent, useKeptFile } from './FlightKept';
+import { FlightFigures } from './FlightFigures';
 import { FlightLooked } from './FlightLooked';
+import { FlightSheet } from './FlightSheet';
 import { JudgePart } from './JudgePart';
 import { type SetUpChoice, useSetUp } from './use-set-up';
 import { useVideo, type Video, VideoPart } from './VideoPart';
@@ -26,30 +24,6 @@ import { Recipes } from './Recipes';
 import { type Understood, useFlightFile } from './use-flight-file';
 import { useKeepsFiles } from './use-keeping';
 import { useLogging, useLoggingNote } from './use-logging';
-
-const MS = 1000;
-const tenth = (value: number): number => Math.round(value * 10) / 10;
-
-function Figures({ view }: { readonly view: FlightView }) {
-  const { sayM, say } = useUnits();
-  const parts = [
-    view.startedAt === null ? null : sayTime(new Date(view.startedAt * MS).toISOString()),
-    `${clockOf(view.lastsS)} long`,
-    `as far as ${sayM(view.farthestM)}`,
-    view.highestM === null ? 'no heights' : `as high as ${sayM(view.highestM)}`,
-    `as fast as ${say(view.fastestMps, 'm/s')}`,
-    view.packs > 1 ? plural(view.packs, 'battery', 'batteries') : null,
-  ];
-  return (
-    <>
-      <Words>{`${parts.filter(Boolean).join(' · ')}.`}</Words>
-      {view.wind ? <Words>{windWords(view.wind, say)}</Words> : null}
-      <Words as="soft">
-        {`Places ± ${sayM(tenth(view.placeSdM))}, speeds ± ${say(tenth(view.speedSdMps), 'm/s')}. ${plural(Number(view.hz.toPrecision(2)), 'line')} a second.`}
-      </Words>
-    </>
-  );
-}
 
 interface SeenProps {
   readonly file: ReturnType<typeof useFlightFile>;
@@ -79,7 +53,8 @@ function Seen({
       {leftOut ? <Words as="soft">What stands behind its end is not read.</Words> : null}
       {view ? (
         <>
-          <Figures view={view} />
+          <FlightFigures view={view} />
+          <FlightSheet name={file.name ?? ''} view={view} />
           {file.looking.part ? (
             <FlightLooked
               looking={file.looking}

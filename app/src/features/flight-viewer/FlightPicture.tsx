@@ -90,7 +90,7 @@ function FromAbove({ path, events, looked, t, setUp, pilot, other, windFromDeg, 
           <Drawn path={path} events={events} looked={looked} scale={plan} at={fromAbove} />
           <Here point={pointAt(path, t)} scale={plan} at={fromAbove} />
           <Label x={8} y={16} soft>
-            From above, north up; thicker is faster
+            From above, north up; thicker is faster; □ take-off
           </Label>
           <ScaleBar x={12} y={plan.height - 8} pxPerM={plan.pxPerM} say={sayM} />
         </PictureFrame>
@@ -136,12 +136,20 @@ function FromTheSide({ path, events, looked, t, other }: PictureProps) {
   );
 }
 
-/** A flight as a picture. */
-export function FlightPicture(props: PictureProps) {
+/** A flight as a picture; on paper both sides of it stand beside each other. */
+export function FlightPicture({
+  isBeside = false,
+  ...props
+}: PictureProps & { readonly isBeside?: boolean }) {
+  const half = isBeside ? { flex: 1 } : null;
   return (
-    <View style={{ gap: 4 }}>
-      <FromAbove {...props} />
-      <FromTheSide {...props} />
+    <View style={isBeside ? { flexDirection: 'row', gap: 12 } : { gap: 4 }}>
+      <View style={half}>
+        <FromAbove {...props} />
+      </View>
+      <View style={half}>
+        <FromTheSide {...props} />
+      </View>
     </View>
   );
 }

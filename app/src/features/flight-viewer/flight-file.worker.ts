@@ -144,24 +144,31 @@ function look(): FromViewer {
   };
 }
 
+async function read({ file, recipes, sites = [] }: ToViewer & { readonly do: 'read' }): Promise<FromViewer> {
+  const { kind, table, leftOut } = await readRecorded(file);
+  const recipe = recipes.find((each) => fitsRecipe(table, each));
+  const mapping = recipe ? mappingBy(recipe, table) : guessMapping(table);
+  now = {
+    ...{ file, kind, table, mapping, leftOut },
+    ...{ recipe: recipe?.name ?? null, flight: null, view: null },
+    ...{ sites, limits: USUAL_LIMITS },
+  };
+  return look();
+}
+
+function drawLine(line: EventLimits['line']): FromViewer {
+  if (!now?.flight) return { is: 'events', events: [] };
+  now.limits = { ...now.limits, line };
+  now.view = { ...now.view!, events: findEvents(now.flight, now.limits) };
+  return { is: 'events', events: now.view.events };
+}
+
 async function answer(asked: ToViewer): Promise<FromViewer> {
   switch (asked.do) {
-    case 'read': {
-      const { kind, table, leftOut } = await readRecorded(asked.file);
-      const recipe = asked.recipes.find((each) => fitsRecipe(table, each));
-      const mapping = recipe ? mappingBy(recipe, table) : guessMapping(table);
-      now = {
-        ...{ file: asked.file, kind, table, mapping, leftOut },
-        ...{ recipe: recipe?.name ?? null, flight: null, view: null },
-        ...{ sites: asked.sites ?? [], limits: USUAL_LIMITS },
-      };
-      return look();
-    }
+    case 'read':
+      return read(asked);
     case 'line':
-      if (!now?.flight) return { is: 'events', events: [] };
-      now.limits = { ...now.limits, line: asked.line };
-      now.view = { ...now.view!, events: findEvents(now.flight, now.limits) };
-      return { is: 'events', events: now.view.events };
+      return drawLine(asked.line);
     case 'map':
       now!.mapping = asked.mapping;
       now!.recipe = null;

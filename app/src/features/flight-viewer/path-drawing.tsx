@@ -4,7 +4,7 @@ import { type DrawnPoint, pointAt } from '@skelby/core/recorded-flight/stretch';
 import { unbroken } from '@skelby/core/recorded-flight/unbroken';
 import { Fragment, memo } from 'react';
 import { Circle, Polyline, Rect, Text } from 'react-native-svg';
-import { Label, WIDTH } from '../../shared/drawing/primitives';
+import { WIDTH } from '../../shared/drawing/primitives';
 import { FONT, useTheme } from '../../shared/ui/theme';
 
 const ROOM = 26;
@@ -144,20 +144,7 @@ export const Drawn = memo(function Drawn({ path, events, looked, scale, at }: Dr
 export function Home({ x, y }: { readonly x: number; readonly y: number }) {
   const theme = useTheme();
   return (
-    <>
-      <Rect
-        x={x - 7}
-        y={y - 7}
-        width={14}
-        height={14}
-        fill={theme.ground}
-        stroke={theme.ink}
-        strokeWidth={2}
-      />
-      <Label x={x + 11} y={y + 16} soft>
-        take-off
-      </Label>
-    </>
+    <Rect x={x - 7} y={y - 7} width={14} height={14} fill={theme.ground} stroke={theme.ink} strokeWidth={2} />
   );
 }
 
