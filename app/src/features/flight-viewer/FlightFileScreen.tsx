@@ -19,7 +19,7 @@ import { FlightLooked } from './FlightLooked';
 import { FlightSheet } from './FlightSheet';
 import { JudgePart } from './JudgePart';
 import { type SetUpChoice, useSetUp } from './use-set-up';
-import { useVideo, type Video, VideoPart } from './VideoPart';
+import { useVideo, type Video, VideoPart } from '../../shared/video/VideoPart';
 import { Recipes } from './Recipes';
 import { type Understood, useFlightFile } from './use-flight-file';
 import { useKeepsFiles } from './use-keeping';

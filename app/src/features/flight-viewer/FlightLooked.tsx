@@ -27,7 +27,7 @@ import { FlightPicture } from './FlightPicture';
 import type { Looking } from './use-answers';
 import { setUpLines, type SetUpChoice } from './use-set-up';
 import type { useFlightFile } from './use-flight-file';
-import { type Video, type VideoHandle, VideoPart } from './VideoPart';
+import { type Video, type VideoHandle, VideoPart } from '../../shared/video/VideoPart';
 
 const EMPTY: SimulatedScene = { solids: [], wind: STILL };
 const NO_MARKS = [] as const;

@@ -1,14 +1,14 @@
-import { clockOf } from '../../shared/copy/clock';
+import { clockOf } from '../copy/clock';
 import { MISS_REASONS, type MissReason } from '@skelby/core/clearance/facts';
 import { forwardRef, useEffect, useImperativeHandle, useRef, useState } from 'react';
-import { MISS_WORDS, plural } from '../../shared/copy/copy';
-import { keep, kept } from '../../shared/storage/storage';
-import { Button, ButtonRow } from '../../shared/ui/Button';
-import { pickFile } from '../../shared/ui/pick-file';
-import { PressRow, Rows } from '../../shared/ui/Rows';
-import { Part } from '../../shared/ui/Screen';
-import { offerUndo } from '../../shared/ui/undo';
-import { Words } from '../../shared/ui/Words';
+import { MISS_WORDS, plural } from '../copy/copy';
+import { keep, kept } from '../storage/storage';
+import { Button, ButtonRow } from '../ui/Button';
+import { pickFile } from '../ui/pick-file';
+import { PressRow, Rows } from '../ui/Rows';
+import { Part } from '../ui/Screen';
+import { offerUndo } from '../ui/undo';
+import { Words } from '../ui/Words';
 
 /** A mistake that was seen in a video, s from the beginning of it. */
 interface VideoMark {
