@@ -104,6 +104,9 @@ test('a flight leaves as GeoJSON with what happened in it, and its minutes go in
   expect(features.slice(1).map(({ properties }) => properties)).toContainEqual(
     expect.objectContaining({ event: 'take-off' }),
   );
+  // And on one sheet of paper.
+  const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
+  expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
   await page.getByRole('button', { name: 'Add to what was flown' }).click();
   await expect(page.getByRole('heading', { name: 'Add a flight' })).toBeVisible();
   await expect(page.getByLabel('Minutes in the air')).toHaveValue('1');

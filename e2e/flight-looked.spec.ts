@@ -272,6 +272,7 @@ test('a video stays on the phone, is put in step with the flight, and its mistak
   await bringIn(page, fileOf('fell-box'));
   await look();
   await expect(page.getByText('1 mark', { exact: true })).toBeVisible();
+  await expect(page.getByText('Most often too fast: Brake to the mark, then Slow slalom.')).toBeVisible();
   await page.getByRole('button', { name: 'Log what was marked' }).click();
   await expect(page.getByRole('heading', { name: 'Who was flying?' })).toBeVisible();
 });

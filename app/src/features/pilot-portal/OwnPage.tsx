@@ -1,14 +1,12 @@
 import { causeWords } from '@skelby/copy/causes';
 import type { PilotPortalPage } from '@skelby/core/pages/portal';
 import { blockWords } from '../../shared/copy/block-copy';
-import type { CauseId } from '@skelby/core/causes/causes';
 import type { DrillId } from '@skelby/core/drills/drills';
 import { wordedDrill } from '@skelby/copy/drills';
 import { onReleaseIn } from '@skelby/core/vocabulary/flying';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Movement } from '../../shared/drawing';
-import { CauseRows, FamilyRows } from '../../shared/ui/CausePicker';
 import { Button, LinkButton } from '../../shared/ui/Button';
 import { RUNG_NAMES, SmallLadder } from '../../shared/ui/Ladder';
 import { Loaded } from '../../shared/ui/Loaded';
@@ -16,18 +14,19 @@ import { Note } from '../../shared/ui/Note';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { isFlownHere } from '../../shared/ui/SimulatorLink';
-import { TextBox } from '../../shared/forms/TextBox';
 import { Words } from '../../shared/ui/Words';
+import { useVideo, VideoPart } from '../../shared/video/VideoPart';
 import { sayDay } from '../../shared/copy/dates';
 import { plural, PURPOSE_WORDS, STANDING_LINE, STATE_WORDS } from '../../shared/copy/copy';
 import { RUNGS } from '@skelby/core/clearance/rungs';
 import { useOwnSending } from '../../offline/outbox/own-outbox';
 import { OwnWaiting } from '../../offline/ui/OwnWaiting';
-import { useOwnPage, useTell } from '../../offline/overlay/own-queries';
+import { useOwnPage } from '../../offline/overlay/own-queries';
 import { isOfAccount, tokenOfAccount } from '../../shared/api/client';
 import { useWho } from '../../shared/api/use-who';
 import { ROLE_WORDS } from '../../shared/copy/role-copy';
 import { SeenOtherwise, ToBeRead } from './OwnSaid';
+import { Tell } from './Tell';
 
 /** A drill of one's own: the standard, and the sticks in motion when asked for. */
 function OwnDrill({
@@ -69,68 +68,6 @@ function OwnDrill({
         />
       ) : null}
     </View>
-  );
-}
-
-function Tell({ token, onDone }: { readonly token: string; readonly onDone: () => void }) {
-  const tell = useTell(token);
-  const [familyId, setFamilyId] = useState<string | null>(null);
-  const [causeId, setCauseId] = useState<CauseId | null>(null);
-  const [note, setNote] = useState('');
-  if (tell.isSuccess)
-    return (
-      <Screen title="Told" foot={<Button kind="solid" label="Back to my page" onPress={onDone} />}>
-        <Note icon="heart" heading="Thank you">
-          Your trainer sees it and will go through it with you. Telling is how it happens once.
-        </Note>
-      </Screen>
-    );
-  return (
-    <Screen
-      title="A near-miss"
-      under="Told to your trainer, without blame"
-      foot={
-        causeId ? (
-          <>
-            {tell.error ? <Words as="strong" role="alert">{`! ${tell.error.message}`}</Words> : null}
-            <Button
-              kind="main"
-              icon="send"
-              label={tell.isPending ? 'Telling …' : 'Tell my trainer'}
-              disabled={tell.isPending}
-              onPress={() => tell.mutate({ causeId, note: note.trim() })}
-            />
-          </>
-        ) : undefined
-      }
-    >
-      <Button
-        kind="quiet"
-        icon="arrow-left"
-        label="Back"
-        onPress={() => {
-          if (causeId) setCauseId(null);
-          else if (familyId) setFamilyId(null);
-          else onDone();
-        }}
-      />
-      {causeId ? (
-        <>
-          <Words as="heading">{causeWords(causeId).name}</Words>
-          <TextBox label="What happened?" value={note} onChangeText={setNote} multiline maxLength={800} />
-        </>
-      ) : familyId ? (
-        <>
-          <Words as="heading">Which is nearest?</Words>
-          <CauseRows familyId={familyId} onPick={setCauseId} />
-        </>
-      ) : (
-        <>
-          <Words as="heading">What was it like?</Words>
-          <FamilyRows onPick={setFamilyId} />
-        </>
-      )}
-    </Screen>
   );
 }
 
@@ -242,19 +179,29 @@ function Own({
 }: {
   readonly page: PilotPortalPage;
   readonly token: string;
-  readonly onTell: () => void;
+  /** @param begun what is said of it already */
+  readonly onTell: (begun: string) => void;
 }) {
+  const video = useVideo();
   const { pilot } = page;
   return (
     <Screen
       title={pilot.name}
       under={page.schoolName}
       end={isOfAccount(token) ? <LinkButton icon="key" label="Account" href="/account" /> : undefined}
-      foot={<Button kind="main" icon="message-circle" label="Tell us about a near-miss" onPress={onTell} />}
+      foot={
+        <Button
+          kind="main"
+          icon="message-circle"
+          label="Tell us about a near-miss"
+          onPress={() => onTell('')}
+        />
+      }
       aside={
         <>
           <OwnSession page={page} token={token} />
           <FlownLately flown={page.flown} />
+          <VideoPart video={video} flight={null} onLog={onTell} leads={false} />
           <ReadBy readBy={page.readBy} />
           <Words as="soft">{STANDING_LINE}</Words>
         </>
@@ -296,13 +243,13 @@ export function OwnPageSignedIn() {
 }
 
 function OwnPageBy({ token }: { readonly token: string }) {
-  const [telling, setTelling] = useState(false);
+  const [telling, setTelling] = useState<string | null>(null);
   const query = useOwnPage(token);
   useOwnSending(token);
-  if (telling) return <Tell token={token} onDone={() => setTelling(false)} />;
+  if (telling !== null) return <Tell token={token} begun={telling} onDone={() => setTelling(null)} />;
   return (
     <Loaded query={query} title="Your page">
-      {(page) => <Own page={page} token={token} onTell={() => setTelling(true)} />}
+      {(page) => <Own page={page} token={token} onTell={setTelling} />}
     </Loaded>
   );
 }

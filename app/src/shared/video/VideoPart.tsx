@@ -1,9 +1,11 @@
+import { wordedDrill } from '@skelby/copy/drills';
+import { DRILLS_FOR_MISTAKES, mostOften } from '@skelby/core/drills/for-mistakes';
 import { clockOf } from '../copy/clock';
 import { MISS_REASONS, type MissReason } from '@skelby/core/clearance/facts';
 import { forwardRef, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import { MISS_WORDS, plural } from '../copy/copy';
 import { keep, kept } from '../storage/storage';
-import { Button, ButtonRow } from '../ui/Button';
+import { Button, ButtonRow, LinkButton } from '../ui/Button';
 import { pickFile } from '../ui/pick-file';
 import { PressRow, Rows } from '../ui/Rows';
 import { Part } from '../ui/Screen';
@@ -92,6 +94,8 @@ interface VideoProps {
   readonly flight: BesideFlight | null;
   /** Makes an entry of what was marked; null: whoever looks may not log. */
   readonly onLog: ((note: string) => void) | null;
+  /** Drills can be opened from here. */
+  readonly leads?: boolean;
 }
 
 const listed = (name: string, marks: readonly VideoMark[]): string =>
@@ -127,6 +131,25 @@ function InStep({
 /** Seen again from so much before, s. */
 const BEFORE_S = 2;
 
+/** What is drilled against what was marked most often. */
+function DrillsForIt({ marks, leads }: { readonly marks: readonly VideoMark[]; readonly leads: boolean }) {
+  const most = mostOften(marks.map(({ what }) => what));
+  if (most === null) return null;
+  const drills = DRILLS_FOR_MISTAKES[most].map((id) => wordedDrill(id));
+  return (
+    <>
+      <Words>{`Most often ${MISS_WORDS[most].toLowerCase()}: ${drills.map(({ name }) => name).join(', then ')}.`}</Words>
+      {leads ? (
+        <ButtonRow>
+          {drills.map(({ id, name }) => (
+            <LinkButton key={id} icon="target" label={name} href={`/drills/${id}`} />
+          ))}
+        </ButtonRow>
+      ) : null}
+    </>
+  );
+}
+
 /** What was marked, in order. */
 function Marked({
   name,
@@ -134,7 +157,9 @@ function Marked({
   onSee,
   onTakeOut,
   onLog,
+  leads,
 }: {
+  readonly leads: boolean;
   readonly name: string;
   readonly marks: readonly VideoMark[];
   readonly onSee: (atS: number) => void;
@@ -156,11 +181,16 @@ function Marked({
           />
         ))}
       </Rows>
+      <DrillsForIt marks={marks} leads={leads} />
       {marks.length > 0 ? (
         <ButtonRow>
           <Button kind="quiet" icon="x" label="Take the last mark out" onPress={onTakeOut} />
           {onLog ? (
-            <Button icon="plus" label="Log what was marked" onPress={() => onLog(listed(name, marks))} />
+            <Button
+              icon="plus"
+              label={leads ? 'Log what was marked' : 'Tell what was marked'}
+              onPress={() => onLog(listed(name, marks))}
+            />
           ) : null}
         </ButtonRow>
       ) : null}
@@ -170,7 +200,7 @@ function Marked({
 
 /** A video beside the flight, or alone: looked at, in step, and marked. It stays on this phone. */
 export const VideoPart = forwardRef<VideoHandle, VideoProps>(function VideoPart(
-  { video: watched, flight, onLog },
+  { video: watched, flight, onLog, leads = true },
   handle,
 ) {
   const { file, url, looked, change, open } = watched;
@@ -223,6 +253,7 @@ export const VideoPart = forwardRef<VideoHandle, VideoProps>(function VideoPart(
       </div>
       {flight ? <InStep flight={flight} isInStep={beginsAtS !== null} onStep={step} /> : null}
       <Marked
+        leads={leads}
         name={file.name}
         marks={marks}
         onSee={(atS) => {
