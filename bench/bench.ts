@@ -13,6 +13,7 @@ import { measureApi } from './api';
 import { measureBrowserRanking } from './browser-ranking';
 import { sayClearing } from './clearing';
 import { measureExchange } from './exchange';
+import { measureLongFlight, sayLongFlight } from './browser-flight';
 import { measureField, measureLayout, measureSync } from './field';
 import { measureFirstLoad } from './first-load';
 import { measureHeadless, measurePractice } from './flight';
@@ -126,6 +127,7 @@ const WITH_THE_APP: Readonly<Record<string, (running: Running) => Promise<void>>
       `median ${ranked[Math.floor(ranked.length / 2)]!.toFixed(1)} ms, most ${ranked.at(-1)!.toFixed(1)} ms of ${ranked.length}`,
     );
   },
+  'long-flight': async ({ base, chromium }) => rows(sayLongFlight(await measureLongFlight(base, chromium))),
   async field({ base, chromium }) {
     const field = await measureField(base, chromium);
     say('\nIn the field, processor slowed 4×');

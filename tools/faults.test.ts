@@ -5,7 +5,7 @@ import path from 'node:path';
 import type { BatchAnswer } from '@skelby/core/sync/batch';
 import { ApiProblem, NoConnection } from '../app/src/shared/api/client';
 import { Outbox } from '../app/src/offline/outbox/outbox';
-import type { Shelf } from '../app/src/offline/outbox/shelf';
+import type { Shelf } from '../app/src/shared/storage/shelf';
 import { isToSend, type Waiting } from '../app/src/offline/outbox/waiting';
 import { addSchool, addTrainer } from '../server/src/db/add-school';
 import { id, rep, Visitor, withWeakness } from '../server/src/testing/test-school';

@@ -47,6 +47,7 @@ export const FlightDayScreen = later(beyond, (all) => all.FlightDayScreen);
 export const FlightFileScreen = later(beyond, (all) => all.FlightFileScreen);
 export const HelpScreen = later(beyond, (all) => all.HelpScreen);
 export const JoinScreen = later(beyond, (all) => all.JoinScreen);
+export const FlownPart = laterPart(beyond, (all) => all.FlownPart);
 export const FilesWaiting = laterPart(beyond, (all) => all.FilesWaiting);
 export const SandboxStrip = laterPart(beyond, (all) => all.SandboxStrip);
 export const UndoLine = laterPart(beyond, (all) => all.UndoLine);

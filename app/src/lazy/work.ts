@@ -22,6 +22,7 @@ export { FlightDayScreen } from '../features/flight-viewer/FlightDayScreen';
 export { FlightFileScreen } from '../features/flight-viewer/FlightFileScreen';
 export { HelpScreen } from '../features/help/HelpScreen';
 export { JoinScreen } from '../features/people/JoinScreen';
+export { FlownPart } from '../features/occurrence/FlownPart';
 export { FilesWaiting } from '../offline/flight-files/FilesWaiting';
 export { SandboxStrip } from '../offline/ui/SandboxStrip';
 export { UndoLine } from '../shared/ui/UndoLine';

@@ -1,5 +1,6 @@
 import { CAUSES, type CauseId } from '@skelby/core/causes/causes';
-import type { DebriefPage, PrefetchPage } from '@skelby/core/pages/pages';
+import type { DebriefPage } from '@skelby/core/pages/pages';
+import type { PrefetchPage } from '@skelby/core/pages/prefetch';
 import { startTestServer, type TestServer } from '../testing/test-school';
 import { type TypedAnswer, typeProblems } from '../testing/typed';
 import { FLOWN } from './flown';

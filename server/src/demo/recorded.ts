@@ -52,7 +52,7 @@ function recorded(log: FlightLog, recorder: MadeUpRecorder, nth: number, name: s
 }
 
 /** The crash as its recorder has it, and what it answers. */
-export function recordedCrash(): Recorded & { readonly atS: number; readonly evidence: Evidence } {
+function recordedCrash(): Recorded & { readonly atS: number; readonly evidence: Evidence } {
   const story = TROUBLES.map((trouble) => trouble(0)).find(({ name }) => name === CRASH)!;
   const { log } = recordStory(story, EXACT, 1);
   const crash = recorded(stoppedAfter(log, 6), CSV[0]!, 1, 'fell-box, the quarry wall');

@@ -14,7 +14,7 @@ import { DropZone } from './DropZone';
 import { ColumnList } from './ColumnList';
 import { FlightEvents } from './FlightEvents';
 import { ForItsEntry, KeepsFile, useAskedEvent, useKeptFile } from './FlightKept';
-import { FlightFigures } from './FlightFigures';
+import { FileFigures } from './FileFigures';
 import { FlightLooked } from './FlightLooked';
 import { FlightSheet } from './FlightSheet';
 import { JudgePart } from './JudgePart';
@@ -53,7 +53,7 @@ function Seen({
       {leftOut ? <Words as="soft">What stands behind its end is not read.</Words> : null}
       {view ? (
         <>
-          <FlightFigures view={view} />
+          <FileFigures view={view} />
           <FlightSheet name={file.name ?? ''} view={view} />
           {file.looking.part ? (
             <FlightLooked

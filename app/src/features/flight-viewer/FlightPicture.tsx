@@ -17,7 +17,7 @@ import {
 } from '../../shared/drawing/primitives';
 import { Button } from '../../shared/ui/Button';
 import { saveFile } from '../../shared/ui/save-file';
-import { Drawn, Here, Home, Other, type PathProps, scaleOf, SetUp } from './path-drawing';
+import { DrawnFlight, DrawnHere, Other, type PathProps, scaleOf, SetUp, TakeOffMark } from './path-drawing';
 
 /** As high as what is drawn, between these, px of the picture. */
 const PLAN_HEIGHT = [170, 300] as const;
@@ -75,7 +75,7 @@ function FromAbove({ path, events, looked, t, setUp, pilot, other, windFromDeg, 
           height={plan.height}
           says={`The flight from above, as far as ${sayM(farthestM)} from where it began.${said(events)}`}
         >
-          <Home x={plan.toX(0)} y={plan.toY(0)} />
+          <TakeOffMark x={plan.toX(0)} y={plan.toY(0)} />
           {pilot ? <PilotFigure x={plan.toX(pilot.x)} y={plan.toY(pilot.y)} /> : null}
           {windFromDeg === null ? null : (
             <>
@@ -87,8 +87,8 @@ function FromAbove({ path, events, looked, t, setUp, pilot, other, windFromDeg, 
           )}
           <SetUp lines={setUp} scale={plan} />
           <Other path={other} scale={plan} at={fromAbove} />
-          <Drawn path={path} events={events} looked={looked} scale={plan} at={fromAbove} />
-          <Here point={pointAt(path, t)} scale={plan} at={fromAbove} />
+          <DrawnFlight path={path} events={events} looked={looked} scale={plan} at={fromAbove} />
+          <DrawnHere point={pointAt(path, t)} scale={plan} at={fromAbove} />
           <Label x={8} y={16} soft>
             From above, north up; thicker is faster; □ take-off
           </Label>
@@ -126,8 +126,8 @@ function FromTheSide({ path, events, looked, t, other }: PictureProps) {
       <Ground y={side.toY(0)} />
       <PilotSide x={side.toX(0)} y={side.toY(0)} />
       <Other path={other} scale={side} at={fromSide} />
-      <Drawn path={path} events={events} looked={looked} scale={side} at={fromSide} />
-      <Here point={pointAt(path, t)} scale={side} at={fromSide} />
+      <DrawnFlight path={path} events={events} looked={looked} scale={side} at={fromSide} />
+      <DrawnHere point={pointAt(path, t)} scale={side} at={fromSide} />
       <Label x={8} y={16} soft>
         From the side, by distance
       </Label>

@@ -7,7 +7,7 @@ import { STANDING_LINE } from '../../shared/copy/copy';
 import { useIsPrinting } from '../../shared/ui/use-printing';
 import { Words } from '../../shared/ui/Words';
 import { sureWords, whyOf, windFromDegOf } from './event-copy';
-import { FlightFigures } from './FlightFigures';
+import { FileFigures } from './FileFigures';
 import { FlightLanes } from './FlightLanes';
 import { FlightPicture } from './FlightPicture';
 
@@ -25,7 +25,7 @@ function Sheet({ name, view }: SheetProps) {
   return (
     <View nativeID="skelby-print">
       <Words as="title">{name}</Words>
-      <FlightFigures view={view} />
+      <FileFigures view={view} />
       <FlightPicture
         isBeside
         {...{ path: whole.path, events, looked: null, t: whole.fromS, setUp: NOTHING, other: NOTHING }}

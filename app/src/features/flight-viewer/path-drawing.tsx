@@ -90,7 +90,7 @@ const placeIn =
   };
 
 /** The path, thicker where it was faster, and on it each event with its number. Stands still while it plays. */
-export const Drawn = memo(function Drawn({ path, events, looked, scale, at }: DrawnProps) {
+export const DrawnFlight = memo(function DrawnFlight({ path, events, looked, scale, at }: DrawnProps) {
   const theme = useTheme();
   const place = placeIn({ scale, at });
   const fastest = Math.max(...path.map(({ speedMps }) => speedMps));
@@ -141,7 +141,7 @@ export const Drawn = memo(function Drawn({ path, events, looked, scale, at }: Dr
 });
 
 /** Where it took off. */
-export function Home({ x, y }: { readonly x: number; readonly y: number }) {
+export function TakeOffMark({ x, y }: { readonly x: number; readonly y: number }) {
   const theme = useTheme();
   return (
     <Rect x={x - 7} y={y - 7} width={14} height={14} fill={theme.ground} stroke={theme.ink} strokeWidth={2} />
@@ -149,7 +149,7 @@ export function Home({ x, y }: { readonly x: number; readonly y: number }) {
 }
 
 /** Where the craft is at the moment that is looked at. */
-export function Here({
+export function DrawnHere({
   point,
   scale,
   at,

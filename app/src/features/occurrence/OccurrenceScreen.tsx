@@ -3,11 +3,10 @@ import { causeWords, familyWords } from '@skelby/copy/causes';
 import { type CauseId, causeOf } from '@skelby/core/causes/causes';
 import { onReleaseIn } from '@skelby/core/vocabulary/flying';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
+import { type ComponentType, createContext, useContext, useState } from 'react';
 import { View } from 'react-native';
 import type { OccurrenceOfPilot, Roster } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
-import { FlownPart } from './FlownPart';
 import { ReportsDue } from '../../offline/ui/ReportsDue';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { CauseRows, FamilyRows } from '../../shared/ui/CausePicker';
@@ -27,6 +26,8 @@ import {
   useWithdraw,
 } from '../../offline/overlay/occurrence-queries';
 
+const Flown = createContext<ComponentType<{ readonly occurrence: OccurrenceOfPilot }> | null>(null);
+
 function Facts({
   occurrence,
   roster,
@@ -35,6 +36,7 @@ function Facts({
   readonly roster: Roster | undefined;
 }) {
   const { say } = useUnits();
+  const OfFlight = useContext(Flown);
   const craft = roster?.craft.find((each) => each.id === occurrence.craftId)?.name;
   const site = roster?.sites.find((each) => each.id === occurrence.siteId)?.name;
   const facts = [
@@ -50,6 +52,7 @@ function Facts({
       {occurrence.note ? <Words>{`“${occurrence.note}”`}</Words> : null}
       <Words as="soft">{facts}</Words>
       <LinkButton kind="quiet" label="Change the details" href={`/occurrence/${occurrence.id}/edit`} />
+      {OfFlight && occurrence.flown ? <OfFlight occurrence={occurrence} /> : null}
     </View>
   );
 }
@@ -185,7 +188,6 @@ function ToConfirm({
     >
       {picking || !justNow ? null : <PeopleFirst />}
       <Facts occurrence={occurrence} roster={roster} />
-      <FlownPart occurrence={occurrence} />
       <Reports occurrence={occurrence} roster={roster} causeId={occurrence.confirmedCauseId} />
       {occurrence.confirmedCauseId ? <BroughtIn /> : null}
       {picking ? (
@@ -241,7 +243,6 @@ function Confirmed({
       }
     >
       <Facts occurrence={occurrence} roster={roster} />
-      <FlownPart occurrence={occurrence} />
       <Reports occurrence={occurrence} roster={roster} causeId={causeId} />
       <CauseTold causeId={causeId} mode={occurrence.pilotMode} />
       <ButtonRow>
@@ -274,25 +275,29 @@ function Withdrawn({
         heading="Withdrawn"
       >{`${occurrence.withdrawnReason ?? ''} It stays on record and counts for nothing.`}</Note>
       <Facts occurrence={occurrence} roster={roster} />
-      <FlownPart occurrence={occurrence} />
     </Screen>
   );
 }
 
-export function OccurrenceScreen() {
+type OfFlight = ComponentType<{ readonly occurrence: OccurrenceOfPilot }>;
+
+/** @param ofFlight what is told of the flight that an entry was made of */
+export function OccurrenceScreen({ ofFlight }: { readonly ofFlight: OfFlight }) {
   const { id } = useLocalSearchParams<{ id: string }>();
   const query = useOccurrence(id);
   const roster = useRoster();
   return (
-    <Loaded query={query} title="Entry" up="/">
-      {(occurrence) => {
-        if (occurrence.withdrawnAt) return <Withdrawn occurrence={occurrence} roster={roster.data} />;
-        if (occurrence.confirmedCauseId && occurrence.weaknessId)
-          return (
-            <Confirmed occurrence={occurrence} causeId={occurrence.confirmedCauseId} roster={roster.data} />
-          );
-        return <ToConfirm key={occurrence.id} occurrence={occurrence} roster={roster.data} />;
-      }}
-    </Loaded>
+    <Flown.Provider value={ofFlight}>
+      <Loaded query={query} title="Entry" up="/">
+        {(occurrence) => {
+          if (occurrence.withdrawnAt) return <Withdrawn occurrence={occurrence} roster={roster.data} />;
+          if (occurrence.confirmedCauseId && occurrence.weaknessId)
+            return (
+              <Confirmed occurrence={occurrence} causeId={occurrence.confirmedCauseId} roster={roster.data} />
+            );
+          return <ToConfirm key={occurrence.id} occurrence={occurrence} roster={roster.data} />;
+        }}
+      </Loaded>
+    </Flown.Provider>
   );
 }

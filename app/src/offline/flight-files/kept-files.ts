@@ -1,6 +1,6 @@
 import type { FlightFilesPage } from '@skelby/core/pages/flight-files';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { get, getBlob, remove } from '../../shared/api/client';
+import { ask, get } from '../../shared/api/client';
 import { fileQueue } from './use-files';
 
 const FILES = ['flight-files'];
@@ -17,7 +17,7 @@ export const useKeptFiles = (flightId?: string) =>
 export function useRemoveFile() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (id: string) => remove(`/flight-files/${id}`),
+    mutationFn: (id: string) => ask('DELETE', `/flight-files/${id}`),
     onSettled: () => client.invalidateQueries({ queryKey: FILES }),
   });
 }
@@ -29,5 +29,5 @@ export async function keptFile(id: string, name: string): Promise<File> {
     const stream = waiting.packed.stream().pipeThrough(new DecompressionStream('gzip'));
     return new File([await new Response(stream).blob()], waiting.name);
   }
-  return new File([await getBlob(`/flight-files/${id}`)], name);
+  return new File([await (await ask('GET', `/flight-files/${id}`)).blob()], name);
 }

@@ -1,4 +1,5 @@
-import type { PrefetchPage, Roster, SameAsBefore } from '@skelby/core/pages/pages';
+import type { Roster } from '@skelby/core/pages/pages';
+import type { PrefetchPage, SameAsBefore } from '@skelby/core/pages/prefetch';
 import type { QueryClient } from '@tanstack/react-query';
 import { ApiProblem, get, NoConnection } from '../../shared/api/client';
 import { keep, kept } from '../../shared/storage/storage';

@@ -77,7 +77,8 @@ const sentBy = (token: string): Readonly<Record<string, string>> =>
 /** A connection that hangs is as good as none. */
 const LONGEST_WAIT_MS = 60_000;
 
-async function ask(
+/** What stands behind the ways to ask that are named below. */
+export async function ask(
   method: 'GET' | 'PUT' | 'POST' | 'DELETE',
   path: string,
   body?: unknown,
@@ -118,10 +119,6 @@ async function read<T>(response: Response): Promise<T> {
 
 export const put = async (path: string, body: unknown): Promise<unknown> =>
   read<unknown>(await ask('PUT', path, body));
-export const getBlob = async (path: string): Promise<Blob> => (await ask('GET', path)).blob();
-export const remove = async (path: string): Promise<void> => {
-  await ask('DELETE', path);
-};
 /** As whoever holds a pilot's private link, or is signed in as one. */
 export const getAs = async <T>(token: string, path: string): Promise<T> =>
   read<T>(await ask('GET', path, undefined, token));

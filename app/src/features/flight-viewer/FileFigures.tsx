@@ -10,7 +10,7 @@ const MS = 1000;
 const tenth = (value: number): number => Math.round(value * 10) / 10;
 
 /** A flight in figures, each with how sure it is. */
-export function FlightFigures({ view }: { readonly view: FlightView }) {
+export function FileFigures({ view }: { readonly view: FlightView }) {
   const { sayM, say } = useUnits();
   const parts = [
     view.startedAt === null ? null : sayTime(new Date(view.startedAt * MS).toISOString()),
