@@ -20,7 +20,7 @@ import { chanceOf, recordStory } from '@skelby/core/second-model/flights';
 import { LESSONS } from '@skelby/core/second-model/lessons';
 import { TROUBLES } from '@skelby/core/second-model/stories';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
-import { keyOfHash } from '@skelby/core/vocabulary/key';
+import { keyOfHash } from '@skelby/core/vocabulary/key-of-hash';
 import { keepFlightFile } from '../exchange/flight-files';
 import type { SeasonBook } from './season-book';
 

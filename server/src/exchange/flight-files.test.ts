@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import { Readable } from 'node:stream';
-import { keyOfHash } from '@skelby/core/vocabulary/key';
+import { keyOfHash } from '@skelby/core/vocabulary/key-of-hash';
 import type { FlightFile, FlightFilesPage } from '@skelby/core/pages/flight-files';
 import {
   id,

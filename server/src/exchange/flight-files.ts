@@ -7,7 +7,7 @@ import {
   type FlightFile,
   type FlightFilesPage,
 } from '@skelby/core/pages/flight-files';
-import { keyOfHash } from '@skelby/core/vocabulary/key';
+import { keyOfHash } from '@skelby/core/vocabulary/key-of-hash';
 import type { Knex } from 'knex';
 import { inSchool, type SchoolTx } from '../db/in-school';
 import { rowsOf } from '../db/rows-of';

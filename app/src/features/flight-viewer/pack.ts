@@ -1,5 +1,5 @@
 import { sha256 } from '@noble/hashes/sha2.js';
-import { keyOfHash } from '@skelby/core/vocabulary/key';
+import { keyOfHash } from '@skelby/core/vocabulary/key-of-hash';
 
 /** A file as it goes to the school. */
 export interface Packed {
