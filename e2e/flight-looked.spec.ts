@@ -56,13 +56,15 @@ test('a flight is looked through: a part marked on its lanes, played on, and sto
 });
 
 /** A rep of a drill as a recorder in a hall writes it: carried over both marks first, 25 lines a second, in metres. */
-function repInTheHall() {
+function repInTheHall(begunAt: Date | null = null) {
   const { track } = flyDrill(craftModel(craftFacts(USUAL_CRAFT)), {
     ...{ drillId: 'half-thumb', side: null, windMps: 1, seed: 3 },
   });
   const lines: string[] = [];
+  const timeOf = (t: number) =>
+    begunAt ? new Date(begunAt.getTime() + 1000 * t).toISOString() : t.toFixed(3);
   const add = (t: number, x: number, y: number, z: number, others = '0,0,0,0,0,0,0,1,0,0,0') =>
-    lines.push([t.toFixed(3), x.toFixed(3), y.toFixed(3), z.toFixed(3), others].join(','));
+    lines.push([timeOf(t), x.toFixed(3), y.toFixed(3), z.toFixed(3), others].join(','));
   const c = track.columns;
   const [x0, y0, z0] = [c.x[0]!, c.y[0]!, c.z[0]!];
   const way = [
@@ -95,8 +97,7 @@ function repInTheHall() {
   const last = track.length - 1;
   const [xn, yn, zn, tn] = [c.x[last]!, c.y[last]!, c.z[last]!, begun + c.t[last]!];
   for (let k = 1; k < 150; k += 1) add(tn + k / 25, xn, yn, zn);
-  const header =
-    'time (s),east (m),north (m),up (m),v east (m/s),v north (m/s),v up (m/s),stick throttle,stick yaw,stick pitch,stick roll,q w,q x,q y,q z';
+  const header = `${begunAt ? 'time' : 'time (s)'},east (m),north (m),up (m),v east (m/s),v north (m/s),v up (m/s),stick throttle,stick yaw,stick pitch,stick roll,q w,q x,q y,q z`;
   return {
     name: 'hall.csv',
     mimeType: 'text/csv',
@@ -127,6 +128,22 @@ test('a line that nobody flies over is marked by two moments, and where it was c
   await expect(page.getByText(/Over the line/)).toBeHidden();
 });
 
+/** Marks where the pilot stood and what lay ahead, judges the part, and takes its rep to the count. */
+async function judgeBetweenMarks(page: Page): Promise<void> {
+  const moment = page.getByRole('slider', { name: 'Moment of the flight' });
+  await page.getByRole('button', { name: 'Where the pilot stood' }).click();
+  await moment.focus();
+  await page.keyboard.press('Home');
+  await page.getByRole('button', { name: /^Here: where it was at 0:00/ }).click();
+  await expect(page.getByText('What lay straight ahead of the pilot?', { exact: false })).toBeVisible();
+  await moment.fill('14');
+  await page.getByRole('button', { name: /^Here: where it was at 0:14/ }).click();
+  await expect(page.getByText(/^Set up where the dashed line is/)).toBeVisible();
+  await page.getByRole('button', { name: /^Judge 0:00 to/ }).click();
+  await expect(page.getByText(/^1 rep: 1 met, 0 missed\.$/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Take it to the count' }).click();
+}
+
 test('a part of a flight is judged as a drill between its marks, and taken to the count of a weakness', async ({
   trainer,
   page,
@@ -141,18 +158,7 @@ test('a part of a flight is judged as a drill between its marks, and taken to th
   // Nobody marked anything: what fits is drawn, and is not called met.
   await judge.click();
   await expect(page.getByText(/^1\. .*: cannot tell$/)).toBeVisible({ timeout: 60_000 });
-  const moment = page.getByRole('slider', { name: 'Moment of the flight' });
-  await page.getByRole('button', { name: 'Where the pilot stood' }).click();
-  await moment.focus();
-  await page.keyboard.press('Home');
-  await page.getByRole('button', { name: /^Here: where it was at 0:00/ }).click();
-  await expect(page.getByText('What lay straight ahead of the pilot?', { exact: false })).toBeVisible();
-  await moment.fill('14');
-  await page.getByRole('button', { name: /^Here: where it was at 0:14/ }).click();
-  await expect(page.getByText(/^Set up where the dashed line is/)).toBeVisible();
-  await judge.click();
-  await expect(page.getByText(/^1 rep: 1 met, 0 missed\.$/)).toBeVisible({ timeout: 60_000 });
-  await page.getByRole('button', { name: 'Take it to the count' }).click();
+  await judgeBetweenMarks(page);
   await expect(page.getByText('What the flight says')).toBeVisible();
   await expect(page.getByText(/^Met\./)).toBeVisible();
   await met(page).click();
@@ -161,6 +167,16 @@ test('a part of a flight is judged as a drill between its marks, and taken to th
   expect(rep).toMatchObject({ judgedBy: 'flight' });
   // The next one is judged by eye again.
   await expect(page.getByText('What the flight says')).toBeHidden();
+  // One of another day goes to that day, as practice: nobody had announced it.
+  await page.getByRole('link', { name: 'Judge it from a flight file' }).click();
+  await bringIn(page, repInTheHall(new Date('2026-05-09T09:00:00Z')));
+  await judgeBetweenMarks(page);
+  await expect(page.getByText(/^Flown on 9 May.*: it goes there, as practice\.$/)).toBeVisible();
+  await met(page).click();
+  await trainer.sent();
+  expect(await counted(trainer, id)).toContainEqual(
+    expect.objectContaining({ day: '2026-05-09', purpose: 'practice', judgedBy: 'flight' }),
+  );
 });
 
 test('a day of files: read one after the other, asked once whose they are, and none added twice', async ({

@@ -15,6 +15,7 @@ export const batchShape = object({
     .max(MINUTES_PER_DAY)
     .defined(fieldSaid('batch.minutes-missing')),
   phone: keyOrNone('=phone'),
+  account: keyOrNone('account'),
   commands: array(
     object({
       key: key('key'),

@@ -23,6 +23,8 @@ export interface Batch {
   readonly minutesAheadOfUtc: number;
   /** Key that the phone gave itself; an app older than the server has none. */
   readonly phone: string | null;
+  /** Whose it is; an app older than the server does not say. Another may be signed in by now. */
+  readonly account?: string | null;
   /** In the order in which they were done. */
   readonly commands: readonly BatchCommand[];
 }

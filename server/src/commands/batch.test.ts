@@ -308,3 +308,22 @@ test('another school sees none of it', async () => {
   });
   expect((await stranger.get<{ weakness: object }>('/carry')).body.weakness).toEqual({});
 });
+
+test('what one trainer kept is not taken for the one who signed in on that phone since, in their school or another', async () => {
+  const one = await server.school('Kept Here');
+  const other = await server.school('Signed In Since');
+  const { weaknessId } = await withWeakness(one.trainer);
+  const commands = [repCommand(weaknessId), command(`/pilots/${id()}`, PILOT)];
+  const { accountId } = (await one.trainer.get<{ accountId: string }>('/me')).body;
+  const sendAs = (who: Visitor, account: string | null) =>
+    who.ask('POST', '/api/sync', {
+      ...{ sentAt: new Date().toISOString(), minutesAheadOfUtc: 0, phone: null, commands },
+      account,
+    });
+  for (const stranger of [other.trainer, await server.colleague(one.schoolId)])
+    expect((await sendAs(stranger, accountId)).status).toBe(401);
+  const pilots = async () => await server.db('pilots').where({ schoolId: other.schoolId });
+  expect(await pilots()).toEqual([]);
+  expect((await sendAs(one.trainer, accountId)).status).toBe(200);
+  expect(await repsOf(one.trainer, weaknessId)).toHaveLength(1);
+});

@@ -7,6 +7,7 @@ import { putClockRight } from '@skelby/core/sync/clock';
 import type { SchoolTx } from '../db/in-school';
 import { assertPlain } from '../problem/plain';
 import { notFound, OUR_MISTAKE, passesByItself, type Problem, problemOf } from '../problem/problem';
+import { assertTheirs } from '../problem/theirs';
 import { carryOut, isOfTrainer } from './carry-out';
 import { refreshDeferred } from '../facts/refresh-weakness';
 
@@ -98,6 +99,7 @@ export async function carryOutBatch(
   // Each command's own body is looked over with it, so that one odd one holds up no other.
   assertPlain(body, (path) => /^commands\[\d+\]\.body$/.test(path));
   const sent = await batchShape.validate(body, { abortEarly: false });
+  assertTheirs(school, sent.account);
   const { commands, aheadMs } = putClockRight(sent, Date.now());
   const { tx, schoolId } = school;
   // The same outbox from two places at once: the second waits for the first, and then finds its commands

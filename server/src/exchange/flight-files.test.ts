@@ -40,12 +40,13 @@ async function send(
     key = keyOf(file),
     packed = gzipSync(file) as Uint8Array,
     asked = '',
+    account = '',
     base = who['base' as never] as string,
   } = {},
 ) {
   const response = await fetch(`${base}/api/flight-files/${key}?name=fell-1.csv${asked}`, {
     method: 'PUT',
-    headers: { Origin: base, Cookie: who.cookie, 'Content-Type': 'application/gzip' },
+    headers: { Origin: base, Cookie: who.cookie, 'Content-Type': 'application/gzip', 'X-Account': account },
     body: new Uint8Array(packed),
   });
   return { status: response.status, body: (await response.json()) as FlightFile & { detail: string } };
@@ -99,6 +100,10 @@ test('no other school sees it, a reader neither brings one in nor takes one out,
   expect((await send(reader.trainer, file)).status).toBe(403);
   expect((await back(reader.trainer, keyOf(file))).status).toBe(403);
   expect((await send(server.visitor(), file)).status).toBe(401);
+  // Kept by one, and another is signed in on that phone since.
+  const { accountId } = (await one.trainer.get<{ accountId: string }>('/me')).body;
+  expect((await send(two.trainer, file, { account: accountId })).status).toBe(401);
+  expect(await server.db('flight_files').where({ schoolId: two.schoolId })).toEqual([]);
   expect((await one.trainer.ask('DELETE', `/api/flight-files/${keyOf(file)}`)).status).toBe(204);
   expect((await back(one.trainer, keyOf(file))).status).toBe(404);
 });

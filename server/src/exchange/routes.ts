@@ -17,6 +17,7 @@ import {
 } from './flight-files';
 import { assertMay } from '../problem/may';
 import { badField, Problem } from '../problem/problem';
+import { assertTheirs } from '../problem/theirs';
 import { whoAsks, type Who } from '../http/session';
 import { inSchool, type SchoolTx } from '../db/in-school';
 import type { Jobs } from '../db/jobs';
@@ -166,6 +167,7 @@ function flightFileRoutes(
   );
   router.put('/flight-files/:id', async (ctx) => {
     const who = await whoAsks(db, ctx);
+    assertTheirs(who, ctx.get('X-Account'));
     assertMay(who, 'train');
     const id = ofOne(ctx);
     const given = {

@@ -9,7 +9,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useDrills } from '../../shared/api/use-drills';
 import { plural, SIDE_WORDS } from '../../shared/copy/copy';
-import { dayHere, sayDay, todayHere } from '../../shared/copy/dates';
+import { dayHere, todayHere } from '../../shared/copy/dates';
 import { useSayMeasure } from '../../shared/copy/measure-words';
 import { Choice, LongChoice } from '../../shared/forms/Choice';
 import { passMeasuredRep } from '../../shared/storage/measured-rep';
@@ -130,27 +130,28 @@ interface JudgeProps {
   readonly startedAt: number | null;
 }
 
-/** To where reps are counted; null where that is not, with why. */
+/** To where reps are counted; null: nowhere. */
 function useCounting(setUp: SetUpChoice, startedAt: number | null) {
   const router = useRouter();
   const { weakness, drill } = useLocalSearchParams<{ weakness?: string; drill?: string }>();
-  const day = startedAt === null ? todayHere() : dayHere(new Date(startedAt * 1000));
   const { drillId, side } = setUp;
   // Only what the weakness is drilled with is counted for it.
-  if (!weakness || !drillId || drillId !== drill) return { count: null, why: null };
-  if (day !== todayHere())
-    return { count: null, why: `Flown on ${sayDay(day)}: only today's reps are counted here.` };
-  const count = (rep: FieldRep) => (says: string) => {
+  if (!weakness || !drillId || drillId !== drill) return null;
+  return (rep: FieldRep) => (says: string) => {
     const { recorded: measure, distanceM } = rep;
     const rounded = distanceM === null ? null : Math.max(1, Math.round(distanceM));
-    passMeasuredRep(weakness, { drillId, side, says, measure, distanceM: rounded });
+    const at = startedAt === null ? null : new Date((startedAt + rep.toS) * 1000);
+    const day = at && dayHere(at);
+    passMeasuredRep(weakness, {
+      ...{ drillId, side, says, measure, distanceM: rounded },
+      flownThen: at && day && day !== todayHere() ? { day, flownAt: at.toISOString() } : null,
+    });
     router.replace(`/weakness/${weakness}/reps?drill=${drillId}`);
   };
-  return { count, why: null };
 }
 
 function Found({ setUp, judging, looking, startedAt }: Omit<JudgeProps, 'part'>) {
-  const { count, why } = useCounting(setUp, startedAt);
+  const count = useCounting(setUp, startedAt);
   const judged = judging.repsOf(setUp);
   if (!judged) return null;
   const { reps } = judged;
@@ -161,7 +162,6 @@ function Found({ setUp, judging, looking, startedAt }: Omit<JudgeProps, 'part'>)
           ? 'No rep of it begins in this part: mark where it was set up, or a longer part.'
           : `${plural(reps.length, 'rep')}: ${reps.filter(({ verdict }) => verdict === 'met').length} met, ${reps.filter(({ verdict }) => verdict === 'missed').length} missed.`}
       </Words>
-      {why ? <Words as="soft">{why}</Words> : null}
       {reps.map((rep, nth) => (
         <RepPart
           key={rep.fromS}

@@ -176,12 +176,13 @@ function CountingFoot({ page, counting, onHow }: PartProps & { readonly onHow: (
 
 /** What a recorded flight says of the next rep, or the way to ask one. */
 function FromFlight({ page, counting: { drill, settings, change } }: PartProps) {
-  const { flightSays, side } = settings;
+  const { flightSays, flownThen, side } = settings;
   if (flightSays)
     return (
       <Note icon="activity" heading="What the flight says">
         <Words>{flightSays}</Words>
         <Words as="soft">Count it as you see it: the rep says that it was measured.</Words>
+        {flownThen ? <Words>{`Flown on ${sayDay(flownThen.day)}: it goes there, as practice.`}</Words> : null}
         <Button kind="quiet" icon="x" label="Leave the flight out" onPress={() => change(NOTHING_MEASURED)} />
       </Note>
     );

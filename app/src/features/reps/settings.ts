@@ -1,3 +1,4 @@
+import type { MeasuredRep } from '../../shared/storage/measured-rep';
 import type { Check, Clearance } from '@skelby/core/clearance/clearance';
 import { modeNow } from '@skelby/core/clearance/form-now';
 import { fliesAsJudged } from '@skelby/core/weakness/page';
@@ -32,6 +33,8 @@ export interface Settings {
   readonly measure?: number | null;
   /** What a recorded flight says of it; null or absent: none was judged. */
   readonly flightSays?: string | null;
+  /** When it was flown, where a flight of another day shows it: it is practice then, since nobody announced it. */
+  readonly flownThen?: MeasuredRep['flownThen'];
   /** Width of the opening in spans, and stage of the drill, where it has them. */
   readonly widthSpans?: number | null;
   /** From the pilot, m. */

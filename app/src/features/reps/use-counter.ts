@@ -76,7 +76,7 @@ function allowedPurpose(settings: Settings, clearance: Clearance, next: NextStep
 }
 
 /** Of the attempt that comes next. */
-export const NOTHING_MEASURED = { measure: null, flightSays: null } as const;
+export const NOTHING_MEASURED = { measure: null, flightSays: null, flownThen: null } as const;
 
 /** What every counting begins with. */
 const FRESH = { pilotRelative: false, pack: 1, missedAt: null, soonAt: null, ...NOTHING_MEASURED } as const;
@@ -112,7 +112,7 @@ function repOf(
     measure = null,
     flightSays,
   } = flown;
-  const { widthSpans = null, distanceM = null, stage = null } = flown;
+  const { widthSpans = null, distanceM = null, stage = null, flownThen } = flown;
   return newRep({
     ...verdict,
     weaknessId: page.weakness.id,
@@ -134,6 +134,8 @@ function repOf(
     stage,
     drillVersion,
     day: todayHere(),
+    // Older than its weakness it says why it comes now.
+    ...(flownThen ? { ...flownThen, lateReason: 'Judged from a flight file.' } : {}),
   });
 }
 
@@ -181,7 +183,11 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
     wanted,
   );
   useMeasuredRep(page.weakness.id, change);
-  const flown = { ...settings, purpose: allowedPurpose(settings, clearance, next) };
+  const flown: Settings = {
+    ...settings,
+    // Nobody announced a flight of another day.
+    purpose: settings.flownThen ? 'practice' : allowedPurpose(settings, clearance, next),
+  };
   const { drillId, purpose, side } = flown;
   const drill = drillOf(drillId);
   const left = testsLeft(page.rule, reps, { drillId, side }, todayHere());

@@ -39,7 +39,7 @@ async function sendFile(file: WaitingFile): Promise<Answered> {
     response = await fetch(addressOf(file), {
       method: 'PUT',
       credentials: 'same-origin',
-      headers: { 'Content-Type': 'application/gzip' },
+      headers: { 'Content-Type': 'application/gzip', 'X-Account': file.accountId },
       body: file.packed,
       signal: AbortSignal.timeout(LONGEST_SEND_MS),
     });

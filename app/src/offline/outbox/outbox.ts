@@ -237,6 +237,7 @@ export class Outbox {
             sentAt: new Date().toISOString(),
             minutesAheadOfUtc: -new Date().getTimezoneOffset(),
             phone: this.phone(),
+            account: this.accountId,
             commands: batch.map(({ key, path, body, stamp }) => ({ key, path, body, stamp })),
           }),
         );

@@ -10,6 +10,8 @@ export interface MeasuredRep {
   readonly says: string;
   readonly measure: number | null;
   readonly distanceM: number | null;
+  /** When it was flown, where that was another day than this; null: today. */
+  readonly flownThen: { readonly day: string; readonly flownAt: string } | null;
 }
 
 const nameOf = (weaknessId: string): string => `measured-rep.${weaknessId}`;
