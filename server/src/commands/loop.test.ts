@@ -413,7 +413,7 @@ test('another plan than the proposal wants a reason, and a plan without a decidi
     (await put({ drillIds: ['tail-in-hover', 'fore-aft-line'], reason: '' })).body['errors'],
   ).toMatchObject([{ field: 'reason' }]);
   expect((await put({ drillIds: ['fore-aft-line'], reason: 'Short of time.' })).body['detail']).toContain(
-    'Keep at least one deciding drill (Half a thumb or Tail-in hover)',
+    'Keep at least one tested drill (Half a thumb or Tail-in hover)',
   );
   expect(
     (await put({ drillIds: ['tail-in-hover', 'fore-aft-line'], reason: 'Needs the line first.' })).status,
