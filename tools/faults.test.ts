@@ -122,18 +122,29 @@ async function sendAll(outbox: Outbox): Promise<void> {
   outbox.use(null);
 }
 
-async function aWeakness(): Promise<{ cookie: string; weaknessId: string }> {
-  const trainer = await new Visitor(`http://127.0.0.1:${port}`).signIn(EMAIL);
-  return { cookie: trainer.cookie, weaknessId: (await withWeakness(trainer)).weaknessId };
+interface OfTrainer {
+  readonly cookie: string;
+  readonly accountId: string;
+  readonly weaknessId: string;
 }
 
-async function filled(cookie: string, weaknessId: string, count: number, shelf = phone()): Promise<Outbox> {
+async function aWeakness(): Promise<OfTrainer> {
+  const trainer = await new Visitor(`http://127.0.0.1:${port}`).signIn(EMAIL);
+  const { accountId } = (await trainer.get<{ accountId: string }>('/me')).body;
+  return { cookie: trainer.cookie, accountId, weaknessId: (await withWeakness(trainer)).weaknessId };
+}
+
+async function filled(
+  { cookie, accountId, weaknessId }: OfTrainer,
+  count: number,
+  shelf = phone(),
+): Promise<Outbox> {
   const outbox = new Outbox(
     () => Promise.reject(new NoConnection()),
     shelf,
     () => PHONE,
   );
-  outbox.use('hanne');
+  outbox.use(accountId);
   for (let i = 0; i < count; i += 1)
     await outbox.add({
       path: `/reps/${id()}`,
@@ -147,7 +158,7 @@ async function filled(cookie: string, weaknessId: string, count: number, shelf =
   outbox.use(null);
   const sending = new Outbox(sender(cookie), shelf, () => PHONE);
   await sending.read();
-  sending.use('hanne');
+  sending.use(accountId);
   return sending;
 }
 
@@ -166,8 +177,8 @@ const recorded = (weaknessId: string) =>
   }));
 
 test('the server killed twice and the database broken off once, in the middle of the writing: 500 reps in, 500 reps out', async () => {
-  const { cookie, weaknessId } = await aWeakness();
-  const outbox = await filled(cookie, weaknessId, 500);
+  const of = await aWeakness();
+  const outbox = await filled(of, 500);
   const sending = sendAll(outbox);
   for (const harm of [killed, cluster.breakOff, killed]) {
     await pause(350);
@@ -176,18 +187,18 @@ test('the server killed twice and the database broken off once, in the middle of
   }
   await sending;
   expect(outbox.state().items.filter((item) => item.refused)).toEqual([]);
-  expect(await recorded(weaknessId)).toEqual({ reps: 500, events: 500 });
+  expect(await recorded(of.weaknessId)).toEqual({ reps: 500, events: 500 });
 }, 180_000);
 
 test('the same outbox from two phones at once, and a third time afterwards: each rep is there once', async () => {
-  const { cookie, weaknessId } = await aWeakness();
+  const of = await aWeakness();
   const first = phone();
-  const one = await filled(cookie, weaknessId, 150, first);
+  const one = await filled(of, 150, first);
   const copy = phone();
   for (const [key, item] of first.items) copy.items.set(key, { ...item });
-  const two = new Outbox(sender(cookie), copy, () => OTHER);
+  const two = new Outbox(sender(of.cookie), copy, () => OTHER);
   await two.read();
-  two.use('hanne');
+  two.use(of.accountId);
   await Promise.all([sendAll(one), sendAll(two)]);
-  expect(await recorded(weaknessId)).toEqual({ reps: 150, events: 150 });
+  expect(await recorded(of.weaknessId)).toEqual({ reps: 150, events: 150 });
 }, 120_000);

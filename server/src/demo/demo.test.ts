@@ -132,7 +132,7 @@ test('every page answers with what its type in core says', async () => {
   await read('/people', 'people.PeoplePage');
   await read('/school/retention', 'people.RetentionPage');
   await read('/me/second-factor', 'people.OwnSecondFactor');
-  const { sessions } = (await read('/carry', 'pages.PrefetchPage')) as PrefetchPage;
+  const { sessions } = (await read('/carry', 'prefetch.PrefetchPage')) as PrefetchPage;
   for (const { id } of sessions) await read(`/sessions/${id}`, 'pages.TrainingSession');
   const ids = async (table: string) => (await server.db(table).pluck('id')) as string[];
   for (const id of await ids('pilots')) await read(`/pilots/${id}`, 'pages.PilotPage');
