@@ -204,7 +204,8 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
     settings: flown,
     change,
     pickDrill: (id) => change({ ...forDrill(id, page, clearance, next), ...NOTHING_MEASURED }),
-    lastAt: lastFlownAt(reps),
+    // What a recorded flight shows took as long as it took, whenever it is counted.
+    lastAt: settings.flightSays ? null : lastFlownAt(reps),
     record: (met, missReason, flownAt) => {
       const rep = repOf(
         page,
