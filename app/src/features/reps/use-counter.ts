@@ -36,7 +36,7 @@ export interface Counting {
   readonly settings: Settings;
   readonly change: (part: Partial<Settings>) => void;
   readonly pickDrill: (drillId: DrillId) => void;
-  /** When the last attempt that stands ended. */
+  /** When the last attempt that stands ended; null too where a recorded flight shows the next: that took as long as it took. */
   readonly lastAt: string | null;
   readonly record: (met: boolean, missReason: MissReason | null, flownAt: string) => void;
   readonly undo: (rep: RecordedRep, reason: string) => void;
@@ -172,6 +172,12 @@ function useMeasuredRep(weaknessId: string, change: (part: Partial<Settings>) =>
   }, [weaknessId]);
 }
 
+/** What is counted next: nobody announced a flight of another day. */
+const asFlown = (settings: Settings, clearance: Clearance, next: NextStep): Settings => ({
+  ...settings,
+  purpose: settings.flownThen ? 'practice' : allowedPurpose(settings, clearance, next),
+});
+
 /** Counting the reps of one weakness. @param wanted a drill asked for by its link */
 export function useCounter(page: WeaknessPage, wanted: string | undefined): Counting {
   const { drillOf, versionInForce } = useDrills();
@@ -183,11 +189,7 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
     wanted,
   );
   useMeasuredRep(page.weakness.id, change);
-  const flown: Settings = {
-    ...settings,
-    // Nobody announced a flight of another day.
-    purpose: settings.flownThen ? 'practice' : allowedPurpose(settings, clearance, next),
-  };
+  const flown = asFlown(settings, clearance, next);
   const { drillId, purpose, side } = flown;
   const drill = drillOf(drillId);
   const left = testsLeft(page.rule, reps, { drillId, side }, todayHere());
@@ -204,7 +206,6 @@ export function useCounter(page: WeaknessPage, wanted: string | undefined): Coun
     settings: flown,
     change,
     pickDrill: (id) => change({ ...forDrill(id, page, clearance, next), ...NOTHING_MEASURED }),
-    // What a recorded flight shows took as long as it took, whenever it is counted.
     lastAt: settings.flightSays ? null : lastFlownAt(reps),
     record: (met, missReason, flownAt) => {
       const rep = repOf(
