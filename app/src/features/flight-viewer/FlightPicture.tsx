@@ -79,8 +79,8 @@ function FromAbove({ path, events, looked, t, setUp, pilot, other, windFromDeg, 
           {pilot ? <PilotFigure x={plan.toX(pilot.x)} y={plan.toY(pilot.y)} /> : null}
           {windFromDeg === null ? null : (
             <>
-              <WindArrow x={WIDTH - 22} y={24} fromDeg={windFromDeg} />
-              <Label x={WIDTH - 76} y={18} soft>
+              <WindArrow x={WIDTH - 24} y={44} fromDeg={windFromDeg} />
+              <Label x={WIDTH - 42} y={78} soft>
                 wind
               </Label>
             </>
