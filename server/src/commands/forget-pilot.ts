@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import { object, string } from 'yup';
 import type { SchoolTx } from '../db/in-school';
+import { claimFiles } from '../exchange/flight-files';
 import { assertPlain } from '../problem/plain';
 import { badField, notFound } from '../problem/problem';
 
@@ -50,6 +51,7 @@ export async function forgetPilot(school: SchoolTx, pilotId: string, body: unkno
   // Files on their way in, and the reports on them, may name anybody: whoever brings one in gives it again.
   await tx('imports').delete();
   // What recorders wrote down tells where somebody flew, and may hold their name.
+  await claimFiles(school);
   await tx('flight_files').where({ pilotId }).delete();
   const { rows } = (await tx.raw('select forget_pilot(?, ?, ?) as rows', [pilotId, accountId, uuid()])) as {
     rows: { rows: number }[];

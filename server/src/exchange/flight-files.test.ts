@@ -4,9 +4,11 @@ import { Readable } from 'node:stream';
 import { keyOfHash } from '@skelby/core/vocabulary/key-of-hash';
 import type { FlightFile, FlightFilesPage } from '@skelby/core/pages/flight-files';
 import {
+  CRAFT,
   id,
   occurrence,
   PILOT,
+  SITE,
   startTestServer,
   type TestServer,
   type Visitor,
@@ -121,7 +123,7 @@ test('what is no gzip, is cut short, is another file than its key says, or unpac
     await send(trainer, file, { asked: '&pilot=nobody' }),
     await send(trainer, file, { asked: `&pilot=${id()}` }),
   ];
-  expect(refused.map(({ status }) => status)).toEqual([422, 422, 422, 422, 422, 422]);
+  expect(refused.map(({ status }) => status)).toEqual([422, 422, 422, 422, 422, 409]);
   for (const { body } of refused) expect(body.detail).toMatch(/:/);
   // 200 MB of nothing in 200 kB.
   const bomb = await send(trainer, file, {
@@ -223,4 +225,29 @@ test('pieces are all of one size but the last, whatever they come in', async () 
     expect(parts.slice(0, -1).every(({ length }) => length === 10)).toBe(true);
     expect(parts.at(-1)!.length).toBeLessThanOrEqual(10);
   }
+});
+
+test('a file that came without a pilot goes with the one whose flight or entry it is, whichever came first', async () => {
+  const { schoolId, trainer } = await server.school('Claims Files');
+  const [pilot, craft, site, flight, entry] = [id(), id(), id(), id(), id()];
+  await trainer.put(`/pilots/${pilot}`, PILOT);
+  await trainer.put(`/craft/${craft}`, CRAFT);
+  await trainer.put(`/sites/${site}`, SITE);
+  const [ofFlight, ofEntry, ofNobody] = [noise(900, 21), noise(900, 22), noise(900, 23)];
+  await send(trainer, ofFlight, { asked: `&flight=${flight}` });
+  await send(trainer, ofEntry);
+  await send(trainer, ofNobody);
+  await trainer.put(`/flights/${flight}`, {
+    ...{ pilotId: pilot, craftId: craft, siteId: site, day: '2026-03-02' },
+    ...{ packs: 1, minutes: 4, windMps: 1 },
+  });
+  await trainer.put(`/occurrences/${entry}`, occurrence(pilot));
+  const flown = { name: 'a.csv', fileId: keyOf(ofEntry), atS: 1, readers: 1, evidence: {} };
+  await trainer.put(`/occurrences/${entry}/flown`, flown);
+  const everything = (await trainer.get<{ flight_files: object[] }>(`/pilots/${pilot}/everything.json`)).body;
+  expect(JSON.stringify(everything)).toContain(keyOf(ofFlight));
+  expect(JSON.stringify(everything)).toContain(keyOf(ofEntry));
+  expect((await trainer.ask('POST', `/api/pilots/${pilot}/forget`, { name: PILOT.name })).status).toBe(200);
+  const left = (await server.db('flight_files').where({ schoolId }).pluck('id')) as string[];
+  expect(left).toEqual([keyOf(ofNobody)]);
 });

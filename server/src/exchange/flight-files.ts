@@ -12,7 +12,7 @@ import type { Knex } from 'knex';
 import { inSchool, type SchoolTx } from '../db/in-school';
 import { rowsOf } from '../db/rows-of';
 import { recordEvent } from '../facts/events';
-import { badField, notFound, Problem } from '../problem/problem';
+import { badField, conflict, notFound, Problem } from '../problem/problem';
 import { inParts } from './in-parts';
 
 /** Files of recorders: kept packed, in pieces, by their hash, for as long and as much as the school keeps. */
@@ -27,7 +27,7 @@ export interface GivenFile {
   readonly flightId: string | null;
 }
 
-const WHOLE = 'The file did not come whole: it is sent again by itself.';
+const OTHER_FILE = 'The file is not the one that its key names: send it once more.';
 
 /**
  * Unpacks it once, without keeping that.
@@ -59,7 +59,7 @@ export async function assertWhole(packed: Readable, id: string): Promise<number>
       'Too large',
       `The flight has more than ${FLIGHT_FILE_MOST_BYTES / MEGABYTE} MB: cut out the part that matters.`,
     );
-  if (keyOfHash(hash.digest()) !== id) throw new Problem(422, 'Not accepted', WHOLE);
+  if (keyOfHash(hash.digest()) !== id) throw new Problem(422, 'Not accepted', OTHER_FILE);
   return bytes;
 }
 
@@ -85,6 +85,31 @@ const keptNow = async ({ tx }: SchoolTx): Promise<number> => {
 };
 
 /**
+ * @throws Problem 409 where the pilot is not there: what adds them may still be on its way from the same phone; 422 for one
+ * who was forgotten
+ */
+async function assertPilot({ tx }: SchoolTx, pilotId: string | null): Promise<void> {
+  if (pilotId === null) return;
+  const pilot = (await tx('pilots').where({ id: pilotId }).first('forgotten_at')) as
+    { forgottenAt: string | null } | undefined;
+  if (!pilot) throw conflict('The pilot is not there yet: send it again once they are.');
+  if (pilot.forgottenAt !== null)
+    throw badField('pilot', 'This pilot was forgotten at their wish: no file of theirs is kept.');
+}
+
+/**
+ * Gives files that came without a pilot to whoever flew the flight, or the entry, that they belong to: those may come before
+ * a file or after it.
+ */
+export const claimFiles = ({ tx }: SchoolTx): Promise<unknown> =>
+  tx.raw(`
+    update flight_files f set pilot_id = coalesce(
+      (select pilot_id from flights where school_id = f.school_id and id = f.flight_id),
+      (select pilot_id from occurrences
+        where school_id = f.school_id and flown ->> 'fileId' = f.id::text limit 1))
+     where f.pilot_id is null`) as unknown as Promise<unknown>;
+
+/**
  * Keeps a file that is here whole. The same one again only learns whose it is and which flight.
  * @param mostBytes what all files of the school may take
  * @throws Problem 413 where there is no room
@@ -95,8 +120,7 @@ export async function keepFlightFile(
   { bytes, file, mostBytes }: { readonly bytes: number; readonly file: Readable; readonly mostBytes: number },
 ): Promise<FlightFile> {
   const { tx, schoolId, accountId } = school;
-  if (pilotId !== null && !(await tx('pilots').where({ id: pilotId, forgottenAt: null }).first('id')))
-    throw badField('pilot', 'Pilot is none of the school: leave it out, or pick one.');
+  await assertPilot(school, pilotId);
   const there = await fileOf(school, id);
   if (there) {
     await tx('flight_files')
@@ -129,18 +153,15 @@ export async function keepFlightFile(
   return (await fileOf(school, id))!;
 }
 
-/** What is kept, the newest first. @param flightId only of this flight; null: of all */
-export async function flightFilesPage(
-  school: SchoolTx,
-  { mostBytes, flightId }: { readonly mostBytes: number; readonly flightId: string | null },
-): Promise<FlightFilesPage> {
+/** What is kept, the newest first. */
+export async function flightFilesPage(school: SchoolTx, mostBytes: number): Promise<FlightFilesPage> {
   const { tx, schoolId } = school;
   await dropOld(school);
+  await claimFiles(school);
   const files = await rowsOf<FlightFile>(
     tx,
     tx('flight_files')
       .select(SENT)
-      .modify((query) => (flightId ? query.where({ flightId }) : query))
       .orderBy([{ column: 'made_at', order: 'desc' }, 'id'])
       .limit(SHOWN),
   );

@@ -161,9 +161,7 @@ function flightFileRoutes(
   const ofOne = (ctx: Context) => keyIn(ctx, 'id', 'flight file');
   router.get(
     '/flight-files',
-    inTheir('read', (school, ctx) =>
-      flightFilesPage(school, { mostBytes: flightBytes, flightId: keyAsked(ctx, 'flight') }),
-    ),
+    inTheir('read', (school) => flightFilesPage(school, flightBytes)),
   );
   router.put('/flight-files/:id', async (ctx) => {
     const who = await whoAsks(db, ctx);

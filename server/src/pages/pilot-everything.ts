@@ -1,4 +1,5 @@
 import type { SchoolTx } from '../db/in-school';
+import { claimFiles } from '../exchange/flight-files';
 import { notFound } from '../problem/problem';
 
 /** Never told: keys of the house, and of private links. */
@@ -48,6 +49,7 @@ async function sessionsOf({ tx }: SchoolTx, pilotId: string): Promise<readonly u
 /** Everything that is kept of one pilot, as open JSON, table by table. */
 export async function pilotEverything(school: SchoolTx, pilotId: string): Promise<Record<string, unknown>> {
   const { tx } = school;
+  await claimFiles(school);
   const drop = KEPT_BACK.map((name) => `- '${name}'`).join(' ');
   const rowsOf = async (table: string, where: string) => {
     const { rows } = (await tx.raw(

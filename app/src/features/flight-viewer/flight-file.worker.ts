@@ -176,7 +176,8 @@ async function answer(asked: ToViewer): Promise<FromViewer> {
     case 'write':
       return { is: 'written', as: asked.as, text: writtenOut(now!.flight!, now!.view!.events, asked.as) };
     case 'pack':
-      return { is: 'packed', packed: await packed(asked.file ?? now!.file) };
+      // Gone from the phone meanwhile, say: it stays here, and what is made of it goes on without.
+      return { is: 'packed', packed: await packed(asked.file ?? now!.file).catch(() => null) };
     case 'part':
       return { is: 'part', part: stretchOf(now!.flight!, asked.fromS, asked.toS) };
     case 'judge': {

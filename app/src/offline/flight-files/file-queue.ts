@@ -24,7 +24,8 @@ export type Answered = 'taken' | 'later' | { readonly refused: string };
 const FIRST_RETRY_MS = 5_000;
 const LONGEST_RETRY_MS = 5 * 60_000;
 const LONGEST_SEND_MS = 10 * 60_000;
-const MAY_PASS = new Set([401, 408, 425, 429]);
+/** 409: what it belongs to is still on its way. */
+const MAY_PASS = new Set([401, 408, 409, 425, 429]);
 
 const addressOf = ({ id, name, pilotId, flightId }: WaitingFile): string => {
   const asked = new URLSearchParams({ name });

@@ -5,11 +5,11 @@ import { fileQueue } from './use-files';
 
 const FILES = ['flight-files'];
 
-/** What the school keeps, the newest first; of one flight where it is named. */
-export const useKeptFiles = (flightId?: string) =>
+/** What the school keeps, the newest first. */
+export const useKeptFiles = () =>
   useQuery({
-    queryKey: flightId ? [...FILES, flightId] : FILES,
-    queryFn: () => get<FlightFilesPage>(flightId ? `/flight-files?flight=${flightId}` : '/flight-files'),
+    queryKey: FILES,
+    queryFn: () => get<FlightFilesPage>('/flight-files'),
     gcTime: 0,
   });
 

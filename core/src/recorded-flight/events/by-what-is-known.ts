@@ -1,6 +1,6 @@
 import { FLIGHT_MODES } from '../../vocabulary/flying';
 import { hasDirection, meanWindOf } from '../wind';
-import { type EventFinder, flightEvent, speedAcross, stretches } from './flight-event';
+import { type EventFinder, flightEvent, mostIn, speedAcross, stretches } from './flight-event';
 
 /** Against what is known of the place and the craft. */
 
@@ -22,7 +22,7 @@ export const lowReturnFinder: EventFinder = ({ flight, limits, airborne }) => {
     flightEvent('low-return', t[from]!, {
       untilS: t[to]!,
       sure: 0.8,
-      by: { heightM: Math.min(...up.subarray(from, to + 1)), tallestM },
+      by: { heightM: -mostIn([from, to], (i) => -up[i]!), tallestM },
     }),
   );
 };
@@ -55,9 +55,7 @@ export const windyFinder: EventFinder = ({ flight, limits, airborne }) => {
   if (east && north) {
     const windy = (i: number) => airborne[i] === 1 && Math.hypot(east[i]!, north[i]!) > limitMps;
     return stretches(t.length, windy, { least: WINDY_S * hz, bridges: 10 * hz }).map(([from, to]) => {
-      const windMps = Math.max(
-        ...Array.from({ length: to - from + 1 }, (_, k) => Math.hypot(east[from + k]!, north[from + k]!)),
-      );
+      const windMps = mostIn([from, to], (i) => Math.hypot(east[i]!, north[i]!) || 0);
       return flightEvent('windy', t[from]!, { untilS: t[to]!, sure: 0.9, by: { windMps, limitMps } });
     });
   }

@@ -12,7 +12,7 @@ export const crossedLineFinder: EventFinder = ({ flight, limits, airborne }) => 
   const { axes, t } = flight;
   const [east, north] = [axes.east.place, axes.north.place];
   const side = (i: number) => dx * (north[i]! - a.y) - dy * (east[i]! - a.x);
-  /** Whether the line lies between its own ends there. */
+  /** Between the two ends of the line, not past one of them. */
   const isWithin = (i: number) => {
     const along = dx * (east[i]! - a.x) + dy * (north[i]! - a.y);
     return along >= 0 && along <= dx * dx + dy * dy;
@@ -23,9 +23,11 @@ export const crossedLineFinder: EventFinder = ({ flight, limits, airborne }) => 
       airborne[i] === 1 &&
       side(i - 1) * side(i) < 0 &&
       isWithin(i) &&
-      t[i]! - (moments.at(-1) ?? -Infinity) > APART_S
+      (moments.length === 0 || t[i]! - t[moments.at(-1)!]! > APART_S)
     )
-      moments.push(t[i]!);
-  const off = Math.hypot(axes.east.placeSd[0] ?? 0, axes.north.placeSd[0] ?? 0);
-  return moments.map((atS) => flightEvent('crossed-line', atS, { sure: off > 3 ? 0.6 : 0.85 }));
+      moments.push(i);
+  return moments.map((i) => {
+    const sd = Math.hypot(axes.east.placeSd[i]!, axes.north.placeSd[i]!);
+    return flightEvent('crossed-line', t[i]!, { sure: sd > 3 ? 0.6 : 0.85 });
+  });
 };

@@ -100,5 +100,12 @@ export function stretches(
   return found.filter(([from, to]) => to - from + 1 >= least);
 }
 
+/** The greatest of something over a stretch; one may last for hours. */
+export function mostIn([from, to]: readonly [number, number], of: (i: number) => number): number {
+  let most = -Infinity;
+  for (let i = from; i <= to; i += 1) most = Math.max(most, of(i));
+  return most;
+}
+
 export const speedAcross = ({ axes }: SmoothFlight, i: number): number =>
   Math.hypot(axes.east.speed[i]!, axes.north.speed[i]!);

@@ -1,4 +1,11 @@
-import { type EventFinder, type EventsFrom, flightEvent, speedAcross, stretches } from './flight-event';
+import {
+  type EventFinder,
+  type EventsFrom,
+  flightEvent,
+  mostIn,
+  speedAcross,
+  stretches,
+} from './flight-event';
 
 /** Trouble begins at half the induced velocity and ends at one and a half, with less way on than half of it (Leishman ch. 2 and 12). */
 const [WASH_FROM, WASH_TO, WASH_ACROSS] = [0.5, 1.5, 0.5];
@@ -21,7 +28,7 @@ export const ownWashFinder: EventFinder = ({ flight, limits, airborne }) => {
     );
   };
   return stretches(t.length, sinks, { least: WASH_S * hz, bridges: hz / 2 }).map(([from, to]) => {
-    const fastest = Math.max(...up.speed.subarray(from, to + 1).map((speed) => -speed));
+    const fastest = mostIn([from, to], (i) => -up.speed[i]!);
     return flightEvent('own-wash', t[from]!, {
       untilS: t[to]!,
       sure: 0.7,
@@ -107,11 +114,6 @@ const FAR_S = 1;
 export const farFinder: EventFinder = ({ flight, limits }: EventsFrom) => {
   const { axes, t, hz } = flight;
   const distance = (i: number) => Math.hypot(axes.east.place[i]!, axes.north.place[i]!);
-  const most = (of: (i: number) => number, [from, to]: readonly [number, number]) => {
-    let far = 0;
-    for (let i = from; i <= to; i += 1) far = Math.max(far, of(i));
-    return far;
-  };
   const up = axes.up?.place;
   const long = { least: FAR_S * hz, bridges: 5 * hz };
   return [
@@ -119,7 +121,7 @@ export const farFinder: EventFinder = ({ flight, limits }: EventsFrom) => {
       flightEvent('far', t[each[0]]!, {
         untilS: t[each[1]]!,
         sure: 0.9,
-        by: { distanceM: most(distance, each), limitM: limits.sightM },
+        by: { distanceM: mostIn(each, distance), limitM: limits.sightM },
       }),
     ),
     ...(up
@@ -127,7 +129,7 @@ export const farFinder: EventFinder = ({ flight, limits }: EventsFrom) => {
           flightEvent('high', t[each[0]]!, {
             untilS: t[each[1]]!,
             sure: 0.85,
-            by: { heightM: most((i) => up[i]!, each), limitM: limits.heightM },
+            by: { heightM: mostIn(each, (i) => up[i]!), limitM: limits.heightM },
           }),
         )
       : []),
