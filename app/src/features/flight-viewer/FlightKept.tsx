@@ -13,7 +13,6 @@ import { Choice } from '../../shared/forms/Choice';
 import { Button } from '../../shared/ui/Button';
 import { Part } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
-
 import type { Understood, useFlightFile } from './use-flight-file';
 import type { useKeepsFiles } from './use-keeping';
 

@@ -20,7 +20,6 @@ import { Button, ButtonRow } from '../../shared/ui/Button';
 import { pickFile } from '../../shared/ui/pick-file';
 import { Words } from '../../shared/ui/Words';
 import { ACCEPTED } from './accepted';
-
 import { windFromDegOf } from './event-copy';
 import { FlightLanes } from './FlightLanes';
 import { FlightPicture } from './FlightPicture';

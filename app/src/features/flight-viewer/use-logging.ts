@@ -11,7 +11,6 @@ import { v7 as uuid } from 'uuid';
 import { useMay } from '../../shared/api/use-may';
 import { dayHere } from '../../shared/copy/dates';
 import { beginLog, type LogDraft } from '../../shared/forms/log-draft';
-
 import type { useFlightFile } from './use-flight-file';
 
 const MS = 1000;
