@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import { object, string } from 'yup';
 import type { SchoolTx } from '../db/in-school';
-import { claimFiles } from '../exchange/flight-files';
+import { claimFiles } from '../flight-files/flight-files';
 import { assertPlain } from '../problem/plain';
 import { badField, notFound } from '../problem/problem';
 

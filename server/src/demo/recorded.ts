@@ -21,7 +21,7 @@ import { LESSONS } from '@skelby/core/second-model/lessons';
 import { TROUBLES } from '@skelby/core/second-model/stories';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { keyOfHash } from '@skelby/core/vocabulary/key-of-hash';
-import { keepFlightFile } from '../exchange/flight-files';
+import { keepFlightFile } from '../flight-files/flight-files';
 import type { SeasonBook } from './season-book';
 
 /** Flights that made-up recorders have written down, among the demo's days, and one crash that is debriefed from its own. */

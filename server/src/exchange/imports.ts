@@ -5,7 +5,7 @@ import type { SchoolTx } from '../db/in-school';
 import type { Jobs } from '../db/jobs';
 import { recordEvent } from '../facts/events';
 import { conflict, notFound } from '../problem/problem';
-import { inParts } from './in-parts';
+import { inParts } from '../db/in-parts';
 
 /** Files on their way in: what is known of each, and their bytes until it is over. */
 

@@ -14,7 +14,7 @@ import {
   flightFilesPage,
   keepFlightFile,
   packedParts,
-} from './flight-files';
+} from '../flight-files/flight-files';
 import { assertMay } from '../problem/may';
 import { badField, Problem } from '../problem/problem';
 import { assertTheirs } from '../problem/theirs';

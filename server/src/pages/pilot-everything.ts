@@ -1,5 +1,5 @@
 import type { SchoolTx } from '../db/in-school';
-import { claimFiles } from '../exchange/flight-files';
+import { claimFiles } from '../flight-files/flight-files';
 import { notFound } from '../problem/problem';
 
 /** Never told: keys of the house, and of private links. */

@@ -13,7 +13,7 @@ import {
   type TestServer,
   type Visitor,
 } from '../testing/test-school';
-import { inParts } from './in-parts';
+import { inParts } from '../db/in-parts';
 
 /** Files of recorders: kept whole and packed under the walls of their school, for as long and as much as it keeps. */
 

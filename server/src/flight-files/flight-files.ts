@@ -13,7 +13,7 @@ import { inSchool, type SchoolTx } from '../db/in-school';
 import { rowsOf } from '../db/rows-of';
 import { recordEvent } from '../facts/events';
 import { badField, conflict, notFound, Problem } from '../problem/problem';
-import { inParts } from './in-parts';
+import { inParts } from '../db/in-parts';
 
 /** Files of recorders: kept packed, in pieces, by their hash, for as long and as much as the school keeps. */
 
