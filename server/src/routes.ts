@@ -26,6 +26,7 @@ import { type InTheirSchool, inTheirSchool, keyIn } from './http/in-their-school
 import { type LiveStreams, tellsOfChanges } from './http/live';
 import { asPilot } from './http/pilot-link';
 import { makeSignIn, signOut, type Who } from './http/session';
+import { coursePage } from './pages/course';
 import { debriefOf, debriefVersion } from './pages/debrief';
 import { drillVersions } from './pages/drills';
 import { occurrencePage } from './pages/occurrence';
@@ -69,6 +70,7 @@ const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown
   '/school/rule': ruleInForce,
   '/school/retention': retentionPage,
   '/sessions': recentSessions,
+  '/course': coursePage,
   '/drills': drillVersions,
   '/pilots/:id': (school, ctx) => pilotPage(school, keyIn(ctx, 'id', 'pilot')),
   '/pilots/:id/occurrences': (school, ctx) => occurrencesBefore(school, keyIn(ctx, 'id', 'pilot'), ctx),

@@ -126,6 +126,19 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
     says: ['Everybody who is trained: what is open, what was flown, and what must not be flown now.'],
     terms: ['mode', 'layout', 'positionHold', 'restriction', 'privateLink', 'handOver'],
   },
+  '/course': {
+    says: [
+      'Eight lessons for whoever has not crashed, and where each pilot stands: a bar for each lesson, filled as it is shown.',
+    ],
+    terms: ['standard', 'test'],
+  },
+  '/pilots/course': {
+    says: [
+      'Each drill is shown before the next lesson begins: by attempts that are counted, by one test of whoever flies already, or by what you have seen.',
+      'It says that the next step may begin; it clears no weakness.',
+    ],
+    terms: ['standard', 'test', 'missReason', 'windBand'],
+  },
   '/flights': {
     says: ['What was flown, day by day: without it nobody can say how often things go wrong.'],
     terms: ['pack', 'windBand'],

@@ -9,6 +9,7 @@ import { keepFlown } from './keep-flown';
 import { logOccurrence } from './log-occurrence';
 import { moveWeakness } from './move-weakness';
 import { recordOwnRep, sayOfWeakness, tellNearMiss } from './of-a-pilot';
+import { recordCourseFact } from './record-course-fact';
 import { recordRep } from './record-rep';
 import { revokeLink } from './revoke-link';
 import { saveDebrief } from './save-debrief';
@@ -28,6 +29,7 @@ import { withdrawOccurrence } from './withdraw-occurrence';
 export const COMMANDS = [
   recordRep,
   takeRepBack,
+  recordCourseFact,
   logOccurrence,
   keepFlown,
   withdrawOccurrence,

@@ -13,6 +13,7 @@ import type { PlanFields } from './change-plan';
 import type { ConfirmFields } from './confirm-cause';
 import type { MoveFields } from './move-weakness';
 import type { NearMissFields, OwnRepFields, OwnViewFields } from './of-a-pilot';
+import type { CourseFactFields } from './record-course-fact';
 import type { RepFields } from './record-rep';
 import type { DebriefFields } from './save-debrief';
 import type { DrillVersionFields } from './save-drill-version';
@@ -51,6 +52,11 @@ interface Reason {
 }
 
 export const recordRep = handle<RepFields>()('record-rep', '/reps/:id', 'flownAt');
+export const recordCourseFact = handle<CourseFactFields>()(
+  'record-course-fact',
+  '/pilots/:id/course/:factId',
+  'at',
+);
 export const takeRepBack = handle<Reason>()('take-rep-back', '/reps/:id/taken-back');
 export const logOccurrence = handle<OccurrenceFields>()('log-occurrence', '/occurrences/:id', 'happenedAt');
 export const keepFlown = handle<FlownAnswers>()('keep-flown', '/occurrences/:id/flown');

@@ -6,6 +6,7 @@ import type { WeaknessState } from '../clearance/rungs';
 import type { Says } from '../commands/of-a-pilot';
 import type { ClearingRule } from '../clearance/clearing-rule';
 import type { TestSet, Move, OpeningStamp, Purpose, Rep } from '../clearance/facts';
+import type { CourseFact } from '../course/course-facts';
 import type { Checkpoint } from '../clearance/second-edition';
 import type { Findings } from '../debrief/findings';
 import type { DrillVersion } from '../drills/school-book';
@@ -49,6 +50,8 @@ export interface RosterPilot extends Pilot {
   readonly lastSiteId: string | null;
   readonly lastWindMps: number | null;
   readonly lastFlownOn: string | null;
+  /** Something was said of the pilot on the course in the last months; absent in a copy kept by an older version. */
+  readonly onCourse?: boolean;
 }
 
 export interface Craft extends CraftRecord {
@@ -198,6 +201,8 @@ export interface PilotPage {
     readonly since: string | null;
   };
   readonly flights: readonly Flight[];
+  /** What was said of the pilot on the course; absent in a copy kept by an older version. */
+  readonly course?: readonly CourseFact[];
 }
 
 export interface WeaknessMove extends Move {

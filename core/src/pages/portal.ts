@@ -2,6 +2,7 @@ import type { CauseId } from '../causes/causes';
 import type { Purpose } from '../clearance/facts';
 import type { WeaknessState } from '../clearance/rungs';
 import type { Side } from '../drills/drill';
+import type { CoursePart } from '../course/course-standing';
 import type { DrillId } from '../drills/drills';
 import type { ROLES } from '../people/roles';
 import type { FlightMode, StickLayout } from '../vocabulary/flying';
@@ -28,6 +29,13 @@ export interface PilotPortalPage {
     readonly drillIds: readonly DrillId[] | null;
   }[];
   readonly flown: readonly { readonly day: string; readonly reps: number; readonly met: number }[];
+  /** The lesson of the course that comes next, for whoever is on it; null or absent: none. */
+  readonly course?: {
+    readonly lessonId: string;
+    readonly nth: number;
+    readonly of: number;
+    readonly parts: readonly CoursePart[];
+  } | null;
   readonly session: {
     readonly day: string;
     /** Null where the link may not tell. */

@@ -53,6 +53,7 @@ export const RIGHT_OF: Readonly<Record<TrainerCommandName, Right>> = {
   'call-off-tests': 'train',
   'record-rep': 'train',
   'take-rep-back': 'train',
+  'record-course-fact': 'train',
   'confirm-rep-error': 'train',
   'move-weakness': 'train',
   'settle-history': 'train',

@@ -5,7 +5,7 @@ import { PURPOSES } from '../clearance/facts';
 import { SIDES } from '../drills/drill';
 import { isDrillId, type DrillId } from '../drills/drills';
 import {
-  causeId,
+  causeIdOrNone,
   choice,
   choiceOrNone,
   day,
@@ -31,8 +31,9 @@ const MOST_BLOCKS = 12;
 const blockShape = object({
   id: text('block', 200),
   pilotId: key('pilot'),
-  weaknessId: key('weakness'),
-  causeId: causeId('cause'),
+  /** These two are null where it is flown for the course. */
+  weaknessId: keyOrNone('weakness'),
+  causeId: causeIdOrNone('cause'),
   drillId: string<DrillId>()
     .strict()
     .defined(fieldSaid('field.pick-one', { label: 'drill' }))

@@ -15,6 +15,7 @@ import { handOver } from './hand-over';
 import { keepFlown } from './keep-flown';
 import { logOccurrence } from './log-occurrence';
 import { moveWeakness } from './move-weakness';
+import { recordCourseFact } from './record-course-fact';
 import { recordRep } from './record-rep';
 import { revokeLink } from './revoke-link';
 import { saveDebrief } from './save-debrief';
@@ -36,6 +37,7 @@ import { withdrawOccurrence } from './withdraw-occurrence';
 
 const HANDLERS: { readonly [Name in TrainerCommandName]: Handler<CommandNamed<Name>> } = {
   'record-rep': recordRep,
+  'record-course-fact': recordCourseFact,
   'take-rep-back': takeRepBack,
   'log-occurrence': logOccurrence,
   'keep-flown': keepFlown,

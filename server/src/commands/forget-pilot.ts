@@ -53,6 +53,7 @@ export async function forgetPilot(school: SchoolTx, pilotId: string, body: unkno
   // What recorders wrote down tells where somebody flew, and may hold their name.
   await claimFiles(school);
   await tx('flight_files').where({ pilotId }).delete();
+  await tx('course_facts').where({ pilotId }).whereNot({ reason: '' }).update({ reason: '(forgotten)' });
   const { rows } = (await tx.raw('select forget_pilot(?, ?, ?) as rows', [pilotId, accountId, uuid()])) as {
     rows: { rows: number }[];
   };

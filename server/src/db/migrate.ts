@@ -31,6 +31,7 @@ import * as settledHistory from './migrations/029-settled-history';
 import * as sandbox from './migrations/030-sandbox';
 import * as judgedBy from './migrations/031-judged-by';
 import * as flightFiles from './migrations/032-flight-files';
+import * as course from './migrations/033-course';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -66,6 +67,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '030-sandbox': sandbox,
   '031-judged-by': judgedBy,
   '032-flight-files': flightFiles,
+  '033-course': course,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -43,6 +43,7 @@ const TABLES = [
   'flights',
   'flight_files',
   'flight_file_parts',
+  'course_facts',
   'clearing_rules',
   'weaknesses',
   'weakness_checkpoints',

@@ -14,6 +14,7 @@ import { moveWeakness } from '@skelby/core/commands/move-weakness';
 import { saveDebrief } from '@skelby/core/commands/save-debrief';
 import { saveCraft, saveFlight, savePilot, saveSite } from '@skelby/core/commands/save-records';
 import type { FlownAnswers } from '@skelby/core/schemas/flown';
+import { putOnCourse } from './on-course';
 import { RECORDED_CAUSE, recordCrash, recordDays } from './recorded';
 import { loadFacts } from '../facts/weakness-facts';
 import { DEMO_DEBRIEFS } from './debriefs';
@@ -41,7 +42,7 @@ export class Season {
 
   /**
    * @param pilots so many of them, with what happened to them
-   * @param isRecorded with files of recorders: a dozen flights and a crash
+   * @param isRecorded with files of recorders, a dozen flights and a crash, and pilots on the course
    */
   constructor(
     private readonly book: SeasonBook,
@@ -78,6 +79,7 @@ export class Season {
     const stories = DEMO_STORIES.filter(({ pilot }) => pilot < this.pilots);
     for (const story of stories.sort((a, b) => b.daysAgo - a.daysAgo)) await this.tell(story);
     await this.book.catchUp();
+    if (this.isRecorded) await putOnCourse(this.book, this.fleet.pilots);
   }
 
   private async flights(): Promise<void> {

@@ -23,7 +23,8 @@ export interface Change {
     | 'link'
     | 'account'
     | 'file'
-    | 'drill';
+    | 'drill'
+    | 'course';
   readonly subjectId: string;
   readonly pilotId?: string | null;
   readonly reason?: string | null;

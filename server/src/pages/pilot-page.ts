@@ -7,6 +7,7 @@ import type { Occurrence, PilotPage } from '@skelby/core/pages/pages';
 import type { OccurrencesPage } from '@skelby/core/pages/older';
 import { UUID } from '@skelby/core/vocabulary/key';
 import type { Context } from 'koa';
+import { courseFactsOf } from './course';
 import { linksOf } from './pilot-links';
 
 const FLIGHTS_SHOWN = 30;
@@ -123,24 +124,28 @@ function rowsOfPilots(school: SchoolTx, ids: readonly string[]) {
       ),
     ),
     linksOf(school, ids),
+    courseFactsOf(school, ids),
   ]);
 }
 
 /** The pages of several by their keys, in as many statements as of one. @param ofPilots where that was read already */
 export async function pilotPages(school: SchoolTx, ids: readonly string[], ofPilots?: KnownOfPilots) {
-  const [known, [pilots, reps, flown, flights, weaknessRows, occurrenceRows, occurredRows, linkRows]] =
-    await Promise.all([
-      knownOfEach(
-        school,
-        ids.map((pilotId) => ({ pilotId, weaknessId: null })),
-        ofPilots,
-      ),
-      rowsOfPilots(school, ids),
-    ]);
+  const [
+    known,
+    [pilots, reps, flown, flights, weaknessRows, occurrenceRows, occurredRows, linkRows, factRows],
+  ] = await Promise.all([
+    knownOfEach(
+      school,
+      ids.map((pilotId) => ({ pilotId, weaknessId: null })),
+      ofPilots,
+    ),
+    rowsOfPilots(school, ids),
+  ]);
   const knownBy = new Map(ids.map((id, i) => [id, known[i]!]));
   const [repsOf, flownOf] = [of(reps), of(flown)];
   const flightsOf = of(flights.map(({ nth: _, ...flight }) => flight));
   const [weaknesses, occurrences, links] = [of(weaknessRows), of(occurrenceRows), of(linkRows)];
+  const course = of(factRows);
   const occurred = of(occurredRows);
   return Object.fromEntries(
     pilots.map((pilot) => [
@@ -155,6 +160,7 @@ export async function pilotPages(school: SchoolTx, ids: readonly string[], ofPil
         flown: (withoutPilot(flownOf(pilot.id))[0] ?? NEVER_FLOWN) as unknown,
         links: withoutPilot(links(pilot.id)) as unknown,
         flights: flightsOf(pilot.id),
+        course: withoutPilot(course(pilot.id)) as unknown,
       },
     ]),
   );

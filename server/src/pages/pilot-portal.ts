@@ -1,8 +1,10 @@
+import type { DrillId } from '@skelby/core/drills/drills';
 import { TRAINED_STATES } from '@skelby/core/clearance/open-states';
 import type { SessionFields } from '@skelby/core/schemas/session';
 import type { Says } from '@skelby/core/commands/of-a-pilot';
 import { type Role, ROLES } from '@skelby/core/people/roles';
 import type { SchoolTx } from '../db/in-school';
+import { courseNow } from './course';
 import { saidOf, type SaidOfWeakness } from '../facts/said-by-pilot';
 import type { LinkHolder } from '../facts/private-link';
 
@@ -37,10 +39,9 @@ async function readersOf({
 /** What a pilot sees of oneself, and nobody else. */
 export async function pilotPortal(school: SchoolTx, { pilotId, tellsWhen }: LinkHolder) {
   const { tx } = school;
-  const pilot = (await tx('pilots').where({ id: pilotId }).first('name', 'stick_layout', 'mode')) as Record<
-    string,
-    unknown
-  >;
+  const pilot = (await tx('pilots')
+    .where({ id: pilotId })
+    .first('name', 'stick_layout', 'mode', 'shown')) as Record<string, unknown>;
   const { name: schoolName } = (await tx('schools').first('name')) as { name: string };
   const { rows: weaknesses } = (await tx.raw(
     `
@@ -81,6 +82,7 @@ export async function pilotPortal(school: SchoolTx, { pilotId, tellsWhen }: Link
       ...standingOf(said, weakness.id, happenedAt),
     })),
     flown,
+    course: await courseNow(school, pilotId, pilot['shown'] as readonly DrillId[]),
     session: next
       ? {
           day: next.day,

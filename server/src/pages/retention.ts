@@ -16,6 +16,7 @@ export async function retentionPage({ tx, schoolId }: SchoolTx): Promise<Retenti
           greatest(
             (select max(day) from reps where school_id = p.school_id and pilot_id = p.id),
             (select max(day) from occurrences where school_id = p.school_id and pilot_id = p.id),
+            (select max(day) from course_facts where school_id = p.school_id and pilot_id = p.id),
             (select max(day) from flights where school_id = p.school_id and pilot_id = p.id)),
           -- Never flown here: since the pilot was added.
           (select min(at)::date from events where school_id = p.school_id and subject_id = p.id)) as day) as last

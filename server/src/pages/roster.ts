@@ -17,7 +17,8 @@ export async function roster(school: SchoolTx) {
     rowsOf(
       tx,
       tx.raw(`
-    select p.*, f.craft_id as last_craft_id, f.site_id as last_site_id, f.wind_mps as last_wind_mps, f.day as last_flown_on
+    select p.*, f.craft_id as last_craft_id, f.site_id as last_site_id, f.wind_mps as last_wind_mps, f.day as last_flown_on,
+      exists (select 1 from course_facts c where c.school_id = p.school_id and c.pilot_id = p.id and c.at > now() - interval '120 days') as on_course
       from pilots p
       left join lateral (select * from flights f where f.school_id = p.school_id and f.pilot_id = p.id order by f.day desc, f.id desc limit 1) f on true
       left join lateral (select max(day) as day from occurrences o where o.school_id = p.school_id and o.pilot_id = p.id and o.withdrawn_at is null) o on true

@@ -1,4 +1,5 @@
 import { causeWords } from '@skelby/copy/causes';
+import { lessonWords } from '@skelby/copy/course';
 import type { PilotPortalPage } from '@skelby/core/pages/portal';
 import { blockWords } from '../../shared/copy/block-copy';
 import type { DrillId } from '@skelby/core/drills/drills';
@@ -17,6 +18,7 @@ import { isFlownHere } from '../../shared/ui/SimulatorLink';
 import { Words } from '../../shared/ui/Words';
 import { useVideo, VideoPart } from '../../shared/video/VideoPart';
 import { sayDay } from '../../shared/copy/dates';
+import { partWords } from '../../shared/copy/course-copy';
 import { plural, PURPOSE_WORDS, STANDING_LINE, STATE_WORDS } from '../../shared/copy/copy';
 import { RUNGS } from '@skelby/core/clearance/rungs';
 import { useOwnSending } from '../../offline/outbox/own-outbox';
@@ -88,6 +90,22 @@ function OwnSession({ page: { session, pilot }, token }: OwnProps) {
           rests={block.purpose === 'check'}
           first={`${blockWords(block, wordedDrill)} · ${PURPOSE_WORDS[block.purpose].toLowerCase()}`}
         />
+      ))}
+    </Part>
+  );
+}
+
+/** The lesson that comes next, with the drills that are still to be shown. */
+function OwnCourse({ page: { course, pilot }, token }: OwnProps) {
+  if (!course) return null;
+  const open = course.parts.filter(({ shownBy }) => shownBy === null);
+  return (
+    <Part heading={`Course, lesson ${course.nth + 1} of ${course.of}: ${lessonWords(course.lessonId).name}`}>
+      {[...new Map(open.map((part) => [part.drillId, part])).values()].map((part) => (
+        <View key={part.drillId} style={{ gap: 2 }}>
+          <OwnDrill drillId={part.drillId} pilot={pilot} token={token} />
+          <Words as="soft">{`${partWords(part)}.`}</Words>
+        </View>
       ))}
     </Part>
   );
@@ -200,6 +218,7 @@ function Own({
       aside={
         <>
           <OwnSession page={page} token={token} />
+          <OwnCourse page={page} token={token} />
           <FlownLately flown={page.flown} />
           <VideoPart video={video} flight={null} onLog={onTell} leads={false} />
           <ReadBy readBy={page.readBy} />

@@ -18,6 +18,7 @@ import { Words } from '../../shared/ui/Words';
 import { sayDay } from '../../shared/copy/dates';
 import { MODE_WORDS, plural, PURPOSE_WORDS, STATE_WORDS } from '../../shared/copy/copy';
 import { OwnLink } from './OwnLink';
+import { CourseRow } from './CourseRow';
 import { Trainers } from './Trainers';
 import { PilotData } from './PilotData';
 import { occurredNow } from '../../offline/overlay/occurred';
@@ -170,6 +171,7 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
           <WeaknessRows lines={past} empty="" />
         </Part>
       ) : null}
+      {pilot.forgottenAt ? null : <CourseRow page={page} />}
       <Occurrences page={page} />
       {pilot.forgottenAt ? null : (
         <>

@@ -58,6 +58,7 @@ export function Pilots() {
     <Loaded query={roster} title="Pilots">
       {({ pilots }) => (
         <Screen title="Pilots" foot={<LinkButton icon="plus" label="Add a pilot" href="/pilots/new/edit" />}>
+          <LinkButton kind="quiet" icon="list" label="Where each stands on the course" href="/course" />
           <PilotRows pilots={pilots} />
         </Screen>
       )}

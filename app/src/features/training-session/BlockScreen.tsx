@@ -1,7 +1,5 @@
 import { RECORDED_VALUES } from '@skelby/core/assessment/recorded-value';
 import { PRE_LANDING } from '@skelby/copy/pre-landing';
-import { refusedIn } from '@skelby/core/go-no-go/session';
-import type { SessionFields } from '@skelby/core/schemas/session';
 import { reserveOf } from '@skelby/core/restrictions/restrictions';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -23,8 +21,10 @@ import { Screen } from '../../shared/ui/Screen';
 import { SimulatorLink } from '../../shared/ui/SimulatorLink';
 import { VerdictFoot } from '../../shared/ui/Verdicts';
 import { Words } from '../../shared/ui/Words';
-import { sessionChecks, USUAL_RESERVE_PERCENT } from './session-checks';
+import { USUAL_RESERVE_PERCENT } from './session-checks';
 import { Metronome, PackTimer, RepTimer } from './Timers';
+import { CourseBlock } from './CourseBlock';
+import { NotNow } from './NotNow';
 import { type BlockProps, type FlyingBlock, useBlock } from './use-block';
 import { useWakeLock } from './use-wake-lock';
 
@@ -123,35 +123,6 @@ function Task({ props: { block, page, workOn }, flying }: PartProps) {
   );
 }
 
-/** What speaks against this block now, whatever was in order when the session began. */
-function NotNow({ props: { session, roster, list, block } }: Pick<PartProps, 'props'>) {
-  const { drillOf } = useDrills();
-  const { sentence } = useUnits();
-  const refused = refusedIn(
-    sessionChecks(
-      {
-        content: {
-          ...session.content,
-          packs: [{ pilotId: block.pilotId, blocks: [block] }],
-        } as SessionFields,
-        roster,
-        site: roster.sites.find((each) => each.id === session.content.siteId) ?? null,
-        weaknesses: list.weaknesses,
-      },
-      drillOf,
-    ),
-  );
-  return (
-    <>
-      {refused.map(({ id, words, remedy }) => (
-        <Note key={id} icon="slash" heading="No-go now">
-          {sentence(`${words} ${remedy ?? ''}.`)}
-        </Note>
-      ))}
-    </>
-  );
-}
-
 /** Timers, and the value of the rep that comes next. */
 function Tools({ props: { session, state, change }, flying: { drill, setUp, open } }: PartProps) {
   const awake = useWakeLock();
@@ -228,7 +199,7 @@ function BlockScreen(props: BlockProps) {
         <Leaving props={props} flying={flying} onStay={() => setLeaving(false)} />
       ) : null}
       <WaitingNote brief />
-      <NotNow props={props} />
+      <NotNow {...props} />
       <Task props={props} flying={flying} />
       <Tools props={props} flying={flying} />
       {props.onBack ? (
@@ -263,13 +234,26 @@ function BlockScreen(props: BlockProps) {
   );
 }
 
-/** One block of a session, once its weakness is read. */
-export function OneBlock(props: Omit<BlockProps, 'page'>) {
+/** A block for a weakness, once that is read. */
+function BlockOfWeakness({
+  weaknessId,
+  ...props
+}: Omit<BlockProps, 'page'> & { readonly weaknessId: string }) {
   const { drillOf } = useDrills();
-  const query = useWeakness(props.block.weaknessId);
+  const query = useWeakness(weaknessId);
   return (
     <Loaded query={query} title={drillOf(props.block.drillId).name} up="/session">
       {(page) => <BlockScreen {...props} page={page} />}
     </Loaded>
+  );
+}
+
+/** One block of a session: for a weakness, or for the course. */
+export function OneBlock(props: Omit<BlockProps, 'page'>) {
+  const { weaknessId } = props.block;
+  return weaknessId === null ? (
+    <CourseBlock {...props} />
+  ) : (
+    <BlockOfWeakness {...props} weaknessId={weaknessId} />
   );
 }

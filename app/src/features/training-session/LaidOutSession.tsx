@@ -126,7 +126,11 @@ function Others({ planning: { laidOut, spare, pilotName, putIn } }: PartProps) {
                 key={`${each.pilotId} ${each.drillId}`}
                 title={`${drillOf(each.drillId).name} · ${pilotName(each.pilotId)}`}
                 under={inWords(each.said)}
-                href={`/weakness/${each.weaknessId}/reps?drill=${each.drillId}`}
+                href={
+                  each.weaknessId === null
+                    ? `/pilots/${each.pilotId}/course`
+                    : `/weakness/${each.weaknessId}/reps?drill=${each.drillId}`
+                }
               />
             ))}
           </Rows>
@@ -153,7 +157,7 @@ function Others({ planning: { laidOut, spare, pilotName, putIn } }: PartProps) {
             {notToday.map((each, i) => (
               <Row
                 key={i}
-                title={`${each.drillId ? drillOf(each.drillId).name : causeWords(each.causeId).name} · ${pilotName(each.pilotId)}`}
+                title={`${each.causeId && !each.drillId ? causeWords(each.causeId).name : drillOf(each.drillId!).name} · ${pilotName(each.pilotId)}`}
                 under={`${each.refused ? 'Refused. ' : ''}${inWords(each.said)}`}
               />
             ))}

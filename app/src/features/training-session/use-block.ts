@@ -71,7 +71,8 @@ function occurrenceIn({ session, roster, block }: BlockProps, drillName: string,
 }
 
 /** The mode in which a block is flown, and whether its reps show anything. */
-function howItCounts({ page, block: { drillId, side, purpose, causeId } }: BlockProps) {
+function howItCounts({ page, block: { drillId, side, purpose } }: BlockProps) {
+  const { causeId } = page.weakness;
   const flies = fliesAsJudged(page);
   const mode = modeNow(drillId, purpose, flies, clearanceOfPage(page));
   const why = whyNotCounted({ drillId, mode, pilotRelative: false, side }, causeId, flies);

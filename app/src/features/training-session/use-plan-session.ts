@@ -120,14 +120,15 @@ function useSaving(draft: SessionDraft, content: SessionFields): PlanningSession
 export function usePlanSession(roster: Roster, list: TodayList): PlanningSession {
   const { drillOf, latest } = useDrills();
   const { draft, change, anew } = useSessionDraft();
-  const inTraining = [...new Set(list.weaknesses.map((line) => line.pilotId))].flatMap(
+  const onCourse = roster.pilots.flatMap(({ id, onCourse: isOn }) => (isOn ? [id] : []));
+  const inTraining = [...new Set([...list.weaknesses.map((line) => line.pilotId), ...onCourse])].flatMap(
     (id) => roster.pilots.find((pilot) => pilot.id === id) ?? [],
   );
   const pilotIds = draft.pilotIds
     .filter((id) => inTraining.some((pilot) => pilot.id === id))
     .slice(0, MOST_PILOTS);
   const site = roster.sites.find((each) => each.id === draft.siteId) ?? null;
-  const pilots = usePilotsToday(pilotIds, list);
+  const pilots = usePilotsToday(pilotIds, onCourse, list);
   const means: Means = { packs: draft.packs, packMinutes: draft.packMinutes, minutes: minutesThere(draft) };
   const conditions = { windMps: draft.windMps, place: site?.place ?? null };
   const { laidOut, working, failed } = useLayout(

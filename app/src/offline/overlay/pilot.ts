@@ -1,5 +1,11 @@
 import { newestFirst } from '@skelby/core/vocabulary/flown-order';
-import { logOccurrence, recordRep, saveFlight, takeRepBack } from '@skelby/core/commands/handles';
+import {
+  logOccurrence,
+  recordCourseFact,
+  recordRep,
+  saveFlight,
+  takeRepBack,
+} from '@skelby/core/commands/handles';
 import type {
   Flight,
   Occurrence,
@@ -113,6 +119,18 @@ function repsWith(
   ];
 }
 
+/** What was said on the course, with what was said here. */
+const courseWith = (
+  waiting: readonly Waiting[],
+  pilotId: string,
+  facts: NonNullable<PilotPage['course']> = [],
+): NonNullable<PilotPage['course']> => [
+  ...facts,
+  ...done(recordCourseFact, waiting).flatMap(({ keys, body }) =>
+    keys.id === pilotId && !facts.some(({ id }) => id === keys.factId) ? [{ ...body, id: keys.factId }] : [],
+  ),
+];
+
 function flownWith(
   flown: PilotPage['flown'],
   before: readonly Flight[],
@@ -160,5 +178,6 @@ export function pilotOver(kept: Kept, items: readonly Waiting[], id: string): Pi
     reps: repsWith({ kept, items, waiting }, id, page.reps),
     flown: flownWith(page.flown, page.flights, touched),
     flights: [...flights].sort(byDay).slice(0, FLIGHTS_SHOWN),
+    course: courseWith(waiting, id, page.course),
   };
 }

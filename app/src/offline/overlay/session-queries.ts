@@ -7,9 +7,10 @@ import type { SessionFields } from '@skelby/core/schemas/session';
 import { useQueries, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { get } from '../../shared/api/client';
-import type { TodayList, WeaknessPage } from '@skelby/core/pages/pages';
+import type { PilotPage, TodayList, WeaknessPage } from '@skelby/core/pages/pages';
 import { clearanceOfPage } from '@skelby/core/weakness/page';
 import { keptBy } from './kept';
+import { pilotOver } from './pilot';
 import { weaknessOver } from './weakness';
 import { useDeliver } from '../outbox/use-deliver';
 import { useOutbox } from '../outbox/use-outbox';
@@ -26,19 +27,30 @@ export const useSaveSession = () =>
     entryOf(saveSession, { id }, { ...content, basedOn }, `session of ${content.day}`),
   );
 
+/** What was read of whoever flies: their weaknesses, and of those on the course their own page. */
+interface ReadOfPilots {
+  readonly pages: readonly (WeaknessPage | undefined)[];
+  readonly onCourse: readonly (PilotPage | undefined)[];
+}
+
+const each = (ids: string): readonly string[] => (ids === '' ? [] : ids.split(' '));
+
 function pilotsOf(
   pilotIds: readonly string[],
-  pages: readonly (WeaknessPage | undefined)[],
+  { pages, onCourse }: ReadOfPilots,
 ): readonly PilotToday[] | null {
-  if (pages.some((page) => page === undefined)) return null;
+  if ([...pages, ...onCourse].some((page) => page === undefined)) return null;
   return pilotIds.map((pilotId): PilotToday => {
     const own = (pages as readonly WeaknessPage[]).filter((page) => page.weakness.pilotId === pilotId);
     const reps = new Map(own.flatMap((page) => page.reps).map((rep) => [rep.id, rep]));
+    const course = onCourse.find((page) => page?.pilot.id === pilotId);
+    const flies = own[0]?.pilot ?? course?.pilot;
     return {
       pilotId,
-      windLimitMps: own[0]?.pilot.windLimitMps ?? 0,
-      ...(own[0] ? { flies: own[0].pilot } : {}),
-      shown: own[0]?.pilot.shown ?? [],
+      windLimitMps: flies?.windLimitMps ?? 0,
+      ...(flies ? { flies } : {}),
+      shown: flies?.shown ?? [],
+      ...(course ? { course: { facts: course.course ?? [] } } : {}),
       reps: [...reps.values()].sort(flownOrder),
       weaknesses: own.map((page) => {
         const drillIds = page.plans[0]?.drillIds ?? [];
@@ -56,8 +68,15 @@ function pilotsOf(
   });
 }
 
-/** What there is to fly for these pilots; null until every weakness of theirs has been read. */
-export function usePilotsToday(pilotIds: readonly string[], list: TodayList): readonly PilotToday[] | null {
+/**
+ * What there is to fly for these pilots; null until all of it has been read.
+ * @param onCourse those of them who are on the course
+ */
+export function usePilotsToday(
+  pilotIds: readonly string[],
+  onCourse: readonly string[],
+  list: TodayList,
+): readonly PilotToday[] | null {
   const client = useQueryClient();
   const { items } = useOutbox();
   const chosen = pilotIds.join(' ');
@@ -65,20 +84,28 @@ export function usePilotsToday(pilotIds: readonly string[], list: TodayList): re
     () => list.weaknesses.filter((line) => chosen.split(' ').includes(line.pilotId)),
     [list, chosen],
   );
+  const learning = pilotIds.filter((id) => onCourse.includes(id)).join(' ');
   const combine = useCallback(
-    (_reads: readonly UseQueryResult<WeaknessPage>[]) =>
-      pilotsOf(
-        chosen === '' ? [] : chosen.split(' '),
-        lines.map((line) => weaknessOver(keptBy(client), items, line.id)),
-      ),
-    [chosen, lines, items, client],
+    (_reads: readonly UseQueryResult<unknown>[]) =>
+      pilotsOf(each(chosen), {
+        pages: lines.map((line) => weaknessOver(keptBy(client), items, line.id)),
+        onCourse: each(learning).map((id) => pilotOver(keptBy(client), items, id)),
+      }),
+    [chosen, learning, lines, items, client],
   );
   return useQueries({
-    queries: lines.map((line) => ({
-      queryKey: ['weakness', line.id],
-      queryFn: () => get<WeaknessPage>(`/weaknesses/${line.id}?reps=lately`),
-      staleTime: 30_000,
-    })),
+    queries: [
+      ...lines.map((line) => ({
+        queryKey: ['weakness', line.id],
+        queryFn: (): Promise<unknown> => get<WeaknessPage>(`/weaknesses/${line.id}?reps=lately`),
+        staleTime: 30_000,
+      })),
+      ...each(learning).map((id) => ({
+        queryKey: ['pilot', id],
+        queryFn: (): Promise<unknown> => get<PilotPage>(`/pilots/${id}`),
+        staleTime: 30_000,
+      })),
+    ],
     combine,
   });
 }

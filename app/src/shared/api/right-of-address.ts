@@ -6,6 +6,7 @@ const ENTERED: readonly (readonly [RegExp, Right])[] = [
   [/^\/session$/, 'train'],
   [/^\/weakness\/[^/]+\/(reps|plan)$/, 'train'],
   [/^\/occurrence\/[^/]+\/(debrief|edit)$/, 'train'],
+  [/^\/pilots\/[^/]+\/course\/./, 'train'],
   [/^\/pilots\/[^/]+\/edit$/, 'keep-records'],
   [/^\/(flights|craft|sites)\/new$/, 'keep-records'],
   [/^\/drills\/[^/]+\/edit$/, 'set-school'],

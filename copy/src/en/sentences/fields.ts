@@ -87,6 +87,12 @@ export const FIELD_SENTENCES = {
   'pilot.too-many-shown': 'Shown before is too long: at most {most} drills.',
   'reporting.rules-missing': 'Rules are missing: give a list, or an empty one.',
   'reporting.too-many': 'At most {most} rules: leave some out.',
+  'course.seen-by-missing': 'Reason is empty: say who saw it, and where.',
+  'course.what-is-taken-back':
+    'Key names what is taken back: send it for that, and null for everything else.',
+  'course.shown-is-met': 'Met must be true for what was shown before.',
+  'course.shown-on-the-craft':
+    'Flown on must be craft: what is shown is shown there; the simulator is practice.',
   'near-miss.missing': 'What it was like is missing: pick one.',
   'near-miss.not-listed': 'What it was like is not on the list: pick one.',
   'near-miss.too-short': 'What happened is too short: say it in a few words.',

@@ -105,6 +105,7 @@ export const TRAINING_SENTENCES = {
   'block.in-one-go': 'in one go until seven in ten come off.',
   'block.test': 'Test, said beforehand: brings {brings}; {chance|percent} should be met.',
   'block.check': 'The check is due: fresh, before anything else.',
+  'block.course': 'For the course: {left} more in a row would do.',
   'block.check-on-watch': 'The check on watch is due: fresh, before anything else.',
   'brings.chart': 'the chart',
   'brings.band': '{band} wind',

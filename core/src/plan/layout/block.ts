@@ -10,8 +10,9 @@ import type { Side } from '../../drills/drill';
 export interface Block {
   readonly id: string;
   readonly pilotId: string;
-  readonly weaknessId: string;
-  readonly causeId: CauseId;
+  /** These two are null where it is flown for the course. */
+  readonly weaknessId: string | null;
+  readonly causeId: CauseId | null;
   readonly drillId: DrillId;
   readonly side: Side | null;
   readonly purpose: Purpose;

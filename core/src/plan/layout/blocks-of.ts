@@ -45,7 +45,7 @@ const MIXED_FROM = 0.7;
  * What a practice rep at the right difficulty brings, against a whole chart from nothing to its limit: a
  * house assumption.
  */
-const LEARNT_A_REP = 0.012;
+export const LEARNT_A_REP = 0.012;
 const LATELY = 10;
 
 const isOpenChart = (chart: Chart) => chart.curve.reachedAt === null;
@@ -59,7 +59,7 @@ function sidesBehindFirst(drillId: DrillId, { charts }: Clearance): readonly Sid
   return [...drillOf(drillId).sides].sort((a, b) => shareOf(a) - shareOf(b));
 }
 
-const minutesFor = ({ group }: Drill, reps: number) => Math.ceil((reps * SECONDS_A_REP[group]) / 60);
+export const minutesFor = ({ group }: Drill, reps: number) => Math.ceil((reps * SECONDS_A_REP[group]) / 60);
 
 /** A drill of one weakness, with what is known of the pilot's hand at it. */
 interface Hand {

@@ -7,6 +7,7 @@ import { candidatesFor } from './candidates';
 import type { Conditions, PilotToday } from './today';
 import { layOut } from './lay-out';
 import { type FliesIn, modesFor } from '../../clearance/counts-for-test';
+import { USUAL_COURSE } from '../../course/lessons';
 import { drillOf } from '../../drills/drills';
 import { PILOTED_MODES } from '../../simulator/control/control';
 
@@ -199,7 +200,7 @@ test('simulator-first drills go to the simulator first, and two weaknesses share
   const shared = candidatesFor([both], FIELD, TODAY);
   const weaknessesOf = new Map<string, Set<string>>();
   for (const each of [...shared.blocks, ...shared.beforeFlying])
-    weaknessesOf.set(each.drillId, (weaknessesOf.get(each.drillId) ?? new Set()).add(each.weaknessId));
+    weaknessesOf.set(each.drillId, (weaknessesOf.get(each.drillId) ?? new Set()).add(each.weaknessId!));
   for (const weaknesses of weaknessesOf.values()) expect(weaknesses.size).toBe(1);
   expect(shared.notToday.some((each) => each.said.say === 'today.counts-here-too')).toBe(true);
 });
@@ -244,4 +245,53 @@ test('each block names the mode in which its reps would count, whatever the pilo
   ).blocks.find(({ drillId }) => drillId === 'half-thumb');
   expect(hands?.mode).toBe('height-hold');
   expect(candidatesFor([pilot('overcontrol', [])], FIELD, TODAY).blocks[0]!.mode).toBeNull();
+});
+
+describe('the course beside weaknesses', () => {
+  const shownUntil = (lesson: number) =>
+    USUAL_COURSE.lessons.slice(0, lesson).flatMap(({ drillIds }) => drillIds);
+  const learner = (lesson: number, more: Partial<PilotToday> = {}): PilotToday => ({
+    ...{ pilotId: 'davit', windLimitMps: 6, reps: [], weaknesses: [], shown: shownUntil(lesson) },
+    course: { facts: [] },
+    ...more,
+  });
+
+  test('a pilot without a crash is planned: the open drills of the lesson that comes next, and no other', () => {
+    for (const [nth, { drillIds }] of USUAL_COURSE.lessons.entries()) {
+      const { blocks, beforeFlying } = candidatesFor([learner(nth)], FIELD, TODAY);
+      const offered = new Set([...blocks, ...beforeFlying].map(({ drillId }) => drillId));
+      expect([...offered].sort()).toEqual([...drillIds].sort());
+      expect(
+        blocks.every(
+          ({ weaknessId, causeId, purpose }) =>
+            weaknessId === null && causeId === null && purpose === 'practice',
+        ),
+      ).toBe(true);
+      expect(blocks.every(({ drillId }) => drillOf(drillId).kind === 'flown')).toBe(true);
+      // It can be laid out: on packs as they are, one at least is flown where anything is.
+      const { packs } = layOut(blocks, { packs: 4, packMinutes: 12, minutes: null });
+      expect(packs.length > 0).toBe(blocks.length > 0);
+    }
+    expect(candidatesFor([learner(8)], FIELD, TODAY).blocks).toEqual([]);
+    const none = { ...learner(2), course: undefined } as unknown as PilotToday;
+    expect(candidatesFor([none], FIELD, TODAY).blocks).toEqual([]);
+  });
+
+  test('in more wind than the lesson allows nothing is flown for it, whatever the pilot may fly in', () => {
+    const windy: Conditions = { windMps: 7, place: 'open' };
+    const { blocks, notToday } = candidatesFor([learner(1, { windLimitMps: 12 })], windy, TODAY);
+    expect(blocks).toEqual([]);
+    expect(notToday.map(({ drillId, refused }) => [drillId, refused])).toEqual(
+      USUAL_COURSE.lessons[1]!.drillIds.map((id) => [id, true]),
+    );
+  });
+
+  test('a drill of a weakness is left to it, which may let it rest before a check; what it rules out is ruled out', () => {
+    const both = pilot('overcontrol', [], { shown: shownUntil(1), course: { facts: [] } });
+    const drills = new Set(both.weaknesses[0]!.drillIds);
+    const { blocks } = candidatesFor([both], FIELD, TODAY);
+    const ofCourse = blocks.filter(({ weaknessId }) => weaknessId === null);
+    expect(ofCourse.length).toBeGreaterThan(0);
+    expect(ofCourse.filter(({ drillId }) => drills.has(drillId))).toEqual([]);
+  });
 });

@@ -8,6 +8,7 @@ import type {
   WeaknessToday,
 } from './today';
 import { blocksOf, checkBlocks, hasShown, onTheGround, PRACTICE_REPS } from './blocks-of';
+import { courseAsks } from './course-today';
 import type { FindDrill } from '../../drills/drills';
 import { restricts } from '../../clearance/open-states';
 import { nextStep } from '../../clearance/next-step';
@@ -114,16 +115,16 @@ function refusalOf({ drillId }: Block, { pilot, conditions, restricting }: Aroun
 function askedOf(around: Around): Asked {
   const taken = new Set<string>();
   const refused = new Set<string>();
+  const ofWeaknesses = around.pilot.weaknesses.map((weakness) => askedBy(weakness, taken, around));
   return together(
-    around.pilot.weaknesses.map((weakness) => {
-      const asked = askedBy(weakness, taken, around);
+    [...ofWeaknesses, courseAsks(around)].map((asked) => {
       const judged = asked.blocks.map((block) => ({ block, refusal: refusalOf(block, around) }));
-      const notToday = judged.flatMap(({ block: { drillId }, refusal }) => {
+      const notToday = judged.flatMap(({ block: { drillId, causeId }, refusal }) => {
         if (refusal === null || refused.has(drillId)) return [];
         refused.add(drillId);
         return {
           pilotId: around.pilot.pilotId,
-          causeId: weakness.causeId,
+          causeId,
           drillId,
           said: refusal,
           refused: true,

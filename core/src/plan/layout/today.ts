@@ -10,6 +10,7 @@ import type { Place } from '../../vocabulary/flying';
 import { type Restricting } from '../../restrictions/restrictions';
 import type { Said } from '../../vocabulary/said';
 import type { ProposedBlock } from './block';
+import type { CourseToday } from './course-today';
 
 export interface WeaknessToday {
   readonly weaknessId: string;
@@ -29,6 +30,8 @@ export interface PilotToday {
   readonly weaknesses: readonly WeaknessToday[];
   /** Drills shown before anything was counted; absent: none. */
   readonly shown?: readonly DrillId[];
+  /** What was said of the pilot on the course; absent: not on it. */
+  readonly course?: CourseToday;
   /** Everything the pilot has flown, for whichever weakness. */
   readonly reps: readonly (Rep & { readonly level?: number })[];
 }
@@ -42,7 +45,8 @@ export interface Conditions {
 export interface NotToday {
   readonly pilotId: string;
   readonly drillId: DrillId | null;
-  readonly causeId: CauseId;
+  /** Null: of the course. */
+  readonly causeId: CauseId | null;
   readonly said: Said;
   /** It may not be flown, rather than that it is not its turn. */
   readonly refused: boolean;
@@ -51,7 +55,8 @@ export interface NotToday {
 /** Work that takes no pack: spoken and ground drills, and the simulator. */
 export interface BeforeFlying {
   readonly pilotId: string;
-  readonly weaknessId: string;
+  /** Null: for the course. */
+  readonly weaknessId: string | null;
   readonly drillId: DrillId;
   readonly said: Said;
 }

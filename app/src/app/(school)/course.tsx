@@ -1,0 +1,1 @@
+export { CourseOverview as default } from '../../lazy';

@@ -1,0 +1,1 @@
+export { Flights as default } from '../../features/flights/Flights';

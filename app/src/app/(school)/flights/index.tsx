@@ -1,1 +1,0 @@
-export { Flights as default } from '../../../features/flights/Flights';

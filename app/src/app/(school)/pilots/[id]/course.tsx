@@ -1,0 +1,1 @@
+export { CourseScreen as default } from '../../../../lazy';

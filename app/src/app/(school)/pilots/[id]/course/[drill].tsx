@@ -1,0 +1,1 @@
+export { CourseCounter as default } from '../../../../../lazy';
