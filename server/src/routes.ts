@@ -29,6 +29,7 @@ import { makeSignIn, signOut, type Who } from './http/session';
 import { coursePage } from './pages/course';
 import { debriefOf, debriefVersion } from './pages/debrief';
 import { drillVersions } from './pages/drills';
+import { insightsPage } from './pages/insights';
 import { occurrencePage } from './pages/occurrence';
 import { historyPage } from './pages/history';
 import { pilotEverything } from './pages/pilot-everything';
@@ -71,6 +72,7 @@ const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown
   '/school/retention': retentionPage,
   '/sessions': recentSessions,
   '/course': coursePage,
+  '/insights': insightsPage,
   '/drills': drillVersions,
   '/pilots/:id': (school, ctx) => pilotPage(school, keyIn(ctx, 'id', 'pilot')),
   '/pilots/:id/occurrences': (school, ctx) => occurrencesBefore(school, keyIn(ctx, 'id', 'pilot'), ctx),

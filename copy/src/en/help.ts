@@ -156,6 +156,13 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
     ],
     terms: ['figures', 'flightCard', 'reserve'],
   },
+  '/insights': {
+    says: [
+      'How often things go wrong, where, and what changed, each figure with what chance alone makes of it.',
+      'What cannot be told apart is said so. It judges places and methods, never people.',
+    ],
+    terms: ['nearMiss', 'cause', 'weakness'],
+  },
   '/kit': {
     says: ['Flights, craft, sites, the school, and your account.'],
     terms: ['mode', 'waiting'],

@@ -25,12 +25,24 @@ export function binomialAtMost(k: number, n: number, p: number): number {
   return Math.min(1, sum);
 }
 
-/** P(X ≤ k) for X Poisson(mean). */
+/** A term this much smaller than the sum no longer changes it. */
+const NEGLIGIBLE = 1e-18;
+
+/** P(X ≤ k) for X Poisson(mean): from the largest term down, so that great counts cost no more than their spread. */
 export function poissonAtMost(k: number, mean: number): number {
   if (k < 0) return 0;
   if (mean <= 0) return 1;
-  let sum = 0;
-  for (let i = 0; i <= k; i += 1) sum += Math.exp(i * Math.log(mean) - mean - logFactorial(i));
+  const from = Math.min(k, Math.floor(mean));
+  const largest = Math.exp(from * Math.log(mean) - mean - logFactorial(from));
+  let sum = largest;
+  for (let [i, term] = [from, largest]; i > 0 && term > NEGLIGIBLE * sum; i -= 1) {
+    term *= i / mean;
+    sum += term;
+  }
+  for (let [i, term] = [from + 1, largest]; i <= k && term > NEGLIGIBLE * sum; i += 1) {
+    term *= mean / i;
+    sum += term;
+  }
   return Math.min(1, sum);
 }
 

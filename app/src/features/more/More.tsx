@@ -89,6 +89,7 @@ export function More() {
         >
           <Rows>
             <LinkRow href="/flights" title="Flights" under="What was flown, day by day" />
+            <LinkRow href="/insights" title="Insight" under="How often, where, and whether it gets better" />
             <LinkRow
               href="/school"
               title="School"

@@ -8,6 +8,7 @@ import { StickPlateDrawing } from './StickPlateDrawing';
 export { CurveChartDrawing as CurveChart } from './CurveChartDrawing';
 export { MovementDrawing as Movement } from './MovementDrawing';
 export { RingDrawing as Ring, SideViewDrawing as SideView, SticksDrawing as SticksPicker } from './pointing';
+export { RateChartDrawing as RateChart } from './RateChartDrawing';
 export { SumDrawing as SumPicture } from './SumDrawing';
 export { ValueChartDrawing as ValueChart } from './ValueChartDrawing';
 

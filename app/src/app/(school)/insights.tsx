@@ -1,0 +1,1 @@
+export { InsightsScreen as default } from '../../lazy';
