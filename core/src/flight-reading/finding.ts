@@ -23,7 +23,8 @@ export const at = (id: Finding['id'], value: string | number, { t }: Sample, sur
 /** A question that this flight cannot answer, and why. */
 export interface CannotTell {
   readonly id: QuestionId;
-  readonly because: 'too-few-lines' | 'no-sticks' | 'no-attitude' | 'no-wind' | 'no-mode' | 'no-battery';
+  readonly because:
+    'too-few-lines' | 'no-sticks' | 'no-attitude' | 'no-wind' | 'no-mode' | 'no-battery' | 'no-take-off';
 }
 
 /** What one reader makes of a trouble. Nothing: the flight has no such thing. */

@@ -122,8 +122,9 @@ function correctionOf(trouble: Trouble): (FirstMove & { readonly sure: number })
   return { s: first.s, went, sure: length };
 }
 
-/** Bearing of the nose seen from the pilot, degrees; null right over the pilot. */
+/** Bearing of the nose seen from the pilot, degrees; null right over the pilot, or where nobody knows where that is. */
 function noseSeen({ pilot }: Trouble, s: Sample): number | null {
+  if (!pilot) return null;
   const [dx, dy] = [s.x - pilot.x, s.y - pilot.y];
   return Math.hypot(dx, dy) > 2 ? (((headingOf(s) - bearing(dx, dy)) % 360) + 360) % 360 : null;
 }
@@ -138,7 +139,7 @@ function attentionOf({ from: { cuts }, cut }: Trouble): string | null {
 /** Pushes that answer nothing, one this way, one that: whoever gives them does not know where the nose points. */
 export function guesses(trouble: Trouble): number | null {
   const { pilot, last, from } = trouble;
-  if (from.cuts.length > 0 || Math.hypot(last.x - pilot.x, last.y - pilot.y) < FAR_M) return null;
+  if (!pilot || from.cuts.length > 0 || Math.hypot(last.x - pilot.x, last.y - pilot.y) < FAR_M) return null;
   const pulses: { readonly way: number; readonly answer: number }[] = [];
   let lastS = -Infinity;
   for (const { s, push } of pushesAfter(trouble)) {

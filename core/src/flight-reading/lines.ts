@@ -24,6 +24,8 @@ export interface ReadFrom {
   readonly facts: CraftFacts;
   /** What stood there, as far as is known. */
   readonly solids: readonly Solid[];
+  /** A file may begin in the air, and far from its pilot: what then nobody knows. Absent: both are known. */
+  readonly notKnown?: readonly ('pilot' | 'ground')[];
   /** What a simulator knows of its own flight and no recorder does. Absent: the flight was recorded outside. */
   readonly simulated?: {
     readonly returnHeightM?: number;

@@ -96,14 +96,18 @@ export const travelReader: Reader = (trouble) => {
 
 /** Numbers at the moment it went wrong. */
 export const figuresReader: Reader = (trouble) => {
-  const { last, speed, pilot, lines } = trouble;
+  const { last, speed, pilot, lines, from } = trouble;
   const sinks = lines.hasAttitude && trouble.from.cuts.length === 0 ? trouble.deepest : { s: last, depth: 0 };
   const sink = sinks.depth > IN_WASH ? Math.max(trouble.sink, -sinks.s.vz) : trouble.sink;
   return [
     at('speed_mps', Math.min(60, speed), last),
     ...(sink > 0.3 ? [at('descent_mps', Math.min(30, sink), sinks.s)] : []),
-    at('height_m', Math.max(0, last.z), last),
-    at('distance_m', Math.hypot(last.x - pilot.x, last.y - pilot.y), last),
+    ...(from.notKnown?.includes('ground')
+      ? cannot('no-take-off', 'height_m')
+      : [at('height_m', Math.max(0, last.z), last)]),
+    ...(pilot
+      ? [at('distance_m', Math.hypot(last.x - pilot.x, last.y - pilot.y), last)]
+      : cannot('no-take-off', 'distance_m')),
   ];
 };
 

@@ -80,8 +80,9 @@ export class Trouble {
       : [mean(known.map(({ windX }) => windX)), mean(known.map(({ windY }) => windY))];
   }
 
-  /** Where the pilot stands. */
-  get pilot(): { readonly x: number; readonly y: number } {
+  /** Where the pilot stands; null where nobody knows. */
+  get pilot(): { readonly x: number; readonly y: number } | null {
+    if (this.from.notKnown?.includes('pilot')) return null;
     return this.cut ? pilotAt(this.cut.course, this.last.t - this.cut.startS) : { x: 0, y: 0 };
   }
 

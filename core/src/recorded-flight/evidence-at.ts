@@ -3,21 +3,47 @@ import { evidenceOf, type FlightRead, readFlight } from '../flight-reading/read-
 import type { Ended } from '../simulator/simulated-flight';
 import type { CraftFacts } from '../vocabulary/craft-facts';
 import { asFlightLog } from './as-flight-log';
-import type { FlightEvent } from './events/flight-event';
+import { groundOf, standsAt } from './events/airborne';
+import { type FlightEvent, speedAcross } from './events/flight-event';
 import type { SmoothFlight } from './smoothing/smooth-flight';
 
 /** A flight is read so long before what happened: what was flown minutes ago is not how it came to it, s. */
 const READS_S = 45;
 /** What it met no higher than this was the ground, m. */
 const GROUND_M = 1.5;
+/** How it flew is read so long before the blow, s; along, if it was faster than this, m/s. */
+const BEFORE_S = 0.4;
+const ALONG_MPS = 1;
+/** Slower than this a file without heights begins on the ground, m/s. */
+const STANDS_MPS = 0.6;
 
-function endedAt(flight: SmoothFlight, { is, atS, by }: FlightEvent): Ended {
+/** What it met was the ground, or stood there; null where nobody knows how high it flew, and it did not fly along. */
+function endedAt(flight: SmoothFlight, { is, atS, by }: FlightEvent, ground: Ground | null): Ended {
   if (is !== 'hit') return null;
   const at = Math.min(flight.t.length - 1, Math.round(atS * flight.hz));
-  const up = flight.axes.up?.place;
+  const before = Math.max(0, at - Math.round(BEFORE_S * flight.hz));
   const speedMps = by['speedMps'] ?? 0;
-  const isLow = up !== undefined && up[at]! < GROUND_M;
-  return { how: isLow ? 'ground' : 'solid', atS, speedMps, solid: null };
+  const met = (how: 'ground' | 'solid'): Ended => ({ how, atS, speedMps, solid: null });
+  if (ground) return met(flight.axes.up!.place[at]! - ground(at) < GROUND_M ? 'ground' : 'solid');
+  const along = speedAcross(flight, before);
+  const up = flight.axes.up?.speed[before] ?? 0;
+  return along > ALONG_MPS && along > 2 * Math.abs(up) ? met('solid') : null;
+}
+
+type Ground = (i: number) => number;
+
+/** What of the place a file tells: where its ground is, and whether it began where its pilot stands. */
+function placeOf(flight: SmoothFlight): { readonly ground: Ground | null; readonly fromPilot: boolean } {
+  const up = flight.axes.up?.place;
+  if (!up) return { ground: null, fromPilot: speedAcross(flight, 0) < STANDS_MPS };
+  return { ground: groundOf(flight, up), fromPilot: standsAt(flight, up, 'first') };
+}
+
+/** Heights over the ground under it, where that is known. */
+function overGround(flight: SmoothFlight, ground: Ground | null): SmoothFlight {
+  const { up, ...along } = flight.axes;
+  if (!up || !ground) return flight;
+  return { ...flight, axes: { ...along, up: { ...up, place: up.place.map((z, i) => z - ground(i)) } } };
 }
 
 /** A flight from so long before a moment up to it, with nothing before and nothing after. */
@@ -42,12 +68,14 @@ function upTo(flight: SmoothFlight, atS: number): SmoothFlight {
 
 /** The flight around something that happened in it, as its readers read it. */
 export function readBefore(flight: SmoothFlight, event: FlightEvent, facts: CraftFacts): FlightRead {
-  const ended = endedAt(flight, event);
+  const { ground, fromPilot } = placeOf(flight);
+  const ended = endedAt(flight, event, ground);
   // What went on for a while is read to its end.
   const overS = event.untilS ?? event.atS;
   return readFlight({
-    track: asFlightLog(upTo(flight, overS)),
+    track: asFlightLog(upTo(overGround(flight, ground), overS)),
     ...{ cuts: [], atS: overS, ended, facts, solids: [] },
+    notKnown: [...(fromPilot ? [] : ['pilot' as const]), ...(ground ? [] : ['ground' as const])],
   });
 }
 

@@ -18,7 +18,7 @@ function stillUpTo({ axes: { east, north, up } }: SmoothFlight, i: number): numb
 }
 
 /** Whether it stands at one end of the recording: still there, and the rest of the flight is above. */
-function standsAt(flight: SmoothFlight, up: Float64Array, end: 'first' | 'last'): boolean {
+export function standsAt(flight: SmoothFlight, up: Float64Array, end: 'first' | 'last'): boolean {
   const second = Math.min(up.length, flight.hz);
   const from = end === 'first' ? 0 : up.length - second;
   for (let i = from; i < from + second; i += 1)
@@ -29,7 +29,7 @@ function standsAt(flight: SmoothFlight, up: Float64Array, end: 'first' | 'last')
 }
 
 /** The ground under the flight, from where it stands at its ends, since heights drift; null: it never stands. */
-function groundOf(flight: SmoothFlight, up: Float64Array): ((i: number) => number) | null {
+export function groundOf(flight: SmoothFlight, up: Float64Array): ((i: number) => number) | null {
   const [first, last] = [standsAt(flight, up, 'first'), standsAt(flight, up, 'last')];
   if (!first && !last) return null;
   const [a, b] = [up[first ? 0 : up.length - 1]!, up[last ? up.length - 1 : 0]!];
