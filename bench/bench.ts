@@ -1,12 +1,10 @@
 import { rmSync } from 'node:fs';
-import path from 'node:path';
-import { spawn } from 'node:child_process';
 import { loadDemo } from '../server/src/demo/load';
 import { buildApp } from '../tools/build-app';
 import { freePort, startCluster } from '../tools/cluster';
 import { ensureDatabase, withDatabase } from '../tools/database';
 import { needChromium } from '../tools/needs';
-import { ROOT, throwawayFolder } from '../tools/places';
+import { throwawayFolder } from '../tools/places';
 import { CannotGoOn, say } from '../tools/say';
 import { startServer } from '../tools/server-process';
 import { measureApi } from './api';
@@ -23,9 +21,11 @@ import { measureAccuracy } from './ranking';
 import { sayManySchools } from './many-schools';
 import { measureMix, sayMix } from './mix';
 import { sayFlights } from './flights';
+import { sayInsights } from './insights';
 import { measureHand, sayHand } from './hand';
 import { sayHundredfold } from './hundredfold';
 import { sayRepCost } from './rep-cost';
+import { startTime } from './start-time';
 import { sayTrust } from './trust';
 import { flyWhole } from './whole';
 import { sayWhy } from './why';
@@ -37,35 +37,6 @@ function rows([heading, ...figures]: readonly (readonly [what: string, figure: s
   for (const [what, figure] of figures) row(what, figure);
 }
 const ms = (value: number) => `${value.toFixed(0)} ms`;
-
-/** Seconds from starting `./skelby demo` to its address being printed. */
-async function startTime(folder: string): Promise<number> {
-  const started = performance.now();
-  const child = spawn(
-    path.join(ROOT, 'skelby'),
-    ['demo', '--port', String(await freePort()), '--data', folder],
-    { stdio: ['ignore', 'pipe', 'inherit'] },
-  );
-  const ended = new Promise<void>((resolve) => {
-    child.once('exit', () => resolve());
-  });
-  let output = '';
-  const ready = new Promise<number>((resolve) => {
-    child.stdout.on('data', (part: Buffer) => {
-      output += part.toString();
-      if (output.includes('Ctrl-C')) resolve((performance.now() - started) / 1000);
-    });
-  });
-  const seconds = await Promise.race([
-    ready,
-    ended.then(() => {
-      throw new CannotGoOn(`The demo ended before it was up:\n${output}`);
-    }),
-  ]);
-  child.kill('SIGTERM');
-  await ended;
-  return seconds;
-}
 
 /**
  * Milliseconds of a fixed amount of whole-number arithmetic: figures of two runs compare only as far as these
@@ -244,6 +215,7 @@ const ALONE: Readonly<Record<string, () => Promise<void>>> = {
     say(`\n${sayWhy()}`);
   },
   flights: async () => rows(sayFlights()),
+  insights: async () => rows(await sayInsights()),
   async server() {
     say(`\nWhat one rep costs\n\n${await sayRepCost()}`);
     say(`\nWhat a hundred times the records cost\n\n${await sayHundredfold()}`);

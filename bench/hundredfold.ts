@@ -12,7 +12,7 @@ const TO_DEBRIEF = 20;
 const FLIGHTS = 20;
 
 /** Flights and occurrences that nobody has debriefed, one an hour. */
-async function fillSchool(server: TestServer, pilotId: string, times: number): Promise<void> {
+export async function fillSchool(server: TestServer, pilotId: string, times: number): Promise<void> {
   await server.db.raw(
     `insert into occurrences (school_id, id, pilot_id, kind, cause_id, note, happened_at, day)
      select school_id, gen_random_uuid(), id, 'near-miss', 'coasting', 'Ran on past the mark.', now() - i * interval '1 hour', (now() - i * interval '1 hour')::date

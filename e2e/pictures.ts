@@ -124,9 +124,20 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
-    name: 'sum',
+    name: 'course',
+    open: async (page) => {
+      await page.goto('/course');
+      await page.getByRole('link', { name: /^Elin Scarrow/ }).click();
+      await page.getByRole('link', { name: /^Go on: / }).waitFor();
+    },
+  },
+  {
+    name: 'insight-wide',
+    size: DESK,
     open: (page) =>
-      page.goto('/sums?sum=stop').then(() => page.getByRole('img', { name: /Stopping took/ }).waitFor()),
+      page
+        .goto('/insights')
+        .then(() => page.getByRole('img', { name: /beyond what chance makes/ }).waitFor()),
   },
   {
     name: 'flight-card-wide',
@@ -144,7 +155,6 @@ const PICTURES: readonly Picture[] = [
   },
   { name: 'weakness', open: weakness(/Oska Merrin.*Yaw tumble/) },
   { name: 'weakness-wide', size: DESK, open: weakness(/Oska Merrin.*Yaw tumble/) },
-  { name: 'weakness-dark', dark: true, open: weakness(/Tove Lindqvane.*Nose-in reversal/) },
   {
     name: 'counter',
     open: (page) =>

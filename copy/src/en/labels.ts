@@ -125,6 +125,7 @@ export const LABEL_WORDS: Readonly<Record<Exclude<FieldLabel, `=${string}`>, str
   'tallest-thing': 'Tallest thing',
   'roof-or-canopy-above': 'Roof or canopy above',
   'help-here': 'Help here',
+  hazard: 'Watch out here',
   'above-sea-level': 'Above sea level',
   pilot: 'Pilot',
   site: 'Site',

@@ -17,6 +17,8 @@ export interface FlightToBe {
   readonly tallestM: number;
   /** Of a roof or a canopy above the flight, m; null: open sky, or not known. */
   readonly ceilingM: number | null;
+  /** What somebody has told of the site to watch out for now; empty or absent: nothing. */
+  readonly hazard?: string;
   /** What local rules allow, m. */
   readonly heightLimitM: number;
   readonly heightM: number | null;

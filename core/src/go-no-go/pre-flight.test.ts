@@ -34,3 +34,15 @@ test('what is asked fits craft and place', () => {
   expect(manual).not.toContain('floor');
   expect(idsOf(preFlight({ craft: MANUAL, place: 'open' }))).not.toContain('heading');
 });
+
+test('what somebody told of a place is looked at first, on the card and in every session there; nothing told asks nothing', () => {
+  const told = 'New wire by the hut, 6 m up';
+  for (const place of PLACES) {
+    const [first, ...others] = placeChecks(place, told);
+    expect(first).toMatchObject({ go: null, said: { with: { hazard: told } } });
+    expect(others).toEqual(placeChecks(place));
+    expect(placeChecks(place, '')).toEqual(placeChecks(place));
+    // Another hazard is another thing to look at: a tick of the last one is none.
+    expect(placeChecks(place, 'Ice on the ramp')[0]!.id).not.toBe(first!.id);
+  }
+});

@@ -50,9 +50,19 @@ export function preFlight({ craft, place }: BeforeFirstPack): readonly FlightChe
   ].map(checkOf('pre-flight'));
 }
 
-/** What is looked at around, once for everybody who flies there. */
-export const placeChecks = (place: Place): readonly FlightCheck[] =>
-  [...OF_PLACE, ...(isUnderRoof(place) ? OF_ROOF : [])].map(checkOf('place'));
+/** What somebody has told of the place, to be looked at by whoever flies there next. */
+const hazardCheck = (hazard: string): FlightCheck => ({
+  id: `place hazard ${hazard}`,
+  go: null,
+  said: sentence('item.hazard', { hazard }),
+  remedy: sentence('item-remedy.hazard'),
+});
+
+/** What is looked at around, once for everybody who flies there. @param hazard told of it; empty: nothing */
+export const placeChecks = (place: Place, hazard = ''): readonly FlightCheck[] => [
+  ...(hazard === '' ? [] : [hazardCheck(hazard)]),
+  ...[...OF_PLACE, ...(isUnderRoof(place) ? OF_ROOF : [])].map(checkOf('place')),
+];
 
 /** Whoever flies and whoever teaches, asked once a day. From memory of aviation self-checks. */
 export const FITNESS: readonly FlightCheck[] = FIT.map(checkOf('fitness'));
@@ -67,6 +77,6 @@ export function judgeWithPreFlight(flight: FlightToBe): FlightCard {
   return {
     ...card,
     go: card.go === true ? null : card.go,
-    checks: [...card.checks, ...FITNESS, ...preFlight(flight), ...placeChecks(flight.place)],
+    checks: [...card.checks, ...FITNESS, ...preFlight(flight), ...placeChecks(flight.place, flight.hazard)],
   };
 }

@@ -76,6 +76,8 @@ export interface Site {
   /** Where it is; absent in a copy kept by an older version. */
   readonly latitudeDeg?: number | null;
   readonly longitudeDeg?: number | null;
+  /** What to watch out for there now; empty or absent: nothing. */
+  readonly hazard?: string;
   readonly note: string;
 }
 

@@ -123,6 +123,7 @@ export type FieldLabel =
   | 'tallest-thing'
   | 'roof-or-canopy-above'
   | 'help-here'
+  | 'hazard'
   | 'above-sea-level'
   | 'pilot'
   | 'site'

@@ -81,6 +81,8 @@ export const siteShape = object({
   /** Where it is, for flights that tell where they were flown. */
   latitudeDeg: quantityOrNone('latitude', -90, 90, '°'),
   longitudeDeg: quantityOrNone('longitude', -180, 180, '°'),
+  /** What to watch out for there now; empty: nothing. */
+  hazard: text('hazard', 160),
   note: text('note', 500),
 }).noUnknown();
 export type SiteFields = InferType<typeof siteShape>;

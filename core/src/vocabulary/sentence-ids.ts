@@ -239,6 +239,8 @@ export type SentenceId =
   | 'item-remedy.mode'
   | 'item.limit'
   | 'item-remedy.limit'
+  | 'item.hazard'
+  | 'item-remedy.hazard'
   | 'item.allowed'
   | 'item-remedy.allowed'
   | 'item.behind'

@@ -1,5 +1,5 @@
 import { dumped } from '../testing/dumped';
-import { id, confirmation, occurrence, PILOT, rep, type Visitor } from '../testing/test-school';
+import { id, confirmation, occurrence, PILOT, rep, SITE, type Visitor } from '../testing/test-school';
 import { ownSchool } from '../testing/own-school';
 
 /** A pilot is forgotten for good, by the owner alone, and what was flown stays. */
@@ -18,6 +18,12 @@ async function written(trainer: Visitor, name = NAME) {
     isMinor: true,
     consentBy: 'Signe, of the blue kite',
     basedOn: 0,
+  });
+  await trainer.put(`/sites/${id()}`, { ...SITE, hazard: `Soft ground where ${name} landed` });
+  await trainer.put(`/pilots/${pilotId}/course/${id()}`, {
+    ...{ kind: 'shown', drillId: 'single-stick', side: null, met: true, missReason: null, flownOn: 'craft' },
+    ...{ band: 'calm', factId: null, day: '2026-03-01', at: '2026-03-01T10:00:00.000Z' },
+    reason: `${name} with the blue kite`,
   });
   const occurrenceId = id();
   await trainer.put(`/occurrences/${occurrenceId}`, {

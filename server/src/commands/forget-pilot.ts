@@ -31,6 +31,19 @@ async function endOwnSignIn({ tx }: SchoolTx, pilotId: string): Promise<void> {
   await tx('invitations').where({ pilotId }).whereNull('used_at').update({ endedAt: tx.fn.now() });
 }
 
+/** A hazard names a place, but may name who found it. */
+async function forgetInHazards({ tx }: SchoolTx, name: string): Promise<void> {
+  const sites = (await tx('sites').whereNot({ hazard: '' }).select('id', 'hazard')) as {
+    id: string;
+    hazard: string;
+  }[];
+  const named = new RegExp(name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'), 'giu');
+  for (const { id, hazard } of sites) {
+    const without = hazard.replace(named, '(forgotten)');
+    if (without !== hazard) await tx('sites').where({ id }).update({ hazard: without });
+  }
+}
+
 /**
  * Forgets a pilot for good: the name and everything written freely of them, in every table. What was flown stays under a
  * number. The name has to be typed, since nothing brings it back but a backup.
@@ -53,6 +66,7 @@ export async function forgetPilot(school: SchoolTx, pilotId: string, body: unkno
   // What recorders wrote down tells where somebody flew, and may hold their name.
   await claimFiles(school);
   await tx('flight_files').where({ pilotId }).delete();
+  await forgetInHazards(school, pilot.name);
   await tx('course_facts').where({ pilotId }).whereNot({ reason: '' }).update({ reason: '(forgotten)' });
   const { rows } = (await tx.raw('select forget_pilot(?, ?, ?) as rows', [pilotId, accountId, uuid()])) as {
     rows: { rows: number }[];

@@ -32,6 +32,7 @@ import * as sandbox from './migrations/030-sandbox';
 import * as judgedBy from './migrations/031-judged-by';
 import * as flightFiles from './migrations/032-flight-files';
 import * as course from './migrations/033-course';
+import * as hazards from './migrations/034-hazards';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -68,6 +69,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '031-judged-by': judgedBy,
   '032-flight-files': flightFiles,
   '033-course': course,
+  '034-hazards': hazards,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -7,7 +7,7 @@ import { limitsOfPilot } from '@skelby/core/course/of-pilot';
 import { isFlown } from '@skelby/core/drills/drills';
 import type { PilotPage } from '@skelby/core/pages/pages';
 import { WIND_BANDS, type WindBand } from '@skelby/core/vocabulary/wind-band';
-import { useLocalSearchParams } from 'expo-router';
+import { type Href, useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { tellCourse } from '../../offline/outbox/course';
@@ -175,10 +175,15 @@ function TakeBack({
   );
 }
 
+/** Gone to in the place of the drill before: back leads to the course, not through all of them. */
+const partHref = (pilotId: string, { drillId, side }: CoursePart): Href =>
+  `/pilots/${pilotId}/course/${drillId}${side ? `?side=${side}` : ''}` as Href;
+
 function CourseCounting(props: CountingProps) {
   const { page, part, lessonId, limits, isLater, next } = props;
   const { drillOf } = useDrills();
   const units = useUnits();
+  const router = useRouter();
   const counting = useCourseCounting(props);
   const { setUp, change, attempts, record } = counting;
   const { pilot } = page;
@@ -202,11 +207,11 @@ function CourseCounting(props: CountingProps) {
           around={<TakeBack page={page} part={part} attempts={attempts} />}
           first={
             (part.shownBy || (isLater && !setUp.inOneTest)) && next ? (
-              <LinkButton
+              <Button
                 kind="main"
                 icon="arrow-right"
                 label={`${isLater ? 'First' : 'Next'}: ${partName(next)}`}
-                href={`${up}/${next.drillId}${next.side ? `?side=${next.side}` : ''}`}
+                onPress={() => router.replace(partHref(pilot.id, next))}
               />
             ) : null
           }

@@ -100,6 +100,7 @@ function flightToBe(chosen: Chosen, { pilot, craft, site, open }: Partial<Picked
     place: site.place,
     tallestM: site.tallestM,
     ceilingM: site.ceilingM ?? null,
+    hazard: site.hazard ?? '',
     windFromOutDeg: chosen.windFromOutDeg,
     reservePct: reserveOf(open, given.reservePct),
     altitudeM: site.altitudeM ?? 0,

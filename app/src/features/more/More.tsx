@@ -62,7 +62,12 @@ function Sites({ sites }: Pick<Roster, 'sites'>) {
             key={site.id}
             href={`/sites/${site.id}`}
             title={site.name}
-            under={[PLACE_WORDS[site.place], `tallest thing ${say(site.tallestM, 'm')}`, site.note]
+            under={[
+              site.hazard ? `Watch out: ${site.hazard}` : null,
+              PLACE_WORDS[site.place],
+              `tallest thing ${say(site.tallestM, 'm')}`,
+              site.note,
+            ]
               .filter(Boolean)
               .join(' · ')}
           />

@@ -63,7 +63,7 @@ export function preFlightChecks({ content, roster, site }: SessionFlying): reado
         words: name === null || lists.length === 1 ? item.words : `${name}: ${item.words}`,
       })),
     ),
-    ...inWords(placeChecks(place)),
+    ...inWords(placeChecks(place, site?.hazard)),
   ];
 }
 

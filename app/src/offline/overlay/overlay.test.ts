@@ -1,4 +1,5 @@
 import { applyToWeakness } from '@skelby/core/weakness/apply';
+import { courseOfPilot } from '@skelby/core/course/of-pilot';
 import { provideArithmetic } from './arithmetic';
 import { DEFAULT_RULE } from '@skelby/core/clearance/clearing-rule';
 import { v7 as uuid } from 'uuid';
@@ -289,4 +290,26 @@ test('a list read before a weakness was opened shows it by the page that was rea
     },
   };
   expect(todayOver(kept, [sent], DAY)!.weaknesses).toMatchObject([{ id: weaknessId, state: 'open' }]);
+});
+
+test('what was said on the course without signal stands on the pilot’s page, once', () => {
+  const factId = uuid();
+  const fact = {
+    ...{ kind: 'rep', drillId: 'single-stick', side: null, met: true, missReason: null, flownOn: 'craft' },
+    ...{ band: 'calm', factId: null, reason: '', day: '2026-03-03', at: '2026-03-03T10:00:00.000Z' },
+  };
+  const items = [
+    entry(`/pilots/${pilotId}/course/${factId}`, fact),
+    entry(`/pilots/${uuid()}/course/${uuid()}`, fact),
+  ];
+  const partOf = (page: PilotPage | undefined) =>
+    courseOfPilot(page!)
+      .lessons.flatMap(({ parts }) => parts)
+      .find(({ drillId }) => drillId === 'single-stick')!;
+  const never = having();
+  expect(partOf(pilotOver(never, items, pilotId))).toMatchObject({ reps: 1, met: 1 });
+  // The server's answer came, and the entry still waits for its receipt: it is not counted twice.
+  const itsPage = { ...pilotOver(never, items, pilotId)!, course: [{ ...fact, id: factId }] } as PilotPage;
+  const read = having({ [`pilot ${pilotId}`]: itsPage });
+  expect(partOf(pilotOver(read, items, pilotId))).toMatchObject({ reps: 1, met: 1 });
 });

@@ -27,7 +27,7 @@ export function RateChartDrawing({ points, centre, sentence }: RateChartProps) {
   const [width, setWidth] = useState(0);
   const greatest = Math.max(1, ...points.map(({ rate, high }) => Math.max(rate, Math.min(high, 4 * centre))));
   const top = SECTIONS * stepOf(greatest / SECTIONS);
-  const spacing = Math.max(4, (width - AXIS_WIDTH - 16) / Math.max(1, points.length - 1));
+  const spacing = Math.max(4, (width - AXIS_WIDTH - 36) / Math.max(1, points.length - 1));
   const every = Math.ceil(points.length / 6);
   return (
     <View style={{ minHeight: HEIGHT }} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
@@ -51,7 +51,7 @@ export function RateChartDrawing({ points, centre, sentence }: RateChartProps) {
             width={width - AXIS_WIDTH}
             height={HEIGHT - 30}
             spacing={spacing}
-            initialSpacing={8}
+            initialSpacing={18}
             endSpacing={0}
             disableScroll
             maxValue={top}

@@ -100,6 +100,12 @@ export const SITE_QUESTIONS: readonly FormQuestion[] = [
     si: 'm',
     hint: 'How high it is; empty under open sky.',
   },
+  {
+    name: 'hazard',
+    label: 'Watch out here now',
+    ask: 'line',
+    hint: 'Stands in every go or no-go here until it is taken out.',
+  },
   { name: 'help', label: 'Help here: number, access, grid reference', ask: 'text' },
   { name: 'altitudeM', label: 'Above sea level', ask: 'number', si: 'm', hint: 'Empty: sea level is taken.' },
   {
@@ -116,6 +122,7 @@ export const NEW_SITE = {
   place: 'open',
   tallestM: '',
   ceilingM: '',
+  hazard: '',
   help: '',
   altitudeM: '',
   latitudeDeg: '',

@@ -73,6 +73,8 @@ export const FLYING_SENTENCES = {
   'item-remedy.mode': 'Switch out and back, then read again',
   'item.limit': 'Height limit set in the craft',
   'item-remedy.limit': 'Set it',
+  'item.hazard': 'Watch out here: {hazard}',
+  'item-remedy.hazard': 'Find it and point at it first',
   'item.allowed': 'Airspace free and the owner of the ground asked',
   'item-remedy.allowed': 'Ask first: local rules decide',
   'item.behind': 'One last look behind and above',
