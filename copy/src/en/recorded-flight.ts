@@ -15,6 +15,7 @@ export const EVENT_NAMES: Readonly<Record<FlightEventName, string>> = {
   'flew-itself': 'Flew by itself',
   'mode-changed': 'Another mode',
   'low-battery': 'Battery low',
+  'forced-landing': 'Came down by itself, away from take-off',
   'link-lost': 'No link',
   'low-return': 'By itself, lower than the tallest thing here',
   windy: 'More wind than it should fly in',

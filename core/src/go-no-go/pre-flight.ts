@@ -58,11 +58,13 @@ const hazardCheck = (hazard: string): FlightCheck => ({
   remedy: sentence('item-remedy.hazard'),
 });
 
-/** What is looked at around, once for everybody who flies there. @param hazard told of it; empty: nothing */
-export const placeChecks = (place: Place, hazard = ''): readonly FlightCheck[] => [
-  ...(hazard === '' ? [] : [hazardCheck(hazard)]),
-  ...[...OF_PLACE, ...(isUnderRoof(place) ? OF_ROOF : [])].map(checkOf('place')),
-];
+/** What was told of the place comes before everything else. @param hazard empty or absent: nothing was */
+export const hazardChecks = (hazard = ''): readonly FlightCheck[] =>
+  hazard === '' ? [] : [hazardCheck(hazard)];
+
+/** What is looked at around, once for everybody who flies there. */
+export const placeChecks = (place: Place): readonly FlightCheck[] =>
+  [...OF_PLACE, ...(isUnderRoof(place) ? OF_ROOF : [])].map(checkOf('place'));
 
 /** Whoever flies and whoever teaches, asked once a day. From memory of aviation self-checks. */
 export const FITNESS: readonly FlightCheck[] = FIT.map(checkOf('fitness'));
@@ -77,6 +79,12 @@ export function judgeWithPreFlight(flight: FlightToBe): FlightCard {
   return {
     ...card,
     go: card.go === true ? null : card.go,
-    checks: [...card.checks, ...FITNESS, ...preFlight(flight), ...placeChecks(flight.place, flight.hazard)],
+    checks: [
+      ...card.checks,
+      ...hazardChecks(flight.hazard),
+      ...FITNESS,
+      ...preFlight(flight),
+      ...placeChecks(flight.place),
+    ],
   };
 }

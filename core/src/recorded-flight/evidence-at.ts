@@ -3,8 +3,8 @@ import { evidenceOf, type FlightRead, readFlight } from '../flight-reading/read-
 import type { Ended } from '../simulator/simulated-flight';
 import type { CraftFacts } from '../vocabulary/craft-facts';
 import { asFlightLog } from './as-flight-log';
-import { groundOf, standsAt } from './events/airborne';
 import { type FlightEvent, speedAcross } from './events/flight-event';
+import { type GroundUnder, knownPlaceOf } from './known-place';
 import type { SmoothFlight } from './smoothing/smooth-flight';
 
 /** A flight is read so long before what happened: what was flown minutes ago is not how it came to it, s. */
@@ -14,11 +14,9 @@ const GROUND_M = 1.5;
 /** How it flew is read so long before the blow, s; along, if it was faster than this, m/s. */
 const BEFORE_S = 0.4;
 const ALONG_MPS = 1;
-/** Slower than this a file without heights begins on the ground, m/s. */
-const STANDS_MPS = 0.6;
 
 /** What it met was the ground, or stood there; null where nobody knows how high it flew, and it did not fly along. */
-function endedAt(flight: SmoothFlight, { is, atS, by }: FlightEvent, ground: Ground | null): Ended {
+function endedAt(flight: SmoothFlight, { is, atS, by }: FlightEvent, ground: GroundUnder | null): Ended {
   if (is !== 'hit') return null;
   const at = Math.min(flight.t.length - 1, Math.round(atS * flight.hz));
   const before = Math.max(0, at - Math.round(BEFORE_S * flight.hz));
@@ -30,17 +28,8 @@ function endedAt(flight: SmoothFlight, { is, atS, by }: FlightEvent, ground: Gro
   return along > ALONG_MPS && along > 2 * Math.abs(up) ? met('solid') : null;
 }
 
-type Ground = (i: number) => number;
-
-/** What of the place a file tells: where its ground is, and whether it began where its pilot stands. */
-function placeOf(flight: SmoothFlight): { readonly ground: Ground | null; readonly fromPilot: boolean } {
-  const up = flight.axes.up?.place;
-  if (!up) return { ground: null, fromPilot: speedAcross(flight, 0) < STANDS_MPS };
-  return { ground: groundOf(flight, up), fromPilot: standsAt(flight, up, 'first') };
-}
-
 /** Heights over the ground under it, where that is known. */
-function overGround(flight: SmoothFlight, ground: Ground | null): SmoothFlight {
+function overGround(flight: SmoothFlight, ground: GroundUnder | null): SmoothFlight {
   const { up, ...along } = flight.axes;
   if (!up || !ground) return flight;
   return { ...flight, axes: { ...along, up: { ...up, place: up.place.map((z, i) => z - ground(i)) } } };
@@ -68,7 +57,7 @@ function upTo(flight: SmoothFlight, atS: number): SmoothFlight {
 
 /** The flight around something that happened in it, as its readers read it. */
 export function readBefore(flight: SmoothFlight, event: FlightEvent, facts: CraftFacts): FlightRead {
-  const { ground, fromPilot } = placeOf(flight);
+  const { ground, fromPilot } = knownPlaceOf(flight);
   const ended = endedAt(flight, event, ground);
   // What went on for a while is read to its end.
   const overS = event.untilS ?? event.atS;

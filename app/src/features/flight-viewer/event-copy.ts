@@ -38,6 +38,8 @@ const WHY: Readonly<Partial<Record<FlightEventName, Why>>> = {
   'flew-itself': (_, lasted) => `By its own mode, for ${lasted}.`,
   'mode-changed': (by) => `${MODE_WORDS[FLIGHT_MODES[by('mode')] ?? 'position-hold']}.`,
   'low-battery': (by) => `${Math.round(by('share') * 100)} % left.`,
+  'forced-landing': (by, _, { sayM }) =>
+    `${sayM(by('awayM'))} from where it took off${by('share') > 0 ? `, with ${Math.round(by('share') * 100)} % left` : ''}.`,
   'link-lost': (_, lasted) => `For ${lasted}.`,
   'low-return': (by, _, { sayM }) =>
     `${sayM(by('heightM'))} up, the tallest thing of the site has ${sayM(by('tallestM'))}.`,
@@ -75,6 +77,7 @@ const TO_LOG: ReadonlySet<FlightEventName> = new Set([
   'reversed',
   'braked-late',
   'low-return',
+  'forced-landing',
   'crossed-line',
   'link-lost',
 ]);

@@ -2,7 +2,7 @@ import type { FlightCheck } from '@skelby/core/go-no-go/flight-to-be';
 import { restricts } from '@skelby/core/clearance/open-states';
 import type { FindWordedDrill } from '@skelby/copy/drill-book';
 import { type CheckInWords, checkWords } from '@skelby/copy/checks';
-import { FITNESS, placeChecks, preFlight } from '@skelby/core/go-no-go/pre-flight';
+import { FITNESS, hazardChecks, placeChecks, preFlight } from '@skelby/core/go-no-go/pre-flight';
 import { judgeSession } from '@skelby/core/go-no-go/session';
 import type { Roster, Site, TodayList } from '@skelby/core/pages/pages';
 import type { SessionFields } from '@skelby/core/schemas/session';
@@ -55,6 +55,7 @@ export function preFlightChecks({ content, roster, site }: SessionFlying): reado
   }));
   const inWords = (checks: readonly FlightCheck[]) => checks.map((check) => checkWords(check));
   return [
+    ...inWords(hazardChecks(site?.hazard)),
     ...inWords(FITNESS),
     ...lists.flatMap(({ id, name, items }) =>
       items.map((item) => ({
@@ -63,7 +64,7 @@ export function preFlightChecks({ content, roster, site }: SessionFlying): reado
         words: name === null || lists.length === 1 ? item.words : `${name}: ${item.words}`,
       })),
     ),
-    ...inWords(placeChecks(place, site?.hazard)),
+    ...inWords(placeChecks(place)),
   ];
 }
 

@@ -10,21 +10,55 @@ const ON_ITS_WAY_MPS = 1.5;
 const ON_ITS_WAY_S = 2;
 
 /** On its way by itself, lower than the tallest thing of the place. */
-export const lowReturnFinder: EventFinder = ({ flight, limits, airborne }) => {
+export const lowReturnFinder: EventFinder = ({ flight, limits, airborne, place: { ground } }) => {
   const mode = flight.channels.get('mode');
   const up = flight.axes.up?.place;
   const { tallestM } = limits;
-  if (!mode || !up || tallestM === null) return [];
+  // A file that begins in the air does not tell how high it flew.
+  if (!mode || !up || tallestM === null || !ground) return [];
   const { t, hz } = flight;
+  const height = (i: number) => up[i]! - ground(i);
   const isLow = (i: number) =>
-    mode[i] === ITSELF && airborne[i] === 1 && up[i]! < tallestM && speedAcross(flight, i) > ON_ITS_WAY_MPS;
+    mode[i] === ITSELF &&
+    airborne[i] === 1 &&
+    height(i) < tallestM &&
+    speedAcross(flight, i) > ON_ITS_WAY_MPS;
   return stretches(t.length, isLow, { least: ON_ITS_WAY_S * hz, bridges: hz }).map(([from, to]) =>
     flightEvent('low-return', t[from]!, {
       untilS: t[to]!,
       sure: 0.8,
-      by: { heightM: -mostIn([from, to], (i) => -up[i]!), tallestM },
+      by: { heightM: -mostIn([from, to], (i) => -height(i)), tallestM },
     }),
   );
+};
+
+/** Further from where it took off than this it was not sent down there, m. */
+const AWAY_M = 12;
+/** It came down by itself: so long before it stood, s. */
+const DOWN_S = 2;
+
+/** It came down by itself, and not where it took off. */
+export const forcedLandingFinder: EventFinder = ({ flight, limits, airborne, place }) => {
+  const mode = flight.channels.get('mode');
+  if (!mode || !place.fromPilot) return [];
+  const { axes, channels, t, hz } = flight;
+  return stretches(t.length, (i) => airborne[i] === 1, { least: DOWN_S * hz }).flatMap(([from, to]) => {
+    const away = Math.hypot(
+      axes.east.place[to]! - axes.east.place[from]!,
+      axes.north.place[to]! - axes.north.place[from]!,
+    );
+    const begins = Math.max(from, to - DOWN_S * hz);
+    const byItself = mode.subarray(begins, to).every((each) => each === ITSELF);
+    if (to === t.length - 1 || away < AWAY_M || !byItself) return [];
+    const share = channels.get('battery')?.[to];
+    const low = share !== undefined && share < limits.lowBattery;
+    return [
+      flightEvent('forced-landing', t[to]!, {
+        sure: 0.85,
+        by: { awayM: away, ...(low ? { share } : {}) },
+      }),
+    ];
+  });
 };
 
 /** A link that is told as a share is lost under this, for so long, s. */

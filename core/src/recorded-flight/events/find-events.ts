@@ -1,7 +1,8 @@
+import { knownPlaceOf } from '../known-place';
 import { isInGap, type SmoothFlight } from '../smoothing/smooth-flight';
 import { airborneFinder, airborneIn } from './airborne';
 import { leansOf, snappedFinder, tippedFinder } from './attitude-events';
-import { linkLostFinder, lowReturnFinder, windyFinder } from './by-what-is-known';
+import { forcedLandingFinder, linkLostFinder, lowReturnFinder, windyFinder } from './by-what-is-known';
 import { crossedLineFinder } from './crossed-line';
 import { type EventFinder, type EventLimits, type FlightEvent, USUAL_LIMITS } from './flight-event';
 import { brakedLateBefore, reversedBefore } from './how-it-came';
@@ -22,6 +23,7 @@ const FINDERS: readonly EventFinder[] = [
   flewItselfFinder,
   modeChangedFinder,
   lowBatteryFinder,
+  forcedLandingFinder,
   linkLostFinder,
   lowReturnFinder,
   windyFinder,
@@ -32,7 +34,8 @@ const FINDERS: readonly EventFinder[] = [
 
 /** What a recorded flight shows, in order of time. What would lie in a gap was not seen. */
 export function findEvents(flight: SmoothFlight, limits: EventLimits = USUAL_LIMITS): readonly FlightEvent[] {
-  const from = { flight, limits, leans: leansOf(flight), airborne: airborneIn(flight) };
+  const [leans, airborne, place] = [leansOf(flight), airborneIn(flight), knownPlaceOf(flight)];
+  const from = { flight, limits, leans, airborne, place };
   const found = FINDERS.flatMap((find) => find(from));
   return [...found, ...reversedBefore(from, found), ...brakedLateBefore(from, found)]
     .filter(({ is, atS }) => is === 'gap' || !isInGap(flight, atS))

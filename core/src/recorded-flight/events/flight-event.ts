@@ -1,4 +1,5 @@
 import type { FieldPlace } from '../reps/placement';
+import type { PlaceOfFile } from '../known-place';
 import type { SmoothFlight } from '../smoothing/smooth-flight';
 
 export const FLIGHT_EVENTS = [
@@ -14,6 +15,7 @@ export const FLIGHT_EVENTS = [
   'flew-itself',
   'mode-changed',
   'low-battery',
+  'forced-landing',
   'link-lost',
   'low-return',
   'windy',
@@ -73,6 +75,8 @@ export interface EventsFrom {
   readonly leans: Float64Array | null;
   /** Whether it was off the ground, moment by moment. */
   readonly airborne: Uint8Array;
+  /** Where its ground is, and whether it began where its pilot stands. */
+  readonly place: PlaceOfFile;
 }
 
 /** One kind of event, found in a flight. */

@@ -1,3 +1,4 @@
+import { LET_GO } from '../../second-model/body';
 import { chanceOf, recordStory } from '../../second-model/flights';
 import { fromTheGround } from '../../second-model/from-the-ground';
 import { LESSONS } from '../../second-model/lessons';
@@ -104,6 +105,56 @@ test('by itself and on its way under the tallest thing is told where the place i
       { tallestM: 14 },
     ),
   ).toBe(false);
+});
+
+/** A flight that is brought down where it is, 24 m out. */
+const downThere = () => {
+  const { story } = LESSONS[0]!(0);
+  return recordStory(
+    {
+      ...story,
+      goodS: 30,
+      hands: (now) => (now.t < 15 ? story.hands(now) : { ...LET_GO, throttle: -0.5 }),
+    },
+    EXACT,
+    4,
+  ).log;
+};
+
+test('a landing by itself away from take-off is told; by hand, or at home, not; nor from a file that begins in the air', () => {
+  const itself = FLIGHT_MODES.indexOf('programmed');
+  const flown = smoothed(downThere(), 6);
+  const modes = (of: (t: number) => number): SmoothFlight => ({
+    ...flown,
+    channels: new Map([...flown.channels, ['mode', flown.t.map(of)]]),
+  });
+  const landsItself = modes((t) => (t > 15 ? itself : 0));
+  const [event] = named(landsItself).filter(({ is }) => is === 'forced-landing');
+  expect(event!.by['awayM']).toBeGreaterThan(12);
+  expect(
+    has(
+      modes(() => 0),
+      'forced-landing',
+    ),
+  ).toBe(false);
+  expect(
+    has(
+      lessonWith('mode', (t) => (t > 9 ? itself : 0)),
+      'forced-landing',
+    ),
+  ).toBe(false);
+  const late = (() => {
+    const log = downThere();
+    const columns = Object.fromEntries(
+      Object.entries(log.columns).map(([name, values]) => [name, values.subarray(1_200)]),
+    ) as unknown as FlightLog['columns'];
+    return smoothed({ ...log, length: log.length - 1_200, columns }, 6);
+  })();
+  const fromTheAir = {
+    ...late,
+    channels: new Map([...late.channels, ['mode', late.t.map(() => itself)]]),
+  } as SmoothFlight;
+  expect(has(fromTheAir, 'forced-landing')).toBe(false);
 });
 
 test('more wind than it should fly in is told, from its lean too; less is not, whatever the lesson', () => {

@@ -111,13 +111,14 @@ export const swungUpFinder: EventFinder = ({ flight, airborne }) => {
 const FAR_S = 1;
 
 /** Further away, or higher, than it can be read or is let. Distance is from where it took off. */
-export const farFinder: EventFinder = ({ flight, limits }: EventsFrom) => {
+export const farFinder: EventFinder = ({ flight, limits, place }: EventsFrom) => {
   const { axes, t, hz } = flight;
   const distance = (i: number) => Math.hypot(axes.east.place[i]!, axes.north.place[i]!);
   const up = axes.up?.place;
   const long = { least: FAR_S * hz, bridges: 5 * hz };
   return [
-    ...stretches(t.length, (i) => distance(i) > limits.sightM, long).map((each) =>
+    // How far it was from a pilot who stands somewhere else nobody knows.
+    ...stretches(t.length, (i) => place.fromPilot && distance(i) > limits.sightM, long).map((each) =>
       flightEvent('far', t[each[0]]!, {
         untilS: t[each[1]]!,
         sure: 0.9,
