@@ -4,6 +4,7 @@ import type { ImportPage, ImportReport } from '@skelby/core/pages/imports';
 import type Router from '@koa/router';
 import type { Context } from 'koa';
 import { occurrencesAsCsv, occurrencesAsJson } from '../exchange/export-occurrences';
+import { placesAsGeoJson } from '../exchange/export-places';
 import { bringIn, FORMATS, importPage, importPages, startImport, stopImport } from '../exchange/imports';
 import { withReceived } from '../exchange/received-file';
 import { UUID } from '@skelby/core/vocabulary/key';
@@ -62,6 +63,7 @@ export function exchangeRoutes(
     });
   leaves('occurrences.csv', 'text/csv', (who) => occurrencesAsCsv(ahead, who));
   leaves('occurrences.json', 'application/json', (who) => occurrencesAsJson(ahead, who));
+  leaves('occurrences.geojson', 'application/geo+json', (who) => placesAsGeoJson(ahead, who));
   leaves('history.csv', 'text/csv', (who, ctx) => historyAsCsv(ahead, who, ctx));
   importRoutes(router, lanes, jobs);
   flightFileRoutes(router, lanes, flightBytes);

@@ -46,6 +46,9 @@ describe('what each role may do, route by route', () => {
     ['/history.csv', 'history'],
     ['/occurrences.csv', 'take-out'],
     ['/occurrences.json', 'take-out'],
+    ['/occurrences.geojson', 'take-out'],
+    ['/course', 'read'],
+    ['/insights', 'read'],
     ['/people', 'people'],
   ];
   const WRITES: readonly (readonly [method: string, path: string, right: Right])[] = [

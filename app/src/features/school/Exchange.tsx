@@ -149,6 +149,12 @@ export function Exchange() {
           says="Download the entries as JSON"
           onPress={() => download('json')}
         />
+        <Button
+          icon="map"
+          label="Map"
+          says="Download the places as GeoJSON, without names"
+          onPress={() => download('geojson')}
+        />
         {mayBringIn ? (
           <Button
             icon="upload"

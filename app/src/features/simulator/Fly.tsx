@@ -115,6 +115,7 @@ function Stick({ props, state, hand, size }: PartProps & { readonly hand: Hand; 
       key={`${hand} ${state.round}`}
       hand={hand}
       hands={state.hands}
+      moves={{ vertical, horizontal }}
       says={`${hand === 'left' ? 'Left' : 'Right'} stick: ${vertical}, ${horizontal}`}
       stays={stays(vertical)}
       size={size}

@@ -1,4 +1,5 @@
-import { type PointerEvent, useEffect, useRef, useState } from 'react';
+import type { Axis } from '@skelby/core/vocabulary/flying';
+import { type PointerEvent, type RefObject, useEffect, useRef, useState } from 'react';
 import { reachOf, StickFace } from '../../shared/field/SticksHeld';
 import type { Hand, Hands, Thumb } from './hands';
 
@@ -9,11 +10,44 @@ interface GimbalProps {
   /** Stays up or down where it was let go: a throttle without height hold. */
   readonly stays: boolean;
   readonly size: number;
+  /** What it moves, up and across. */
+  readonly moves: { readonly vertical: Axis; readonly horizontal: Axis };
+}
+
+/** Less than this nobody sees. */
+const SEEN = 0.01;
+
+/** Where keys, a controller or the phone's tilt hold it, while no thumb does. */
+function useHeldElsewhere(
+  { hands, moves: { vertical, horizontal } }: GimbalProps,
+  isUnderThumb: RefObject<boolean>,
+  show: (at: Thumb) => void,
+): void {
+  const latest = useRef(show);
+  latest.current = show;
+  useEffect(() => {
+    let frame = 0;
+    let shown: Thumb | null = null;
+    const look = () => {
+      frame = requestAnimationFrame(look);
+      if (isUnderThumb.current) return;
+      const sticks = hands.read();
+      const [across, up] = [sticks[horizontal], sticks[vertical]];
+      if (shown && Math.abs(across - shown.across) < SEEN && Math.abs(up - shown.up) < SEEN) return;
+      shown = { across, up };
+      latest.current(shown);
+    };
+    look();
+    return () => cancelAnimationFrame(frame);
+  }, [hands, vertical, horizontal, isUnderThumb]);
 }
 
 /** One stick under a thumb. */
-export function Gimbal({ hand, hands, says, stays, size }: GimbalProps) {
+export function Gimbal(props: GimbalProps) {
+  const { hand, hands, says, stays, size } = props;
+  const isUnderThumb = useRef(false);
   const [at, setAt] = useState<Thumb>(() => hands.touched(hand));
+  useHeldElsewhere(props, isUnderThumb, setAt);
   const plate = useRef<HTMLDivElement>(null);
   const to = (thumb: Thumb) => {
     setAt(thumb);
@@ -27,7 +61,10 @@ export function Gimbal({ hand, hands, says, stays, size }: GimbalProps) {
       up: reach(box.y + box.height / 2 - event.clientY),
     });
   };
-  const free = () => to({ across: 0, up: stays ? at.up : 0 });
+  const free = () => {
+    isUnderThumb.current = false;
+    to({ across: 0, up: stays ? at.up : 0 });
+  };
   const stayed = useRef(stays);
   stayed.current = stays;
   // Taken off the screen under a thumb, it is let go: nothing will say so later.
@@ -43,6 +80,7 @@ export function Gimbal({ hand, hands, says, stays, size }: GimbalProps) {
       style={{ touchAction: 'none', userSelect: 'none' }}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
+        isUnderThumb.current = true;
         held(event);
       }}
       onPointerMove={(event) => {
