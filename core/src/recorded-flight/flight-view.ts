@@ -51,10 +51,12 @@ const middleOf = (values: Float64Array): number =>
 export function viewOf(flight: SmoothFlight, limits?: EventLimits): FlightView {
   const { t, axes, recording } = flight;
   const { east, north, up } = axes;
+  const airborne = airborneIn(flight);
+  const wind = meanWindOf(flight, airborne);
   return {
     lastsS: t.at(-1)!,
     fingerprint: fingerprintOf(recording),
-    airborneS: airborneIn(flight).reduce((sum, each) => sum + each, 0) / flight.hz,
+    airborneS: airborne.reduce((sum, each) => sum + each, 0) / flight.hz,
     hz: recording.hz,
     origin: recording.origin,
     startedAt: recording.startedAt,
@@ -62,11 +64,11 @@ export function viewOf(flight: SmoothFlight, limits?: EventLimits): FlightView {
     highestM: up && greatest(t.length, (i) => up.place[i]!),
     fastestMps: greatest(t.length, (i) => Math.hypot(east.speed[i]!, north.speed[i]!)),
     packs: packsIn(flight),
-    wind: meanWindOf(flight),
+    wind,
     placeSdM: Math.hypot(middleOf(east.placeSd), middleOf(north.placeSd)),
     speedSdMps: Math.hypot(middleOf(east.speedSd), middleOf(north.speedSd)),
     whole: stretchOf(flight, 0, t.at(-1)!),
-    events: findEvents(flight, limits),
+    events: findEvents(flight, limits, { airborne, wind }),
     recorded: [...recording.channels.keys()],
   };
 }

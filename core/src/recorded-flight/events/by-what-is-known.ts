@@ -1,5 +1,5 @@
 import { FLIGHT_MODES } from '../../vocabulary/flying';
-import { hasDirection, meanWindOf } from '../wind';
+import { hasDirection } from '../wind';
 import { type EventFinder, flightEvent, mostIn, speedAcross, stretches } from './flight-event';
 
 /** Against what is known of the place and the craft. */
@@ -82,7 +82,7 @@ const WINDY_S = 3;
 const BY_LEAN_S = 30;
 
 /** More wind than the craft should fly in: as it was told, or by what the lean held against it. */
-export const windyFinder: EventFinder = ({ flight, limits, airborne }) => {
+export const windyFinder: EventFinder = ({ flight, limits, airborne, wind: windOf }) => {
   const { t, hz, channels } = flight;
   const [east, north] = [channels.get('wind_east'), channels.get('wind_north')];
   const limitMps = limits.windMps;
@@ -93,7 +93,7 @@ export const windyFinder: EventFinder = ({ flight, limits, airborne }) => {
       return flightEvent('windy', t[from]!, { untilS: t[to]!, sure: 0.9, by: { windMps, limitMps } });
     });
   }
-  const wind = meanWindOf(flight, airborne);
+  const wind = windOf();
   const windMps = wind ? Math.hypot(wind.eastMps, wind.northMps) : 0;
   const first = airborne.indexOf(1);
   const flownS = airborne.reduce((sum, each) => sum + each, 0) / hz;

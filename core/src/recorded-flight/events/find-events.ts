@@ -1,5 +1,6 @@
 import { knownPlaceOf } from '../known-place';
 import { isInGap, type SmoothFlight } from '../smoothing/smooth-flight';
+import { type MeanWind, meanWindOf } from '../wind';
 import { airborneFinder, airborneIn } from './airborne';
 import { leansOf, snappedFinder, tippedFinder } from './attitude-events';
 import { forcedLandingFinder, linkLostFinder, lowReturnFinder, windyFinder } from './by-what-is-known';
@@ -32,10 +33,21 @@ const FINDERS: readonly EventFinder[] = [
   gapFinder,
 ];
 
+/** What was worked out of a flight already, for whoever needs it too. */
+interface WorkedOut {
+  readonly airborne: Uint8Array;
+  readonly wind: MeanWind | null;
+}
+
 /** What a recorded flight shows, in order of time. What would lie in a gap was not seen. */
-export function findEvents(flight: SmoothFlight, limits: EventLimits = USUAL_LIMITS): readonly FlightEvent[] {
-  const [leans, airborne, place] = [leansOf(flight), airborneIn(flight), knownPlaceOf(flight)];
-  const from = { flight, limits, leans, airborne, place };
+export function findEvents(
+  flight: SmoothFlight,
+  limits: EventLimits = USUAL_LIMITS,
+  workedOut?: WorkedOut,
+): readonly FlightEvent[] {
+  const airborne = workedOut?.airborne ?? airborneIn(flight);
+  const wind = () => (workedOut ? workedOut.wind : meanWindOf(flight, airborne));
+  const from = { flight, limits, leans: leansOf(flight), airborne, wind, place: knownPlaceOf(flight) };
   const found = FINDERS.flatMap((find) => find(from));
   return [...found, ...reversedBefore(from, found), ...brakedLateBefore(from, found)]
     .filter(({ is, atS }) => is === 'gap' || !isInGap(flight, atS))

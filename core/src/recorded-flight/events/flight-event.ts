@@ -1,6 +1,7 @@
 import type { FieldPlace } from '../reps/placement';
 import type { PlaceOfFile } from '../known-place';
 import type { SmoothFlight } from '../smoothing/smooth-flight';
+import type { MeanWind } from '../wind';
 
 export const FLIGHT_EVENTS = [
   'take-off',
@@ -75,6 +76,8 @@ export interface EventsFrom {
   readonly leans: Float64Array | null;
   /** Whether it was off the ground, moment by moment. */
   readonly airborne: Uint8Array;
+  /** While it flew; null: nothing tells it. Worked out when it is asked for. */
+  readonly wind: () => MeanWind | null;
   /** Where its ground is, and whether it began where its pilot stands. */
   readonly place: PlaceOfFile;
 }
