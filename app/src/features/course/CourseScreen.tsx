@@ -7,13 +7,14 @@ import { type Href, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { usePilot } from '../../offline/overlay/pilot-queries';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
+import { useMay } from '../../shared/api/use-may';
 import { useUnits } from '../../shared/api/use-units';
 import { LinkButton } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
 import { May } from '../../shared/ui/May';
 import { Note } from '../../shared/ui/Note';
 import { PrintButton } from '../../shared/ui/PrintButton';
-import { LinkRow, Rows } from '../../shared/ui/Rows';
+import { LinkRow, Row, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { untilCleared } from '../../shared/copy/restriction-copy';
@@ -42,6 +43,12 @@ function RestrictedNow({ page: { pilot, weaknesses } }: { readonly page: PilotPa
   );
 }
 
+const Mark = ({ isShown }: { readonly isShown: boolean }) => (
+  <Words as="strong" style={{ width: 18 }} aria-hidden>
+    {isShown ? '✓' : '·'}
+  </Words>
+);
+
 interface LessonProps {
   readonly page: PilotPage;
   readonly nth: number;
@@ -55,6 +62,7 @@ const SAYS = { shown: 'shown', now: 'worked on now', later: 'later' } as const;
 
 function LessonPart({ page, nth, standing: { lesson, parts }, is }: LessonProps) {
   const pilotId = page.pilot.id;
+  const mayCount = useMay('train');
   const words = lessonWords(lesson.id);
   const units = useUnits();
   const shown = parts.filter(({ shownBy }) => shownBy !== null).length;
@@ -70,19 +78,19 @@ function LessonPart({ page, nth, standing: { lesson, parts }, is }: LessonProps)
       {is === 'shown' ? null : <Words as="soft">{`Afterwards the pilot ${words.after}.`}</Words>}
       {is === 'now' ? <Words as="strong">{limitWords(limitsOfPilot(lesson, page), units)}</Words> : null}
       <Rows atFirst={is === 'now' ? Infinity : 0}>
-        {parts.map((part) => (
-          <LinkRow
-            key={partName(part)}
-            href={hrefOf(pilotId, part)}
-            title={partName(part)}
-            under={partWords(part)}
-            before={
-              <Words as="strong" style={{ width: 18 }} aria-hidden>
-                {part.shownBy ? '✓' : '·'}
-              </Words>
-            }
-          />
-        ))}
+        {parts.map((part) => {
+          const line = {
+            title: partName(part),
+            under: partWords(part),
+            before: <Mark isShown={part.shownBy !== null} />,
+          };
+          // Whoever reads here counts nothing.
+          return mayCount ? (
+            <LinkRow key={line.title} href={hrefOf(pilotId, part)} {...line} />
+          ) : (
+            <Row key={line.title} {...line} />
+          );
+        })}
       </Rows>
     </Part>
   );

@@ -19,6 +19,7 @@ test('a reader reaches every page that is there to be read, and none on which so
     '/log/8cd8bbd4',
     '/occurrence/8cd8bbd4/debrief',
     '/occurrence/8cd8bbd4/edit',
+    '/pilots/8cd8bbd4/course/8cd8bbd4',
     '/pilots/8cd8bbd4/edit',
     '/school/history',
     '/school/people',
