@@ -30,8 +30,11 @@ test('a drill waits with its marks, answers the keys of the layout, and says whe
   await start(page);
   const before = await figure(page, /m away$/);
   // The stick on the screen goes along with the key, and rests when it is let go.
-  const knob = page.getByRole('img', { name: /^Right stick/ }).locator('> div > div').last();
-  const lifted = () => knob.evaluate((each) => -new DOMMatrix(getComputedStyle(each).transform).m42);
+  const knob = page
+    .getByRole('img', { name: /^Right stick/ })
+    .locator('> div > div')
+    .last();
+  const lifted = () => knob.evaluate((each) => 0 - new DOMMatrix(getComputedStyle(each).transform).m42);
   expect(await lifted()).toBe(0);
   await page.keyboard.down('ArrowUp');
   await expect.poll(lifted).toBeGreaterThan(10);
