@@ -1,9 +1,9 @@
 import { LEVELS } from '../vocabulary/training';
 import { type InferType, number, object, string } from 'yup';
 import { MISS_REASONS, type MissReason, type Purpose, PURPOSES } from '../clearance/facts';
-import { type Drill, SIDES } from '../drills/drill';
+import { SIDES } from '../drills/drill';
 import { isCaseOf } from '../drill-cases/decks';
-import { type DrillId, drillOf, isDrillId, mayDecide } from '../drills/drills';
+import { type DrillId, isDrillId, mayDecide } from '../drills/drills';
 import {
   choice,
   choiceOrNone,
@@ -16,11 +16,11 @@ import {
   whole,
   yesNo,
 } from '../schemas/fields';
-import { daysBetween } from '../vocabulary/day';
 import { FLIGHT_MODES } from '../vocabulary/flying';
 import { WIND_BANDS } from '../vocabulary/wind-band';
 import { sentence } from '../vocabulary/said';
 import { command, type FieldRefusal } from './command';
+import { dayFits, firstRefusal, type FitsDrill, missFits, placeFits, sideFits } from './fits-drill';
 import * as handles from './handles';
 import { fieldSaid } from '../schemas/field-said';
 import type { FieldLabel } from '../schemas/labels';
@@ -71,30 +71,8 @@ export const repShape = object({
 }).noUnknown();
 export type RepFields = InferType<typeof repShape>;
 
-/** One thing that may not fit; null when it does. */
-type Fits = (rep: RepFields, drill: Drill<DrillId>) => FieldRefusal | null;
-
-const sideFits: Fits = ({ side }, { id, sides }) =>
-  side === null || sides.includes(side)
-    ? null
-    : {
-        field: 'side',
-        said:
-          sides.length === 0
-            ? sentence('rep.no-sides', { drill: id })
-            : sentence('rep.other-side', { sides, drill: id }),
-      };
-
-const dayFits: Fits = ({ day: on, flownAt }) =>
-  Math.abs(daysBetween(on, flownAt.slice(0, 10))) <= 1
-    ? null
-    : {
-        field: 'day',
-        said: sentence('rep.day-not-of-time'),
-      };
-
 /** Tests and checks are flown at the standard, of drills that may decide, each a case where it is drawn by lot. */
-const purposeFits: Fits = ({ purpose, level, caseId }, drill) => {
+const purposeFits: FitsDrill<RepFields> = ({ purpose, level, caseId }, drill) => {
   if (purpose === 'practice') return null;
   if (level !== 0)
     return {
@@ -108,37 +86,29 @@ const purposeFits: Fits = ({ purpose, level, caseId }, drill) => {
     : null;
 };
 
-const setFits: Fits = ({ testSetId, purpose }) =>
+const setFits: FitsDrill<RepFields> = ({ testSetId, purpose }) =>
   testSetId === null || purpose === 'test'
     ? null
     : { field: 'testSetId', said: sentence('rep.only-tests-in-sets') };
 
-const caseFits: Fits = ({ caseId }, { id }) =>
+const caseFits: FitsDrill<RepFields> = ({ caseId }, { id }) =>
   caseId === null || isCaseOf(id, caseId)
     ? null
     : { field: 'caseId', said: sentence('rep.other-case', { drill: id }) };
 
-const stageFits: Fits = ({ stage }, { id, stages = 0 }) =>
+const stageFits: FitsDrill<RepFields> = ({ stage }, { id, stages = 0 }) =>
   stage === null || stage <= stages
     ? null
     : { field: 'stage', said: sentence('rep.other-stage', { stages, drill: id }) };
 
-const widthFits: Fits = ({ widthSpans }, { id, widthsSpans }) =>
+const widthFits: FitsDrill<RepFields> = ({ widthSpans }, { id, widthsSpans }) =>
   widthSpans === null || widthsSpans
     ? null
     : { field: 'widthSpans', said: sentence('rep.no-opening', { drill: id }) };
 
-const missFits: Fits = ({ met, missReason }) =>
-  met && missReason !== null ? { field: 'missReason', said: sentence('rep.met-without-reason') } : null;
-
-const placeFits: Fits = ({ flownOn }, { id, simulator }) =>
-  flownOn === 'simulator' && simulator === 'no-use'
-    ? { field: 'flownOn', said: sentence('rep.not-on-simulator', { drill: id }) }
-    : null;
-
-const FITS: readonly Fits[] = [
+const FITS: readonly FitsDrill<RepFields>[] = [
   sideFits,
-  dayFits,
+  ({ day: on, flownAt }) => dayFits(on, flownAt),
   purposeFits,
   setFits,
   caseFits,
@@ -149,14 +119,7 @@ const FITS: readonly Fits[] = [
 ];
 
 /** Why a rep does not fit its drill; null when it does. */
-export function repProblem(rep: RepFields): FieldRefusal | null {
-  const drill = drillOf(rep.drillId);
-  for (const fits of FITS) {
-    const problem = fits(rep, drill);
-    if (problem) return problem;
-  }
-  return null;
-}
+export const repProblem = (rep: RepFields): FieldRefusal | null => firstRefusal(rep, FITS);
 
 export const recordRep = command(handles.recordRep, {
   schema: repShape,
