@@ -82,6 +82,6 @@ test('the school is told how often, where and what cannot be told apart', async 
   await expect(page.getByText(/^Crashes: .* per 100 flights \(/)).toBeVisible();
   await expect(page.getByText('Is it getting worse?')).toBeVisible();
   await expect(page.getByRole('img', { name: /beyond what chance makes/ })).toBeVisible();
-  await page.getByRole('radio', { name: '3 months' }).click();
+  await page.getByRole('radio', { name: '24 months' }).click();
   await expect(page.getByText(/^Crashes: /)).toBeVisible();
 });

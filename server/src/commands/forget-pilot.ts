@@ -37,7 +37,9 @@ async function forgetInHazards({ tx }: SchoolTx, name: string): Promise<void> {
     id: string;
     hazard: string;
   }[];
-  const named = new RegExp(name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'), 'giu');
+  const escaped = name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+  // As everywhere: letters and digits on either side make it another word.
+  const named = new RegExp(`(?<![\\p{L}\\p{N}])${escaped}(?![\\p{L}\\p{N}])`, 'giu');
   for (const { id, hazard } of sites) {
     const without = hazard.replace(named, '(forgotten)');
     if (without !== hazard) await tx('sites').where({ id }).update({ hazard: without });

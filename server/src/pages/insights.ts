@@ -50,9 +50,9 @@ const CAUSES = `
 const WENT = `
   select w.cause_id, coalesce(p.drill_ids, '{}') as drill_ids, m.moves,
     json_build_object('flights', (select count(*) from flights f where f.pilot_id = w.pilot_id
-        and f.day >= w.opened_at::date - :around::int and f.day < w.opened_at::date),
+        and f.day >= m.opened_on - :around::int and f.day < m.opened_on),
       'events', (select count(*) from occurrences o where o.pilot_id = w.pilot_id and o.withdrawn_at is null
-        and o.confirmed_cause_id = w.cause_id and o.day >= w.opened_at::date - :around::int and o.day < w.opened_at::date
+        and o.confirmed_cause_id = w.cause_id and o.day >= m.opened_on - :around::int and o.day < m.opened_on
         and not exists (select 1 from moves x where x.weakness_id = w.id and x.kind = 'opened' and x.occurrence_id = o.id)))
       as before,
     json_build_object('flights', (select count(*) from flights f where f.pilot_id = w.pilot_id
@@ -65,8 +65,10 @@ const WENT = `
     cross join lateral (
       select json_agg(json_build_object('id', id, 'kind', kind, 'at', to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'),
           'reason', null, 'undoes', undoes) order by at, id) as moves,
-        min(at) filter (where kind in ('signed', 'signed-early'))::date as signed_on
-        from moves where weakness_id = w.id) m
+        min(at) filter (where kind = 'opened')::date as opened_on,
+        min(at) filter (where kind in ('signed', 'signed-early')
+          and not exists (select 1 from moves u where u.undoes = each.id))::date as signed_on
+        from moves each where weakness_id = w.id) m
    where w.opened_at::date <= :last and w.state <> 'withdrawn' and m.moves is not null
      and w.opened_at >= :first::date - interval '2 years'`;
 

@@ -7,7 +7,7 @@ import { limitsOfPilot } from '@skelby/core/course/of-pilot';
 import { isFlown } from '@skelby/core/drills/drills';
 import type { PilotPage } from '@skelby/core/pages/pages';
 import { WIND_BANDS, type WindBand } from '@skelby/core/vocabulary/wind-band';
-import { type Href, useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { tellCourse } from '../../offline/outbox/course';
@@ -28,6 +28,7 @@ import { isFlownHere, SimulatorLink } from '../../shared/ui/SimulatorLink';
 import { VerdictFoot } from '../../shared/ui/Verdicts';
 import { Words } from '../../shared/ui/Words';
 import { limitWords, partName, partWords } from '../../shared/copy/course-copy';
+import { partHref } from './part-href';
 import { useStandingOf } from './use-standing-of';
 
 interface CountingProps {
@@ -157,7 +158,8 @@ function TakeBack({
   readonly attempts: readonly CourseFact[];
 }) {
   const seen = factsThatStand(page.course ?? []).find(
-    ({ kind, drillId, side }) => kind === 'shown' && drillId === part.drillId && side === part.side,
+    ({ kind, drillId, side }) =>
+      kind === 'shown' && drillId === part.drillId && (side === part.side || side === null),
   );
   const last = seen ?? attempts.find(({ day }) => day === todayHere());
   if (!last) return null;
@@ -175,12 +177,21 @@ function TakeBack({
   );
 }
 
-/** Gone to in the place of the drill before: back leads to the course, not through all of them. */
-const partHref = (pilotId: string, { drillId, side }: CoursePart): Href =>
-  `/pilots/${pilotId}/course/${drillId}${side ? `?side=${side}` : ''}` as Href;
+/** The limits of the lesson, or that it is not its turn. */
+function WhatHolds({ part, limits, isLater }: CountingProps) {
+  const units = useUnits();
+  if (!isLater) return <Words>{limitWords(limits, units)}</Words>;
+  return (
+    <Note icon="lock">
+      {part.testSpent
+        ? 'A lesson before it is not shown yet.'
+        : 'A lesson before it is not shown yet. Whoever flies already passes it here in one test.'}
+    </Note>
+  );
+}
 
 function CourseCounting(props: CountingProps) {
-  const { page, part, lessonId, limits, isLater, next } = props;
+  const { page, part, lessonId, isLater, next } = props;
   const { drillOf } = useDrills();
   const units = useUnits();
   const router = useRouter();
@@ -211,6 +222,7 @@ function CourseCounting(props: CountingProps) {
                 kind="main"
                 icon="arrow-right"
                 label={`${isLater ? 'First' : 'Next'}: ${partName(next)}`}
+                // In the place of this one: back leads to the course, not through every drill before.
                 onPress={() => router.replace(partHref(pilot.id, next))}
               />
             ) : null
@@ -229,13 +241,7 @@ function CourseCounting(props: CountingProps) {
       </View>
       <Words as="strong" role="status">{`${partWords(part)}.`}</Words>
       {drill.caution ? <Words as="soft">{`Caution: ${drill.caution}`}</Words> : null}
-      {isLater ? (
-        <Note icon="lock">
-          A lesson before it is not shown yet. Whoever flies already passes it here in one test.
-        </Note>
-      ) : (
-        <Words>{limitWords(limits, units)}</Words>
-      )}
+      <WhatHolds {...props} />
       {part.simulatorFirst && setUp.flownOn === 'craft' ? (
         <Note icon="monitor">
           Once met on the simulator it is flown on the craft; here it comes there first.

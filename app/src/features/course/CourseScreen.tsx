@@ -3,7 +3,7 @@ import { restricts } from '@skelby/core/clearance/open-states';
 import type { CoursePart, LessonStanding } from '@skelby/core/course/course-standing';
 import { limitsOfPilot } from '@skelby/core/course/of-pilot';
 import type { PilotPage } from '@skelby/core/pages/pages';
-import { type Href, useLocalSearchParams } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { usePilot } from '../../offline/overlay/pilot-queries';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
@@ -20,10 +20,8 @@ import { Words } from '../../shared/ui/Words';
 import { untilCleared } from '../../shared/copy/restriction-copy';
 import { limitWords, partName, partWords, standingLine } from '../../shared/copy/course-copy';
 import { CourseSheet } from './CourseSheet';
+import { partHref } from './part-href';
 import { useStandingOf } from './use-standing-of';
-
-const hrefOf = (pilotId: string, { drillId, side }: CoursePart): Href =>
-  `/pilots/${pilotId}/course/${drillId}${side ? `?side=${side}` : ''}` as Href;
 
 /** The part that is flown next: what is not shown yet, in its order. */
 const nextPart = (lessons: readonly LessonStanding[], now: number | null): CoursePart | null =>
@@ -86,7 +84,7 @@ function LessonPart({ page, nth, standing: { lesson, parts }, is }: LessonProps)
           };
           // Whoever reads here counts nothing.
           return mayCount ? (
-            <LinkRow key={line.title} href={hrefOf(pilotId, part)} {...line} />
+            <LinkRow key={line.title} href={partHref(pilotId, part)} {...line} />
           ) : (
             <Row key={line.title} {...line} />
           );
@@ -109,7 +107,12 @@ function CourseOf({ page }: { readonly page: PilotPage }) {
       foot={
         next ? (
           <May right="train">
-            <LinkButton kind="main" icon="play" label={`Go on: ${partName(next)}`} href={hrefOf(id, next)} />
+            <LinkButton
+              kind="main"
+              icon="play"
+              label={`Go on: ${partName(next)}`}
+              href={partHref(id, next)}
+            />
           </May>
         ) : (
           <PrintButton label="Print the certificate" />

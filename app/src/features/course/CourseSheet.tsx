@@ -35,7 +35,7 @@ function howShown({ lessons }: CourseStanding): string {
 function Sheet({ page: { pilot, course = [] }, standing }: SheetProps) {
   const styles = useStyles();
   const me = useWho();
-  const facts = factsThatStand(course);
+  const facts = factsThatStand(course).filter(({ flownOn }) => flownOn === 'craft');
   const days = new Set(facts.map(({ day }) => day)).size;
   const [first, last] = [facts[0]?.day, facts.at(-1)?.day];
   return (
@@ -53,14 +53,16 @@ function Sheet({ page: { pilot, course = [] }, standing }: SheetProps) {
       {standing.lessons.map(({ lesson, parts }, nth) => (
         <View key={lesson.id}>
           <Words as="strong">{`${nth + 1}. ${lessonWords(lesson.id).name}: ${lessonWords(lesson.id).after}`}</Words>
-          <Words as="soft">
-            {parts.map((part) => `${partName(part)} (${partWords(part).toLowerCase()})`).join('; ')}
-          </Words>
+          <Words as="soft">{parts.map((part) => `${partName(part)}: ${partWords(part)}`).join('; ')}</Words>
         </View>
       ))}
       <Words as="strong">What it says</Words>
       <Words>
-        {`On ${plural(days, 'day')} every drill of the course was shown to a trainer: ${howShown(standing)}. Counted: somebody who misses every second attempt gets through a drill within twenty at most one time in ten.`}
+        {`Every drill of the course was shown to a trainer${days > 0 ? `, on ${plural(days, 'day')}` : ''}: ${howShown(standing)}.`}
+      </Words>
+      <Words>
+        Counted: somebody who misses every second attempt gets through a drill within twenty at most one time
+        in ten.
       </Words>
       <Words as="strong">What it does not say</Words>
       <Words>

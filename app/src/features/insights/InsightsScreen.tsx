@@ -29,7 +29,8 @@ import {
   worseWords,
 } from './insight-copy';
 
-const PERIODS = [3, 12, 36] as const;
+/** Shorter ones leave nothing to learn a usual rate from. */
+const PERIODS = [12, 24, 60] as const;
 const FIRST_CAUSES = 6;
 
 const useStyles = themed((theme) => ({
