@@ -65,10 +65,11 @@ interface Known extends Ability {
   readonly last: Day;
 }
 
-const rested = ({ mean, sd, last }: Known, until: Day): Ability => ({
-  mean,
-  sd: Math.min(BEFORE.sd, Math.sqrt(sd * sd + DRIFT_PER_DAY * Math.max(0, daysBetween(last, until)))),
-});
+function rested({ mean, sd, last }: Known, until: Day): Ability {
+  // Mostly one after another on one day: no calendar is asked then.
+  const days = last === until ? 0 : Math.max(0, daysBetween(last, until));
+  return { mean, sd: Math.min(BEFORE.sd, Math.sqrt(sd * sd + DRIFT_PER_DAY * days)) };
+}
 
 /**
  * What a pilot's reps say of each skill, by the group of its drills: those of every purpose, less sure with each day in

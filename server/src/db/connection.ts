@@ -32,7 +32,8 @@ export const toCamel = once((name) => name.replace(/_([a-z])/g, (_, letter: stri
 function camelKeys(row: unknown): unknown {
   if (row === null || typeof row !== 'object' || Array.isArray(row)) return row;
   const camel: Record<string, unknown> = {};
-  for (const [name, value] of Object.entries(row)) camel[toCamel(name)] = value;
+  // A loop: it runs for every row of every answer.
+  for (const name in row) camel[toCamel(name)] = row[name as keyof typeof row];
   return camel;
 }
 

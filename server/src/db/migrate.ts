@@ -33,6 +33,7 @@ import * as judgedBy from './migrations/031-judged-by';
 import * as flightFiles from './migrations/032-flight-files';
 import * as course from './migrations/033-course';
 import * as hazards from './migrations/034-hazards';
+import * as sessionPlanned from './migrations/035-session-planned';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -70,6 +71,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '032-flight-files': flightFiles,
   '033-course': course,
   '034-hazards': hazards,
+  '035-session-planned': sessionPlanned,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -2,8 +2,7 @@ import type { DrillId } from '@skelby/core/drills/drills';
 import type { RecordedRep } from '@skelby/core/pages/pages';
 import { factsOf, type KeptWeakness } from '@skelby/core/weakness/facts-of';
 import type { SchoolTx } from '../db/in-school';
-import { rowsOf } from '../db/rows-of';
-import { prepared } from '../db/prepared';
+import { PLANNED_ONCE, prepared } from '../db/prepared';
 import { rowsBy } from './by';
 import type { KeptSince } from './since-checkpoints';
 
@@ -80,20 +79,25 @@ export interface WeaknessHead {
   readonly muchFlown: boolean;
 }
 
-/** Of several by their keys, also by a key under which one was opened a second time. */
-export const headsOf = ({ tx }: SchoolTx, named: readonly string[]): Promise<readonly WeaknessHead[]> =>
-  rowsOf<WeaknessHead>(
-    tx,
-    tx.raw(
-      `
-    select w.*, exists (select from reps r where r.weakness_id = w.id offset :lately)
+const HEADS = `
+  select w.id, w.school_id, w.pilot_id, w.cause_id, w.rule_id, w.opened_at, w.state, w.check_from, w.check_passed,
+      w.signed_early, w.rungs, w.failed_at, w.limited,
+      exists (select from reps r where r.weakness_id = w.id offset :lately)
         or exists (select from reps r where r.pilot_id = w.pilot_id offset :ofPilot) as much_flown
-      from weaknesses w
-     where w.id = any(:named::uuid[])
-        or w.id in (select weakness_id from weakness_aliases where id = any(:named::uuid[]))`,
-      { named: [...named], lately: LATELY, ofPilot: OF_A_PILOT },
-    ),
-  );
+    from weaknesses w cross join (select ${PLANNED_ONCE}) planned
+   where w.id = any(:named::uuid[])
+      or w.id in (select weakness_id from weakness_aliases where id = any(:named::uuid[]))`;
+
+/**
+ * Of several by their keys, also by a key under which one was opened a second time. The statements after it in this
+ * transaction are planned once.
+ */
+export async function headsOf({ tx }: SchoolTx, named: readonly string[]): Promise<readonly WeaknessHead[]> {
+  const { rows } = (await tx
+    .raw(HEADS, { named: [...named], lately: LATELY, ofPilot: OF_A_PILOT })
+    .options(prepared('heads'))) as { rows: readonly WeaknessHead[] };
+  return rows;
+}
 
 const OWN_OR_DECIDING = 'pilot_id = w."pilotId" and (weakness_id = w.id or drill_id = any(w.drills))';
 /**
@@ -134,11 +138,7 @@ export async function repsShown({ tx }: SchoolTx, wanted: readonly WantedReps[])
     rows: (RepRow & { readonly shownFor: string; readonly leftBehind: boolean })[];
   };
   return rowsBy(
-    rows.map(({ shownFor, leftBehind, ...row }) => ({
-      shownFor,
-      leftBehind,
-      rep: asItCounts(row as RepRow),
-    })),
+    rows.map((row) => ({ shownFor: row.shownFor, leftBehind: row.leftBehind, rep: asItCounts(row) })),
     ({ shownFor }) => shownFor,
   );
 }
@@ -157,19 +157,25 @@ const SAID_OR_NOT = new Set([
   'distanceM',
   'widthSpans',
   'testSetId',
+  'takenBackAt',
+  'errorConfirmedBy',
 ]);
 
-function asItCounts({ takenBackAt, errorConfirmedBy, ...row }: RepRow) {
+/** Told in other words, or of the question and not of the rep. */
+const NOT_TOLD = new Set(['takenBackAt', 'errorConfirmedBy', 'shownFor', 'leftBehind']);
+
+function asItCounts(row: RepRow) {
   const told: Record<string, unknown> = {
-    takenBack: takenBackAt !== null,
-    takenBackConfirmed: errorConfirmedBy !== null,
+    takenBack: row.takenBackAt !== null,
+    takenBackConfirmed: row.errorConfirmedBy !== null,
   };
   // A loop: it runs for every rep of every page.
   for (const name in row) {
-    const value = row[name as keyof typeof row];
-    if (value !== null || !SAID_OR_NOT.has(name)) told[name] = value;
+    const value = row[name as keyof RepRow];
+    if (value === null ? !SAID_OR_NOT.has(name) : !NOT_TOLD.has(name)) told[name] = value;
   }
-  return told as unknown as typeof row & Record<'takenBack' | 'takenBackConfirmed', boolean>;
+  return told as unknown as Omit<RepRow, 'takenBackAt' | 'errorConfirmedBy'> &
+    Record<'takenBack' | 'takenBackConfirmed', boolean>;
 }
 
 /** Drills that decide a weakness, or did. */

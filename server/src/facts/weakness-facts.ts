@@ -108,11 +108,11 @@ export async function loadFactsLately(
   const ids = heads.map(({ id }) => id);
   const much = new Set(heads.filter(({ muchFlown }) => muchFlown).map(({ id }) => id));
   if (much.size === 0) return loadFactsOf(school, ids);
-  const since = await curvesUpTo(school, await sinceCheckpoints(school, [...much]));
-  const whole = await fromTheBeginning(
-    school,
-    ids.filter((id) => !much.has(id)),
-  );
+  const little = ids.filter((id) => !much.has(id));
+  const [since, whole] = await Promise.all([
+    sinceCheckpoints(school, [...much]).then((kept) => curvesUpTo(school, kept)),
+    little.length === 0 ? [] : fromTheBeginning(school, little),
+  ]);
   return loaded(school, [
     ...since.map((each) => ({ ...each, most: each.since === null ? null : LATELY })),
     ...whole.map((each) => ({ ...each, most: null })),
