@@ -24,6 +24,7 @@ import { sayFlights } from './flights';
 import { sayInsights } from './insights';
 import { measureHand, sayHand } from './hand';
 import { sayHundredfold } from './hundredfold';
+import { saySearch } from './search';
 import { sayRepCost } from './rep-cost';
 import { startTime } from './start-time';
 import { sayTrust } from './trust';
@@ -216,6 +217,7 @@ const ALONE: Readonly<Record<string, () => Promise<void>>> = {
   },
   flights: async () => rows(sayFlights()),
   insights: async () => rows(await sayInsights()),
+  search: async () => rows(await saySearch()),
   async server() {
     say(`\nWhat one rep costs\n\n${await sayRepCost()}`);
     say(`\nWhat a hundred times the records cost\n\n${await sayHundredfold()}`);

@@ -40,6 +40,7 @@ import { calibrationPage } from './pages/calibration';
 import { retentionPage } from './pages/retention';
 import { rankEvidence } from './pages/ranking';
 import { flightsBefore, recentFlights, roster } from './pages/roster';
+import { searchPage } from './pages/search';
 import { recentSessions, sessionOf } from './pages/sessions';
 import { today, toDebriefPage } from './pages/today';
 import { earlierReps, weaknessPage } from './pages/weakness';
@@ -73,6 +74,7 @@ const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown
   '/sessions': recentSessions,
   '/course': coursePage,
   '/insights': insightsPage,
+  '/search': searchPage,
   '/drills': drillVersions,
   '/pilots/:id': (school, ctx) => pilotPage(school, keyIn(ctx, 'id', 'pilot')),
   '/pilots/:id/occurrences': (school, ctx) => occurrencesBefore(school, keyIn(ctx, 'id', 'pilot'), ctx),

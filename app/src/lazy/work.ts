@@ -23,6 +23,7 @@ export { PeopleScreen } from '../features/people/PeopleScreen';
 export { OwnAccountScreen } from '../features/people/OwnAccountScreen';
 export { FlightDayScreen } from '../features/flight-viewer/FlightDayScreen';
 export { FlightFileScreen } from '../features/flight-viewer/FlightFileScreen';
+export { SearchScreen } from '../features/search/SearchScreen';
 export { HelpScreen } from '../features/help/HelpScreen';
 export { JoinScreen } from '../features/people/JoinScreen';
 export { FlownPart } from '../features/occurrence/FlownPart';

@@ -156,6 +156,13 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
     ],
     terms: ['figures', 'flightCard', 'reserve'],
   },
+  '/search': {
+    says: [
+      'What you half remember: a name, a place, a cause, a part that broke. Each word needs its beginning only, and all of them are found together.',
+      'Without signal it finds pilots, drills, sites and craft; entries need the school.',
+    ],
+    terms: ['occurrence', 'cause'],
+  },
   '/insights': {
     says: [
       'How often things go wrong, where, and what changed, each figure with what chance alone makes of it.',

@@ -34,6 +34,7 @@ import * as flightFiles from './migrations/032-flight-files';
 import * as course from './migrations/033-course';
 import * as hazards from './migrations/034-hazards';
 import * as sessionPlanned from './migrations/035-session-planned';
+import * as search from './migrations/036-search';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -72,6 +73,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '033-course': course,
   '034-hazards': hazards,
   '035-session-planned': sessionPlanned,
+  '036-search': search,
 };
 
 const source: Knex.MigrationSource<string> = {

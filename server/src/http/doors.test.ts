@@ -209,6 +209,7 @@ describe('at the door', () => {
       '/occurrences.geojson',
       '/course',
       '/insights',
+      '/search',
       `/pilots/${id()}`,
       `/weaknesses/${id()}`,
       `/occurrences/${id()}/debrief`,

@@ -49,6 +49,7 @@ describe('what each role may do, route by route', () => {
     ['/occurrences.geojson', 'take-out'],
     ['/course', 'read'],
     ['/insights', 'read'],
+    ['/search', 'read'],
     ['/people', 'people'],
   ];
   const WRITES: readonly (readonly [method: string, path: string, right: Right])[] = [

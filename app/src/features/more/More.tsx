@@ -93,6 +93,7 @@ export function More() {
           }
         >
           <Rows>
+            <LinkRow href="/search" title="Find" under="Pilots, entries, drills, sites and craft by a word" />
             <LinkRow href="/flights" title="Flights" under="What was flown, day by day" />
             <LinkRow href="/insights" title="Insight" under="How often, where, and whether it gets better" />
             <LinkRow

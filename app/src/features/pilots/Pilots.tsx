@@ -59,6 +59,7 @@ export function Pilots() {
       {({ pilots }) => (
         <Screen title="Pilots" foot={<LinkButton icon="plus" label="Add a pilot" href="/pilots/new/edit" />}>
           <LinkButton kind="quiet" icon="list" label="Where each stands on the course" href="/course" />
+          <LinkButton kind="quiet" icon="search" label="Find anything by a word" href="/search" />
           <PilotRows pilots={pilots} />
         </Screen>
       )}

@@ -9,6 +9,7 @@ export const SHORTCUTS: readonly { readonly key: string; readonly leads: string;
   { key: 'M', leads: 'More', href: '/kit' },
   { key: 'L', leads: 'Log a crash or near-miss', href: '/log/pilot' },
   { key: 'S', leads: 'Plan a session', href: '/session' },
+  { key: 'Q', leads: 'Find', href: '/search' },
   { key: 'H', leads: 'Help', href: '/help' },
 ];
 

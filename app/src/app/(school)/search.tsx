@@ -1,0 +1,1 @@
+export { SearchScreen as default } from '../../lazy';
