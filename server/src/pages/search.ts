@@ -26,6 +26,13 @@ function askedIn({ query }: Context): {
   return { words: wordsSought(q), causes: ids as readonly CauseId[] };
 }
 
+/** Of each kind the newest. */
+const FOUND = `
+  select of, id from (
+    select of, id, row_number() over (partition by of order by at desc nulls last, id desc) as nth
+      from search_words where words @@ to_tsquery('simple', ?) or cause_id = any(?::text[])) found
+   where nth <= ?`;
+
 interface EntryRow extends Omit<FoundEntry, 'text'> {
   /** What somebody wrote, the note first. */
   readonly said: readonly (string | null)[];
@@ -56,8 +63,10 @@ export async function searchPage({ tx }: SchoolTx, ctx: Context): Promise<Search
     return { pilots: [], entries: [], sites: [], craft: [], hasMore: false };
   const wanted = words.map((word) => `${word}:*`).join(' & ');
   const { rows: found } = (await tx
-    .raw('select of, id from found_words(?, ?::text[], ?)', [wanted, [...causes], MOST + 1])
-    .options(prepared('found-words'))) as { rows: { of: string; id: string }[] };
+    .raw(FOUND, [wanted, [...causes], MOST + 1])
+    .options(prepared('found-words'))) as {
+    rows: { of: string; id: string }[];
+  };
   const idsOf = (what: string) =>
     found
       .filter(({ of }) => of === what)
