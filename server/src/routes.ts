@@ -42,6 +42,7 @@ import { rankEvidence } from './pages/ranking';
 import { flightsBefore, recentFlights, roster } from './pages/roster';
 import { searchPage } from './pages/search';
 import { recentSessions, sessionOf } from './pages/sessions';
+import { signsPage } from './pages/signs';
 import { today, toDebriefPage } from './pages/today';
 import { earlierReps, weaknessPage } from './pages/weakness';
 import { peopleRoutes } from './people/routes';
@@ -75,6 +76,7 @@ const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown
   '/course': coursePage,
   '/insights': insightsPage,
   '/search': searchPage,
+  '/signs': signsPage,
   '/drills': drillVersions,
   '/pilots/:id': (school, ctx) => pilotPage(school, keyIn(ctx, 'id', 'pilot')),
   '/pilots/:id/occurrences': (school, ctx) => occurrencesBefore(school, keyIn(ctx, 'id', 'pilot'), ctx),

@@ -1,4 +1,5 @@
 import type { InsightsPage } from '@skelby/core/pages/insights';
+import type { SignsPage } from '@skelby/core/pages/signs';
 import { useQuery } from '@tanstack/react-query';
 import { get } from '../shared/api/client';
 
@@ -9,3 +10,7 @@ export const useInsights = (months: number) =>
     queryFn: () => get<InsightsPage>(`/insights?months=${months}`),
     staleTime: 60_000,
   });
+
+/** What early signs are looked for in. */
+export const useSigns = () =>
+  useQuery({ queryKey: ['signs'], queryFn: () => get<SignsPage>('/signs'), staleTime: 60_000 });

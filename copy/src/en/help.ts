@@ -163,6 +163,13 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
     ],
     terms: ['occurrence', 'cause'],
   },
+  '/signs': {
+    says: [
+      'Who misses more than before, has more near-misses, rests long or waits for a check, and where near-misses gather.',
+      'By names in the order of the alphabet: it asks you to look, and judges nobody.',
+    ],
+    terms: ['nearMiss', 'check'],
+  },
   '/insights': {
     says: [
       'How often things go wrong, where, and what changed, each figure with what chance alone makes of it.',

@@ -210,6 +210,7 @@ describe('at the door', () => {
       '/course',
       '/insights',
       '/search',
+      '/signs',
       `/pilots/${id()}`,
       `/weaknesses/${id()}`,
       `/occurrences/${id()}/debrief`,

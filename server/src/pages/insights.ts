@@ -27,7 +27,7 @@ const happenedBy = (of: string): string => `
           from occurrences where day between :first and :last and withdrawn_at is null group by 1) each
   group by by`;
 
-const BAND = `case when wind_mps is null then null when wind_mps < ${LIGHT_FROM_MPS} then 'calm'
+export const BAND = `case when wind_mps is null then null when wind_mps < ${LIGHT_FROM_MPS} then 'calm'
   when wind_mps < ${BREEZY_FROM_MPS} then 'light' else 'breezy' end`;
 
 const named = (table: 'sites' | 'craft', of: string): string => `

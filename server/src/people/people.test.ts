@@ -50,6 +50,7 @@ describe('what each role may do, route by route', () => {
     ['/course', 'read'],
     ['/insights', 'read'],
     ['/search', 'read'],
+    ['/signs', 'read'],
     ['/people', 'people'],
   ];
   const WRITES: readonly (readonly [method: string, path: string, right: Right])[] = [

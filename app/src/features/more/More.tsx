@@ -95,6 +95,11 @@ export function More() {
           <Rows>
             <LinkRow href="/search" title="Find" under="Pilots, entries, drills, sites and craft by a word" />
             <LinkRow href="/flights" title="Flights" under="What was flown, day by day" />
+            <LinkRow
+              href="/signs"
+              title="Early signs"
+              under="Pilots and places to look after before it breaks"
+            />
             <LinkRow href="/insights" title="Insight" under="How often, where, and whether it gets better" />
             <LinkRow
               href="/school"

@@ -1,0 +1,1 @@
+export { SignsScreen as default } from '../../lazy';
