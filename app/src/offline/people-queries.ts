@@ -1,6 +1,7 @@
 import type {
   Invited,
   NewSecondFactor,
+  OwnCalendar,
   OwnSecondFactor,
   OwnSession,
   PeoplePage,
@@ -13,6 +14,7 @@ import { get, getAs, post, postAs, postFor, put } from '../shared/api/client';
 const PEOPLE = ['people'];
 const SESSIONS = ['own-sessions'];
 const SECOND = ['own-second-factor'];
+const CALENDAR = ['own-calendar'];
 
 /** Everybody of the school. Read from the server alone: nothing of it is done without signal. */
 export const usePeople = () =>
@@ -84,6 +86,28 @@ export function useOwnAccountActs() {
       onSuccess: look,
     }),
   };
+}
+
+/** The link of one's own calendar. */
+export const useOwnCalendar = () =>
+  useQuery({ queryKey: CALENDAR, queryFn: () => get<OwnCalendar>('/me/calendar'), gcTime: 0 });
+
+/** Making it, which ends the one before, and ending it. What is told once stands in what was answered, and nowhere else. */
+export function useCalendarActs() {
+  const client = useQueryClient();
+  const look = () => void client.invalidateQueries({ queryKey: CALENDAR });
+  const make = useMutation({
+    mutationFn: () => postFor<{ readonly token: string }>('/me/calendar', {}),
+    onSuccess: look,
+  });
+  const end = useMutation({
+    mutationFn: () => post('/me/calendar/ended', {}),
+    onSuccess: () => {
+      make.reset();
+      look();
+    },
+  });
+  return { make, end };
 }
 
 /** Whether a code is asked for beside one's password. */

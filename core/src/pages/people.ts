@@ -71,6 +71,12 @@ export interface OwnSession {
   readonly here: boolean;
 }
 
+/** The link by which a calendar program reads one's days; null: there is none, or it was not used yet. */
+export interface OwnCalendar {
+  readonly madeAt: string | null;
+  readonly lastUsedAt: string | null;
+}
+
 /** Another school where one's address signs in. */
 export interface OtherSchool {
   readonly id: string;

@@ -35,6 +35,7 @@ import * as course from './migrations/033-course';
 import * as hazards from './migrations/034-hazards';
 import * as sessionPlanned from './migrations/035-session-planned';
 import * as search from './migrations/036-search';
+import * as calendarLinks from './migrations/037-calendar-links';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -74,6 +75,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '034-hazards': hazards,
   '035-session-planned': sessionPlanned,
   '036-search': search,
+  '037-calendar-links': calendarLinks,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -7,7 +7,14 @@ import type { Knex } from 'knex';
  */
 
 const FORMAT = 'skelby-school';
-const LEFT_BEHIND = new Set(['sessions', 'imports', 'import_parts', 'weakness_checkpoints', 'search_words']);
+const LEFT_BEHIND = new Set([
+  'sessions',
+  'imports',
+  'import_parts',
+  'weakness_checkpoints',
+  'search_words',
+  'calendar_links',
+]);
 const AT_ONCE = 500;
 /** Up to 2 MB each, as text. */
 const PIECES = 'flight_file_parts';

@@ -59,6 +59,7 @@ const TABLES = [
   'commands',
   'weakness_aliases',
   'search_words',
+  'calendar_links',
   'training_sessions',
   'pilot_links',
   'drill_versions',
@@ -95,7 +96,12 @@ test('every key of a school begins with the school, but those that are looked up
       .filter(({ beginsWith }) => beginsWith !== 'school_id')
       .map(({ ofTable, beginsWith }) => `${ofTable}.${beginsWith}`)
       .sort(),
-  ).toEqual(['invitations.token_hash', 'pilot_links.token_hash', 'sessions.token_hash']);
+  ).toEqual([
+    'calendar_links.token_hash',
+    'invitations.token_hash',
+    'pilot_links.token_hash',
+    'sessions.token_hash',
+  ]);
   const references = (await server.db.raw(`
     select c.conrelid::regclass::text as of_table, c.conname as name,
       (select a.attname from pg_attribute a where a.attrelid = c.conrelid and a.attnum = c.conkey[1]) as begins_with

@@ -47,7 +47,8 @@ export const requests =
       {
         requestId,
         method: ctx.method,
-        path: ctx.path,
+        // A calendar's address is its key.
+        path: ctx.path.replace(/(?<=^\/api\/calendar\/).*/, '…'),
         status: ctx.status,
         from: ctx.ip,
         accountId: (ctx.state['who'] as Pick<Who, 'accountId'> | undefined)?.accountId ?? null,

@@ -11,6 +11,7 @@ import {
   switchSecondFactorOn,
 } from './own-second-factor';
 import { changePassword, endSessions, ownSessions } from './own-account';
+import { endCalendar, makeCalendar, ownCalendar, readCalendar } from './own-calendar';
 import { goToSchool, ownSchools } from './own-schools';
 import { leave, openSandbox } from './sandbox';
 
@@ -42,6 +43,11 @@ export function peopleRoutes(
   );
   router.get('/me/sessions', inSchool('own', ownSessions));
   router.post('/me/sessions/ended', inSchool('own', endSessions));
+  router.get('/me/calendar', inSchool('own', ownCalendar));
+  router.post('/me/calendar', inSchool('own', makeCalendar));
+  router.post('/me/calendar/ended', inSchool('own', endCalendar));
+  // By the token alone: a calendar program signs in nowhere.
+  router.get('/calendar/:token.ics', readCalendar(db));
   router.get('/me/schools', ownSchools(db));
   router.post('/me/school', goToSchool(db));
   router.post('/me/sandbox', openSandbox(db, work));

@@ -15,6 +15,7 @@ import { Note } from '../../shared/ui/Note';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
+import { CalendarPart } from './CalendarPart';
 import { OtherSchools } from './OtherSchools';
 import { SecondFactorPart } from './SecondFactorPart';
 
@@ -103,6 +104,7 @@ function OwnAccount() {
             <>
               <ChangePassword changePassword={acts.changePassword} />
               <SecondFactorPart />
+              <CalendarPart />
             </>
           }
         >
