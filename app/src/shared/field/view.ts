@@ -19,14 +19,16 @@ import {
   MeshBasicMaterial,
   MeshLambertMaterial,
   PerspectiveCamera,
-  PlaneGeometry,
   RingGeometry,
   Scene,
   SphereGeometry,
+  type Texture,
   Vector3,
   WebGLRenderer,
 } from 'three';
-import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
+import { FramePace } from './frame-pace';
+import { type Blades, craftOf, INK, matt, NOSE } from './craft-shape';
+import { placeOf } from './place';
 
 /** World axes as the flight has them: x east, y north, z up. */
 const EYE_M = 1.65;
@@ -39,12 +41,13 @@ const NEAR_M = 10;
 const NARROWEST_DEG = 16;
 const CAMERA_DEG = 80;
 const FIELD_M = 400;
+/** Lower it stands. */
+const ON_GROUND_M = 0.06;
+/** Between two pictures a rotor turns by more than the eye follows. */
+const BLADE_STEP = 1.9;
 
-const GROUND = '#A9AD8A';
 const SKY = '#DCE6EA';
-const INK = '#101618';
 const PALE = '#F7F5EC';
-const NOSE = '#C4500F';
 
 export interface Look {
   readonly spanM: number;
@@ -68,53 +71,10 @@ export interface Drawn {
   readonly triangles: number;
 }
 
-const flat = (color: string): Material => new MeshLambertMaterial({ color });
-
-/** Several shapes of one colour, drawn in one call. */
-function merged(parts: readonly BufferGeometry[], material: Material): Mesh {
-  const mesh = new Mesh(mergeGeometries([...parts]), material);
-  for (const part of parts) part.dispose();
-  return mesh;
-}
-
-/**
- * The craft in its own axes: arms, rotors, a bright nose and a dark tail, so that pointing is as hard to read
- * as it is outdoors.
- */
-function craftOf(spanM: number, rotors: number): Group {
-  const craft = new Group();
-  const radius = spanM * 0.3;
-  const dark: BufferGeometry[] = [new BoxGeometry(spanM * 0.36, spanM * 0.2, spanM * 0.12)];
-  const discs: Record<'front' | 'rear', BufferGeometry[]> = { front: [], rear: [] };
-  for (let i = 0; i < rotors; i += 1) {
-    const angle = ((i + 0.5) * 2 * Math.PI) / rotors;
-    const [x, y] = [Math.cos(angle) * spanM * 0.36, Math.sin(angle) * spanM * 0.36];
-    dark.push(
-      new BoxGeometry(spanM * 0.36, spanM * 0.04, spanM * 0.04).rotateZ(angle).translate(x / 2, y / 2, 0),
-    );
-    discs[x > 0 ? 'front' : 'rear'].push(
-      new CylinderGeometry(radius * 0.55, radius * 0.55, spanM * 0.015, 14)
-        .rotateX(Math.PI / 2)
-        .translate(x, y, spanM * 0.06),
-    );
-  }
-  const disc = (color: string) => new MeshLambertMaterial({ color, transparent: true, opacity: 0.75 });
-  craft.add(
-    merged(dark, flat(INK)),
-    new Mesh(
-      new BoxGeometry(spanM * 0.12, spanM * 0.16, spanM * 0.1).translate(spanM * 0.22, 0, 0),
-      flat(NOSE),
-    ),
-    merged(discs.front, disc(NOSE)),
-    merged(discs.rear, disc('#3A4245')),
-  );
-  return craft;
-}
-
 function solidMesh(solid: Solid): Mesh {
   switch (solid.solid) {
     case 'box': {
-      const mesh = new Mesh(new BoxGeometry(solid.acrossM, solid.alongM, solid.highM), flat('#8D8671'));
+      const mesh = new Mesh(new BoxGeometry(solid.acrossM, solid.alongM, solid.highM), matt('#8D8671'));
       mesh.position.set(solid.x, solid.y, solid.z);
       mesh.rotation.z = (-solid.turnedDeg * Math.PI) / 180;
       return mesh;
@@ -122,14 +82,14 @@ function solidMesh(solid: Solid): Mesh {
     case 'pole': {
       const mesh = new Mesh(
         new CylinderGeometry(solid.radiusM, solid.radiusM, solid.toM - solid.fromM, 8),
-        flat(INK),
+        matt(INK),
       );
       mesh.rotation.x = Math.PI / 2;
       mesh.position.set(solid.x, solid.y, (solid.fromM + solid.toM) / 2);
       return mesh;
     }
     case 'ball': {
-      const mesh = new Mesh(new SphereGeometry(solid.radiusM, 10, 8), flat('#5E6B45'));
+      const mesh = new Mesh(new SphereGeometry(solid.radiusM, 10, 8), matt('#5E6B45'));
       mesh.position.set(solid.x, solid.y, solid.z);
       return mesh;
     }
@@ -137,7 +97,7 @@ function solidMesh(solid: Solid): Mesh {
       const [from, to] = [new Vector3(...solid.from), new Vector3(...solid.to)];
       const mesh = new Mesh(
         new CylinderGeometry(solid.radiusM, solid.radiusM, from.distanceTo(to), 6),
-        flat(INK),
+        matt(INK),
       );
       mesh.position.copy(from).lerp(to, 0.5);
       mesh.quaternion.setFromUnitVectors(new Vector3(0, 1, 0), to.sub(from).normalize());
@@ -149,10 +109,10 @@ function solidMesh(solid: Solid): Mesh {
 /** A sock on a pole: it points down the wind and hangs when there is little. */
 function sockOf({ speedMps, fromDeg }: Look['wind']): Group {
   const sock = new Group();
-  const pole = new Mesh(new CylinderGeometry(0.04, 0.04, 3, 6), flat(INK));
+  const pole = new Mesh(new CylinderGeometry(0.04, 0.04, 3, 6), matt(INK));
   pole.rotation.x = Math.PI / 2;
   pole.position.z = 1.5;
-  const cloth = new Mesh(new ConeGeometry(0.22, 1.2, 10), flat(NOSE));
+  const cloth = new Mesh(new ConeGeometry(0.22, 1.2, 10), matt(NOSE));
   const [toward, lift] = [((fromDeg + 180) * Math.PI) / 180, Math.min(1, speedMps / 7.5)];
   const along = new Vector3(Math.sin(toward) * lift, Math.cos(toward) * lift, -Math.sqrt(1 - lift * lift));
   cloth.quaternion.setFromUnitVectors(new Vector3(0, 1, 0), along);
@@ -168,6 +128,9 @@ export class PracticeView {
   private readonly renderer: WebGLRenderer;
   private readonly sight = new PerspectiveCamera(SIGHT_DEG, 1, 0.05, FIELD_M);
   private readonly craft: Group;
+  private readonly blades: Blades;
+  private readonly around: Group;
+  private readonly pace = new FramePace();
   private readonly shadow: Mesh;
   private path: Line | null = null;
   throughCamera = false;
@@ -185,16 +148,14 @@ export class PracticeView {
     const sun = new DirectionalLight('#FFFFFF', 1.4);
     sun.position.set(-30, -20, 60);
     this.scene.add(sun);
-    const ground = new Mesh(
-      new PlaneGeometry(2 * FIELD_M, 2 * FIELD_M),
-      new MeshBasicMaterial({ color: GROUND }),
-    );
-    this.scene.add(ground);
+    const { ground, around } = placeOf(FIELD_M);
+    this.around = around;
+    this.scene.add(ground, around);
     this.addLines();
     for (const mark of look.marks) this.addMark(mark);
     for (const solid of look.solids) this.scene.add(solidMesh(solid));
     this.scene.add(sockOf(look.wind));
-    this.craft = craftOf(look.spanM, look.rotors);
+    ({ craft: this.craft, blades: this.blades } = craftOf(look.spanM, look.rotors));
     this.shadow = new Mesh(
       new CircleGeometry(look.spanM * 0.5, 16),
       new MeshBasicMaterial({ color: INK, transparent: true, opacity: 0.35, depthWrite: false }),
@@ -213,12 +174,20 @@ export class PracticeView {
 
   private addMark({ is, x, y }: Mark): void {
     if (is !== 'mark' && is !== 'pad') return;
-    const mesh = new Mesh(
-      is === 'pad' ? new CircleGeometry(0.5, 20) : new RingGeometry(0.22, 0.4, 20),
+    const flat = new Mesh(
+      is === 'pad' ? new CircleGeometry(0.6, 24) : new RingGeometry(0.45, 0.7, 24),
       new MeshBasicMaterial({ color: PALE }),
     );
-    mesh.position.set(x, y, 0.02);
-    this.scene.add(mesh);
+    flat.position.set(x, y, 0.02);
+    this.scene.add(flat);
+    if (is === 'pad') return;
+    // As a trainer sets it out: seen from afar, and too low to be in the way.
+    const cone = new Mesh(
+      new ConeGeometry(0.16, 0.42, 10).rotateX(Math.PI / 2),
+      new MeshLambertMaterial({ color: NOSE }),
+    );
+    cone.position.set(x, y, 0.21);
+    this.scene.add(cone);
   }
 
   resize(width: number, height: number): void {
@@ -247,6 +216,9 @@ export class PracticeView {
     const { craft, shadow, sight } = this;
     craft.position.set(x, y, Math.max(z, 0.03));
     craft.quaternion.set(i, j, k, w);
+    // On the ground they stand; what turns says that it flies.
+    if (z > ON_GROUND_M) this.blades.turn(this.pace.drawn * BLADE_STEP);
+    if (this.pace.isSlow(performance.now())) this.around.visible = false;
     shadow.position.set(x, y, 0.03);
     shadow.scale.setScalar(1 + z / 12);
     (shadow.material as MeshBasicMaterial).opacity = 0.35 / (1 + z / 8);
@@ -279,7 +251,10 @@ export class PracticeView {
     this.scene.traverse((each) => {
       if (!(each instanceof Mesh || each instanceof Line)) return;
       each.geometry.dispose();
-      for (const material of [each.material].flat() as Material[]) material.dispose();
+      for (const material of [each.material].flat() as (Material & { readonly map?: Texture | null })[]) {
+        material.map?.dispose();
+        material.dispose();
+      }
     });
     this.renderer.dispose();
   }

@@ -1,0 +1,21 @@
+import { FramePace } from './frame-pace';
+
+const runs = (pace: FramePace, from: number, everyMs: number, pictures: number) => {
+  let slow = false;
+  for (let i = 0; i < pictures; i += 1) slow = pace.isSlow(from + i * everyMs);
+  return slow;
+};
+
+test('a device that draws sixteen pictures a second is slow, one that draws thirty is not', () => {
+  expect(runs(new FramePace(), 0, 62, 62)).toBe(true);
+  expect(runs(new FramePace(), 0, 33, 200)).toBe(false);
+});
+
+test('pauses are no slow pictures, few tell nothing, and what was slow stays so', () => {
+  expect(runs(new FramePace(), 0, 400, 200)).toBe(false);
+  const pace = new FramePace();
+  expect(runs(pace, 0, 62, 40)).toBe(false);
+  expect(runs(pace, 10_000, 62, 62)).toBe(true);
+  expect(runs(pace, 20_000, 16, 200)).toBe(true);
+  expect(pace.drawn).toBe(302);
+});
