@@ -1,9 +1,9 @@
-/** So many pictures tell how fast a device draws. */
-const PICTURES = 60;
+/** So long pictures are watched before they tell how fast a device draws, ms. */
+const WATCHED_MS = 2_000;
 /** Slower than this, ms a picture, is not flown well any more. */
 const SLOW_MS = 45;
 /** A pause is no slow picture. */
-const PAUSE_MS = 250;
+const PAUSE_MS = 1_000;
 
 /** Watches how fast pictures follow each other while something moves. */
 export class FramePace {
@@ -26,7 +26,7 @@ export class FramePace {
     if (this.slow || passed >= PAUSE_MS) return this.slow;
     this.spentMs += passed;
     this.counted += 1;
-    if (this.counted < PICTURES) return false;
+    if (this.spentMs < WATCHED_MS) return false;
     this.slow = this.spentMs / this.counted > SLOW_MS;
     [this.spentMs, this.counted] = [0, 0];
     return this.slow;
