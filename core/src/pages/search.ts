@@ -19,7 +19,7 @@ export interface FoundEntry {
   readonly text: string;
 }
 
-/** Newest first; names by their order. Of each kind so many, and whether there are more. */
+/** Newest first; names by their order. Of each kind so many, and whether there are more entries. */
 export interface SearchPage {
   readonly pilots: readonly FoundName[];
   readonly entries: readonly FoundEntry[];

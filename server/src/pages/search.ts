@@ -86,9 +86,7 @@ export async function searchPage({ tx }: SchoolTx, ctx: Context): Promise<Search
     named('craft', 'craft'),
     rowsOf<EntryRow>(tx, tx.raw(ENTRIES, [idsOf('entry')])),
   ]);
-  const hasMore = ['pilot', 'site', 'craft', 'entry'].some(
-    (what) => found.filter(({ of }) => of === what).length > MOST,
-  );
+  const hasMore = found.filter(({ of }) => of === 'entry').length > MOST;
   return {
     ...{ pilots, sites, craft, hasMore },
     entries: entries.map(({ said, ...entry }) => ({ ...entry, text: textOf(said, words) })),

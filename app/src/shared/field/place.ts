@@ -10,9 +10,9 @@ import {
   Group,
   IcosahedronGeometry,
   InstancedMesh,
+  type Material,
   Mesh,
   MeshBasicMaterial,
-  MeshLambertMaterial,
   Object3D,
   PlaneGeometry,
   RepeatWrapping,
@@ -20,10 +20,11 @@ import {
   SRGBColorSpace,
 } from 'three';
 import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
+import { matt } from './craft-shape';
 
 /**
- * Where it is flown: a meadow under hills, with what gives distance and height a measure. All of it stands farther off
- * than anything that a drill flies round, so that nothing here can be hit; every kind of thing is one call.
+ * Where it is flown: a meadow under hills, with what gives distance and height a measure. It is looked at, and never hit:
+ * what stands high enough to be in the way is beyond the fence. Every kind of thing is one call.
  */
 
 const GRASS = ['#A2A981', '#AAB089', '#9AA279', '#B0B48E'];
@@ -84,11 +85,7 @@ interface Stood {
 }
 
 /** Many of one shape in one call. */
-function many(
-  shape: BufferGeometry,
-  material: MeshLambertMaterial | MeshBasicMaterial,
-  all: readonly Stood[],
-) {
+function many(shape: BufferGeometry, material: Material, all: readonly Stood[]) {
   const mesh = new InstancedMesh(shape, material, all.length);
   const at = new Object3D();
   all.forEach(({ x, y, z = 0, scale, turned = 0 }, i) => {
@@ -101,7 +98,6 @@ function many(
   return mesh;
 }
 
-const matt = (color: string) => new MeshLambertMaterial({ color });
 const upright = <Shape extends BufferGeometry>(shape: Shape, lift: number): Shape => {
   shape.rotateX(Math.PI / 2).translate(0, 0, lift);
   return shape;

@@ -49,16 +49,11 @@ export async function up(db: Knex): Promise<void> {
           said ->> 'damage', jsonb_path_query_array(said, '$.chain[*].words')::text)),
         entry.happened_at, coalesce(entry.confirmed_cause_id, entry.cause_id));
     end $body$;
-    create function keep_words_of_occurrence() returns trigger
+    -- Argument: the column with the entry's key.
+    create function keep_words_of_its_entry() returns trigger
       language plpgsql security definer set search_path = public, pg_temp as $body$
     begin
-      perform keep_words_of_entry(new.school_id, new.id);
-      return null;
-    end $body$;
-    create function keep_words_of_debrief() returns trigger
-      language plpgsql security definer set search_path = public, pg_temp as $body$
-    begin
-      perform keep_words_of_entry(new.school_id, new.occurrence_id);
+      perform keep_words_of_entry(new.school_id, (to_jsonb(new) ->> tg_argv[0])::uuid);
       return null;
     end $body$;
 
@@ -69,9 +64,9 @@ export async function up(db: Knex): Promise<void> {
     create trigger words_kept after insert or update of name, note on craft
       for each row execute function keep_words_of_row('craft', 'name', 'note');
     create trigger words_kept after insert or update of note, cause_id, confirmed_cause_id, withdrawn_at, happened_at
-      on occurrences for each row execute function keep_words_of_occurrence();
+      on occurrences for each row execute function keep_words_of_its_entry('id');
     create trigger words_kept after insert or update of findings on debriefs
-      for each row execute function keep_words_of_debrief();
+      for each row execute function keep_words_of_its_entry('occurrence_id');
 
     select keep_words(school_id, id, 'pilot', words_of(concat_ws(' ', name, note))) from pilots;
     select keep_words(school_id, id, 'site', words_of(concat_ws(' ', name, note, hazard))) from sites;
@@ -80,8 +75,7 @@ export async function up(db: Knex): Promise<void> {
 
     grant select on search_words to skelby_app;
     revoke all on function words_of(text), keep_words_of_entry(uuid, uuid),
-      keep_words(uuid, uuid, text, tsvector, timestamptz, text), keep_words_of_row(), keep_words_of_occurrence(),
-      keep_words_of_debrief() from public;
+      keep_words(uuid, uuid, text, tsvector, timestamptz, text), keep_words_of_row(), keep_words_of_its_entry() from public;
   `);
 }
 
@@ -92,7 +86,7 @@ export async function down(db: Knex): Promise<void> {
     drop trigger words_kept on craft;
     drop trigger words_kept on occurrences;
     drop trigger words_kept on debriefs;
-    drop function keep_words_of_row(), keep_words_of_occurrence(), keep_words_of_debrief(),
+    drop function keep_words_of_row(), keep_words_of_its_entry(),
       keep_words_of_entry(uuid, uuid), keep_words(uuid, uuid, text, tsvector, timestamptz, text), words_of(text);
     drop table search_words;
   `);
