@@ -1,5 +1,5 @@
 import { causeWords } from '@skelby/copy/causes';
-import { drillWords } from '@skelby/copy/drills';
+import type { FindWordedDrill } from '@skelby/copy/drill-book';
 import {
   DAYS_LATELY,
   type EarlySign,
@@ -8,6 +8,7 @@ import {
   REPS_LATELY,
 } from '@skelby/core/insights/early-signs';
 import { useSigns } from '../../offline/insights-queries';
+import { useDrills } from '../../shared/api/use-drills';
 import { plural, STANDING_LINE } from '../../shared/copy/copy';
 import { Loaded } from '../../shared/ui/Loaded';
 import { LinkRow, Rows } from '../../shared/ui/Rows';
@@ -18,12 +19,12 @@ import { bandName, shortFigure } from './insight-copy';
 const of = ({ events, tries }: { readonly events: number; readonly tries: number }) =>
   `${events} of ${tries}`;
 
-function signWords(sign: EarlySign): string {
+function signWords(sign: EarlySign, findDrill: FindWordedDrill): string {
   switch (sign.kind) {
     case 'misses-more': {
       const { drillId, lately, before, flownOn } = sign.of;
       const where = flownOn === 'simulator' ? ' on the simulator' : '';
-      return `${drillWords(drillId).name}${where}: ${of(lately)} missed, ${of(before)} before.`;
+      return `${findDrill(drillId).name}${where}: ${of(lately)} missed, ${of(before)} before.`;
     }
     case 'near-misses-more': {
       const { lately, before } = sign.of;
@@ -42,6 +43,7 @@ const placeWords = ({ nearMisses, flights, expected }: Gathering): string =>
 /** What may go wrong next, before it has. */
 export function SignsScreen() {
   const query = useSigns();
+  const { drillOf } = useDrills();
   return (
     <Loaded query={query} title="Early signs" up="/kit">
       {(page) => {
@@ -77,7 +79,7 @@ export function SignsScreen() {
                     key={pilotId}
                     href={`/pilots/${pilotId}`}
                     title={pilotName}
-                    under={signs.map(signWords).join(' ')}
+                    under={signs.map((sign) => signWords(sign, drillOf)).join(' ')}
                   />
                 ))}
               </Rows>
