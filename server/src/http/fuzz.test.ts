@@ -1,17 +1,7 @@
 import { gzipSync } from 'node:zlib';
 import fc from 'fast-check';
-import {
-  confirmation,
-  CRAFT,
-  id,
-  occurrence,
-  PILOT,
-  rep,
-  SITE,
-  startTestServer,
-  type TestServer,
-  type Visitor,
-} from '../testing/test-school';
+import { type GoodRequest, goodRequests } from '../testing/good-requests';
+import { startTestServer, type TestServer, type Visitor } from '../testing/test-school';
 
 /**
  * Whatever is sent, the server answers for it: never with a fault of its own, and where it refuses with the field
@@ -24,138 +14,14 @@ const SEED = Number(process.env['FUZZ_SEED'] ?? Math.floor(Date.now() / 86_400_0
 
 let server: TestServer;
 let trainer: Visitor;
-let requests: readonly (readonly [method: string, path: () => string, body: unknown])[];
-
-const RULE = {
-  edition: 2,
-  test: 'evidence',
-  unacceptableMissPercent: 40,
-  acceptableMissPercent: 10,
-  riskPercent: 10,
-  plannedReps: 30,
-  passDays: 2,
-  checkGapDays: 7,
-  testsADay: 4,
-  sidesAlike: false,
-  mostDaysBetweenChecks: 90,
-  reason: 'As agreed.',
-};
+let requests: readonly GoodRequest[];
 
 beforeAll(async () => {
   server = await startTestServer();
   ({ trainer } = await server.school('Carrow Fell'));
-  const [pilotId, craftId, siteId, occurrenceId, otherId] = [id(), id(), id(), id(), id()];
-  await trainer.put(`/pilots/${pilotId}`, PILOT);
-  await trainer.put(`/craft/${craftId}`, CRAFT);
-  await trainer.put(`/sites/${siteId}`, SITE);
-  await trainer.put(`/occurrences/${occurrenceId}`, occurrence(pilotId));
-  await trainer.put(`/occurrences/${otherId}`, occurrence(pilotId));
-  const { body } = await trainer.put<{ weaknessId: string }>(
-    `/occurrences/${occurrenceId}/confirmation`,
-    confirmation(),
-  );
-  const { weaknessId } = body;
-  const at = '2026-03-04T09:00:00.000Z';
-  const block = {
-    id: 'a',
-    pilotId,
-    weaknessId,
-    causeId: 'overcontrol',
-    drillId: 'tail-in-hover',
-    side: null,
-    purpose: 'practice',
-    level: 0,
-    reps: 3,
-    minutes: 3,
-    gain: 1,
-    isNew: false,
-    after: [],
-    apartFrom: null,
-    why: '',
-  };
-  const session = {
-    day: '2026-03-04',
-    state: 'planned',
-    siteId,
-    windMps: 2,
-    startsAt: '09:30',
-    lightUntil: null,
-    packsThere: 1,
-    packMinutes: 8,
-    minutes: null,
-    packs: [{ pilotId, blocks: [block] }],
-    goNoGo: null,
-    own: [],
-  };
-  requests = [
-    ['PUT', () => `/pilots/${id()}`, PILOT],
-    ['PUT', () => `/craft/${id()}`, CRAFT],
-    ['PUT', () => `/sites/${id()}`, SITE],
-    [
-      'PUT',
-      () => `/flights/${id()}`,
-      { pilotId, craftId, siteId, day: '2026-03-02', packs: 2, minutes: 14, windMps: 2 },
-    ],
-    ['PUT', () => `/occurrences/${id()}`, occurrence(pilotId, { craftId, siteId, windMps: 2 })],
-    ['PUT', () => `/occurrences/${otherId}/confirmation`, confirmation()],
-    ['PUT', () => `/occurrences/${id()}/withdrawn`, { reason: 'By mistake.' }],
-    ['PUT', () => `/reps/${id()}`, rep(weaknessId)],
-    ['PUT', () => `/reps/${id()}/taken-back`, { reason: 'Mis-tap' }],
-    [
-      'PUT',
-      () => `/weaknesses/${weaknessId}/plans/${id()}`,
-      { drillIds: ['tail-in-hover'], reason: 'One first.', at },
-    ],
-    [
-      'PUT',
-      () => `/weaknesses/${weaknessId}/moves/${id()}`,
-      { kind: 'signed-early', undoes: null, at, day: '2026-03-04', reason: 'Seen on the line.' },
-    ],
-    [
-      'PUT',
-      () => `/weaknesses/${weaknessId}/stamps/${id()}`,
-      { mode: 'rate', windLimitMps: 8, at, reason: 'Flies by hand now.' },
-    ],
-    [
-      'PUT',
-      () => `/weaknesses/${weaknessId}/test-sets/${id()}`,
-      { drillId: 'tail-in-hover', side: null, number: 3, day: '2026-03-04', at },
-    ],
-    ['PUT', () => `/sessions/${id()}`, session],
-    ['PUT', () => `/school/rules/${id()}`, RULE],
-    ['PUT', () => '/school/units', { length: 'm', speed: 'm/s' }],
-    ['PUT', () => '/experience', { enabled: true }],
-    [
-      'PUT',
-      () => `/drills/tail-in-hover/versions/${id()}`,
-      { byEye: 'In the box', measured: 'In 2 m', dose: '4 a pack', reason: 'Ours.', base: 0 },
-    ],
-    [
-      'PUT',
-      () => `/occurrences/${otherId}/debrief/${id()}`,
-      {
-        state: 'open',
-        findings: { ...FINDINGS },
-        base: 0,
-        reason: '',
-        ...confirmation({ at }),
-        undoId: null,
-      },
-    ],
-    ['POST', () => '/v1/rank', { evidence: { nose: 'toward', first_move: 'opposite', speed_mps: 3 } }],
-    ['POST', () => `/pilots/${pilotId}/links`, { id: id() }],
-    [
-      'POST',
-      () => '/sync',
-      { now: at, commands: [{ key: id(), path: `/reps/${id()}`, stamp: 'flownAt', body: rep(weaknessId) }] },
-    ],
-    ['POST', () => '/sign-in', { email: 'a@b.example', password: 'a long enough password' }],
-    ['POST', () => '/sign-in', { email: 'b@c.example', password: 'x' }],
-  ];
+  requests = await goodRequests(trainer);
 }, 60_000);
 afterAll(() => server.close());
-
-const FINDINGS = { evidence: { nose: 'toward' }, chain: [], damage: [], primary: null } as const;
 
 /** Values that no field expects: of the wrong kind, out of every range, or text that a database cannot keep. */
 const ODD: readonly unknown[] = [
