@@ -25,6 +25,7 @@ const HELP = `./skelby demo    sets everything up and serves the demo school
 ./skelby test    type check, lint, unit, server and browser tests
                    --only static|unit|browser  one part; what follows -- goes to its runner
 ./skelby bench   prints the measured figures; what follows -- names the parts wanted
+./skelby describe  writes docs/openapi.json anew from shapes and types
 ./skelby pictures  takes the pictures in docs/screenshots anew, from the demo data`;
 
 /** Commands that work on a file. */
@@ -98,6 +99,9 @@ async function main(): Promise<number> {
       return (await import('./test')).test(options.only, rest);
     case 'bench':
       return elsewhere('bench/main.ts', rest);
+    case 'describe':
+      (await import('./open-api')).writeOpenApi();
+      return 0;
     case 'pictures':
       return elsewhere('e2e/take-pictures.ts', rest);
     case 'help':

@@ -25,6 +25,7 @@ interface Manifest {
 /** Licences under which a package may be shipped with the app or run by the server. */
 const MAY_SHIP = new Set([
   'MIT',
+  'MIT License',
   'ISC',
   'BSD-2-Clause',
   'BSD-3-Clause',

@@ -24,6 +24,7 @@ import { unitsOf } from './facts/units';
 import { bodyOf } from './http/body';
 import { type InTheirSchool, inTheirSchool, keyIn } from './http/in-their-school';
 import { type LiveStreams, tellsOfChanges } from './http/live';
+import { openApiDocument } from './http/open-api-document';
 import { asPilot } from './http/pilot-link';
 import { makeSignIn, signOut, type Who } from './http/session';
 import { coursePage } from './pages/course';
@@ -62,7 +63,7 @@ async function ownAccount(school: SchoolTx, ctx: Context) {
 }
 
 /** What can be read, by address. */
-const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown>> = {
+export const PAGES: Readonly<Record<string, (school: SchoolTx, ctx: Context) => unknown>> = {
   '/today': today,
   '/to-debrief': toDebriefPage,
   '/roster': roster,
@@ -158,6 +159,7 @@ export function apiRouter({ lanes, jobs, changes, live, log, flightBytes }: ApiP
   const inSchool = inTheirSchool(db);
   const later = inTheirSchool(db, ahead);
   router.use(tellsOfChanges(changes));
+  router.get('/openapi.json', openApiDocument);
   router.get('/live', live.stream);
   router.post('/sign-in', makeSignIn(db));
   router.post('/sign-out', signOut(db));

@@ -7,7 +7,7 @@ import type {
   PeoplePage,
   RetentionPage,
 } from '@skelby/core/pages/people';
-import type { Role } from '@skelby/core/people/roles';
+import type { Role, TokenRole } from '@skelby/core/people/roles';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { get, getAs, post, postAs, postFor, put } from '../shared/api/client';
 
@@ -37,6 +37,15 @@ export function usePeopleActs() {
     }),
     takeBack: useMutation({
       mutationFn: (id: string) => put(`/people/invitations/${id}/ended`, {}),
+      onSuccess: look,
+    }),
+    makeToken: useMutation({
+      mutationFn: (body: { readonly name: string; readonly role: TokenRole }) =>
+        postFor<{ readonly token: string }>('/people/tokens', body),
+      onSuccess: look,
+    }),
+    endToken: useMutation({
+      mutationFn: (id: string) => put(`/people/tokens/${id}/ended`, {}),
       onSuccess: look,
     }),
   };

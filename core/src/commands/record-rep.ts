@@ -3,7 +3,7 @@ import { type InferType, number, object, string } from 'yup';
 import { MISS_REASONS, type MissReason, type Purpose, PURPOSES } from '../clearance/facts';
 import { SIDES } from '../drills/drill';
 import { isCaseOf } from '../drill-cases/decks';
-import { type DrillId, isDrillId, mayDecide } from '../drills/drills';
+import { type DrillId, DRILLS, isDrillId, mayDecide } from '../drills/drills';
 import {
   choice,
   choiceOrNone,
@@ -34,7 +34,8 @@ export const drillId = (label: FieldLabel) =>
       'drill',
       fieldSaid('field.no-drill', { label }),
       (value) => typeof value === 'string' && isDrillId(value),
-    );
+    )
+    .meta({ jsonSchema: { anyOf: [{ enum: DRILLS.map(({ id }) => id) }, { pattern: '^own-' }] } });
 
 /** What a rep was judged by, where it was not the eye. */
 export const JUDGED_BY = ['flight'] as const;

@@ -3,7 +3,7 @@ export const HISTORY_KINDS = {
   reps: ['rep', 'test-set'],
   weaknesses: ['weakness', 'plan', 'occurrence'],
   records: ['pilot', 'craft', 'site', 'flight', 'session', 'drill', 'school', 'experience'],
-  access: ['account', 'link', 'file'],
+  access: ['account', 'link', 'token', 'file'],
 } as const;
 export type HistoryKind = keyof typeof HISTORY_KINDS;
 

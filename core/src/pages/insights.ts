@@ -4,6 +4,9 @@ import type { DrillId } from '../drills/drills';
 import type { Day } from '../vocabulary/day';
 import type { WindBand } from '../vocabulary/wind-band';
 
+/** How many months may be told of at once. */
+export const MONTHS_TOLD = { least: 3, most: 60 } as const;
+
 /** What happened in so much flying. */
 export interface HappenedIn {
   readonly flights: number;

@@ -1,4 +1,4 @@
-import type { Role } from '../people/roles';
+import type { Role, TokenRole } from '../people/roles';
 import type { Units } from '../vocabulary/units';
 
 /** Who is signed in. */
@@ -53,9 +53,21 @@ export interface Invitation {
   readonly expiresAt: string;
 }
 
+/** What a program of the school asks with; told once, when it is made. */
+export interface ApiToken {
+  readonly id: string;
+  readonly name: string;
+  readonly role: TokenRole;
+  readonly madeBy: string;
+  readonly madeAt: string;
+  /** To five minutes; null: not yet. */
+  readonly lastUsedAt: string | null;
+}
+
 export interface PeoplePage {
   readonly accounts: readonly Account[];
   readonly invitations: readonly Invitation[];
+  readonly tokens: readonly ApiToken[];
 }
 
 export type DeviceKind = 'phone' | 'desk';

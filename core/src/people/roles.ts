@@ -39,6 +39,12 @@ const MAY: Readonly<Record<Right, readonly Role[]>> = {
 /** @param role absent: kept by a version that knew none, when everybody trained and set the school */
 export const may = (role: Role | undefined, right: Right): boolean => MAY[right].includes(role ?? 'lead');
 
+/** What a program with a token of the school gets in for, as far as its role goes: no account, no setting, no history. */
+export const MAY_BY_TOKEN: readonly Right[] = ['read', 'train', 'keep-records', 'take-out'];
+/** What a token may be made for. */
+export const TOKEN_ROLES = ['reader', 'trainer'] as const;
+export type TokenRole = (typeof TOKEN_ROLES)[number];
+
 /** The right that each command of a trainer asks for. */
 export const RIGHT_OF: Readonly<Record<TrainerCommandName, Right>> = {
   'log-occurrence': 'train',

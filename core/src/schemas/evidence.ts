@@ -9,10 +9,8 @@ import type { Evidence } from '../evidence/evidence';
  * with a field for each of sixty questions, a file of ten thousand occurrences would take ten times as long
  * to check.
  */
-export const evidenceShape: Schema<Evidence | undefined> = mixed<Evidence>().test(
-  'evidence',
-  '',
-  (sent, { path, createError }) => {
+export const evidenceShape: Schema<Evidence | undefined> = mixed<Evidence>()
+  .test('evidence', '', (sent, { path, createError }) => {
     if (sent === undefined) return true;
     if (sent === null || typeof sent !== 'object' || Array.isArray(sent))
       return createError({ message: fieldSaid('field.evidence-no-object') });
@@ -23,5 +21,5 @@ export const evidenceShape: Schema<Evidence | undefined> = mixed<Evidence>().tes
         : [createError({ path: path ? `${path}.${id}` : id, message: asMessage(said) })];
     });
     return errors.length === 0 || new ValidationError(errors, sent, path);
-  },
-);
+  })
+  .meta({ jsonSchema: { type: 'object' } });

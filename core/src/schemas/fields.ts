@@ -1,7 +1,7 @@
 import './unnamed';
 import type { DrillId } from '../drills/drills';
 import { array, boolean, mixed, number, object, string } from 'yup';
-import { type CauseId, isCauseId } from '../causes/causes';
+import { CAUSES, type CauseId, isCauseId } from '../causes/causes';
 import { isDay, isInstant } from '../vocabulary/day';
 import { UUID } from '../vocabulary/key';
 import { fieldSaid } from './field-said';
@@ -11,6 +11,11 @@ import type { FieldLabel } from './labels';
  * Building blocks for the shapes. What is wrong is a sentence that names the field, the limit and the remedy, since
  * forms and API show it as it stands.
  */
+
+/** What a shape is to a reader of JSON Schema, where it is tested by a rule of ours that no converter sees into. */
+const asJson = (jsonSchema: object) => ({ jsonSchema });
+const typeOf = (values: readonly (string | number)[]) =>
+  typeof values[0] === 'number' ? 'number' : 'string';
 
 /** Keys are made by the client (UUIDv7), so that a repeated request is the same row. */
 export const key = (label: FieldLabel) =>
@@ -29,7 +34,8 @@ export const keyOrNone = (label: FieldLabel) =>
       'key',
       fieldSaid('field.no-key-nor-null', { label }),
       (value) => value === null || (typeof value === 'string' && UUID.test(value)),
-    );
+    )
+    .meta(asJson({ type: ['string', 'null'], pattern: UUID.source }));
 
 /** Half of a surrogate pair, or a NUL: no text, and no database keeps it. */
 const NO_TEXT = /\p{Surrogate}|\0/u;
@@ -116,7 +122,8 @@ export const choice = <T extends string | number>(label: FieldLabel, values: rea
     .nonNullable(fieldSaid('field.pick-one-of', { label, values }))
     .test('choice', fieldSaid('field.other-choice', { label, values }), (value) =>
       (values as readonly unknown[]).includes(value),
-    );
+    )
+    .meta(asJson({ type: typeOf(values), enum: values }));
 
 export const choiceOrNone = <T extends string>(label: FieldLabel, values: readonly T[]) =>
   mixed<T>()
@@ -126,7 +133,8 @@ export const choiceOrNone = <T extends string>(label: FieldLabel, values: readon
       'choice',
       fieldSaid('field.other-choice-or-empty', { label, values }),
       (value) => value === null || (values as readonly unknown[]).includes(value),
-    );
+    )
+    .meta(asJson({ type: [typeOf(values), 'null'], enum: [...values, null] }));
 
 export const yesNo = (label: FieldLabel) =>
   boolean()
@@ -144,14 +152,16 @@ export const yesNoOr = <T extends boolean | null>(label: FieldLabel, usual: T) =
       'yes-no',
       fieldSaid('field.no-yes-no', { label }),
       (value) => typeof value === 'boolean' || value === usual || value === undefined,
-    );
+    )
+    .meta(asJson({ type: usual === null ? ['boolean', 'null'] : 'boolean' }));
 
 /** True or false, never empty; as usual where nothing is said. */
 export const yesNoUsually = (label: FieldLabel, usual: boolean) =>
   mixed<boolean>()
     .default(usual)
     .nonNullable(fieldSaid('field.no-yes-no', { label }))
-    .test('yes-no', fieldSaid('field.no-yes-no', { label }), (value) => typeof value === 'boolean');
+    .test('yes-no', fieldSaid('field.no-yes-no', { label }), (value) => typeof value === 'boolean')
+    .meta(asJson({ type: 'boolean' }));
 
 export const day = (label: FieldLabel) =>
   string()
@@ -159,7 +169,8 @@ export const day = (label: FieldLabel) =>
     .defined()
     .nonNullable()
     .typeError(fieldSaid('field.no-day', { label }))
-    .test('day', fieldSaid('field.no-day', { label }), (value) => typeof value === 'string' && isDay(value));
+    .test('day', fieldSaid('field.no-day', { label }), (value) => typeof value === 'string' && isDay(value))
+    .meta(asJson({ format: 'date' }));
 
 export const instant = (label: FieldLabel) =>
   string()
@@ -171,7 +182,8 @@ export const instant = (label: FieldLabel) =>
       'instant',
       fieldSaid('field.no-instant', { label }),
       (value) => typeof value === 'string' && isInstant(value),
-    );
+    )
+    .meta(asJson({ format: 'date-time' }));
 
 /** An instant, or nothing at all. */
 export const instantIfAny = (label: FieldLabel) =>
@@ -198,7 +210,8 @@ export const causeId = (label: FieldLabel) =>
       'cause',
       fieldSaid('field.no-cause', { label }),
       (value) => typeof value === 'string' && isCauseId(value),
-    );
+    )
+    .meta(asJson({ enum: CAUSES.map(({ id }) => id) }));
 
 export const causeIdOrNone = (label: FieldLabel) =>
   mixed<CauseId>()
@@ -208,6 +221,7 @@ export const causeIdOrNone = (label: FieldLabel) =>
       'cause',
       fieldSaid('field.no-cause-nor-null', { label }),
       (value) => value === null || (typeof value === 'string' && isCauseId(value)),
-    );
+    )
+    .meta(asJson({ type: ['string', 'null'], enum: [...CAUSES.map(({ id }) => id), null] }));
 
 export const reasonShape = object({ reason: reason() }).noUnknown();

@@ -30,6 +30,8 @@ export interface SchoolTx {
   readonly accountId: string | null;
   /** What whoever acts is in the school; absent: a tool, or the holder of a pilot's link. */
   readonly role?: Role;
+  /** Name of the program that acts by a token of that account. */
+  readonly program?: string;
   /** The phone that sends, where it says. */
   readonly phone?: string | null;
   /** In a batch: what is to be worked out again once, at its end. */
@@ -61,7 +63,7 @@ function settingsOf(schoolId: string, lane: Lane | undefined): string {
  */
 export async function inSchool<T>(
   db: Knex,
-  who: { readonly schoolId: string; readonly accountId: string | null; readonly role?: Role },
+  who: Pick<SchoolTx, 'schoolId' | 'accountId' | 'role' | 'program'>,
   work: (school: SchoolTx) => Promise<T>,
 ): Promise<T> {
   // What begins inside of another one begins without settings: as whoever has it open, in whatever school.
@@ -69,9 +71,9 @@ export async function inSchool<T>(
   const rules = rulesOf(db);
   const giveBack = who.schoolId === NO_SCHOOL ? undefined : await rules?.share.take(who.schoolId);
   try {
-    const { schoolId, accountId, role } = who;
+    const { schoolId, accountId, role, program } = who;
     return await db.transaction(
-      (tx) => work({ tx, schoolId, accountId, ...(role ? { role } : {}) }),
+      (tx) => work({ tx, schoolId, accountId, ...(role ? { role } : {}), ...(program ? { program } : {}) }),
       beginningWith(`select ${settingsOf(schoolId, rules?.lane)}`),
     );
   } finally {

@@ -36,6 +36,7 @@ import * as hazards from './migrations/034-hazards';
 import * as sessionPlanned from './migrations/035-session-planned';
 import * as search from './migrations/036-search';
 import * as calendarLinks from './migrations/037-calendar-links';
+import * as apiTokens from './migrations/038-api-tokens';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -76,6 +77,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '035-session-planned': sessionPlanned,
   '036-search': search,
   '037-calendar-links': calendarLinks,
+  '038-api-tokens': apiTokens,
 };
 
 const source: Knex.MigrationSource<string> = {

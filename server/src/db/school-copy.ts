@@ -14,6 +14,7 @@ const LEFT_BEHIND = new Set([
   'weakness_checkpoints',
   'search_words',
   'calendar_links',
+  'api_tokens',
 ]);
 const AT_ONCE = 500;
 /** Up to 2 MB each, as text. */

@@ -60,6 +60,7 @@ const TABLES = [
   'weakness_aliases',
   'search_words',
   'calendar_links',
+  'api_tokens',
   'training_sessions',
   'pilot_links',
   'drill_versions',
@@ -97,6 +98,7 @@ test('every key of a school begins with the school, but those that are looked up
       .map(({ ofTable, beginsWith }) => `${ofTable}.${beginsWith}`)
       .sort(),
   ).toEqual([
+    'api_tokens.token_hash',
     'calendar_links.token_hash',
     'invitations.token_hash',
     'pilot_links.token_hash',

@@ -24,6 +24,7 @@ import { inSchool, type SchoolTx } from '../db/in-school';
 import type { Jobs } from '../db/jobs';
 import type { Lanes } from '../db/lanes';
 import { inTheirSchool, keyIn } from '../http/in-their-school';
+import { whoMay } from '../http/who-may';
 import { recordEvent } from '../facts/events';
 import { historyAsCsv } from '../pages/history';
 
@@ -54,8 +55,7 @@ export function exchangeRoutes(
   /** A file that leaves the school is in its history. */
   const leaves = (file: string, type: string, parts: (who: Who, ctx: Context) => AsyncGenerator<string>) =>
     router.get(`/${file}`, async (ctx) => {
-      const who = await whoAsks(db, ctx);
-      assertMay(who, file === 'history.csv' ? 'history' : 'take-out');
+      const who = await whoMay(db, ctx, file === 'history.csv' ? 'history' : 'take-out');
       await inSchool(db, who, (school) =>
         recordEvent(school, { action: 'exported', subject: 'file', subjectId: who.accountId, reason: file }),
       );

@@ -21,6 +21,7 @@ export interface Change {
     | 'session'
     | 'test-set'
     | 'link'
+    | 'token'
     | 'account'
     | 'file'
     | 'drill'
@@ -31,7 +32,7 @@ export interface Change {
   readonly data?: unknown;
 }
 
-const rowOf = ({ schoolId, accountId }: SchoolTx, change: Change) => ({
+const rowOf = ({ schoolId, accountId, program }: SchoolTx, change: Change) => ({
   schoolId,
   id: change.id ?? uuid(),
   accountId,
@@ -40,7 +41,7 @@ const rowOf = ({ schoolId, accountId }: SchoolTx, change: Change) => ({
   subjectId: change.subjectId,
   pilotId: change.pilotId ?? null,
   reason: change.reason || null,
-  data: JSON.stringify(change.data ?? {}),
+  data: JSON.stringify({ ...(change.data as object | undefined), ...(program ? { program } : {}) }),
 });
 
 /** Adds to the history: who, when, what, why. */

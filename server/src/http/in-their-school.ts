@@ -3,9 +3,8 @@ import type { Knex } from 'knex';
 import type { Context, Middleware } from 'koa';
 import { inSchool, type SchoolTx } from '../db/in-school';
 import type { Right } from '@skelby/core/people/roles';
-import { assertMay } from '../problem/may';
 import { notFound } from '../problem/problem';
-import { whoAsks } from './session';
+import { whoMay } from './who-may';
 
 type Handler = (school: SchoolTx, ctx: Context) => Promise<unknown>;
 export type InTheirSchool = (right: Right, handler: Handler) => Middleware;
@@ -14,14 +13,13 @@ export type InTheirSchool = (right: Right, handler: Handler) => Middleware;
  * Runs a handler in one transaction for the school of whoever is signed in; what it returns is the answer.
  * @param db asked who it is
  * @param work where the transaction runs
- * @throws Problem 403 when the role of whoever asks has not the right
+ * @throws Problem 401, 403 when the role of whoever asks has not the right, 429
  */
 export const inTheirSchool =
   (db: Knex, work: Knex = db): InTheirSchool =>
   (right, handler) =>
   async (ctx) => {
-    const who = await whoAsks(db, ctx);
-    assertMay(who, right);
+    const who = await whoMay(db, ctx, right);
     const answer = await inSchool(work, who, (school) => handler(school, ctx));
     if (answer === undefined) ctx.status = 204;
     else ctx.body = answer;

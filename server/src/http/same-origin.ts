@@ -1,14 +1,15 @@
 import type { Middleware } from 'koa';
 import { Problem } from '../problem/problem';
+import { asksByToken } from './bearer';
 
 const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /**
  * Writes are taken from the app's own pages only. Browsers always name the origin of a write, so
- * one that names another, or none, is refused.
+ * one that names another, or none, is refused. A program names none, and has a token that no browser adds by itself.
  */
 export const sameOriginWrites: Middleware = async (ctx, next) => {
-  if (!READS.has(ctx.method)) {
+  if (!READS.has(ctx.method) && !asksByToken(ctx)) {
     const origin = ctx.get('Origin');
     const from = URL.canParse(origin) ? new URL(origin) : null;
     // Behind a proxy that is trusted the scheme is known too.

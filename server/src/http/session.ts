@@ -8,6 +8,7 @@ import { v7 as uuid } from 'uuid';
 import { inSchool, type SchoolTx } from '../db/in-school';
 import { prepared } from '../db/prepared';
 import { recordEvent } from '../facts/events';
+import { asksByToken, notForTokens } from './bearer';
 import { bodyOf } from './body';
 import { accountsOf, openedBy, type PersonsAccount } from './accounts-of';
 import { assertSecondFactor, type OfAccount } from './second-factor';
@@ -34,6 +35,8 @@ export interface Who {
   /** Whose page a pilot's account opens; null for everybody else's. */
   readonly pilotId: string | null;
   readonly sessionId: string;
+  /** Name of the program that asks by a token; absent: it is a person. */
+  readonly program?: string;
 }
 
 /** Behind TLS a cookie is this host's alone, and no neighbour can set it (RFC 6265bis, "__Host-"). */
@@ -195,9 +198,11 @@ async function whoHas(db: Knex, token: string): Promise<Who | undefined> {
 /**
  * Who is signed in. Every handler that needs somebody asks here, so that no way to a handler goes round the
  * question.
- * @throws Problem 401 when nobody is
+ * @throws Problem 401 when nobody is, 403 for a program
  */
 export async function whoAsks(db: Knex, ctx: Context): Promise<Who> {
+  // A program that got hold of a cookie, too, is a program all the same.
+  if (asksByToken(ctx)) throw notForTokens();
   const token = ctx.cookies.get(cookieOf(ctx, COOKIE));
   const who = token ? await whoHas(db, token) : undefined;
   if (!who) throw new Problem(401, 'Not signed in', 'Sign in to go on.');

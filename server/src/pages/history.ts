@@ -39,7 +39,7 @@ function askedIn({ query }: Context): Asked {
 async function entries({ tx }: SchoolTx, { after, pilotId, kind }: Asked, most: number) {
   const { rows } = (await tx.raw(
     `select e.id, e.at, e.action, e.subject, e.subject_id, e.pilot_id, e.reason, e.data ->> 'flownAt' as flown_at,
-            a.name as by, p.name as pilot_name
+            a.name || coalesce(', by ' || (e.data ->> 'program'), '') as by, p.name as pilot_name
        from events e
        left join accounts a on a.school_id = e.school_id and a.id = e.account_id
        left join pilots p on p.school_id = e.school_id and p.id = e.pilot_id

@@ -1,18 +1,21 @@
-import type { InsightsPage } from '@skelby/core/pages/insights';
+import { MONTHS_TOLD, type InsightsPage } from '@skelby/core/pages/insights';
 import { BREEZY_FROM_MPS, LIGHT_FROM_MPS } from '@skelby/core/vocabulary/wind-band';
 import type { Context } from 'koa';
 import type { SchoolTx } from '../db/in-school';
 import { rowsOf } from '../db/rows-of';
 import { badField } from '../problem/problem';
 
-const [FEWEST_MONTHS, MOST_MONTHS, USUAL_MONTHS] = [3, 60, 12];
+const USUAL_MONTHS = 12;
 /** Before a weakness and after it so many days are looked at. */
 const DAYS_AROUND = 180;
 
 function monthsAsked({ query }: Context): number {
   const asked = query['months'] === undefined ? USUAL_MONTHS : Number(query['months']);
-  if (!Number.isInteger(asked) || asked < FEWEST_MONTHS || asked > MOST_MONTHS)
-    throw badField('months', `months must be a whole number from ${FEWEST_MONTHS} to ${MOST_MONTHS}.`);
+  if (!Number.isInteger(asked) || asked < MONTHS_TOLD.least || asked > MONTHS_TOLD.most)
+    throw badField(
+      'months',
+      `months must be a whole number from ${MONTHS_TOLD.least} to ${MONTHS_TOLD.most}.`,
+    );
   return asked;
 }
 

@@ -19,6 +19,7 @@ import { assertPlain } from '../problem/plain';
 import { badField, conflict, notFound, Problem } from '../problem/problem';
 import { dropSecondFactor } from './own-second-factor';
 import { assertNoneOf } from './accounts';
+import { apiTokens } from './api-tokens';
 import { endSessionsOf } from './own-account';
 import { assertStrong } from './strength';
 import { isSandbox } from './sandbox';
@@ -33,7 +34,8 @@ const inviteShape = object({
 }).noUnknown();
 
 /** Everybody of the school, and the links that are out. */
-export async function peoplePage({ tx }: SchoolTx): Promise<PeoplePage> {
+export async function peoplePage(school: SchoolTx): Promise<PeoplePage> {
+  const { tx } = school;
   const { rows: accounts } = (await tx.raw(`
     select a.id, a.name, a.email, a.role, a.ended_at,
       (select max(greatest(s.made_at, s.used_at)) from sessions s where s.school_id = a.school_id and s.account_id = a.id)
@@ -45,7 +47,7 @@ export async function peoplePage({ tx }: SchoolTx): Promise<PeoplePage> {
     .where('expires_at', '>', tx.fn.now())
     .orderBy('made_at', 'desc')
     .select('id', 'role', 'account_id', 'made_at', 'expires_at')) as PeoplePage['invitations'];
-  return { accounts, invitations };
+  return { accounts, invitations, tokens: await apiTokens(school) };
 }
 
 const notYours = () =>

@@ -62,6 +62,8 @@ describe('what each role may do, route by route', () => {
     ['PUT', `/people/invitations/${id()}/ended`, 'people'],
     ['PUT', `/people/${id()}`, 'people'],
     ['POST', '/v1/rank', 'read'],
+    ['POST', '/people/tokens', 'people'],
+    ['PUT', `/people/tokens/${id()}/ended`, 'people'],
   ];
   const commands = (COMMANDS as readonly AnyCommand[]).filter(({ by }) => by === 'trainer');
 

@@ -3,6 +3,7 @@ import type { Lanes } from '../db/lanes';
 import { bodyOf } from '../http/body';
 import { type InTheirSchool, keyIn } from '../http/in-their-school';
 import { setAccount } from './accounts';
+import { endApiToken, makeApiToken } from './api-tokens';
 import { endInvitation, invite, invited, invitePilot, join, peoplePage } from './invitations';
 import {
   beginSecondFactor,
@@ -40,6 +41,14 @@ export function peopleRoutes(
   router.put(
     '/people/:id',
     inSchool('people', (school, ctx) => setAccount(school, keyIn(ctx, 'id', 'account'), bodyOf(ctx))),
+  );
+  router.post(
+    '/people/tokens',
+    inSchool('people', (school, ctx) => makeApiToken(school, bodyOf(ctx))),
+  );
+  router.put(
+    '/people/tokens/:id/ended',
+    inSchool('people', (school, ctx) => endApiToken(school, keyIn(ctx, 'id', 'token'))),
   );
   router.get('/me/sessions', inSchool('own', ownSessions));
   router.post('/me/sessions/ended', inSchool('own', endSessions));

@@ -15,6 +15,7 @@ import { Part, Screen } from '../../shared/ui/Screen';
 import { LinkToPassOn } from '../../shared/ui/LinkToPassOn';
 import { Words } from '../../shared/ui/Words';
 import { ROLE_MEANS, ROLE_WORDS } from '../../shared/copy/role-copy';
+import { TokensPart } from './TokensPart';
 
 type Acts = ReturnType<typeof usePeopleActs>;
 
@@ -194,6 +195,7 @@ function People({
               );
             })}
           </Rows>
+          <TokensPart tokens={page.tokens} acts={acts} />
         </View>
       )}
     </Screen>

@@ -1,0 +1,78 @@
+import type { TrainerCommandName } from '@skelby/core/commands/commands';
+
+/** What programs of a school are told of each address: one short line. */
+export const COMMAND_LINES: Readonly<Record<TrainerCommandName, string>> = {
+  'record-rep': 'Records one attempt at a drill of a weakness, met or missed.',
+  'take-rep-back': 'Takes an attempt back, with the reason; it stays readable.',
+  'record-course-fact': 'Writes down what a pilot showed of a lesson, or an attempt at it.',
+  'log-occurrence': 'Logs a crash or a near-miss.',
+  'keep-flown': 'Keeps what a recorded flight says of an occurrence.',
+  'withdraw-occurrence': 'Withdraws an occurrence logged by mistake; it stays readable.',
+  'confirm-cause': 'Confirms the cause: opens a weakness, or adds to an open one.',
+  'take-confirmation-back': 'Takes a confirmation back.',
+  'save-debrief': 'Saves a version of a debrief.',
+  'change-plan': 'Puts drills of a weakness in another order, with the reason.',
+  'stamp-weakness': 'Sets the mode and wind a weakness is drilled in.',
+  'announce-tests': 'Announces a set of test reps before it is flown.',
+  'call-off-tests': 'Calls a set of test reps off.',
+  'confirm-rep-error': 'Confirms that a slip seen in a rep is another occurrence.',
+  'move-weakness': 'Signs a weakness off, closes it otherwise, or opens it again.',
+  'save-pilot': 'Saves a pilot.',
+  'save-craft': 'Saves a craft.',
+  'save-site': 'Saves a site, and what to watch out for there.',
+  'save-flight': 'Saves flights of a day.',
+  'save-session': 'Saves a training session: planned, running or done.',
+  'save-drill-version': 'Saves the school’s own words for a drill.',
+  'set-units': 'Sets the units that lengths and speeds are shown in.',
+  'set-rule': 'Sets the clearing rule for weaknesses opened from now on.',
+  'set-reporting': 'Sets to whom occurrences are reported.',
+  'set-retention': 'Sets how long records are kept.',
+  'switch-experience': 'Switches learning from the school’s own debriefs on or off.',
+  'settle-history': 'Settles weaknesses out of entries that were brought in.',
+  'undo-settling': 'Undoes a settling.',
+  'revoke-link': 'Ends a pilot’s private link.',
+  'hand-over': 'Says whose pilot somebody is.',
+};
+
+/** The same of what can be read. */
+export const PAGE_LINES = {
+  '/today': 'What is to be debriefed, drilled and checked.',
+  '/to-debrief': 'More of what is to be debriefed.',
+  '/roster': 'Pilots, craft and sites.',
+  '/flights': 'The latest flights.',
+  '/flights/older': 'Flights before a day.',
+  '/experience': 'What the school’s own debriefs say of causes.',
+  '/experience/calibration': 'How often a cause was called how likely, and was decided.',
+  '/school/rule': 'The clearing rule in force.',
+  '/school/retention': 'How long records are kept.',
+  '/sessions': 'Training sessions of late and ahead.',
+  '/course': 'Where pilots stand on the course.',
+  '/insights': 'Flights and occurrences by month, cause, site, craft and wind.',
+  '/search': 'Pilots, entries, sites and craft by their words.',
+  '/signs': 'What figures of early signs are worked out from.',
+  '/drills': 'The school’s own versions of drills.',
+  '/pilots/:id': 'A pilot with occurrences and weaknesses.',
+  '/pilots/:id/occurrences': 'Earlier occurrences of a pilot.',
+  '/sessions/:id': 'A training session.',
+  '/weaknesses/:id': 'A weakness with its reps, plan and moves.',
+  '/weaknesses/:id/reps': 'Earlier reps of a weakness.',
+  '/occurrences/:id': 'An occurrence.',
+  '/occurrences/:id/debrief': 'The debrief of an occurrence, and which versions there are.',
+  '/occurrences/:id/debrief/:versionId': 'One version of a debrief.',
+} as const;
+
+export const API_WORDS = {
+  title: 'Skelby: records of a flying school',
+  about:
+    'Lengths in metres, speeds in m/s, instants in UTC. Whoever writes makes the key of what is written, as a UUID: the same request sent twice is one entry. A token is made under People by a lead or the owner of the school; it acts for whoever made it, as a reader or a trainer, 600 times a minute, and may not set the school. A pilot’s consent to what is kept covers what your program does with it.',
+  token: 'A token of the school.',
+  done: 'Done, or done before.',
+  problems: {
+    '401': 'The token is none, or was ended.',
+    '403': 'The role of the token does not go so far.',
+    '404': 'There is no such thing in the school.',
+    '409': 'Something else stands there meanwhile.',
+    '422': 'A field is not accepted: which one, its limit, and what to do.',
+    '429': 'Asked too often: Retry-After says how long to wait.',
+  },
+} as const;
