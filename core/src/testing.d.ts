@@ -10,5 +10,6 @@ declare module 'jstat' {
     };
     gammaln(x: number): number;
     readonly chisquare: { inv(p: number, degrees: number): number };
+    readonly studentt: { inv(p: number, degrees: number): number };
   };
 }

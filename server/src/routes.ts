@@ -27,6 +27,7 @@ import { type LiveStreams, tellsOfChanges } from './http/live';
 import { openApiDocument } from './http/open-api-document';
 import { asPilot } from './http/pilot-link';
 import { makeSignIn, signOut, type Who } from './http/session';
+import { agreementPage, judgeCase } from './pages/agreement';
 import { coursePage } from './pages/course';
 import { debriefOf, debriefVersion } from './pages/debrief';
 import { drillVersions } from './pages/drills';
@@ -173,6 +174,8 @@ export function apiRouter({ lanes, jobs, changes, live, log, flightBytes }: ApiP
     }),
   );
   router.get('/history', inSchool('history', historyPage));
+  router.get('/agreement', inSchool('train', agreementPage));
+  router.put('/agreement/:caseId', inSchool('train', judgeCase));
   peopleRoutes(router, lanes, inSchool);
   router.get('/me', inSchool('own', ownAccount));
   for (const [address, page] of Object.entries(PAGES))

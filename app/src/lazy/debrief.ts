@@ -5,6 +5,7 @@ export { DebriefScreen } from '../features/debrief/DebriefScreen';
 export { DebriefSheet } from '../features/debrief/DebriefSheet';
 export { FlightCardScreen } from '../features/flight-card/FlightCardScreen';
 export { SumsScreen } from '../features/sums/SumsScreen';
+export { AgreementScreen } from '../features/agreement/AgreementScreen';
 export { SignsScreen } from '../features/insights/SignsScreen';
 export { InsightsScreen } from '../features/insights/InsightsScreen';
 export { HistoryScreen } from '../features/school/HistoryScreen';

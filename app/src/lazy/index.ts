@@ -43,6 +43,7 @@ export const SumsScreen = later(beyond, (all) => all.SumsScreen);
 export const SchoolScreen = later(beyond, (all) => all.SchoolScreen);
 export const FirstMinutesScreen = later(beyond, (all) => all.FirstMinutesScreen);
 export const SearchScreen = later(beyond, (all) => all.SearchScreen);
+export const AgreementScreen = later(beyond, (all) => all.AgreementScreen);
 export const SignsScreen = later(beyond, (all) => all.SignsScreen);
 export const InsightsScreen = later(beyond, (all) => all.InsightsScreen);
 export const RuleScreen = later(beyond, (all) => all.RuleScreen);

@@ -170,6 +170,13 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
     ],
     terms: ['nearMiss', 'check'],
   },
+  '/agreement': {
+    says: [
+      'Every trainer judges the same made-up cases alone. What you said first stays; others are shown once you have judged.',
+      'Agreement beyond chance, with how sure so few cases make it. By name it is seen by that trainer and a lead alone.',
+    ],
+    terms: ['cause', 'chain'],
+  },
   '/insights': {
     says: [
       'How often things go wrong, where, and what changed, each figure with what chance alone makes of it.',

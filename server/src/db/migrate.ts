@@ -37,6 +37,7 @@ import * as sessionPlanned from './migrations/035-session-planned';
 import * as search from './migrations/036-search';
 import * as calendarLinks from './migrations/037-calendar-links';
 import * as apiTokens from './migrations/038-api-tokens';
+import * as caseJudgements from './migrations/039-case-judgements';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -78,6 +79,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '036-search': search,
   '037-calendar-links': calendarLinks,
   '038-api-tokens': apiTokens,
+  '039-case-judgements': caseJudgements,
 };
 
 const source: Knex.MigrationSource<string> = {

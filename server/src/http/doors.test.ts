@@ -211,6 +211,7 @@ describe('at the door', () => {
       '/insights',
       '/search',
       '/signs',
+      '/agreement',
       `/pilots/${id()}`,
       `/weaknesses/${id()}`,
       `/occurrences/${id()}/debrief`,

@@ -52,6 +52,7 @@ describe('what each role may do, route by route', () => {
     ['/search', 'read'],
     ['/signs', 'read'],
     ['/people', 'people'],
+    ['/agreement', 'train'],
   ];
   const WRITES: readonly (readonly [method: string, path: string, right: Right])[] = [
     ['POST', `/pilots/${id()}/links`, 'keep-records'],

@@ -4,7 +4,7 @@ import ts from 'typescript';
 
 const SRC = path.join(__dirname, '..');
 /** Files of core/src/pages whose types answers are held against. */
-const PAGES = ['pages', 'people', 'portal', 'prefetch', 'course', 'insights', 'search', 'signs'];
+const PAGES = ['pages', 'people', 'portal', 'prefetch', 'course', 'insights', 'search', 'signs', 'agreement'];
 
 /** An answer of the server, and the type in core/src/pages that says what it is. */
 export interface TypedAnswer {

@@ -6,6 +6,7 @@ import { useUnits } from '../../shared/api/use-units';
 import { MODE_WORDS, PLACE_WORDS } from '../../shared/copy/copy';
 import { LinkButton } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
+import { May } from '../../shared/ui/May';
 import { LinkRow, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
@@ -101,6 +102,13 @@ export function More() {
               under="Pilots and places to look after before it breaks"
             />
             <LinkRow href="/insights" title="Insight" under="How often, where, and whether it gets better" />
+            <May right="train">
+              <LinkRow
+                href="/agreement"
+                title="Same case, same cause?"
+                under="Judge made-up cases alone, then see what others said"
+              />
+            </May>
             <LinkRow
               href="/school"
               title="School"

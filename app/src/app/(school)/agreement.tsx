@@ -1,0 +1,1 @@
+export { AgreementScreen as default } from '../../lazy';
