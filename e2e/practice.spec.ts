@@ -28,6 +28,11 @@ test('a drill waits with its marks, answers the keys of the layout, and says whe
     timeout: 15_000,
   });
   await start(page);
+  // The setting is switched in flight, as on a craft: it flies on.
+  await page.getByRole('button', { name: 'Settings' }).click();
+  await page.getByRole('radio', { name: 'Fast', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Start' })).toBeHidden();
+  await page.getByRole('button', { name: 'Close' }).click();
   const before = await figure(page, /m away$/);
   // The stick on the screen goes along with the key, and rests when it is let go.
   const knob = page
@@ -47,9 +52,6 @@ test('a drill waits with its marks, answers the keys of the layout, and says whe
   // Without height hold the throttle is the rotors' own speed: pulled back, it comes down hard.
   await page.getByRole('radio', { name: 'Self-level' }).click();
   await start(page);
-  // Modes are switched in flight, as on a craft: it flies on.
-  await page.getByRole('radio', { name: 'Fast', exact: true }).click();
-  await expect(page.getByRole('button', { name: 'Start' })).toBeHidden();
   await page.keyboard.down('KeyS');
   await expect(page.getByRole('alert')).toContainText('Into the ground', { timeout: 20_000 });
   await page.keyboard.up('KeyS');
@@ -144,6 +146,7 @@ test('a flight is saved as an open log, judged again from it, and a log with a f
 
 /** Rotors stopped in the air: a rep that is soon over. */
 async function fall(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Settings' }).click();
   await page.getByRole('radio', { name: 'Self-level' }).click({ timeout: 20_000 });
   await page.keyboard.down('KeyS');
   await expect(page.getByRole('alert')).toContainText('Into the ground', { timeout: 20_000 });
@@ -410,6 +413,7 @@ test('pilot-relative mode is switched in flight, and the craft flies on', async 
   await page.goto('/drills/relative-mode-discipline/practice');
   await start(page);
   await expect(page.getByText(/^2 of 4: /)).toBeVisible({ timeout: 20_000 });
+  await page.getByRole('button', { name: 'Settings' }).click();
   await page.getByRole('button', { name: 'Pilot-relative on' }).click();
   await page.keyboard.down('ArrowRight');
   await expect(page.getByRole('button', { name: 'Pilot-relative off' })).toBeVisible();

@@ -1,18 +1,20 @@
 import { axesOf, type Axis } from '@skelby/core/vocabulary/flying';
-import { craftFacts } from '@skelby/core/vocabulary/craft-facts';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
-import { Button, ButtonRow } from '../../shared/ui/Button';
+import { Button } from '../../shared/ui/Button';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
 import { AnswerChoices } from './AnswerChoices';
 import { Field, FIELD_PX } from '../../shared/field/Field';
-import { FieldMap, Readout } from './FlightReadout';
+import { FieldMap } from './FlightReadout';
+import { Acts, Figures, type FlyProps, FootOver, type PartProps } from './FlyActs';
+import { FlyDisplay } from './FlyDisplay';
 import { Gimbal } from './Gimbal';
 import type { Hand } from './hands';
 import { ScoredFlight } from './ScoredFlight';
-import { type FlyState, type DrillToFly, useFly } from './use-fly';
+import { type FlyState, useFly } from './use-fly';
+import { useWhole } from './use-whole';
 
 const STICK_PX = 150;
 /** A phone on its side: the field between the thumbs, px. */
@@ -36,21 +38,9 @@ const useStyles = themed((theme) => ({
   },
   // What is to be judged is below: the craft and the ground.
   above: { top: 8, bottom: 'auto' },
-  hands: { flexDirection: 'row', justifyContent: 'space-between' },
-  low: { flexDirection: 'row', gap: 12, alignItems: 'flex-end' },
-  middle: { flex: 1, minWidth: 0, gap: 6 },
+  // Below what is said, and clear of the thumbs.
+  overWhole: { top: 96, bottom: 'auto', alignSelf: 'center', maxWidth: 520, left: 'auto', right: 'auto' },
 }));
-
-interface FlyProps extends DrillToFly {
-  readonly onRelative: (on: boolean) => void;
-  /** What became of the rep, under its score. */
-  readonly recorded?: ReactNode;
-}
-
-interface PartProps {
-  readonly props: FlyProps;
-  readonly state: FlyState;
-}
 
 /** What the flight waits for, over the field; null while it waits for nothing. */
 function askedOf({ flight, standing }: FlyState, { things = [] }: FlyProps['course']): ReactNode {
@@ -65,44 +55,46 @@ function askedOf({ flight, standing }: FlyState, { things = [] }: FlyProps['cour
   ) : null;
 }
 
-/** The part being flown in words, the field, and its figures. */
-function Seen({
-  props,
-  state,
-  height,
-  reads,
-}: PartProps & { readonly height: number; readonly reads: boolean }) {
-  const styles = useStyles();
+/** The part being flown, in words. */
+function Says({ props: { drill }, state: { flight, standing } }: PartProps) {
   const { sentence } = useUnits();
-  const { drill, craft, course, setUp, settings } = props;
-  const { flight, standing, live } = state;
-  const { isFlying, failed } = flight;
-  const asked = askedOf(state, course);
   const part = standing?.part;
   const says = part ? `${part.of > 1 ? `${part.at + 1} of ${part.of}: ` : ''}${part.says}` : '';
+  return <Words as="heading">{flight.isFlying ? says : sentence(drill.byEye)}</Words>;
+}
+
+interface SeenProps extends PartProps {
+  readonly height: number;
+  readonly reads: boolean;
+  readonly isWhole: boolean;
+}
+
+/** The field, the map in its corner, and what it waits for. */
+function Seen({ props, state, height, reads, isWhole }: SeenProps) {
+  const styles = useStyles();
+  const { craft, course, setUp, settings } = props;
+  const { flight, standing, live } = state;
+  const asked = askedOf(state, course);
+  const part = standing?.part;
   return (
-    <>
-      <Words as="heading">{isFlying ? says : sentence(drill.byEye)}</Words>
-      <Field
-        ref={state.field}
-        height={height}
-        spanM={craft.spanM}
-        rotors={craft.rotors}
-        marks={setUp.marks}
-        scene={state.scene}
-        throughCamera={state.throughCamera}
-        cameraDeg={settings.cameraDeg}
-        blind={isFlying && (part?.blind ?? false)}
-        inset={reads ? <FieldMap live={live} marks={setUp.marks} /> : null}
-      >
-        {asked ? <View style={[styles.over, part?.asks ? styles.above : null]}>{asked}</View> : null}
-      </Field>
-      {failed ? (
-        <Words as="strong" role="alert">{`! ${failed}`}</Words>
-      ) : reads ? (
-        <Readout live={live} />
+    <Field
+      ref={state.field}
+      height={height}
+      spanM={craft.spanM}
+      rotors={craft.rotors}
+      marks={setUp.marks}
+      scene={state.scene}
+      throughCamera={state.throughCamera}
+      cameraDeg={settings.cameraDeg}
+      blind={flight.isFlying && (part?.blind ?? false)}
+      inset={reads ? <FieldMap live={live} marks={setUp.marks} /> : null}
+    >
+      {asked ? (
+        <View style={[styles.over, isWhole ? styles.overWhole : part?.asks ? styles.above : null]}>
+          {asked}
+        </View>
       ) : null}
-    </>
+    </Field>
   );
 }
 
@@ -123,72 +115,27 @@ function Stick({ props, state, hand, size }: PartProps & { readonly hand: Hand; 
   );
 }
 
-/** What can be done to a craft that holds its place. */
-function HoldActs({ state: { flight, standing, turnHold, turnLink } }: Pick<PartProps, 'state'>) {
-  return (
-    <>
-      <Button
-        icon={standing?.holdLost ? 'anchor' : 'shuffle'}
-        label={standing?.holdLost ? 'Switch hold on' : 'Switch hold off'}
-        onPress={turnHold}
-      />
-      {flight.isFlying ? (
-        <Button
-          icon={standing?.linkLost ? 'wifi' : 'wifi-off'}
-          label={standing?.linkLost ? 'Give the link back' : 'Lose the link'}
-          onPress={turnLink}
-        />
-      ) : null}
-      {standing?.returning ? null : <Button icon="home" label="Come home" onPress={flight.goHome} />}
-    </>
-  );
-}
-
-interface ActsProps extends PartProps {
-  readonly reads: boolean;
-  /** Null where there are no figures to show. */
-  readonly onReads: ((reads: boolean) => void) | null;
-}
-
-function Acts({ props, state, reads, onReads }: ActsProps) {
-  const { settings, craft, onRelative } = props;
-  const { mode, relative } = settings;
-  return (
-    <ButtonRow>
-      {state.flight.isFlying ? <Button icon="rotate-ccw" label="Again" onPress={state.again} /> : null}
-      <Button
-        icon={state.throughCamera ? 'user' : 'camera'}
-        label={state.throughCamera ? 'From the ground' : 'Camera'}
-        onPress={state.turnCamera}
-      />
-      {mode === 'position-hold' ? <HoldActs state={state} /> : null}
-      {mode !== 'rate' && craftFacts(craft).hasPilotRelative ? (
-        <Button
-          icon="compass"
-          label={relative ? 'Pilot-relative off' : 'Pilot-relative on'}
-          onPress={() => onRelative(!relative)}
-        />
-      ) : null}
-      {onReads ? (
-        <Button
-          kind="quiet"
-          label={reads ? 'Hide figures and map' : 'Show figures and map'}
-          onPress={() => onReads(!reads)}
-        />
-      ) : null}
-    </ButtonRow>
-  );
+/** The page around it puts away what stands in the drawer. */
+function useTellsWhole(isWhole: boolean, onWhole: (isWhole: boolean) => void): void {
+  const tell = useRef(onWhole);
+  tell.current = onWhole;
+  useEffect(() => {
+    tell.current(isWhole);
+    return () => tell.current(false);
+  }, [isWhole]);
 }
 
 /** The craft, the sticks and the drill: flown, measured, and shown again. */
 export function Fly(props: FlyProps) {
-  const styles = useStyles();
   const { width, height } = useWindowDimensions();
+  const box = useRef<HTMLDivElement>(null);
   const [readsFigures, setReads] = useState(true);
   // What is to be judged by eye is not written beside the picture.
   const isByEye = props.course.stages.some(({ seen }) => seen !== undefined);
   const reads = readsFigures && !isByEye;
   const state = useFly(props);
+  const whole = useWhole(box, state.flight.isFlying && !state.flight.scored);
+  useTellsWhole(whole.isWhole, props.onWhole);
   const { scored, save } = state.flight;
   if (scored)
     return (
@@ -205,30 +152,36 @@ export function Fly(props: FlyProps) {
         onSave={save}
       />
     );
-  const low = height < LOW && width > height;
-  const size = low ? Math.min(STICK_PX, (width - LEAST_FIELD_PX) / 2) : STICK_PX;
-  const fieldHeight = low ? Math.max(LEAST_FIELD_PX / 2, height - AROUND_FIELD_PX) : FIELD_PX;
+  const isLow = height < LOW && width > height;
+  const lie = whole.isWhole ? 'whole' : isLow ? 'low' : 'tall';
+  const size = isLow ? Math.min(STICK_PX, (width - LEAST_FIELD_PX) / 2) : STICK_PX;
+  const heights = {
+    whole: height,
+    low: Math.max(LEAST_FIELD_PX / 2, height - AROUND_FIELD_PX),
+    tall: FIELD_PX,
+  };
   const part = { props, state };
+  const acts = { ...part, reads, onReads: isByEye ? null : setReads };
   return (
     <>
-      {low ? (
-        <View style={styles.low}>
-          <Stick {...part} hand="left" size={size} />
-          <View style={styles.middle}>
-            <Seen {...part} height={fieldHeight} reads={reads} />
-          </View>
-          <Stick {...part} hand="right" size={size} />
-        </View>
-      ) : (
+      <FlyDisplay
+        lie={lie}
+        box={box}
+        stickPx={size}
+        says={<Says {...part} />}
+        field={<Seen {...part} height={heights[lie]} reads={reads} isWhole={whole.isWhole} />}
+        foot={whole.isWhole ? <FootOver {...acts} whole={whole} /> : <Figures state={state} reads={reads} />}
+        left={<Stick {...part} hand="left" size={size} />}
+        right={<Stick {...part} hand="right" size={size} />}
+      />
+      {whole.isWhole ? null : (
         <>
-          <Seen {...part} height={fieldHeight} reads={reads} />
-          <View style={styles.hands}>
-            <Stick {...part} hand="left" size={size} />
-            <Stick {...part} hand="right" size={size} />
-          </View>
+          {state.flight.isFlying ? (
+            <Button kind="quiet" icon="maximize-2" label="Fill the display" onPress={whole.fill} />
+          ) : null}
+          <Acts {...acts} />
         </>
       )}
-      <Acts {...part} reads={reads} onReads={isByEye ? null : setReads} />
     </>
   );
 }

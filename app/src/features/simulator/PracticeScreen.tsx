@@ -6,12 +6,7 @@ import { SIDES } from '@skelby/core/drills/drill';
 import type { WordedDrill } from '@skelby/copy/drills';
 import { isDrillId, type DrillId } from '@skelby/core/drills/drills';
 import { type CraftRecord, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
-import {
-  FLIGHT_MODES,
-  type FlightMode,
-  STICK_LAYOUTS,
-  type StickLayout,
-} from '@skelby/core/vocabulary/flying';
+import { FLIGHT_MODES, STICK_LAYOUTS } from '@skelby/core/vocabulary/flying';
 import {
   craftAsText,
   craftFromText,
@@ -20,44 +15,24 @@ import {
   practiceLinkShape,
 } from '@skelby/core/schemas/practice-link';
 import { type Href, useLocalSearchParams } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { type ComponentProps, useMemo, useState } from 'react';
 import { ValidationError } from 'yup';
 import { useRoster } from '../../offline/overlay/use-roster';
-import { keep, kept } from '../../shared/storage/storage';
-import { Button, LinkButton } from '../../shared/ui/Button';
+import { LinkButton } from '../../shared/ui/Button';
 import { Note } from '../../shared/ui/Note';
-import { Part, Screen } from '../../shared/ui/Screen';
-import { usePassOn } from '../../shared/ui/use-pass-on';
+import { Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { STANDING_LINE } from '../../shared/copy/copy';
 import { ControllerPart } from './ControllerPart';
 import { Fly } from './Fly';
 import { LogPart } from './LogPart';
+import { PassOn } from './PassOn';
 import { PracticeChoices } from './PracticeChoices';
 import { RecordedNote, useRecorded } from './record';
-import {
-  drillSetUp,
-  flightFrom,
-  linkFrom,
-  sensorsOf,
-  type PracticeSettings,
-  setAnew,
-  settingsFrom,
-} from './settings';
+import { flightFrom, linkFrom, sensorsOf, setAnew } from './settings';
+import { SoundChoice } from './SoundChoice';
 import { useTilt } from './tilt';
-
-const NAME = 'practice.chosen';
-/** What stays from one practice to the next on this device. */
-interface Chosen {
-  readonly craftId: string | null;
-  readonly layout: StickLayout;
-}
-const BEFORE: Chosen = { craftId: null, layout: 2 };
-
-interface WhoFlies {
-  readonly layout?: StickLayout;
-  readonly mode?: FlightMode;
-}
+import { useChosen, usePracticeSettings, type WhoFlies } from './use-practice';
 
 interface PracticeProps {
   readonly drill: WordedDrill<DrillId>;
@@ -72,52 +47,6 @@ interface PracticeProps {
   readonly purpose: 'practice' | 'test';
 }
 
-/** Passes on how it is set up: the link opens the same drill for anybody, without an account. */
-function PassOn({ search }: { readonly search: string }) {
-  const { said, pass } = usePassOn('Skelby practice');
-  const address = `${window.location.origin}/practice?${search}`;
-  return (
-    <Part heading="Pass it on">
-      <Words as="soft">Opens this drill as it is set here, for whoever has the link.</Words>
-      <Words aria-label="Link">{address}</Words>
-      <Button icon="share-2" label={said ?? 'Pass on the link'} onPress={() => void pass(address)} />
-    </Part>
-  );
-}
-
-/** Craft and sticks, which stay from one practice to the next on this device. */
-function useChosen(who: WhoFlies) {
-  const [chosen, setChosen] = useState<Chosen>(() => ({
-    ...BEFORE,
-    ...kept<Partial<Chosen>>(NAME),
-    ...(who.layout ? { layout: who.layout } : {}),
-  }));
-  const choose = (part: Partial<Chosen>) =>
-    setChosen((last) => {
-      const next = { ...last, ...part };
-      keep(NAME, next);
-      return next;
-    });
-  return { chosen, choose };
-}
-
-/** How the drill is flown: as its link says, and as it was changed here; null where it is not flown here. */
-function useSettings(drill: WordedDrill<DrillId>, link: PracticeLink, mode: FlightMode) {
-  const [changed, setChanged] = useState<Partial<PracticeSettings>>({});
-  const usual = useMemo(() => {
-    const set = drillSetUp(drill.id, drill.sides[0] ?? null, mode);
-    return set && settingsFrom(practiceLinkShape.cast({}), drill, set);
-  }, [drill, mode]);
-  const settings = useMemo(() => {
-    const set = drillSetUp(drill.id, link.side ?? drill.sides[0] ?? null, mode);
-    return set && { ...settingsFrom(link, drill, set), ...changed };
-  }, [drill, link, mode, changed]);
-  const side = settings?.side ?? null;
-  const set = useMemo(() => drillSetUp(drill.id, side, mode), [drill.id, side, mode]);
-  const change = (part: Partial<PracticeSettings>) => setChanged((last) => ({ ...last, ...part }));
-  return { usual, settings, set, change };
-}
-
 function NotHere({ name, up }: { readonly name: string; readonly up: Href | undefined }) {
   return (
     <Screen title="Simulator" under={name} up={up ?? '/drills'}>
@@ -128,12 +57,26 @@ function NotHere({ name, up }: { readonly name: string; readonly up: Href | unde
   );
 }
 
+/** The drill to be flown, where the craft has what it is about. */
+function FlyHere(fly: ComponentProps<typeof Fly>) {
+  const { course, settings, craft } = fly;
+  return course.needsSensors && !(settings.sensors && looksAlong(sensorsOf(craft))) ? (
+    <Note icon="slash" heading="Nothing to find out">
+      This craft carries no sensors that look ahead, behind or aside, or they are switched off. Choose one
+      that does.
+    </Note>
+  ) : (
+    <Fly {...fly} />
+  );
+}
+
 function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: PracticeProps) {
   const { chosen, choose } = useChosen(who);
   const linked = link.craft ? craftFromText(link.craft) : null;
   const craft: CraftRecord = linked ?? crafts.find((each) => each.id === chosen.craftId) ?? USUAL_CRAFT;
-  const { usual, settings, set, change } = useSettings(drill, link, who.mode ?? craft.mode);
+  const { usual, settings, set, change } = usePracticeSettings(drill, link, who.mode ?? craft.mode);
   const tilt = useTilt();
+  const [isWhole, setWhole] = useState(false);
   const recorded = useRecorded({ weaknessId, token, drill, settings, purpose });
   const scene = useMemo(
     () => settings && set && flightFrom(drill.id, settings, set, craft).scene,
@@ -146,6 +89,23 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
     drill.id,
     linkFrom(settings, drill, usual, craft === USUAL_CRAFT ? null : craftAsText(craft)),
   );
+  const choices = (
+    <>
+      <SoundChoice volume={chosen.volume} onVolume={(volume) => choose({ volume })} />
+      <PracticeChoices
+        drill={drill}
+        settings={settings}
+        craft={craft}
+        craftId={chosen.craftId}
+        crafts={linked ? [] : crafts}
+        layout={chosen.layout}
+        tilt={tilt}
+        onChange={change}
+        onCraft={(craftId) => choose({ craftId })}
+        onLayout={(layout) => choose({ layout })}
+      />
+    </>
+  );
   return (
     <Screen
       title="Simulator"
@@ -153,18 +113,7 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
       {...(up ? { up } : {})}
       aside={
         <>
-          <PracticeChoices
-            drill={drill}
-            settings={settings}
-            craft={craft}
-            craftId={chosen.craftId}
-            crafts={linked ? [] : crafts}
-            layout={chosen.layout}
-            tilt={tilt}
-            onChange={change}
-            onCraft={(craftId) => choose({ craftId })}
-            onLayout={(layout) => choose({ layout })}
-          />
+          {isWhole ? null : choices}
           <ControllerPart />
           <LogPart
             drill={drill}
@@ -181,26 +130,22 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
         </>
       }
     >
-      {course.needsSensors && !(settings.sensors && looksAlong(sensorsOf(craft))) ? (
-        <Note icon="slash" heading="Nothing to find out">
-          This craft carries no sensors that look ahead, behind or aside, or they are switched off. Choose one
-          that does.
-        </Note>
-      ) : (
-        <Fly
-          key={setAnew(settings, craft)}
-          drill={drill}
-          course={course}
-          setUp={setUp}
-          craft={craft}
-          settings={settings}
-          layout={chosen.layout}
-          tilt={tilt}
-          onRelative={(relative) => change({ relative })}
-          onScored={recorded.record}
-          recorded={<RecordedNote recorded={recorded} />}
-        />
-      )}
+      <FlyHere
+        key={setAnew(settings, craft)}
+        drill={drill}
+        course={course}
+        setUp={setUp}
+        craft={craft}
+        settings={settings}
+        layout={chosen.layout}
+        tilt={tilt}
+        volume={chosen.volume}
+        onRelative={(relative) => change({ relative })}
+        onScored={recorded.record}
+        recorded={<RecordedNote recorded={recorded} />}
+        choices={choices}
+        onWhole={setWhole}
+      />
     </Screen>
   );
 }

@@ -21,6 +21,7 @@ const shown = (timeS: number, x: number, more: Partial<Shown> = {}): Shown => ({
   setting: 'normal',
   landsItself: false,
   wash: 0,
+  rotorSpeeds: [0.7, 0.7, 0.7, 0.7],
   landed: false,
   ended: null,
   workMs: 0.2,

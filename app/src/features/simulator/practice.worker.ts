@@ -71,6 +71,8 @@ export interface Shown {
   readonly timeS: number;
   readonly charge: number;
   readonly wash: number;
+  /** Of each rotor, as a share of the fastest it turns. */
+  readonly rotorSpeeds: readonly number[];
   readonly landed: boolean;
   readonly ended: Ended;
   /** What the physics of this frame took, ms. */
@@ -139,7 +141,7 @@ function shown(
   flown: Exercise,
   workMs: number,
 ): Shown {
-  const { body, timeS, charge, wash, landed, ended } = flight;
+  const { body, timeS, charge, wash, landed, ended, acting } = flight;
   const { says, hands, blind = false, expo = 0, asks = null, seen = null } = referee.stage;
   const { x, y } = pilotAt(flown, timeS);
   return {
@@ -150,6 +152,7 @@ function shown(
     timeS,
     charge,
     wash,
+    rotorSpeeds: Array.from(acting.rotorSpeed),
     landed,
     ended,
     workMs,

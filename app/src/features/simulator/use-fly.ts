@@ -8,10 +8,11 @@ import type { StickLayout } from '@skelby/core/vocabulary/flying';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { keptSetUpOnce, padNow } from './controller';
 import type { FieldHandle } from '../../shared/field/Field';
-import { useHands } from './hands';
+import { type Hands, useHands } from './hands';
 import { Live, type PracticeStanding, standingIn } from './live';
 import type { Scored, Shown } from './practice.worker';
 import { flightFrom, type PracticeSettings } from './settings';
+import { useCraftSound, useSoundWhile } from './use-craft-sound';
 import type { Tilt } from './tilt';
 import { useFlight } from './use-flight';
 
@@ -26,6 +27,8 @@ export interface DrillToFly {
   readonly settings: PracticeSettings;
   readonly layout: StickLayout;
   readonly tilt: Tilt;
+  /** Of what is heard, 0 to 1. */
+  readonly volume: number;
   readonly onScored: (scored: Scored) => void;
 }
 
@@ -68,6 +71,20 @@ const throttleAtRest = ({ settings: { mode }, setUp, craft }: DrillToFly): numbe
     ? 0
     : throttleStick(1 / craft.thrustToWeight);
 
+/** Sticks at rest before a flight, and how many flights there were: the drawn sticks begin anew with each. */
+function useRest(fly: DrillToFly, hands: Hands, isFlying: boolean) {
+  const [round, setRound] = useState(0);
+  const waits = throttleAtRest(fly);
+  const rest = useCallback(() => {
+    hands.rest(waits);
+    setRound((n) => n + 1);
+  }, [hands, waits]);
+  useEffect(() => {
+    if (!isFlying) rest();
+  }, [isFlying, rest]);
+  return { rest, round };
+}
+
 /** One drill being flown: the flight in its worker, the hands on it, and what is shown of it. */
 export function useFly(fly: DrillToFly) {
   const { drill, course, setUp, craft, settings, layout, tilt, onScored } = fly;
@@ -75,11 +92,10 @@ export function useFly(fly: DrillToFly) {
   const [live] = useState(() => new Live());
   const [standing, setStanding] = useState<PracticeStanding | null>(null);
   const [throughCamera, setThroughCamera] = useState(false);
-  /** Counts the flights: the drawn sticks begin anew with each. */
-  const [round, setRound] = useState(0);
   const hands = useHands(layout, tilt);
   const [from] = useState(() => flightFrom(drill.id, settings, { setUp, course }, craft));
   const { mode, setting, relative } = settings;
+  const sound = useCraftSound(craft, from.scene.wind.speedMps, fly.volume);
 
   const onFrame = (now: Shown) => {
     const began = performance.now();
@@ -90,6 +106,7 @@ export function useFly(fly: DrillToFly) {
     });
     hands.soften(now.part.expo);
     live.show(now, began);
+    sound.hear(now, throughCamera);
     setStanding((last) => standingIn(now, last));
   };
   const flight = useFlight(from, {
@@ -97,14 +114,8 @@ export function useFly(fly: DrillToFly) {
     sticks: hands.read,
     onFrame,
   });
-  const waits = throttleAtRest(fly);
-  const rest = useCallback(() => {
-    hands.rest(waits);
-    setRound((n) => n + 1);
-  }, [hands, waits]);
-  useEffect(() => {
-    if (!flight.isFlying) rest();
-  }, [flight.isFlying, rest]);
+  useSoundWhile(sound, flight.isFlying);
+  const { rest, round } = useRest(fly, hands, flight.isFlying);
   useTold(flight.scored, onScored);
   const again = () => {
     rest();

@@ -196,6 +196,12 @@ export class PracticeView {
     this.sight.updateProjectionMatrix();
   }
 
+  /** For a device that draws slowly: the field without what stands around it, and no finer than its pixels are told. */
+  private becomePlain(): void {
+    this.around.visible = false;
+    this.renderer.setPixelRatio(1);
+  }
+
   /** Draws the way flown, from place to place; null takes it off. */
   showPath(places: readonly (readonly [number, number, number])[] | null): void {
     if (this.path) {
@@ -218,7 +224,7 @@ export class PracticeView {
     craft.quaternion.set(i, j, k, w);
     // On the ground they stand; what turns says that it flies.
     if (z > ON_GROUND_M) this.blades.turn(this.pace.drawn * BLADE_STEP);
-    if (this.pace.isSlow(performance.now())) this.around.visible = false;
+    if (this.around.visible && this.pace.isSlow(performance.now())) this.becomePlain();
     shadow.position.set(x, y, 0.03);
     shadow.scale.setScalar(1 + z / 12);
     (shadow.material as MeshBasicMaterial).opacity = 0.35 / (1 + z / 8);
