@@ -2,6 +2,7 @@ import { addDays } from '@skelby/core/vocabulary/day';
 import type { Knex } from 'knex';
 import { addSchool, addTrainer } from '../db/add-school';
 import { withinSchool } from '../db/in-school';
+import { judgeCases } from './judged';
 import { DEMO_PILOTS, DEMO_SCHOOL, DEMO_TRAINERS } from './school';
 import { Season, SEASON_DAYS } from './season';
 import { SeasonBook } from './season-book';
@@ -24,6 +25,7 @@ export async function loadDemo(db: Knex, now: Date): Promise<boolean> {
     await withinSchool(tx, { schoolId, accountId: accounts[0]! }, (school) =>
       new Season(new SeasonBook(school, today), DEMO_PILOTS.length, true).write(),
     );
+    await withinSchool(tx, { schoolId, accountId: accounts[1]! }, judgeCases);
   });
   // A season is written down in one go; in the story everything came in as it was flown.
   await db('reps').update({ recordedAt: db.ref('flown_at') });

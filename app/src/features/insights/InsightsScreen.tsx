@@ -1,10 +1,10 @@
 import { causeWords } from '@skelby/copy/causes';
-import { drillWords } from '@skelby/copy/drills';
 import { type GroupInsight, type Report, reportOf } from '@skelby/core/insights/report';
 import type { InsightsPage } from '@skelby/core/pages/insights';
 import { type ReactNode, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useInsights } from '../../offline/insights-queries';
+import { useDrills } from '../../shared/api/use-drills';
 import { plural, STANDING_LINE } from '../../shared/copy/copy';
 import { RateChart } from '../../shared/drawing';
 import { Choice } from '../../shared/forms/Choice';
@@ -121,6 +121,7 @@ function Groups({ heading, groups, nameOf = ({ name }) => name || 'Not told' }: 
 }
 
 function Clearing({ report: { toClear, toRelapse, drills } }: { readonly report: Report }) {
+  const { drillOf } = useDrills();
   return (
     <Part heading="How long it takes, and whether it lasts">
       <Words>{`From opening to signature. ${lastsWords(toClear, 'weakness')}`}</Words>
@@ -136,7 +137,7 @@ function Clearing({ report: { toClear, toRelapse, drills } }: { readonly report:
             {drills.map((drill) => (
               <Row
                 key={drill.drillId}
-                title={drillWords(drill.drillId).name}
+                title={drillOf(drill.drillId).name}
                 under={`${plural(drill.weaknesses, 'weakness', 'weaknesses')}: ${changeWords(drill)}`}
               />
             ))}
