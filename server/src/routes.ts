@@ -17,6 +17,7 @@ import {
   tellNearMissOf,
 } from './commands/of-a-pilot';
 import { exchangeRoutes } from './exchange/routes';
+import { trainingRecord, trainingStatements } from './exchange/training-record';
 import { recordEvent } from './facts/events';
 import { experienceOf } from './facts/experience';
 import { ruleInForce } from './facts/occurrence-rows';
@@ -134,6 +135,8 @@ function recordRoutes(router: Router, inSchool: InTheirSchool, later: InTheirSch
       return everything;
     }),
   );
+  router.get('/pilots/:id/training-record.json', later('take-out', trainingRecord));
+  router.get('/pilots/:id/xapi.json', later('take-out', trainingStatements));
   router.post(
     '/pilots/:id/forget',
     inSchool('forget', (school, ctx) => forgetPilot(school, keyIn(ctx, 'id', 'pilot'), bodyOf(ctx))),

@@ -57,6 +57,8 @@ describe('what each role may do, route by route', () => {
   const WRITES: readonly (readonly [method: string, path: string, right: Right])[] = [
     ['POST', `/pilots/${id()}/links`, 'keep-records'],
     ['GET', `/pilots/${id()}/everything.json`, 'take-out'],
+    ['GET', `/pilots/${id()}/training-record.json`, 'take-out'],
+    ['GET', `/pilots/${id()}/xapi.json`, 'take-out'],
     ['POST', `/pilots/${id()}/forget`, 'forget'],
     ['POST', '/imports/occurrences?format=csv&save=nothing', 'bring-in'],
     ['POST', '/people/invitations', 'people'],

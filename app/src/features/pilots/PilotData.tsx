@@ -83,6 +83,22 @@ export function PilotData({ page: { pilot } }: { readonly page: PilotPage }) {
           disabled={everything.isPending}
           onPress={() => everything.mutate()}
         />
+        {pilot.forgottenAt ? null : (
+          <>
+            <Button
+              kind="quiet"
+              icon="award"
+              label="Training record, to take along"
+              onPress={() => window.location.assign(`/api/pilots/${pilot.id}/training-record.json`)}
+            />
+            <Button
+              kind="quiet"
+              icon="award"
+              label="The same for a learning record store (xAPI)"
+              onPress={() => window.location.assign(`/api/pilots/${pilot.id}/xapi.json`)}
+            />
+          </>
+        )}
       </May>
       {everything.error ? <Words as="strong" role="alert">{`! ${everything.error.message}`}</Words> : null}
       {pilot.forgottenAt ? (
