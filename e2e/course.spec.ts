@@ -81,7 +81,7 @@ test('the school is told how often, where and what cannot be told apart', async 
   await page.getByRole('link', { name: /^Insight/ }).click();
   await expect(page.getByText(/^Crashes: .* per 100 flights \(/)).toBeVisible();
   await expect(page.getByText('Is it getting worse?')).toBeVisible();
-  await expect(page.getByRole('img', { name: /beyond what chance makes/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /beyond what chance makes/i })).toBeVisible();
   await page.getByRole('radio', { name: '24 months' }).click();
   await expect(page.getByText(/^Crashes: /)).toBeVisible();
 });
