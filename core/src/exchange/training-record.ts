@@ -125,7 +125,7 @@ const LESSON = 'http://adlnet.gov/expapi/activities/lesson';
 
 /**
  * The record as statements of the Experience API 1.0.3 (ADL; verbs and activities of its vocabulary, from memory): a weakness that
- * was signed off (early ones left out: their evidence was not there) is passed, a lesson that was shown is completed. The pilot is known by a key alone, never by an address.
+ * was signed off (early ones left out: their evidence was not there) is passed, a lesson that was shown is completed. The pilot is known by name and key, never by an e-mail address.
  * @param home address of the school's own server: names of accounts and activities begin with it
  * @param keyOf a UUID of a lesson of this pilot, the same every time
  */

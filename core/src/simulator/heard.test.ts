@@ -6,10 +6,11 @@ import { heardOf, type HeardFrom } from './heard';
 
 const CRAFT = craftModel(craftFacts(USUAL_CRAFT));
 const HOVER = Math.sqrt(1 / CRAFT.thrustToWeight);
+const blowing = (speedMps: number) => ({ speedMps, fromDeg: 0 });
 const heard = (more: Partial<HeardFrom> = {}) =>
   heardOf(CRAFT, {
     ...{ rotorSpeeds: [HOVER, HOVER, HOVER, HOVER], wash: 0, position: [0, 10, 1.6], velocity: [0, 0, 0] },
-    ...{ pilot: { x: 0, y: 0 }, windMps: 0, isAboard: false },
+    ...{ pilot: { x: 0, y: 0 }, wind: blowing(0), isAboard: false },
     ...more,
   });
 
@@ -47,9 +48,12 @@ test('wash is heard at the craft and fades with distance; the wind stays at the 
   expect(heard({ wash: 0 }).wash).toBe(0);
   expect(heard({ wash: 5, isAboard: true }).wash).toBe(1);
   expect(heard({ wash: 0.6, position: [0, 60, 1.6] }).wash).toBeCloseTo(0.03, 9);
-  expect(heard({ windMps: 14, position: [0, 60, 1.6] }).wind).toBe(1);
-  expect(heard({ windMps: 7 }).wind).toBeCloseTo(0.25, 9);
-  expect(heard({ windMps: 14, isAboard: true }).wind).toBe(0);
+  expect(heard({ wind: blowing(14), position: [0, 60, 1.6] }).wind).toBe(1);
+  expect(heard({ wind: blowing(7) }).wind).toBeCloseTo(0.25, 9);
+  // Hovering in a wind from the north, it meets it; carried along with it to the south, it meets none.
+  const aboard = { wind: blowing(14), isAboard: true };
+  expect(heard(aboard).wind).toBe(1);
+  expect(heard({ ...aboard, velocity: [0, -14, 0] }).wind).toBe(0);
 });
 
 test('whatever is flown, nothing leaves its bounds', () => {
@@ -63,7 +67,7 @@ test('whatever is flown, nothing leaves its bounds', () => {
             wind,
             bladeHz,
           } = heard({
-            ...{ wash, isAboard, position: [0, away, 1.6], rotorSpeeds: [share, share], windMps: 30 },
+            ...{ wash, isAboard, position: [0, away, 1.6], rotorSpeeds: [share, share], wind: blowing(30) },
           });
           for (const each of [loudness, broken, wind]) {
             expect(each).toBeGreaterThanOrEqual(0);

@@ -1,4 +1,5 @@
 import type { CraftModel } from './craft-model';
+import type { Wind } from './gusts-dryden';
 
 /** What a pilot hears of a craft: power, wash and wind come to the ear before they come to the eye. */
 
@@ -11,7 +12,8 @@ export interface HeardFrom {
   readonly position: readonly [number, number, number];
   readonly velocity: readonly [number, number, number];
   readonly pilot: { readonly x: number; readonly y: number };
-  readonly windMps: number;
+  /** Mean wind, as the scene has it. */
+  readonly wind: Pick<Wind, 'speedMps' | 'fromDeg'>;
   /** At the craft itself, as its camera would hear it. */
   readonly isAboard: boolean;
 }
@@ -37,6 +39,12 @@ const LOUDER_WITH_SPEED = 2.5;
 /** The wind is all one hears from here on. */
 const LOUDEST_WIND_MPS = 14;
 
+/** Against air that moves towards where the wind does not come from, m/s. */
+function airspeed([vx, vy, vz]: HeardFrom['velocity'], { speedMps, fromDeg }: HeardFrom['wind']): number {
+  const from = (fromDeg * Math.PI) / 180;
+  return Math.hypot(vx + speedMps * Math.sin(from), vy + speedMps * Math.cos(from), vz);
+}
+
 const within = (value: number) => Math.min(1, Math.max(0, value));
 
 /**
@@ -47,7 +55,7 @@ export function heardOf(
   craft: Pick<CraftModel, 'tipMps' | 'rotorRadiusM' | 'thrustToWeight'>,
   from: HeardFrom,
 ): Heard {
-  const { rotorSpeeds, position, velocity, pilot, windMps, isAboard } = from;
+  const { rotorSpeeds, position, velocity, pilot, wind, isAboard } = from;
   const [dx, dy, dz] = [position[0] - pilot.x, position[1] - pilot.y, position[2] - EAR_M];
   const away = Math.hypot(dx, dy, dz);
   const leaves = away > 0 ? (velocity[0] * dx + velocity[1] * dy + velocity[2] * dz) / away : 0;
@@ -62,6 +70,6 @@ export function heardOf(
     bladeHz: shares.map((share) => share * hoverHz * BLADES * shift),
     loudness,
     wash: within(from.wash) * near,
-    wind: within((isAboard ? Math.hypot(...velocity) : windMps) / LOUDEST_WIND_MPS) ** 2,
+    wind: within((isAboard ? airspeed(velocity, wind) : wind.speedMps) / LOUDEST_WIND_MPS) ** 2,
   };
 }

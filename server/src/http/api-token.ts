@@ -1,12 +1,11 @@
-import { MAY_BY_TOKEN } from '@skelby/core/people/roles';
-import type { Right } from '@skelby/core/people/roles';
+import { MAY_BY_TOKEN, type Right } from '@skelby/core/people/roles';
 import type { Knex } from 'knex';
 import type { Context } from 'koa';
-import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
 import { inSchool } from '../db/in-school';
 import { hashOfToken } from '../facts/private-link';
 import { Problem } from '../problem/problem';
 import { notForTokens, TOKEN_PREFIX } from './bearer';
+import { consumed, limiterIn } from './limiter';
 import type { Who } from './session';
 
 /** A school's own programs: they ask with a token instead of a session, and reach no account and no setting. */
@@ -17,33 +16,24 @@ const BEARER = new RegExp(`^Bearer (${TOKEN_PREFIX}[\\w-]{40,80})$`);
 export const ASKED_A_MINUTE = 600;
 const SECONDS = 60;
 
-/** Counted in the table of sign-in limits, so that every server sees the same. */
-const limits = new WeakMap<Knex, RateLimiterPostgres>();
-function limiterOf(db: Knex): RateLimiterPostgres {
-  const made =
-    limits.get(db) ??
-    new RateLimiterPostgres({
-      ...{ storeClient: db, storeType: 'knex', tableName: 'sign_in_limits', tableCreated: true },
-      ...{ clearExpiredByTimeout: false, keyPrefix: 'token', points: ASKED_A_MINUTE, duration: SECONDS },
-    });
+const limits = new WeakMap<Knex, ReturnType<typeof limiterIn>>();
+function limiterOf(db: Knex) {
+  const made = limits.get(db) ?? limiterIn(db, 'token', ASKED_A_MINUTE, SECONDS);
   limits.set(db, made);
   return made;
 }
 
 /** @throws Problem 429 with how long to wait */
 async function count(db: Knex, ctx: Context, tokenId: string): Promise<void> {
-  try {
-    await limiterOf(db).consume(tokenId);
-  } catch (refused) {
-    if (!(refused instanceof RateLimiterRes)) throw refused;
-    const seconds = Math.ceil(refused.msBeforeNext / 1000);
-    ctx.set('Retry-After', String(seconds));
-    throw new Problem(
-      429,
-      'Too much at once',
-      `A token may ask ${ASKED_A_MINUTE} times a minute: wait ${seconds} s, or ask for a whole file.`,
-    );
-  }
+  const waitMs = await consumed(limiterOf(db), tokenId);
+  if (waitMs === null) return;
+  const seconds = Math.ceil(waitMs / 1000);
+  ctx.set('Retry-After', String(seconds));
+  throw new Problem(
+    429,
+    'Too much at once',
+    `A token may ask ${ASKED_A_MINUTE} times a minute: wait ${seconds} s, or ask for a whole file.`,
+  );
 }
 
 interface Found extends Omit<Who, 'pilotId' | 'sessionId'> {

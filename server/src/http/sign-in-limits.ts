@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
-import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
+import type { RateLimiterPostgres } from 'rate-limiter-flexible';
 import { Problem } from '../problem/problem';
+import { consumed, limiterIn } from './limiter';
 
 /** Wrong sign-ins that are taken within so long: of one address from unknown devices, of one device, of one source. */
 const TAKEN = { address: 10, device: 10, source: 60 } as const;
@@ -24,17 +25,7 @@ export class SignInLimits {
   private readonly limiters: Readonly<Record<Kind, RateLimiterPostgres>>;
 
   constructor(private readonly db: Knex) {
-    const limiter = (kind: Kind) =>
-      new RateLimiterPostgres({
-        storeClient: db,
-        storeType: 'knex',
-        tableName: 'sign_in_limits',
-        tableCreated: true,
-        clearExpiredByTimeout: false,
-        keyPrefix: kind,
-        points: TAKEN[kind],
-        duration: SECONDS,
-      });
+    const limiter = (kind: Kind) => limiterIn(db, kind, TAKEN[kind], SECONDS);
     this.limiters = { address: limiter('address'), device: limiter('device'), source: limiter('source') };
   }
 
@@ -51,17 +42,14 @@ export class SignInLimits {
   /** Counts a try before anything is verified. @throws Problem 429 with how long to wait */
   async count(trying: Trying, retryAfter: (seconds: number) => void): Promise<void> {
     for (const [kind, key] of this.countedBy(trying)) {
-      try {
-        await this.limiters[kind].consume(key);
-      } catch (refused) {
-        if (!(refused instanceof RateLimiterRes)) throw refused;
-        retryAfter(Math.ceil(refused.msBeforeNext / 1000));
-        throw new Problem(
-          429,
-          'Too many tries',
-          `Too many wrong sign-ins. Wait ${Math.ceil(refused.msBeforeNext / 60_000)} min, then try again.`,
-        );
-      }
+      const waitMs = await consumed(this.limiters[kind], key);
+      if (waitMs === null) continue;
+      retryAfter(Math.ceil(waitMs / 1000));
+      throw new Problem(
+        429,
+        'Too many tries',
+        `Too many wrong sign-ins. Wait ${Math.ceil(waitMs / 60_000)} min, then try again.`,
+      );
     }
   }
 

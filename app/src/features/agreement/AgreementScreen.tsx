@@ -35,7 +35,7 @@ const figure = (value: number) => value.toFixed(2);
 /** A figure of agreement with what it may be by chance; nothing where so few cases say nothing. */
 const agreementWords = (what: string, agreement: Agreement | null): string | null =>
   agreement?.interval
-    ? `${what} ${figure(agreement.value)}, in truth ${figure(agreement.interval.low)} to ${figure(agreement.interval.high)}.`
+    ? `${what} ${figure(agreement.value)}, 95 % interval ${figure(agreement.interval.low)} to ${figure(agreement.interval.high)}.`
     : null;
 
 /** A case as it was told, and where it is filed: first the family, then the cause. */

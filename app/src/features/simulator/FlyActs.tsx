@@ -1,12 +1,15 @@
 import { craftFacts } from '@skelby/core/vocabulary/craft-facts';
 import { type ReactNode, useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
 import { Readout } from './FlightReadout';
 import type { DrillToFly, FlyState } from './use-fly';
 import type { useWhole } from './use-whole';
+
+/** Of the display, so that what is flown stays in sight above it. */
+const DRAWER_SHARE = 0.55;
 
 const useStyles = themed((theme) => ({
   foot: { gap: 6 },
@@ -121,12 +124,13 @@ interface FootProps extends ActsProps {
 /** Over the field: figures, what is done most in flight, and a drawer with the rest. */
 export function FootOver({ whole, ...acts }: FootProps) {
   const styles = useStyles();
+  const { height } = useWindowDimensions();
   const [isOpen, setOpen] = useState(false);
   const { props, state, reads } = acts;
   return (
     <View style={styles.foot}>
       {isOpen ? (
-        <ScrollView style={{ maxHeight: '55vh' as never }} contentContainerStyle={styles.drawer}>
+        <ScrollView style={{ maxHeight: height * DRAWER_SHARE }} contentContainerStyle={styles.drawer}>
           <Acts {...acts} isInDrawer />
           {props.choices}
         </ScrollView>

@@ -1,4 +1,5 @@
 import { craftModel } from '@skelby/core/simulator/craft-model';
+import type { Wind } from '@skelby/core/simulator/gusts-dryden';
 import { heardOf } from '@skelby/core/simulator/heard';
 import { craftFacts, type CraftRecord } from '@skelby/core/vocabulary/craft-facts';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -8,7 +9,7 @@ import type { Shown } from './practice.worker';
 const HIT_MS = 180;
 
 /** What is heard of the flight, and felt where the device can: begun by a touch, silent as soon as nothing flies. */
-export function useCraftSound(craft: CraftRecord, windMps: number, volume: number) {
+export function useCraftSound(craft: CraftRecord, wind: Pick<Wind, 'speedMps' | 'fromDeg'>, volume: number) {
   const [sound] = useState(() => new CraftSound());
   const isAloft = useRef(false);
   const model = useMemo(() => craftModel(craftFacts(craft)), [craft]);
@@ -32,11 +33,11 @@ export function useCraftSound(craft: CraftRecord, windMps: number, volume: numbe
           if ('vibrate' in navigator) navigator.vibrate(HIT_MS);
           return;
         }
-        const from = { rotorSpeeds, wash, position, velocity, pilot, windMps, isAboard };
+        const from = { rotorSpeeds, wash, position, velocity, pilot, wind, isAboard };
         sound.set(heardOf(model, from), shown.landsItself || shown.linkLost);
       },
     }),
-    [sound, model, windMps, volume],
+    [sound, model, wind, volume],
   );
 }
 

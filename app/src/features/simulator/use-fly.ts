@@ -95,7 +95,7 @@ export function useFly(fly: DrillToFly) {
   const hands = useHands(layout, tilt);
   const [from] = useState(() => flightFrom(drill.id, settings, { setUp, course }, craft));
   const { mode, setting, relative } = settings;
-  const sound = useCraftSound(craft, from.scene.wind.speedMps, fly.volume);
+  const sound = useCraftSound(craft, from.scene.wind, fly.volume);
 
   const onFrame = (now: Shown) => {
     const began = performance.now();

@@ -8,9 +8,14 @@ const isTouched = (): boolean => window.matchMedia('(pointer: coarse)').matches;
  * A phone gives its whole display, lying, where it can: what refuses (a browser within another app, a tablet that is
  * locked upright) leaves the flight in the page's own display.
  */
-async function takeDisplay(): Promise<void> {
+async function takeDisplay(isOver: () => boolean): Promise<void> {
   try {
     await document.documentElement.requestFullscreen();
+    // Asked for, and given only when the flight was over.
+    if (isOver()) {
+      await giveDisplayBack();
+      return;
+    }
     await (screen.orientation as ScreenOrientation & { lock?: (to: string) => Promise<void> }).lock?.(
       'landscape',
     );
@@ -41,8 +46,12 @@ export function useWhole(box: RefObject<HTMLElement | null>, isFlying: boolean) 
   }, [box, isWhole]);
   useEffect(() => {
     if (!isWhole) return undefined;
-    if (isTouched()) void takeDisplay();
-    return () => void giveDisplayBack();
+    let over = false;
+    if (isTouched()) void takeDisplay(() => over);
+    return () => {
+      over = true;
+      void giveDisplayBack();
+    };
   }, [isWhole]);
   useEffect(() => {
     if (!isFlying) setLeft(false);
