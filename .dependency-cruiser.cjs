@@ -87,7 +87,7 @@ module.exports = {
       to: {
         path: '^(core|copy|server|app)/src/[^/]+/',
         pathNot: [
-          '^core/src/(agreement|assessment|causes|choreography|clearance|commands|course|debrief|drill-cases|drills|evidence|exchange|flight-log|flight-reading|geometry|go-no-go|insights|pages|people|plan|ranking|rates|reconstruct|recorded-flight|restrictions|schemas|second-model|simulator|sums|sync|synthetic-pilot|testing|vocabulary|weakness)/',
+          '^core/src/(agreement|assessment|causes|choreography|clearance|commands|course|debrief|drill-cases|drills|evidence|exchange|flight-log|flight-reading|geometry|go-no-go|insights|methods|pages|people|plan|ranking|rates|reconstruct|recorded-flight|restrictions|schemas|second-model|simulator|sums|sync|synthetic-pilot|testing|vocabulary|weakness)/',
           '^copy/src/en/',
           '^server/src/(commands|db|demo|exchange|facts|flight-files|http|pages|people|problem|testing)/',
           '^app/src/(app|features|lazy|offline|shared|shell)/',

@@ -63,21 +63,30 @@ export async function sendEvenly(
       const failed = () => {
         resolve({ ms: performance.now() - due, ok: false });
       };
-      http
-        .request(
-          base + path(),
-          { method, headers: { ...headers, 'Accept-Encoding': 'gzip' }, agent },
-          (answer) => {
-            answer
-              .resume()
-              .once('error', failed)
-              .once('end', () => {
-                resolve({ ms: performance.now() - due, ok: (answer.statusCode ?? 500) < 300 });
-              });
-          },
-        )
-        .once('error', failed)
-        .end(body?.());
+      const address = base + path();
+      const given = body?.();
+      const ask = (): void => {
+        const request = http
+          .request(
+            address,
+            { method, headers: { ...headers, 'Accept-Encoding': 'gzip' }, agent },
+            (answer) => {
+              answer
+                .resume()
+                .once('error', failed)
+                .once('end', () => {
+                  resolve({ ms: performance.now() - due, ok: (answer.statusCode ?? 500) < 300 });
+                });
+            },
+          )
+          .once('error', (error: NodeJS.ErrnoException) => {
+            // The server closed an idle connection as this was sent: every browser sends it again.
+            if (request.reusedSocket && error.code === 'ECONNRESET') ask();
+            else failed();
+          });
+        request.end(given);
+      };
+      ask();
     });
   const askedIn = (turn: number) => (typeof ask === 'function' ? ask(turn) : ask);
   const { what } = askedIn(0);

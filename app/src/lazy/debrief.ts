@@ -9,5 +9,7 @@ export { AgreementScreen } from '../features/agreement/AgreementScreen';
 export { SignsScreen } from '../features/insights/SignsScreen';
 export { InsightsScreen } from '../features/insights/InsightsScreen';
 export { HistoryScreen } from '../features/school/HistoryScreen';
+export { MethodsScreen } from '../features/methods/MethodsScreen';
+export { OwnMethodsScreen } from '../features/methods/OwnMethodsScreen';
 export { RuleScreen } from '../features/school/RuleScreen';
 export { SchoolScreen } from '../features/school/SchoolScreen';

@@ -16,6 +16,7 @@ import type { Flight, OccurrenceOfPilot, Roster } from '@skelby/core/pages/pages
 import { useOccurrence } from '../offline/overlay/occurrence-queries';
 import { Loaded } from '../shared/ui/Loaded';
 import { Note } from '../shared/ui/Note';
+import { fieldsOf } from '../shared/forms/fields-of';
 import { RecordForm } from '../shared/forms/RecordForm';
 import type { FormQuestion, KindChoice } from '../shared/forms/form-question';
 import { Screen } from '../shared/ui/Screen';
@@ -42,7 +43,7 @@ interface Listed {
   readonly up: '/pilots' | '/kit';
   readonly shape: AnyObjectSchema;
   readonly questions: readonly FormQuestion[];
-  readonly blank: Record<string, unknown>;
+  readonly blankOf: (roster: Roster) => Record<string, unknown>;
   readonly kinds?: KindChoice;
 }
 
@@ -53,7 +54,8 @@ const PILOT: Listed = {
   up: '/pilots',
   shape: pilotShape,
   questions: PILOT_QUESTIONS,
-  blank: NEW_PILOT,
+  // New pilots begin as the school teaches.
+  blankOf: ({ methods }) => ({ ...NEW_PILOT, track: methods?.assistance ?? NEW_PILOT.track }),
 };
 const CRAFT: Listed = {
   command: saveCraft,
@@ -63,7 +65,7 @@ const CRAFT: Listed = {
   shape: craftShape,
   questions: CRAFT_QUESTIONS,
   kinds: CRAFT_KIND_CHOICE,
-  blank: NEW_CRAFT,
+  blankOf: () => NEW_CRAFT,
 };
 const SITE: Listed = {
   command: saveSite,
@@ -72,12 +74,8 @@ const SITE: Listed = {
   up: '/kit',
   shape: siteShape,
   questions: SITE_QUESTIONS,
-  blank: NEW_SITE,
+  blankOf: () => NEW_SITE,
 };
-
-/** The record's fields that its form asks for, out of a row that may hold more. */
-const fieldsOf = (row: object, shape: AnyObjectSchema): Record<string, unknown> =>
-  Object.fromEntries(Object.keys(shape.fields).map((name) => [name, (row as Record<string, unknown>)[name]]));
 
 function EditListed({ kind }: { readonly kind: Listed }) {
   const { id } = useLocalSearchParams<{ id: string }>();
@@ -91,7 +89,7 @@ function EditListed({ kind }: { readonly kind: Listed }) {
       {(data) => {
         const row =
           id === NEW
-            ? kind.blank
+            ? kind.blankOf(data)
             : (data[kind.list] as readonly { id: string }[]).find((each) => each.id === id);
         if (!row)
           return (

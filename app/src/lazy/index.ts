@@ -46,6 +46,8 @@ export const SearchScreen = later(beyond, (all) => all.SearchScreen);
 export const AgreementScreen = later(beyond, (all) => all.AgreementScreen);
 export const SignsScreen = later(beyond, (all) => all.SignsScreen);
 export const InsightsScreen = later(beyond, (all) => all.InsightsScreen);
+export const MethodsScreen = later(beyond, (all) => all.MethodsScreen);
+export const OwnMethodsScreen = later(beyond, (all) => all.OwnMethodsScreen);
 export const RuleScreen = later(beyond, (all) => all.RuleScreen);
 export const HistoryScreen = later(beyond, (all) => all.HistoryScreen);
 export const PeopleScreen = later(beyond, (all) => all.PeopleScreen);

@@ -24,6 +24,7 @@ export const COMMAND_LINES: Readonly<Record<TrainerCommandName, string>> = {
   'save-session': 'Saves a training session: planned, running or done.',
   'save-drill-version': 'Saves the school’s own words for a drill.',
   'set-units': 'Sets the units that lengths and speeds are shown in.',
+  'set-methods': 'Sets how the school teaches where instructors differ.',
   'set-rule': 'Sets the clearing rule for weaknesses opened from now on.',
   'set-reporting': 'Sets to whom occurrences are reported.',
   'set-retention': 'Sets how long records are kept.',

@@ -200,6 +200,12 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
     says: ['Units, the clearing rule, who may do what, the history, and everything in and out as files.'],
     terms: ['evidence', 'check', 'ranking', 'handOver'],
   },
+  '/school/methods': {
+    says: [
+      'Where good instructors disagree: how this school does it, and what follows in plans and sessions.',
+    ],
+    terms: ['evidence', 'mode'],
+  },
   '/account': { says: ['Your password, a second factor, and where you are signed in.'], terms: [] },
   '/waiting': {
     says: ['What this phone has not been able to send. It goes out by itself; what is refused says why.'],

@@ -18,7 +18,7 @@ import { saveCraft, saveFlight, savePilot, saveSite } from './save-records';
 import { saveSession } from './save-session';
 import { setReporting } from './set-reporting';
 import { setRule } from './set-rule';
-import { setRetention, setUnits, switchExperience } from './school-settings';
+import { setMethods, setRetention, setUnits, switchExperience } from './school-settings';
 import { settleHistory, undoSettling } from './settle-history';
 import { stampWeakness } from './stamp-weakness';
 import { takeConfirmationBack } from './take-confirmation-back';
@@ -49,6 +49,7 @@ export const COMMANDS = [
   saveSession,
   saveDrillVersion,
   setUnits,
+  setMethods,
   setRule,
   setReporting,
   setRetention,

@@ -5,6 +5,7 @@ import type { RuleFields } from '../schemas/rule';
 import type { HandOverFields } from './hand-over';
 import type { SessionFields } from '../schemas/session';
 import type { Stamp } from '../sync/batch';
+import type { Methods } from '../methods/methods';
 import type { Units } from '../vocabulary/units';
 import { type Address, addressOf } from './address';
 import type { TestSetFields } from './announce-tests';
@@ -96,6 +97,7 @@ export const saveDrillVersion = handle<DrillVersionFields>()(
   '/drills/:drillId/versions/:id',
 );
 export const setUnits = handle<Units>()('set-units', '/school/units');
+export const setMethods = handle<Methods>()('set-methods', '/school/methods');
 export const setRule = handle<RuleFields>()('set-rule', '/school/rules/:id');
 export const setReporting = handle<ReportingFields>()('set-reporting', '/school/reporting');
 export const setRetention = handle<{

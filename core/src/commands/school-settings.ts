@@ -1,4 +1,5 @@
 import { switchShape } from '../schemas/ranking';
+import { methodsShape } from '../schemas/methods';
 import { unitsShape } from '../schemas/records';
 import { command } from './command';
 import * as handles from './handles';
@@ -8,6 +9,8 @@ import { object } from 'yup';
 
 /** What is set at a desk, and never waits for signal. */
 export const setUnits = command(handles.setUnits, { schema: unitsShape });
+/** How the school teaches where instructors differ. */
+export const setMethods = command(handles.setMethods, { schema: methodsShape });
 /** How long records of pilots are kept after they last flew, null: until they are forgotten by hand; and flight files. */
 export const setRetention = command(handles.setRetention, {
   schema: object({

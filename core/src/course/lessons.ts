@@ -1,4 +1,5 @@
 import type { DrillId } from '../drills/drills';
+import { type Methods, USUAL_METHODS } from '../methods/methods';
 import { BEGINNER_WIND_LIMIT_MPS } from '../vocabulary/wind-band';
 
 /** What a pilot on the way may do until a lesson is shown; null: only what the pilot's own limits say. */
@@ -54,21 +55,45 @@ const DRILLS_OF: Readonly<Record<UsualLessonId, readonly DrillId[]>> = {
   'wind-and-home': ['into-wind-hover', 'home-by-readout', 'turn-back-call', 'land-by-reserve'],
 };
 
-/** Up to this lesson one stays near. */
-const LAST_NEAR = USUAL_LESSONS.indexOf('walk-and-side-on');
+/** Until this lesson is shown one stays near. */
+const LAST_NEAR: UsualLessonId = 'walk-and-side-on';
+
+/** Lessons that a school may teach early, each with the one it then comes right after. */
+const EARLY_AFTER = [
+  { question: 'holdOff', lesson: 'hold-off', after: 'tail-in' },
+  { question: 'noseIn', lesson: 'nose-in', after: 'walk-and-side-on' },
+] as const;
+
+/** The lessons in the order in which a pilot is taught them. */
+function lessonsBy(methods: Methods): readonly UsualLessonId[] {
+  const order: UsualLessonId[] = [...USUAL_LESSONS];
+  for (const { question, lesson, after } of EARLY_AFTER) {
+    if (methods[question] !== 'early') continue;
+    order.splice(order.indexOf(lesson), 1);
+    order.splice(order.indexOf(after) + 1, 0, lesson);
+  }
+  return order;
+}
 
 /**
  * Eight lessons for whoever has not crashed, in the order in which they are shown (common practice): one stick before
- * two, tail-in before side-on before nose-in, with help before without.
+ * two, tail-in before side-on before nose-in, with help before without; hold off and the nose sooner where that is how
+ * the pilot is taught.
  */
-export const USUAL_COURSE: Course = {
-  version: 0,
-  lessons: USUAL_LESSONS.map((id, nth) => ({
-    id,
-    drillIds: DRILLS_OF[id],
-    limits: nth <= LAST_NEAR ? NEAR : FURTHER,
-  })),
-};
+export function courseBy(methods: Methods): Course {
+  const order = lessonsBy(methods);
+  const lastNear = order.indexOf(LAST_NEAR);
+  return {
+    version: 0,
+    lessons: order.map((id, nth) => ({
+      id,
+      drillIds: DRILLS_OF[id],
+      limits: nth <= lastNear ? NEAR : FURTHER,
+    })),
+  };
+}
+
+export const USUAL_COURSE = courseBy(USUAL_METHODS);
 
 /** The pack that is left when one lands, per cent. */
 export const COURSE_LANDS_AT_PERCENT = 25;

@@ -125,3 +125,39 @@ test('causes add up to all that happened; what is told of few weaknesses is not 
   const page = schoolOf({ rate: 0.05 }, 3);
   expect(reportOf({ ...page, weaknesses: page.weaknesses.slice(0, 4) }).drills).toEqual([]);
 });
+
+describe('two ways of teaching', () => {
+  const draw = drawFrom(31);
+  /** Weaknesses that take so many days on average, under one way and the other. */
+  const taughtBothWays = (days: readonly [one: number, other: number], count = 60) =>
+    Array.from({ length: count }, (_, i): WeaknessWent => {
+      const [opened, took] = [Date.UTC(2026, 0, 1), Math.ceil(-Math.log(1 - draw()) * days[i % 2]!)];
+      const at = (day: number) => new Date(opened + day * 86_400_000).toISOString();
+      const [moves, none] = [[move(`o${i}`, 'opened', at(0))], { flights: 0, events: 0 }];
+      return {
+        ...{ causeId: 'overcontrol', drillIds: ['tail-in-hover'], before: none, after: none },
+        taught: { mixing: i % 2 === 0 ? 'late' : 'early' },
+        moves: took < 300 ? [...moves, move(`s${i}`, 'signed', at(took))] : moves,
+      };
+    });
+  const waysOf = (weaknesses: readonly WeaknessWent[]) =>
+    reportOf({ ...schoolOf({ rate: 0.05 }, 3), weaknesses }).methods;
+
+  test('one that is twice as quick is found, one that is not is called so one time in twenty', () => {
+    const calls = (days: readonly [number, number]) =>
+      Array.from({ length: 200 }, () => waysOf(taughtBothWays(days))[0]!.test!.p < 0.05).filter(Boolean)
+        .length;
+    expect(calls([40, 40])).toBeLessThan(20);
+    expect(calls([30, 75])).toBeGreaterThan(150);
+  });
+
+  test('only what was kept and taught both ways is told of, in the order in which it is offered', () => {
+    const some = taughtBothWays([20, 40], 8);
+    expect(waysOf(some).map(({ question, ways }) => [question, ways.map(({ answer }) => answer)])).toEqual([
+      ['mixing', ['late', 'early']],
+    ]);
+    expect(waysOf(some.slice(0, 4))).toEqual([]);
+    expect(waysOf(some.map((each) => ({ ...each, taught: null })))).toEqual([]);
+    expect(waysOf(some.map((each) => ({ ...each, taught: { mixing: 'late' as const } })))).toEqual([]);
+  });
+});

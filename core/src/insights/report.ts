@@ -2,13 +2,14 @@ import type { CauseId } from '../causes/causes';
 import { liveMoves } from '../clearance/standing';
 import type { DrillId } from '../drills/drills';
 import type { GroupFlown, HappenedIn, InsightsPage, WeaknessWent } from '../pages/insights';
-import { daysBetween } from '../vocabulary/day';
 import { type Counted, type EventRate, eventRate, inAll } from './event-rate';
 import { funnel, type FunnelPoint } from './funnel';
 import { type PoissonCusum, poissonCusum } from './poisson-cusum';
 import { type RateRatio, rateRatio } from './rate-ratio';
+import { type MethodInsight, methodsCompared } from './methods-compared';
 import { shrunkenRates } from './shrunken';
-import { type Lasting, type Survival, survival } from './survival';
+import { lastingFrom, OPENINGS, SIGNATURES } from './lasting-from';
+import { type Survival, survival } from './survival';
 import { type UChart, uChart } from './u-chart';
 
 /** So many of the last months are watched against those before them. */
@@ -63,6 +64,8 @@ export interface Report {
   readonly toClear: Survival;
   readonly toRelapse: Survival;
   readonly drills: readonly DrillInsight[];
+  /** Ways of teaching of which more than one was taken. */
+  readonly methods: readonly MethodInsight[];
 }
 
 const eventsOf = ({ crashes, nearMisses, flights }: HappenedIn): Counted => ({
@@ -95,33 +98,11 @@ function causesOf({ causes, months }: InsightsPage): readonly CauseInsight[] {
   });
 }
 
-/** What lasted: each time from a move of one kind to the next of another, or to the day of the report. */
-function lastingFrom(
-  weaknesses: readonly WeaknessWent[],
-  to: string,
-  begins: readonly string[],
-  ends: readonly string[],
-): readonly Lasting[] {
-  return weaknesses.flatMap(({ moves }) => {
-    const found: Lasting[] = [];
-    let from: string | null = null;
-    for (const { kind, at } of liveMoves(moves)) {
-      if (from !== null && ends.includes(kind)) {
-        found.push({ lasted: Math.max(0, daysBetween(from, at.slice(0, 10))), ended: true });
-        from = null;
-      }
-      if (from === null && begins.includes(kind)) from = at.slice(0, 10);
-    }
-    return from === null ? found : [...found, { lasted: Math.max(0, daysBetween(from, to)), ended: false }];
-  });
-}
-
-const OPENS = ['opened', 'reopened'];
-const SIGNS = ['signed', 'signed-early'];
-
 /** What was flown of each drill's weaknesses before and after, those that were signed. */
 function drillsOf(weaknesses: readonly WeaknessWent[]): readonly DrillInsight[] {
-  const signed = weaknesses.filter(({ moves }) => liveMoves(moves).some(({ kind }) => SIGNS.includes(kind)));
+  const signed = weaknesses.filter(({ moves }) =>
+    liveMoves(moves).some(({ kind }) => SIGNATURES.includes(kind)),
+  );
   const ids = [...new Set(signed.flatMap(({ drillIds }) => drillIds))].sort();
   return ids.flatMap((drillId): readonly DrillInsight[] => {
     const own = signed.filter(({ drillIds }) => drillIds.includes(drillId));
@@ -161,8 +142,9 @@ export function reportOf(page: InsightsPage): Report {
     craft: groupsOf(craft),
     bands: groupsOf(bands.map(({ band, ...each }) => ({ ...each, id: band, name: band ?? '' }))),
     causes: causesOf(page),
-    toClear: survival(lastingFrom(weaknesses, to, OPENS, SIGNS)),
-    toRelapse: survival(lastingFrom(weaknesses, to, SIGNS, ['reopened'])),
+    toClear: survival(lastingFrom(weaknesses, to, OPENINGS, SIGNATURES)),
+    toRelapse: survival(lastingFrom(weaknesses, to, SIGNATURES, ['reopened'])),
     drills: drillsOf(weaknesses),
+    methods: methodsCompared(page),
   };
 }

@@ -74,8 +74,14 @@ export interface LogRank {
   readonly p: number;
 }
 
-/** Whether two groups last as long (Mantel 1966; Peto and Peto 1972); null where nothing of either has ended. */
-export function logRank(one: readonly Lasting[], other: readonly Lasting[]): LogRank | null {
+/** Two groups within one stratum: only like is held beside like. */
+export interface Stratum {
+  readonly one: readonly Lasting[];
+  readonly other: readonly Lasting[];
+}
+
+/** What the first group ended beyond what it would, were there no difference, and the variance of that. */
+function beyondExpected({ one, other }: Stratum): { readonly beyond: number; readonly variance: number } {
   const all = [...one, ...other];
   let [observed, expected, variance] = [0, 0, 0];
   for (const at of timesOf(all)) {
@@ -87,7 +93,17 @@ export function logRank(one: readonly Lasting[], other: readonly Lasting[]): Log
     if (atRisk > 1)
       variance += (ended * (ofOne / atRisk) * (1 - ofOne / atRisk) * (atRisk - ended)) / (atRisk - 1);
   }
+  return { beyond: observed - expected, variance };
+}
+
+/**
+ * Whether two groups last as long, within strata whose own lasting may differ (Mantel 1966; Peto and Peto 1972); null
+ * where no stratum has both groups and an end.
+ */
+export function logRank(strata: readonly Stratum[]): LogRank | null {
+  const parts = strata.map(beyondExpected);
+  const variance = parts.reduce((sum, part) => sum + part.variance, 0);
   if (variance === 0) return null;
-  const chiSquare = (observed - expected) ** 2 / variance;
+  const chiSquare = parts.reduce((sum, part) => sum + part.beyond, 0) ** 2 / variance;
   return { chiSquare, p: chiSquareBeyond(chiSquare) };
 }

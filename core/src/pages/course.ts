@@ -8,6 +8,8 @@ export interface OnCourse {
   readonly begun: boolean;
   /** Place of the first lesson that is not shown; null: all are. */
   readonly now: number | null;
+  /** Which lesson that is: not everybody is taught them in one order. */
+  readonly lessonId: string | null;
   readonly lastDay: Day | null;
   /** Of each lesson what is to be shown, and what is. */
   readonly parts: readonly number[];

@@ -1,6 +1,7 @@
 import type { CauseId } from '../causes/causes';
 import type { Move } from '../clearance/facts';
 import type { DrillId } from '../drills/drills';
+import type { Methods } from '../methods/methods';
 import type { Day } from '../vocabulary/day';
 import type { WindBand } from '../vocabulary/wind-band';
 
@@ -36,6 +37,8 @@ export interface WeaknessWent {
   readonly causeId: CauseId;
   readonly drillIds: readonly DrillId[];
   readonly moves: readonly Move[];
+  /** How the pilot was taught when it was opened; null or absent: nobody kept it. */
+  readonly taught?: Partial<Methods> | null;
   /** In half a year before it was opened, without what opened it, and in half a year since it was signed. */
   readonly before: Pick<HappenedIn, 'flights'> & { readonly events: number };
   readonly after: Pick<HappenedIn, 'flights'> & { readonly events: number };

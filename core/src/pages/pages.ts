@@ -12,6 +12,7 @@ import type { Findings } from '../debrief/findings';
 import type { DrillVersion } from '../drills/school-book';
 import type { CraftRecord } from '../vocabulary/craft-facts';
 import type { Experience } from '../ranking/experience';
+import type { Methods, OwnMethods } from '../methods/methods';
 import type { KnownOfPilot } from '../plan/propose-plan';
 import type { FlownAnswers } from '../schemas/flown';
 import type { SessionFields } from '../schemas/session';
@@ -38,6 +39,8 @@ export interface Pilot {
   readonly track: Track;
   /** Drills shown before anything was counted here; absent in a copy kept by an older version. */
   readonly shown?: readonly DrillId[];
+  /** What the pilot is taught otherwise than the school teaches; absent in a copy kept by an older version. */
+  readonly methods?: OwnMethods;
   readonly note: string;
   /** Accounts of who trains the pilot; empty or absent: every trainer of the school. */
   readonly trainerIds?: readonly string[];
@@ -87,6 +90,8 @@ export interface Roster {
   readonly sites: readonly Site[];
   /** What has to be reported, to whom, how soon; absent in a copy kept by an older version. */
   readonly reporting?: readonly ReportingRule[];
+  /** How the school teaches; absent in a copy kept by an older version, and what is not in it: the usual way. */
+  readonly methods?: Partial<Methods>;
   /** Who may train here, by name; absent in a copy kept by an older version. */
   readonly trainers?: readonly Trainer[];
 }

@@ -73,6 +73,7 @@ export const RIGHT_OF: Readonly<Record<TrainerCommandName, Right>> = {
   'hand-over': 'keep-records',
   'save-drill-version': 'set-school',
   'set-units': 'set-school',
+  'set-methods': 'set-school',
   'set-rule': 'set-school',
   'set-reporting': 'set-school',
   'set-retention': 'set-school',

@@ -1,10 +1,12 @@
 import type { Track } from '../vocabulary/training';
+import { type MethodQuestion, type Methods, USUAL_METHODS } from '../methods/methods';
 import { causeOf, type CauseId } from '../causes/causes';
 import { drillOf, isDrillId, type DrillId } from '../drills/drills';
 import { allBefore, depthOf } from '../drills/prerequisites';
 import type { FlightMode } from '../vocabulary/flying';
 import { type Said, sentence } from '../vocabulary/said';
 import { type Circumstances, leftOutFor, weighedFor } from './circumstances';
+import { askedByMethod, type MethodDrill, orderByMethod, takenEarly } from './by-method';
 import { type AskedDrill, askedByAnswers, type ToldReason } from './remedies';
 import { decidingAmong, keyDrillsFor, suits } from './key-drills';
 
@@ -16,6 +18,8 @@ export const PLAN_CEILING = 6;
 /** What is known of a pilot beside the mode. */
 export interface KnownOfPilot extends Circumstances {
   readonly track?: Track;
+  /** How the pilot is taught where instructors differ; absent: not known, and the usual way. */
+  readonly methods?: Methods;
   /** Drills that the pilot has met at least once; absent: not known, and nothing is put in before. */
   readonly met?: readonly string[];
   /** Cause of the chain's first link that training can break, where it is another than the weakness's own. */
@@ -24,10 +28,15 @@ export interface KnownOfPilot extends Circumstances {
   readonly told?: readonly ToldReason[];
 }
 
+/** How a pilot is taught: by a copy of an older version, by the track alone. */
+const methodsOf = ({ methods, track }: KnownOfPilot): Methods =>
+  methods ?? { ...USUAL_METHODS, assistance: track ?? USUAL_METHODS.assistance };
+
 export type WhyInPlan =
   | { readonly because: 'key' }
   | { readonly because: 'link'; readonly causeId: CauseId }
   | { readonly because: 'told'; readonly told: ToldReason }
+  | { readonly because: 'method'; readonly question: MethodQuestion }
   | { readonly because: 'before'; readonly drillId: DrillId }
   | { readonly because: 'no-flying' }
   | { readonly because: 'widens' };
@@ -45,11 +54,30 @@ const askedBeside = (causeId: CauseId, mode: FlightMode, key: readonly DrillId[]
     (id) => suits(id, mode) && !key.includes(id) && leftOutFor(id, known) === null,
   );
 
+/** The same for what the way of teaching asks for. */
+const taughtBeside = (causeId: CauseId, mode: FlightMode, key: readonly DrillId[], known: KnownOfPilot) =>
+  askedByMethod(causeId, known.methods).filter(
+    ({ drillId }) => suits(drillId, mode) && !key.includes(drillId) && leftOutFor(drillId, known) === null,
+  );
+
+/** Drills beside the deciding ones that have a reason of their own. */
+interface AskedFor {
+  readonly asked: readonly AskedDrill[];
+  readonly taught: readonly MethodDrill[];
+}
+
+const askedFor = (...of: Parameters<typeof askedBeside>): AskedFor => ({
+  asked: askedBeside(...of),
+  taught: taughtBeside(...of),
+});
+
 /** Why a drill has its place beside these key drills. */
-function whyInPlan(drillId: DrillId, key: readonly DrillId[], asked: readonly AskedDrill[] = []): WhyInPlan {
+function whyInPlan(drillId: DrillId, key: readonly DrillId[], { asked, taught }: AskedFor): WhyInPlan {
   if (key.includes(drillId)) return { because: 'key' };
   const answer = asked.find((each) => each.drillId === drillId);
   if (answer) return { because: 'told', told: answer.told };
+  const method = taught.find((each) => each.drillId === drillId);
+  if (method) return { because: 'method', question: method.question };
   const leadsTo = key.find((id) => allBefore(id).has(drillId));
   if (leadsTo) return { because: 'before', drillId: leadsTo };
   return drillOf(drillId).kind === 'flown' ? { because: 'widens' } : { because: 'no-flying' };
@@ -62,6 +90,7 @@ const RANK: Readonly<Record<WhyInPlan['because'], number>> = {
   key: 0,
   link: 1,
   told: 1,
+  method: 1.2,
   before: 2,
   'no-flying': 3,
   widens: 4,
@@ -81,12 +110,6 @@ function rankOf({ drillId, why }: PlannedDrill, known: KnownOfPilot): number {
   return weighedFor(drillId, known) ? rank - 1.5 : rank;
 }
 
-/** On the manual track what is flown without help comes sooner, on the other later. */
-const trackOrder = (drillId: DrillId, track: Track): number => {
-  const without = drillOf(drillId).assistance === 'as-flown' ? 0 : 1;
-  return track === 'manual-first' ? -without : without;
-};
-
 /** The key drills of the chain's first breakable link, where it is another cause: its first one. */
 function linkedDrills(
   causeId: CauseId,
@@ -103,12 +126,12 @@ function linkedDrills(
 /** Every drill that may stand in the plan: the cause's own, what answers ask for, and the link's. */
 function candidatesFor(
   { causeId, mode }: { readonly causeId: CauseId; readonly mode: FlightMode },
-  asked: readonly AskedDrill[],
+  { asked, taught }: AskedFor,
   known: KnownOfPilot,
   of: (drillId: DrillId) => PlannedDrill,
 ): PlannedDrill[] {
   const own = causeOf(causeId).drills.filter((id) => suits(id, mode));
-  const others = asked.map(({ drillId }) => drillId).filter((id) => !own.includes(id));
+  const others = [...asked, ...taught].map(({ drillId }) => drillId).filter((id) => !own.includes(id));
   const linked = linkedDrills(causeId, mode, known).filter(({ drillId }) => !others.includes(drillId));
   return [...own, ...others]
     .map(of)
@@ -132,30 +155,55 @@ function addUpTo(most: number, ids: DrillId[], more: readonly DrillId[]): void {
   for (const id of more) if (ids.length < most && !ids.includes(id)) ids.push(id);
 }
 
+/** More than ever comes before a drill that is taken as soon as it can be. */
+const EARLY = DEEPEST - 1;
+
+/**
+ * The order of the lesson: spoken and ground drills first, then by how many drills come before; what is taught early as
+ * soon as those before it stand, and of two alike the one that the way of teaching puts first.
+ */
+function inLessonOrder(planned: readonly PlannedDrill[], methods: Methods): readonly PlannedDrill[] {
+  const place = ({ drillId }: PlannedDrill) => {
+    if (drillOf(drillId).kind !== 'flown') return depthOf(drillId);
+    return takenEarly(drillId, methods) ? EARLY : DEEPEST + depthOf(drillId);
+  };
+  const order = ({ drillId }: PlannedDrill) => orderByMethod(drillId, methods);
+  const left = [...planned].sort((a, b) => place(a) - place(b) || order(a) - order(b));
+  const taken: PlannedDrill[] = [];
+  while (left.length > 0) {
+    const next = left.findIndex(
+      ({ drillId }) => !left.some((other) => allBefore(drillId).has(other.drillId)),
+    );
+    taken.push(...left.splice(next, 1));
+  }
+  return taken;
+}
+
 /**
  * Two to four drills for a weakness: the key drills, then what breaks the chain at its first link and what the answers
- * of the debrief ask for, then what leads to them, then what
+ * of the debrief ask for, then what the way of teaching asks for, then what leads to them, then what
  * needs no flying, then what widens them, moved up where the pilot's places and winds ask for it and left out
  * where the craft, the places, the
  * wind limit or the pilot's level make it of no use; a short plan for a slight matter. Up to six where a
  * drill's own prerequisite was never met and is put in. In the order of the
- * lesson: spoken and ground drills first, then by how many drills come before, then as the pilot's track has
- * it.
+ * lesson.
  */
 export function proposePlan(
   causeId: CauseId,
   mode: FlightMode,
   known: KnownOfPilot = {},
 ): readonly PlannedDrill[] {
-  const { track = 'assist-down', met } = known;
+  const { met } = known;
+  const methods = methodsOf(known);
   const key = keyDrillsFor(causeOf(causeId), mode);
-  const asked = askedBeside(causeId, mode, key, known);
+  const asked = askedFor(causeId, mode, key, known);
   const of = (drillId: DrillId): PlannedDrill => ({ drillId, why: whyInPlan(drillId, key, asked) });
   const atMost = (known.severity ?? PLAN_AT_MOST) <= SLIGHT ? PLAN_AT_MOST - 1 : PLAN_AT_MOST;
   const picked = candidatesFor({ causeId, mode }, asked, known, of)
     .sort(
       (a, b) =>
-        rankOf(a, known) - rankOf(b, known) || trackOrder(a.drillId, track) - trackOrder(b.drillId, track),
+        rankOf(a, known) - rankOf(b, known) ||
+        orderByMethod(a.drillId, methods) - orderByMethod(b.drillId, methods),
     )
     .slice(0, atMost);
   const ids = picked.map(({ drillId }) => drillId);
@@ -166,11 +214,7 @@ export function proposePlan(
     key.flatMap((drillId) => [...allBefore(drillId)]),
   );
   picked.push(...ids.slice(picked.length).map(of));
-  const place = (planned: PlannedDrill) =>
-    drillOf(planned.drillId).kind === 'flown' ? DEEPEST + depthOf(planned.drillId) : depthOf(planned.drillId);
-  return picked.sort(
-    (a, b) => place(a) - place(b) || trackOrder(a.drillId, track) - trackOrder(b.drillId, track),
-  );
+  return inLessonOrder(picked, methods);
 }
 
 /** Drills of the cause that the proposal leaves out, each with what speaks against it for this pilot. */
@@ -197,7 +241,7 @@ export const whyPlanned = (
     key,
   }: { readonly causeId: CauseId; readonly mode: FlightMode; readonly key: readonly DrillId[] },
   known: KnownOfPilot,
-): WhyInPlan => whyInPlan(drillId, key, askedBeside(causeId, mode, key, known));
+): WhyInPlan => whyInPlan(drillId, key, askedFor(causeId, mode, key, known));
 
 /** What is wrong with a trainer's own plan, said so that it can be mended; null when nothing is. */
 export function planProblem(causeId: CauseId, mode: FlightMode, drillIds: readonly DrillId[]): Said | null {

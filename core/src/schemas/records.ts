@@ -21,6 +21,7 @@ import {
   yesNoUsually,
 } from './fields';
 import { fieldSaid } from './field-said';
+import { ownMethodsShape } from './methods';
 
 /** The records a school keeps, each with one shape for its form and for the server. */
 
@@ -41,6 +42,8 @@ export const pilotShape = object({
   isMinor: yesNoUsually('under-age', false),
   /** Who agreed that this is kept, a guardian for a minor; empty: nobody is noted. */
   consentBy: text('agreed-by', 80),
+  /** What the pilot is taught otherwise than the school teaches. */
+  methods: ownMethodsShape,
   note: text('note', 500),
 }).noUnknown();
 export type PilotFields = InferType<typeof pilotShape>;

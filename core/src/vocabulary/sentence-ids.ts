@@ -160,6 +160,7 @@ export type SentenceId =
   | 'today.dose'
   | 'block.practice'
   | 'block.mixed'
+  | 'block.in-doses'
   | 'block.in-one-go'
   | 'block.test'
   | 'block.check'

@@ -24,6 +24,7 @@ import { saveCraftRecord, saveFlightRecord, savePilotRecord, saveSiteRecord } fr
 import { saveSession } from './save-session';
 import { setRule } from './set-rule';
 import {
+  setMethodsOfSchool,
   setReportingOfSchool,
   setRetentionOfSchool,
   setUnitsOfSchool,
@@ -58,6 +59,7 @@ const HANDLERS: { readonly [Name in TrainerCommandName]: Handler<CommandNamed<Na
   'save-session': saveSession,
   'save-drill-version': saveDrillVersion,
   'set-units': setUnitsOfSchool,
+  'set-methods': setMethodsOfSchool,
   'set-rule': setRule,
   'set-reporting': setReportingOfSchool,
   'set-retention': setRetentionOfSchool,

@@ -1,8 +1,15 @@
 import type { setReporting } from '@skelby/core/commands/set-reporting';
-import type { setRetention, setUnits, switchExperience } from '@skelby/core/commands/school-settings';
+import type {
+  setMethods,
+  setRetention,
+  setUnits,
+  switchExperience,
+} from '@skelby/core/commands/school-settings';
+import { METHOD_QUESTIONS } from '@skelby/core/methods/methods';
 import { NO_EXPERIENCE } from '@skelby/core/ranking/experience';
 import { recordEvent } from '../facts/events';
 import { experienceOf } from '../facts/experience';
+import { methodsOfSchool } from '../facts/methods';
 import { unitsOf } from '../facts/units';
 import type { Handler } from './handler';
 
@@ -18,6 +25,20 @@ export const setUnitsOfSchool: Handler<typeof setUnits> = async (school, { field
     data: { units: [before, units] },
   });
   return unitsOf(school);
+};
+
+export const setMethodsOfSchool: Handler<typeof setMethods> = async (school, { fields: methods }) => {
+  const { tx, schoolId } = school;
+  const before = await methodsOfSchool(school);
+  if (METHOD_QUESTIONS.every((question) => before[question] === methods[question])) return before;
+  await tx('schools').where({ id: schoolId }).update({ methods });
+  await recordEvent(school, {
+    action: 'changed',
+    subject: 'school',
+    subjectId: schoolId,
+    data: { methods: [before, methods] },
+  });
+  return methods;
 };
 
 export const setReportingOfSchool: Handler<typeof setReporting> = async (school, { fields: { rules } }) => {

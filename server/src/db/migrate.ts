@@ -38,6 +38,7 @@ import * as search from './migrations/036-search';
 import * as calendarLinks from './migrations/037-calendar-links';
 import * as apiTokens from './migrations/038-api-tokens';
 import * as caseJudgements from './migrations/039-case-judgements';
+import * as methods from './migrations/040-methods';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -80,6 +81,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '037-calendar-links': calendarLinks,
   '038-api-tokens': apiTokens,
   '039-case-judgements': caseJudgements,
+  '040-methods': methods,
 };
 
 const source: Knex.MigrationSource<string> = {

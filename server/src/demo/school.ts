@@ -149,7 +149,17 @@ export const DEMO_SITES: readonly SiteFields[] = [
   },
 ];
 
-export const DEMO_PILOTS: readonly Omit<PilotFields, 'shown' | 'isMinor' | 'consentBy'>[] = [
+/** What some pilots of the school are taught otherwise. */
+const EARLY_MIXING: PilotFields['methods'] = {
+  holdOff: null,
+  noseIn: null,
+  gapSpeed: null,
+  sensors: null,
+  mixing: 'early',
+};
+
+export const DEMO_PILOTS: readonly (Omit<PilotFields, 'shown' | 'isMinor' | 'consentBy' | 'methods'> &
+  Partial<Pick<PilotFields, 'methods'>>)[] = [
   {
     name: 'Tove Lindqvane',
     stickLayout: 2,
@@ -166,6 +176,7 @@ export const DEMO_PILOTS: readonly Omit<PilotFields, 'shown' | 'isMinor' | 'cons
     track: 'assist-down',
     windLimitMps: 6.7,
     holdOff: false,
+    methods: EARLY_MIXING,
     note: 'Left-handed.',
   },
   {
@@ -202,6 +213,7 @@ export const DEMO_PILOTS: readonly Omit<PilotFields, 'shown' | 'isMinor' | 'cons
     track: 'assist-down',
     windLimitMps: 6.7,
     holdOff: false,
+    methods: EARLY_MIXING,
     note: '',
   },
   {
@@ -211,6 +223,7 @@ export const DEMO_PILOTS: readonly Omit<PilotFields, 'shown' | 'isMinor' | 'cons
     track: 'assist-down',
     windLimitMps: 5,
     holdOff: false,
+    methods: EARLY_MIXING,
     note: '',
   },
   {

@@ -1,8 +1,5 @@
 import { causeWords } from '@skelby/copy/causes';
 import { lessonWords } from '@skelby/copy/course';
-import { courseStanding } from '@skelby/core/course/course-standing';
-import { USUAL_COURSE } from '@skelby/core/course/lessons';
-import type { DrillId } from '@skelby/core/drills/drills';
 import {
   RECORD_FORMAT,
   RECORD_VERSION,
@@ -17,7 +14,7 @@ import type { SchoolTx } from '../db/in-school';
 import { rowsOf } from '../db/rows-of';
 import { recordEvent } from '../facts/events';
 import { keyIn } from '../http/in-their-school';
-import { courseFactsOf } from '../pages/course';
+import { courseOf, type TaughtPilot } from '../pages/course';
 import { notFound } from '../problem/problem';
 
 /** Of each weakness the signature that stands: not undone, and nothing was opened again after it. */
@@ -44,18 +41,19 @@ const OCCURRED = `
 
 async function recordOf(school: SchoolTx, pilotId: string): Promise<TrainingRecord> {
   const { tx, schoolId } = school;
-  const pilot = (await tx('pilots').where({ id: pilotId }).first('name', 'shown', 'forgotten_at')) as
-    { name: string; shown: readonly DrillId[]; forgottenAt: string | null } | undefined;
+  const pilot = (await tx('pilots')
+    .where({ id: pilotId })
+    .first(...['name', 'shown', 'track', 'methods', 'forgotten_at'])) as
+    (TaughtPilot & { name: string; forgottenAt: string | null }) | undefined;
   if (!pilot || pilot.forgottenAt !== null) throw notFound('pilot');
   const read = <Row extends object>(sql: string) => rowsOf<Row>(tx, tx.raw(sql, { pilotId }));
-  const [schools, [flown], [occurrences], weaknesses, facts] = await Promise.all([
+  const [schools, [flown], [occurrences], weaknesses, { lessons }] = await Promise.all([
     rowsOf<{ readonly name: string }>(tx, tx('schools').where({ id: schoolId }).select('name')),
     read<TrainingRecord['flown']>(FLOWN),
     read<TrainingRecord['occurrences']>(OCCURRED),
     read<RecordedWeakness>(WEAKNESSES),
-    courseFactsOf(school, [pilotId]),
+    courseOf(school, pilotId, pilot),
   ]);
-  const { lessons } = courseStanding(USUAL_COURSE, facts, pilot.shown);
   return {
     ...{ format: RECORD_FORMAT, version: RECORD_VERSION, madeAt: new Date().toISOString() },
     school: { id: schoolId, name: schools[0]!.name },

@@ -5,17 +5,22 @@ import type { Flies } from '@skelby/core/clearance/facts';
 import { liveMoves } from '@skelby/core/clearance/standing';
 import type { ConfirmFields } from '@skelby/core/commands/confirm-cause';
 import type { UnconfirmFields } from '@skelby/core/commands/take-confirmation-back';
+import { methodsFor, type OwnMethods } from '@skelby/core/methods/methods';
 import { decidingAmong } from '@skelby/core/plan/key-drills';
 import { proposePlan } from '@skelby/core/plan/propose-plan';
+import type { Track } from '@skelby/core/vocabulary/training';
 import { type FromDebrief, fromDebrief } from '@skelby/core/weakness/apply';
 import { moveOfConfirmation, opensAnew } from '@skelby/core/weakness/move-of-confirmation';
 import type { SchoolTx } from '../db/in-school';
 import { conflict } from '../problem/problem';
 import { recordEvent } from './events';
 import { knownOf } from './known-of-pilot';
+import { methodsOfSchool } from './methods';
 import { lockOccurrence, ruleInForce, type OccurrenceRow } from './occurrence-rows';
 import { refreshWeakness } from './refresh-weakness';
 import { loadFacts, lockWeakness } from './weakness-facts';
+
+type TaughtRow = { readonly track: Track; readonly methods: OwnMethods };
 
 interface Known {
   readonly id: string;
@@ -74,9 +79,9 @@ async function openOrAdd(
   const { tx, schoolId, accountId } = school;
   const { pilotId, craftId } = occurrence;
   const { moveId, at, causeId } = fields;
-  const pilot = (await tx('pilots')
+  const { track, methods, ...pilot } = (await tx('pilots')
     .where({ id: pilotId })
-    .first('mode', 'wind_limit_mps', 'hold_off')) as Flies;
+    .first('mode', 'wind_limit_mps', 'hold_off', 'track', 'methods')) as Flies & TaughtRow;
   const there = (await tx('weaknesses').where({ pilotId, causeId }).first('id', 'state', 'signed_early')) as
     Known | undefined;
   const weaknessId = there?.id ?? fields.weaknessId;
@@ -96,6 +101,7 @@ async function openOrAdd(
       ...pilot,
       craftId,
       toldBy: 'opening',
+      taught: methodsFor(await methodsOfSchool(school), { track, methods }),
       accountId,
     });
   const kind = moveOfConfirmation(there?.state ?? null);

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { v7 as uuid } from 'uuid';
 import type { Knex } from 'knex';
 import type { SchoolTx } from '../db/in-school';
@@ -84,7 +85,9 @@ export function differences(
   fields: Readonly<Record<string, unknown>>,
 ) {
   const changed = Object.entries(fields).filter(
-    ([name, value]) => JSON.stringify(row[name]) !== JSON.stringify(value),
+    // The database keeps the names in an object in an order of its own.
+    ([name, value]) =>
+      JSON.stringify(row[name]) !== JSON.stringify(value) && !isDeepStrictEqual(row[name], value),
   );
   return changed.length === 0
     ? undefined

@@ -6,9 +6,11 @@ import { type Evidence, readable } from '@skelby/core/evidence/evidence';
 import { abilitiesOf, REPS_THAT_TELL } from '@skelby/core/plan/ability';
 import { reasonsTold, type ToldReason } from '@skelby/core/plan/remedies';
 import type { KnownOfPilot } from '@skelby/core/plan/propose-plan';
+import { methodsFor, type OwnMethods } from '@skelby/core/methods/methods';
 import type { SchoolTx } from '../db/in-school';
 import { rowsOf } from '../db/rows-of';
 import { rowsBy } from './by';
+import { methodsOfSchool } from './methods';
 
 /** So many flights count as lately. */
 const LATELY = 20;
@@ -135,6 +137,7 @@ interface Wanted {
 interface PilotRow {
   readonly id: string;
   readonly track: Track;
+  readonly methods: OwnMethods;
   readonly shown: readonly string[];
   readonly windLimitMps: number;
 }
@@ -160,12 +163,13 @@ export type KnownOfPilots = ReadonlyMap<string, Omit<KnownOfPilot, 'severity' | 
 /** The part that is the same for all weaknesses of a pilot, of several in as many statements as of one. */
 export async function knownOfPilots(school: SchoolTx, pilotIds: readonly string[]): Promise<KnownOfPilots> {
   const { tx } = school;
-  const [pilots, telling, lastFlights] = await Promise.all([
+  const [ofSchool, pilots, telling, lastFlights] = await Promise.all([
+    methodsOfSchool(school),
     rowsOf<PilotRow>(
       tx,
       tx('pilots')
         .whereRaw('id = any(?::uuid[])', [[...pilotIds]])
-        .select('id', 'track', 'wind_limit_mps', 'shown'),
+        .select('id', 'track', 'methods', 'wind_limit_mps', 'shown'),
     ),
     repsTelling(school, pilotIds),
     lastFlightsOf(school, pilotIds),
@@ -173,13 +177,14 @@ export async function knownOfPilots(school: SchoolTx, pilotIds: readonly string[
   const told = rowsBy(telling, (each) => each.pilotId);
   const flights = rowsBy(lastFlights, (flight) => flight.pilotId);
   return new Map(
-    pilots.map(({ id, track, shown, windLimitMps }) => {
+    pilots.map(({ id, track, methods, shown, windLimitMps }) => {
       const { reps = [], met = [] } = told(id)[0] ?? {};
       return [
         id,
         {
           ...flownLately(flights(id)),
           track,
+          methods: methodsFor(ofSchool, { track, methods }),
           windLimitMps,
           met: [...new Set([...shown, ...met])].sort(),
           abilities: abilitiesIn(reps),

@@ -51,7 +51,7 @@ const CAUSES = `
 
 /** What opened a weakness is no part of what happened before it: it would make every drill look good. */
 const WENT = `
-  select w.cause_id, coalesce(p.drill_ids, '{}') as drill_ids, m.moves,
+  select w.cause_id, coalesce(p.drill_ids, '{}') as drill_ids, m.moves, t.taught,
     json_build_object('flights', (select count(*) from flights f where f.pilot_id = w.pilot_id
         and f.day >= m.opened_on - :around::int and f.day < m.opened_on),
       'events', (select count(*) from occurrences o where o.pilot_id = w.pilot_id and o.withdrawn_at is null
@@ -65,6 +65,8 @@ const WENT = `
       as after
     from weaknesses w
     left join lateral (select drill_ids from plans p where p.weakness_id = w.id order by made_at desc limit 1) p on true
+    left join lateral (select taught from opening_stamps s where s.weakness_id = w.id and s.taught is not null
+      order by s.at limit 1) t on true
     cross join lateral (
       select json_agg(json_build_object('id', id, 'kind', kind, 'at', to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'),
           'reason', null, 'undoes', undoes) order by at, id) as moves,

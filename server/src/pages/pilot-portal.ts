@@ -4,7 +4,7 @@ import type { SessionFields } from '@skelby/core/schemas/session';
 import type { Says } from '@skelby/core/commands/of-a-pilot';
 import { type Role, ROLES } from '@skelby/core/people/roles';
 import type { SchoolTx } from '../db/in-school';
-import { courseNow } from './course';
+import { courseNow, type TaughtPilot } from './course';
 import { saidOf, type SaidOfWeakness } from '../facts/said-by-pilot';
 import type { LinkHolder } from '../facts/private-link';
 
@@ -37,11 +37,16 @@ async function readersOf({
 }
 
 /** What a pilot sees of oneself, and nobody else. */
+/** The first of the sessions, by their days, in which the pilot flies and that is not over. */
+const nextOf = (sessions: readonly SessionFields[], pilotId: string) =>
+  sessions.find((each) => each.state !== 'done' && each.packs.some((pack) => pack.pilotId === pilotId));
+
 export async function pilotPortal(school: SchoolTx, { pilotId, tellsWhen }: LinkHolder) {
   const { tx } = school;
-  const pilot = (await tx('pilots')
+  const { track, methods, ...pilot } = (await tx('pilots')
     .where({ id: pilotId })
-    .first('name', 'stick_layout', 'mode', 'shown')) as Record<string, unknown>;
+    .first('name', 'stick_layout', 'mode', 'shown', 'track', 'methods')) as TaughtPilot &
+    Record<string, unknown>;
   const { name: schoolName } = (await tx('schools').first('name')) as { name: string };
   const { rows: weaknesses } = (await tx.raw(
     `
@@ -67,9 +72,7 @@ export async function pilotPortal(school: SchoolTx, { pilotId, tellsWhen }: Link
     .where('day', '>=', tx.raw('current_date - 1'))
     .orderBy('day')
     .pluck('content')) as SessionFields[];
-  const next = sessions.find(
-    (each) => each.state !== 'done' && each.packs.some((pack) => pack.pilotId === pilotId),
-  );
+  const next = nextOf(sessions, pilotId);
   const site = next?.siteId
     ? ((await tx('sites').where({ id: next.siteId }).first('name')) as { name: string })
     : null;
@@ -82,7 +85,7 @@ export async function pilotPortal(school: SchoolTx, { pilotId, tellsWhen }: Link
       ...standingOf(said, weakness.id, happenedAt),
     })),
     flown,
-    course: await courseNow(school, pilotId, pilot['shown'] as readonly DrillId[]),
+    course: await courseNow(school, pilotId, { shown: pilot['shown'] as readonly DrillId[], track, methods }),
     session: next
       ? {
           day: next.day,

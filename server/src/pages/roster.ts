@@ -1,5 +1,5 @@
 import type { FlightsPage } from '@skelby/core/pages/older';
-import type { Flight } from '@skelby/core/pages/pages';
+import type { Flight, Roster } from '@skelby/core/pages/pages';
 import { UUID } from '@skelby/core/vocabulary/key';
 import type { Context } from 'koa';
 import type { SchoolTx } from '../db/in-school';
@@ -26,10 +26,13 @@ export async function roster(school: SchoolTx) {
     ),
     rowsOf(tx, tx('craft').orderBy('name')),
     rowsOf(tx, tx('sites').orderBy('name')),
-    rowsOf<{ readonly reporting: unknown }>(tx, tx('schools').where({ id: schoolId }).select('reporting')),
+    rowsOf<Pick<Roster, 'reporting' | 'methods'>>(
+      tx,
+      tx('schools').where({ id: schoolId }).select('reporting', 'methods'),
+    ),
     trainersOf(school),
   ]);
-  return { pilots, craft, sites, reporting: schools[0]!.reporting, trainers };
+  return { pilots, craft, sites, ...schools[0]!, trainers };
 }
 
 /** So many flights come at once. */

@@ -1,3 +1,4 @@
+import { USUAL_METHODS } from '@skelby/core/methods/methods';
 import { confirmation, CRAFT, id, occurrence, PILOT, rep, SITE, type Visitor } from './test-school';
 
 const RULE = {
@@ -102,6 +103,7 @@ export async function goodRequests(trainer: Visitor): Promise<readonly GoodReque
     ['PUT', () => `/sessions/${id()}`, session],
     ['PUT', () => `/school/rules/${id()}`, RULE],
     ['PUT', () => '/school/units', { length: 'm', speed: 'm/s' }],
+    ['PUT', () => '/school/methods', USUAL_METHODS],
     ['PUT', () => '/experience', { enabled: true }],
     [
       'PUT',

@@ -30,11 +30,11 @@ function LessonBars({ parts, shown }: Pick<OnCourse, 'parts' | 'shown'>) {
   );
 }
 
-function whereWords({ now, parts, shown, lastDay }: OnCourse): string {
+function whereWords({ now, lessonId, parts, shown, lastDay }: OnCourse): string {
   const at =
-    now === null
+    now === null || lessonId === null
       ? 'All shown'
-      : `Lesson ${now + 1}, ${lessonWords(USUAL_COURSE.lessons[now]!.id).name.toLowerCase()}: ${shown[now]!} of ${parts[now]!}`;
+      : `Lesson ${now + 1}, ${lessonWords(lessonId).name.toLowerCase()}: ${shown[now]!} of ${parts[now]!}`;
   return [at, lastDay ? `last ${sayDay(lastDay)}` : null].filter(Boolean).join(' · ');
 }
 

@@ -1,4 +1,5 @@
 import { causeWords } from '@skelby/copy/causes';
+import { methodOptions, methodWords } from '@skelby/copy/methods';
 import { type GroupInsight, type Report, reportOf } from '@skelby/core/insights/report';
 import type { InsightsPage } from '@skelby/core/pages/insights';
 import { type ReactNode, useMemo, useState } from 'react';
@@ -26,6 +27,7 @@ import {
   monthLabel,
   periodWords,
   rateWords,
+  waysWords,
   worseWords,
 } from './insight-copy';
 
@@ -148,6 +150,26 @@ function Clearing({ report: { toClear, toRelapse, drills } }: { readonly report:
   );
 }
 
+/** Ways of teaching beside each other, in the order in which they are offered. */
+function Ways({ report: { methods } }: { readonly report: Report }) {
+  if (methods.length === 0) return null;
+  return (
+    <Part heading="Ways of teaching">
+      {methods.map((method) => (
+        <View key={method.question} style={{ gap: 4 }}>
+          <Words as="strong">{methodWords(method.question).name}</Words>
+          {method.ways.map(({ answer, toClear }) => (
+            <Words
+              key={answer}
+            >{`${methodOptions(method.question).find(({ value }) => value === answer)!.label}: ${lastsWords(toClear, 'weakness')}`}</Words>
+          ))}
+          <Words as="soft">{waysWords(method)}</Words>
+        </View>
+      ))}
+    </Part>
+  );
+}
+
 function Insights({ page, choice }: { readonly page: InsightsPage; readonly choice: ReactNode }) {
   const report = useMemo(() => reportOf(page), [page]);
   return (
@@ -162,6 +184,7 @@ function Insights({ page, choice }: { readonly page: InsightsPage; readonly choi
           <Groups heading="Craft beside each other" groups={report.craft} />
           <Groups heading="Wind" groups={report.bands} nameOf={({ id }) => bandName(id)} />
           <Clearing report={report} />
+          <Ways report={report} />
           <Words as="soft">
             {`Brackets hold the truth 95 times of 100. These figures judge places and methods, never people. ${STANDING_LINE}`}
           </Words>

@@ -1,3 +1,4 @@
+import type { MethodInsight } from '@skelby/core/insights/methods-compared';
 import type { EventRate } from '@skelby/core/insights/event-rate';
 import type { PoissonCusum } from '@skelby/core/insights/poisson-cusum';
 import type { DrillInsight, GroupInsight } from '@skelby/core/insights/report';
@@ -60,6 +61,14 @@ export function lastsWords({ all, ended, median, medianLow, medianHigh }: Surviv
   const span = `${medianLow ?? 0} to ${medianHigh === null ? 'not known yet' : medianHigh}`;
   return `Half within ${plural(median, 'day')} (${span}); ${of}, the others still counted.`;
 }
+
+/** What is known of two ways of teaching beside each other. */
+export const waysWords = ({ test }: MethodInsight): string =>
+  test === null
+    ? 'No cause was taught both ways and cleared: nothing to hold beside each other.'
+    : test.p < 0.05
+      ? `They differ more than chance makes (log-rank by cause, p ${test.p < 0.001 ? 'below 0.001' : test.p.toFixed(3)}). Who was taught how was no lot: other things may be behind it.`
+      : `Cannot be told apart (log-rank by cause, p ${test.p.toFixed(2)}).`;
 
 /** What came after a drill, against what was before. */
 export function changeWords({ before, after, change }: DrillInsight): string {

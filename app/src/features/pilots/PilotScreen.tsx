@@ -7,7 +7,7 @@ import type { PilotPage, Roster, WeaknessLine } from '@skelby/core/pages/pages';
 import { useUnits } from '../../shared/api/use-units';
 import { flightWords } from '../../shared/copy/flight-copy';
 import { useRoster } from '../../offline/overlay/use-roster';
-import { LinkButton } from '../../shared/ui/Button';
+import { ButtonRow, LinkButton } from '../../shared/ui/Button';
 import { SmallLadder } from '../../shared/ui/Ladder';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
@@ -179,7 +179,10 @@ function PilotOf({ page, roster }: { readonly page: PilotPage; readonly roster: 
           <May right="keep-records">
             <OwnLink page={page} />
           </May>
-          <LinkButton kind="quiet" label="Change this pilot" href={`/pilots/${pilot.id}/edit`} />
+          <ButtonRow>
+            <LinkButton kind="quiet" label="Change this pilot" href={`/pilots/${pilot.id}/edit`} />
+            <LinkButton kind="quiet" label="How this pilot is taught" href={`/pilots/${pilot.id}/methods`} />
+          </ButtonRow>
         </>
       )}
       <PilotData page={page} />

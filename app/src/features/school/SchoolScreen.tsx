@@ -167,8 +167,11 @@ export function SchoolScreen() {
           }
         >
           {sees.sets ? <Units /> : null}
-          <Part heading="Clearing">
-            <LinkButton icon="sliders" label="Clearing rule" href="/school/rule" />
+          <Part heading="Teaching and clearing">
+            <ButtonRow>
+              <LinkButton icon="git-branch" label="Methods of teaching" href="/school/methods" />
+              <LinkButton icon="sliders" label="Clearing rule" href="/school/rule" />
+            </ButtonRow>
           </Part>
           {sees.history ? (
             <Part heading="People">

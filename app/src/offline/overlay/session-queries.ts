@@ -35,6 +35,16 @@ interface ReadOfPilots {
 
 const each = (ids: string): readonly string[] => (ids === '' ? [] : ids.split(' '));
 
+/** How a pilot flies and is taught, from either page that tells it. */
+function knownFrom(
+  page: Pick<PilotPage, 'pilot' | 'known'> | Pick<WeaknessPage, 'pilot' | 'known'> | undefined,
+): Omit<PilotToday, 'pilotId' | 'weaknesses' | 'reps'> {
+  if (!page) return { windLimitMps: 0, shown: [] };
+  const { pilot: flies, known } = page;
+  const { windLimitMps, shown = [] } = flies;
+  return { windLimitMps, flies, shown, ...(known?.methods ? { methods: known.methods } : {}) };
+}
+
 function pilotsOf(
   pilotIds: readonly string[],
   { pages, onCourse }: ReadOfPilots,
@@ -44,12 +54,9 @@ function pilotsOf(
     const own = (pages as readonly WeaknessPage[]).filter((page) => page.weakness.pilotId === pilotId);
     const reps = new Map(own.flatMap((page) => page.reps).map((rep) => [rep.id, rep]));
     const course = onCourse.find((page) => page?.pilot.id === pilotId);
-    const flies = own[0]?.pilot ?? course?.pilot;
     return {
       pilotId,
-      windLimitMps: flies?.windLimitMps ?? 0,
-      ...(flies ? { flies } : {}),
-      shown: flies?.shown ?? [],
+      ...knownFrom(own[0] ?? course),
       ...(course ? { course: { facts: course.course ?? [] } } : {}),
       reps: [...reps.values()].sort(flownOrder),
       weaknesses: own.map((page) => {

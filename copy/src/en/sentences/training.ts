@@ -102,6 +102,7 @@ export const TRAINING_SENTENCES = {
 
   'block.practice': 'Practice {level|level}: about {atLevel|percent} should come off; {how}',
   'block.mixed': 'mixed, since {comingOff|percent} came off lately.',
+  'block.in-doses': 'in small doses, as the nose is brought round early.',
   'block.in-one-go': 'in one go until seven in ten come off.',
   'block.test': 'Test, said beforehand: brings {brings}; {chance|percent} should be met.',
   'block.check': 'The check is due: fresh, before anything else.',

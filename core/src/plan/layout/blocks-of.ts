@@ -14,6 +14,8 @@ import type { DrillGroupId, Side } from '../../drills/drill';
 import { drillOf, type DrillId, isFlown } from '../../drills/drills';
 import { allBefore } from '../../drills/prerequisites';
 import { type WindBand, windBandOf } from '../../vocabulary/wind-band';
+import { type Methods, USUAL_METHODS } from '../../methods/methods';
+import { seenFromTheFront } from '../by-method';
 import { AIM, abilityIn, chanceMet, levelFor } from '../ability';
 import type { Block, ProposedBlock } from './block';
 
@@ -39,8 +41,8 @@ const MIXED_REPS = 3;
 const TEST_REPS = 5;
 /** Tests are flown once about so many of ten come off. */
 const READY_FOR_TEST = 0.6;
-/** Blocked until about so many of ten come off, then mixed. */
-const MIXED_FROM = 0.7;
+/** Blocked until about so many of ten come off, then mixed; where drills are mixed early, far sooner. */
+const MIXED_FROM: Readonly<Record<Methods['mixing'], number>> = { late: 0.7, early: 0.3 };
 /**
  * What a practice rep at the right difficulty brings, against a whole chart from nothing to its limit: a
  * house assumption.
@@ -111,7 +113,7 @@ const idOf = ({ pilotId, weaknessId, drillId }: Hand['base'], part: string) =>
   [pilotId, weaknessId, drillId, part].join('/');
 
 /** Practice in one go, or in two halves that stay apart once most of it comes off. */
-function practiceBlocks(hand: Hand): readonly ProposedBlock[] {
+function practiceBlocks(hand: Hand, { mixing, noseIn }: Methods): readonly ProposedBlock[] {
   const { weakness, drill, weight, level, atLevel, comingOff, base } = hand;
   const sides = sidesBehindFirst(drill.id, weakness.clearance);
   const side = sides[0] ?? null;
@@ -123,7 +125,8 @@ function practiceBlocks(hand: Hand): readonly ProposedBlock[] {
   const gain = (reps: number) => weight * reps * LEARNT_A_REP * fit * left;
   const why = (how: Said): Said => sentence('block.practice', { level, atLevel, how });
   const block = { ...base, purpose: 'practice' as const, level };
-  if (comingOff >= MIXED_FROM)
+  const inDoses = noseIn === 'early' && seenFromTheFront(drill.id);
+  if (inDoses || comingOff >= MIXED_FROM[mixing])
     return (['a', 'b'] as const).map((half, i) => ({
       ...block,
       side: sides[i % sides.length] ?? null,
@@ -132,7 +135,7 @@ function practiceBlocks(hand: Hand): readonly ProposedBlock[] {
       minutes: minutesFor(drill, MIXED_REPS),
       gain: gain(MIXED_REPS),
       apartFrom: idOf(base, `practice-${half === 'a' ? 'b' : 'a'}`),
-      why: why(sentence('block.mixed', { comingOff })),
+      why: why(inDoses ? sentence('block.in-doses') : sentence('block.mixed', { comingOff })),
     }));
   return Array.from({ length: BLOCKS_OF_ONE }, (_, i) => ({
     ...block,
@@ -235,7 +238,7 @@ export function blocksOf(
   const isShown = charts.length > 0 && !charts.some(isOpenChart);
   const isReady = charts.length > 0 && (hand.chance >= READY_FOR_TEST || isShown);
   const tests = isReady ? charts.flatMap((chart) => testBlock(hand, chart, around) ?? []) : [];
-  const blocks = isShown ? tests : [...practiceBlocks(hand), ...tests];
+  const blocks = isShown ? tests : [...practiceBlocks(hand, around.pilot.methods ?? USUAL_METHODS), ...tests];
   return blocks.map((block) => ({ ...block, mode: modeOf(weakness, hand.drill, block.purpose, around) }));
 }
 

@@ -5,6 +5,7 @@ import type { Move, Rep } from '../../clearance/facts';
 import { proposePlan } from '../propose-plan';
 import { candidatesFor } from './candidates';
 import type { Conditions, PilotToday } from './today';
+import { USUAL_METHODS } from '../../methods/methods';
 import { layOut } from './lay-out';
 import { type FliesIn, modesFor } from '../../clearance/counts-for-test';
 import { USUAL_COURSE } from '../../course/lessons';
@@ -294,4 +295,32 @@ describe('the course beside weaknesses', () => {
     expect(ofCourse.length).toBeGreaterThan(0);
     expect(ofCourse.filter(({ drillId }) => drills.has(drillId))).toEqual([]);
   });
+});
+
+test('who is taught to mix early mixes from three in ten met; the nose comes in small doses where it comes early', () => {
+  const half = reps(10, (i) => i % 2 === 0);
+  const hover = (more: Partial<PilotToday>) =>
+    candidatesFor([pilot('overcontrol', half, more)], FIELD, TODAY).blocks.filter(
+      ({ drillId, purpose }) => drillId === 'tail-in-hover' && purpose === 'practice',
+    );
+  expect(hover({}).map(({ reps: count, apartFrom }) => [count, apartFrom])).toEqual([
+    [6, null],
+    [6, null],
+    [6, null],
+  ]);
+  const mixed = hover({ methods: { ...USUAL_METHODS, mixing: 'early' } });
+  expect(mixed.map(({ reps: count }) => count)).toEqual([3, 3]);
+  expect(mixed[0]!.apartFrom).toBe(mixed[1]!.id);
+  const front = candidatesFor(
+    [
+      pilot('orientation-nose-in', [], {
+        shown: ['side-on-hover', 'tail-in-hover', 'pop-up-takeoff', 'single-stick', 'nose-in-hover'],
+        methods: { ...USUAL_METHODS, noseIn: 'early' },
+      }),
+    ],
+    FIELD,
+    TODAY,
+  ).blocks.filter(({ drillId, purpose }) => drillId === 'nose-in-hover' && purpose === 'practice');
+  expect(front.length).toBeGreaterThan(0);
+  expect(front.every(({ reps: count }) => count <= 3)).toBe(true);
 });

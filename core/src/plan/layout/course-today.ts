@@ -1,6 +1,7 @@
 import { type CoursePart, courseStanding } from '../../course/course-standing';
 import type { CourseFact } from '../../course/course-facts';
-import { USUAL_COURSE } from '../../course/lessons';
+import { courseBy } from '../../course/lessons';
+import { USUAL_METHODS } from '../../methods/methods';
 import { type DrillId, isFlown } from '../../drills/drills';
 import { sentence } from '../../vocabulary/said';
 import type { ProposedBlock } from './block';
@@ -52,7 +53,11 @@ function blockOf(part: CoursePart, open: readonly CoursePart[], { pilot, findDri
  */
 export function courseAsks(around: Around): Candidates {
   const { pilot, conditions, findDrill } = around;
-  const { lessons, now } = courseStanding(USUAL_COURSE, pilot.course?.facts ?? [], pilot.shown);
+  const { lessons, now } = courseStanding(
+    courseBy(pilot.methods ?? USUAL_METHODS),
+    pilot.course?.facts ?? [],
+    pilot.shown,
+  );
   if (!pilot.course || now === null) return { blocks: [], notToday: [], beforeFlying: [] };
   const { lesson, parts } = lessons[now]!;
   const { pilotId } = pilot;

@@ -5,6 +5,7 @@ import { type ClearingRule } from '../../clearance/clearing-rule';
 import type { FliesIn } from '../../clearance/counts-for-test';
 import type { Rep } from '../../clearance/facts';
 import { type DrillId } from '../../drills/drills';
+import type { Methods } from '../../methods/methods';
 import type { Day } from '../../vocabulary/day';
 import type { Place } from '../../vocabulary/flying';
 import { type Restricting } from '../../restrictions/restrictions';
@@ -30,6 +31,8 @@ export interface PilotToday {
   readonly weaknesses: readonly WeaknessToday[];
   /** Drills shown before anything was counted; absent: none. */
   readonly shown?: readonly DrillId[];
+  /** How the pilot is taught; absent: the usual way. */
+  readonly methods?: Methods;
   /** What was said of the pilot on the course; absent: not on it. */
   readonly course?: CourseToday;
   /** Everything the pilot has flown, for whichever weakness. */

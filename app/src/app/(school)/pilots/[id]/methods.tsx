@@ -1,0 +1,1 @@
+export { OwnMethodsScreen as default } from '../../../../lazy';

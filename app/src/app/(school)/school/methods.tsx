@@ -1,0 +1,1 @@
+export { MethodsScreen as default } from '../../../lazy';
