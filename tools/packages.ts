@@ -41,14 +41,24 @@ const MAY_SHIP = new Set([
   'Zlib',
   'WTFPL',
   'MPL-2.0',
+  'Bitstream-Vera',
 ]);
 
 const read = <T>(file: string): T => JSON.parse(readFileSync(file, 'utf8')) as T;
 const lock = (): Readonly<Record<string, LockedPackage>> =>
   read<{ packages: Record<string, LockedPackage> }>(path.join(ROOT, 'package-lock.json')).packages;
 
-const licenceOf = ({ license, licenses = [] }: Manifest): string =>
-  (typeof license === 'string' ? license : license?.type) ?? licenses[0]?.type ?? 'none given';
+/** Packages whose manifest does not name it, with what the file beside it says. */
+const SAID_IN_FILE: Readonly<Record<string, string>> = {
+  'png-js': 'MIT',
+  'dejavu-fonts-ttf': 'Bitstream-Vera',
+};
+
+const licenceOf = ({ name, license, licenses = [] }: Manifest): string =>
+  SAID_IN_FILE[name ?? ''] ??
+  (typeof license === 'string' ? license : license?.type) ??
+  licenses[0]?.type ??
+  'none given';
 
 /** Whether one of the licences that an expression such as `(MIT OR GPL-3.0)` offers may be shipped. */
 export const mayShip = (expression: string): boolean =>

@@ -17,6 +17,7 @@ import {
   tellNearMissOf,
 } from './commands/of-a-pilot';
 import { exchangeRoutes } from './exchange/routes';
+import { clearedPdf, coursePdf, recordCertificate, trainingRecordPdf } from './exchange/signed-records';
 import { trainingRecord, trainingStatements } from './exchange/training-record';
 import { recordEvent } from './facts/events';
 import { experienceOf } from './facts/experience';
@@ -136,6 +137,10 @@ function recordRoutes(router: Router, inSchool: InTheirSchool, later: InTheirSch
     }),
   );
   router.get('/pilots/:id/training-record.json', later('take-out', trainingRecord));
+  router.get('/pilots/:id/training-record.pdf', later('take-out', trainingRecordPdf));
+  router.get('/pilots/:id/course.pdf', later('take-out', coursePdf));
+  router.get('/weaknesses/:id/cleared.pdf', later('take-out', clearedPdf));
+  router.get('/school/certificate.pem', later('take-out', recordCertificate));
   router.get('/pilots/:id/xapi.json', later('take-out', trainingStatements));
   router.post(
     '/pilots/:id/forget',

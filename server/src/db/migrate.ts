@@ -39,6 +39,7 @@ import * as calendarLinks from './migrations/037-calendar-links';
 import * as apiTokens from './migrations/038-api-tokens';
 import * as caseJudgements from './migrations/039-case-judgements';
 import * as methods from './migrations/040-methods';
+import * as schoolKeys from './migrations/041-school-keys';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -82,6 +83,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '038-api-tokens': apiTokens,
   '039-case-judgements': caseJudgements,
   '040-methods': methods,
+  '041-school-keys': schoolKeys,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -15,6 +15,7 @@ const LEFT_BEHIND = new Set([
   'search_words',
   'calendar_links',
   'api_tokens',
+  'school_keys',
 ]);
 const AT_ONCE = 500;
 /** Up to 2 MB each, as text. */

@@ -61,6 +61,7 @@ const TABLES = [
   'search_words',
   'calendar_links',
   'api_tokens',
+  'school_keys',
   'case_judgements',
   'training_sessions',
   'pilot_links',

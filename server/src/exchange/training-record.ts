@@ -39,7 +39,8 @@ const OCCURRED = `
   select count(*) filter (where kind = 'crash')::int as crashes, count(*) filter (where kind = 'near-miss')::int as near_misses
     from occurrences where pilot_id = :pilotId and withdrawn_at is null`;
 
-async function recordOf(school: SchoolTx, pilotId: string): Promise<TrainingRecord> {
+/** What a pilot takes along. @throws Problem 404 for nobody, and for whoever was forgotten */
+export async function recordOf(school: SchoolTx, pilotId: string): Promise<TrainingRecord> {
   const { tx, schoolId } = school;
   const pilot = (await tx('pilots')
     .where({ id: pilotId })

@@ -69,9 +69,14 @@ export class Visitor {
     return this.ask<T>('PUT', `/api${path}`, body);
   }
 
-  /** A file as it comes. */
+  /** A file as it comes, with what is said of it. */
+  file(path: string): Promise<Response> {
+    return fetch(this.base + path, { headers: { Cookie: this.cookie } });
+  }
+
+  /** A file of text as it comes. */
   async raw(path: string): Promise<string> {
-    return (await fetch(this.base + path, { headers: { Cookie: this.cookie } })).text();
+    return (await this.file(path)).text();
   }
 
   async signIn(email: string, password = PASSWORD): Promise<this> {

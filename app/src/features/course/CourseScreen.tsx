@@ -9,7 +9,8 @@ import { usePilot } from '../../offline/overlay/pilot-queries';
 import { WaitingNote } from '../../offline/ui/WaitingNote';
 import { useMay } from '../../shared/api/use-may';
 import { useUnits } from '../../shared/api/use-units';
-import { LinkButton } from '../../shared/ui/Button';
+import { ButtonRow, LinkButton } from '../../shared/ui/Button';
+import { FileButton } from '../../shared/ui/FileButton';
 import { Loaded } from '../../shared/ui/Loaded';
 import { May } from '../../shared/ui/May';
 import { Note } from '../../shared/ui/Note';
@@ -115,7 +116,17 @@ function CourseOf({ page }: { readonly page: PilotPage }) {
             />
           </May>
         ) : (
-          <PrintButton label="Print the certificate" />
+          <ButtonRow>
+            <PrintButton label="Print the certificate" />
+            <May right="take-out">
+              <FileButton
+                icon="award"
+                label="Signed, as a file (PDF)"
+                address={`/pilots/${page.pilot.id}/course.pdf`}
+                name="course.pdf"
+              />
+            </May>
+          </ButtonRow>
         )
       }
     >

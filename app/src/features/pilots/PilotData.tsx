@@ -4,12 +4,12 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useMay } from '../../shared/api/use-may';
 import { dropKept } from '../../offline/prefetch/prefetch';
-import { get, postFor } from '../../shared/api/client';
+import { postFor } from '../../shared/api/client';
 import { plural } from '../../shared/copy/copy';
 import { TextBox } from '../../shared/forms/TextBox';
 import { Button, ButtonRow } from '../../shared/ui/Button';
+import { FileButton } from '../../shared/ui/FileButton';
 import { Note } from '../../shared/ui/Note';
-import { saveFile } from '../../shared/ui/save-file';
 import { May } from '../../shared/ui/May';
 import { Part } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
@@ -66,41 +66,39 @@ function Forget({ pilot }: Pick<PilotPage, 'pilot'>) {
   );
 }
 
+/** What a pilot takes along, for people and for machines. */
+function RecordFiles({ pilotId }: { readonly pilotId: string }) {
+  const files = [
+    { label: 'Training record, signed (PDF)', file: 'training-record.pdf' },
+    { label: 'Training record, for programs (JSON)', file: 'training-record.json' },
+    { label: 'The same for a learning record store (xAPI)', file: 'xapi.json' },
+  ];
+  return files.map(({ label, file }) => (
+    <FileButton
+      key={file}
+      kind="quiet"
+      icon="award"
+      label={label}
+      address={`/pilots/${pilotId}/${file}`}
+      name={file}
+    />
+  ));
+}
+
 /** What is kept of a pilot: out as a file, and, by the owner of the school, forgotten. */
 export function PilotData({ page: { pilot } }: { readonly page: PilotPage }) {
   const mayForget = useMay('forget');
-  const everything = useMutation({
-    mutationFn: () => get<unknown>(`/pilots/${pilot.id}/everything.json`),
-    onSuccess: (told) => saveFile('pilot.json', JSON.stringify(told, null, 2), 'application/json'),
-  });
   return (
     <Part heading="What is kept of this pilot">
       <May right="take-out">
-        <Button
+        <FileButton
           kind="quiet"
-          icon="download"
-          label={everything.isPending ? 'Gathering …' : 'Save all of it as a file'}
-          disabled={everything.isPending}
-          onPress={() => everything.mutate()}
+          label="Save all of it as a file"
+          address={`/pilots/${pilot.id}/everything.json`}
+          name="pilot.json"
         />
-        {pilot.forgottenAt ? null : (
-          <>
-            <Button
-              kind="quiet"
-              icon="award"
-              label="Training record, to take along"
-              onPress={() => window.location.assign(`/api/pilots/${pilot.id}/training-record.json`)}
-            />
-            <Button
-              kind="quiet"
-              icon="award"
-              label="The same for a learning record store (xAPI)"
-              onPress={() => window.location.assign(`/api/pilots/${pilot.id}/xapi.json`)}
-            />
-          </>
-        )}
+        {pilot.forgottenAt ? null : <RecordFiles pilotId={pilot.id} />}
       </May>
-      {everything.error ? <Words as="strong" role="alert">{`! ${everything.error.message}`}</Words> : null}
       {pilot.forgottenAt ? (
         <Words as="soft">Name and words were blanked at somebody's wish.</Words>
       ) : mayForget ? (

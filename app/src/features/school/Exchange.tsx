@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { goesOn, useImportActs, useImports } from '../../offline/import-queries';
 import { Button, ButtonRow, type IconName } from '../../shared/ui/Button';
 import { useMay } from '../../shared/api/use-may';
+import { FileButton } from '../../shared/ui/FileButton';
 import { Note } from '../../shared/ui/Note';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { pickFile } from '../../shared/ui/pick-file';
@@ -129,32 +130,26 @@ function useFile(mayBringIn: boolean) {
   };
 }
 
-/** Occurrences out as a file and in from one. */
+const FORMATS = [
+  { format: 'csv', label: 'CSV', says: 'Download the entries as CSV', icon: 'download' },
+  { format: 'json', label: 'JSON', says: 'Download the entries as JSON', icon: 'download' },
+  { format: 'geojson', label: 'Map', says: 'Download the places as GeoJSON, without names', icon: 'map' },
+] as const;
+
+/** Occurrences out as a file and in from one, and what a school's signatures are checked against. */
 export function Exchange() {
   const mayBringIn = useMay('bring-in');
   const { file, busy, isGiving, error, give, onAct, onHide } = useFile(mayBringIn);
-  const download = (format: string) => window.location.assign(`/api/occurrences.${format}`);
   return (
     <Part heading="Import and export: entries as a file">
       <ButtonRow>
-        <Button
-          icon="download"
-          label="CSV"
-          says="Download the entries as CSV"
-          onPress={() => download('csv')}
-        />
-        <Button
-          icon="download"
-          label="JSON"
-          says="Download the entries as JSON"
-          onPress={() => download('json')}
-        />
-        <Button
-          icon="map"
-          label="Map"
-          says="Download the places as GeoJSON, without names"
-          onPress={() => download('geojson')}
-        />
+        {FORMATS.map(({ format, ...shown }) => (
+          <Button
+            key={format}
+            {...shown}
+            onPress={() => window.location.assign(`/api/occurrences.${format}`)}
+          />
+        ))}
         {mayBringIn ? (
           <Button
             icon="upload"
@@ -171,6 +166,13 @@ export function Exchange() {
       ) : null}
       {error ? <Words as="strong" role="alert">{`! ${error.message}`}</Words> : null}
       {file ? <FileOnItsWay file={file} busy={busy} onAct={onAct} onHide={onHide} /> : null}
+      <FileButton
+        kind="quiet"
+        icon="award"
+        label="Certificate that signed records are checked against"
+        address="/school/certificate.pem"
+        name="school-certificate.pem"
+      />
     </Part>
   );
 }

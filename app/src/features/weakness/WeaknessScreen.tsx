@@ -19,6 +19,8 @@ import { LinkButton } from '../../shared/ui/Button';
 import { Choice } from '../../shared/forms/Choice';
 import { LargeLadder } from '../../shared/ui/Ladder';
 import { Loaded } from '../../shared/ui/Loaded';
+import { FileButton } from '../../shared/ui/FileButton';
+import { May } from '../../shared/ui/May';
 import { Note } from '../../shared/ui/Note';
 import { ReasonForm } from '../../shared/forms/ReasonForm';
 import { LinkRow, Rows } from '../../shared/ui/Rows';
@@ -206,6 +208,23 @@ function WhatDidNotLast({
   );
 }
 
+/** What a pilot takes along of a weakness that was cleared by the rule. */
+function ClearedFile({ page, clearance }: { readonly page: WeaknessPage; readonly clearance: Clearance }) {
+  const isCleared = clearance.state === 'watch' || clearance.state === 'closed';
+  if (!isCleared || clearance.signedEarly) return null;
+  return (
+    <May right="take-out">
+      <FileButton
+        kind="quiet"
+        icon="award"
+        label="Cleared, signed by the school (PDF)"
+        address={`/weaknesses/${page.weakness.id}/cleared.pdf`}
+        name="cleared.pdf"
+      />
+    </May>
+  );
+}
+
 function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
   const worked = useWorkedOut(page);
   const { clearance } = worked;
@@ -259,6 +278,7 @@ function WeaknessOf({ page }: { readonly page: WeaknessPage }) {
         label="Sign-off sheet"
         href={`/weakness/${page.weakness.id}/sheet`}
       />
+      <ClearedFile page={page} clearance={clearance} />
       <OutOfTheOrdinary page={page} worked={worked} />
     </Screen>
   );

@@ -1,7 +1,7 @@
-/** Hands a file to the phone to keep. */
-export function saveFile(name: string, content: string, type: string): void {
+/** Hands a file to the phone to keep. @param type of text that is given; a blob says its own */
+export function saveFile(name: string, content: string | Blob, type = ''): void {
   const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([content], { type }));
+  link.href = URL.createObjectURL(typeof content === 'string' ? new Blob([content], { type }) : content);
   link.download = name;
   link.click();
   URL.revokeObjectURL(link.href);
