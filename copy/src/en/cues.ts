@@ -327,4 +327,8 @@ export const CUE_WORDS: Readonly<Record<CueId, string>> = {
   'yaw-until-the-ground-comes-straight-at-you': 'Yaw until the ground comes straight at you',
   'yaw-without-roll-late-and-wide': 'Yaw without roll: late and wide',
   'yawed-unseen-which-way': 'Yawed unseen. Which way?',
+  'next-gate': 'Next gate',
+  'through-the-first-gate-again': 'Through the first gate again: home',
+  'through-the-first-gate-the-clock-starts': 'Through the first gate: the clock starts',
+  'yours-to-fly': 'Yours to fly',
 };

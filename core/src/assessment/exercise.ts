@@ -15,12 +15,21 @@ import type { AskId, Thing } from './asked';
 export type Nose =
   number | 'any' | 'along' | 'outward' | { readonly at: PathPoint } | { readonly insideDeg: number };
 
+/** An upright square opening; bearing in which it is flown through, degrees clockwise from north. */
+export interface Opening {
+  readonly at: PathPoint;
+  readonly facingDeg: number;
+  readonly wideM: number;
+}
+
 /** When a part of a drill is over. */
 export type Until =
   | { readonly is: 'for'; readonly seconds: number }
   /** At the end of the path; where `standS` is given it must stand there for so long. */
   | { readonly is: 'there'; readonly standS: number }
   | { readonly is: 'nose' }
+  /** Flown through an upright opening, in the direction it faces; past it does not do. */
+  | { readonly is: 'through'; readonly opening: Opening }
   /** Something comes unforeseen, between so many seconds. */
   | { readonly is: 'surprise'; readonly afterS: readonly [number, number] }
   | { readonly is: 'still'; readonly standS: number }

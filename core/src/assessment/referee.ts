@@ -1,3 +1,4 @@
+import { passedThrough } from './opening';
 import type { CraftModel } from '../simulator/craft-model';
 import { vortexRingState } from '../reconstruct/vortex-ring-state';
 import { answerIn, type Sample, type LogEventName, turned } from '../flight-log/flight-log';
@@ -112,6 +113,7 @@ export class Referee {
   private surpriseS = Infinity;
   private leanedS = 0;
   private lastS: number;
+  private lastAt: Sample;
   private readonly firstS: number;
 
   /** @param chance null for a log: surprises come from its events */
@@ -122,7 +124,7 @@ export class Referee {
     private readonly chance: Chance | null,
   ) {
     this.beganS = first.t;
-    this.lastS = first.t;
+    [this.lastS, this.lastAt] = [first.t, first];
     this.firstS = first.t;
     this.stage = stageBegun(course.stages[0]!, first);
     this.offset = this.place(first);
@@ -141,7 +143,7 @@ export class Referee {
     }
     this.offset = this.place(s);
     const passed = this.isOver(s, happened);
-    this.lastS = s.t;
+    [this.lastS, this.lastAt] = [s.t, s];
     if (!passed) {
       if (s.t - this.beganS > this.patience()) this.over = 'given-up';
       return false;
@@ -246,6 +248,8 @@ export class Referee {
         return this.isThere(s, until.standS);
       case 'nose':
         return this.noseIsThere(s);
+      case 'through':
+        return passedThrough(until.opening, this.lastAt, s);
       case 'surprise':
         return this.chance ? s.t >= this.surpriseS : happened.some((each) => SURPRISES.has(each));
       case 'still':

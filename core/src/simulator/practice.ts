@@ -61,6 +61,9 @@ function hardSolidsOf(mark: Mark): readonly Solid[] {
   }
 }
 
+/** What of a field's marks stands in the way. */
+export const solidsOfMarks = (marks: readonly Mark[]): readonly Solid[] => marks.flatMap(solidsOf);
+
 /** What the drill is flown in here: hold off, by hand, or as the pilot flies. */
 function modeFor(drillId: DrillId, pilotMode: FlightMode): PilotedMode {
   const { assistance } = drillOf(drillId);
@@ -82,7 +85,7 @@ export function practiceOf(drillId: DrillId, side: Side | null, pilotMode: Fligh
   return {
     start: { x, y, z, headingDeg: noseDeg },
     marks,
-    solids: marks.flatMap(solidsOf),
+    solids: solidsOfMarks(marks),
     windFromDeg,
     jets: JETS[drillId] ?? [],
     mode: modeFor(drillId, pilotMode),

@@ -176,6 +176,7 @@ export type CueId =
   | 'name-the-nose-bring-it-back'
   | 'nearest-thing'
   | 'neutral-and-wait'
+  | 'next-gate'
   | 'normal'
   | 'normal-from-the-display'
   | 'nose-at-6-it-faces-you'
@@ -276,6 +277,8 @@ export type CueId =
   | 'throttle-rises-into-the-turn'
   | 'through-and-rise'
   | 'through-speed-unchanged'
+  | 'through-the-first-gate-again'
+  | 'through-the-first-gate-the-clock-starts'
   | 'through-the-middle-eyes-beyond'
   | 'through-the-stream-of-air'
   | 'to-the-right'
@@ -321,4 +324,5 @@ export type CueId =
   | 'yaw-to-look-level-slow-keep-creeping'
   | 'yaw-until-the-ground-comes-straight-at-you'
   | 'yaw-without-roll-late-and-wide'
-  | 'yawed-unseen-which-way';
+  | 'yawed-unseen-which-way'
+  | 'yours-to-fly';
