@@ -23,6 +23,7 @@ export const DrillScreen = later(beyond, (all) => all.DrillScreen);
 export const PlanSession = later(beyond, (all) => all.PlanSession);
 export const Runner = later(beyond, (all) => all.Runner);
 export const PracticeScreen = later(beyond, (all) => all.PracticeScreen);
+export const OwnSakeScreen = later(beyond, (all) => all.OwnSakeScreen);
 export const LinkedPractice = later(beyond, (all) => all.LinkedPractice);
 export const OwnPage = later(beyond, (all) => all.OwnPage);
 export const OwnPageSignedIn = later(beyond, (all) => all.OwnPageSignedIn);

@@ -12,6 +12,7 @@ export { DrillsScreen } from '../features/drill-library/DrillsScreen';
 export { OwnPage, OwnPageSignedIn } from '../features/pilot-portal/OwnPage';
 export { PilotScreen } from '../features/pilots/PilotScreen';
 export { LinkedPractice, PracticeScreen } from '../features/simulator/PracticeScreen';
+export { OwnSakeScreen } from '../features/simulator/OwnSakeScreen';
 export { CourseCounter } from '../features/course/CourseCounter';
 export { CourseOverview } from '../features/course/CourseOverview';
 export { CourseScreen } from '../features/course/CourseScreen';

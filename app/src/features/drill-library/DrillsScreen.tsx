@@ -3,7 +3,7 @@ import { useDrills } from '../../shared/api/use-drills';
 import { DRILL_GROUPS } from '@skelby/core/drills/drill';
 import { useState } from 'react';
 import { StickPlate } from '../../shared/drawing';
-import { LinkButton } from '../../shared/ui/Button';
+import { ButtonRow, LinkButton } from '../../shared/ui/Button';
 import { LinkRow, Rows } from '../../shared/ui/Rows';
 import { Part, Screen, useIsWide } from '../../shared/ui/Screen';
 import { TextBox } from '../../shared/forms/TextBox';
@@ -51,6 +51,12 @@ export function DrillsScreen() {
       aside={wide ? parts(groups.slice(half)) : undefined}
     >
       <TextBox label="Find a drill" value={wanted} onChangeText={setWanted} autoCapitalize="none" />
+      {words === '' ? (
+        <ButtonRow>
+          <LinkButton kind="quiet" icon="wind" label="Free flight" href="/fly/free" />
+          <LinkButton kind="quiet" icon="flag" label="A lap of gates" href="/fly/lap" />
+        </ButtonRow>
+      ) : null}
       {groups.length === 0 ? <Words as="soft">No drill with these words.</Words> : null}
       {parts(wide ? groups.slice(0, half) : groups)}
     </Screen>

@@ -41,6 +41,7 @@ export function Readout({ live }: { readonly live: Live }) {
   } = shown;
   return (
     <View style={styles.read}>
+      {shown.clockS === null ? null : <Words as="figure">{`${shown.clockS.toFixed(1)} s`}</Words>}
       <Words as="figure">{`${say(Math.round(Math.hypot(x - shown.pilot.x, y - shown.pilot.y)), 'm')} away`}</Words>
       <Words as="figure">{`${say(Math.round(z * 10) / 10, 'm')} up`}</Words>
       <Words as="figure">{say(Math.round(Math.hypot(...velocity) * 10) / 10, 'm/s')}</Words>

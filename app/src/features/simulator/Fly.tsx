@@ -45,7 +45,15 @@ const useStyles = themed((theme) => ({
 /** What the flight waits for, over the field; null while it waits for nothing. */
 function askedOf({ flight, standing }: FlyState, { things = [] }: FlyProps['course']): ReactNode {
   if (!flight.isFlying)
-    return <Button kind="main" icon="play" label="Start" onPress={flight.go} disabled={!standing} />;
+    return (
+      <Button
+        kind="main"
+        icon="play"
+        label={flight.isFrozen ? 'Fly on' : 'Start'}
+        onPress={flight.go}
+        disabled={!standing}
+      />
+    );
   if (standing?.part.asks)
     return <AnswerChoices asks={standing.part.asks} things={things} onAnswer={flight.answer} />;
   if (standing?.part.hands === 'answer')
@@ -60,7 +68,7 @@ function Says({ props: { drill }, state: { flight, standing } }: PartProps) {
   const { sentence } = useUnits();
   const part = standing?.part;
   const says = part ? `${part.of > 1 ? `${part.at + 1} of ${part.of}: ` : ''}${part.says}` : '';
-  return <Words as="heading">{flight.isFlying ? says : sentence(drill.byEye)}</Words>;
+  return <Words as="heading">{flight.isFlying || flight.isFrozen ? says : sentence(drill.byEye)}</Words>;
 }
 
 interface SeenProps extends PartProps {
@@ -134,7 +142,7 @@ export function Fly(props: FlyProps) {
   const isByEye = props.course.stages.some(({ seen }) => seen !== undefined);
   const reads = readsFigures && !isByEye;
   const state = useFly(props);
-  const whole = useWhole(box, state.flight.isFlying && !state.flight.scored);
+  const whole = useWhole(box, (state.flight.isFlying || state.flight.isFrozen) && !state.flight.scored);
   useTellsWhole(whole.isWhole, props.onWhole);
   const { scored, save } = state.flight;
   if (scored)
@@ -148,7 +156,10 @@ export function Fly(props: FlyProps) {
         cameraDeg={props.settings.cameraDeg}
         course={props.course}
         recorded={props.recorded}
+        panel={props.says?.(scored)}
         onAgain={state.again}
+        onNext={state.next}
+        onTakeOver={state.flight.flyFrom}
         onSave={save}
       />
     );
@@ -176,7 +187,7 @@ export function Fly(props: FlyProps) {
       />
       {whole.isWhole ? null : (
         <>
-          {state.flight.isFlying ? (
+          {state.flight.isFlying || state.flight.isFrozen ? (
             <Button kind="quiet" icon="maximize-2" label="Fill the display" onPress={whole.fill} />
           ) : null}
           <Acts {...acts} />

@@ -5,6 +5,8 @@ import { Button, ButtonRow } from '../../shared/ui/Button';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
 import { Readout } from './FlightReadout';
+import { PACE_WORDS } from './pace';
+import type { Scored } from './practice-messages';
 import type { DrillToFly, FlyState } from './use-fly';
 import type { useWhole } from './use-whole';
 
@@ -39,6 +41,8 @@ export interface FlyProps extends DrillToFly {
   /** How it is set up: in a drawer while the field fills the display. */
   readonly choices: ReactNode;
   readonly onWhole: (isWhole: boolean) => void;
+  /** What is said of a flight that is over, where it is not judged. */
+  readonly says?: (scored: Scored) => ReactNode;
 }
 
 export interface PartProps {
@@ -92,6 +96,10 @@ export function Acts({
         label={state.throughCamera ? 'From the ground' : 'Camera'}
         onPress={state.turnCamera}
       />
+      {state.flight.isFlying && !isInDrawer ? (
+        <Button icon="pause" label="Freeze" onPress={state.flight.freeze} />
+      ) : null}
+      <Button icon="clock" label={`Time: ${PACE_WORDS[state.pace]}`} onPress={state.turnPace} />
       {mode === 'position-hold' ? <HoldActs state={state} /> : null}
       {mode !== 'rate' && craftFacts(craft).hasPilotRelative ? (
         <Button
@@ -142,6 +150,9 @@ export function FootOver({ whole, ...acts }: FootProps) {
       ) : null}
       <View style={styles.tools}>
         <Button style={styles.tool} icon="rotate-ccw" label="Again" onPress={state.again} />
+        {state.flight.isFlying ? (
+          <Button style={styles.tool} icon="pause" label="Freeze" onPress={state.flight.freeze} />
+        ) : null}
         <Button
           style={styles.tool}
           icon="sliders"

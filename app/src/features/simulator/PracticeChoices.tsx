@@ -1,5 +1,4 @@
 import { failsafeWords } from '@skelby/copy/places';
-import type { DrillId } from '@skelby/core/drills/drills';
 import type { WordedDrill } from '@skelby/copy/drills';
 import { PILOTED_MODES } from '@skelby/core/simulator/control/control';
 import { FAILSAFES } from '@skelby/core/reconstruct/return-height';
@@ -42,7 +41,7 @@ const LEAST_RETURN_M = 5;
 const MOST_RETURN_M = 120;
 
 interface ChoicesProps {
-  readonly drill: WordedDrill<DrillId>;
+  readonly drill: Pick<WordedDrill, 'sides'>;
   readonly settings: PracticeSettings;
   readonly craft: CraftRecord;
   readonly craftId: string | null;

@@ -23,14 +23,14 @@ import { Note } from '../../shared/ui/Note';
 import { Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { STANDING_LINE } from '../../shared/copy/copy';
+import { AllChoices } from './AllChoices';
 import { ControllerPart } from './ControllerPart';
 import { Fly } from './Fly';
+import { drillKind, useGhostOf } from './use-ghost-of';
 import { LogPart } from './LogPart';
 import { PassOn } from './PassOn';
-import { PracticeChoices } from './PracticeChoices';
 import { RecordedNote, useRecorded } from './record';
-import { flightFrom, linkFrom, sensorsOf, setAnew } from './settings';
-import { SoundChoice } from './SoundChoice';
+import { type DrillSetUp, flightFrom, linkFrom, type PracticeSettings, sensorsOf, setAnew } from './settings';
 import { useTilt } from './tilt';
 import { useChosen, usePracticeSettings, type WhoFlies } from './use-practice';
 
@@ -70,6 +70,30 @@ function FlyHere(fly: ComponentProps<typeof Fly>) {
   );
 }
 
+interface FlownProps {
+  readonly drill: WordedDrill<DrillId>;
+  readonly settings: PracticeSettings | null;
+  readonly set: DrillSetUp | null;
+  readonly craft: CraftRecord;
+  readonly isTest: boolean;
+}
+
+/** The drill as it is flown now, and what is flown after in it; null where it is not flown here. */
+function useFlown(
+  { drill, settings, set, craft, isTest }: FlownProps,
+  { ghost, craftId }: ReturnType<typeof useChosen>['chosen'],
+) {
+  const walks = settings?.walks ?? false;
+  const course = useMemo(() => (set ? courseFlown(set.course, walks) : null), [set, walks]);
+  const scene = useMemo(
+    () => settings && set && flightFrom(drill.id, settings, set, craft).scene,
+    [drill.id, settings, set, craft],
+  );
+  const drawn = useGhostOf(ghost, course, drillKind(drill, settings, craftId));
+  // What is tested is shown without help.
+  return { course, scene, ghost: isTest ? { ...drawn, path: null, hasBest: null } : drawn };
+}
+
 function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: PracticeProps) {
   const { chosen, choose } = useChosen(who);
   const linked = link.craft ? craftFromText(link.craft) : null;
@@ -78,33 +102,22 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
   const tilt = useTilt();
   const [isWhole, setWhole] = useState(false);
   const recorded = useRecorded({ weaknessId, token, drill, settings, purpose });
-  const scene = useMemo(
-    () => settings && set && flightFrom(drill.id, settings, set, craft).scene,
-    [drill.id, settings, set, craft],
+  const { course, scene, ghost } = useFlown(
+    { drill, settings, set, craft, isTest: purpose === 'test' },
+    chosen,
   );
-  if (!settings || !set || !usual || !scene) return <NotHere name={drill.name} up={up} />;
-  const { setUp } = set;
-  const course = courseFlown(set.course, settings.walks);
+  if (!settings || !set || !usual || !scene || !course) return <NotHere name={drill.name} up={up} />;
   const search = linkSearch(
     drill.id,
     linkFrom(settings, drill, usual, craft === USUAL_CRAFT ? null : craftAsText(craft)),
   );
   const choices = (
-    <>
-      <SoundChoice volume={chosen.volume} onVolume={(volume) => choose({ volume })} />
-      <PracticeChoices
-        drill={drill}
-        settings={settings}
-        craft={craft}
-        craftId={chosen.craftId}
-        crafts={linked ? [] : crafts}
-        layout={chosen.layout}
-        tilt={tilt}
-        onChange={change}
-        onCraft={(craftId) => choose({ craftId })}
-        onLayout={(layout) => choose({ layout })}
-      />
-    </>
+    <AllChoices
+      {...{ chosen, choose, drill, settings, craft, tilt }}
+      hasBest={ghost.hasBest}
+      crafts={linked ? [] : crafts}
+      onChange={change}
+    />
   );
   return (
     <Screen
@@ -121,7 +134,7 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
             side={settings.side}
             craft={craft}
             scene={scene}
-            marks={setUp.marks}
+            marks={set.setUp.marks}
             layout={chosen.layout}
             cameraDeg={settings.cameraDeg}
           />
@@ -134,14 +147,18 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
         key={setAnew(settings, craft)}
         drill={drill}
         course={course}
-        setUp={setUp}
+        setUp={set.setUp}
         craft={craft}
         settings={settings}
         layout={chosen.layout}
         tilt={tilt}
         volume={chosen.volume}
         onRelative={(relative) => change({ relative })}
-        onScored={recorded.record}
+        ghost={ghost.path}
+        onScored={(scored) => {
+          recorded.record(scored);
+          ghost.keep(scored);
+        }}
         recorded={<RecordedNote recorded={recorded} />}
         choices={choices}
         onWhole={setWhole}

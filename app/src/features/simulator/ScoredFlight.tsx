@@ -12,7 +12,7 @@ import { useUnits } from '../../shared/api/use-units';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { PressRow, Row, Rows } from '../../shared/ui/Rows';
 import { Words } from '../../shared/ui/Words';
-import type { LikelyCause, Scored } from './practice.worker';
+import type { LikelyCause, Scored } from './practice-messages';
 import { type LookAt, Replayed } from '../../shared/field/Replayed';
 import { ScorePanel } from './ScorePanel';
 import type { SimulatedScene } from '@skelby/core/simulator/simulated-flight';
@@ -85,12 +85,28 @@ interface ScoredFlightProps {
   readonly course: Exercise;
   /** What became of the rep, under its score. */
   readonly recorded?: ReactNode;
+  /** In the place of its score, where it is not judged. */
+  readonly panel?: ReactNode;
   readonly onAgain: () => void;
+  /** The next one, off at once. */
+  readonly onNext: () => void;
+  /** From a moment of this flight on, s. */
+  readonly onTakeOver: (atS: number) => void;
   readonly onSave: () => void;
 }
 
 /** A flight that is over: met or missed, why, and the flight once more. */
-export function ScoredFlight({ scored, craft, recorded, onAgain, onSave, ...shown }: ScoredFlightProps) {
+export function ScoredFlight({
+  scored,
+  craft,
+  recorded,
+  panel,
+  onAgain,
+  onNext,
+  onTakeOver,
+  onSave,
+  ...shown
+}: ScoredFlightProps) {
   const { say } = useUnits();
   const { ended, score, likely, replay } = scored;
   const [look, setLook] = useState<LookAt>({ atS: null, nth: 0 });
@@ -102,7 +118,8 @@ export function ScoredFlight({ scored, craft, recorded, onAgain, onSave, ...show
           role="alert"
         >{`${endedWords(ended)} at ${say(Math.round(ended.speedMps), 'm/s')}`}</Words>
       ) : null}
-      <ScorePanel score={score} />
+      {panel ?? <ScorePanel score={score} />}
+      <Button kind="main" icon="play" label={panel ? 'Once more' : 'Next rep'} onPress={onNext} />
       <Likely causes={likely} onMoment={(atS) => setLook((last) => ({ atS, nth: last.nth + 1 }))} />
       {recorded}
       <Replayed
@@ -112,9 +129,10 @@ export function ScoredFlight({ scored, craft, recorded, onAgain, onSave, ...show
         look={look}
         spanM={craft.spanM}
         rotors={craft.rotors}
+        onTakeOver={onTakeOver}
       />
       <ButtonRow>
-        <Button kind="solid" icon="rotate-ccw" label="Again" onPress={onAgain} />
+        <Button icon="rotate-ccw" label="Again" onPress={onAgain} />
         <Button icon="download" label="Save the flight" onPress={onSave} />
       </ButtonRow>
     </>

@@ -1,5 +1,5 @@
 import { Live, standingIn } from './live';
-import type { Shown } from './practice.worker';
+import type { Shown } from './practice-messages';
 
 const PART = {
   at: 0,
@@ -31,6 +31,7 @@ const shown = (timeS: number, x: number, more: Partial<Shown> = {}): Shown => ({
   linkLost: false,
   returning: null,
   nearestM: null,
+  clockS: null,
   ...more,
 });
 

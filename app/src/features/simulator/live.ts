@@ -1,5 +1,5 @@
 import { Listeners } from '../../shared/storage/listeners';
-import type { Shown } from './practice.worker';
+import type { Shown } from './practice-messages';
 
 const READ_EVERY_MS = 200;
 

@@ -1,127 +1,23 @@
+import type { FromWorker, LikelyCause, Shown, ToDo, ToFly, ToStart, Unlike } from './practice-messages';
 import { cueWords } from '@skelby/copy/cues';
 import { said } from '@skelby/copy/say';
-import type { DrillId } from '@skelby/core/drills/drills';
-import type { CauseId } from '@skelby/core/causes/causes';
-import { type CraftRecord, craftFacts, type SpeedSetting } from '@skelby/core/vocabulary/craft-facts';
-import type { FittedSensors } from '@skelby/core/simulator/sensors';
-import type { Side } from '@skelby/core/drills/drill';
-import type { ModeNow, StickPosition } from '@skelby/core/simulator/control/control';
+import { isDrillId } from '@skelby/core/drills/drills';
+import { lapSeconds, ownSakeFlight } from '@skelby/core/assessment/for-its-own-sake';
+import { craftFacts } from '@skelby/core/vocabulary/craft-facts';
 import { type CraftModel, craftModel } from '@skelby/core/simulator/craft-model';
-import {
-  type Ended,
-  type SimulatedScene,
-  type Start,
-  PHYSICS_STEP_S,
-} from '@skelby/core/simulator/simulated-flight';
-import type { Failsafe } from '@skelby/core/reconstruct/return-height';
-import type { ReturnPhase } from '@skelby/core/simulator/control/auto-return';
-import type { AskId } from '@skelby/core/assessment/asked';
-import type { Exercise, ControlAids, Stage } from '@skelby/core/assessment/exercise';
+import { PHYSICS_STEP_S } from '@skelby/core/simulator/simulated-flight';
+import type { Exercise } from '@skelby/core/assessment/exercise';
 import { courseFlown, exerciseOf } from '@skelby/core/assessment/exercises';
 import { pilotAt } from '@skelby/core/assessment/walk';
 import { RepFlight } from '@skelby/core/assessment/rep';
-import { type Replay, replayOf } from '@skelby/core/assessment/replay';
-import { partsOf, type Score, scoreFlightLog } from '@skelby/core/assessment/score';
+import { FlightTape } from '@skelby/core/assessment/tape';
+import { replayOf } from '@skelby/core/assessment/replay';
+import { partsOf, scoreFlightLog } from '@skelby/core/assessment/score';
 import { rank } from '@skelby/core/ranking/rank';
 import { answersOf } from '@skelby/core/evidence/evidence';
 import { evidenceOf, readFlight } from '@skelby/core/flight-reading/read-flight';
-import { type AnswerNumber, settingAt } from '@skelby/core/flight-log/flight-log';
+import { settingAt } from '@skelby/core/flight-log/flight-log';
 import { flightLogCsv } from '@skelby/core/flight-log/reading';
-
-/** Starts anew. */
-export interface ToStart {
-  readonly do: 'start';
-  readonly drillId: DrillId;
-  readonly side: Side | null;
-  readonly craft: CraftRecord;
-  readonly scene: SimulatedScene;
-  readonly start: Start;
-  readonly seed: number;
-  readonly sensors: FittedSensors;
-  readonly holdDrops: boolean;
-  readonly returnHeightM: number;
-  readonly onLinkLoss: Failsafe;
-  readonly walks: boolean;
-}
-
-/** Flies on for as long as the page's last frame took. */
-export interface ToFly {
-  readonly do: 'fly';
-  readonly sticks: StickPosition;
-  readonly mode: ModeNow;
-  readonly seconds: number;
-  readonly answer: AnswerNumber | boolean;
-  readonly takeOver: boolean;
-}
-export type ToDo =
-  | ToStart
-  | ToFly
-  | { readonly do: 'hold'; readonly lost: boolean }
-  | { readonly do: 'link'; readonly lost: boolean }
-  | { readonly do: 'go-home' }
-  | { readonly do: 'save' };
-
-/** Where the craft is and how far the drill has come, for drawing. */
-export interface Shown {
-  readonly is: 'shown';
-  readonly position: readonly [number, number, number];
-  readonly velocity: readonly [number, number, number];
-  /** Body to world: w, x, y, z. */
-  readonly attitude: readonly [number, number, number, number];
-  readonly timeS: number;
-  readonly charge: number;
-  readonly wash: number;
-  /** Of each rotor, as a share of the fastest it turns. */
-  readonly rotorSpeeds: readonly number[];
-  readonly landed: boolean;
-  readonly ended: Ended;
-  /** What the physics of this frame took, ms. */
-  readonly workMs: number;
-  readonly part: {
-    readonly at: number;
-    readonly of: number;
-    readonly says: string;
-    readonly hands: ControlAids;
-    readonly blind: boolean;
-    readonly expo: number;
-    readonly asks: AskId | null;
-    readonly seen: Stage['seen'] | null;
-  };
-  /** The speed setting that it is in, whatever the switch says; null before it flies. */
-  readonly setting: SpeedSetting | null;
-  readonly pilot: { readonly x: number; readonly y: number };
-  readonly holdLost: boolean;
-  readonly linkLost: boolean;
-  readonly returning: ReturnPhase | null;
-  /** Its pack is nearly flat, and it comes down by itself. */
-  readonly landsItself: boolean;
-  /** Nearest thing the obstacle sensors see, m; null for none. */
-  readonly nearestM: number | null;
-}
-
-/** A rep that is over. */
-export interface Scored {
-  readonly is: 'scored';
-  readonly score: Score;
-  readonly replay: Replay;
-  readonly ended: Ended;
-  /** After a crash: what the flight itself says of its cause, likeliest first. */
-  readonly likely: readonly LikelyCause[];
-}
-
-export interface LikelyCause {
-  readonly causeId: CauseId;
-  readonly probability: number;
-  /** What speaks for it most, the weightiest first. */
-  readonly because: readonly Because[];
-}
-
-/** A reason for a cause, in words, and the moment of the flight at which it shows; null: it has none. */
-export interface Because {
-  readonly words: string;
-  readonly atS: number | null;
-}
-export type FromWorker = Shown | Scored | { readonly is: 'log'; readonly csv: string };
 
 /** A page that stood still does not make the craft jump. */
 const LONGEST_S = 0.1;
@@ -135,6 +31,16 @@ let rep: RepFlight | null = null;
 let begun: ToStart | null = null;
 let owed = 0;
 let scored = false;
+let tape = new FlightTape();
+let unlike: Unlike | null = null;
+let lapFromS: number | null = null;
+
+/** The clock of a lap begins with the second part of its way. */
+function clockOf({ at, beganS }: RepFlight['referee'], timeS: number): number | null {
+  if (begun?.drillId !== 'lap' || at === 0) return null;
+  lapFromS ??= beganS;
+  return timeS - lapFromS;
+}
 
 function shown(
   { flight, referee, holdIsLost, linkIsLost, autoReturn, landsItself, nearestM, writer }: RepFlight,
@@ -164,18 +70,32 @@ function shown(
     returning: autoReturn?.phase ?? null,
     landsItself,
     nearestM: Number.isFinite(nearestM) ? nearestM : null,
+    clockS: clockOf(referee, timeS),
   };
 }
 
 function begin(from: ToStart): void {
   begun = from;
   craft = craftModel(craftFacts(from.craft));
-  const exercise = exerciseOf(from.drillId, from.side);
+  const exercise = isDrillId(from.drillId)
+    ? exerciseOf(from.drillId, from.side)
+    : ownSakeFlight(from.drillId, 'position-hold').course;
   if (!exercise) throw new RangeError(`"${from.drillId}" is not flown on the simulator.`);
   course = courseFlown(exercise, from.walks);
   rep = new RepFlight({ ...from, craft, course });
   owed = 0;
   scored = false;
+  tape = new FlightTape();
+  unlike = null;
+  lapFromS = null;
+}
+
+/** The same flight once more, up to a moment of it: from there on it is the hands' again. */
+function flyFrom(from: ToStart, atS: number): void {
+  const flown = tape;
+  begin(from);
+  tape = flown.upTo(rep!, atS);
+  unlike = 'taken-over';
 }
 
 /** Reads a crash as a debrief would, and ranks what it read. */
@@ -211,27 +131,40 @@ function likelyCauses(
     }));
 }
 
+/** Whole steps of the physics for the time that is owed. */
+function flySteps(flight: RepFlight, { sticks, mode, answer, takeOver }: ToFly): void {
+  const count = Math.floor(owed / PHYSICS_STEP_S);
+  owed -= count * PHYSICS_STEP_S;
+  tape.fly(flight, count, { sticks, mode, pressed: { answer, takeOver } });
+}
+
 const post = (message: FromWorker) => self.postMessage(message);
 
+type ToCarryOut = Exclude<ToDo, ToStart | { do: 'fly-from' }>;
+
 /** Does what the page asks of the flight. @returns whether there is something new to see */
-function carryOut(what: Exclude<ToDo, ToStart>, flight: RepFlight, from: ToStart): boolean {
+function carryOut(what: ToCarryOut, flight: RepFlight, from: ToStart): boolean {
   switch (what.do) {
     case 'fly':
-      owed += Math.min(LONGEST_S, what.seconds);
-      for (; owed >= PHYSICS_STEP_S; owed -= PHYSICS_STEP_S) flight.step(what.sticks, what.mode, what);
+      if (what.pace < 1) unlike ??= 'slowed';
+      owed += Math.min(LONGEST_S, what.seconds) * what.pace;
+      flySteps(flight, what);
       return true;
     case 'hold':
-      flight.dropHold(what.lost);
+      tape.dropHold(flight, what.lost);
       return true;
     case 'link':
-      flight.loseLink(what.lost);
+      tape.loseLink(flight, what.lost);
       return true;
     case 'go-home':
-      flight.goHome();
+      tape.goHome(flight);
+      return true;
+    case 'freeze':
+      unlike ??= 'frozen';
       return true;
     case 'save': {
       const told = [
-        `drill: ${from.drillId}`,
+        ...(isDrillId(from.drillId) ? [`drill: ${from.drillId}`] : []),
         ...(from.side ? [`side: ${from.side}`] : []),
         'flown on the simulator',
       ];
@@ -239,6 +172,13 @@ function carryOut(what: Exclude<ToDo, ToStart>, flight: RepFlight, from: ToStart
       return false;
     }
   }
+}
+
+/** What the clock says of a lap; null of anything else, and of one that was not flown to its end. */
+function lapOf({ writer }: RepFlight, course: Exercise, model: CraftModel, from: ToStart): number | null {
+  if (from.drillId !== 'lap') return null;
+  const { segments, over } = partsOf(writer.track(), { course, craft: model, solids: from.scene.solids });
+  return lapSeconds(segments, over === 'finished');
 }
 
 /** Judges the rep that is over. */
@@ -251,6 +191,8 @@ function judge(flight: RepFlight, flown: Exercise, model: CraftModel, from: ToSt
     replay: replayOf(track, -Infinity, score.toS),
     ended: flight.flight.ended,
     likely: likelyCauses(flight, flown, model, from),
+    unlike,
+    lapS: lapOf(flight, flown, model, from),
   });
 }
 
@@ -258,7 +200,8 @@ self.onmessage = ({ data }: MessageEvent<ToDo>) => {
   const began = performance.now();
   if (data.do === 'start') begin(data);
   if (!rep || !course || !craft || !begun) return;
-  if (data.do !== 'start' && !carryOut(data, rep, begun)) return;
+  if (data.do === 'fly-from') flyFrom(begun, data.atS);
+  else if (data.do !== 'start' && !carryOut(data, rep, begun)) return;
   post(shown(rep, course, performance.now() - began));
   if (!rep.isOver || scored) return;
   scored = true;

@@ -19,7 +19,7 @@ import { Button } from '../../shared/ui/Button';
 import { Words } from '../../shared/ui/Words';
 import { todayHere } from '../../shared/copy/dates';
 import { PURPOSE_WORDS } from '../../shared/copy/copy';
-import type { Scored } from './practice.worker';
+import type { Scored, Unlike } from './practice-messages';
 import type { PracticeSettings } from './settings';
 
 /** The rep that an entry of the outbox records. */
@@ -35,6 +35,8 @@ export interface Recorded {
   readonly record: (scored: Scored) => void;
   readonly undo: () => void;
   readonly last: Kept | null;
+  /** Why the last flight was not taken for a rep. */
+  readonly unlike: Unlike | null;
   /** Whether the server would not take the last one. */
   readonly isRefused: boolean;
   /** Where it goes. */
@@ -56,12 +58,14 @@ interface Belongs {
 export function useRecorded({ weaknessId, token, drill, settings, purpose }: Belongs): Recorded {
   const { versionInForce } = useDrills();
   const [last, setLast] = useState<Kept | null>(null);
+  const [unlike, setUnlike] = useState<Unlike | null>(null);
   const now = useRef({ settings });
   now.current = { settings };
   const record = useCallback(
-    ({ score }: Scored) => {
+    ({ score, unlike: how }: Scored) => {
       const flown = now.current.settings;
-      if ((!weaknessId && !token) || !flown || score.over === 'stopped') {
+      setUnlike(how);
+      if ((!weaknessId && !token) || !flown || how || score.over === 'stopped') {
         setLast(null);
         return;
       }
@@ -103,17 +107,24 @@ export function useRecorded({ weaknessId, token, drill, settings, purpose }: Bel
   const { items } = useSyncExternalStore(box.subscribe, box.state);
   const isRefused =
     last !== null && items.some((item) => item.refused !== undefined && repIn(item.path) === last.repId);
-  return { record, undo, last, isRefused, weaknessId, token, purpose };
+  return { record, undo, last, unlike, isRefused, weaknessId, token, purpose };
 }
+
+const UNLIKE_WORDS: Readonly<Record<Unlike, string>> = {
+  slowed: 'part of it was flown in slow motion',
+  frozen: 'it was frozen on the way',
+  'taken-over': 'it was taken over in the middle',
+};
 
 /** What became of the rep. */
 export function RecordedNote({
-  recorded: { last, isRefused, undo, weaknessId, token, purpose },
+  recorded: { last, unlike, isRefused, undo, weaknessId, token, purpose },
 }: {
   readonly recorded: Recorded;
 }) {
   if (!weaknessId && !token)
     return <Words as="soft">Not recorded: opened from a weakness, a rep goes to it.</Words>;
+  if (unlike) return <Words role="status">{`Not recorded: ${UNLIKE_WORDS[unlike]}.`}</Words>;
   if (!last) return null;
   if (last.takenBack) return <Words role="status">Taken back.</Words>;
   return (

@@ -89,7 +89,7 @@ function toldBy({ gusts, jet, around, sensors, relative, walks, lost, charge, ca
 
 export function settingsFrom(
   link: PracticeLink,
-  drill: Drill<DrillId>,
+  drill: Pick<Drill<DrillId>, 'sides' | 'bands'>,
   { setUp, course }: DrillSetUp,
 ): PracticeSettings {
   return {
@@ -152,7 +152,7 @@ export function sensorsOf(craft: CraftRecord): FittedSensors {
 
 /** What the flight needs of it. */
 export function flightFrom(
-  drillId: DrillId,
+  drillId: FlightStart['drillId'],
   now: PracticeSettings,
   { setUp, course }: DrillSetUp,
   craft: CraftRecord,

@@ -4,7 +4,7 @@ import { heardOf } from '@skelby/core/simulator/heard';
 import { craftFacts, type CraftRecord } from '@skelby/core/vocabulary/craft-facts';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { CraftSound } from './craft-sound';
-import type { Shown } from './practice.worker';
+import type { Shown } from './practice-messages';
 
 const HIT_MS = 180;
 

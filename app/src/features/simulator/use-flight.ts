@@ -2,7 +2,8 @@ import type { AnswerNumber } from '@skelby/core/flight-log/flight-log';
 import { CENTRED, type ModeNow, type StickPosition } from '@skelby/core/simulator/control/control';
 import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { saveFile } from '../../shared/ui/save-file';
-import type { FromWorker, Scored, Shown, ToDo, ToStart } from './practice.worker';
+import type { FromWorker, Scored, Shown, ToDo, ToStart } from './practice-messages';
+import type { Pace } from './pace';
 import { NO_WORKERS } from '../../shared/ui/use-worker';
 
 export type FlightStart = Omit<ToStart, 'do' | 'seed'>;
@@ -11,7 +12,15 @@ export interface FlightControls {
   /** Sets it up again at the start; it waits there until `go`. */
   readonly again: () => void;
   readonly go: () => void;
+  /** Again, and off at once. */
+  readonly next: () => void;
+  /** Stops time where it is; `go` lets it go on. */
+  readonly freeze: () => void;
+  /** Takes the flight over at a moment of it, s: it waits there until `go`. */
+  readonly flyFrom: (atS: number) => void;
   readonly isFlying: boolean;
+  /** It waits in the middle of a flight. */
+  readonly isFrozen: boolean;
   /** The rep that is over; null while it is not. */
   readonly scored: Scored | null;
   readonly failed: string | null;
@@ -26,6 +35,7 @@ export interface FlightControls {
 
 interface Callbacks {
   readonly mode: ModeNow;
+  readonly pace: Pace;
   /** Read once a frame. */
   readonly sticks: () => StickPosition;
   /** Called with each new place. */
@@ -75,10 +85,9 @@ interface PressedNow {
 }
 
 /** What can be done to the flight beside steering it. */
-function useTools(tell: (what: ToDo) => void, run: (on: boolean) => void, pressed: RefObject<PressedNow>) {
+function useTools(tell: (what: ToDo) => void, pressed: RefObject<PressedNow>) {
   return useMemo(
     () => ({
-      go: () => run(true),
       dropHold: (lost: boolean) => tell({ do: 'hold', lost }),
       loseLink: (lost: boolean) => tell({ do: 'link', lost }),
       goHome: () => tell({ do: 'go-home' }),
@@ -90,7 +99,39 @@ function useTools(tell: (what: ToDo) => void, run: (on: boolean) => void, presse
         pressed.current = { ...pressed.current, takeOver: true };
       },
     }),
-    [run, tell, pressed],
+    [tell, pressed],
+  );
+}
+
+type Run = (on: boolean, off?: 'still' | 'frozen') => void;
+
+interface Standing {
+  readonly again: () => void;
+  readonly run: Run;
+  readonly tell: (what: ToDo) => void;
+  readonly setScored: (scored: null) => void;
+}
+
+/** What lets it fly, and makes it wait. */
+function useWaiting({ again, run, tell, setScored }: Standing) {
+  return useMemo(
+    () => ({
+      go: () => run(true),
+      next: () => {
+        again();
+        run(true);
+      },
+      freeze: () => {
+        run(false, 'frozen');
+        tell({ do: 'freeze' });
+      },
+      flyFrom: (atS: number) => {
+        setScored(null);
+        run(false, 'frozen');
+        tell({ do: 'fly-from', atS });
+      },
+    }),
+    [again, run, tell, setScored],
   );
 }
 
@@ -102,15 +143,15 @@ export function useFlight(from: FlightStart, callbacks: Callbacks): FlightContro
   const worker = useRef<Worker | null>(null);
   const flying = useRef(false);
   const pressed = useRef<PressedNow>({ answer: false, takeOver: false });
-  const [isFlying, setFlying] = useState(false);
+  const [stands, setStands] = useState<'still' | 'flying' | 'frozen'>('still');
   const [scored, setScored] = useState<Scored | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
   const now = useRef(callbacks);
   now.current = callbacks;
   const tell = useCallback((what: ToDo) => worker.current?.postMessage(what), []);
-  const run = useCallback((on: boolean) => {
+  const run: Run = useCallback((on, off = 'still') => {
     flying.current = on;
-    setFlying(on);
+    setStands(on ? 'flying' : off);
   }, []);
   const again = useCallback(() => {
     run(false);
@@ -128,8 +169,8 @@ export function useFlight(from: FlightStart, callbacks: Callbacks): FlightContro
     );
     worker.current = own;
     const frames = new Frames(() => {
-      const { mode, sticks } = now.current;
-      const told = { sticks: sticks() ?? CENTRED, mode, ...pressed.current };
+      const { mode, pace, sticks } = now.current;
+      const told = { sticks: sticks() ?? CENTRED, mode, pace, ...pressed.current };
       pressed.current = { answer: false, takeOver: false };
       return told;
     });
@@ -151,6 +192,8 @@ export function useFlight(from: FlightStart, callbacks: Callbacks): FlightContro
       worker.current = null;
     };
   }, [again, run]);
-  const tools = useTools(tell, run, pressed);
-  return { again, isFlying, scored, failed, ...tools };
+  const tools = useTools(tell, pressed);
+  const waiting = useWaiting({ again, run, tell, setScored });
+  const isFlying = stands === 'flying';
+  return { again, isFlying, isFrozen: stands === 'frozen', scored, failed, ...waiting, ...tools };
 }

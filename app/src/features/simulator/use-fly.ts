@@ -1,26 +1,27 @@
 import type { Exercise } from '@skelby/core/assessment/exercise';
 import type { WordedDrill } from '@skelby/copy/drills';
-import type { DrillId } from '@skelby/core/drills/drills';
 import { throttleStick } from '@skelby/core/simulator/control/control';
+import type { PathPoint } from '@skelby/core/geometry/path';
 import type { PracticeSetUp } from '@skelby/core/simulator/practice';
 import type { CraftRecord } from '@skelby/core/vocabulary/craft-facts';
 import type { StickLayout } from '@skelby/core/vocabulary/flying';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { type RefObject, useCallback, useEffect, useRef, useState } from 'react';
 import { keptSetUpOnce, padNow } from './controller';
 import type { FieldHandle } from '../../shared/field/Field';
 import { type Hands, useHands } from './hands';
 import { Live, type PracticeStanding, standingIn } from './live';
-import type { Scored, Shown } from './practice.worker';
+import type { Scored, Shown } from './practice-messages';
 import { flightFrom, type PracticeSettings } from './settings';
 import { useCraftSound, useSoundWhile } from './use-craft-sound';
 import type { Tilt } from './tilt';
-import { useFlight } from './use-flight';
+import { type Pace, slower } from './pace';
+import { type FlightStart, useFlight } from './use-flight';
 
 const ON_GROUND_M = 0.3;
 const READ_SWITCHES_MS = 60;
 
 export interface DrillToFly {
-  readonly drill: WordedDrill<DrillId>;
+  readonly drill: Pick<WordedDrill, 'byEye'> & { readonly id: FlightStart['drillId'] };
   readonly course: Exercise;
   readonly setUp: PracticeSetUp;
   readonly craft: CraftRecord;
@@ -29,6 +30,8 @@ export interface DrillToFly {
   readonly tilt: Tilt;
   /** Of what is heard, 0 to 1. */
   readonly volume: number;
+  /** Places of a way that is drawn to fly after; null: none. Keep it stable. */
+  readonly ghost: readonly PathPoint[] | null;
   readonly onScored: (scored: Scored) => void;
 }
 
@@ -72,7 +75,7 @@ const throttleAtRest = ({ settings: { mode }, setUp, craft }: DrillToFly): numbe
     : throttleStick(1 / craft.thrustToWeight);
 
 /** Sticks at rest before a flight, and how many flights there were: the drawn sticks begin anew with each. */
-function useRest(fly: DrillToFly, hands: Hands, isFlying: boolean) {
+function useRest(fly: DrillToFly, hands: Hands, isHeld: boolean) {
   const [round, setRound] = useState(0);
   const waits = throttleAtRest(fly);
   const rest = useCallback(() => {
@@ -80,9 +83,16 @@ function useRest(fly: DrillToFly, hands: Hands, isFlying: boolean) {
     setRound((n) => n + 1);
   }, [hands, waits]);
   useEffect(() => {
-    if (!isFlying) rest();
-  }, [isFlying, rest]);
+    if (!isHeld) rest();
+  }, [isHeld, rest]);
   return { rest, round };
+}
+
+/** Draws what is flown after, again with each field that is drawn. */
+function useGhost(field: RefObject<FieldHandle | null>, ghost: DrillToFly['ghost'], isOver: boolean): void {
+  useEffect(() => {
+    if (!isOver) field.current?.showPath(ghost);
+  }, [field, ghost, isOver]);
 }
 
 /** One drill being flown: the flight in its worker, the hands on it, and what is shown of it. */
@@ -109,18 +119,22 @@ export function useFly(fly: DrillToFly) {
     sound.hear(now, throughCamera);
     setStanding((last) => standingIn(now, last));
   };
+  const [pace, setPace] = useState<Pace>(1);
   const flight = useFlight(from, {
+    pace,
     mode: { mode, setting, pilotHeadingDeg: relative && mode !== 'rate' ? 0 : null, hold: true },
     sticks: hands.read,
     onFrame,
   });
+  useGhost(field, fly.ghost, flight.scored !== null);
   useSoundWhile(sound, flight.isFlying);
-  const { rest, round } = useRest(fly, hands, flight.isFlying);
+  const { rest, round } = useRest(fly, hands, flight.isFlying || flight.isFrozen);
   useTold(flight.scored, onScored);
-  const again = () => {
+  const anew = (begin: () => void) => () => {
     rest();
-    flight.again();
+    begin();
   };
+  const again = anew(flight.again);
   const turnHold = () => flight.dropHold(!(standing?.holdLost ?? false));
   const turnCamera = () => setThroughCamera((on) => !on);
   const seen = standing?.part.seen ?? null;
@@ -136,6 +150,9 @@ export function useFly(fly: DrillToFly) {
     scene: from.scene,
     flight,
     again,
+    next: anew(flight.next),
+    pace,
+    turnPace: () => setPace(slower),
     turnHold,
     turnLink: () => flight.loseLink(!(standing?.linkLost ?? false)),
   };

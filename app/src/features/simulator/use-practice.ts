@@ -4,6 +4,7 @@ import { type PracticeLink, practiceLinkShape } from '@skelby/core/schemas/pract
 import type { FlightMode, StickLayout } from '@skelby/core/vocabulary/flying';
 import { useMemo, useState } from 'react';
 import { keep, kept } from '../../shared/storage/storage';
+import type { Ghost } from './bests';
 import { drillSetUp, type PracticeSettings, settingsFrom } from './settings';
 import { USUAL_VOLUME, type Volume } from './SoundChoice';
 
@@ -13,8 +14,9 @@ interface Chosen {
   readonly craftId: string | null;
   readonly layout: StickLayout;
   readonly volume: Volume;
+  readonly ghost: Ghost;
 }
-const BEFORE: Chosen = { craftId: null, layout: 2, volume: USUAL_VOLUME };
+const BEFORE: Chosen = { craftId: null, layout: 2, volume: USUAL_VOLUME, ghost: 'none' };
 
 export interface WhoFlies {
   readonly layout?: StickLayout;

@@ -42,6 +42,7 @@ function useView({ spanM, rotors, marks, scene, throughCamera, cameraDeg, blind 
   const box = useRef<HTMLDivElement>(null);
   const view = useRef<PracticeView | null>(null);
   const last = useRef<DrawnPose | null>(null);
+  const path = useRef<Parameters<FieldHandle['showPath']>[0]>(null);
   const tilt = useRef(cameraDeg);
   tilt.current = cameraDeg;
   const [failed, setFailed] = useState<string | null>(null);
@@ -59,6 +60,7 @@ function useView({ spanM, rotors, marks, scene, throughCamera, cameraDeg, blind 
           wind: scene.wind,
         });
         made.cameraDeg = tilt.current;
+        made.showPath(path.current);
         view.current = made;
         const fit = ({ width, height }: Pick<DOMRect, 'width' | 'height'>) => {
           made.resize(width, height);
@@ -87,7 +89,7 @@ function useView({ spanM, rotors, marks, scene, throughCamera, cameraDeg, blind 
     view.current.blind = blind;
     if (last.current) view.current.draw(last.current);
   }, [throughCamera, cameraDeg, blind]);
-  return { canvas, box, view, last, failed };
+  return { canvas, box, view, last, path, failed };
 }
 
 /** The field in three dimensions. */
@@ -95,7 +97,7 @@ export const Field = forwardRef<FieldHandle, FieldProps>(function Field(props, h
   const { height, throughCamera, inset, children } = props;
   const styles = useStyles();
   const theme = useTheme();
-  const { canvas, box, view, last, failed } = useView(props);
+  const { canvas, box, view, last, path, failed } = useView(props);
   useImperativeHandle(
     handle,
     () => ({
@@ -104,11 +106,12 @@ export const Field = forwardRef<FieldHandle, FieldProps>(function Field(props, h
         return view.current?.draw(pose) ?? null;
       },
       showPath: (places) => {
+        path.current = places;
         view.current?.showPath(places);
         if (last.current) view.current?.draw(last.current);
       },
     }),
-    [view, last],
+    [view, last, path],
   );
   return (
     <View style={[styles.field, { height }]}>

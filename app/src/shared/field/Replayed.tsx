@@ -16,6 +16,8 @@ import { type LookedMoment, useMoment } from './use-moment';
 import { sticksAt, useReplayed } from './use-replayed';
 
 const BEFORE_S = 2;
+/** Whoever takes over at the very end has so much left, s. */
+const LEFT_TO_FLY_S = 1;
 
 interface ReplayedProps {
   readonly replay: Replay;
@@ -31,6 +33,8 @@ interface ReplayedProps {
   readonly cameraDeg: number;
   /** Where the pilot walks in it, if anywhere. */
   readonly course: Pick<Exercise, 'walk' | 'pilotWalks'>;
+  /** Flies on from the moment that is shown, s; absent: it was flown elsewhere. */
+  readonly onTakeOver?: (atS: number) => void;
 }
 
 /** A moment to look at, s; the same one may be asked for again. */
@@ -45,9 +49,10 @@ interface ReplayButtonsProps {
   readonly wrongAtS: number | null;
   readonly throughCamera: boolean;
   readonly onCamera: (on: boolean) => void;
+  readonly onTakeOver: (() => void) | null;
 }
 
-function ReplayButtons({ clock, wrongAtS, throughCamera, onCamera }: ReplayButtonsProps) {
+function ReplayButtons({ clock, wrongAtS, throughCamera, onCamera, onTakeOver }: ReplayButtonsProps) {
   return (
     <ButtonRow>
       <Button
@@ -63,6 +68,7 @@ function ReplayButtons({ clock, wrongAtS, throughCamera, onCamera }: ReplayButto
         label={throughCamera ? 'From the ground' : 'Camera'}
         onPress={() => onCamera(!throughCamera)}
       />
+      {onTakeOver ? <Button icon="corner-up-left" label="Fly on from here" onPress={onTakeOver} /> : null}
     </ButtonRow>
   );
 }
@@ -79,6 +85,7 @@ export function Replayed({
   layout,
   cameraDeg,
   course,
+  onTakeOver,
 }: ReplayedProps) {
   const field = useRef<FieldHandle>(null);
   const [begin, end] = [replay.t[0] ?? 0, replay.t.at(-1) ?? 0];
@@ -125,6 +132,7 @@ export function Replayed({
         wrongAtS={wrongAtS}
         throughCamera={throughCamera}
         onCamera={setThroughCamera}
+        onTakeOver={onTakeOver ? () => onTakeOver(Math.min(t, end - LEFT_TO_FLY_S)) : null}
       />
     </View>
   );

@@ -48,6 +48,7 @@ const BLADE_STEP = 1.9;
 
 const SKY = '#DCE6EA';
 const PALE = '#F7F5EC';
+const GATE_BAR_M = 0.1;
 
 export interface Look {
   readonly spanM: number;
@@ -104,6 +105,26 @@ function solidMesh(solid: Solid): Mesh {
       return mesh;
     }
   }
+}
+
+/** A gate is seen from afar: its bars in the colour of the cones, a little thicker than they are. */
+function gateFrame({ x, y, width = 2, height = 3, deep = false }: Mark): Group {
+  const frame = new Group();
+  const material = new MeshLambertMaterial({ color: NOSE });
+  const [middle, half] = [Math.max(height, width) - width / 2, width / 2];
+  const bar = (acrossM: number, upM: number, at: readonly [number, number]) => {
+    const mesh = new Mesh(new BoxGeometry(acrossM, GATE_BAR_M, upM), material);
+    mesh.position.set(at[0], 0, at[1]);
+    frame.add(mesh);
+  };
+  for (const side of [-1, 1]) {
+    bar(GATE_BAR_M, width, [side * half, middle]);
+    bar(width, GATE_BAR_M, [0, middle + side * half]);
+    bar(GATE_BAR_M, middle - half, [side * half, (middle - half) / 2]);
+  }
+  frame.position.set(x, y, 0);
+  frame.rotation.z = deep ? Math.PI / 2 : 0;
+  return frame;
 }
 
 /** A sock on a pole: it points down the wind and hangs when there is little. */
@@ -172,7 +193,9 @@ export class PracticeView {
     this.scene.add(new LineSegments(new BufferGeometry().setFromPoints(points), material));
   }
 
-  private addMark({ is, x, y }: Mark): void {
+  private addMark(mark: Mark): void {
+    const { is, x, y } = mark;
+    if (is === 'gate') this.scene.add(gateFrame(mark));
     if (is !== 'mark' && is !== 'pad') return;
     const flat = new Mesh(
       is === 'pad' ? new CircleGeometry(0.6, 24) : new RingGeometry(0.45, 0.7, 24),

@@ -1,0 +1,1 @@
+export { OwnSakeScreen as default } from '../../../lazy';

@@ -1,0 +1,67 @@
+import type { Exercise } from '@skelby/core/assessment/exercise';
+import type { Replay } from '@skelby/core/assessment/replay';
+import type { Score } from '@skelby/core/assessment/score';
+import { placesAlong, type PathPoint } from '@skelby/core/geometry/path';
+import { keep, kept } from '../../shared/storage/storage';
+
+/** What is drawn into the field to fly after: nothing, the way as it should be, or one's own best. */
+export const GHOSTS = ['none', 'way', 'best'] as const;
+export type Ghost = (typeof GHOSTS)[number];
+
+/** The best flight of one kind on this device: the smaller its value the better. */
+interface Best {
+  readonly value: number;
+  readonly path: readonly PathPoint[];
+  /** ms since 1970. */
+  readonly keptAt: number;
+}
+type Bests = Readonly<Record<string, Best>>;
+
+const NAME = 'practice.bests';
+/** So many kinds of flight are kept, those flown last: each takes a few kilobytes. */
+const MOST = 16;
+/** Of the twenty places a second that a replay has. */
+const EVERY = 4;
+const STEP_M = 0.5;
+
+const centimetres = (metres: number): number => Math.round(metres * 100) / 100;
+
+const pathOf = ({ x, y, z }: Replay): readonly PathPoint[] =>
+  Array.from({ length: Math.ceil(x.length / EVERY) }, (_, nth): PathPoint => {
+    const i = nth * EVERY;
+    return [centimetres(x[i]!), centimetres(y[i]!), centimetres(z[i]!)];
+  });
+
+export const bestOf = (kind: string): Best | null => kept<Bests>(NAME)?.[kind] ?? null;
+
+/** Keeps a flight where it is the best of its kind. @returns the value of the best before it; null: it is the first */
+export function keepBest(kind: string, value: number, replay: Replay): number | null {
+  const before = bestOf(kind)?.value ?? null;
+  if (before !== null && value >= before) return before;
+  const all: Bests = { ...kept<Bests>(NAME), [kind]: { value, path: pathOf(replay), keptAt: Date.now() } };
+  const newest = Object.entries(all)
+    .sort(([, a], [, b]) => b.keptAt - a.keptAt)
+    .slice(0, MOST);
+  keep(NAME, Object.fromEntries(newest));
+  return before;
+}
+
+/** How near a rep that was met came to missing: the largest share of any of its limits. Null: it was missed. */
+export const closenessOf = ({ met, values }: Pick<Score, 'met' | 'values'>): number | null =>
+  met
+    ? Math.max(0, ...values.map(({ value, limit, isLeast }) => (isLeast ? limit / value : value / limit)))
+    : null;
+
+/** The way of a course, from part to part. */
+const wayOf = ({ stages }: Pick<Exercise, 'stages'>): readonly PathPoint[] =>
+  stages.flatMap(({ path }) => placesAlong(path, STEP_M));
+
+/** What is drawn; null: nothing, or there is nothing yet. */
+export function ghostPath(
+  ghost: Ghost,
+  course: Pick<Exercise, 'stages'>,
+  kind: string,
+): readonly PathPoint[] | null {
+  if (ghost === 'none') return null;
+  return ghost === 'way' ? wayOf(course) : (bestOf(kind)?.path ?? null);
+}
