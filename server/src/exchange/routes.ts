@@ -1,9 +1,11 @@
+import path from 'node:path';
 import { Readable } from 'node:stream';
 import { setTimeout } from 'node:timers/promises';
 import type { ImportPage, ImportReport } from '@skelby/core/pages/imports';
 import type Router from '@koa/router';
 import type { Context } from 'koa';
 import { occurrencesAsCsv, occurrencesAsJson } from '../exchange/export-occurrences';
+import { LEAVING_TABLES, type LeavingTableName, tableAsCsv } from '../exchange/export-tables';
 import { placesAsGeoJson } from '../exchange/export-places';
 import { bringIn, FORMATS, importPage, importPages, startImport, stopImport } from '../exchange/imports';
 import { withReceived } from '../exchange/received-file';
@@ -59,11 +61,13 @@ export function exchangeRoutes(
       await inSchool(db, who, (school) =>
         recordEvent(school, { action: 'exported', subject: 'file', subjectId: who.accountId, reason: file }),
       );
-      send(ctx, type, file, parts(who, ctx));
+      send(ctx, type, path.basename(file), parts(who, ctx));
     });
   leaves('occurrences.csv', 'text/csv', (who) => occurrencesAsCsv(ahead, who));
   leaves('occurrences.json', 'application/json', (who) => occurrencesAsJson(ahead, who));
   leaves('occurrences.geojson', 'application/geo+json', (who) => placesAsGeoJson(ahead, who));
+  for (const name of Object.keys(LEAVING_TABLES) as LeavingTableName[])
+    leaves(`tables/${name}.csv`, 'text/csv', (who) => tableAsCsv(ahead, who, name));
   leaves('history.csv', 'text/csv', (who, ctx) => historyAsCsv(ahead, who, ctx));
   importRoutes(router, lanes, jobs);
   flightFileRoutes(router, lanes, flightBytes);

@@ -45,6 +45,7 @@ describe('what each role may do, route by route', () => {
     ['/history', 'history'],
     ['/history.csv', 'history'],
     ['/occurrences.csv', 'take-out'],
+    ['/tables/reps.csv', 'take-out'],
     ['/occurrences.json', 'take-out'],
     ['/occurrences.geojson', 'take-out'],
     ['/course', 'read'],

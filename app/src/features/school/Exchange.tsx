@@ -136,6 +136,17 @@ const FORMATS = [
   { format: 'geojson', label: 'Map', says: 'Download the places as GeoJSON, without names', icon: 'map' },
 ] as const;
 
+const TABLES = [
+  { table: 'flights', label: 'Flights' },
+  { table: 'reps', label: 'Reps' },
+  { table: 'weaknesses', label: 'Weaknesses' },
+  { table: 'moves', label: 'Openings and signatures' },
+  { table: 'course', label: 'Course' },
+  { table: 'pilots', label: 'Pilots' },
+  { table: 'craft', label: 'Craft' },
+  { table: 'sites', label: 'Sites' },
+] as const;
+
 /** Occurrences out as a file and in from one, and what a school's signatures are checked against. */
 export function Exchange() {
   const mayBringIn = useMay('bring-in');
@@ -158,6 +169,18 @@ export function Exchange() {
             onPress={() => pickFile('.csv,.json,text/csv,application/json', give)}
           />
         ) : null}
+      </ButtonRow>
+      <Words as="soft">Every other table, with names and in SI units:</Words>
+      <ButtonRow>
+        {TABLES.map(({ table, label }) => (
+          <Button
+            key={table}
+            kind="quiet"
+            label={label}
+            says={`Download ${label.toLowerCase()} as CSV`}
+            onPress={() => window.location.assign(`/api/tables/${table}.csv`)}
+          />
+        ))}
       </ButtonRow>
       {isGiving ? (
         <Words as="soft" role="status">
