@@ -16,7 +16,7 @@ export type Nose =
   number | 'any' | 'along' | 'outward' | { readonly at: PathPoint } | { readonly insideDeg: number };
 
 /** An upright square opening; bearing in which it is flown through, degrees clockwise from north. */
-export interface Opening {
+export interface GateOpening {
   readonly at: PathPoint;
   readonly facingDeg: number;
   readonly wideM: number;
@@ -29,7 +29,7 @@ export type Until =
   | { readonly is: 'there'; readonly standS: number }
   | { readonly is: 'nose' }
   /** Flown through an upright opening, in the direction it faces; past it does not do. */
-  | { readonly is: 'through'; readonly opening: Opening }
+  | { readonly is: 'through'; readonly opening: GateOpening }
   /** Something comes unforeseen, between so many seconds. */
   | { readonly is: 'surprise'; readonly afterS: readonly [number, number] }
   | { readonly is: 'still'; readonly standS: number }

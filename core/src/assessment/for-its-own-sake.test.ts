@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { craftModel } from '../simulator/craft-model';
 import { PHYSICS_STEP_S } from '../simulator/simulated-flight';
 import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
-import { passedThrough } from './opening';
+import { passedThrough } from './gate-opening';
 import { RepFlight } from './rep';
 import { partsOf } from './score';
 import { LAP_GATES, lapSeconds, ownSakeFlight } from './for-its-own-sake';

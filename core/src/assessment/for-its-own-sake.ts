@@ -3,7 +3,7 @@ import type { PathPoint } from '../geometry/path';
 import { type PracticeSetUp, solidsOfMarks } from '../simulator/practice';
 import type { PilotedMode } from '../simulator/control/control';
 import type { FlightMode } from '../vocabulary/flying';
-import { type Exercise, free, leg, type Opening } from './exercise';
+import { type Exercise, free, leg, type GateOpening } from './exercise';
 import type { Segment } from './segment';
 
 /** Flown for its own sake: nothing is judged, and nothing counts. */
@@ -17,13 +17,13 @@ const AT_MOST_S = 20 * 60;
 /** Slow, so that nobody is hurried out of a lap. */
 const UNHURRIED_MPS = 0.3;
 
-const gateAt = (x: number, y: number, facingDeg: number): Opening => ({
+const gateAt = (x: number, y: number, facingDeg: number): GateOpening => ({
   at: [x, y, THROUGH_M],
   facingDeg,
   wideM: WIDE_M,
 });
 /** Once round, the pilot outside of it: east in front, north, west, south. The first is start and finish. */
-export const LAP_GATES: readonly Opening[] = [
+export const LAP_GATES: readonly GateOpening[] = [
   gateAt(0, 14, 90),
   gateAt(12, 22, 0),
   gateAt(0, 30, 270),
@@ -32,15 +32,15 @@ export const LAP_GATES: readonly Opening[] = [
 
 const LAP_START: PathPoint = [-9, 14, THROUGH_M];
 
-const markOf = ({ at: [x, y], facingDeg }: Opening): Mark => ({
+const markOf = ({ at: [x, y], facingDeg }: GateOpening): Mark => ({
   ...{ is: 'gate', x, y, width: WIDE_M, height: HIGH_M },
   deep: facingDeg % 180 === 90,
 });
 
-const through = (says: Parameters<typeof leg>[0], from: PathPoint, opening: Opening) =>
+const through = (says: Parameters<typeof leg>[0], from: PathPoint, opening: GateOpening) =>
   leg(says, from, opening.at, { until: { is: 'through', opening }, speedMps: UNHURRIED_MPS });
 
-const [START, ...OTHERS] = LAP_GATES as readonly [Opening, ...Opening[]];
+const [START, ...OTHERS] = LAP_GATES as readonly [GateOpening, ...GateOpening[]];
 
 const COURSES: Readonly<Record<OwnSakeFlight, Exercise>> = {
   free: {

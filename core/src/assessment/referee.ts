@@ -1,4 +1,4 @@
-import { passedThrough } from './opening';
+import { passedThrough } from './gate-opening';
 import type { CraftModel } from '../simulator/craft-model';
 import { vortexRingState } from '../reconstruct/vortex-ring-state';
 import { answerIn, type Sample, type LogEventName, turned } from '../flight-log/flight-log';

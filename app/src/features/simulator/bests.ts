@@ -5,8 +5,7 @@ import { placesAlong, type PathPoint } from '@skelby/core/geometry/path';
 import { keep, kept } from '../../shared/storage/storage';
 
 /** What is drawn into the field to fly after: nothing, the way as it should be, or one's own best. */
-export const GHOSTS = ['none', 'way', 'best'] as const;
-export type Ghost = (typeof GHOSTS)[number];
+export type Ghost = 'none' | 'way' | 'best';
 
 /** The best flight of one kind on this device: the smaller its value the better. */
 interface Best {

@@ -1,5 +1,5 @@
 import type { Sample } from '../flight-log/flight-log';
-import type { Opening } from './exercise';
+import type { GateOpening } from './exercise';
 
 type Place = Pick<Sample, 'x' | 'y' | 'z'>;
 
@@ -7,7 +7,11 @@ type Place = Pick<Sample, 'x' | 'y' | 'z'>;
  * Whether an opening was flown through between two places, the way it faces: the plane it stands in is crossed inside
  * its edges. @param from @param to m
  */
-export function passedThrough({ at: [x, y, z], facingDeg, wideM }: Opening, from: Place, to: Place): boolean {
+export function passedThrough(
+  { at: [x, y, z], facingDeg, wideM }: GateOpening,
+  from: Place,
+  to: Place,
+): boolean {
   const facing = (facingDeg * Math.PI) / 180;
   const [east, north] = [Math.sin(facing), Math.cos(facing)];
   const beyond = (place: Place) => (place.x - x) * east + (place.y - y) * north;
