@@ -218,8 +218,10 @@ test("a rep flown with a pilot's own link waits for signal, and then stands with
   const context = await browser.newContext({ baseURL: baseURL! });
   const own = await context.newPage();
   await own.goto(address);
+  // Ten minutes at most, each drill of them a tap away.
+  await expect(own.getByRole('heading', { name: /^Today on the simulator: \d+ minutes$/ })).toBeVisible();
   await own
-    .getByRole('link', { name: /^Fly it here: / })
+    .getByRole('link', { name: /For what is open/ })
     .first()
     .click();
   await expect(own.getByText(/m away$/)).toBeVisible({ timeout: 20_000 });

@@ -29,6 +29,7 @@ import { useWho } from '../../shared/api/use-who';
 import { ROLE_WORDS } from '../../shared/copy/role-copy';
 import { SeenOtherwise, ToBeRead } from './OwnSaid';
 import { Tell } from './Tell';
+import { restsNow, TenMinutes } from './TenMinutes';
 
 /** A drill of one's own: the standard, and the sticks in motion when asked for. */
 function OwnDrill({
@@ -128,10 +129,6 @@ function FlownLately({ flown }: Pick<PilotPortalPage, 'flown'>) {
   );
 }
 
-/** Drills rest between the last practice and the check. */
-const restsNow = ({ checkFrom, checkPassed, state }: PilotPortalPage['weaknesses'][number]): boolean =>
-  checkFrom !== null && !checkPassed && state !== 'watch';
-
 /** Where it stands: its state, the next rung, and when the check is due. */
 function standingWords(weakness: PilotPortalPage['weaknesses'][number]): string {
   const { state, rungs, checkFrom, checkPassed } = weakness;
@@ -227,6 +224,7 @@ function Own({
       }
     >
       <OwnWaiting token={token} />
+      <TenMinutes page={page} token={token} />
       {page.weaknesses.length === 0 ? (
         <Note icon="sun" heading="Nothing open">
           Fly well, and tell us when something nearly happened.
