@@ -17,9 +17,9 @@ test('frozen it stands, flown on it is no rep; it is taken over before it went w
   trainer,
   page,
 }) => {
+  test.slow();
   await trainer.today();
-  const pilot = await trainer.addPilot('Coached');
-  await drilled(trainer, page, pilot);
+  await drilled(trainer, page, 'Coached');
   await page.goto(`/drills/tail-in-hover/practice?weakness=${weaknessId(page)}&mode=self-level`);
   await expect(field(page)).toBeVisible({ timeout: 20_000 });
   await page.getByRole('button', { name: 'Start' }).click({ timeout: 20_000 });

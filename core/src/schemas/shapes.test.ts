@@ -57,6 +57,7 @@ describe('shapes', () => {
       isMinor: false,
       consentBy: '',
       shown: [],
+      methods: { holdOff: null, noseIn: null, gapSpeed: null, sensors: null, mixing: null },
       ...PILOT,
     });
   });

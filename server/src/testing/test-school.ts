@@ -126,6 +126,8 @@ async function restore(url: string, dump: string): Promise<void> {
   }
 }
 
+const IDLE_MS = 65_000;
+
 /** The real server on a database of its own, in the throwaway cluster that `./skelby test` starts. */
 export async function startTestServer(options: TestServerOptions = {}): Promise<TestServer> {
   const cluster = process.env['TEST_CLUSTER_URL'];
@@ -156,7 +158,7 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
     const changes = await openChanges(working.href, lanes.asked, () => undefined);
     const streams = live(lanes.asked, changes);
     await workOnImports(jobs, { files: lanes.files, changes, log, isStopping: () => false });
-    const server = application({
+    const app = application({
       lanes,
       jobs,
       changes,
@@ -167,7 +169,10 @@ export async function startTestServer(options: TestServerOptions = {}): Promise<
       inFlight: new InFlight(),
       proxies,
       ...set,
-    }).listen(0, '127.0.0.1');
+    });
+    const server = app.listen(0, '127.0.0.1');
+    // A visitor who rests between two tests must not find the connection closing just then.
+    server.keepAliveTimeout = IDLE_MS;
     running.push({ server, lanes, jobs, changes });
     await new Promise((resolve) => {
       server.once('listening', resolve);
