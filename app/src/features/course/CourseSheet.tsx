@@ -4,7 +4,8 @@ import type { PilotPage } from '@skelby/core/pages/pages';
 import { View } from 'react-native';
 import { useWho } from '../../shared/api/use-who';
 import { MODE_WORDS, plural, STANDING_LINE } from '../../shared/copy/copy';
-import { sayDay, todayHere } from '../../shared/copy/dates';
+import { todayHere } from '../../shared/copy/dates';
+import { dayOnPaper } from '../../shared/copy/day-on-paper';
 import { themed } from '../../shared/ui/theme';
 import { useIsPrinting } from '../../shared/ui/use-printing';
 import { Words } from '../../shared/ui/Words';
@@ -45,7 +46,7 @@ function Sheet({ page: { pilot, course = [] }, standing }: SheetProps) {
         {[
           me?.schoolName,
           MODE_WORDS[pilot.mode],
-          first && last ? `${sayDay(first)} to ${sayDay(last)}` : null,
+          first && last ? `${dayOnPaper(first)} to ${dayOnPaper(last)}` : null,
         ]
           .filter(Boolean)
           .join(' · ')}
@@ -53,7 +54,9 @@ function Sheet({ page: { pilot, course = [] }, standing }: SheetProps) {
       {standing.lessons.map(({ lesson, parts }, nth) => (
         <View key={lesson.id}>
           <Words as="strong">{`${nth + 1}. ${lessonWords(lesson.id).name}: ${lessonWords(lesson.id).after}`}</Words>
-          <Words as="soft">{parts.map((part) => `${partName(part)}: ${partWords(part)}`).join('; ')}</Words>
+          <Words as="soft">
+            {parts.map((part) => `${partName(part)}: ${partWords(part, dayOnPaper)}`).join('; ')}
+          </Words>
         </View>
       ))}
       <Words as="strong">What it says</Words>
@@ -68,7 +71,7 @@ function Sheet({ page: { pilot, course = [] }, standing }: SheetProps) {
       <Words>
         That it lasts, holds on another craft or in more wind, or stands for any licence or permission.
       </Words>
-      <Words as="soft">{`${STANDING_LINE} Printed ${todayHere()}.`}</Words>
+      <Words as="soft">{`${STANDING_LINE} Printed ${dayOnPaper(todayHere())}.`}</Words>
       <View style={styles.hand}>
         <View style={styles.line}>
           <Words as="soft">Trainer</Words>

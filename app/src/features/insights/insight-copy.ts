@@ -5,7 +5,7 @@ import type { DrillInsight, GroupInsight } from '@skelby/core/insights/report';
 import type { Survival } from '@skelby/core/insights/survival';
 import type { InsightsPage } from '@skelby/core/pages/insights';
 import { BAND_WORDS, plural } from '../../shared/copy/copy';
-import { sayDay } from '../../shared/copy/dates';
+import { dayOnPaper } from '../../shared/copy/day-on-paper';
 
 const PER = 100;
 export const shortFigure = (value: number): string =>
@@ -80,4 +80,4 @@ export function changeWords({ before, after, change }: DrillInsight): string {
 }
 
 export const periodWords = ({ from, to }: Pick<InsightsPage, 'from' | 'to'>): string =>
-  `${sayDay(from)} to ${sayDay(to).toLowerCase()}`;
+  `${dayOnPaper(from)} to ${dayOnPaper(to)}`;

@@ -18,6 +18,7 @@ import { Part, Screen } from '../../shared/ui/Screen';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
 import { sayTime, todayHere } from '../../shared/copy/dates';
+import { dayOnPaper } from '../../shared/copy/day-on-paper';
 import { MODE_WORDS, plural, STANDING_LINE, STATE_WORDS } from '../../shared/copy/copy';
 import { cameInWords } from './came-in-words';
 import { CoverageGrid } from './CoverageGrid';
@@ -84,7 +85,11 @@ function Sheet({ page }: { readonly page: WeaknessPage }) {
       foot={<PrintButton label="Print the sheet" />}
     >
       <Words as="soft">
-        {[me?.schoolName, `judged by ${MODE_WORDS[facts.pilot.mode].toLowerCase()}`, `printed ${todayHere()}`]
+        {[
+          me?.schoolName,
+          `judged by ${MODE_WORDS[facts.pilot.mode].toLowerCase()}`,
+          `printed ${dayOnPaper(todayHere())}`,
+        ]
           .filter(Boolean)
           .join(' · ')}
       </Words>

@@ -1,6 +1,7 @@
 import { drillWords } from '@skelby/copy/drills';
 import type { CoursePart, CourseStanding, CourseShownBy } from '@skelby/core/course/course-standing';
 import { COURSE_LANDS_AT_PERCENT, type LessonLimits } from '@skelby/core/course/lessons';
+import type { Day } from '@skelby/core/vocabulary/day';
 import type { Speaking } from '../api/use-units';
 import { plural, SIDE_WORDS } from './copy';
 import { sayDay } from './dates';
@@ -15,8 +16,11 @@ const BY_WORDS: Readonly<Record<CourseShownBy, string>> = {
 };
 
 /** Where a drill of a lesson stands. */
-export function partWords({ shownBy, shownOn, reps, met, toGo, simulatorFirst }: CoursePart): string {
-  if (shownBy) return shownOn ? `${BY_WORDS[shownBy]} ${sayDay(shownOn)}` : BY_WORDS[shownBy];
+export function partWords(
+  { shownBy, shownOn, reps, met, toGo, simulatorFirst }: CoursePart,
+  says: (day: Day) => string = sayDay,
+): string {
+  if (shownBy) return shownOn ? `${BY_WORDS[shownBy]} ${says(shownOn)}` : BY_WORDS[shownBy];
   if (simulatorFirst && reps === 0) return 'On the simulator first';
   if (reps === 0) return `Not flown yet: ${toGo} met in a row would do`;
   return `${met} of ${reps} met: ${toGo === 1 ? 'one more met' : `${toGo} more in a row`} would do`;

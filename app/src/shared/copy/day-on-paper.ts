@@ -1,0 +1,11 @@
+import type { Day } from '@skelby/core/vocabulary/day';
+
+const WHOLE = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'long',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
+
+/** A day as it stands on paper, which is read in another year: "4 March 2026". */
+export const dayOnPaper = (day: Day): string => WHOLE.format(new Date(`${day}T00:00:00Z`));
