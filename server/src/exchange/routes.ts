@@ -6,6 +6,7 @@ import type Router from '@koa/router';
 import type { Context } from 'koa';
 import { occurrencesAsCsv, occurrencesAsJson } from '../exchange/export-occurrences';
 import { LEAVING_TABLES, type LeavingTableName, tableAsCsv } from '../exchange/export-tables';
+import { reportsAsCsv } from '../exchange/export-reports';
 import { placesAsGeoJson } from '../exchange/export-places';
 import { bringIn, FORMATS, importPage, importPages, startImport, stopImport } from '../exchange/imports';
 import { withReceived } from '../exchange/received-file';
@@ -66,6 +67,7 @@ export function exchangeRoutes(
   leaves('occurrences.csv', 'text/csv', (who) => occurrencesAsCsv(ahead, who));
   leaves('occurrences.json', 'application/json', (who) => occurrencesAsJson(ahead, who));
   leaves('occurrences.geojson', 'application/geo+json', (who) => placesAsGeoJson(ahead, who));
+  leaves('occurrence-reports.csv', 'text/csv', (who) => reportsAsCsv(ahead, who));
   for (const name of Object.keys(LEAVING_TABLES) as LeavingTableName[])
     leaves(`tables/${name}.csv`, 'text/csv', (who) => tableAsCsv(ahead, who, name));
   leaves('history.csv', 'text/csv', (who, ctx) => historyAsCsv(ahead, who, ctx));

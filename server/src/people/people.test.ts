@@ -46,6 +46,7 @@ describe('what each role may do, route by route', () => {
     ['/history.csv', 'history'],
     ['/occurrences.csv', 'take-out'],
     ['/tables/reps.csv', 'take-out'],
+    ['/occurrence-reports.csv', 'take-out'],
     ['/occurrences.json', 'take-out'],
     ['/occurrences.geojson', 'take-out'],
     ['/course', 'read'],

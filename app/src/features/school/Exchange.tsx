@@ -131,9 +131,20 @@ function useFile(mayBringIn: boolean) {
 }
 
 const FORMATS = [
-  { format: 'csv', label: 'CSV', says: 'Download the entries as CSV', icon: 'download' },
-  { format: 'json', label: 'JSON', says: 'Download the entries as JSON', icon: 'download' },
-  { format: 'geojson', label: 'Map', says: 'Download the places as GeoJSON, without names', icon: 'map' },
+  { file: 'occurrences.csv', label: 'CSV', says: 'Download the entries as CSV', icon: 'download' },
+  { file: 'occurrences.json', label: 'JSON', says: 'Download the entries as JSON', icon: 'download' },
+  {
+    file: 'occurrences.geojson',
+    label: 'Map',
+    says: 'Download the places as GeoJSON, without names',
+    icon: 'map',
+  },
+  {
+    file: 'occurrence-reports.csv',
+    label: 'Public report',
+    says: 'Download the entries in the words of public reporting, without names, as CSV',
+    icon: 'flag',
+  },
 ] as const;
 
 const TABLES = [
@@ -154,12 +165,8 @@ export function Exchange() {
   return (
     <Part heading="Import and export: entries as a file">
       <ButtonRow>
-        {FORMATS.map(({ format, ...shown }) => (
-          <Button
-            key={format}
-            {...shown}
-            onPress={() => window.location.assign(`/api/occurrences.${format}`)}
-          />
+        {FORMATS.map(({ file: left, ...shown }) => (
+          <Button key={left} {...shown} onPress={() => window.location.assign(`/api/${left}`)} />
         ))}
         {mayBringIn ? (
           <Button
