@@ -1,13 +1,11 @@
-import { expoCurve } from '@skelby/core/simulator/expo';
+import { shapedStick } from '@skelby/core/simulator/expo';
 import type { Axis } from '@skelby/core/vocabulary/flying';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Choice } from '../../shared/forms/Choice';
 import { Note } from '../../shared/ui/Note';
-import { Row, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';
-import { Stepper } from '../../shared/forms/Stepper';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
 import {
@@ -21,24 +19,13 @@ import {
   padsNow,
   type PadNow,
   pickPad,
+  shapeOf,
   stickAt,
-  SWITCH_USES,
   type SwitchUse,
 } from './controller';
+import { AXIS_NAMES, Latency, Shaping, Tuning } from './ControllerTuning';
 
 const LOOK_MS = 80;
-const USE_WORDS: Readonly<Record<SwitchUse, string>> = {
-  again: 'Again',
-  camera: 'Camera or ground',
-  hold: 'Hold off, hold on',
-  home: 'Come home',
-};
-const AXIS_NAMES: Readonly<Record<Axis, string>> = {
-  throttle: 'Throttle',
-  yaw: 'Yaw',
-  pitch: 'Pitch',
-  roll: 'Roll',
-};
 
 const useStyles = themed((theme) => ({
   bar: { height: 14, borderWidth: 2, borderColor: theme.ink, flex: 1 },
@@ -119,52 +106,6 @@ function Wizard({
   );
 }
 
-interface SetUpProps {
-  readonly setUp: ControllerSetUp;
-  readonly awaiting: SwitchUse | null;
-  readonly onAwait: (use: SwitchUse | null) => void;
-  readonly onChange: (next: ControllerSetUp) => void;
-}
-
-/** Softening and switches of a controller that has been set up. */
-function Tuning({ setUp, awaiting, onAwait, onChange }: SetUpProps) {
-  const underOf = (use: SwitchUse): string => {
-    if (awaiting === use) return 'Press it now …';
-    return setUp.switches[use] === undefined ? 'No switch' : `Switch ${setUp.switches[use] + 1}`;
-  };
-  return (
-    <>
-      <Stepper
-        label="Centre-softening"
-        unit="%"
-        value={Math.round(setUp.softening * 100)}
-        step={10}
-        least={0}
-        most={90}
-        onChange={(value) => {
-          if (value !== null) onChange({ ...setUp, softening: Math.min(0.9, Math.max(0, value / 100)) });
-        }}
-      />
-      <Rows>
-        {SWITCH_USES.map((use) => (
-          <Row
-            key={use}
-            title={USE_WORDS[use]}
-            under={underOf(use)}
-            after={
-              <Button
-                label={awaiting === use ? 'Leave it' : 'Set'}
-                says={`Set the switch for: ${USE_WORDS[use]}`}
-                onPress={() => onAwait(awaiting === use ? null : use)}
-              />
-            }
-          />
-        ))}
-      </Rows>
-    </>
-  );
-}
-
 /** How the sticks of a controller stand, in axes of the craft. */
 function StickBars({ pad, setUp }: { readonly pad: PadNow; readonly setUp: ControllerSetUp | null }) {
   if (!setUp)
@@ -173,7 +114,11 @@ function StickBars({ pad, setUp }: { readonly pad: PadNow; readonly setUp: Contr
     <Bar
       key={axis}
       name={AXIS_NAMES[axis]}
-      value={expoCurve(stickAt(setUp.axes[axis], pad.axes), axis === 'throttle' ? 0 : setUp.softening)}
+      value={
+        axis === 'throttle'
+          ? stickAt(setUp.axes[axis], pad.axes)
+          : shapedStick(stickAt(setUp.axes[axis], pad.axes), shapeOf(setUp, axis, pad.pressed))
+      }
     />
   ));
 }
@@ -254,20 +199,20 @@ export function ControllerPart() {
           onCancel={() => setAsking(false)}
           onDone={(axes) => {
             setAsking(false);
-            change({ axes, softening: setUp?.softening ?? 0, switches: setUp?.switches ?? {} });
+            change({ softening: 0, switches: {}, ...setUp, axes });
           }}
         />
       ) : (
         <>
           <StickBars pad={pad} setUp={setUp} />
+          <Latency />
           <Button
             icon="sliders"
             label={setUp ? 'Set the sticks up again' : 'Set the sticks up'}
             onPress={() => setAsking(true)}
           />
-          {setUp ? (
-            <Tuning setUp={setUp} awaiting={awaiting} onAwait={setAwaiting} onChange={change} />
-          ) : null}
+          {setUp ? <Shaping setUp={setUp} pad={pad} onChange={change} /> : null}
+          {setUp ? <Tuning setUp={setUp} awaiting={awaiting} onAwait={setAwaiting} /> : null}
         </>
       )}
     </Part>

@@ -7,6 +7,7 @@ import {
   movedAxis,
   type PadNow,
   pickPad,
+  shapeOf,
   stickAt,
 } from './controller';
 
@@ -68,4 +69,15 @@ test('of several controllers one with sticks is taken, then one that is set up, 
   pickPad(pads[1]!);
   expect(chosenPad(pads)?.index).toBe(1);
   expect(chosenPad(pads.slice(2))?.index).toBe(2);
+});
+
+test('travel is smaller while its switch is on, and all of it where none is set; a set-up of an older version flies as it did', () => {
+  const axes = { throttle: at(-1, 0, 1), yaw: at(-1, 0, 1), pitch: at(-1, 0, 1), roll: at(-1, 0, 1) };
+  const older = { axes, softening: 0.3, switches: {} };
+  expect(shapeOf(older, 'roll', [true, true])).toEqual({ softening: 0.3, rate: 1, trim: 0 });
+  const setUp = { ...older, rate: 0.6, trims: { pitch: -0.05 }, switches: { rate: 1 } };
+  expect(shapeOf(setUp, 'roll', [true, false]).rate).toBe(1);
+  expect(shapeOf(setUp, 'roll', [false, true]).rate).toBe(0.6);
+  expect(shapeOf({ ...setUp, switches: {} }, 'roll', [true, true]).rate).toBe(1);
+  expect([shapeOf(setUp, 'pitch', []).trim, shapeOf(setUp, 'yaw', []).trim]).toEqual([-0.05, 0]);
 });

@@ -1,3 +1,4 @@
+import type { StickShape } from '@skelby/core/simulator/expo';
 import type { Axis } from '@skelby/core/vocabulary/flying';
 import { keep, kept } from '../../shared/storage/storage';
 
@@ -13,13 +14,17 @@ export interface AxisAt {
 }
 
 /** What a switch or button of a controller does. */
-export const SWITCH_USES = ['again', 'camera', 'hold', 'home'] as const;
+export const SWITCH_USES = ['again', 'camera', 'hold', 'home', 'rate'] as const;
 export type SwitchUse = (typeof SWITCH_USES)[number];
 
 export interface ControllerSetUp {
   readonly axes: Readonly<Record<Axis, AxisAt>>;
   /** Centre-softening of pitch, roll and yaw, 0 to 1. */
   readonly softening: number;
+  /** Share of the sticks' travel while the switch for it is on, 0 to 1; absent in a set-up of an older version: all of it. */
+  readonly rate?: number;
+  /** Of each axis, −1 to 1; absent: none. */
+  readonly trims?: Readonly<Partial<Record<Axis, number>>>;
   readonly switches: Readonly<Partial<Record<SwitchUse, number>>>;
 }
 
@@ -60,6 +65,17 @@ export function stickAt({ index, low, rest, high }: AxisAt, axes: readonly numbe
   const share = Math.min(1, Math.abs((raw - rest) / (end - rest)));
   return share < DRIFT ? 0 : end === high ? share : -share;
 }
+
+/** How pitch, roll or yaw is shaped now, by what the switches say. */
+export const shapeOf = (
+  { softening, rate = 1, trims = {}, switches }: ControllerSetUp,
+  axis: Axis,
+  pressed: readonly boolean[],
+): StickShape => ({
+  softening,
+  rate: switches.rate !== undefined && pressed[switches.rate] ? rate : 1,
+  trim: trims[axis] ?? 0,
+});
 
 /** Axis that has been moved farthest from where it rested; null when none has been plainly. */
 export function movedAxis(

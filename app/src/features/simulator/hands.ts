@@ -1,9 +1,9 @@
 import { isChoosing } from '../../shared/ui/keys-of-roles';
-import { expoCurve } from '@skelby/core/simulator/expo';
+import { expoCurve, shapedStick } from '@skelby/core/simulator/expo';
 import { axesOf, type Axis, type StickLayout } from '@skelby/core/vocabulary/flying';
 import type { StickPosition } from '@skelby/core/simulator/control/control';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { type ControllerSetUp, keptSetUpOnce, type PadNow, padNow, stickAt } from './controller';
+import { type ControllerSetUp, keptSetUpOnce, type PadNow, padNow, shapeOf, stickAt } from './controller';
 import type { Tilt } from './tilt';
 
 /** Where one thumb holds its stick, −1 to 1: right and up positive. */
@@ -65,10 +65,10 @@ function unsetThumb(pad: PadNow, hand: Hand): Thumb {
 }
 
 /** A controller that has been set up: by axes of the craft. */
-function setSticks(pad: PadNow, { axes, softening }: ControllerSetUp): StickPosition {
+function setSticks(pad: PadNow, setUp: ControllerSetUp): StickPosition {
   return eachAxis((axis) => {
-    const stick = stickAt(axes[axis], pad.axes);
-    return axis === 'throttle' ? stick : expoCurve(stick, softening);
+    const stick = stickAt(setUp.axes[axis], pad.axes);
+    return axis === 'throttle' ? stick : shapedStick(stick, shapeOf(setUp, axis, pad.pressed));
   });
 }
 

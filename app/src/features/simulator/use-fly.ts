@@ -52,7 +52,7 @@ function useSwitches(uses: SwitchUses): void {
       const pad = padNow();
       const switches = pad ? (keptSetUpOnce(pad.id)?.switches ?? {}) : {};
       for (const [use, button] of Object.entries(switches))
-        if (pad?.pressed[button] && !before[button]) now.current[use as keyof SwitchUses]();
+        if (use !== 'rate' && pad?.pressed[button] && !before[button]) now.current[use as keyof SwitchUses]();
       before = pad?.pressed ?? [];
     }, READ_SWITCHES_MS);
     return () => clearInterval(look);

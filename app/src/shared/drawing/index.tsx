@@ -10,6 +10,7 @@ export { MovementDrawing as Movement } from './MovementDrawing';
 export { RingDrawing as Ring, SideViewDrawing as SideView, SticksDrawing as SticksPicker } from './pointing';
 export { RateChartDrawing as RateChart } from './RateChartDrawing';
 export { SumDrawing as SumPicture } from './SumDrawing';
+export { StickCurveDrawing as StickCurve } from './StickCurveDrawing';
 export { ValueChartDrawing as ValueChart } from './ValueChartDrawing';
 
 /** Both sticks as this pilot has them, with the axes a drill works. */
