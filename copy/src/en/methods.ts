@@ -29,7 +29,7 @@ export const METHOD_WORDS: {
   },
   noseIn: {
     name: 'When the nose comes round',
-    follows: 'Early: nose-in before circles, and never more than three reps of it in one go.',
+    follows: 'Early: nose-in before circles, practised three reps at a time.',
     answers: { late: 'Once circles are flown', early: 'Before circles, in small doses' },
   },
   gapSpeed: {
@@ -44,7 +44,7 @@ export const METHOD_WORDS: {
   sensors: {
     name: 'Obstacle sensors',
     follows:
-      'Used: plans for obstacles begin with finding out what they see. A rep that a sensor stopped is missed either way.',
+      'Used: plans for obstacles take in finding out what they see. Either way a rep that a sensor stopped is missed.',
     answers: { 'as-if-off': 'Flown as if they were off', used: 'Used, once it is known what they see' },
   },
   mixing: {

@@ -40,6 +40,29 @@ interface SetUpProps {
 const TRIMMED = ['yaw', 'pitch', 'roll'] as const satisfies readonly Axis[];
 const MOST_TRIM = 20;
 
+interface ShareProps {
+  readonly label: string;
+  readonly share: number;
+  /** Per cent. */
+  readonly limits: readonly [least: number, most: number];
+  readonly step?: number;
+  readonly onChange: (share: number) => void;
+}
+
+/** A share, asked for in per cent. */
+function Share({ label, share, limits: [least, most], step = 10, onChange }: ShareProps) {
+  return (
+    <Stepper
+      {...{ label, step, least, most }}
+      unit="%"
+      value={Math.round(share * 100)}
+      onChange={(value) => {
+        if (value !== null) onChange(Math.min(most, Math.max(least, value)) / 100);
+      }}
+    />
+  );
+}
+
 /** How the sticks are shaped, drawn as it flies the craft. */
 export function Shaping({
   setUp,
@@ -47,49 +70,29 @@ export function Shaping({
   onChange,
 }: Pick<SetUpProps, 'setUp' | 'onChange'> & { readonly pad: PadNow }) {
   const { softening, rate = 1, trims = {} } = setUp;
-  const percent = (share: number) => Math.round(share * 100);
-  const within = (value: number, least: number, most: number) => Math.min(most, Math.max(least, value / 100));
   return (
     <>
       <StickCurve shape={shapeOf(setUp, 'roll', pad.pressed)} stick={stickAt(setUp.axes.roll, pad.axes)} />
-      <Stepper
+      <Share
         label="Centre-softening"
-        unit="%"
-        value={percent(softening)}
-        step={10}
-        least={0}
-        most={90}
-        onChange={(value) => {
-          if (value !== null) onChange({ ...setUp, softening: within(value, 0, 0.9) });
-        }}
+        share={softening}
+        limits={[0, 90]}
+        onChange={(next) => onChange({ ...setUp, softening: next })}
       />
-      <Stepper
+      <Share
         label="Smaller travel"
-        unit="%"
-        value={percent(rate)}
-        step={10}
-        least={30}
-        most={100}
-        onChange={(value) => {
-          if (value !== null) onChange({ ...setUp, rate: within(value, 0.3, 1) });
-        }}
+        share={rate}
+        limits={[30, 100]}
+        onChange={(next) => onChange({ ...setUp, rate: next })}
       />
       {TRIMMED.map((axis) => (
-        <Stepper
+        <Share
           key={axis}
           label={`Trim, ${AXIS_NAMES[axis].toLowerCase()}`}
-          unit="%"
-          value={percent(trims[axis] ?? 0)}
+          share={trims[axis] ?? 0}
           step={1}
-          least={-MOST_TRIM}
-          most={MOST_TRIM}
-          onChange={(value) => {
-            if (value !== null)
-              onChange({
-                ...setUp,
-                trims: { ...trims, [axis]: within(value, -MOST_TRIM / 100, MOST_TRIM / 100) },
-              });
-          }}
+          limits={[-MOST_TRIM, MOST_TRIM]}
+          onChange={(next) => onChange({ ...setUp, trims: { ...trims, [axis]: next } })}
         />
       ))}
     </>

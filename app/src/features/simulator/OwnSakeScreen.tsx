@@ -15,10 +15,10 @@ import { Words } from '../../shared/ui/Words';
 import { AllChoices } from './AllChoices';
 import { ControllerPart } from './ControllerPart';
 import { Fly } from './Fly';
-import { bestOf, ghostPath, keepBest } from './bests';
 import type { Scored } from './practice-messages';
 import { type PracticeSettings, setAnew, settingsFrom } from './settings';
 import { useTilt } from './tilt';
+import { useGhostOf } from './use-ghost-of';
 import { useChosen } from './use-practice';
 
 const NO_SIDES = { sides: [] };
@@ -59,7 +59,8 @@ interface SaysProps {
 }
 
 /** What there is to say of a flight that nobody judges. */
-function Says({ id, scored: { lapS, unlike, ended }, told }: SaysProps) {
+function Says({ id, scored: { lapS, unlike, ended, score }, told }: SaysProps) {
+  if (score.over === 'at-pilot') return <Words as="heading">It came at you: keep it further off.</Words>;
   if (id === 'free')
     return <Words as="heading">{ended ? 'It ended there.' : 'Twenty minutes: enough.'}</Words>;
   if (lapS === null) return <Words as="heading">No lap: it was not flown to its end.</Words>;
@@ -88,18 +89,16 @@ function OwnSake({ id }: { readonly id: OwnSakeFlight }) {
     [set, changed],
   );
   const change = (part: Partial<PracticeSettings>) => setChanged((last) => ({ ...last, ...part }));
-  const name = lapName(settings, chosen.craftId);
+  const ghost = useGhostOf(chosen.ghost, set.course, lapName(settings, chosen.craftId));
   const onScored = ({ lapS, unlike, replay }: Scored) =>
-    setTold(lapS === null || unlike ? null : { lapS, before: keepBest(name, lapS, replay) });
-  const best = id === 'lap' ? (bestOf(name)?.value ?? null) : null;
-  // Told of a better lap, it is read anew.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
-  const ghost = useMemo(() => ghostPath(chosen.ghost, set.course, name), [chosen.ghost, set, name, told]);
+    setTold(lapS === null || unlike ? null : { lapS, before: ghost.keep(lapS, replay) });
+  const isLap = id === 'lap';
+  const best = isLap ? ghost.best : null;
   const choices = (
     <AllChoices
       {...{ chosen, choose, settings, craft, crafts, tilt }}
       drill={NO_SIDES}
-      hasBest={id === 'lap' ? best !== null : null}
+      hasBest={isLap ? best !== null : null}
       onChange={change}
     />
   );
@@ -132,7 +131,7 @@ function OwnSake({ id }: { readonly id: OwnSakeFlight }) {
         volume={chosen.volume}
         onRelative={(relative) => change({ relative })}
         onScored={onScored}
-        ghost={id === 'lap' ? ghost : null}
+        ghost={isLap ? ghost.path : null}
         choices={choices}
         onWhole={setWhole}
         says={(scored) => <Says id={id} scored={scored} told={told} />}

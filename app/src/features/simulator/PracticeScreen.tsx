@@ -24,6 +24,7 @@ import { Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { STANDING_LINE } from '../../shared/copy/copy';
 import { AllChoices } from './AllChoices';
+import { closenessOf } from './bests';
 import { ControllerPart } from './ControllerPart';
 import { Fly } from './Fly';
 import { drillKind, useGhostOf } from './use-ghost-of';
@@ -91,7 +92,7 @@ function useFlown(
   );
   const drawn = useGhostOf(ghost, course, drillKind(drill, settings, craftId));
   // What is tested is shown without help.
-  return { course, scene, ghost: isTest ? { ...drawn, path: null, hasBest: null } : drawn };
+  return { course, scene, ghost: isTest ? { ...drawn, path: null } : drawn };
 }
 
 function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: PracticeProps) {
@@ -102,10 +103,8 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
   const tilt = useTilt();
   const [isWhole, setWhole] = useState(false);
   const recorded = useRecorded({ weaknessId, token, drill, settings, purpose });
-  const { course, scene, ghost } = useFlown(
-    { drill, settings, set, craft, isTest: purpose === 'test' },
-    chosen,
-  );
+  const isTest = purpose === 'test';
+  const { course, scene, ghost } = useFlown({ drill, settings, set, craft, isTest }, chosen);
   if (!settings || !set || !usual || !scene || !course) return <NotHere name={drill.name} up={up} />;
   const search = linkSearch(
     drill.id,
@@ -114,7 +113,7 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
   const choices = (
     <AllChoices
       {...{ chosen, choose, drill, settings, craft, tilt }}
-      hasBest={ghost.hasBest}
+      hasBest={isTest ? null : ghost.best !== null}
       crafts={linked ? [] : crafts}
       onChange={change}
     />
@@ -157,7 +156,8 @@ function Practice({ drill, link, up, crafts, who, weaknessId, token, purpose }: 
         ghost={ghost.path}
         onScored={(scored) => {
           recorded.record(scored);
-          ghost.keep(scored);
+          const closeness = closenessOf(scored.score);
+          if (closeness !== null && !scored.unlike) ghost.keep(closeness, scored.replay);
         }}
         recorded={<RecordedNote recorded={recorded} />}
         choices={choices}

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { bestOf, closenessOf, ghostPath, keepBest } from './bests';
+import { bestOf, closenessOf, keepBest, wayOf } from './bests';
 
 /** The best flight of each kind stays on this device, and only the best. */
 
@@ -47,14 +47,16 @@ test('a rep is as close to missing as the nearest of its limits; one that was mi
   expect(closenessOf({ met: true, values: [] })).toBe(0);
 });
 
-test('the way is drawn from its beginning to its end; a best that is not there draws nothing', () => {
-  const way = ghostPath('way', course, 'line')!;
+test('the way is drawn from its beginning to its end; a path that is drawn stays the same one until a better is kept', () => {
+  const way = wayOf(course);
   expect([way[0], way.at(-1)]).toEqual([
     [0, 8, 2],
     [0, 10, 2],
   ]);
-  expect(ghostPath('best', course, 'line')).toBeNull();
-  expect(ghostPath('none', course, 'line')).toBeNull();
   keepBest('line', 1, replay(4));
-  expect(ghostPath('best', course, 'line')).toHaveLength(3);
+  const drawn = bestOf('line')!.path;
+  keepBest('other', 1, replay(5));
+  keepBest('line', 2, replay(6));
+  expect(bestOf('line')!.path).toEqual(drawn);
+  expect(bestOf('line')!.path).toBe(bestOf('line')!.path);
 });

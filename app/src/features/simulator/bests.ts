@@ -31,17 +31,26 @@ const pathOf = ({ x, y, z }: Replay): readonly PathPoint[] =>
     return [centimetres(x[i]!), centimetres(y[i]!), centimetres(z[i]!)];
   });
 
-export const bestOf = (kind: string): Best | null => kept<Bests>(NAME)?.[kind] ?? null;
+/** As they were read last: a path that is drawn stays the same one until a better flight is kept. */
+let read: Bests | null = null;
+
+export function bestOf(kind: string): Best | null {
+  read ??= kept<Bests>(NAME) ?? {};
+  return read[kind] ?? null;
+}
 
 /** Keeps a flight where it is the best of its kind. @returns the value of the best before it; null: it is the first */
 export function keepBest(kind: string, value: number, replay: Replay): number | null {
-  const before = bestOf(kind)?.value ?? null;
+  // Another tab may have kept some meanwhile.
+  const there = kept<Bests>(NAME) ?? {};
+  const before = there[kind]?.value ?? null;
+  read = there;
   if (before !== null && value >= before) return before;
-  const all: Bests = { ...kept<Bests>(NAME), [kind]: { value, path: pathOf(replay), keptAt: Date.now() } };
-  const newest = Object.entries(all)
-    .sort(([, a], [, b]) => b.keptAt - a.keptAt)
+  const newest = Object.entries({ ...there, [kind]: { value, path: pathOf(replay), keptAt: Date.now() } })
+    .sort(([, one], [, other]) => other.keptAt - one.keptAt)
     .slice(0, MOST);
-  keep(NAME, Object.fromEntries(newest));
+  read = Object.fromEntries(newest);
+  keep(NAME, read);
   return before;
 }
 
@@ -52,15 +61,5 @@ export const closenessOf = ({ met, values }: Pick<Score, 'met' | 'values'>): num
     : null;
 
 /** The way of a course, from part to part. */
-const wayOf = ({ stages }: Pick<Exercise, 'stages'>): readonly PathPoint[] =>
+export const wayOf = ({ stages }: Pick<Exercise, 'stages'>): readonly PathPoint[] =>
   stages.flatMap(({ path }) => placesAlong(path, STEP_M));
-
-/** What is drawn; null: nothing, or there is nothing yet. */
-export function ghostPath(
-  ghost: Ghost,
-  course: Pick<Exercise, 'stages'>,
-  kind: string,
-): readonly PathPoint[] | null {
-  if (ghost === 'none') return null;
-  return ghost === 'way' ? wayOf(course) : (bestOf(kind)?.path ?? null);
-}

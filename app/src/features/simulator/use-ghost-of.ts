@@ -1,8 +1,8 @@
 import type { Exercise } from '@skelby/core/assessment/exercise';
+import type { Replay } from '@skelby/core/assessment/replay';
 import type { Drill } from '@skelby/core/drills/drill';
 import { useMemo, useState } from 'react';
-import { bestOf, closenessOf, type Ghost, ghostPath, keepBest } from './bests';
-import type { Scored } from './practice-messages';
+import { bestOf, type Ghost, keepBest, wayOf } from './bests';
 import type { PracticeSettings } from './settings';
 
 /** Flights of a drill are held beside each other where side, mode and craft are the same. */
@@ -14,22 +14,18 @@ export const drillKind = (
 
 /** What is drawn to fly after, and keeping what is better than the best so far. */
 export function useGhostOf(ghost: Ghost, course: Exercise | null, kind: string) {
-  const [kept, setKept] = useState(0);
-  const path = useMemo(
-    () => (course ? ghostPath(ghost, course, kind) : null),
-    // Kept anew, it is read anew.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [ghost, course, kind, kept],
-  );
+  const [, lookAgain] = useState(0);
+  const way = useMemo(() => (course ? wayOf(course) : null), [course]);
+  const best = bestOf(kind);
+  const path = { none: null, way, best: best?.path ?? null }[ghost];
   return {
-    ghost,
     path,
-    hasBest: bestOf(kind) !== null,
-    keep: ({ score, replay, unlike }: Pick<Scored, 'score' | 'replay' | 'unlike'>) => {
-      const value = closenessOf(score);
-      if (value === null || unlike) return;
-      keepBest(kind, value, replay);
-      setKept((times) => times + 1);
+    best: best?.value ?? null,
+    /** @returns the best before it; null: it is the first */
+    keep: (value: number, replay: Replay): number | null => {
+      const before = keepBest(kind, value, replay);
+      lookAgain((times) => times + 1);
+      return before;
     },
   };
 }
