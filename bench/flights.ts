@@ -8,8 +8,13 @@ import { tableOfCsv } from '@skelby/core/recorded-flight/stand-ins/read-back';
 import { MADE_UP_RECORDERS, type MadeUpRecorder } from '@skelby/core/recorded-flight/stand-ins/recorders';
 import { writtenBy } from '@skelby/core/recorded-flight/stand-ins/write';
 import type { FlightLog } from '@skelby/core/flight-log/flight-log';
-import { chanceOf, recordStory } from '@skelby/core/second-model/flights';
+import { answersOf } from '@skelby/core/evidence/evidence';
+import { rank } from '@skelby/core/ranking/rank';
+import { evidenceOfStory, STORY_FACTS, WRITES_ALL } from '@skelby/core/recorded-flight/stand-ins/story-read';
+import { chanceOf, type FlightStory, recordStory } from '@skelby/core/second-model/flights';
+import { fromTheGround } from '@skelby/core/second-model/from-the-ground';
 import { LESSONS } from '@skelby/core/second-model/lessons';
+import { TROUBLES } from '@skelby/core/second-model/stories';
 
 /** What is found in the files of recorders, and what reading them costs. */
 
@@ -64,6 +69,21 @@ function longText(): string {
   return out.join('\n');
 }
 
+/** Of how many troubles the cause comes first, read from the file of a recorder. */
+function sayCauses(
+  what: string,
+  recorder: MadeUpRecorder,
+  begins: (story: FlightStory) => FlightStory,
+): readonly [what: string, figure: string] {
+  const right = TROUBLES.flatMap((trouble, k) =>
+    Array.from({ length: 8 }, (_, nth) => {
+      const evidence = evidenceOfStory(begins(trouble(nth)), 500 + 7 * k + nth, recorder);
+      return rank(answersOf(evidence), STORY_FACTS).causes[0]!.id === trouble(nth).cause;
+    }),
+  );
+  return [`  cause first ${what}`, `${right.filter(Boolean).length} of ${right.length}`];
+}
+
 interface Cost {
   readonly readS: number;
   readonly smoothS: number;
@@ -91,6 +111,14 @@ function costOf(text: string): Cost {
 export function sayFlights(): readonly (readonly [what: string, figure: string])[] {
   const lines: (readonly [string, string])[] = [['Recorded flights', '']];
   for (const hz of [1, 5, 10, 25]) for (const wanderM of [0.3, 1, 2]) lines.push(sayFound(hz, wanderM));
+  const few = MADE_UP_RECORDERS[0]!;
+  for (const [which, recorder] of [
+    ['all columns (aim: 85 %)', WRITES_ALL],
+    ['without speeds, wind and hold (aim: 65 %)', few],
+  ] as const) {
+    lines.push(sayCauses(`from the air on, ${which}`, recorder, (story) => story));
+    lines.push(sayCauses(`from take-off on, ${which}`, recorder, fromTheGround));
+  }
   const { readS, smoothS, searchedS, megabytes } = costOf(longText());
   lines.push([
     '  30 minutes at 200 Hz: read, smoothed, searched (aim: 3 s in all)',

@@ -6,7 +6,7 @@ import { reversals } from '../assessment/measures/reversals';
 import { deflection, handsOff, pushOf, type Segment } from '../assessment/segment';
 import type { ControlAids } from '../assessment/exercise';
 import { cannot, type Finding, type Reader } from './finding';
-import { mean, median } from './lines';
+import { mean, median, placeIsHeld } from './lines';
 import type { Trouble } from './trouble';
 
 type Vector = readonly [number, number];
@@ -70,7 +70,8 @@ function firstMoveOfDrill({ from, last, cut }: Trouble): FirstMove | null {
 /** Pushes of the sticks after trouble began, less what was held against the wind before. */
 function pushesAfter(trouble: Trouble): readonly { readonly s: Sample; readonly push: Vector }[] {
   const { onset, lines } = trouble;
-  const held = lines.between(onset.atS - HELD_S, onset.atS - 0.1).map(pushOf);
+  const since = Math.max(onset.atS - HELD_S, onset.before[0]?.t ?? -Infinity);
+  const held = lines.between(since, onset.atS - 0.1).map(pushOf);
   const [hx, hy] = held.length > 0 ? [median(held.map(([x]) => x)), median(held.map(([, y]) => y))] : [0, 0];
   return lines
     .between(onset.atS, trouble.last.t)
@@ -81,12 +82,31 @@ function pushesAfter(trouble: Trouble): readonly { readonly s: Sample; readonly 
     .filter(({ push }) => Math.hypot(...push) > PLAIN_PUSH);
 }
 
+/** From this speed on it goes somewhere, m/s. */
+const GOES_MPS = 1;
+
+/**
+ * A push of who flies along: to stop is always meant, whether it answers something or not, and place held a push the way
+ * it goes is flying and answers nothing.
+ * @returns degrees off what was meant; null: no answer; undefined: it does not go along or against its way
+ */
+function alongItsWay({ before, from }: Trouble, s: Sample, push: Vector): number | null | undefined {
+  if (before.hovered || Math.hypot(s.vx, s.vy) < GOES_MPS) return undefined;
+  const off = Math.abs(turned(bearing(s.vx, s.vy), bearing(...push)));
+  if (off > OPPOSITE_DEG) return from.ended?.how === 'solid' ? 0 : null;
+  return off < AS_MEANT_DEG && placeIsHeld(s) ? null : undefined;
+}
+
 /** How hands answered, over all of the trouble: the angle between push and way wanted, line by line. */
 function answersGiven(trouble: Trouble) {
-  return pushesAfter(trouble)
-    .map(({ s, push }) => ({ s, push, wanted: wantedAt(trouble, s) }))
-    .filter(({ wanted }) => Math.hypot(...wanted) > PLAIN_MPS)
-    .map(({ s, push, wanted }) => ({ s, deg: turned(bearing(...wanted), bearing(...push)) }));
+  return pushesAfter(trouble).flatMap(({ s, push }) => {
+    const along = alongItsWay(trouble, s, push);
+    if (along !== undefined) return along === null ? [] : [{ s, deg: along }];
+    const wanted = wantedAt(trouble, s);
+    return Math.hypot(...wanted) > PLAIN_MPS
+      ? [{ s, deg: turned(bearing(...wanted), bearing(...push)) }]
+      : [];
+  });
 }
 
 /** Mean direction of the answers, and how much they agree, 0 (none) to 1. */

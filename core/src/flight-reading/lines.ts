@@ -42,6 +42,11 @@ export const median = (values: readonly number[]): number => {
   return sorted.length === 0 ? NaN : sorted[Math.floor(sorted.length / 2)]!;
 };
 
+/** From this mode on place is held (`PILOTED_MODES`). */
+const HOLDS_FROM_MODE = 3;
+/** Whether it goes where it is pushed and else stays, as far as its mode and what it told say. */
+export const placeIsHeld = ({ mode, hold }: Sample): boolean => mode >= HOLDS_FROM_MODE && hold !== 0;
+
 /** Under so many lines a second neither snaps nor first corrections can be told. */
 export const FEWEST_HZ = 4;
 /** Speeds are worked out of places over so long where nobody recorded them, s. */

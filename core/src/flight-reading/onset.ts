@@ -1,7 +1,8 @@
 import { type Sample, turned } from '../flight-log/flight-log';
 import { headingOf, leanOf } from '../geometry/rotation';
 import { speedOver } from '../assessment/referee';
-import { type Lines, median, thinned } from './lines';
+import { pushOf } from '../assessment/segment';
+import { type Lines, mean, median, placeIsHeld, thinned } from './lines';
 
 /** When trouble began, and what the pilot's flight was like before. */
 export interface Onset {
@@ -57,6 +58,71 @@ function featuresOf(lines: Lines, looked: readonly Sample[]): readonly Feature[]
   return features;
 }
 
+/** A stretch in which it flew the same for so long, s: speeds, lean and nose spread no further than this. */
+const SETTLED_S = 2.5;
+const SETTLED = { mps: 0.5, sinkMps: 0.4, leanDeg: 3, noseDeg: 20, stick: 0.12 } as const;
+
+const spreadOf = (some: readonly Sample[], of: (s: Sample) => number): number => {
+  const values = some.map(of);
+  const middle = mean(values);
+  return Math.sqrt(mean(values.map((value) => (value - middle) ** 2)));
+};
+
+function isSettled(lines: Lines, some: readonly Sample[]): boolean {
+  const steady = (most: number, ...of: readonly ((s: Sample) => number)[]) =>
+    of.every((each) => !(spreadOf(some, each) > most));
+  const moves = steady(
+    SETTLED.mps,
+    ({ vx }) => vx,
+    ({ vy }) => vy,
+  );
+  if (!moves || !steady(SETTLED.sinkMps, ({ vz }) => vz)) return false;
+  if (!lines.isFast) return true;
+  const hands = [({ pitch }: Sample) => pitch, ({ roll }: Sample) => roll];
+  if (lines.hasSticks && !steady(SETTLED.stick, ...hands)) return false;
+  if (!lines.hasAttitude) return true;
+  const nose = headingOf(some[0]!);
+  return (
+    steady(SETTLED.leanDeg, leanOf) &&
+    some.every((s) => Math.abs(turned(nose, headingOf(s))) < SETTLED.noseDeg)
+  );
+}
+
+interface Settled {
+  readonly fromI: number;
+  /** One past its last line. */
+  readonly toI: number;
+}
+
+/** The stretches in which it flew the same for a while, in their order. */
+function settledIn(lines: Lines, looked: readonly Sample[]): Settled[] {
+  const found: Settled[] = [];
+  let to = 0;
+  for (let from = 0; from < looked.length; from += 1) {
+    while (to < looked.length && looked[to]!.t - looked[from]!.t < SETTLED_S) to += 1;
+    if (to === looked.length) break;
+    if (!isSettled(lines, looked.slice(from, to + 1))) continue;
+    const last = found.at(-1);
+    if (last && from < last.toI) found[found.length - 1] = { fromI: last.fromI, toI: to + 1 };
+    else found.push({ fromI: from, toI: to + 1 });
+  }
+  return found;
+}
+
+/** So much push along its way is meant to go there, mean. */
+const MEANT_PUSH = 0.15;
+
+/** Whether it went as the sticks asked, place held. */
+function isMeant(lines: Lines, some: readonly Sample[]): boolean {
+  if (!lines.hasSticks || !lines.hasAttitude) return false;
+  if (!some.every(placeIsHeld)) return false;
+  const along = some.map((s) => {
+    const [px, py] = pushOf(s);
+    return (px * s.vx + py * s.vy) / Math.max(1, speedOver(s));
+  });
+  return mean(along) > MEANT_PUSH;
+}
+
 /** How far each line is from the pilot's steady flight, in spreads. */
 function unrest(lines: Lines, looked: readonly Sample[], steady: number): readonly number[] {
   const all = featuresOf(lines, looked).map(({ of, floor, ceiling }) => {
@@ -69,23 +135,8 @@ function unrest(lines: Lines, looked: readonly Sample[], steady: number): readon
   return looked.map((_, i) => Math.min(WORST, Math.max(...all.map((values) => values[i]!))));
 }
 
-/**
- * The beginning of the trouble that was still on at the end: a change against the pilot's own steady flight.
- * @returns null where the flight was steady to its end and met nothing
- */
-export function onsetOf(lines: Lines): Onset | null {
-  const looked = thinned(lines.all);
-  const start = looked[0]!.t;
-  const lasted = lines.last.t - start;
-  const steadyS = Math.max(STEADY_S, STEADY_SHARE * lasted);
-  const steady = looked.filter(({ t }) => t - start <= steadyS).length;
-  const { from } = lines;
-  const fallback = (): Onset | null => {
-    if (!from.ended && from.cuts.length === 0) return null;
-    const atS = Math.max(start, lines.last.t - AT_MOST_S);
-    return { atS, before: lines.between(start, atS) };
-  };
-  if (lasted < 2 * STEADY_S) return fallback();
+/** When the trouble that was still on at the end began, against the first so many lines; null: there was none. */
+function troubleAfter(lines: Lines, looked: readonly Sample[], steady: number): number | null {
   const off = unrest(lines, looked, steady);
   let [sum, began, lull]: [number, number | null, number] = [0, null, 0];
   let worst = 0;
@@ -98,7 +149,35 @@ export function onsetOf(lines: Lines): Onset | null {
     if (lull > LULL_S) [began, worst] = [null, 0];
     worst = Math.max(worst, sum);
   }
-  if (began === null || worst < LIMIT) return fallback();
-  const atS = looked[began]!.t;
-  return { atS, before: lines.between(start, atS) };
+  if (began === null || worst < LIMIT) return null;
+  return looked[began]!.t;
+}
+
+/**
+ * The beginning of the trouble that was still on at the end: a change against the pilot's own steady flight. What was
+ * flown on the way there is no trouble: it is looked for after the last steady stretch first, and after one before that
+ * where nothing changed any more.
+ * @returns null where the flight was steady to its end and met nothing
+ */
+export function onsetOf(lines: Lines): Onset | null {
+  const all = thinned(lines.all);
+  const { from, last } = lines;
+  const started = all[0]!.t;
+  const fallback = (since: number): Onset | null => {
+    if (!from.ended && from.cuts.length === 0) return null;
+    const atS = Math.max(since, last.t - AT_MOST_S);
+    return { atS, before: lines.between(since, atS) };
+  };
+  if (last.t - started < 2 * STEADY_S) return fallback(started);
+  const settled = from.cuts.length > 0 ? [] : settledIn(lines, all);
+  for (const { fromI, toI } of settled.reverse()) {
+    const looked = all.slice(fromI);
+    const since = looked[0]!.t;
+    const atS = troubleAfter(lines, looked, toI - fromI);
+    if (atS !== null) return { atS, before: lines.between(since, atS) };
+    if (isMeant(lines, all.slice(fromI, toI))) return fallback(since);
+  }
+  const steadyS = Math.max(STEADY_S, STEADY_SHARE * (last.t - started));
+  const atS = troubleAfter(lines, all, all.filter(({ t }) => t - started <= steadyS).length);
+  return atS === null ? fallback(started) : { atS, before: lines.between(started, atS) };
 }

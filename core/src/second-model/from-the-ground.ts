@@ -1,6 +1,6 @@
-import { LET_GO } from './body';
+import { LET_GO, type PointCraft, type StickHands } from './body';
 import type { FlightStory } from './flights';
-import { flies, heldWithin } from './guidance';
+import { back, flies, heldWithin, pushing, type Way } from './guidance';
 
 /** It stands, climbs, and goes to where the story begins, so fast, s and m/s. */
 const STANDS_S = 4;
@@ -10,6 +10,23 @@ const SETTLES_S = 5;
 
 /** Where a story begins that says nothing of it, as `recordStory` has it. */
 const USUAL = { x: 0, y: 14, z: 4, vx: 0, vy: 0 } as const;
+
+/** How it goes to a place, to come by there so fast: asking for speeds where place is held, else by leaning. */
+type Goes = (craft: PointCraft, aim: Way, at: Way) => StickHands;
+const held: Goes = (craft, [x, y], [vx, vy]) =>
+  flies(craft, [
+    heldWithin(0.6 * (x - craft.x), GOES_MPS) + vx,
+    heldWithin(0.6 * (y - craft.y), GOES_MPS) + vy,
+  ]);
+const byHand: Goes = (craft, [x, y], [vx, vy]) => ({
+  ...LET_GO,
+  ...pushing(
+    craft,
+    back(craft, [craft.x + near(x - craft.x) + 1.75 * vx, craft.y + near(y - craft.y) + 1.75 * vy]),
+  ),
+});
+/** Hands do not push harder the farther it is, m. */
+const near = (away: number): number => heldWithin(away, 8);
 
 /** The same story with its recorder switched on before take-off, as recorders are: it is flown to where it begins. */
 export function fromTheGround(story: FlightStory): FlightStory {
@@ -26,21 +43,17 @@ export function fromTheGround(story: FlightStory): FlightStory {
       if (t >= restS) return story.hands({ ...now, t: t - restS });
       if (t < STANDS_S) return { ...LET_GO, throttle: -0.4 };
       const throttle = heldWithin(0.6 * (start.z - craft.z), 0.8);
-      if (t < STANDS_S + climbS) return { ...flies(craft, [-0.4 * craft.x, -0.4 * craft.y]), throttle };
+      const goes = story.aids(-1).holdsPlace ? held : byHand;
+      if (t < STANDS_S + climbS) return { ...goes(craft, [0, 0], [0, 0]), throttle };
       // To a place that comes by the beginning as fast as the story does.
       const left = Math.min(restS - t, 3);
-      const [aimX, aimY] = [start.x - start.vx * left, start.y - start.vy * left];
-      const isNear = restS - t < 3;
-      const toward = (aim: number, at: number, v: number) =>
-        heldWithin(0.6 * (aim - at), GOES_MPS) + (isNear ? v : 0);
-      return {
-        ...flies(craft, [toward(aimX, craft.x, start.vx), toward(aimY, craft.y, start.vy)]),
-        throttle,
-      };
+      const aim: Way = [start.x - start.vx * left, start.y - start.vy * left];
+      return { ...goes(craft, aim, restS - t < 3 ? [start.vx, start.vy] : [0, 0]), throttle };
     },
     happens: (now) => {
-      // The ground bears it until it is there.
-      if (now.t < restS && now.craft.z <= 0) now.craft.vz = Math.max(0, now.craft.vz);
+      // The ground bears it until it is there, and what stands on it does not slide.
+      if (now.t < restS && now.craft.z <= 0)
+        Object.assign(now.craft, { vx: 0, vy: 0, vz: Math.max(0, now.craft.vz) });
       story.happens?.({ ...now, t: now.t - restS });
     },
   };
