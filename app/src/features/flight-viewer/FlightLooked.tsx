@@ -227,12 +227,13 @@ export function FlightLooked({
   useLookedEvent({ looked, events, part, seeAll: () => looking.look(0, view.lastsS), goTo: goToBoth });
   const otherView = other.understood?.view ?? null;
   const otherPath = useMemo(() => (otherView ? laidOver(view, otherView) : NO_PATH), [view, otherView]);
-  const { drillId, side, placement, line } = setUp;
+  const { drillId, side, line, posts } = setUp;
+  const placement = setUp.isGated ? judgedAt : (setUp.placement ?? judgedAt);
   const lines = useMemo(
-    () => [...setUpLines({ drillId, side }, placement ?? judgedAt), ...(line ? [line] : [])],
-    [drillId, side, placement, judgedAt, line],
+    () => [...setUpLines({ drillId, side }, placement), ...(line ? [line] : []), ...(posts ? [posts] : [])],
+    [drillId, side, placement, line, posts],
   );
-  const stood = setUp.places.pilot ?? judgedAt;
+  const stood = setUp.isGated ? judgedAt : (setUp.places.pilot ?? judgedAt);
   return (
     <View style={{ gap: 10 }}>
       <FlightPicture

@@ -21,7 +21,7 @@ import { offerUndo } from '../../shared/ui/undo';
 import { Words } from '../../shared/ui/Words';
 
 import type { FieldJudging, Looking } from './use-answers';
-import type { SetUpChoice } from './use-set-up';
+import type { SetUpChoice, WantedPlace } from './use-set-up';
 
 const VERDICTS = { met: 'Met', missed: 'Missed', 'cannot-tell': 'Cannot tell' } as const;
 const SAYS = { ok: '✓', not: '✗', 'cannot-tell': '?' } as const;
@@ -84,38 +84,58 @@ function RepPart({ rep, nth, onSee, onCount }: RepProps) {
   );
 }
 
-/** Where the pilot stood and looked: two places, each tapped on the plan or taken from where the craft is. */
+/** What is asked of the plan. */
+const ASKED: Readonly<Partial<Record<WantedPlace, string>>> = {
+  pilot: 'Where did the pilot stand?',
+  ahead: 'What lay straight ahead of the pilot?',
+  post: 'Where did one post of the first gate stand?',
+  'other-post': 'Where did its other post stand?',
+};
+
+const PLACES = {
+  pilot: { icon: 'user', label: 'Where the pilot stood' },
+  ahead: { icon: 'arrow-up', label: 'Straight ahead' },
+  post: { icon: 'flag', label: 'One post' },
+  'other-post': { icon: 'flag', label: 'The other post' },
+} as const;
+
+/** How it was set up, in words. */
+function setUpSaid({ isGated, posts, placement }: SetUpChoice): string {
+  if (!isGated)
+    return placement
+      ? 'Set up where the dashed line is; a usual craft is taken.'
+      : 'Nobody has marked where it was set up: what only fits is not called met.';
+  return posts
+    ? 'The gate stands between the posts, its middle as high as the drill says; a usual craft is taken.'
+    : 'Nobody has marked the posts of its first gate: how far off its middle it was flown is not told.';
+}
+
+/** Where it was set up: two places, each tapped on the plan or taken from where the craft is. */
 function Marks({ setUp }: { readonly setUp: SetUpChoice }) {
-  const { places, wanted, want, takeOut: takesOut, putBack } = setUp;
+  const { places, wanted, want, takeOut: takesOut, putBack, isGated } = setUp;
+  const [one, other] = isGated ? (['post', 'other-post'] as const) : (['pilot', 'ahead'] as const);
   const takeOut = () => {
     offerUndo('Both marks taken out', () => putBack(places));
-    takesOut('pilot', 'ahead');
+    takesOut(one, other);
   };
-  const has = places.pilot !== undefined || places.ahead !== undefined;
   return (
     <>
-      <Words as="soft">
-        {setUp.placement
-          ? 'Set up where the dashed line is; a usual craft is taken.'
-          : 'Nobody has marked where it was set up: what only fits is not called met.'}
-      </Words>
+      <Words as="soft">{setUpSaid(setUp)}</Words>
       <ButtonRow>
-        <Button
-          icon="user"
-          label={places.pilot ? '✓ Where the pilot stood' : 'Where the pilot stood'}
-          onPress={() => want('pilot')}
-        />
-        <Button
-          icon="arrow-up"
-          label={places.ahead ? '✓ Straight ahead' : 'Straight ahead'}
-          onPress={() => want('ahead')}
-        />
-        {has ? <Button kind="quiet" icon="x" label="Take both marks out" onPress={takeOut} /> : null}
+        {[one, other].map((place) => (
+          <Button
+            key={place}
+            icon={PLACES[place].icon}
+            label={`${places[place] ? '✓ ' : ''}${PLACES[place].label}`}
+            onPress={() => want(place)}
+          />
+        ))}
+        {places[one] || places[other] ? (
+          <Button kind="quiet" icon="x" label="Take both marks out" onPress={takeOut} />
+        ) : null}
       </ButtonRow>
-      {wanted === 'pilot' || wanted === 'ahead' ? (
-        <Words role="status">
-          {`${wanted === 'pilot' ? 'Where did the pilot stand?' : 'What lay straight ahead of the pilot?'} Tap it on the plan, or go to a moment and press “Here”.`}
-        </Words>
+      {wanted === one || wanted === other ? (
+        <Words role="status">{`${ASKED[wanted]} Tap it on the plan, or go to a moment and press “Here”.`}</Words>
       ) : null}
     </>
   );
@@ -178,7 +198,7 @@ function Found({ setUp, judging, looking, startedAt }: Omit<JudgeProps, 'part'>)
 /** A part of a flight judged as a drill, by the standard that the simulator judges by. */
 export function JudgePart({ setUp, judging, looking, part, startedAt }: JudgeProps) {
   const { drillOf: wordedOf } = useDrills();
-  const { drillId, side, placement } = setUp;
+  const { drillId, side, placement, posts } = setUp;
   const [isPicking, setPicking] = useState(drillId === null);
   const { fromS, toS } = part;
   const sides = drillId ? drillOf(drillId).sides : [];
@@ -216,7 +236,7 @@ export function JudgePart({ setUp, judging, looking, part, startedAt }: JudgePro
             icon="check-square"
             label={judging.isJudging ? 'Judging …' : `Judge ${clockOf(fromS)} to ${clockOf(toS)}`}
             disabled={judging.isJudging}
-            onPress={() => judging.judge({ fromS, toS, drillId, side, placement })}
+            onPress={() => judging.judge({ fromS, toS, drillId, side, placement, posts })}
           />
           <Found setUp={setUp} judging={judging} looking={looking} startedAt={startedAt} />
         </>

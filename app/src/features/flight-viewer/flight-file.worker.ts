@@ -2,6 +2,7 @@ import { exerciseOf } from '@skelby/core/assessment/exercises';
 import type { Side } from '@skelby/core/drills/drill';
 import type { DrillId } from '@skelby/core/drills/drills';
 import { type FieldReps, judgeReps } from '@skelby/core/recorded-flight/reps/judge-reps';
+import { type GatePosts, gatesBetween } from '@skelby/core/recorded-flight/reps/field-gates';
 import type { Placement } from '@skelby/core/recorded-flight/reps/placement';
 import { craftModel } from '@skelby/core/simulator/craft-model';
 import { said } from '@skelby/copy/say';
@@ -53,6 +54,7 @@ export type ToViewer =
       readonly drillId: DrillId;
       readonly side: Side | null;
       readonly placement: Placement | null;
+      readonly posts: GatePosts | null;
     }
   /** A part of it, to stand before. */
   | { readonly do: 'show'; readonly fromS: number; readonly toS: number }
@@ -183,8 +185,9 @@ async function answer(asked: ToViewer): Promise<FromViewer> {
     case 'judge': {
       const course = exerciseOf(asked.drillId, asked.side)!;
       const craft = craftModel(craftFacts(USUAL_CRAFT));
-      const { placement } = asked;
-      return { is: 'judged', judged: judgeReps(now!.flight!, asked, { course, craft, placement }) };
+      const { placement, posts, drillId } = asked;
+      const gates = posts && gatesBetween(drillId, posts);
+      return { is: 'judged', judged: judgeReps(now!.flight!, asked, { course, craft, placement, gates }) };
     }
     case 'show':
       return { is: 'shown', shown: shownAgain(now!.flight!, asked.fromS, asked.toS) };

@@ -3,6 +3,7 @@ import { type Side, SIDES } from '@skelby/core/drills/drill';
 import { type DrillId, drillOf, isDrillId } from '@skelby/core/drills/drills';
 import { placesAlong } from '@skelby/core/geometry/path';
 import { FIELD_DRILLS } from '@skelby/core/recorded-flight/reps/field-drills';
+import { hasGates } from '@skelby/core/recorded-flight/reps/field-gates';
 import {
   type FieldPlace,
   inField,
@@ -15,11 +16,13 @@ import { useMemo, useState } from 'react';
 const isSide = (value: string | undefined): value is Side => SIDES.some((each) => each === value);
 
 /** A place that is wanted on the plan. */
-export type WantedPlace = 'pilot' | 'ahead' | 'line-from' | 'line-to';
+export type WantedPlace = 'pilot' | 'ahead' | 'post' | 'other-post' | 'line-from' | 'line-to';
 /** What is wanted after it. */
 const THEN: Readonly<Record<WantedPlace, WantedPlace | null>> = {
   pilot: 'ahead',
   ahead: null,
+  post: 'other-post',
+  'other-post': null,
   'line-from': 'line-to',
   'line-to': null,
 };
@@ -35,6 +38,12 @@ export function useSetUp() {
   const [wanted, want] = useState<WantedPlace | null>(null);
   const { pilot, ahead } = places;
   const placement = useMemo(() => (pilot && ahead ? placementFrom(pilot, ahead) : null), [pilot, ahead]);
+  const [one, other] = [places.post, places['other-post']];
+  const isGated = drillId !== null && hasGates(drillId);
+  const posts = useMemo(
+    () => (isGated && one && other ? ([one, other] as const) : null),
+    [isGated, one, other],
+  );
   const [from, to] = [places['line-from'], places['line-to']];
   const line = useMemo(() => (from && to ? ([from, to] as const) : null), [from, to]);
   return {
@@ -66,6 +75,10 @@ export function useSetUp() {
     },
     /** Nobody flies over it; null: not both of its ends are marked. */
     line,
+    /** It is flown through gates. */
+    isGated,
+    /** Two posts of its first gate; null: it has none, or not both are marked. */
+    posts,
     /** By the two places that were marked; null: not both are. */
     placement,
   };

@@ -1,4 +1,5 @@
 import { exerciseOf } from '../../assessment/exercises';
+import { sceneOf } from '../../choreography/scenes';
 import type { DrillId } from '../../drills/drills';
 import { drillOf } from '../../drills/drills';
 import type { Side } from '../../drills/drill';
@@ -14,8 +15,9 @@ import type { Recording } from '../recording';
 import { smoothFlight } from '../smoothing/smooth-flight';
 import { bestPlacements } from './best-placement';
 import { FIELD_DRILLS } from './field-drills';
+import { gatesBetween, hasGates } from './field-gates';
 import { judgeReps } from './judge-reps';
-import { inField, placed, type Placement, placementFrom } from './placement';
+import { type FieldPlace, inField, placed, type Placement, placementFrom } from './placement';
 
 /**
  * Truth: reps of the simulator, judged there by the same standards without any doubt; then written down as a recorder
@@ -216,4 +218,80 @@ test('the way of a lap is found in the field wherever it was set up', () => {
     ...bestPlacements(track, course).map(({ x, y }) => Math.hypot(x - FIELD.x, y - FIELD.y)),
   );
   expect(nearest).toBeLessThan(3);
+});
+
+/** A drill through gates, judged by where the posts of the first stand. */
+function throughGates(
+  drillId: DrillId,
+  seed: number,
+  posts: readonly [number, number] = [-1, 1],
+  recorder: Recorder = { hz: 50, wanderM: 0.02 },
+) {
+  const { truth, flight, course, lasts } = judged({ drillId, side: null, seed, recorder });
+  const first = sceneOf(drillId)!.marks[0]!;
+  const half = first.width! / 2;
+  const [one, other] = posts.map((side) => inField(FIELD, { x: first.x + side * half, y: first.y })) as [
+    FieldPlace,
+    FieldPlace,
+  ];
+  const gates = gatesBetween(drillId, [one, other]);
+  const { reps, placement } = judgeReps(
+    flight,
+    { fromS: 0, toS: lasts },
+    { course, craft: CRAFT, placement: null, gates },
+  )!;
+  return { truth, reps, placement };
+}
+
+const GATED = FIELD_DRILLS.filter(hasGates);
+
+test('posts say where a gate stands, whichever is named first, and from which side it was flown through', () => {
+  expect(GATED).toContain('gap-ladder');
+  for (const posts of [
+    [-1, 1],
+    [1, -1],
+  ] as const) {
+    const { placement } = throughGates('gap-ladder', 3, posts);
+    expect([placement.x, placement.y]).toEqual([expect.closeTo(FIELD.x, 6), expect.closeTo(FIELD.y, 6)]);
+    expect((placement.towardDeg + 360) % 360).toBeCloseTo(FIELD.towardDeg, 6);
+  }
+});
+
+test('through marked gates it says what is true, or nothing; how far off the middle is told with its ±', () => {
+  const told = GATED.flatMap((drillId) =>
+    [3, 4, 5, 6].flatMap((seed) => {
+      const { truth, reps } = throughGates(drillId, seed);
+      const gap = reps[0]?.values.find(({ of }) => of === 'gap');
+      expect([drillId, seed, gap !== undefined]).toEqual([drillId, seed, true]);
+      const truly = truth.values.find(({ of }) => of === 'gap')!.value;
+      expect(Math.abs(gap!.value - truly)).toBeLessThan(gap!.plusMinus + 0.1);
+      const { verdict } = reps[0]!;
+      return verdict === 'cannot-tell' ? [] : [(verdict === 'met') === truth.met];
+    }),
+  );
+  expect(told.every(Boolean)).toBe(true);
+  expect(told.length).toBeGreaterThan(0);
+});
+
+test('a gate that nobody marked is not measured: nothing is met through it', () => {
+  const { reps } = judged({
+    drillId: 'gap-ladder',
+    side: null,
+    seed: 3,
+    recorder: { hz: 50, wanderM: 0.02 },
+  });
+  expect(reps[0]!.verdict).not.toBe('met');
+  expect(reps[0]!.unmeasured).toContain('gap');
+  expect(
+    gatesBetween('half-thumb', [
+      { x: 0, y: 0 },
+      { x: 2, y: 0 },
+    ]),
+  ).toBeNull();
+  expect(
+    gatesBetween('gap-ladder', [
+      { x: 0, y: 0 },
+      { x: 0.1, y: 0 },
+    ]),
+  ).toBeNull();
 });

@@ -4,12 +4,14 @@ import { type Score, type ScoredValue, scoreLog, scoreParts, partsOf } from '../
 import { type FlightLog, LOG_COLUMNS, type LogEvent } from '../../flight-log/flight-log';
 import type { CraftModel } from '../../simulator/craft-model';
 import { beginningOf } from '../../geometry/path';
+import { Random } from '../../simulator/random';
 import { asFlightLog } from '../as-flight-log';
 import { findEvents } from '../events/find-events';
 import type { FlightEventName } from '../events/flight-event';
 import type { SmoothFlight } from '../smoothing/smooth-flight';
 import { bestPlacements } from './best-placement';
 import { drawnLog, filledLog, type JudgedPart } from './drawn-log';
+import { type FieldGates, POST_SD_M } from './field-gates';
 import { placed, type Placement } from './placement';
 
 /** What a recorded flight says of a rep: where its own doubt decides, nothing. */
@@ -56,6 +58,8 @@ interface FieldDrill {
   readonly craft: CraftModel;
   /** Null: nobody marked where it was set up. */
   readonly placement: Placement | null;
+  /** Where its gates stand, marked by two posts: it is set up by them. Absent: nobody marked them. */
+  readonly gates?: FieldGates | null;
 }
 
 const DRAWS = 32;
@@ -64,6 +68,7 @@ const MAY_DIFFER = 1;
 /** What was not recorded is tried with so many different things. */
 const [FILLS, FIRST_FILL] = [3, 7_919];
 const ALIKE = 1e-9;
+const POSTS_SEED = 104_729;
 
 const MEANS: Readonly<Partial<Record<FlightEventName, LogEvent['is']>>> = {
   hit: 'crash',
@@ -105,8 +110,8 @@ const lineOf = ({ columns, length }: FlightLog, t: number): number => {
 };
 
 /** A rep of a log from a moment on. */
-function scoreFrom(log: FlightLog, fromS: number, { course, craft }: FieldDrill): Score {
-  return scoreParts(partsOf(log, { course, craft, solids: [] }, lineOf(log, fromS)), course);
+function scoreFrom(log: FlightLog, fromS: number, { course, craft, gates }: FieldDrill): Score {
+  return scoreParts(partsOf(log, { course, craft, solids: gates?.solids ?? [] }, lineOf(log, fromS)), course);
 }
 
 const keyOf = ({ of, isLeast }: Pick<ScoredValue, 'of' | 'isLeast'>): string => `${of} ${isLeast}`;
@@ -156,6 +161,14 @@ function verdictOf(met: number, isCut: boolean, unmeasured: number): Judged {
     : { verdict: 'cannot-tell', doubt: 'within-doubt' };
 }
 
+/** Where it may have been set up as well: posts are pointed at by hand. */
+function beside(placement: Placement, { gates }: FieldDrill, seed: number): Placement {
+  if (!gates) return placement;
+  const random = new Random(POSTS_SEED + seed);
+  const { x, y } = placement;
+  return { ...placement, x: x + POST_SD_M * random.normal(), y: y + POST_SD_M * random.normal() };
+}
+
 function judgeRep(part: JudgedPart, fromS: number, drill: FieldDrill, placement: Placement): FieldRep {
   const { course } = drill;
   const score = (log: FlightLog) => scoreFrom(placed(log, placement), fromS, drill);
@@ -166,7 +179,9 @@ function judgeRep(part: JudgedPart, fromS: number, drill: FieldDrill, placement:
   const unmeasured = course.standards
     .filter(({ of, byHandOnly }) => !byHandOnly && !known(central.values).some((each) => each.of === of))
     .map(({ of }) => of);
-  const drawn = Array.from({ length: DRAWS }, (_, i) => score(drawnLog(part, i + 1)));
+  const drawn = Array.from({ length: DRAWS }, (_, i) =>
+    scoreFrom(placed(drawnLog(part, i + 1), beside(placement, drill, i + 1)), fromS, drill),
+  );
   const isMet = ({ over, values }: Score) => over === 'finished' && known(values).every(({ ok }) => ok);
   const isCut = central.over === 'stopped' && known(central.values).every(({ ok }) => ok);
   return {
@@ -180,8 +195,12 @@ function judgeRep(part: JudgedPart, fromS: number, drill: FieldDrill, placement:
 }
 
 /** What the flight as it was smoothed says, without its doubt: enough to compare where the marks may have stood. */
-const centralAt = (part: JudgedPart, { course, craft }: FieldDrill, placement: Placement): readonly Score[] =>
-  scoreLog(placed(filledLog(part, FIRST_FILL), placement), course, craft, []);
+const centralAt = (
+  part: JudgedPart,
+  { course, craft, gates }: FieldDrill,
+  placement: Placement,
+): readonly Score[] =>
+  scoreLog(placed(filledLog(part, FIRST_FILL), placement), course, craft, gates?.solids ?? []);
 
 const judgedAt = (part: JudgedPart, drill: FieldDrill, placement: Placement): readonly FieldRep[] =>
   centralAt(part, drill, placement).map(({ fromS }) => judgeRep(part, fromS, drill, placement));
@@ -213,15 +232,15 @@ export function judgeReps(
   drill: FieldDrill,
 ): FieldReps | null {
   const judged = partIn(flight, part.fromS, part.toS, drill.course);
-  if (drill.placement) return { placement: drill.placement, reps: judgedAt(judged, drill, drill.placement) };
-  const tried = bestPlacements(judged.log, drill.course).map((placement) => ({
-    placement,
-    scores: centralAt(judged, drill, placement),
-  }));
+  if (drill.placement && !drill.gates)
+    return { placement: drill.placement, reps: judgedAt(judged, drill, drill.placement) };
+  const among = drill.gates ? drill.gates.placements : bestPlacements(judged.log, drill.course);
+  const tried = among.map((placement) => ({ placement, scores: centralAt(judged, drill, placement) }));
   const [first, ...others] = tried;
   if (!first) return null;
   const worth = ({ scores }: typeof first) => scores.reduce((sum, score) => sum + keptOf(score), 0);
   const { placement } = others.reduce((a, b) => (worth(b) > worth(a) ? b : a), first);
+  if (drill.gates) return { placement, reps: judgedAt(judged, drill, placement) };
   const missedEverywhere = tried.every(({ scores }) => scores.every(({ met }) => !met));
   return { placement, reps: fittedTo(judgedAt(judged, drill, placement), missedEverywhere) };
 }
