@@ -6,7 +6,7 @@ import type { CraftFacts } from '../vocabulary/craft-facts';
 import { coreLeft, SETTLES } from './core-questions';
 import { CAUSE_IDS, HYPOTHESES, type PerHypothesis } from './hypotheses';
 import { answerItem, counted, says, signItem, type Stories } from './items';
-import { askedOf, type MentionId } from './mentions';
+import { askedOf, type Steering } from './mentions';
 import { type Model, SURE } from './model';
 import { entropy, FURTHER, type Item, posterior, storyOf, heard } from './pooling';
 
@@ -57,7 +57,7 @@ export interface AskedSoFar {
   /** How much the result counts beside the mechanism. */
   readonly ofResult: number;
   /** What was mentioned before anything was asked. */
-  readonly mentioned: readonly MentionId[];
+  readonly mentioned: readonly Steering[];
 }
 
 /** Works out what each open question is worth, by trying every answer it may get. */
@@ -83,7 +83,7 @@ export class Asking {
   private readonly stories: Stories;
   private readonly scores: PerHypothesis;
   private readonly ofResult: number;
-  private readonly mentioned: readonly MentionId[];
+  private readonly mentioned: readonly Steering[];
 
   constructor(state: AskedSoFar) {
     ({

@@ -5,7 +5,8 @@ import { craftFacts, USUAL_CRAFT } from '../vocabulary/craft-facts';
 import { ofToday } from '../testing/by-day';
 import { type Case, CASES } from './cases';
 import { TOLD_CASES } from './cases-told';
-import { askedOf, mentionedIn, MENTIONS } from './mentions';
+import { MISS_REASONS } from '../clearance/facts';
+import { askedOf, mentionedIn, MENTIONS, QUESTIONS_OF_MISTAKES } from './mentions';
 import { rank } from './rank';
 import { questionsUntilRight } from './until-right';
 
@@ -22,6 +23,25 @@ test('every mention opens questions there are, and calls ordinary only answers t
       expect([id, values]).toEqual([id, expect.arrayContaining([...ordinary])]);
       expect([id, values.length > ordinary.length]).toEqual([id, true]);
     }
+});
+
+test('a mistake that was seen opens its questions first, and is no answer', () => {
+  const plain = rank(NOTHING, CRAFT);
+  for (const seen of MISS_REASONS) {
+    const { causes, nextQuestions } = rank(NOTHING, CRAFT, undefined, [seen]);
+    expect([seen, causes.map(({ probability }) => probability)]).toEqual([
+      seen,
+      plain.causes.map(({ probability }) => probability),
+    ]);
+    const asks: readonly string[] = QUESTIONS_OF_MISTAKES[seen];
+    const open = nextQuestions.filter(({ id }) => asks.includes(id));
+    expect([seen, open.length > 0]).toEqual([seen, true]);
+    expect([seen, nextQuestions.slice(0, open.length).map(({ id }) => asks.includes(id))]).toEqual([
+      seen,
+      open.map(() => true),
+    ]);
+    for (const id of asks) expect(questionOf(id)).toBeDefined();
+  }
 });
 
 test('a mention is asked about before anything else, and is itself no answer', () => {

@@ -1,3 +1,4 @@
+import type { MissReason } from '../clearance/facts';
 import type { Evidence } from '../evidence/evidence';
 import type { QuestionId } from '../evidence/questions';
 
@@ -52,9 +53,27 @@ export type MentionId = (typeof ROWS)[number]['id'];
 
 export const MENTIONS: readonly (Mention & { readonly id: MentionId })[] = ROWS;
 
-/** The questions that what was mentioned opens. */
-export const askedOf = (mentioned: readonly MentionId[]): ReadonlySet<string> =>
-  new Set(MENTIONS.filter(({ id }) => mentioned.includes(id)).flatMap(({ asks }) => Object.keys(asks)));
+/** What is asked of a mistake that was seen, in a video say: common practice. What was seen is the result, not the cause. */
+export const QUESTIONS_OF_MISTAKES: Readonly<Record<MissReason, readonly QuestionId[]>> = {
+  'wrong-first-move': ['first_move', 'nose_believed', 'sticks_before'],
+  'off-the-mark': ['correction_effect', 'drift_direction'],
+  height: ['height_trend', 'height_hold'],
+  nose: ['yaw_without_roll', 'attention'],
+  'too-fast': ['setting_expected', 'speed_setting'],
+  'too-late': ['noticed', 'attention'],
+  'sensor-stopped-it': ['sensors'],
+  'taken-over': ['feeling', 'sticks_before'],
+};
+
+/** What steers the asking and is no answer: what was mentioned, and mistakes that were seen. */
+export type Steering = MentionId | MissReason;
+
+/** The questions that what was mentioned or seen opens. */
+export const askedOf = (steering: readonly Steering[]): ReadonlySet<string> =>
+  new Set([
+    ...MENTIONS.filter(({ id }) => steering.includes(id)).flatMap(({ asks }) => Object.keys(asks)),
+    ...steering.flatMap((each) => QUESTIONS_OF_MISTAKES[each as MissReason] ?? []),
+  ]);
 
 /** What would have been mentioned of a case: whatever of it was out of the ordinary. */
 export const mentionedIn = (evidence: Evidence): readonly MentionId[] =>

@@ -7,7 +7,7 @@ import { Asking, type NextQuestion } from './asking';
 import { hasAskedEnough } from './core-questions';
 import { byFirst, CAUSE_IDS, HYPOTHESES } from './hypotheses';
 import { counted, itemsOf, type Stories, storiesOf, weightOfResult } from './items';
-import type { MentionId } from './mentions';
+import type { Steering } from './mentions';
 import { type Model, modelWith } from './model';
 import { type Stance, stanceOf } from './stance';
 import { type Item, pooled, posterior, sayingNothing, sharesOf } from './pooling';
@@ -178,7 +178,7 @@ export function rank(
   known: Answers,
   craft: CraftFacts,
   model: Model = STARTING,
-  mentioned: readonly MentionId[] = [],
+  mentioned: readonly Steering[] = [],
 ): Ranking {
   const all = itemsOf(model, known, craft);
   const ofResult = weightOfResult(all, known);

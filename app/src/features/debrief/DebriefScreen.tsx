@@ -21,7 +21,7 @@ import { Words } from '../../shared/ui/Words';
 import { Ask, ToldList } from './Ask';
 import { Decide } from './Decide';
 import { FINDING_WORDS } from './finding-copy';
-import { Mentioned } from './Mentioned';
+import { Mentioned, SeenInVideo } from './Mentioned';
 import { OwnPick } from './OwnPick';
 import { RankingPanel, RankingStrip } from './RankingPanel';
 import { type Debriefing, useDebriefing } from './use-debriefing';
@@ -243,6 +243,7 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
           />
         }
       >
+        <SeenInVideo seen={draft.seen ?? []} />
         <Mentioned mentioned={draft.mentioned} onChange={(mentioned) => change({ mentioned })} />
       </Screen>
     );

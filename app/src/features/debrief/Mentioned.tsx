@@ -1,5 +1,8 @@
 import { type MentionId, MENTIONS } from '@skelby/core/ranking/mentions';
+import type { MissReason } from '@skelby/core/clearance/facts';
+import { MISS_WORDS } from '../../shared/copy/copy';
 import { ManyChoice } from '../../shared/forms/Choice';
+import { Note } from '../../shared/ui/Note';
 import { Part } from '../../shared/ui/Screen';
 import { MENTION_WORDS } from './mention-copy';
 
@@ -19,5 +22,16 @@ export function Mentioned({ mentioned, onChange }: MentionedProps) {
         onChange={onChange}
       />
     </Part>
+  );
+}
+
+/** What was marked in a video of it, and what that does. */
+export function SeenInVideo({ seen }: { readonly seen: readonly MissReason[] }) {
+  if (seen.length === 0) return null;
+  const words = [...new Set(seen)].map((what) => MISS_WORDS[what].toLowerCase()).join(', ');
+  return (
+    <Note icon="video" heading={`Marked in the video: ${words}`}>
+      Why, is asked first.
+    </Note>
   );
 }

@@ -59,8 +59,17 @@ export interface Debriefing {
   readonly goOnFrom: (whose: 'theirs' | 'mine') => void;
 }
 
+const NONE = [] as const;
+
+/** What steers the asking: what was mentioned, and what was seen in a video. */
+function useSteering({ mentioned, seen = NONE }: DebriefDraft) {
+  return useMemo(() => [...mentioned, ...seen], [mentioned, seen]);
+}
+
 /** Everything that was told, weighed. */
-function useWeighed({ findings, mentioned }: DebriefDraft, craft: CraftFacts) {
+function useWeighed(draft: DebriefDraft, craft: CraftFacts) {
+  const { findings } = draft;
+  const mentioned = useSteering(draft);
   const known = useMemo(() => answersOf(findings.evidence), [findings.evidence]);
   const lessons = useLessons();
   const ranking = useRanking(

@@ -1,6 +1,6 @@
 import type { Answers } from '@skelby/core/evidence/question';
 import type { Experience } from '@skelby/core/ranking/experience';
-import type { MentionId } from '@skelby/core/ranking/mentions';
+import type { Steering } from '@skelby/core/ranking/mentions';
 import { type Model, modelWith } from '@skelby/core/ranking/model';
 import { rank, type Ranking } from '@skelby/core/ranking/rank';
 import type { CraftFacts } from '@skelby/core/vocabulary/craft-facts';
@@ -10,7 +10,7 @@ export interface ToWeigh {
   readonly craft: CraftFacts;
   /** The school's own lessons. */
   readonly lessons: Experience | null;
-  readonly mentioned: readonly MentionId[];
+  readonly mentioned: readonly Steering[];
 }
 
 export interface Weighed {

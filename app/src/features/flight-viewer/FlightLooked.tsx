@@ -24,6 +24,7 @@ import { windFromDegOf } from './event-copy';
 import { FlightLanes } from './FlightLanes';
 import { FlightPicture } from './FlightPicture';
 import type { Looking } from './use-answers';
+import type { useLoggingNote } from './use-logging';
 import { setUpLines, type SetUpChoice } from './use-set-up';
 import type { useFlightFile } from './use-flight-file';
 import { type Video, type VideoHandle, VideoPart } from '../../shared/video/VideoPart';
@@ -114,7 +115,7 @@ interface LookedProps {
   readonly looked: number | null;
   readonly setUp: SetUpChoice;
   /** Makes an entry of what was seen in a video; null: whoever looks may not log. */
-  readonly onLogNote: ((note: string) => void) | null;
+  readonly onLogNote: ReturnType<typeof useLoggingNote>;
   /** Another flight, laid over this one. */
   readonly other: ReturnType<typeof useFlightFile>;
   /** Where the drill was put that it is judged as; null: nowhere. */
@@ -268,7 +269,10 @@ export function FlightLooked({
       <VideoPart
         ref={shown}
         video={video}
-        flight={{ t: moment.t, goTo, takeOffS: events.find(({ is }) => is === 'take-off')?.atS ?? null }}
+        flight={{
+          ...{ t: moment.t, goTo, startedAt: view.startedAt, lastsS: view.lastsS },
+          takeOffS: events.find(({ is }) => is === 'take-off')?.atS ?? null,
+        }}
         onLog={onLogNote}
       />
       {looking.shown ? (

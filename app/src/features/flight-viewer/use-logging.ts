@@ -9,6 +9,8 @@ import type { FlightEvent } from '@skelby/core/recorded-flight/events/flight-eve
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { v7 as uuid } from 'uuid';
 import { useMay } from '../../shared/api/use-may';
+import type { MissReason } from '@skelby/core/clearance/facts';
+import { keepSeenInVideo } from '../../shared/storage/seen-in-video';
 import { dayHere } from '../../shared/copy/dates';
 import { beginLog, type LogDraft } from '../../shared/forms/log-draft';
 import type { useFlightFile } from './use-flight-file';
@@ -59,5 +61,11 @@ export function useLogging(file: ReturnType<typeof useFlightFile>, keeps: boolea
 /** Makes an entry of what was seen in a video; null: whoever looks may not log. */
 export function useLoggingNote() {
   const { begin } = useBegin();
-  return useMay('train') ? (note: string) => begin({ note }, new Date()) : null;
+  return useMay('train')
+    ? (note: string, seen: readonly MissReason[]) => {
+        const id = uuid();
+        keepSeenInVideo(id, seen);
+        begin({ id, note }, new Date());
+      }
+    : null;
 }

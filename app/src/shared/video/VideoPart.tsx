@@ -4,6 +4,7 @@ import { clockOf } from '../copy/clock';
 import { MISS_REASONS, type MissReason } from '@skelby/core/clearance/facts';
 import { forwardRef, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import { MISS_WORDS, plural } from '../copy/copy';
+import { beginsByClock, type FlightClock } from './begins-by-clock';
 import { keep, kept } from '../storage/storage';
 import { Button, ButtonRow, LinkButton } from '../ui/Button';
 import { pickFile } from '../ui/pick-file';
@@ -51,7 +52,7 @@ export function useVideo() {
 export type Video = ReturnType<typeof useVideo>;
 
 /** The flight that a video is put in step with. */
-interface BesideFlight {
+interface BesideFlight extends FlightClock {
   readonly t: number;
   readonly goTo: (t: number) => void;
   /** null: it did not take off in what was recorded. */
@@ -93,7 +94,7 @@ interface VideoProps {
   /** null: there is no flight beside it. */
   readonly flight: BesideFlight | null;
   /** Makes an entry of what was marked; null: whoever looks may not log. */
-  readonly onLog: ((note: string) => void) | null;
+  readonly onLog: ((note: string, seen: readonly MissReason[]) => void) | null;
   /** Drills can be opened from here. */
   readonly leads?: boolean;
 }
@@ -105,15 +106,27 @@ const listed = (name: string, marks: readonly VideoMark[]): string =>
 function InStep({
   flight,
   isInStep,
+  clockS,
   onStep,
+  onClock,
 }: {
   readonly flight: BesideFlight;
   readonly isInStep: boolean;
+  /** Where in the flight it begins by both clocks, s; null: they do not meet. */
+  readonly clockS: number | null;
   readonly onStep: (flightS: number) => void;
+  readonly onClock: () => void;
 }) {
   return (
     <>
       <ButtonRow>
+        {clockS === null ? null : (
+          <Button
+            icon="clock"
+            label={`By the clocks: it begins at ${clockS < 0 ? '−' : ''}${clockOf(Math.abs(clockS))} of the flight`}
+            onPress={onClock}
+          />
+        )}
         {flight.takeOffS === null ? null : (
           <Button icon="chevrons-up" label="It takes off here" onPress={() => onStep(flight.takeOffS!)} />
         )}
@@ -189,7 +202,12 @@ function Marked({
             <Button
               icon="plus"
               label={leads ? 'Log what was marked' : 'Tell what was marked'}
-              onPress={() => onLog(listed(name, marks))}
+              onPress={() =>
+                onLog(
+                  listed(name, marks),
+                  marks.map(({ what }) => what),
+                )
+              }
             />
           ) : null}
         </ButtonRow>
@@ -206,12 +224,14 @@ export const VideoPart = forwardRef<VideoHandle, VideoProps>(function VideoPart(
   const { file, url, looked, change, open } = watched;
   const { beginsAtS, marks } = looked;
   const video = useRef<HTMLVideoElement>(null);
+  const [seconds, setSeconds] = useState(NaN);
   const [marking, setMarking] = useState<number | null>(null);
   const follow = (flightS: number) => {
     if (video.current && beginsAtS !== null) video.current.currentTime = Math.max(0, flightS - beginsAtS);
   };
   useImperativeHandle(handle, () => ({ follow }));
   const now = () => video.current?.currentTime ?? 0;
+  const clockS = flight && beginsByClock(file, seconds, flight);
   const step = (flightS: number) => change({ beginsAtS: flightS - now() });
   const mark = (what: MissReason) => {
     change({ marks: [...marks, { atS: marking!, what }].sort((a, b) => a.atS - b.atS) });
@@ -245,13 +265,22 @@ export const VideoPart = forwardRef<VideoHandle, VideoProps>(function VideoPart(
           playsInline
           aria-label={file.name}
           style={{ width: '100%', maxWidth: 560, display: 'block' }}
+          onLoadedMetadata={() => setSeconds(video.current?.duration ?? NaN)}
           onTimeUpdate={() => {
             if (flight && beginsAtS !== null && !video.current!.paused) flight.goTo(beginsAtS + now());
           }}
         />
         <MarkKeys marking={marking} onMark={() => setMarking(now())} onWhat={mark} />
       </div>
-      {flight ? <InStep flight={flight} isInStep={beginsAtS !== null} onStep={step} /> : null}
+      {flight ? (
+        <InStep
+          flight={flight}
+          isInStep={beginsAtS !== null}
+          clockS={clockS}
+          onStep={step}
+          onClock={() => change({ beginsAtS: clockS })}
+        />
+      ) : null}
       <Marked
         leads={leads}
         name={file.name}
