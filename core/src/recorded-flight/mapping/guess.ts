@@ -1,4 +1,4 @@
-import { quantileOf, type Table } from '../table/table';
+import { quantileOf, type Table, thinnedTable } from '../table/table';
 import { assignByName, type Assigned } from './by-name';
 import { unitByRange } from './by-range';
 import { type RecordedField, QUANTITY_OF, unitNamed } from './fields';
@@ -117,7 +117,8 @@ export function guessMapping(table: Table): Mapping {
   const columns = alikeAngles(assigned.map((each) => mapped(table, each)));
   const mode = columns.find(({ field }) => field === 'mode');
   const words = mode ? table.columns[mode.at]!.words : [];
-  const first = timeByPlaces(table, { columns, modes: modesSaid(words) });
-  const times = fieldInSi(table, first, 'time');
-  return times ? hangTogether(table, times, first) : first;
+  const some = thinnedTable(table);
+  const first = timeByPlaces(some, { columns, modes: modesSaid(words) });
+  const times = fieldInSi(some, first, 'time');
+  return times ? hangTogether(some, times, first) : first;
 }

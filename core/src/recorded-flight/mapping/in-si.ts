@@ -6,9 +6,10 @@ import type { MappedColumn, Mapping } from './mapping';
 export function inSi(table: Table, { at, field, unit, sign }: MappedColumn): Float64Array {
   const { values } = table.columns[at]!;
   const { factor, middle = 0 } = unitOf(QUANTITY_OF[field], unit) ?? { factor: 1 };
-  return factor === 1 && middle === 0 && sign === 1
-    ? values
-    : values.map((value) => sign * factor * (value - middle));
+  if (factor === 1 && middle === 0 && sign === 1) return values;
+  const [by, out] = [sign * factor, new Float64Array(values.length)];
+  for (let i = 0; i < values.length; i += 1) out[i] = by * (values[i]! - middle);
+  return out;
 }
 
 /** The figures of a field in SI; null where no column means it. */

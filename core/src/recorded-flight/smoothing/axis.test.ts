@@ -120,3 +120,24 @@ test('its spread is neither too small nor too large: normalised squared errors w
     expect(mean).toBeLessThan(BAND_OF_200[1]);
   }
 });
+
+test('spreads that have settled are not worked out anew, and nothing comes out otherwise', () => {
+  const { normal } = chanceOf(8);
+  const count = 1_500;
+  // Lines at an even pace, with a gap, and places and speeds that are missing for a while.
+  const t = Float64Array.from({ length: count }, (_, i) => i * 0.02 + (i > 700 ? 3 : 0));
+  const place = t.map((now, i) => (i > 300 && i < 380 ? NaN : 8 * Math.sin(now / 2) + 0.2 * normal()));
+  const speed = t.map((now, i) => (i > 1_000 && i < 1_060 ? NaN : 4 * Math.cos(now / 2) + 0.1 * normal()));
+  const smoothed = (times: Float64Array, wander: { m: number; s: number } | null) =>
+    new AxisSmoother({ jerk: 12, wander }).smooth({ t: times, place, speed, placeSd: 0.2, speedSd: 0.1 });
+  // A few ten millionths of a second beside the even pace: never the same step twice, so that nothing settles.
+  const uneven = t.map((now, i) => now + 1e-7 * ((i * 7) % 11));
+  for (const wander of [null, { m: 1.2, s: 25 }]) {
+    const [even, each] = [smoothed(t, wander), smoothed(uneven, wander)];
+    for (const column of ['place', 'speed', 'push', 'placeSd', 'speedSd'] as const)
+      expect([
+        column,
+        Math.max(...even[column].map((value, i) => Math.abs(value - each[column][i]!))) < 1e-4,
+      ]).toEqual([column, true]);
+  }
+});

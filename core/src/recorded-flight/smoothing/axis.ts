@@ -4,7 +4,7 @@
  * matrices in flat arrays, since there is a step for every line.
  */
 
-import { isSame, multiply, solveFromRight } from './small-matrices';
+import { isSame, multiply, SAME_SPREAD, solveFromRight } from './small-matrices';
 
 export interface AxisModel {
   /** Spectral density of the jerk, m²/s⁵. */
@@ -45,7 +45,12 @@ const SAME_S = 1e-9;
 interface Kept {
   readonly x: Float64Array;
   readonly p: Float64Array;
+  /** The moment whose spread each has: settled spreads are kept once. */
+  readonly spreadAt: Int32Array;
 }
+
+/** What was told at a moment: bits of place and speed. */
+const [TOLD_PLACE, TOLD_SPEED] = [1, 2];
 
 export class AxisSmoother {
   private readonly n: number;
@@ -64,9 +69,17 @@ export class AxisSmoother {
   private readonly offP: Float64Array;
   /** The step that `f` and `q` are of, s. */
   private of = NaN;
-  /** The spread that `thought` and `gain` were worked out of, and its step, s. */
+  /** The spread that `thought` and `gain` were worked out of, the moment that it is kept at, and its step, s. */
   private readonly gainOf: Float64Array;
+  private gainAt = -1;
   private gainStep = NaN;
+  /** How much a told place and a told speed move each part of the state. */
+  private readonly weights: readonly [place: Float64Array, speed: Float64Array];
+  /** The step and what was told, from which on spreads stay as they are; NaN: they do not. */
+  private settledStep = NaN;
+  private settledTold = 0;
+  /** On the way back spreads stay as they are while the gain does. */
+  private isBackSettled = false;
 
   constructor(private readonly model: AxisModel) {
     this.n = model.wander ? 4 : 3;
@@ -76,28 +89,51 @@ export class AxisSmoother {
     [this.p, this.f, this.q, this.work] = [square(), square(), square(), square()];
     [this.thought, this.gain, this.factor, this.offP] = [square(), square(), square(), square()];
     this.gainOf = square();
+    this.weights = [vector(), vector()];
   }
 
   /** @returns the axis at the same moments, each by all that was told before and after it */
   smooth(lines: AxisLines): SmoothAxis {
     const count = lines.t.length;
-    const kept: Kept = { x: new Float64Array(count * this.n), p: new Float64Array(count * this.n * this.n) };
+    const kept: Kept = {
+      x: new Float64Array(count * this.n),
+      p: new Float64Array(count * this.n * this.n),
+      spreadAt: new Int32Array(count),
+    };
     this.begin(lines);
     for (let i = 0; i < count; i += 1) {
-      if (i > 0) this.predict(lines.t[i]! - lines.t[i - 1]!);
-      this.told(lines, i);
+      this.forward(lines, i, kept);
       kept.x.set(this.x, i * this.n);
-      kept.p.set(this.p, i * this.n * this.n);
     }
     return this.back(lines, kept);
+  }
+
+  /** One moment on: where lines come evenly and tell the same, spreads settle within seconds and are not worked out anew. */
+  private forward(lines: AxisLines, i: number, { p, spreadAt }: Kept): void {
+    const size = this.n * this.n;
+    const step = i > 0 ? lines.t[i]! - lines.t[i - 1]! : NaN;
+    const told = toldAt(lines, i);
+    if (told === this.settledTold && Math.abs(step - this.settledStep) < SAME_S) {
+      this.moveOn(step);
+      if (told & TOLD_PLACE) this.weighIn(PLACE, lines.place[i]!);
+      if (told & TOLD_SPEED) this.weighIn(SPEED, lines.speed![i]!);
+      spreadAt[i] = spreadAt[i - 1]!;
+      return;
+    }
+    const wasEven = i > 1 && this.of === step && toldAt(lines, i - 1) === told;
+    if (i > 0) this.predict(step);
+    this.told(lines, i);
+    p.set(this.p, i * size);
+    spreadAt[i] = i;
+    const settles = wasEven && isSame(p, spreadAt[i - 1]! * size, this.p);
+    [this.settledStep, this.settledTold] = settles ? [step, told] : [NaN, 0];
   }
 
   private begin({ place, placeSd }: AxisLines): void {
     const { n, model } = this;
     this.x.fill(0);
     this.p.fill(0);
-    const first = place.find(Number.isFinite) ?? 0;
-    this.x[PLACE] = first;
+    this.x[PLACE] = place.find(Number.isFinite) ?? 0;
     const wander = model.wander?.m ?? 0;
     this.p[0] = 100 * (placeSd * placeSd + wander * wander) + 1;
     this.p[SPEED * n + SPEED] = FIRST_SPEED ** 2;
@@ -118,8 +154,7 @@ export class AxisSmoother {
     f[n + 1] = 1;
     f[n + 2] = dt;
     f[2 * n + 2] = 1;
-    const d = model.jerk;
-    const [d2, d3, d4, d5] = [dt ** 2, dt ** 3, dt ** 4, dt ** 5];
+    const [d, d2, d3, d4, d5] = [model.jerk, dt ** 2, dt ** 3, dt ** 4, dt ** 5];
     q[0] = (d * d5) / 20;
     q[1] = q[n] = (d * d4) / 8;
     q[2] = q[2 * n] = (d * d3) / 6;
@@ -133,6 +168,12 @@ export class AxisSmoother {
   }
 
   private predict(dt: number): void {
+    this.moveOn(dt);
+    this.spread(this.p, 0, this.p);
+  }
+
+  /** The state alone. */
+  private moveOn(dt: number): void {
     const { n, x, f, was } = this;
     this.transition(dt);
     was.set(x);
@@ -141,7 +182,6 @@ export class AxisSmoother {
       for (let c = 0; c < n; c += 1) sum += f[r * n + c]! * was[c]!;
       x[r] = sum;
     }
-    this.spread(this.p, 0, this.p);
   }
 
   /** F P: a row goes on by those under it. F is mostly zeros, and there is a product for every line. */
@@ -186,13 +226,21 @@ export class AxisSmoother {
 
   /** Takes one figure in: of the place as told, which has the slow error in it, or of the speed. */
   private update(what: typeof PLACE | typeof SPEED, told: number, variance: number): void {
-    const { n, x, p, ph, model } = this;
+    const { n, p, ph, model } = this;
+    const weights = this.weights[what];
     const withWander = what === PLACE && model.wander !== null;
     for (let r = 0; r < n; r += 1) ph[r] = p[r * n + what]! + (withWander ? p[r * n + WANDER]! : 0);
     const s = ph[what]! + (withWander ? ph[WANDER]! : 0) + variance;
-    const off = told - x[what]! - (withWander ? x[WANDER]! : 0);
-    for (let r = 0; r < n; r += 1) x[r]! += (ph[r]! / s) * off;
+    for (let r = 0; r < n; r += 1) weights[r] = ph[r]! / s;
+    this.weighIn(what, told);
     for (let r = 0; r < n; r += 1) for (let c = 0; c < n; c += 1) p[r * n + c]! -= (ph[r]! * ph[c]!) / s;
+  }
+
+  private weighIn(what: typeof PLACE | typeof SPEED, told: number): void {
+    const { n, x, model } = this;
+    const weights = this.weights[what];
+    const off = told - x[what]! - (what === PLACE && model.wander !== null ? x[WANDER]! : 0);
+    for (let r = 0; r < n; r += 1) x[r]! += weights[r]! * off;
   }
 
   private back({ t }: AxisLines, kept: Kept): SmoothAxis {
@@ -213,7 +261,8 @@ export class AxisSmoother {
     };
     if (count > 0) {
       x.set(kept.x.subarray((count - 1) * n));
-      p.set(kept.p.subarray((count - 1) * size));
+      const at = kept.spreadAt[count - 1]! * size;
+      p.set(kept.p.subarray(at, at + size));
       put(count - 1);
     }
     for (let i = count - 2; i >= 0; i -= 1) {
@@ -228,10 +277,13 @@ export class AxisSmoother {
    * What was thought of the next moment, and how much what comes after it counts here. Where lines come evenly spreads settle
    * within seconds, and nothing is to be worked out anew.
    */
-  private weigh(p: Float64Array, from: number): void {
+  private weigh(p: Float64Array, at: number): void {
     const { n, thought, gain, factor, gainOf } = this;
-    if (this.gainStep === this.of && isSame(p, from, gainOf)) return;
+    const from = at * n * n;
+    if (this.gainStep === this.of && (this.gainAt === at || isSame(p, from, gainOf))) return;
     this.gainStep = this.of;
+    this.gainAt = at;
+    this.isBackSettled = false;
     for (let k = 0; k < n * n; k += 1) gainOf[k] = p[from + k]!;
     this.spread(p, from, thought);
     // P Fᵀ, then from the right by the inverse of what was thought.
@@ -242,24 +294,33 @@ export class AxisSmoother {
   /** Rauch, Tung and Striebel: what comes after (in `x` and `p`), weighed against what was thought of it. */
   private stepBack(kept: Kept, i: number): void {
     const { n, f, thought, gain, offX, offP, work, x: nextX, p: nextP } = this;
-    const [{ x, p }, atX, atP] = [kept, i * n, i * n * n];
-    this.weigh(p, atP);
+    const { x, p, spreadAt } = kept;
+    const [atX, atP] = [i * n, spreadAt[i]! * n * n];
+    this.weigh(p, spreadAt[i]!);
     for (let r = 0; r < n; r += 1) {
       let sum = 0;
       for (let c = 0; c < n; c += 1) sum += f[r * n + c]! * x[atX + c]!;
       offX[r] = nextX[r]! - sum;
     }
+    for (let r = 0; r < n; r += 1) {
+      let sum = x[atX + r]!;
+      for (let c = 0; c < n; c += 1) sum += gain[r * n + c]! * offX[c]!;
+      nextX[r] = sum;
+    }
+    if (this.isBackSettled) return;
     for (let k = 0; k < n * n; k += 1) offP[k] = nextP[k]! - thought[k]!;
     multiply(gain, offP, work, n);
-    for (let r = 0; r < n; r += 1) {
-      let place = x[atX + r]!;
+    let isSettled = true;
+    for (let r = 0; r < n; r += 1)
       for (let c = 0; c < n; c += 1) {
-        place += gain[r * n + c]! * offX[c]!;
         let sum = p[atP + r * n + c]!;
         for (let k = 0; k < n; k += 1) sum += work[r * n + k]! * gain[c * n + k]!;
+        if (Math.abs(sum - nextP[r * n + c]!) > SAME_SPREAD * Math.abs(sum)) isSettled = false;
         nextP[r * n + c] = sum;
       }
-      nextX[r] = place;
-    }
+    this.isBackSettled = isSettled;
   }
 }
+
+const toldAt = ({ place, speed }: AxisLines, i: number): number =>
+  (Number.isFinite(place[i]!) ? TOLD_PLACE : 0) | (speed && Number.isFinite(speed[i]!) ? TOLD_SPEED : 0);

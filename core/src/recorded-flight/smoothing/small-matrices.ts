@@ -1,7 +1,7 @@
 /** Small square matrices in flat arrays, row by row. */
 
 /** Share by which settled spreads differ. */
-const SAME_SPREAD = 1e-8;
+export const SAME_SPREAD = 1e-8;
 
 /** As good as the same: spreads that have settled differ by rounding alone. */
 export function isSame(a: Float64Array, from: number, b: Float64Array): boolean {

@@ -21,6 +21,22 @@ export interface Column {
 /** The finite values of a column, in order. */
 export const finiteOf = (values: Float64Array): Float64Array => values.filter(Number.isFinite);
 
+/** So many rows show how columns hang together. */
+const ENOUGH_ROWS = 20_000;
+
+/** Some rows of a long table, one after so many others. */
+export function thinnedTable(table: Table): Table {
+  const every = Math.floor(table.length / ENOUGH_ROWS);
+  if (every < 2) return table;
+  const length = Math.ceil(table.length / every);
+  const some = (values: Float64Array): Float64Array => {
+    const out = new Float64Array(length);
+    for (let i = 0; i < length; i += 1) out[i] = values[i * every]!;
+    return out;
+  };
+  return { length, columns: table.columns.map((each) => ({ ...each, values: some(each.values) })) };
+}
+
 /** Quantile of the finite values, by sorting a sample of at most 20 000. @returns NaN where there is none */
 export function quantileOf(values: Float64Array, share: number): number {
   const step = Math.max(1, Math.floor(values.length / 20_000));
