@@ -258,6 +258,7 @@ test('a video stays on the phone, is put in step with the flight, and its mistak
   trainer,
   page,
 }) => {
+  const pilot = await trainer.addPilot('Orrin Tarrel', '6');
   await trainer.today();
   const video = { name: 'meadow.webm', mimeType: 'video/webm', buffer: await filmed(page) };
   await page.goto('/flights/file');
@@ -291,4 +292,16 @@ test('a video stays on the phone, is put in step with the flight, and its mistak
   await expect(page.getByText('Most often too fast: Brake to the mark, then Slow slalom.')).toBeVisible();
   await page.getByRole('button', { name: 'Log what was marked' }).click();
   await expect(page.getByRole('heading', { name: 'Who was flying?' })).toBeVisible();
+  // What was marked is asked about first in the debrief of what was logged.
+  await trainer.findPilot(pilot);
+  await page.getByRole('button', { name: pilot }).click();
+  await page.getByRole('button', { name: 'Near-miss', exact: true }).click();
+  await page.getByRole('button', { name: /^Stick handling/ }).click();
+  await page.getByRole('button', { name: /^Over-control/ }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('link', { name: /^Debrief/ }).click();
+  await page.getByRole('button', { name: 'I cannot say yet' }).click();
+  await expect(page.getByText('Marked in the video: too fast')).toBeVisible();
+  await page.getByRole('button', { name: 'None of these' }).click();
+  await expect(page.getByRole('heading', { name: /speed setting/i })).toBeVisible();
 });

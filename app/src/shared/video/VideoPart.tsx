@@ -251,6 +251,7 @@ export const VideoPart = forwardRef<VideoHandle, VideoProps>(function VideoPart(
   return (
     <Part heading="Video">
       <div
+        style={{ display: 'flex', flexDirection: 'column', alignItems: 'flex-start', gap: 8 }}
         onKeyDown={({ key, target }) => {
           if (target instanceof HTMLInputElement) return;
           if (key === 'm') setMarking(now());
