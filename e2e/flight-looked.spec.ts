@@ -303,5 +303,5 @@ test('a video stays on the phone, is put in step with the flight, and its mistak
   await page.getByRole('button', { name: 'I cannot say yet' }).click();
   await expect(page.getByText('Marked in the video: too fast')).toBeVisible();
   await page.getByRole('button', { name: 'None of these' }).click();
-  await expect(page.getByRole('heading', { name: /speed setting/i })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Was it in the setting you believed?' })).toBeVisible();
 });
