@@ -43,11 +43,19 @@ const shareBy = (passed: readonly (number | null)[], reps: number): number =>
 const quantile = (values: readonly number[], share: number): number =>
   [...values].sort((a, b) => a - b)[Math.floor(share * (values.length - 1))]!;
 
-/** Test reps of the learning curve until its limit; the exact chances of the chart say how often by when. */
-function repsByCurve(rule: ClearingRule, pilot: MadeUpPilot, most: number, chance: Draw): number | null {
+/**
+ * Test reps of the learning curve until its limit; the exact chances of the chart say how often by when.
+ * @param from where its score stands
+ */
+export function repsByCurve(
+  rule: ClearingRule,
+  pilot: Pick<MadeUpPilot, 'missRate'>,
+  { most, from = 0 }: { readonly most: number; readonly from?: number },
+  chance: Draw,
+): number | null {
   const lattice = new ScoreLattice(rule);
   const { score: limit } = limitOf(rule);
-  let score = 0;
+  let score = from;
   for (let rep = 0; rep < most; rep += 1) {
     score = chance() < pilot.missRate ? Math.max(0, score - lattice.fall) : score + lattice.rise;
     if (score >= limit - 1e-9) return rep + 1;
@@ -64,7 +72,7 @@ const passes = (
 ) =>
   gathersEvidence(rule)
     ? repsToPass(rule, { needed, most }, pilot, chance)
-    : repsByCurve(rule, pilot, most, chance);
+    : repsByCurve(rule, pilot, { most }, chance);
 
 function letThrough(rule: ClearingRule): RuleCosts['letThrough'] {
   const missRate = rule.unacceptableMissPercent / 100;
@@ -97,7 +105,7 @@ function letThrough(rule: ClearingRule): RuleCosts['letThrough'] {
 }
 
 /** Attempts of one check at one chart; its end is by the misses or the hits, whichever come first. */
-function checkReps(needed: number, missRate: number, chance: Draw): { reps: number; passed: boolean } {
+export function checkReps(needed: number, missRate: number, chance: Draw): { reps: number; passed: boolean } {
   let [met, missed] = [0, 0];
   while (met < needed && missed < CHECK_MISSED_ENDS) {
     if (chance() < missRate) missed += 1;

@@ -33,7 +33,7 @@ import { CurveChart, StickPlate, ValueChart } from '../../shared/drawing';
 import { CoverageGrid } from './CoverageGrid';
 import { History } from './History';
 import { WeaknessFoot } from './WeaknessFoot';
-import { HowSure, WhatItTakes } from './HowSure';
+import { AtThisRate, HowSure, WhatItTakes } from './HowSure';
 import { OtherwiseNow } from './OtherwiseNow';
 import { OnWatch } from '../../shared/drawing/OnWatch';
 import { chartName, curveSentence, rungWords } from '../../shared/copy/rung-copy';
@@ -82,6 +82,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
       />
       <ValueChart drillId={shown.drillId} reps={valuesOf(repsOf(worked.reps, shown))} />
       {most === 0 ? <WhatItTakes rule={page.rule} clearance={worked.clearance} /> : null}
+      <AtThisRate rule={page.rule} worked={worked} />
       <HowSure rule={page.rule} mostReps={most} />
     </Part>
   );

@@ -41,23 +41,28 @@ const chanceOfMiss = ({ missRate, withinDay }: MadeUpPilot, flown: number, misse
   return (missRate * weight + missed) / (weight + flown);
 };
 
-/**
- * Test reps until a chart passes; null when it has not within so many.
- * @param needed evidence at which it passes, and the most reps that are flown
- */
+interface ToPass {
+  /** Evidence at which it passes, and the most reps that are flown. */
+  readonly needed: number;
+  readonly most: number;
+  /** Where it stands, and the days that were spent on it; absent: at nothing. */
+  readonly from?: { readonly evidence: number; readonly days: number };
+}
+
+/** Test reps until a chart passes, the first of them on a new day; null when it has not within so many. */
 export function repsToPass(
   rule: ClearingRule,
-  { needed, most }: { readonly needed: number; readonly most: number },
+  { needed, most, from = { evidence: 0, days: 0 } }: ToPass,
   pilot: MadeUpPilot,
   chance: Draw,
 ): number | null {
   const aDay = testsADayOf(rule);
   const weigh = weights(rule, aDay);
   const byDay = testOf(rule) === 'strict';
-  let [evidence, missed] = [0, 0];
+  let [evidence, missed] = [from.evidence, 0];
   for (let rep = 0; rep < most; rep += 1) {
     const ofDay = rep % aDay;
-    const day = Math.floor(rep / aDay) + 1;
+    const day = from.days + Math.floor(rep / aDay) + 1;
     if (ofDay === 0) [evidence, missed] = [evidence + 1 / (day * (day + 1)), 0];
     const isMissed = chance() < chanceOfMiss(pilot, ofDay, missed);
     missed += isMissed ? 1 : 0;
