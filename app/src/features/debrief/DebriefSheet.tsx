@@ -26,7 +26,7 @@ import { PrintButton } from '../../shared/ui/PrintButton';
 import { LinkRow, Rows } from '../../shared/ui/Rows';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
-import { sayTime } from '../../shared/copy/dates';
+import { timeOnPaper } from '../../shared/copy/day-on-paper';
 import { KIND_WORDS, STANDING_LINE } from '../../shared/copy/copy';
 import { ChainLine } from './ChainEditor';
 import { useDebrief, useDebriefVersion } from '../../offline/overlay/debrief-queries';
@@ -111,7 +111,7 @@ function partsOfSheet(
       'What happened',
       [
         plain(occurrence.note) || 'Nothing noted.',
-        [sayTime(occurrence.happenedAt), site?.name, craft?.name].filter(Boolean).join(' · '),
+        [timeOnPaper(occurrence.happenedAt), site?.name, craft?.name].filter(Boolean).join(' · '),
       ],
     ],
     ...causeParts(findings, occurrence.pilotMode),
@@ -142,7 +142,7 @@ function Versions({
             key={version.id}
             href={`/occurrence/${occurrenceId}/sheet?version=${version.id}`}
             title={`${version.number}. ${version.state === 'closed' ? 'Closed' : 'Open'}${version.reason ? `: ${plain(version.reason)}` : ''}`}
-            under={[sayTime(version.at), version.by].filter(Boolean).join(' · ')}
+            under={[timeOnPaper(version.at), version.by].filter(Boolean).join(' · ')}
           />
         ))}
       </Rows>

@@ -3,7 +3,7 @@ import type { FlightCard, FlightToBe } from '@skelby/core/go-no-go/flight-to-be'
 import { View } from 'react-native';
 import { useUnits } from '../../shared/api/use-units';
 import { STANDING_LINE } from '../../shared/copy/copy';
-import { sayTime } from '../../shared/copy/dates';
+import { timeOnPaper } from '../../shared/copy/day-on-paper';
 import { CheckRows, isInOrder } from '../../shared/forms/CheckRows';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
@@ -105,7 +105,7 @@ export function Card({ card, flight, names, restrictions, seen, onLook }: CardPr
         <Words as="title" role="status" style={styles.verdict}>
           {verdictOf(card, open.length)}
         </Words>
-        <Words as="soft">{[...names, sayTime(new Date().toISOString())].join(' · ')}</Words>
+        <Words as="soft">{[...names, timeOnPaper(new Date().toISOString())].join(' · ')}</Words>
       </View>
       <Checks checks={checks.filter(({ go }) => go !== null)} />
       <CheckRows checks={asked} seen={seen} onToggle={onLook} />

@@ -17,8 +17,8 @@ import { PrintButton } from '../../shared/ui/PrintButton';
 import { Part, Screen } from '../../shared/ui/Screen';
 import { themed } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
-import { sayTime, todayHere } from '../../shared/copy/dates';
-import { dayOnPaper } from '../../shared/copy/day-on-paper';
+import { todayHere } from '../../shared/copy/dates';
+import { dayOnPaper, timeOnPaper } from '../../shared/copy/day-on-paper';
 import { MODE_WORDS, plural, STANDING_LINE, STATE_WORDS } from '../../shared/copy/copy';
 import { cameInWords } from './came-in-words';
 import { CoverageGrid } from './CoverageGrid';
@@ -64,7 +64,7 @@ function signatureWords({ moves }: WeaknessPage, me: string): string {
   const cameIn = kept ? cameInWords(kept) : null;
   const by = kept?.by ?? me;
   const what = signed.kind === 'signed-early' ? 'Signed early' : 'Signed';
-  return `${what} ${sayTime(signed.at)}${cameIn ? ` (${cameIn})` : ''}${by ? ` by ${by}` : ''}${signed.reason ? `: ${signed.reason}` : ''}`;
+  return `${what} ${timeOnPaper(signed.at)}${cameIn ? ` (${cameIn})` : ''}${by ? ` by ${by}` : ''}${signed.reason ? `: ${signed.reason}` : ''}`;
 }
 
 function Sheet({ page }: { readonly page: WeaknessPage }) {

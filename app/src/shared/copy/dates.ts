@@ -15,6 +15,7 @@ const moment = new Intl.DateTimeFormat('en-GB', {
   hour: '2-digit',
   minute: '2-digit',
 });
+const otherMoment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 const two = (value: number) => String(value).padStart(2, '0');
 
@@ -22,13 +23,13 @@ const two = (value: number) => String(value).padStart(2, '0');
 export const dayHere = (instant: Date): Day =>
   `${instant.getFullYear()}-${two(instant.getMonth() + 1)}-${two(instant.getDate())}`;
 
-/** The time of day on this phone's own clock, as hours:minutes. */
 /** Of a time of day such as 09:30. */
 export const minuteOfDay = (time: string): number => {
   const [hour, minute] = time.split(':').map(Number) as [number, number];
   return hour * 60 + minute;
 };
 
+/** The time of day on this phone's own clock, as hours:minutes. */
 export const timeOf = (instant: Date): string => `${two(instant.getHours())}:${two(instant.getMinutes())}`;
 
 export const todayHere = (): Day => dayHere(new Date());
@@ -44,4 +45,8 @@ export function sayDay(day: Day, now: Day = todayHere()): string {
   return (day.slice(0, 4) === now.slice(0, 4) ? inYear : otherYear).format(new Date(`${day}T00:00:00Z`));
 }
 
-export const sayTime = (instant: string): string => moment.format(new Date(instant));
+/** "4 Mar, 14:03"; of another year with the year: "4 Mar 2025, 14:03". */
+export function sayTime(instant: string): string {
+  const at = new Date(instant);
+  return (dayHere(at).slice(0, 4) === todayHere().slice(0, 4) ? moment : otherMoment).format(at);
+}
