@@ -1,13 +1,18 @@
 import type { Forecast, Spread, WentLately } from '@skelby/core/clearance/forecast';
 import { plural } from '../../shared/copy/copy';
 
-const between = ({ low, high }: Spread): string => (high === null ? `${low} or more` : `${low} to ${high}`);
+/** Beside a middle: ` (2 to 9)`; nothing where all are alike. */
+const between = ({ low, high }: Spread): string =>
+  high === low ? '' : high === null ? ` (${low} or more)` : ` (${low} to ${high})`;
+
+const eightOfTen = ({ low, high }: Spread): string =>
+  high === null ? `nine of ten need ${low} or more` : `eight of ten need ${low} to ${high}`;
 
 /** What is still to be flown, with its spread, and what it hangs on. */
 export function forecastSentence({ met, missed }: WentLately, forecast: Forecast | null): string {
   const lately = `If reps go on like the last ${met + missed} (${met} met)`;
-  if (!forecast) return `${lately}, it is not cleared: more practice first, an easier step or calmer air.`;
+  if (!forecast) return `${lately}, it will hardly be cleared: an easier step first, or calmer air.`;
   const { reps, packs } = forecast;
-  const inPacks = packs ? `, about ${plural(packs.middle, 'pack')} (${between(packs)})` : '';
-  return `${lately}, half are through in ${plural(reps.middle, 'more rep')}, check included${inPacks}; eight of ten in ${between(reps)}. No promise: drills are there to change that.`;
+  const inPacks = packs ? `, about ${plural(packs.middle, 'pack')}${between(packs)}` : '';
+  return `${lately}, half are through in ${plural(reps.middle, 'more rep')}, check included${inPacks}; ${eightOfTen(reps)}. No promise: drills are there to change that.`;
 }
