@@ -77,6 +77,8 @@ export function ValueChartDrawing({ drillId, reps: all }: ValueChartProps) {
             noOfSections={2}
             yAxisLabelWidth={AXIS_WIDTH - 6}
             yAxisTextStyle={{ fontFamily: FONT.bold, fontSize: 15, color: theme.ink }}
+            showFractionalValues
+            roundToDigits={1}
             formatYLabel={(label) => String(Number(Number(label).toFixed(1)))}
             hideRules
             color={theme.rule}
