@@ -8,13 +8,10 @@ import { tableOfCsv } from '@skelby/core/recorded-flight/stand-ins/read-back';
 import { MADE_UP_RECORDERS, type MadeUpRecorder } from '@skelby/core/recorded-flight/stand-ins/recorders';
 import { writtenBy } from '@skelby/core/recorded-flight/stand-ins/write';
 import type { FlightLog } from '@skelby/core/flight-log/flight-log';
-import { answersOf } from '@skelby/core/evidence/evidence';
-import { rank } from '@skelby/core/ranking/rank';
-import { evidenceOfStory, STORY_FACTS, WRITES_ALL } from '@skelby/core/recorded-flight/stand-ins/story-read';
+import { firstRead, WRITES_ALL } from '@skelby/core/recorded-flight/stand-ins/story-read';
 import { chanceOf, type FlightStory, recordStory } from '@skelby/core/second-model/flights';
 import { fromTheGround } from '@skelby/core/second-model/from-the-ground';
 import { LESSONS } from '@skelby/core/second-model/lessons';
-import { TROUBLES } from '@skelby/core/second-model/stories';
 
 /** What is found in the files of recorders, and what reading them costs. */
 
@@ -75,12 +72,7 @@ function sayCauses(
   recorder: MadeUpRecorder,
   begins: (story: FlightStory) => FlightStory,
 ): readonly [what: string, figure: string] {
-  const right = TROUBLES.flatMap((trouble, k) =>
-    Array.from({ length: 8 }, (_, nth) => {
-      const evidence = evidenceOfStory(begins(trouble(nth)), 500 + 7 * k + nth, recorder);
-      return rank(answersOf(evidence), STORY_FACTS).causes[0]!.id === trouble(nth).cause;
-    }),
-  );
+  const right = firstRead(recorder, begins, [0, 1, 2, 3, 4, 5, 6, 7]);
   return [`  cause first ${what}`, `${right.filter(Boolean).length} of ${right.length}`];
 }
 

@@ -103,7 +103,7 @@ test('says nothing of a few reps, nor of a pilot who hardly ever meets it; who m
   const [best, fair] = [of(20, 0)!, of(17, 3)!];
   expect(best.reps.middle).toBeLessThan(fair.reps.middle);
   expect(best.packs!.middle).toBe(Math.ceil(best.reps.middle / 5));
-  for (const { low, middle, high } of [best.reps, fair.reps, fair.days, fair.packs!]) {
+  for (const { low, middle, high } of [best.reps, fair.reps, fair.packs!]) {
     expect(low).toBeLessThanOrEqual(middle);
     expect(high ?? Infinity).toBeGreaterThanOrEqual(middle);
   }
@@ -113,16 +113,24 @@ test('says nothing of a few reps, nor of a pilot who hardly ever meets it; who m
 test('a chart that passed asks for the check alone', () => {
   const passed = begun(Array.from({ length: 12 }, () => true));
   expect(passed.passed).toBe(true);
-  const { reps, days } = forecastOf(DEFAULT_RULE, standingOf(passed), { met: 20, missed: 0 }, null)!;
-  expect([reps.low, reps.middle, days.middle]).toEqual([CHECK_MET_NEEDED, CHECK_MET_NEEDED, 1]);
+  const { reps } = forecastOf(DEFAULT_RULE, standingOf(passed), { met: 20, missed: 0 }, null)!;
+  expect([reps.low, reps.middle]).toEqual([CHECK_MET_NEEDED, CHECK_MET_NEEDED]);
 });
 
 test('the last twenty at the standard count, what was taken back and easier steps do not', () => {
-  const rep = (over: object) => ({ drillId: 'half-thumb', met: true, level: 0, takenBack: false, ...over });
+  const rep = (over: object) => ({
+    drillId: 'half-thumb',
+    met: true,
+    level: 0,
+    takenBack: false,
+    flownOn: 'craft' as const,
+    ...over,
+  });
   const reps = [
     ...Array.from({ length: 30 }, () => rep({ met: false })),
     ...Array.from({ length: 19 }, () => rep({})),
     ...[rep({ level: -1 }), rep({ takenBack: true }), rep({ drillId: 'mirror-call' })],
+    ...[rep({ flownOn: 'simulator', met: false })],
   ];
   expect(wentLately(reps, ['half-thumb'])).toEqual({ met: 19, missed: 1 });
   expect(wentLately([], ['half-thumb'])).toEqual({ met: 0, missed: 0 });

@@ -1,14 +1,8 @@
 import { binomialAtMost } from '../rates/exact-interval';
-import {
-  CHECK_MET_A_SIDE,
-  CHECK_MET_NEEDED,
-  type ClearingRule,
-  gathersEvidence,
-  testsADayOf,
-} from './clearing-rule';
+import { type ClearingRule, gathersEvidence } from './clearing-rule';
 import { type Draw, drawFrom, repsToPass } from './evidence/simulated';
 import type { Clearance } from './rungs';
-import { checkReps, repsByCurve } from './rule-costs';
+import { repsByCurve, untilChecked } from './rule-costs';
 
 /** How reps went lately: what is to come is taken to go alike. */
 export interface WentLately {
@@ -19,7 +13,6 @@ export interface WentLately {
 /** What is still to be flown: the middle one, and what eight in ten lie between. */
 export interface Forecast {
   readonly reps: Spread;
-  readonly days: Spread;
   /** Null: nobody counted packs. */
   readonly packs: Spread | null;
   /** Share of those who are not through within the reps that were looked at; 0.1 and more leave no upper end. */
@@ -39,18 +32,20 @@ const LATELY = 20;
 const [SKILLS, TIMES, MOST] = [40, 8, 200];
 const SEED = 20_261_202;
 
-/** The last reps of the drills that decide, flown at the standard, that still count. @param reps oldest first */
+/** The last reps of the drills that decide, flown on the craft at the standard, that still count. @param reps oldest first */
 export function wentLately(
   reps: readonly {
     readonly drillId: string;
     readonly met: boolean;
     readonly level?: number | undefined;
     readonly takenBack: boolean;
+    readonly flownOn: 'craft' | 'simulator';
   }[],
   deciding: readonly string[],
 ): WentLately {
   const counted = reps
-    .filter(({ drillId, level = 0, takenBack }) => !takenBack && level === 0 && deciding.includes(drillId))
+    .filter(({ level = 0, takenBack, flownOn }) => !takenBack && level === 0 && flownOn === 'craft')
+    .filter(({ drillId }) => deciding.includes(drillId))
     .slice(-LATELY);
   const met = counted.filter((rep) => rep.met).length;
   return { met, missed: counted.length - met };
@@ -73,57 +68,35 @@ function missRatesBy({ met, missed }: WentLately): readonly number[] {
   });
 }
 
-interface Through {
-  readonly reps: number;
-  readonly days: number;
-}
-
 type Standing = Pick<Clearance, 'charts' | 'spent'>;
 
-/** One way that it may go; null: not through within what is looked at. */
+/** Reps of one way that it may go; null: not through within what is looked at. */
 function through(
   rule: ClearingRule,
   { charts, spent }: Standing,
   missRate: number,
   chance: Draw,
-): Through | null {
-  let [reps, days] = [0, 0];
+): number | null {
+  let reps = 0;
   for (const { curve, drillId, side } of charts) {
     if (curve.reachedAt !== null) continue;
     const stands = curve.scores.at(-1) ?? 0;
-    const spentDays = spent.find((each) => each.drillId === drillId && each.side === side)?.days ?? 0;
+    const days = spent.find((each) => each.drillId === drillId && each.side === side)?.days ?? 0;
+    const from = { evidence: curve.reps === 0 ? 0 : stands, days };
     const tests = gathersEvidence(rule)
-      ? repsToPass(
-          rule,
-          {
-            needed: curve.limit,
-            most: MOST,
-            from: { evidence: curve.reps === 0 ? 0 : stands, days: spentDays },
-          },
-          { missRate, withinDay: 0 },
-          chance,
-        )
+      ? repsToPass(rule, { needed: curve.limit, most: MOST, from }, { missRate, withinDay: 0 }, chance)
       : repsByCurve(rule, { missRate }, { most: MOST, from: stands }, chance);
     if (tests === null) return null;
     reps += tests;
-    days = Math.max(days, Math.ceil(tests / testsADayOf(rule)));
   }
-  const needed = charts.length === 1 ? CHECK_MET_NEEDED : CHECK_MET_A_SIDE;
-  // A check that fails begins tests again: that once is counted as so many tests more.
-  for (let tries = 0; tries < 6; tries += 1) {
-    const checks = charts.map(() => checkReps(needed, missRate, chance));
-    reps += checks.reduce((sum, each) => sum + each.reps, 0);
-    days += 1;
-    if (checks.every(({ passed }) => passed)) return { reps, days };
-    reps += testsADayOf(rule) * 2;
-    days += 2;
-  }
-  return null;
+  const check = untilChecked(rule, charts.length, missRate, chance);
+  return check.passed ? reps + check.reps : null;
 }
 
+/** @param sorted more than half of them are through; null, at the end: not through */
 function spreadOf(sorted: readonly (number | null)[]): Spread {
   const at = (share: number) => sorted[Math.floor(share * (sorted.length - 1))] ?? null;
-  return { middle: at(0.5) ?? MOST, low: at(0.1) ?? MOST, high: at(0.9) };
+  return { middle: at(0.5)!, low: at(0.1)!, high: at(0.9) };
 }
 
 /**
@@ -143,18 +116,16 @@ export function forecastOf(
   const runs = missRatesBy(lately).flatMap((missRate) =>
     Array.from({ length: TIMES }, () => through(rule, standing, missRate, chance)),
   );
+  const sorted = [
+    ...runs.filter((run) => run !== null).sort((a, b) => a - b),
+    ...runs.filter((run) => run === null),
+  ];
   const notThrough = runs.filter((run) => run === null).length / runs.length;
   if (notThrough >= 0.5) return null;
-  const sorted = (of: (run: Through) => number) =>
-    runs
-      .map((run) => (run === null ? Infinity : of(run)))
-      .sort((a, b) => a - b)
-      .map((value) => (value === Infinity ? null : value));
+  const packsOf = (reps: number | null) => reps && Math.max(1, Math.ceil(reps / repsAPack!));
   return {
-    reps: spreadOf(sorted(({ reps }) => reps)),
-    days: spreadOf(sorted(({ days }) => days)),
-    packs:
-      repsAPack === null ? null : spreadOf(sorted(({ reps }) => Math.max(1, Math.ceil(reps / repsAPack)))),
+    reps: spreadOf(sorted),
+    packs: repsAPack === null ? null : spreadOf(sorted.map(packsOf)),
     notThrough,
   };
 }

@@ -105,13 +105,34 @@ function letThrough(rule: ClearingRule): RuleCosts['letThrough'] {
 }
 
 /** Attempts of one check at one chart; its end is by the misses or the hits, whichever come first. */
-export function checkReps(needed: number, missRate: number, chance: Draw): { reps: number; passed: boolean } {
+function checkReps(needed: number, missRate: number, chance: Draw): { reps: number; passed: boolean } {
   let [met, missed] = [0, 0];
   while (met < needed && missed < CHECK_MISSED_ENDS) {
     if (chance() < missRate) missed += 1;
     else met += 1;
   }
   return { reps: met + missed, passed: met >= needed };
+}
+
+/** Reps and days of the check of so many charts until it is passed, with what a failed one asks for anew. */
+export function untilChecked(
+  rule: ClearingRule,
+  charts: number,
+  missRate: number,
+  chance: Draw,
+): { reps: number; days: number; passed: boolean } {
+  let [reps, days] = [0, 0];
+  const needed = charts === 1 ? CHECK_MET_NEEDED : CHECK_MET_A_SIDE;
+  for (let tries = 0; tries < 20; tries += 1) {
+    const check = Array.from({ length: charts }, () => checkReps(needed, missRate, chance));
+    reps += check.reduce((sum, each) => sum + each.reps, 0);
+    days += 1;
+    if (check.every(({ passed }) => passed)) return { reps, days, passed: true };
+    // Two misses take E to a sixteenth of ten: about seven clean tests more.
+    reps += testsADayOf(rule) * 2;
+    days += 2;
+  }
+  return { reps, days, passed: false };
 }
 
 /** Tests and checks of one competent pilot until the check is passed. */
@@ -125,18 +146,8 @@ function oneCompetent(
   const most = LOOKED_AFTER.at(-1)!;
   const tests = needs.map((needed) => passes(rule, { needed, most }, pilot, chance) ?? most);
   const testDays = Math.ceil(Math.max(...tests) / testsADayOf(rule));
-  let [reps, days] = [tests.reduce((sum, each) => sum + each, 0), testDays];
-  const needed = charts === 1 ? CHECK_MET_NEEDED : CHECK_MET_A_SIDE;
-  for (let tries = 0; tries < 20; tries += 1) {
-    const check = Array.from({ length: charts }, () => checkReps(needed, pilot.missRate, chance));
-    reps += check.reduce((sum, each) => sum + each.reps, 0);
-    days += 1;
-    if (check.every(({ passed }) => passed)) break;
-    // Two misses take E to a sixteenth of ten: about seven clean tests more.
-    reps += testsADayOf(rule) * 2;
-    days += 2;
-  }
-  return { reps, days };
+  const check = untilChecked(rule, charts, pilot.missRate, chance);
+  return { reps: tests.reduce((sum, each) => sum + each, 0) + check.reps, days: testDays + check.days };
 }
 
 /**

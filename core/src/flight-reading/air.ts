@@ -1,9 +1,9 @@
 import { turned } from '../flight-log/flight-log';
 import { bearing } from '../geometry/path';
-import { deflection, pushOf } from '../assessment/segment';
+import { deflection } from '../assessment/segment';
 import { cannot, type CannotTell, type Finding, type Reader } from './finding';
 import { guesses } from './hands';
-import { mean } from './lines';
+import { mean, pushedAlong } from './lines';
 import type { Trouble } from './trouble';
 
 const SLOW_MPS = 0.6;
@@ -60,13 +60,7 @@ function isWithAir(trouble: Trouble, wind: readonly [number, number]): boolean {
 /** Mean push of the sticks with the air, −1 to 1; none where sticks were not recorded. */
 function pushedWith(trouble: Trouble, ax: number, ay: number): number {
   if (!trouble.lines.hasSticks || !trouble.lines.hasAttitude) return 0;
-  const across = Math.hypot(ax, ay);
-  return mean(
-    trouble.lately(1).map((s) => {
-      const [px, py] = pushOf(s);
-      return (px * ax + py * ay) / across;
-    }),
-  );
+  return pushedAlong(trouble.lately(1), () => [ax, ay]);
 }
 
 function windSide({ wind, last, speed, cut, from, before }: Trouble): string | null {

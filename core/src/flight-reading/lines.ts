@@ -9,7 +9,7 @@ import {
   type Sample,
   sampleAt,
 } from '../flight-log/flight-log';
-import type { Segment } from '../assessment/segment';
+import { pushOf, type Segment } from '../assessment/segment';
 
 /** A flight, and what is known beside it. */
 export interface ReadFrom {
@@ -41,6 +41,18 @@ export const median = (values: readonly number[]): number => {
   const sorted = values.filter(Number.isFinite).sort((a, b) => a - b);
   return sorted.length === 0 ? NaN : sorted[Math.floor(sorted.length / 2)]!;
 };
+
+/** Mean push of the sticks along a way, −1 to 1. @param way east and north, of any length but none */
+export const pushedAlong = (
+  lines: readonly Sample[],
+  way: (s: Sample) => readonly [x: number, y: number],
+): number =>
+  mean(
+    lines.map((s) => {
+      const [[px, py], [x, y]] = [pushOf(s), way(s)];
+      return (px * x + py * y) / Math.hypot(x, y);
+    }),
+  );
 
 /** From this mode on place is held (`PILOTED_MODES`). */
 const HOLDS_FROM_MODE = 3;

@@ -3,10 +3,9 @@ import { distanceTo } from '../simulator/world';
 import { bearing, type Path } from '../geometry/path';
 import { headingOf, rotationOf } from '../geometry/rotation';
 import { G_MPS2 } from '../reconstruct/constants';
-import { pushOf } from '../assessment/segment';
 import { speedOver } from '../assessment/referee';
 import { at, cannot, type CannotTell, type Finding, type Reader } from './finding';
-import { mean } from './lines';
+import { mean, pushedAlong } from './lines';
 import { IN_WASH, type Trouble } from './trouble';
 
 const SLOW_MPS = 0.6;
@@ -80,12 +79,7 @@ function isMeant(trouble: Trouble, vx: number, vy: number): boolean {
   const { lines, from } = trouble;
   if (from.cuts.length > 0) return true;
   if (!lines.hasSticks) return from.ended?.how === 'solid';
-  const speed = Math.hypot(vx, vy);
-  const pushes = trouble.lately(3).map((s) => {
-    const [px, py] = pushOf(s);
-    return (px * vx + py * vy) / speed;
-  });
-  return mean(pushes) > MEANT_PUSH;
+  return pushedAlong(trouble.lately(3), () => [vx, vy]) > MEANT_PUSH;
 }
 
 export const travelReader: Reader = (trouble) => {

@@ -1,8 +1,7 @@
 import { type Sample, turned } from '../flight-log/flight-log';
 import { headingOf, leanOf } from '../geometry/rotation';
 import { speedOver } from '../assessment/referee';
-import { pushOf } from '../assessment/segment';
-import { type Lines, mean, median, placeIsHeld, thinned } from './lines';
+import { type Lines, mean, median, placeIsHeld, pushedAlong, thinned } from './lines';
 
 /** When trouble began, and what the pilot's flight was like before. */
 export interface Onset {
@@ -109,18 +108,14 @@ function settledIn(lines: Lines, looked: readonly Sample[]): Settled[] {
   return found;
 }
 
-/** So much push along its way is meant to go there, mean. */
-const MEANT_PUSH = 0.15;
+/** So much push along its way is meant to go there, mean; slower than this it goes nowhere, m/s. */
+const [MEANT_PUSH, FLIES_MPS] = [0.15, 1];
 
 /** Whether it went as the sticks asked, place held. */
-function isMeant(lines: Lines, some: readonly Sample[]): boolean {
-  if (!lines.hasSticks || !lines.hasAttitude) return false;
-  if (!some.every(placeIsHeld)) return false;
-  const along = some.map((s) => {
-    const [px, py] = pushOf(s);
-    return (px * s.vx + py * s.vy) / Math.max(1, speedOver(s));
-  });
-  return mean(along) > MEANT_PUSH;
+function wentAsAsked(lines: Lines, some: readonly Sample[]): boolean {
+  if (!lines.hasSticks || !lines.hasAttitude || !some.every(placeIsHeld)) return false;
+  const flies = some.filter((s) => speedOver(s) > FLIES_MPS);
+  return flies.length > some.length / 2 && pushedAlong(flies, ({ vx, vy }) => [vx, vy]) > MEANT_PUSH;
 }
 
 /** How far each line is from the pilot's steady flight, in spreads. */
@@ -149,8 +144,7 @@ function troubleAfter(lines: Lines, looked: readonly Sample[], steady: number): 
     if (lull > LULL_S) [began, worst] = [null, 0];
     worst = Math.max(worst, sum);
   }
-  if (began === null || worst < LIMIT) return null;
-  return looked[began]!.t;
+  return began === null || worst < LIMIT ? null : looked[began]!.t;
 }
 
 /**
@@ -175,7 +169,7 @@ export function onsetOf(lines: Lines): Onset | null {
     const since = looked[0]!.t;
     const atS = troubleAfter(lines, looked, toI - fromI);
     if (atS !== null) return { atS, before: lines.between(since, atS) };
-    if (isMeant(lines, all.slice(fromI, toI))) return fallback(since);
+    if (wentAsAsked(lines, all.slice(fromI, toI))) return fallback(since);
   }
   const steadyS = Math.max(STEADY_S, STEADY_SHARE * (last.t - started));
   const atS = troubleAfter(lines, all, all.filter(({ t }) => t - started <= steadyS).length);

@@ -31,7 +31,7 @@ export function SeenInVideo({ seen }: { readonly seen: readonly MissReason[] }) 
   const words = [...new Set(seen)].map((what) => MISS_WORDS[what].toLowerCase()).join(', ');
   return (
     <Note icon="video" heading={`Marked in the video: ${words}`}>
-      Why, is asked first.
+      What such mistakes come from is asked first.
     </Note>
   );
 }

@@ -5,8 +5,8 @@ import { plural } from '../../shared/copy/copy';
 const between = ({ low, high }: Spread): string =>
   high === low ? '' : high === null ? ` (${low} or more)` : ` (${low} to ${high})`;
 
-const eightOfTen = ({ low, high }: Spread): string =>
-  high === null ? `nine of ten need ${low} or more` : `eight of ten need ${low} to ${high}`;
+const usually = ({ low, high }: Spread): string =>
+  high === null ? `nine times in ten ${low} or more` : `eight times in ten ${low} to ${high}`;
 
 /** What is still to be flown, with its spread, and what it hangs on. */
 export function forecastSentence({ met, missed }: WentLately, forecast: Forecast | null): string {
@@ -14,5 +14,6 @@ export function forecastSentence({ met, missed }: WentLately, forecast: Forecast
   if (!forecast) return `${lately}, it will hardly be cleared: an easier step first, or calmer air.`;
   const { reps, packs } = forecast;
   const inPacks = packs ? `, about ${plural(packs.middle, 'pack')}${between(packs)}` : '';
-  return `${lately}, half are through in ${plural(reps.middle, 'more rep')}, check included${inPacks}; ${eightOfTen(reps)}. No promise: drills are there to change that.`;
+  const takes = `it takes about ${plural(reps.middle, 'more rep')}, check included${inPacks}`;
+  return `${lately}, ${takes}; ${usually(reps)}. No promise: drills are there to change that.`;
 }

@@ -266,7 +266,7 @@ export const VideoPart = forwardRef<VideoHandle, VideoProps>(function VideoPart(
           playsInline
           aria-label={file.name}
           style={{ width: '100%', maxWidth: 560, display: 'block' }}
-          onLoadedMetadata={() => setSeconds(video.current?.duration ?? NaN)}
+          onDurationChange={() => setSeconds(video.current?.duration ?? NaN)}
           onTimeUpdate={() => {
             if (flight && beginsAtS !== null && !video.current!.paused) flight.goTo(beginsAtS + now());
           }}

@@ -1,5 +1,7 @@
-import type { Evidence } from '../../evidence/evidence';
+import { answersOf, type Evidence } from '../../evidence/evidence';
+import { rank } from '../../ranking/rank';
 import { chanceOf, type FlightStory, recordStory } from '../../second-model/flights';
+import { TROUBLES } from '../../second-model/stories';
 import { craftFacts, USUAL_CRAFT } from '../../vocabulary/craft-facts';
 import { evidenceAt } from '../evidence-at';
 import { flightEvent } from '../events/flight-event';
@@ -47,3 +49,16 @@ export function evidenceOfStory(story: FlightStory, seed: number, recorder = WRI
   });
   return evidenceAt(flight, event, STORY_FACTS);
 }
+
+/** Whether the cause comes first, trouble by trouble, from files that begin as told. @param nths which of the eight of each */
+export const firstRead = (
+  recorder: MadeUpRecorder,
+  begins: (story: FlightStory) => FlightStory,
+  nths: readonly number[],
+): readonly boolean[] =>
+  TROUBLES.flatMap((trouble, k) =>
+    nths.map((nth) => {
+      const evidence = evidenceOfStory(begins(trouble(nth)), 500 + 7 * k + nth, recorder);
+      return rank(answersOf(evidence), STORY_FACTS).causes[0]!.id === trouble(nth).cause;
+    }),
+  );

@@ -37,9 +37,9 @@ export function thinnedTable(table: Table): Table {
   return { length, columns: table.columns.map((each) => ({ ...each, values: some(each.values) })) };
 }
 
-/** Quantile of the finite values, by sorting a sample of at most 20 000. @returns NaN where there is none */
+/** Quantile of the finite values, by sorting a sample of enough rows. @returns NaN where there is none */
 export function quantileOf(values: Float64Array, share: number): number {
-  const step = Math.max(1, Math.floor(values.length / 20_000));
+  const step = Math.max(1, Math.floor(values.length / ENOUGH_ROWS));
   const looked = new Float64Array(Math.ceil(values.length / step));
   let count = 0;
   for (let i = 0; i < values.length; i += step)
