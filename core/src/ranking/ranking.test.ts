@@ -12,7 +12,7 @@ import { CASES } from './cases';
 import { CAUSE_IDS, HYPOTHESES } from './hypotheses';
 import { modelWith, PSEUDO_COUNT } from './model';
 import { entropy, type Item, pooled, posterior } from './pooling';
-import { rank, SHOWN_AT } from './rank';
+import { rank } from './rank';
 
 const CRAFT = craftFacts(USUAL_CRAFT);
 const rankOf = (evidence: Evidence) => rank(answersOf(evidence), CRAFT);
@@ -217,7 +217,7 @@ describe('the ranking', () => {
           (each.second === null ? undefined : CAUSE_IDS[each.second]) === second,
       );
     const score = (id: CauseId) =>
-      SHOWN_AT * model.logPrior[explanationOf(causes.find((cause) => cause.id === id)!.chain)]! +
+      model.logPrior[explanationOf(causes.find((cause) => cause.id === id)!.chain)]! +
       causes.find((cause) => cause.id === id)!.reasons.reduce((sum, reason) => sum + reason.weight, 0);
     const odds = causes[0]!.probability / causes[1]!.probability;
     expect(score(causes[0]!.id) - score(causes[1]!.id)).toBeCloseTo(Math.log(odds), 0);

@@ -1,9 +1,9 @@
 /** How far a ranking may be leaned on. */
 export type Stance = 'not-known' | 'leaning' | 'likely';
 
-const LEANING_FROM = 0.45;
+const LEANING_FROM = 0.4;
 /** From here on the first cause is called likely, once what is always asked was asked. */
-export const LIKELY_FROM = 0.88;
+export const LIKELY_FROM = 0.8;
 /** Fewer answers than this are never enough to name a cause. */
 const FEWEST_ANSWERS = 3;
 

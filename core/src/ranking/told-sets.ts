@@ -3,6 +3,7 @@ import { RECODED } from './cases-recoded';
 import { THIRD_RECODED } from './cases-third-recoded';
 import { TOLD_CASES } from './cases-told';
 import { TOLD_CHAINS } from './cases-told-chains';
+import { FOURTH_TOLD_CASES } from './cases-told-fourth';
 import { THIRD_TOLD_CASES } from './cases-told-third';
 import type { ToldCase } from './told-case';
 import type { Evidence } from '../evidence/evidence';
@@ -11,7 +12,7 @@ import type { Evidence } from '../evidence/evidence';
 export interface ToldSet {
   readonly name: string;
   readonly cases: readonly ToldCase[];
-  /** The second coding, in the order of the cases. */
+  /** The second coding, in the order of the cases; of the newest there is none yet. */
   readonly again: readonly Evidence[];
 }
 
@@ -19,8 +20,9 @@ export const TOLD_SETS: readonly ToldSet[] = [
   { name: 'told freely', cases: TOLD_CASES, again: RECODED },
   { name: 'told freely, one for each cause', cases: THIRD_TOLD_CASES, again: THIRD_RECODED },
   { name: 'told freely, chains only', cases: TOLD_CHAINS, again: CHAINS_RECODED },
+  { name: 'told freely, nothing moved after reading', cases: FOURTH_TOLD_CASES, again: [] },
 ];
 
 /** The stories of a set with the answers of their second coding. */
 export const codedAgain = ({ cases, again }: ToldSet): readonly ToldCase[] =>
-  cases.map((each, i) => ({ ...each, evidence: again[i]! }));
+  again.map((evidence, i) => ({ ...cases[i]!, evidence }));
