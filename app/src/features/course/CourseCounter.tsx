@@ -25,7 +25,7 @@ import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { Screen } from '../../shared/ui/Screen';
 import { isFlownHere, SimulatorLink } from '../../shared/ui/SimulatorLink';
-import { VerdictFoot } from '../../shared/ui/Verdicts';
+import { VerdictFoot } from '../../shared/verdicts/Verdicts';
 import { Words } from '../../shared/ui/Words';
 import { limitWords, partName, partWords } from '../../shared/copy/course-copy';
 import { partHref } from './part-href';

@@ -30,7 +30,7 @@ import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { Screen, useIsWide } from '../../shared/ui/Screen';
 import { SimulatorLink } from '../../shared/ui/SimulatorLink';
-import { VerdictFoot } from '../../shared/ui/Verdicts';
+import { VerdictFoot } from '../../shared/verdicts/Verdicts';
 import { Words } from '../../shared/ui/Words';
 import { HowFlown } from './HowFlown';
 import { LastRep } from './LastRep';

@@ -19,7 +19,7 @@ import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { Screen } from '../../shared/ui/Screen';
 import { SimulatorLink } from '../../shared/ui/SimulatorLink';
-import { VerdictFoot } from '../../shared/ui/Verdicts';
+import { VerdictFoot } from '../../shared/verdicts/Verdicts';
 import { Words } from '../../shared/ui/Words';
 import { USUAL_RESERVE_PERCENT } from './session-checks';
 import { Metronome, PackTimer, RepTimer } from './Timers';

@@ -15,7 +15,7 @@ import { beginLog, forPilot } from '../../shared/forms/log-draft';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Screen } from '../../shared/ui/Screen';
-import { VerdictFoot } from '../../shared/ui/Verdicts';
+import { VerdictFoot } from '../../shared/verdicts/Verdicts';
 import { Words } from '../../shared/ui/Words';
 import type { BlockProps } from './use-block';
 import { NotNow } from './NotNow';

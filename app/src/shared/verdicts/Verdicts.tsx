@@ -4,10 +4,10 @@ import { leastSeconds, tooSoon } from '@skelby/core/drills/too-soon';
 import type { Level } from '@skelby/core/vocabulary/training';
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
-import { Button } from './Button';
-import { unlessBounced } from './no-bounce';
-import { FONT, themed } from './theme';
-import { Words } from './Words';
+import { Button } from '../ui/Button';
+import { unlessBounced } from '../ui/no-bounce';
+import { FONT, themed } from '../ui/theme';
+import { Words } from '../ui/Words';
 import { MISS_WORDS } from '../copy/copy';
 
 const useStyles = themed((theme) => ({
