@@ -3,7 +3,7 @@ import type { Track } from '../vocabulary/training';
 import type { DrillId } from '../drills/drills';
 import type { CauseId } from '../causes/causes';
 import type { WeaknessState } from '../clearance/rungs';
-import type { Says } from '../commands/of-a-pilot';
+import type { SaidByPilot } from './said-by-pilot';
 import type { ClearingRule } from '../clearance/clearing-rule';
 import type { TestSet, Move, OpeningStamp, Purpose, Rep } from '../clearance/facts';
 import type { CourseFact } from '../course/course-facts';
@@ -247,15 +247,6 @@ export interface RecordedRep extends Rep {
   readonly stage?: number | null;
   /** From the pilot, m; null or absent: not said. */
   readonly distanceM?: number | null;
-}
-
-/** What the pilot says of a weakness, by the private link. */
-export interface SaidByPilot {
-  readonly id: string;
-  readonly says: Says;
-  readonly words: string | null;
-  readonly saidAt: string;
-  readonly cameInAt: string;
 }
 
 export interface WeaknessPage {

@@ -1,4 +1,4 @@
-import type { SaidByPilot } from '@skelby/core/pages/pages';
+import type { SaidByPilot } from '@skelby/core/pages/said-by-pilot';
 import type { Says } from '@skelby/core/commands/of-a-pilot';
 import type { SchoolTx } from '../db/in-school';
 import { rowsOf } from '../db/rows-of';

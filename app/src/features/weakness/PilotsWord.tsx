@@ -1,4 +1,5 @@
-import type { SaidByPilot, WeaknessPage } from '@skelby/core/pages/pages';
+import type { WeaknessPage } from '@skelby/core/pages/pages';
+import type { SaidByPilot } from '@skelby/core/pages/said-by-pilot';
 import { sayTime } from '../../shared/copy/dates';
 import { Note } from '../../shared/ui/Note';
 import { Words } from '../../shared/ui/Words';
