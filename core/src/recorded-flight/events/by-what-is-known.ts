@@ -65,7 +65,7 @@ export const forcedLandingFinder: EventFinder = ({ flight, limits, airborne, pla
 const LINK_LOST = 0.1;
 const LINK_LOST_S = 0.5;
 
-/** The recorder says that there was no link. What is told in another way than as a share, such as dBm, is not read. */
+/** The recorder says that there was no link. What is told in another way than as a share, or in dBm, is not read. */
 export const linkLostFinder: EventFinder = ({ flight, airborne }) => {
   const link = flight.channels.get('link');
   if (!link || link.some((share) => share < 0 || share > 1.001)) return [];

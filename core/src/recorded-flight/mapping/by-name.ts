@@ -100,7 +100,7 @@ const RULES: readonly NameRule[] = [
   rule('pressure', /\b(pressure|baro|static pressure)\b/, 8, /\b(alt|altitude|height)\b/),
   rule('wind_east', /\bwind (east|e|x)\b/, 9),
   rule('wind_north', /\bwind (north|n|y)\b/, 9),
-  rule('link', /\b(link|signal|reception|radio)\b/, 7, /\b(video|time|id|type|count|name)\b/),
+  rule('link', /\b(link|signal|reception|radio|rssi)\b/, 7, /\b(video|time|id|type|count|name)\b/),
   rule('hold', /^(hold|position hold|holds|hold on)$/, 8),
 ];
 

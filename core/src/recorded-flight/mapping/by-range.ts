@@ -92,7 +92,7 @@ export function unitByRange(field: RecordedField, column: Column): string {
     case 'stick':
       return stickUnit(column);
     case 'share':
-      return most <= 1.001 ? '1' : '%';
+      return quantileOf(column.values, 1) < -1.001 ? 'dBm' : most <= 1.001 ? '1' : '%';
     case 'pressure':
       return most > 20_000 ? 'Pa' : most < 200 ? 'kPa' : 'hPa';
     case 'length':

@@ -85,6 +85,8 @@ export interface FieldUnit {
   readonly factor: number;
   /** Taken off before. */
   readonly middle?: number;
+  /** What is beyond its ends is at them. */
+  readonly within?: readonly [number, number];
 }
 
 const unit = (id: string, factor: number, middle?: number): FieldUnit => ({
@@ -113,7 +115,8 @@ export const UNITS_OF: Readonly<Record<Quantity, readonly FieldUnit[]>> = {
     unit('mm/s', 0.001),
   ],
   angle: [unit('deg', DEG), unit('rad', 1), unit('0.1 deg', DEG / 10), unit('0.01 deg', DEG / 100)],
-  share: [unit('%', 0.01), unit('1', 1)],
+  // Of received power, from memory: a strong link is about −50 dBm, and at −100 there is none.
+  share: [unit('%', 0.01), unit('1', 1), { ...unit('dBm', 1 / 50, -100), within: [0, 1] }],
   stick: [
     unit('1', 1),
     unit('%', 0.01),
