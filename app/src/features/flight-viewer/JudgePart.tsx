@@ -7,6 +7,7 @@ import type { Stretch } from '@skelby/core/recorded-flight/stretch';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useRoster } from '../../offline/overlay/use-roster';
 import { useDrills } from '../../shared/api/use-drills';
 import { plural, SIDE_WORDS } from '../../shared/copy/copy';
 import { dayHere, todayHere } from '../../shared/copy/dates';
@@ -103,10 +104,10 @@ const PLACES = {
 function setUpSaid({ isGated, posts, placement }: SetUpChoice): string {
   if (!isGated)
     return placement
-      ? 'Set up where the dashed line is; a usual craft is taken.'
+      ? 'Set up where the dashed line is.'
       : 'Nobody has marked where it was set up: what only fits is not called met.';
   return posts
-    ? 'The gate stands between the posts, its middle as high as the drill says; a usual craft is taken.'
+    ? 'The gate stands between the posts, its middle as high as the drill says.'
     : 'Nobody has marked the posts of its first gate: how far off its middle it was flown is not told.';
 }
 
@@ -138,6 +139,23 @@ function Marks({ setUp }: { readonly setUp: SetUpChoice }) {
         <Words role="status">{`${ASKED[wanted]} Tap it on the plan, or go to a moment and press “Here”.`}</Words>
       ) : null}
     </>
+  );
+}
+
+/** Its span is part of the standard. */
+function Flown({ setUp: { craftId, setCraftId } }: { readonly setUp: SetUpChoice }) {
+  const { data: roster } = useRoster();
+  if (!roster || roster.craft.length === 0) return null;
+  return (
+    <LongChoice
+      label="Craft"
+      value={craftId ?? ''}
+      onChange={(id) => setCraftId(id === '' ? null : id)}
+      options={[
+        { value: '', label: 'A usual one' },
+        ...roster.craft.map(({ id, name }) => ({ value: id, label: name })),
+      ]}
+    />
   );
 }
 
@@ -198,7 +216,7 @@ function Found({ setUp, judging, looking, startedAt }: Omit<JudgeProps, 'part'>)
 /** A part of a flight judged as a drill, by the standard that the simulator judges by. */
 export function JudgePart({ setUp, judging, looking, part, startedAt }: JudgeProps) {
   const { drillOf: wordedOf } = useDrills();
-  const { drillId, side, placement, posts } = setUp;
+  const { drillId, side, placement, posts, craft } = setUp;
   const [isPicking, setPicking] = useState(drillId === null);
   const { fromS, toS } = part;
   const sides = drillId ? drillOf(drillId).sides : [];
@@ -230,13 +248,14 @@ export function JudgePart({ setUp, judging, looking, part, startedAt }: JudgePro
               options={sides.map((value) => ({ value, label: SIDE_WORDS[value] }))}
             />
           ) : null}
+          <Flown setUp={setUp} />
           <Marks setUp={setUp} />
           <Button
             kind="solid"
             icon="check-square"
             label={judging.isJudging ? 'Judging …' : `Judge ${clockOf(fromS)} to ${clockOf(toS)}`}
             disabled={judging.isJudging}
-            onPress={() => judging.judge({ fromS, toS, drillId, side, placement, posts })}
+            onPress={() => judging.judge({ fromS, toS, drillId, side, placement, posts, craft })}
           />
           <Found setUp={setUp} judging={judging} looking={looking} startedAt={startedAt} />
         </>

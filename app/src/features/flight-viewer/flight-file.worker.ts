@@ -27,7 +27,7 @@ import { type Stretch, stretchOf } from '@skelby/core/recorded-flight/stretch';
 import { type SmoothFlight, smoothFlight } from '@skelby/core/recorded-flight/smoothing/smooth-flight';
 import { type OutKind, writtenOut } from '@skelby/core/recorded-flight/out/write-out';
 import type { Column, Table } from '@skelby/core/recorded-flight/table/table';
-import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
+import { type CraftFacts, craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { flownIdOf } from './flown-id';
 import { type Packed, packed } from './pack';
 import { readRecorded } from './read-recorded';
@@ -55,6 +55,7 @@ export type ToViewer =
       readonly side: Side | null;
       readonly placement: Placement | null;
       readonly posts: GatePosts | null;
+      readonly craft: CraftFacts;
     }
   /** A part of it, to stand before. */
   | { readonly do: 'show'; readonly fromS: number; readonly toS: number }
@@ -184,7 +185,7 @@ async function answer(asked: ToViewer): Promise<FromViewer> {
       return { is: 'part', part: stretchOf(now!.flight!, asked.fromS, asked.toS) };
     case 'judge': {
       const course = exerciseOf(asked.drillId, asked.side)!;
-      const craft = craftModel(craftFacts(USUAL_CRAFT));
+      const craft = craftModel(asked.craft);
       const { placement, posts, drillId } = asked;
       const gates = posts && gatesBetween(drillId, posts);
       return { is: 'judged', judged: judgeReps(now!.flight!, asked, { course, craft, placement, gates }) };

@@ -37,8 +37,8 @@ export type Looking = ReturnType<typeof useLooking>;
 type ToJudge = Omit<ToViewer & { readonly do: 'judge' }, 'do'>;
 
 /** What a judgement hangs on: judged otherwise, it is another. */
-const keyOf = ({ drillId, side, placement, posts }: Omit<ToJudge, 'fromS' | 'toS'>): string =>
-  JSON.stringify([drillId, side, placement, posts]);
+const keyOf = ({ drillId, side, placement, posts, craft }: Omit<ToJudge, 'fromS' | 'toS'>): string =>
+  JSON.stringify([drillId, side, placement, posts, craft]);
 
 /** The reps of a drill that were found in a part of it. */
 export function useJudging(tell: (what: ToViewer) => void) {
@@ -48,8 +48,9 @@ export function useJudging(tell: (what: ToViewer) => void) {
   return {
     isJudging,
     /** Judged with other marks, or as another drill, they say nothing of this; null: not judged so. */
-    repsOf: (what: Pick<ToJudge, 'side' | 'placement' | 'posts'> & { readonly drillId: DrillId | null }) =>
-      what.drillId && keyOf({ ...what, drillId: what.drillId }) === asked ? judged : null,
+    repsOf: (
+      what: Pick<ToJudge, 'side' | 'placement' | 'posts' | 'craft'> & { readonly drillId: DrillId | null },
+    ) => (what.drillId && keyOf({ ...what, drillId: what.drillId }) === asked ? judged : null),
     /** Nothing is judged: another flight, or it could not be. */
     begin: () => {
       setJudged(null);

@@ -12,6 +12,10 @@ import {
 } from '@skelby/core/recorded-flight/reps/placement';
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
+import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
+import { useRoster } from '../../offline/overlay/use-roster';
+
+const NONE = [] as const;
 
 const isSide = (value: string | undefined): value is Side => SIDES.some((each) => each === value);
 
@@ -33,6 +37,12 @@ export function useSetUp() {
   const [drillId, setDrill] = useState<DrillId | null>(() =>
     asked.drill && isDrillId(asked.drill) && FIELD_DRILLS.includes(asked.drill) ? asked.drill : null,
   );
+  const [craftId, setCraftId] = useState<string | null>(null);
+  const { data: roster } = useRoster();
+  // With one craft there is no question.
+  const known = roster?.craft ?? NONE;
+  const chosen = known.find(({ id }) => id === craftId) ?? (known.length === 1 ? known[0] : undefined);
+  const craft = useMemo(() => craftFacts(chosen ?? USUAL_CRAFT), [chosen]);
   const [side, setSide] = useState<Side | null>(() => (isSide(asked.side) ? asked.side : null));
   const [places, setPlaces] = useState<Partial<Record<WantedPlace, FieldPlace>>>({});
   const [wanted, want] = useState<WantedPlace | null>(null);
@@ -55,6 +65,10 @@ export function useSetUp() {
       setSide(sides.includes(side!) ? side : (sides[0] ?? null));
     },
     setSide,
+    /** What was flown: a usual craft until it is said. */
+    craft,
+    craftId: chosen?.id ?? null,
+    setCraftId,
     places,
     wanted,
     want,
