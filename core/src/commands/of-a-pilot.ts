@@ -5,6 +5,7 @@ import { command } from './command';
 import * as handles from './handles';
 import { repShape } from './record-rep';
 import { fieldSaid } from '../schemas/field-said';
+import { seenShape } from '../schemas/records';
 
 /** What a pilot may do with a private link. */
 
@@ -32,6 +33,7 @@ const nearMissShape = object({
   note: text('what-happened', 800).min(3, fieldSaid('near-miss.too-short')),
   happenedAt: instant('time'),
   day: day('day'),
+  seen: seenShape,
 }).noUnknown();
 
 export type NearMissFields = InferType<typeof nearMissShape>;

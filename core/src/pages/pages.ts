@@ -5,7 +5,7 @@ import type { CauseId } from '../causes/causes';
 import type { WeaknessState } from '../clearance/rungs';
 import type { SaidByPilot } from './said-by-pilot';
 import type { ClearingRule } from '../clearance/clearing-rule';
-import type { TestSet, Move, OpeningStamp, Purpose, Rep } from '../clearance/facts';
+import type { MissReason, TestSet, Move, OpeningStamp, Purpose, Rep } from '../clearance/facts';
 import type { CourseFact } from '../course/course-facts';
 import type { Checkpoint } from '../clearance/second-edition';
 import type { Findings } from '../debrief/findings';
@@ -135,6 +135,8 @@ export interface Occurrence {
   readonly withdrawnReason: string | null;
   /** What a recorded flight answers of its debrief; absent in a copy kept by an older version. */
   readonly flown?: FlownAnswers | null;
+  /** Mistakes that were seen in a video of it; absent in a copy kept by an older version. */
+  readonly seen?: readonly MissReason[];
 }
 
 export interface OccurrenceOfPilot extends Occurrence {

@@ -1,4 +1,5 @@
 import { COMES_BEFORE } from '../drills/prerequisites';
+import { MISS_REASONS, type MissReason } from '../clearance/facts';
 import { TRACKS, type Track } from '../vocabulary/training';
 import { array, type InferType, mixed, object } from 'yup';
 import { SENSOR_SIDES } from '../vocabulary/craft-facts';
@@ -104,6 +105,11 @@ export const flightShape = object({
 }).noUnknown();
 export type FlightFields = InferType<typeof flightShape>;
 
+/** Mistakes that were seen in a video of it; absent: nothing is said of them. */
+export const seenShape = array(choice<MissReason>('why-missed', MISS_REASONS))
+  .max(MISS_REASONS.length, fieldSaid('entry.too-many-seen', { most: MISS_REASONS.length }))
+  .optional();
+
 export const occurrenceShape = object({
   pilotId: key('pilot'),
   kind: choice('kind', KINDS_OF_OCCURRENCE),
@@ -114,6 +120,7 @@ export const occurrenceShape = object({
   windMps: quantityOrNone('wind', 0, 30, 'm/s'),
   happenedAt: instant('time'),
   day: day('day'),
+  seen: seenShape,
 }).noUnknown();
 export type OccurrenceFields = InferType<typeof occurrenceShape>;
 

@@ -71,6 +71,7 @@ export type SentenceId =
   | 'ranking.unknown-field'
   | 'occurrence.unknown-part'
   | 'pilot.too-many-shown'
+  | 'entry.too-many-seen'
   | 'reporting.rules-missing'
   | 'reporting.too-many'
   | 'course.seen-by-missing'

@@ -4,7 +4,7 @@ import { startTestServer, type TestServer } from '../testing/test-school';
 import { connect } from './connection';
 import { inSchool } from './in-school';
 import { assertUpToDate, migrate } from './migrate';
-import { down as undoLast } from './migrations/041-school-keys';
+import { down as undoLast } from './migrations/042-seen-in-video';
 
 /** One's own PostgreSQL: a database user who owns one database and is no superuser. */
 
@@ -82,9 +82,9 @@ describe('bringing a database up to date', () => {
       await expect(assertUpToDate(db)).rejects.toThrow(/stands at nothing.*\.\/skelby migrate/);
       await migrate(db);
       await db('skelby_migrations_lock').update({ is_locked: 1 });
-      await db('skelby_migrations').where({ name: '041-school-keys' }).delete();
+      await db('skelby_migrations').where({ name: '042-seen-in-video' }).delete();
       await undoLast(db);
-      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 040/);
+      await expect(assertUpToDate(db)).rejects.toThrow(/stands at 041/);
       await migrate(fresh());
       await expect(assertUpToDate(db)).resolves.toBeUndefined();
     });

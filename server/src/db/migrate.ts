@@ -40,6 +40,7 @@ import * as apiTokens from './migrations/038-api-tokens';
 import * as caseJudgements from './migrations/039-case-judgements';
 import * as methods from './migrations/040-methods';
 import * as schoolKeys from './migrations/041-school-keys';
+import * as seenInVideo from './migrations/042-seen-in-video';
 import { TWO_ROLES } from './working-role';
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
@@ -84,6 +85,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '039-case-judgements': caseJudgements,
   '040-methods': methods,
   '041-school-keys': schoolKeys,
+  '042-seen-in-video': seenInVideo,
 };
 
 const source: Knex.MigrationSource<string> = {

@@ -243,7 +243,7 @@ function Debrief({ occurrence, roster, page }: DebriefProps) {
           />
         }
       >
-        <SeenInVideo seen={draft.seen ?? []} />
+        <SeenInVideo seen={debriefing.occurrence.seen ?? []} />
         <Mentioned mentioned={draft.mentioned} onChange={(mentioned) => change({ mentioned })} />
       </Screen>
     );

@@ -4,10 +4,8 @@ import type { MentionId } from '@skelby/core/ranking/mentions';
 import { type Evidence, readable } from '@skelby/core/evidence/evidence';
 import { useCallback, useEffect } from 'react';
 import { v7 as uuid } from 'uuid';
-import type { MissReason } from '@skelby/core/clearance/facts';
 import type { DebriefPage, OccurrenceOfPilot } from '@skelby/core/pages/pages';
 import { useDraft } from '../../shared/storage/use-draft';
-import { seenInVideo } from '../../shared/storage/seen-in-video';
 import type { SaveKeys } from '../../offline/overlay/debrief-queries';
 
 const nameOf = (occurrenceId: string) => `debrief.${occurrenceId}`;
@@ -26,8 +24,6 @@ export interface DebriefDraft {
   /** What was in it, as told in one go, and whether that was asked. */
   readonly mentioned: readonly MentionId[];
   readonly hasMentioned: boolean;
-  /** Mistakes that were marked in a video of it; absent in what an older version of the app kept. */
-  readonly seen?: readonly MissReason[];
   readonly skipped: readonly string[];
   /** Why a closed debrief is changed. */
   readonly reason: string;
@@ -43,7 +39,7 @@ const newKeys = (): SaveKeys => ({
 });
 
 /** From the saved debrief, or from what logging captured. */
-function begun({ debrief }: DebriefPage, captured: Evidence, occurrenceId: string): DebriefDraft {
+function begun({ debrief }: DebriefPage, captured: Evidence): DebriefDraft {
   const findings = debrief?.findings ?? { ...NO_FINDINGS, evidence: captured };
   return {
     base: debrief?.number ?? 0,
@@ -52,7 +48,6 @@ function begun({ debrief }: DebriefPage, captured: Evidence, occurrenceId: strin
     picked: debrief !== null,
     mentioned: [],
     hasMentioned: debrief !== null,
-    seen: seenInVideo(occurrenceId),
     skipped: [],
     reason: '',
     keys: newKeys(),
@@ -77,7 +72,7 @@ export function useDebriefDraft(
 ) {
   const { draft, change, sent } = useDraft<DebriefDraft>({
     name: nameOf(occurrenceId),
-    begin: () => begun(page, captured, occurrenceId),
+    begin: () => begun(page, captured),
     about: () => ({ what: 'Debrief', pilotId, href: `/occurrence/${occurrenceId}/debrief` }),
     goOn: (last) => ({
       ...last,

@@ -62,14 +62,14 @@ export interface Debriefing {
 const NONE = [] as const;
 
 /** What steers the asking: what was mentioned, and what was seen in a video. */
-function useSteering({ mentioned, seen = NONE }: DebriefDraft) {
+function useSteering({ mentioned }: DebriefDraft, { seen = NONE }: OccurrenceOfPilot) {
   return useMemo(() => [...mentioned, ...seen], [mentioned, seen]);
 }
 
 /** Everything that was told, weighed. */
-function useWeighed(draft: DebriefDraft, craft: CraftFacts) {
+function useWeighed(draft: DebriefDraft, occurrence: OccurrenceOfPilot, craft: CraftFacts) {
   const { findings } = draft;
-  const mentioned = useSteering(draft);
+  const mentioned = useSteering(draft, occurrence);
   const known = useMemo(() => answersOf(findings.evidence), [findings.evidence]);
   const lessons = useLessons();
   const ranking = useRanking(
@@ -148,7 +148,7 @@ export function useDebriefing(occurrence: OccurrenceOfPilot, roster: Roster, pag
   const [triedToClose, setTried] = useState(false);
   const craft = useCraft(occurrence, roster);
   const { findings } = draft;
-  const { known, ranking, sums } = useWeighed(draft, craft);
+  const { known, ranking, sums } = useWeighed(draft, occurrence, craft);
   const complete = completed(findings, known, occurrence);
   const missing = missingToClose(complete, firstBy(ranking));
   const problem = save.error instanceof ApiProblem ? save.error : null;

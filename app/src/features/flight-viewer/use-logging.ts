@@ -10,7 +10,6 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { v7 as uuid } from 'uuid';
 import { useMay } from '../../shared/api/use-may';
 import type { MissReason } from '@skelby/core/clearance/facts';
-import { keepSeenInVideo } from '../../shared/storage/seen-in-video';
 import { dayHere } from '../../shared/copy/dates';
 import { beginLog, type LogDraft } from '../../shared/forms/log-draft';
 import type { useFlightFile } from './use-flight-file';
@@ -62,10 +61,6 @@ export function useLogging(file: ReturnType<typeof useFlightFile>, keeps: boolea
 export function useLoggingNote() {
   const { begin } = useBegin();
   return useMay('train')
-    ? (note: string, seen: readonly MissReason[]) => {
-        const id = uuid();
-        keepSeenInVideo(id, seen);
-        begin({ id, note }, new Date());
-      }
+    ? (note: string, seen: readonly MissReason[]) => begin({ note, seen }, new Date())
     : null;
 }

@@ -28,7 +28,7 @@ import { isOfAccount, tokenOfAccount } from '../../shared/api/client';
 import { useWho } from '../../shared/api/use-who';
 import { ROLE_WORDS } from '../../shared/copy/role-copy';
 import { SeenOtherwise, ToBeRead } from './OwnSaid';
-import { Tell } from './Tell';
+import { Tell, type Told } from './Tell';
 import { restsNow, TenMinutes } from './TenMinutes';
 
 /** A drill of one's own: the standard, and the sticks in motion when asked for. */
@@ -195,7 +195,7 @@ function Own({
   readonly page: PilotPortalPage;
   readonly token: string;
   /** @param begun what is said of it already */
-  readonly onTell: (begun: string) => void;
+  readonly onTell: (begun: Told) => void;
 }) {
   const video = useVideo();
   const { pilot } = page;
@@ -209,7 +209,7 @@ function Own({
           kind="main"
           icon="message-circle"
           label="Tell us about a near-miss"
-          onPress={() => onTell('')}
+          onPress={() => onTell({ note: '', seen: [] })}
         />
       }
       aside={
@@ -217,7 +217,12 @@ function Own({
           <OwnSession page={page} token={token} />
           <OwnCourse page={page} token={token} />
           <FlownLately flown={page.flown} />
-          <VideoPart video={video} flight={null} onLog={onTell} leads={false} />
+          <VideoPart
+            video={video}
+            flight={null}
+            onLog={(note, seen) => onTell({ note, seen })}
+            leads={false}
+          />
           <ReadBy readBy={page.readBy} />
           <Words as="soft">{STANDING_LINE}</Words>
         </>
@@ -260,7 +265,7 @@ export function OwnPageSignedIn() {
 }
 
 function OwnPageBy({ token }: { readonly token: string }) {
-  const [telling, setTelling] = useState<string | null>(null);
+  const [telling, setTelling] = useState<Told | null>(null);
   const query = useOwnPage(token);
   useOwnSending(token);
   if (telling !== null) return <Tell token={token} begun={telling} onDone={() => setTelling(null)} />;

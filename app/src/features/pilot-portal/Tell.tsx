@@ -1,5 +1,6 @@
 import { causeWords } from '@skelby/copy/causes';
 import type { CauseId } from '@skelby/core/causes/causes';
+import type { MissReason } from '@skelby/core/clearance/facts';
 import { useState } from 'react';
 import { useTell } from '../../offline/overlay/own-queries';
 import { TextBox } from '../../shared/forms/TextBox';
@@ -9,10 +10,16 @@ import { Note } from '../../shared/ui/Note';
 import { Screen } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 
+/** What a video has told of it already. */
+export interface Told {
+  readonly note: string;
+  readonly seen: readonly MissReason[];
+}
+
 interface TellProps {
   readonly token: string;
-  /** What is said of it already. */
-  readonly begun: string;
+  /** What is said of it already, and what was seen of it in a video. */
+  readonly begun: Told;
   readonly onDone: () => void;
 }
 
@@ -21,7 +28,7 @@ export function Tell({ token, begun, onDone }: TellProps) {
   const tell = useTell(token);
   const [familyId, setFamilyId] = useState<string | null>(null);
   const [causeId, setCauseId] = useState<CauseId | null>(null);
-  const [note, setNote] = useState(begun);
+  const [note, setNote] = useState(begun.note);
   if (tell.isSuccess)
     return (
       <Screen title="Told" foot={<Button kind="solid" label="Back to my page" onPress={onDone} />}>
@@ -43,7 +50,7 @@ export function Tell({ token, begun, onDone }: TellProps) {
               icon="send"
               label={tell.isPending ? 'Telling …' : 'Tell my trainer'}
               disabled={tell.isPending}
-              onPress={() => tell.mutate({ causeId, note: note.trim() })}
+              onPress={() => tell.mutate({ causeId, note: note.trim(), seen: begun.seen })}
             />
           </>
         ) : undefined

@@ -1,5 +1,6 @@
 import type { PilotPortalPage } from '@skelby/core/pages/portal';
 import type { CauseId } from '@skelby/core/causes/causes';
+import type { MissReason } from '@skelby/core/clearance/facts';
 import { sayOfWeakness, tellNearMiss } from '@skelby/core/commands/handles';
 import type { Says } from '@skelby/core/commands/of-a-pilot';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -22,7 +23,7 @@ export const useOwnPage = (token: string) =>
 export function useTell(token: string) {
   const key = useRef(uuid());
   return useMutation({
-    mutationFn: (told: { causeId: CauseId; note: string }) =>
+    mutationFn: (told: { causeId: CauseId; note: string; seen: readonly MissReason[] }) =>
       putAs(token, tellNearMiss.address.build({ id: key.current }), {
         ...told,
         happenedAt: new Date().toISOString(),

@@ -1,4 +1,5 @@
 import type { CauseId } from '@skelby/core/causes/causes';
+import type { MissReason } from '@skelby/core/clearance/facts';
 import type { OccurrenceKind } from '@skelby/core/vocabulary/flying';
 import type { FlownAnswers } from '@skelby/core/schemas/flown';
 import type { OccurrenceFields } from '@skelby/core/schemas/records';
@@ -25,6 +26,8 @@ export interface LogDraft {
   readonly windMps: number | null;
   /** What a recorded flight answers of its debrief, where it was begun from one. */
   readonly flown?: FlownAnswers;
+  /** Mistakes that were marked in a video of it. */
+  readonly seen?: readonly MissReason[];
   /** What else it tells of the entry, whatever the pilot's last flight was like. */
   readonly toldByFlight?: Partial<Pick<OccurrenceFields, 'siteId' | 'windMps'>>;
 }
@@ -68,6 +71,7 @@ export function occurrenceFields(draft: LogDraft): OccurrenceFields | null {
     windMps: draft.windMps,
     happenedAt: draft.startedAt,
     day: draft.day,
+    ...(draft.seen ? { seen: [...draft.seen] } : {}),
   };
 }
 

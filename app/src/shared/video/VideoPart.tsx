@@ -202,12 +202,7 @@ function Marked({
             <Button
               icon="plus"
               label={leads ? 'Log what was marked' : 'Tell what was marked'}
-              onPress={() =>
-                onLog(
-                  listed(name, marks),
-                  marks.map(({ what }) => what),
-                )
-              }
+              onPress={() => onLog(listed(name, marks), [...new Set(marks.map(({ what }) => what))])}
             />
           ) : null}
         </ButtonRow>

@@ -85,6 +85,7 @@ export const FIELD_SENTENCES = {
   'ranking.unknown-field': '{field} means nothing here: send craft and evidence.',
   'occurrence.unknown-part': '{part} is not a part of an occurrence: see docs/occurrences.schema.json.',
   'pilot.too-many-shown': 'Shown before is too long: at most {most} drills.',
+  'entry.too-many-seen': 'What was seen in a video is too long: at most {most} mistakes.',
   'reporting.rules-missing': 'Rules are missing: give a list, or an empty one.',
   'reporting.too-many': 'At most {most} rules: leave some out.',
   'course.seen-by-missing': 'Reason is empty: say who saw it, and where.',
