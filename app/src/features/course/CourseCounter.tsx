@@ -25,6 +25,8 @@ import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { Screen } from '../../shared/ui/Screen';
 import { isFlownHere, SimulatorLink } from '../../shared/ui/SimulatorLink';
+import { aloud } from '../../shared/verdicts/aloud';
+import { HandsFreeChoice } from '../../shared/verdicts/HandsFreeChoice';
 import { VerdictFoot } from '../../shared/verdicts/Verdicts';
 import { Words } from '../../shared/ui/Words';
 import { limitWords, partName, partWords } from '../../shared/copy/course-copy';
@@ -211,6 +213,8 @@ function CourseCounting(props: CountingProps) {
         <VerdictFoot
           drill={drill}
           level={0}
+          task={aloud(partName(part), units.sentence(asked.asks), drill.caution)}
+          standing={partWords(part)}
           lastAt={attempts[0]?.at ?? null}
           waits={setUp}
           change={change}
@@ -249,6 +253,7 @@ function CourseCounting(props: CountingProps) {
       ) : null}
       <HowItIsFlown part={part} counting={counting} />
       <FliesAlready page={page} part={part} counting={counting} />
+      <HandsFreeChoice />
       <Words as="soft">{drill.task}</Words>
       <LinkButton
         kind="quiet"

@@ -30,6 +30,8 @@ import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { Screen, useIsWide } from '../../shared/ui/Screen';
 import { SimulatorLink } from '../../shared/ui/SimulatorLink';
+import { aloud, flownAloud } from '../../shared/verdicts/aloud';
+import { HandsFreeChoice } from '../../shared/verdicts/HandsFreeChoice';
 import { VerdictFoot } from '../../shared/verdicts/Verdicts';
 import { Words } from '../../shared/ui/Words';
 import { HowFlown } from './HowFlown';
@@ -149,10 +151,15 @@ function Values({ counting: { drill, reps, settings, change } }: Pick<PartProps,
 /** Met or missed under the thumb. */
 function CountingFoot({ page, counting, onHow }: PartProps & { readonly onHow: () => void }) {
   const speaking = useUnits();
-  const { settings, announced } = counting;
+  const { settings, announced, drill } = counting;
+  const today = counting.reps.filter(
+    (rep) => rep.drillId === drill.id && !rep.takenBack && rep.day === todayHere(),
+  );
   return (
     <VerdictFoot
-      drill={counting.drill}
+      drill={drill}
+      task={aloud(drill.name, howWords(settings, speaking), counting.asked, drill.caution)}
+      standing={flownAloud(today)}
       level={levelOf(settings)}
       lastAt={counting.lastAt}
       waits={settings}
@@ -216,6 +223,7 @@ function CountingBody({ page, counting }: PartProps) {
       <DrillStanding settings={settings} clearance={counting.clearance} page={page} />
       <Values counting={counting} />
       <FromFlight page={page} counting={counting} />
+      <HandsFreeChoice />
       {settings.pack > 2 ? (
         <Words as="soft">{`${plural(settings.pack, 'pack')}: short and often teaches more. A break?`}</Words>
       ) : null}

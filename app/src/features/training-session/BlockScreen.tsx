@@ -19,6 +19,8 @@ import { Loaded } from '../../shared/ui/Loaded';
 import { Note } from '../../shared/ui/Note';
 import { Screen } from '../../shared/ui/Screen';
 import { SimulatorLink } from '../../shared/ui/SimulatorLink';
+import { aloud, flownAloud } from '../../shared/verdicts/aloud';
+import { HandsFreeChoice } from '../../shared/verdicts/HandsFreeChoice';
 import { VerdictFoot } from '../../shared/verdicts/Verdicts';
 import { Words } from '../../shared/ui/Words';
 import { USUAL_RESERVE_PERCENT } from './session-checks';
@@ -38,13 +40,21 @@ interface PartProps {
 
 /** Met or missed under the thumb. */
 function Foot({ props: { block, state, change }, flying }: PartProps) {
-  const { units } = useUnits();
+  const { units, sentence } = useUnits();
   const { last, undo, announced } = flying;
   const said = (rep: NonNullable<FlyingBlock['last']>) =>
     [rep.met ? 'met' : 'missed', measuredWords(rep.drillId, rep.measure, units)].filter(Boolean).join(', ');
   return (
     <VerdictFoot
       drill={flying.drill}
+      task={aloud(
+        flying.drill.name,
+        block.side && SIDE_WORDS[block.side],
+        PURPOSE_WORDS[block.purpose],
+        sentence(flying.asked.asks),
+        flying.drill.caution,
+      )}
+      standing={flownAloud(flying.flown, block.reps)}
       level={block.level}
       lastAt={flying.lastAt}
       waits={state}
@@ -148,6 +158,7 @@ function Tools({ props: { session, state, change }, flying: { drill, setUp, open
         onChange={(distanceM) => change({ distanceM })}
       />
       <ValueEntry drillId={drill.id} value={state.measure} onChange={(value) => change({ measure: value })} />
+      <HandsFreeChoice />
       {awake ? null : <Words as="soft">This phone may go dark: keep its screen on in its settings.</Words>}
     </>
   );

@@ -15,6 +15,8 @@ import { beginLog, forPilot } from '../../shared/forms/log-draft';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { Loaded } from '../../shared/ui/Loaded';
 import { Screen } from '../../shared/ui/Screen';
+import { aloud, flownAloud } from '../../shared/verdicts/aloud';
+import { HandsFreeChoice } from '../../shared/verdicts/HandsFreeChoice';
 import { VerdictFoot } from '../../shared/verdicts/Verdicts';
 import { Words } from '../../shared/ui/Words';
 import type { BlockProps } from './use-block';
@@ -37,6 +39,7 @@ const flownIn = ({ pilotPage: { course = [] }, session, block }: CourseBlockProp
 function Foot(props: CourseBlockProps) {
   const { block, session, roster, state, change } = props;
   const { drillOf } = useDrills();
+  const { sentence } = useUnits();
   const router = useRouter();
   const drill = drillOf(block.drillId);
   const [last] = flownIn(props);
@@ -53,6 +56,8 @@ function Foot(props: CourseBlockProps) {
   return (
     <VerdictFoot
       drill={drill}
+      task={aloud(partName(block), sentence(atLevel(drill, 0, false).asks), drill.caution)}
+      standing={flownAloud(flownIn(props), block.reps)}
       level={0}
       lastAt={last?.at ?? null}
       waits={state}
@@ -113,6 +118,7 @@ function CourseBlockScreen(props: CourseBlockProps) {
       {part ? <Words as="strong">{`For the course. ${partWords(part)}.`}</Words> : null}
       {isEnough ? <Words as="soft">That is the block: rest the hands, then on.</Words> : null}
       {drill.caution ? <Words as="soft">{`Caution: ${drill.caution}`}</Words> : null}
+      <HandsFreeChoice />
       {onBack ? (
         <Button kind="quiet" icon="corner-up-left" label="Back to the drill before" onPress={onBack} />
       ) : null}

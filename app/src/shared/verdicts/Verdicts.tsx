@@ -9,6 +9,8 @@ import { unlessBounced } from '../ui/no-bounce';
 import { FONT, themed } from '../ui/theme';
 import { Words } from '../ui/Words';
 import { MISS_WORDS } from '../copy/copy';
+import { useHandsFree } from './use-hands-free';
+import { readAloud } from './voice';
 
 const useStyles = themed((theme) => ({
   verdicts: { flexDirection: 'row', gap: 12 },
@@ -150,47 +152,77 @@ interface VerdictFootProps {
   readonly around: ReactNode;
   /** In the place of the verdicts: what has to be done before one counts. */
   readonly first: ReactNode;
+  /** The drill and how it is flown, and how it stands: read aloud where reps are counted hands-free. */
+  readonly task: string;
+  readonly standing: string;
 }
 
 const now = () => new Date().toISOString();
 
-/** Met or missed under the thumb, and what a verdict still has to be asked. */
-export function VerdictFoot({
+const WHY_ALOUD = 'Missed. Missed again leaves the reason out; met takes the miss back.';
+const SOON_ALOUD = 'Very soon after the last one. Met counts it; missed leaves it out.';
+const FIRST_ALOUD = 'Look at the screen first.';
+
+/** What becomes of a verdict, by whichever way it comes, and what is read aloud of where it stands. */
+function useVerdicts({
   drill,
   level,
   lastAt,
   waits,
   change,
   record,
-  around,
   first,
+  task,
+  standing,
 }: VerdictFootProps) {
   const { missedAt, soonAt = null } = waits;
-  if (missedAt)
-    return (
-      <WhyMissed
-        onReason={(reason) => record(false, reason, missedAt)}
-        onCancel={() => change({ missedAt: null })}
-      />
-    );
+  const why = (reason: MissReason | null) => {
+    if (missedAt) record(false, reason, missedAt);
+  };
+  const acts = missedAt
+    ? { says: WHY_ALOUD, met: () => change({ missedAt: null }), missed: () => why(null) }
+    : soonAt
+      ? {
+          says: SOON_ALOUD,
+          met: () => record(true, null, soonAt),
+          missed: () => change({ soonAt: null }),
+        }
+      : {
+          says: standing,
+          met: () => {
+            const at = now();
+            if (tooSoon(drill, level, lastAt, at) === null) record(true, null, at);
+            else change({ soonAt: at });
+          },
+          missed: () => change({ missedAt: now() }),
+        };
+  const waitsForScreen = first !== null && !missedAt && !soonAt;
+  const nothing = () => readAloud(FIRST_ALOUD);
+  useHandsFree(
+    waitsForScreen ? { task, says: FIRST_ALOUD, met: nothing, missed: nothing } : { ...acts, task },
+  );
+  return { ...acts, why };
+}
+
+/** Met or missed under the thumb, and what a verdict still has to be asked. */
+export function VerdictFoot(props: VerdictFootProps) {
+  const { drill, level, lastAt, waits, around, first } = props;
+  const { missedAt, soonAt = null } = waits;
+  const { met, missed, why } = useVerdicts(props);
+  if (missedAt) return <WhyMissed onReason={why} onCancel={met} />;
   if (soonAt)
     return (
       <SoSoon
         seconds={tooSoon(drill, level, lastAt, soonAt) ?? 0}
         leastS={leastSeconds(drill, level)}
-        onCount={() => record(true, null, soonAt)}
-        onCancel={() => change({ soonAt: null })}
+        onCount={met}
+        onCancel={missed}
       />
     );
-  const met = () => {
-    const at = now();
-    if (tooSoon(drill, level, lastAt, at) === null) record(true, null, at);
-    else change({ soonAt: at });
-  };
   return (
     <>
       {around}
-      {first ?? <Verdicts onMet={met} onMissed={() => change({ missedAt: now() })} />}
+      {first ?? <Verdicts onMet={met} onMissed={missed} />}
     </>
   );
 }
