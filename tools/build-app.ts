@@ -58,7 +58,7 @@ async function addServiceWorker(folder: string): Promise<void> {
   const { warnings, count } = await generateSW({
     globDirectory: folder,
     globPatterns: ['**/*.{js,css,html,svg,png,ttf,woff,woff2,wasm,webmanifest}'],
-    globIgnores: ['**/*.map'],
+    globIgnores: ['**/*.map', 'share-target.js'],
     swDest: path.join(folder, 'service-worker.js'),
     // Names in these folders carry a hash of their content.
     dontCacheBustURLsMatching: /\/(_expo\/static|assets)\//,
@@ -69,6 +69,8 @@ async function addServiceWorker(folder: string): Promise<void> {
     cleanupOutdatedCaches: true,
     sourcemap: false,
     inlineWorkboxRuntime: true,
+    // What other programs share with the installed app.
+    importScripts: ['/share-target.js'],
   });
   if (warnings.length > 0 || count === 0)
     throw new CannotGoOn(`The service worker lacks a part of the app:\n${warnings.join('\n')}`);

@@ -26,6 +26,7 @@ import { DropZone } from './DropZone';
 import { KeepsFile } from './FlightKept';
 import { type ReadFile, useFlightFiles } from './use-flight-files';
 import { useKeepsFiles } from './use-keeping';
+import { useShared } from './use-shared';
 
 const MS = 1000;
 /** As far as what was flown takes it. */
@@ -214,6 +215,7 @@ function Whose({
 
 function Day({ roster, there }: { readonly roster: Roster; readonly there: ReadonlySet<string> }) {
   const files = useFlightFiles();
+  useShared(files.add);
   const { fresh, again, bad } = sorted(files.read, there);
   return (
     <DropZone onDrop={files.add}>

@@ -24,6 +24,7 @@ import { Recipes } from './Recipes';
 import { type Understood, useFlightFile } from './use-flight-file';
 import { useKeepsFiles } from './use-keeping';
 import { useLogging, useLoggingNote } from './use-logging';
+import { useShared } from './use-shared';
 
 interface SeenProps {
   readonly file: ReturnType<typeof useFlightFile>;
@@ -197,6 +198,10 @@ export function FlightFileScreen() {
     file.read(given);
   };
   const pick = () => pickFile(ACCEPTED, bring);
+  useShared(([first]) => {
+    if (first!.type.startsWith('video/')) video.open(first!);
+    else bring(first!);
+  });
   return (
     <DropZone onDrop={([first]) => bring(first!)}>
       <Screen

@@ -1,6 +1,8 @@
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 
 const CHECK_EVERY_MS = 3_600_000;
+/** A page that nobody has looked at for so long takes the newer version by itself: what was begun on it is kept. */
+const UNSEEN_MS = 300_000;
 
 /**
  * Has the browser keep the app itself, so that it opens without signal.
@@ -32,11 +34,25 @@ export function useServiceWorker(): (() => void) | null {
       if (timer) clearInterval(timer);
     };
   }, []);
-  if (!newer) return null;
-  return () => {
+  const load = useCallback(() => {
     navigator.serviceWorker.addEventListener('controllerchange', () => window.location.reload(), {
       once: true,
     });
-    newer.postMessage({ type: 'SKIP_WAITING' });
-  };
+    newer?.postMessage({ type: 'SKIP_WAITING' });
+  }, [newer]);
+  useEffect(() => {
+    if (!newer) return undefined;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const look = () => {
+      clearTimeout(timer);
+      if (document.hidden) timer = setTimeout(load, UNSEEN_MS);
+    };
+    look();
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      clearTimeout(timer);
+      document.removeEventListener('visibilitychange', look);
+    };
+  }, [newer, load]);
+  return newer && load;
 }

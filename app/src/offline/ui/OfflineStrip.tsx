@@ -6,6 +6,7 @@ import { noRoom } from '../../shared/storage/storage';
 import { Button } from '../../shared/ui/Button';
 import { themed, useTheme } from '../../shared/ui/theme';
 import { Words } from '../../shared/ui/Words';
+import { useBadge } from '../outbox/use-badge';
 import { useServiceWorker } from '../prefetch/service-worker';
 
 const useStyles = themed((theme) => ({
@@ -45,6 +46,7 @@ export function OfflineStrip() {
   const out = useOutOfReach();
   const isBack = useIsBack(out);
   const loadNewer = useServiceWorker();
+  useBadge();
   const isFull = useSyncExternalStore(noRoom.subscribe, noRoom.now);
   if (out) {
     return (
