@@ -1,6 +1,7 @@
 import { craftModel } from '../core/src/simulator/craft-model';
 import { flyDrill } from '../core/src/synthetic-pilot/fly-drill';
 import { craftFacts, USUAL_CRAFT } from '../core/src/vocabulary/craft-facts';
+import { filmed } from './filmed';
 import type { Page } from '@playwright/test';
 import { counted, drilled, met, weaknessId } from './drilling';
 import { expect, test } from './field';
@@ -221,38 +222,6 @@ test('a day of files: read one after the other, asked once whose they are, and n
   await expect(page.getByText('Among what was flown: 3')).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText(/^Not yet among what was flown/)).toBeHidden();
 });
-
-/** Some seconds of a counter, as a phone films it: made by the browser itself. */
-async function filmed(page: Page): Promise<Buffer> {
-  const text = await page.evaluate(
-    () =>
-      new Promise<string>((resolve) => {
-        const canvas = document.createElement('canvas');
-        [canvas.width, canvas.height] = [160, 90];
-        const pen = canvas.getContext('2d')!;
-        const recorder = new MediaRecorder(canvas.captureStream(10), { mimeType: 'video/webm' });
-        const parts: Blob[] = [];
-        recorder.ondataavailable = ({ data }) => parts.push(data);
-        recorder.onstop = () => {
-          const reader = new FileReader();
-          reader.onload = () => resolve((reader.result as string).split(',')[1]!);
-          reader.readAsDataURL(new Blob(parts));
-        };
-        let nth = 0;
-        const draw = setInterval(() => {
-          pen.fillStyle = nth % 2 === 0 ? 'white' : 'black';
-          pen.fillRect(0, 0, 160, 90);
-          nth += 1;
-        }, 100);
-        recorder.start();
-        setTimeout(() => {
-          clearInterval(draw);
-          recorder.stop();
-        }, 4_000);
-      }),
-  );
-  return Buffer.from(text, 'base64');
-}
 
 test('a video stays on the phone, is put in step with the flight, and its mistakes are marked by two keys', async ({
   trainer,

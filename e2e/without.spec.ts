@@ -10,6 +10,8 @@ const AWAY: Readonly<Record<string, string>> = {
   share: 'delete Navigator.prototype.share',
   clipboard: "Object.defineProperty(navigator, 'clipboard', { value: undefined })",
   badge: 'delete Navigator.prototype.setAppBadge',
+  voice: 'delete window.speechSynthesis',
+  'keys of a headset': 'delete Navigator.prototype.mediaSession',
   'full screen': 'delete Element.prototype.requestFullscreen',
   'screen orientation': "Object.defineProperty(screen, 'orientation', { value: undefined })",
   'tilt of the phone': 'delete window.DeviceOrientationEvent; delete window.ondeviceorientation',
