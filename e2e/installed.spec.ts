@@ -1,5 +1,5 @@
 import { expect, test } from './field';
-import { fileOf } from './recorder-files';
+import { bringIn, fileOf } from './recorder-files';
 
 /** What only an installed app is asked. */
 
@@ -79,4 +79,51 @@ test('what waits on the phone stands on the icon, and goes from it once it is se
   await context.setOffline(false);
   await trainer.sent();
   await expect.poll(badge).toBe(0);
+});
+
+test('a flight file that the school does not take says why, and is sent once more or let go', async ({
+  trainer,
+  page,
+}) => {
+  const pilot = await trainer.addPilot('Aske Venn', '6');
+  await trainer.today();
+  let full = true;
+  const sent: string[] = [];
+  await page.route('**/api/flight-files/**', async (route) => {
+    if (route.request().method() !== 'PUT' || !full) {
+      await route.continue();
+      return;
+    }
+    sent.push(route.request().url());
+    const detail = 'The flight files of this school take all the room there is: let old ones go first.';
+    await route.fulfill({
+      ...{ status: 413, contentType: 'application/problem+json' },
+      body: JSON.stringify({ title: 'No room', status: 413, detail }),
+    });
+  });
+  await page.goto('/flights/file');
+  await bringIn(page, fileOf('cairn-watch'));
+  await page.getByRole('radio', { name: 'To the school' }).click();
+  await page.getByRole('button', { name: 'Add to what was flown' }).click();
+  await expect(page.getByRole('heading', { name: 'Add a flight' })).toBeVisible();
+  const find = page.getByLabel(/^Pilot: find by name/);
+  await expect(find.or(page.getByRole('radio', { name: pilot })).first()).toBeVisible();
+  if (await find.isVisible()) await find.fill(pilot);
+  await page.getByRole('radio', { name: pilot }).click();
+  for (const of of ['Craft', 'Site'])
+    await page.getByRole('radiogroup', { name: of }).getByRole('radio').first().click();
+  await page.getByLabel('Wind, m/s').fill('2');
+  await page.getByRole('button', { name: 'Save' }).click();
+  const told = page.getByRole('link', { name: '1 flight file not taken' });
+  await expect(told).toBeVisible({ timeout: 20_000 });
+  await told.click();
+  await expect(page.getByText(/take all the room there is: let old ones go first/)).toBeVisible();
+  // Refused for good it is not sent again by itself, also after a reload.
+  const before = sent.length;
+  await page.reload();
+  await expect(page.getByText(/take all the room there is/)).toBeVisible();
+  expect(sent).toHaveLength(before);
+  full = false;
+  await page.getByRole('button', { name: /^Send .* once more$/ }).click();
+  await expect(page.getByText(/take all the room there is/)).toBeHidden({ timeout: 20_000 });
 });

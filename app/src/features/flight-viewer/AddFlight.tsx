@@ -1,6 +1,7 @@
 import { isOfUse } from '@skelby/core/recorded-flight/wind';
 import { nearestSite } from '@skelby/core/recorded-flight/nearest-site';
 import { type Href, useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
 import { useFlights } from '../../offline/overlay/record-queries';
 import { useRoster } from '../../offline/overlay/use-roster';
 import { dayHere } from '../../shared/copy/dates';
@@ -26,6 +27,7 @@ export function AddFlight({
   const { pilot } = useLocalSearchParams<{ pilot?: string }>();
   const { data: flown } = useFlights();
   const { data: roster } = useRoster();
+  const [isKeeping, setIsKeeping] = useState(false);
   if (!view || !flownId) return null;
   if (flown?.some(({ id }) => id === flownId))
     return <LinkButton icon="check" label="Among what was flown" href={`/flights/${flownId}`} />;
@@ -42,9 +44,12 @@ export function AddFlight({
       value === null || value === undefined ? [] : [[name, String(value)]],
     ),
   );
-  const add = () => {
-    if (keeps) void file.keep({ name: file.name ?? 'flight', pilotId: pilot ?? null, flightId: flownId });
+  const add = async () => {
+    setIsKeeping(true);
+    // The page that is left takes what packs the file along.
+    if (keeps) await file.keep({ name: file.name ?? 'flight', pilotId: pilot ?? null, flightId: flownId });
+    setIsKeeping(false);
     router.push(`/flights/new?${asked.toString()}` as Href);
   };
-  return <Button icon="plus" label="Add to what was flown" onPress={add} />;
+  return <Button icon="plus" label="Add to what was flown" disabled={isKeeping} onPress={() => void add()} />;
 }

@@ -192,7 +192,7 @@ export function WaitingScreen() {
         <Refused key={item.key} item={item} roster={roster.data} />
       ))}
       <Part heading={held ? 'Waiting for signal' : 'Waiting'}>
-        <Rows empty="Nothing waits: the server has everything.">
+        <Rows empty="No entry waits: the server has them all.">
           {waiting.map((item) => (
             <Row key={item.key} title={sentenceCase(item.what)} under={`Made ${sayTime(madeAt(item.key))}`} />
           ))}
