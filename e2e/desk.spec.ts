@@ -316,7 +316,7 @@ const VIEWS: readonly { readonly name: string; readonly open: (page: Page) => Pr
     name: 'what waits',
     open: async (page) => {
       await page.goto('/waiting');
-      await page.getByText('Nothing waits').waitFor();
+      await page.getByText('No entry waits').waitFor();
     },
   },
   {
