@@ -10,14 +10,15 @@ import type { TodayList } from '@skelby/core/pages/pages';
 import { useDrills } from '../../shared/api/use-drills';
 import { useUnits } from '../../shared/api/use-units';
 import { plural } from '../../shared/copy/copy';
-import { minuteOfDay } from '../../shared/copy/dates';
 import { Button, ButtonRow } from '../../shared/ui/Button';
 import { PrintButton } from '../../shared/ui/PrintButton';
 import { LinkRow, Row, Rows } from '../../shared/ui/Rows';
 import { Part } from '../../shared/ui/Screen';
 import { Words } from '../../shared/ui/Words';
 import { Arrange } from './Arrange';
+import { addMinutes } from './clock-time';
 import { SessionCard } from './SessionCard';
+import { SessionLanes } from './SessionLanes';
 import type { PlanningSession } from './use-plan-session';
 
 /** Why somebody who could fly today does not. */
@@ -61,11 +62,6 @@ interface PartProps {
   readonly planning: PlanningSession;
 }
 
-const addMinutes = (time: string, minutes: number): string => {
-  const all = (minuteOfDay(time) + Math.round(minutes)) % 1440;
-  return `${String(Math.floor(all / 60)).padStart(2, '0')}:${String(all % 60).padStart(2, '0')}`;
-};
-
 /** How good the order is. */
 function orderWords({ working, draft, cost, laidOut }: PlanningSession): string {
   if (working) return 'Working on it …';
@@ -100,6 +96,13 @@ function Order({ planning }: PartProps) {
           onPress={() => change({ moved: null })}
         />
       ) : null}
+      <SessionLanes
+        packs={packs}
+        rests={judged.rests}
+        packMinutes={draft.packMinutes}
+        startsAt={draft.startsAt}
+        pilotName={pilotName}
+      />
       <Arrange
         packs={packs}
         rests={judged.rests}
