@@ -2,6 +2,7 @@ import { LEVELS, type Level } from '../vocabulary/training';
 import type { Rep } from '../clearance/facts';
 import {
   abilityIn,
+  abilityPath,
   AIM_HIGH,
   AIM_LOW,
   afterRep,
@@ -129,4 +130,50 @@ test('the last reps of each drill tell as much as all of them', () => {
     }),
     { numRuns: 100 },
   );
+});
+
+describe('how a skill grew', () => {
+  const DAY = '2026-03-02';
+  const RASCH_AT = (mean: number) => raschChance(mean, difficultyOf('tail-in-hover'));
+
+  test('it ends, for any reps, where the ability stands that plans are made by', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ met: fc.boolean(), days: fc.integer({ min: 0, max: 20 }) }), { maxLength: 40 }),
+        fc.integer({ min: 20, max: 400 }),
+        (flown, until) => {
+          const reps = flown.map(({ met, days }, n) => {
+            const day = addDays(DAY, days);
+            return rep(n % 60, met, {
+              id: `${n}`,
+              day,
+              flownAt: `${day}T09:00:${String(n % 60).padStart(2, '0')}.000Z`,
+            });
+          });
+          const today = addDays(DAY, until);
+          const path = abilityPath('tail-in-hover', reps, today);
+          expect(path).toHaveLength(reps.length === 0 ? 0 : reps.length + 1);
+          if (reps.length === 0) return;
+          const { mean, sd } = abilityIn('hover', reps, today);
+          const now = path.at(-1)!;
+          expect(now.chance).toBeCloseTo(chanceMet({ mean, sd }, 'tail-in-hover'), 10);
+          // The ends by the normal distribution's table: 1.645 standard deviations hold nine of ten.
+          expect(now.low).toBeCloseTo(RASCH_AT(mean - 1.645 * sd), 10);
+          expect(now.high).toBeCloseTo(RASCH_AT(mean + 1.645 * sd), 10);
+          for (const { low, chance, high } of path)
+            expect([low <= chance, chance <= high]).toEqual([true, true]);
+        },
+      ),
+    );
+  });
+
+  test('reps that are met lead up, and days without flying make it less sure', () => {
+    const reps = many(12, 0);
+    const soon = abilityPath('tail-in-hover', reps, DAY);
+    expect(soon.at(-1)!.chance).toBeGreaterThan(soon[0]!.chance);
+    const later = abilityPath('tail-in-hover', reps, '2026-08-02');
+    const wide = ({ low, high }: (typeof soon)[number]) => high - low;
+    expect(wide(later.at(-1)!)).toBeGreaterThan(wide(soon.at(-1)!));
+    expect(abilityPath('tail-in-hover', many(9, 0, { takenBack: true }), DAY)).toEqual([]);
+  });
 });

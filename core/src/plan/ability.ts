@@ -71,6 +71,12 @@ function rested({ mean, sd, last }: Known, until: Day): Ability {
   return { mean, sd: Math.min(BEFORE.sd, Math.sqrt(sd * sd + DRIFT_PER_DAY * days)) };
 }
 
+/** @param before undefined: nothing was flown of it yet */
+function knownAfter(before: Known | undefined, { drillId, met, day, level = 0 }: TellingRep): Known {
+  const now = before ? rested(before, day) : BEFORE;
+  return { ...afterRep(now, difficultyOf(drillId, level as Level), met), last: day };
+}
+
 /**
  * What a pilot's reps say of each skill, by the group of its drills: those of every purpose, less sure with each day in
  * between.
@@ -78,21 +84,54 @@ function rested({ mean, sd, last }: Known, until: Day): Ability {
  */
 export function abilitiesOf(reps: readonly TellingRep[], today: Day): Readonly<Record<string, Ability>> {
   const known = new Map<string, Known>();
-  for (const { drillId, met, day, level = 0 } of reps) {
-    const { group } = drillOf(drillId);
-    const there = known.get(group);
-    const before = there ? rested(there, day) : BEFORE;
-    known.set(group, { ...afterRep(before, difficultyOf(drillId, level as Level), met), last: day });
+  for (const rep of reps) {
+    const { group } = drillOf(rep.drillId);
+    known.set(group, knownAfter(known.get(group), rep));
   }
   return Object.fromEntries([...known].map(([group, each]) => [group, rested(each, today)]));
 }
 
+const countedIn = (group: string, reps: readonly AbilityRep[]): readonly AbilityRep[] =>
+  reps.filter((rep) => !rep.takenBack && drillOf(rep.drillId).group === group).sort(flownOrder);
+
 /** The same of one skill, of reps in any order; those taken back do not count. */
 export const abilityIn = (group: string, reps: readonly AbilityRep[], today: Day): Ability =>
-  abilitiesOf(
-    reps.filter((rep) => !rep.takenBack && drillOf(rep.drillId).group === group).sort(flownOrder),
-    today,
-  )[group] ?? BEFORE;
+  abilitiesOf(countedIn(group, reps), today)[group] ?? BEFORE;
+
+/** Nine of ten lie within so many standard deviations (normal distribution). */
+const NINE_OF_TEN = 1.645;
+
+/** How often a drill should be met at its standard, after so many reps. */
+export interface AbilityMoment {
+  readonly day: Day;
+  readonly chance: number;
+  /** Ends of what nine of ten lie between. */
+  readonly low: number;
+  readonly high: number;
+}
+
+const momentOf = (ability: Ability, drillId: DrillId, day: Day): AbilityMoment => {
+  const at = (spread: number) => raschChance(ability.mean + spread * ability.sd, difficultyOf(drillId));
+  return { day, chance: chanceMet(ability, drillId), low: at(-NINE_OF_TEN), high: at(NINE_OF_TEN) };
+};
+
+/**
+ * How that grew, rep by rep of the drill's skill, and how it stands today: days without flying widen it.
+ * @param reps in any order; those taken back do not count
+ * @returns nothing where no rep of the skill was flown
+ */
+export function abilityPath(
+  drillId: DrillId,
+  reps: readonly AbilityRep[],
+  today: Day,
+): readonly AbilityMoment[] {
+  let known: Known | undefined;
+  const moments = countedIn(drillOf(drillId).group, reps).map((rep) => {
+    known = knownAfter(known, rep);
+    return momentOf(known, drillId, rep.day);
+  });
+  return known ? [...moments, momentOf(rested(known, today), drillId, today)] : [];
+}
 
 /** Practice teaches most where the pilot succeeds in about 70 to 85 of a hundred tries. */
 export const AIM_LOW = 0.7;

@@ -12,11 +12,13 @@ import { Button } from '../../shared/ui/Button';
 import { Row, Rows } from '../../shared/ui/Rows';
 import { Words } from '../../shared/ui/Words';
 import { useEarlierReps } from '../../offline/overlay/weakness-queries';
-import { sayTime } from '../../shared/copy/dates';
+import { sayTime, todayHere } from '../../shared/copy/dates';
 import { KIND_WORDS, MODE_WORDS, PURPOSE_WORDS, SIDE_WORDS } from '../../shared/copy/copy';
 import { cameInWords } from './came-in-words';
 import { valuesLine, valuesOf } from '../../shared/copy/value-copy';
+import { HistoryStrip } from './HistoryStrip';
 import { SlipsToConfirm } from './SlipsToConfirm';
+import { stripOf } from './strip-of';
 
 const MOVE_WORDS: Readonly<Record<WeaknessMove['kind'], string>> = {
   opened: 'Opened',
@@ -153,6 +155,7 @@ export function History({ page }: { readonly page: WeaknessPage }) {
   ].sort((a, b) => b.at.localeCompare(a.at));
   return (
     <View aria-label={`History of ${causeWords(page.weakness.causeId).name}`}>
+      <HistoryStrip strip={stripOf({ ...page, reps: [...reps.values()] }, todayHere())} />
       <SlipsToConfirm page={page} />
       <Rows>
         {lines.map((line) => (

@@ -37,6 +37,7 @@ import { AtThisRate, HowSure, WhatItTakes } from './HowSure';
 import { OtherwiseNow } from './OtherwiseNow';
 import { OnWatch } from '../../shared/drawing/OnWatch';
 import { chartName, curveSentence, rungWords } from '../../shared/copy/rung-copy';
+import { AbilityPicture } from './AbilityPicture';
 import { PilotsWord } from './PilotsWord';
 import { useMove, useWeakness, useWorkedOut, type WorkedOut } from '../../offline/overlay/weakness-queries';
 import { valuesOf } from '../../shared/copy/value-copy';
@@ -81,6 +82,7 @@ function Charts({ page, worked }: { readonly page: WeaknessPage; readonly worked
         named={charts.length === 1}
       />
       <ValueChart drillId={shown.drillId} reps={valuesOf(repsOf(worked.reps, shown))} />
+      <AbilityPicture drillId={shown.drillId} reps={worked.reps} />
       {most === 0 ? <WhatItTakes rule={page.rule} clearance={worked.clearance} /> : null}
       <AtThisRate rule={page.rule} worked={worked} />
       <HowSure rule={page.rule} mostReps={most} />
