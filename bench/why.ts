@@ -12,6 +12,7 @@ import { oneWrong, strongestLost } from '@skelby/core/ranking/stressed';
 import { craftFacts, USUAL_CRAFT } from '@skelby/core/vocabulary/craft-facts';
 import { type FlightStory, recordStory } from '@skelby/core/second-model/flights';
 import type { Recorder } from '@skelby/core/second-model/recorder';
+import { FRESH_TROUBLES } from '@skelby/core/second-model/fresh-troubles';
 import { GOOD_FLIGHTS, TROUBLES } from '@skelby/core/second-model/stories';
 import { evidenceFrom } from '@skelby/core/flight-reading/read-flight';
 import type { CauseId } from '@skelby/core/causes/causes';
@@ -57,11 +58,13 @@ function sayPairs(cases: readonly ToldCase[]): string {
 }
 
 /** How sure it was of the first cause, and how often that was right. */
-const sayReliability = (cases: readonly Case[]): string =>
-  reliabilityOf(judgedOf(cases), [0.2, 0.4, 0.6, 0.8, 1])
+const saidAndRight = (judged: readonly Judged[]): string =>
+  reliabilityOf(judged, [0, 0.2, 0.4, 0.6, 0.8, 1])
     .filter((bin) => bin.cases > 0)
     .map(({ said, right, cases: of }) => `| ${(100 * said).toFixed(0)} % | ${sayShare(right, of)} |`)
     .join('\n');
+
+const sayReliability = (cases: readonly Case[]): string => saidAndRight(judgedOf(cases));
 
 const sayReliabilities = (name: string, cases: readonly Case[]): readonly string[] => [
   `| said, ${name} | right |`,
@@ -122,9 +125,25 @@ function sayFlights(): readonly string[] {
       })),
     ),
   );
+  const fresh = RECORDED.map(([name, leavesOut]) => ({
+    name: `kinds that no reader was worked on, ${name}`,
+    judged: readStories(FRESH_TROUBLES, leavesOut).map(({ cause, ranking }) => ({
+      cause: cause!,
+      causes: ranking.causes,
+    })),
+  }));
   const good = RECORDED.flatMap(([, leavesOut]) => readStories(GOOD_FLIGHTS, leavesOut));
   const leaning = good.filter(({ ranking }) => ranking.stance !== 'not-known').length;
-  return [...troubles, '', `Good flights that lean to a cause: ${leaning} of ${good.length}.`];
+  return [
+    ...troubles,
+    ...fresh.map(({ name, judged }) => sayJudged(name, judged)),
+    '',
+    '| said, flights of such kinds | right |',
+    '| --- | --- |',
+    saidAndRight(fresh.flatMap(({ judged }) => judged)),
+    '',
+    `Good flights that lean to a cause: ${leaning} of ${good.length}.`,
+  ];
 }
 
 /** @param mentions whether what was in it is asked in one go beforehand, which counts as one question */
