@@ -12,6 +12,14 @@ export async function drilled(trainer: Trainer, page: Page, name: string): Promi
   return pilot;
 }
 
+/** Makes a pilot's private link. @returns its address */
+export async function linkOf(page: Page, pilot: string): Promise<string> {
+  await page.goto('/pilots');
+  await page.getByRole('link', { name: pilot }).click();
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  return (await page.getByText(/\/own#/).textContent())!;
+}
+
 interface Counted {
   readonly reps: readonly {
     readonly takenBack: boolean;

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { DEMO_TRAINERS } from '../server/src/demo/school';
-import { counted, drilled, weaknessId } from './drilling';
+import { counted, drilled, linkOf, weaknessId } from './drilling';
 import { expect, type Page, test, tap, tapMet } from './field';
 
 /** Out of signal, in the middle of a lesson, with things going wrong. */
@@ -253,12 +253,8 @@ test("a pilot's own page: by the link alone, with what is theirs; what they tell
   baseURL,
 }) => {
   const pilot = await drilled(trainer, page, 'Liv Oster');
-  await page.goto('/pilots');
-  await page.getByRole('link', { name: pilot }).click();
-  await page.getByRole('button', { name: 'Make a link' }).click();
-  const address = (await page.getByText(/\/own#/).textContent())!;
   const own = await (await browser.newContext({ baseURL: baseURL! })).newPage();
-  await own.goto(address);
+  await own.goto(await linkOf(page, pilot));
   await expect(own.getByRole('heading', { name: pilot })).toBeVisible();
   await expect(own.getByText('Slow setting only.')).toBeVisible();
   await own.getByRole('button', { name: 'Tell us about a near-miss' }).click();

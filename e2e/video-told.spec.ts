@@ -1,6 +1,7 @@
 import { rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { linkOf } from './drilling';
 import { expect, test } from './field';
 import { filmed } from './filmed';
 import { bringIn } from './recorder-files';
@@ -63,12 +64,8 @@ test('what a pilot marks on their own page and tells is asked first in the debri
 }) => {
   const pilot = await trainer.addPilot('Ellis Farrand', '6');
   await trainer.today();
-  await page.goto('/pilots');
-  await page.getByRole('link', { name: pilot }).click();
-  await page.getByRole('button', { name: 'Make a link' }).click();
-  const address = (await page.getByText(/\/own#/).textContent())!;
   const own = await (await browser.newContext({ baseURL: baseURL! })).newPage();
-  await own.goto(address);
+  await own.goto(await linkOf(page, pilot));
   const video = { name: 'own.webm', mimeType: 'video/webm', buffer: await filmed(own) };
   const chooser = own.waitForEvent('filechooser');
   await own.getByRole('button', { name: 'Look at a video' }).click();
